@@ -1,0 +1,88 @@
+import type { YardEngine } from '@/features/shop/demonstration';
+
+/** Side-valve four of 1936: head on, first heat cycle done this morning, retorque due when it is cold. */
+export const fourteen: YardEngine = {
+  id: 'demo-fourteen',
+  name: 'Thorncote-Wicks Fourteen',
+  kind: 'car',
+  year: 1936,
+  engineNumber: 'TW 14/2217',
+  headMetal: 'aluminium',
+  blockMetal: 'iron',
+  preferredUnit: 'lbf·ft',
+  sources: [
+    {
+      id: 'demo-fourteen-manual',
+      title: 'Thorncote-Wicks Fourteen, instruction book',
+      edition: '2nd edition',
+      year: 1936,
+      leaves: [
+        { id: 'demo-f-head-36', page: '41', subject: 'Cylinder head nuts', printedText: '30–34 lb. ft.', conditionText: null },
+        { id: 'demo-f-mains', page: '47', subject: 'Main bearing caps', printedText: '58 lb. ft.', conditionText: 'oiled' },
+        { id: 'demo-f-rods', page: '48', subject: 'Big-end bolts', printedText: '30 lb pull on a 10 in spanner', conditionText: null },
+      ],
+    },
+    {
+      id: 'demo-fourteen-service',
+      title: 'Thorncote-Wicks service leaf No. 22',
+      edition: '',
+      year: 1938,
+      leaves: [
+        { id: 'demo-f-head-38', page: '1', subject: 'Cylinder head nuts, revised', printedText: '36–40 lb. ft.', conditionText: 'threads oiled' },
+      ],
+    },
+  ],
+  joints: [
+    {
+      id: 'demo-f-joint-mains',
+      leafId: 'demo-f-mains',
+      name: 'Main bearing caps',
+      pattern: 'caps',
+      fasteners: 6,
+      thread: '1/2 BSF',
+      originalFilm: 'engine-oil',
+      originalFilmReason: 'the page says “oiled”',
+      todayFilm: 'engine-oil',
+      rangeSchool: 'middle',
+      stageScheme: 'halves',
+      orderSchool: 'centre-out',
+      unitOfWork: 'each',
+      turnShaft: true,
+      wrenchId: 'demo-wrench-ft',
+      retorqueSchool: 'none',
+      tightenings: [{ purpose: 'final', startedMinutesAgo: 21_700, minutesPerStep: 1.2 }],
+    },
+    {
+      id: 'demo-f-joint-head',
+      leafId: 'demo-f-head-38',
+      name: 'Cylinder head',
+      pattern: 'rows',
+      fasteners: 14,
+      thread: '3/8 BSF',
+      originalFilm: 'engine-oil',
+      originalFilmReason: 'the page says “threads oiled”',
+      todayFilm: 'moly-paste',
+      rangeSchool: 'middle',
+      stageScheme: 'thirds',
+      orderSchool: 'centre-out',
+      unitOfWork: 'row',
+      turnShaft: false,
+      wrenchId: 'demo-wrench-ft',
+      retorqueSchool: 'slacken',
+      tightenings: [{ purpose: 'final', startedMinutesAgo: 1560, minutesPerStep: 0.7, struckSteps: [9], outcomes: { 30: 'did-not-move' } }],
+    },
+  ],
+  cycles: [
+    {
+      id: 'demo-f-cycle-1',
+      ranFromMinutesAgo: 245,
+      ranToMinutesAgo: 210,
+      highestC: 88,
+      ambientC: 12,
+      readings: [
+        { id: 'demo-f-reading-1', minutesAgo: 165, headC: 67, ambientC: 12 },
+        { id: 'demo-f-reading-2', minutesAgo: 90, headC: 46, ambientC: 12 },
+      ],
+    },
+  ],
+};

@@ -1,0 +1,48 @@
+import type { YardEngine } from '@/features/shop/demonstration';
+
+/** V4 two-stroke of 1962: parts being checked in, the book open, nothing tight yet. */
+export const norrhem: YardEngine = {
+  id: 'demo-norrhem',
+  name: 'Norrhem N3',
+  kind: 'car',
+  year: 1962,
+  engineNumber: 'N3-6-00871',
+  headMetal: 'aluminium',
+  blockMetal: 'aluminium',
+  preferredUnit: 'N·m',
+  sources: [
+    {
+      id: 'demo-norrhem-manual',
+      title: 'Norrhem N3, Werkstatthandbuch',
+      edition: '3. Auflage',
+      year: 1962,
+      leaves: [
+        { id: 'demo-n-mains', page: '12', subject: 'Kurbelwellenlager', printedText: '5,5 bis 6 mkp', conditionText: 'geölt' },
+        { id: 'demo-n-heads', page: '19', subject: 'Zylinderkopfmuttern', printedText: '3,2 mkp', conditionText: 'trocken' },
+        { id: 'demo-n-flywheel', page: '23', subject: 'Schwungradmutter', printedText: '¼ Umdrehung', conditionText: null },
+      ],
+    },
+  ],
+  joints: [
+    {
+      id: 'demo-n-joint-mains',
+      leafId: 'demo-n-mains',
+      name: 'Main bearings',
+      pattern: 'caps',
+      fasteners: 6,
+      thread: 'M10',
+      originalFilm: 'engine-oil',
+      originalFilmReason: 'the page says “geölt”',
+      todayFilm: 'engine-oil',
+      rangeSchool: 'low',
+      stageScheme: [0.35, 0.7, 1],
+      orderSchool: 'centre-out',
+      unitOfWork: 'row',
+      turnShaft: true,
+      wrenchId: 'demo-wrench-nm',
+      retorqueSchool: 'none',
+      tightenings: [],
+    },
+  ],
+  cycles: [],
+};

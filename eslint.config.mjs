@@ -1,0 +1,48 @@
+import coreWebVitals from 'eslint-config-next/core-web-vitals';
+import prettier from 'eslint-config-prettier';
+import tseslint from 'typescript-eslint';
+
+const config = [
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'data/**',
+      'test-results/**',
+      'playwright-report/**',
+      'browser-results.json',
+      'coverage/**',
+    ],
+  },
+  ...coreWebVitals,
+  ...tseslint.configs.recommendedTypeChecked.map((config) => ({ ...config, files: ['**/*.ts', '**/*.tsx'] })),
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'max-lines-per-function': ['error', { max: 130, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts', 'src/reckoner/**/*.ts', 'src/db/**/*.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
+  },
+  {
+    files: ['test/**/*.ts'],
+    rules: {
+      'max-lines-per-function': 'off',
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+    },
+  },
+  // Playwright hands a fixture on with `use`, which is no hook.
+  { files: ['test/browser/**/*.ts'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
+  prettier,
+];
+
+export default config;

@@ -1,0 +1,93 @@
+// One current picture of each main view, from the demonstration yard at a fixed time, into docs/screenshots.
+import { spawn, spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { chromium as findChromium } from './chromium.mjs';
+import { buildIfStale } from './build-if-stale.mjs';
+
+const FOLDER = 'docs/screenshots';
+const PORT = 4699;
+const address = `http://127.0.0.1:${PORT}`;
+const executablePath = findChromium();
+if (!executablePath) process.exit(1);
+buildIfStale();
+
+const env = {
+  ...process.env,
+  NODE_ENV: 'production',
+  SPANNER_DATA: mkdtempSync(join(tmpdir(), 'spanner-pictures-')),
+  SPANNER_OPEN: 'demonstration',
+  SPANNER_CLOCK: '2026-05-16T14:20:00',
+  TZ: 'Europe/London',
+};
+spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demonstration.ts'], { stdio: 'inherit', env });
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { stdio: 'ignore', env });
+
+const VIEWS = [
+  ['stands', '/', {}, (page) => page.getByLabel('As printed on the page').fill('5½ mkg')],
+  [
+    'book',
+    '/engines/demo-fourteen/book',
+    {},
+    async (page) => {
+      await page.getByRole('button', { name: 'New leaf' }).click();
+      await page.getByLabel('Text exactly as printed').fill('30 lb');
+    },
+  ],
+  ['joints', '/engines/demo-fourteen/joints', {}],
+  ['ladder', '/engines/demo-fourteen/joints/demo-f-joint-head', {}],
+  ['tighten', '/engines/demo-maestrale/tighten', {}],
+  ['face', '/face/demo-m-joint-head-round-1', {}],
+  ['face-dark', '/face/demo-m-joint-head-round-1', { colorScheme: 'dark' }],
+  ['face-phone', '/face/demo-m-joint-head-round-1', { viewport: { width: 390, height: 844 } }],
+  ['run-in', '/engines/demo-fourteen/run-in', {}],
+  ['record', '/engines/demo-fourteen/record/demo-f-joint-head', {}],
+  ['ladder-dark', '/engines/demo-fourteen/joints/demo-f-joint-head', { colorScheme: 'dark' }],
+];
+
+try {
+  for (
+    let tries = 0;
+    tries < 200 &&
+    !(await fetch(address).then(
+      (r) => r.ok,
+      () => false,
+    ));
+    tries++
+  )
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  mkdirSync(FOLDER, { recursive: true });
+  const browser = await chromium.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  for (const [name, path, options, act] of VIEWS) {
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      colorScheme: 'light',
+      timezoneId: 'Europe/London',
+      ...options,
+    });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(new Date('2026-05-16T14:20:00+01:00'));
+    await page.goto(address + path, { waitUntil: 'networkidle' });
+    await act?.(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await context.close();
+    console.log(`${FOLDER}/${name}.png`);
+  }
+  await browser.close();
+} finally {
+  server.kill();
+}

@@ -1,0 +1,54 @@
+// Serves the shop on this machine alone: `node scripts/serve.mjs [--demonstration]`.
+import { spawn, spawnSync } from 'node:child_process';
+import { createServer } from 'node:net';
+import { buildIfStale } from './build-if-stale.mjs';
+
+const demonstration = process.argv.includes('--demonstration');
+const port = Number(process.env.PORT ?? 4620);
+const host = process.env.SPANNER_HOST ?? '127.0.0.1';
+const address = `http://${host === '0.0.0.0' || host === '::' ? 'localhost' : host}:${port}`;
+
+const isFree = () =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.once('error', (error) => resolve(error.code));
+    probe.listen(port, host, () => probe.close(() => resolve(true)));
+  });
+
+const free = await isFree();
+if (free !== true) {
+  console.error(
+    free === 'EADDRINUSE'
+      ? `Port ${port} is in use; perhaps this is running already at ${address}. Close that, or choose another port: PORT=${port + 1} npm ${demonstration ? 'run demo' : 'start'}`
+      : `Port ${port} on ${host} cannot be used (${free}). Choose another: PORT=4620 npm ${demonstration ? 'run demo' : 'start'}`,
+  );
+  process.exit(1);
+}
+
+buildIfStale();
+
+const env = { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...(demonstration && { SPANNER_OPEN: 'demonstration' }) };
+if (demonstration) {
+  const load = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demonstration.ts', '--if-missing'], {
+    stdio: ['ignore', 2, 2],
+    env,
+  });
+  if (load.status !== 0) process.exit(load.status ?? 1);
+}
+
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)], {
+  stdio: ['ignore', 'ignore', 'inherit'],
+  env,
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+server.on('exit', (code, signal) => process.exit(signal === 'SIGINT' || signal === 'SIGTERM' ? 0 : (code ?? 1)));
+
+const answers = async () => {
+  try {
+    return (await fetch(address, { signal: AbortSignal.timeout(5000) })).status < 500;
+  } catch {
+    return false;
+  }
+};
+for (let tries = 0; tries < 240 && !(await answers()); tries++) await new Promise((resolve) => setTimeout(resolve, 250));
+console.log(`Unhurried Spanner: ${address}`);

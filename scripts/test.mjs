@@ -1,0 +1,63 @@
+// Everything that is checked, in order: lint, types, core, build, server, browser. Stops at the first that fails.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chromium } from './chromium.mjs';
+
+const bin = (name) => `node_modules/.bin/${name}`;
+const results = 'test-results';
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+
+let passed = 0;
+let failed = 0;
+const started = Date.now();
+
+function close(status) {
+  writeFileSync(`${results}/totals.json`, JSON.stringify({ passed, failed }));
+  console.log(`\n${((Date.now() - started) / 1000).toFixed(0)} s`);
+  console.log(`${passed} passed, ${failed} failed`);
+  process.exit(status);
+}
+
+/** Runs one step; a step that counts its own tests says how it went in `count`. */
+function step(title, command, args, { env = {}, count } = {}) {
+  console.log(`\n— ${title}`);
+  const from = Date.now();
+  const { status } = spawnSync(command, args, {
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  });
+  const counted = count?.() ?? { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
+  passed += counted.passed;
+  failed += status !== 0 && counted.failed === 0 ? 1 : counted.failed;
+  console.log(`  ${title}: ${status === 0 ? 'good' : 'failed'}, ${((Date.now() - from) / 1000).toFixed(0)} s`);
+  if (status !== 0) close(1);
+}
+
+const jestCount = (file) => () => {
+  if (!existsSync(file)) return undefined;
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
+  return { passed: numPassedTests, failed: numFailedTests + numRuntimeErrorTestSuites };
+};
+const playwrightCount = () => {
+  const file = 'browser-results.json';
+  if (!existsSync(file)) return undefined;
+  const { stats } = JSON.parse(readFileSync(file, 'utf8'));
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+};
+const jest = (project) => ['node_modules/jest/bin/jest.js', '--selectProjects', project, '--json', '--outputFile', `${results}/${project}.json`];
+
+const browser = chromium();
+if (!browser) close(1);
+
+step('types of the routes', bin('next'), ['typegen']);
+step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+step('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']);
+step('unused code', bin('knip'), []);
+step('type check', bin('tsc'), ['--noEmit']);
+step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
+step('build', bin('next'), ['build']);
+step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });
+rmSync('browser-results.json', { force: true });
+step('browser', bin('playwright'), ['test'], { env: { CHROMIUM: browser }, count: playwrightCount });
+close(0);

@@ -1,0 +1,14 @@
+import { EngineForm } from '@/features/engine/engine-form';
+import { Part, Sheet } from '@/interface/parts/sheet';
+import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+
+export default async function AboutPage({ params }: EngineParams) {
+  const { engine } = await engineAt(params);
+  return (
+    <Sheet title={engine.name} lead="What is known of it. Figures already recorded keep what they were recorded with.">
+      <Part title="The engine">
+        <EngineForm engine={engine} />
+      </Part>
+    </Sheet>
+  );
+}

@@ -1,0 +1,30 @@
+import { NextResponse } from 'next/server';
+import { buildFileOf } from '@/features/record/build-file';
+import { nowIso } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { answer, answering } from '@/interface/server/http';
+import { refused } from '@/interface/server/outcome';
+
+interface Context {
+  readonly params: Promise<{ readonly engine: string }>;
+}
+
+/** The build file of an engine, or with `?joint=` of one joint of it. */
+export async function GET(request: Request, { params }: Context) {
+  return answering(async () => {
+    const shop = await currentShop();
+    const engine = shop.engines.find((await params).engine);
+    const jointId = new URL(request.url).searchParams.get('joint') ?? undefined;
+    const joint = jointId === undefined ? undefined : shop.joints.find(jointId);
+    if (!engine || (jointId !== undefined && joint?.engineId !== engine.id))
+      return answer(refused({ code: 'not-found', message: 'That engine or joint is not in this shop.' }));
+    const name = [engine.name, joint?.name, 'build']
+      .filter(Boolean)
+      .join(' ')
+      .replace(/[^\w]+/g, '-')
+      .toLowerCase();
+    return new NextResponse(`${JSON.stringify(buildFileOf(shop, engine, nowIso(), jointId), null, 2)}\n`, {
+      headers: { 'content-type': 'application/json; charset=utf-8', 'content-disposition': `attachment; filename="${name}.json"` },
+    });
+  });
+}

@@ -1,0 +1,17 @@
+import { eventsOf, recordEvent } from '@/features/bench/record-event';
+import { currentShop } from '@/interface/server/current-shop';
+import { answer, answering, withJson } from '@/interface/server/http';
+
+interface Context {
+  readonly params: Promise<{ readonly tightening: string }>;
+}
+
+/** Every line of one tightening. */
+export async function GET(_request: Request, { params }: Context) {
+  return answering(async () => answer(eventsOf(await currentShop(), (await params).tightening)));
+}
+
+/** Adds one line; the answer comes once it is on disk. */
+export async function POST(request: Request, { params }: Context) {
+  return withJson(request, async (body) => answer(recordEvent(await currentShop(), (await params).tightening, body)));
+}

@@ -1,0 +1,14 @@
+'use client';
+
+import { Key } from '@/interface/parts/button';
+import styles from '@/interface/shell/trouble-screen.module.css';
+
+export default function ErrorScreen({ reset }: { readonly reset: () => void }) {
+  return (
+    <main className={styles.screen}>
+      <h1>Something failed that was not foreseen</h1>
+      <p>What was recorded before is safe. Try again; the server’s window says more.</p>
+      <Key onClick={reset}>Try again</Key>
+    </main>
+  );
+}

@@ -1,0 +1,34 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { Face } from '@/features/bench/face';
+import { facePage } from '@/features/bench/queries';
+import { OwnUnit } from '@/interface/figures/preferences';
+import { nowMs } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { TroubleScreen, troubleIn } from '@/interface/shell/trouble-screen';
+
+export const metadata: Metadata = { title: 'At the face' };
+export const dynamic = 'force-dynamic';
+
+export default async function FacePage({ params }: { readonly params: Promise<{ readonly tightening: string }> }) {
+  const { tightening: id } = await params;
+  const found = await troubleIn(async () => facePage(await currentShop(), id));
+  if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
+  if (!found.value) notFound();
+  const { tightening, events, joint, engine } = found.value;
+  return (
+    <OwnUnit unit={engine.preferredUnit}>
+      <Face
+        tighteningId={id}
+        jointName={joint.name}
+        engineName={engine.name}
+        purpose={tightening.purpose}
+        plan={tightening.plan}
+        events={events}
+        caps={joint.pattern === 'caps'}
+        back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
+        openedAt={nowMs()}
+      />
+    </OwnUnit>
+  );
+}

@@ -1,0 +1,33 @@
+import '@mantine/core/styles.css';
+import '@/interface/theme/tokens.css';
+import '@/interface/theme/base.css';
+import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';
+import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
+import type { ReactNode } from 'react';
+import { preferencesFrom } from '@/interface/figures/preference-cookies';
+import { PreferencesProvider } from '@/interface/figures/preferences';
+import { fontVariables } from '@/interface/theme/fonts';
+import { theme } from '@/interface/theme/theme';
+
+export const metadata: Metadata = {
+  title: { default: 'Unhurried Spanner', template: '%s · Unhurried Spanner' },
+  description: 'From the figure on the page to the figure on the wrench, at the clamp load the designer meant.',
+};
+
+export default async function RootLayout({ children }: { readonly children: ReactNode }) {
+  const jar = await cookies();
+  const preferences = preferencesFrom((name) => jar.get(name)?.value);
+  return (
+    <html lang="en" {...mantineHtmlProps} className={fontVariables} data-contrast={preferences.contrast}>
+      <head>
+        <ColorSchemeScript defaultColorScheme="auto" />
+      </head>
+      <body>
+        <MantineProvider theme={theme} defaultColorScheme="auto">
+          <PreferencesProvider initial={preferences}>{children}</PreferencesProvider>
+        </MantineProvider>
+      </body>
+    </html>
+  );
+}

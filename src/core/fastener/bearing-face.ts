@@ -1,0 +1,47 @@
+import type { Thread } from '../thread';
+import { DomainError, assertPositive } from '../units';
+
+/** The ring on which a head or nut turns, in mm. */
+export interface BearingFace {
+  readonly outer_mm: number;
+  readonly inner_mm: number;
+}
+
+/** Refuses a ring that is none. @throws DomainError bad-field */
+export function assertBearingFace(face: BearingFace, field = 'bearing'): void {
+  assertPositive(face.outer_mm, `${field}.outer_mm`);
+  assertPositive(face.inner_mm, `${field}.inner_mm`);
+  if (!(face.outer_mm > face.inner_mm))
+    throw new DomainError(
+      'bad-field',
+      `${field}.outer_mm must be larger than inner_mm (${face.inner_mm}), got ${face.outer_mm}.`,
+      `${field}.outer_mm`,
+    );
+}
+
+/** ISO 273, medium clearance holes: thread and hole, mm. */
+const CLEARANCE_HOLES: readonly (readonly [number, number])[] = [
+  [3, 3.4], [4, 4.5], [5, 5.5], [6, 6.6], [7, 7.6], [8, 9], [10, 11], [12, 13.5], [14, 15.5], [16, 17.5], [18, 20], [20, 22], [24, 26],
+]; // prettier-ignore
+
+function clearanceHole(major_mm: number): number {
+  const after = CLEARANCE_HOLES.findIndex(([d]) => d >= major_mm);
+  if (after <= 0) return major_mm * 1.1;
+  const [[d0, h0], [d1, h1]] = [CLEARANCE_HOLES[after - 1], CLEARANCE_HOLES[after]] as [readonly [number, number], readonly [number, number]];
+  return h0 + ((h1 - h0) * (major_mm - d0)) / (d1 - d0);
+}
+
+const PERIOD_FACE_SHARE = 0.95;
+const FACE_WITHOUT_HEXAGON = 1.5;
+
+/**
+ * The face to expect of a plain period nut when nobody has measured it: about 0.95 of the hexagon outside,
+ * a medium clearance hole inside. A starting value only; a caliper on the nut replaces it.
+ */
+export function usualBearingFace(thread: Pick<Thread, 'major_mm' | 'acrossFlats_mm'>): BearingFace {
+  const flats = thread.acrossFlats_mm?.at(-1)?.mm ?? thread.major_mm * FACE_WITHOUT_HEXAGON;
+  return {
+    outer_mm: Number((flats * PERIOD_FACE_SHARE).toFixed(2)),
+    inner_mm: Number(clearanceHole(thread.major_mm).toFixed(2)),
+  };
+}

@@ -1,0 +1,1 @@
+export { assertBearingFace, usualBearingFace, type BearingFace } from './bearing-face';

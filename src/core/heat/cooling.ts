@@ -1,0 +1,104 @@
+import { DomainError, assertFinite, assertNotNegative, assertPositive, type Note } from '../units';
+import { fitDecay, type Excess } from './decay-fit';
+
+/** A temperature at the head, so many minutes after stopping. */
+export interface HeadReading {
+  readonly minutes: number;
+  readonly C: number;
+}
+
+export interface Cooling {
+  readonly tau_min: number;
+  /** Early end of the window: the exponential. */
+  readonly readyFrom_min: number;
+  /** Late end of the window: still air. */
+  readonly readyBy_min: number;
+  readonly rms_C: number;
+  /** How many readings were reckoned with. */
+  readonly used: number;
+  readonly notes: readonly Note[];
+}
+
+export interface CoolingInput {
+  readonly ambient_C: number;
+  readonly readings: readonly HeadReading[];
+  readonly target_C: number;
+  /** Time constant that this engine showed before; needed where there is one reading only. */
+  readonly tau_min?: number;
+}
+
+const SOAK_MIN = 30;
+const MOST_READINGS = 500;
+
+function assertReading(reading: HeadReading, at: string, ambient_C: number): void {
+  if (typeof reading !== 'object' || reading === null) throw new DomainError('bad-field', `${at} must be {minutes, C}.`, at);
+  assertNotNegative(reading.minutes, `${at}.minutes`);
+  assertFinite(reading.C, `${at}.C`);
+  if (!(reading.C > ambient_C))
+    throw new DomainError('bad-field', `${at}.C must be above the ambient ${ambient_C} °C, got ${reading.C}. Check the ambient.`, `${at}.C`);
+}
+
+function assertReadings(readings: readonly HeadReading[], ambient_C: number): void {
+  if (!(readings.length >= 1 && readings.length <= MOST_READINGS))
+    throw new DomainError('bad-field', `readings must be a list of 1 to ${MOST_READINGS}, each {minutes, C}.`, 'readings');
+  readings.forEach((reading, i) => assertReading(reading, `readings[${i}]`, ambient_C));
+  const times = new Set(readings.map((reading) => reading.minutes));
+  if (times.size !== readings.length) throw new DomainError('bad-field', 'readings must each have a time of their own.', 'readings');
+}
+
+/** An engine soaks before it cools: early readings go where two later ones exist. */
+function usable(readings: readonly HeadReading[]): { readonly kept: readonly HeadReading[]; readonly notes: readonly Note[] } {
+  const sorted = [...readings].sort((a, b) => a.minutes - b.minutes);
+  const late = sorted.filter((reading) => reading.minutes >= SOAK_MIN);
+  if (late.length < 2 || late.length === sorted.length) return { kept: sorted, notes: [] };
+  const message = `${sorted.length - late.length} of the readings came before ${SOAK_MIN} minutes, while the heat was still evening out, and were left out.`;
+  return { kept: late, notes: [{ code: 'early-readings-left-out', message }] };
+}
+
+const root4 = (value: number) => value ** -0.25;
+
+/** Still air, θ' ∝ −θ^1.25: θ^−¼ runs straight in time between two readings. */
+const stillAirMinutes = (first: Excess, last: Excess, target: number): number =>
+  first.minutes + ((last.minutes - first.minutes) * (root4(target) - root4(first.excess_C))) / (root4(last.excess_C) - root4(first.excess_C));
+
+/** Still air from one reading: the law whose first rate is the exponential's own. */
+const stillAirFromOne = ({ minutes, excess_C }: Excess, tau_min: number, target: number): number =>
+  minutes + 4 * tau_min * ((excess_C / target) ** 0.25 - 1);
+
+function fromOne(only: Excess, target: number, tau_min: number | undefined, notes: readonly Note[]): Cooling {
+  if (tau_min === undefined)
+    throw new DomainError('missing-field', 'One reading needs tau_min, the time constant that this engine showed before.', 'tau_min');
+  const readyFrom_min = only.minutes + tau_min * Math.log(only.excess_C / target);
+  return { tau_min, readyFrom_min, readyBy_min: stillAirFromOne(only, tau_min, target), rms_C: 0, used: 1, notes };
+}
+
+/**
+ * When the head will be cold: a window, not a moment. The clock only proposes; a reading at the head opens the gate.
+ * Early end: least squares of T = Ta + A·exp(−t/τ). Late end: still air, θ^−¼ straight in time between first and last reading.
+ * Times in minutes from stopping, temperatures in °C.
+ * @throws DomainError never (target not above ambient), not-cooling, missing-field, bad-field
+ */
+export function cooling({ ambient_C, readings, target_C, tau_min }: CoolingInput): Cooling {
+  assertFinite(ambient_C, 'ambient_C');
+  assertFinite(target_C, 'target_C');
+  if (tau_min !== undefined) assertPositive(tau_min, 'tau_min');
+  if (!(target_C > ambient_C))
+    throw new DomainError('never', `The head never falls to ${target_C} °C where the air is at ${ambient_C} °C.`, 'target_C');
+  assertReadings(readings, ambient_C);
+  const { kept, notes } = usable(readings);
+  const excess = kept.map(({ minutes, C }): Excess => ({ minutes, excess_C: C - ambient_C }));
+  const target = target_C - ambient_C;
+  const [first, last] = [excess[0] as Excess, excess.at(-1) as Excess];
+  if (excess.length === 1) return fromOne(first, target, tau_min, notes);
+  const fit = fitDecay(excess);
+  if (!(last.excess_C < first.excess_C) || !fit.ok)
+    throw new DomainError('not-cooling', 'The readings do not fall: the head is not cooling yet, or two readings are exchanged.', 'readings');
+  return {
+    tau_min: fit.tau_min,
+    readyFrom_min: fit.tau_min * Math.log(fit.amplitude_C / target),
+    readyBy_min: stillAirMinutes(first, last, target),
+    rms_C: fit.rms_C,
+    used: excess.length,
+    notes,
+  };
+}

@@ -1,0 +1,39 @@
+import { assertBearingFace, type BearingFace } from '../fastener';
+import type { Thread } from '../thread';
+import { assertNotNegative, assertWithin } from '../units';
+
+/** A fastener as it is turned: its thread, the friction in thread and under the head, the face, a locking nut's own torque. */
+export interface TurnedFastener {
+  readonly thread: Thread;
+  readonly muThread: number;
+  readonly muHead: number;
+  readonly bearing: BearingFace;
+  readonly prevailing_Nm?: number;
+}
+
+const MOST_FRICTION = 2;
+
+/** @throws DomainError bad-field, with `at` before the name of the field */
+export function assertTurned(fastener: TurnedFastener, at = ''): void {
+  assertWithin(fastener.muThread, Number.MIN_VALUE, MOST_FRICTION, `${at}muThread`);
+  assertWithin(fastener.muHead, Number.MIN_VALUE, MOST_FRICTION, `${at}muHead`);
+  assertBearingFace(fastener.bearing, `${at}bearing`);
+  if (fastener.prevailing_Nm !== undefined) assertNotNegative(fastener.prevailing_Nm, `${at}prevailing_Nm`);
+}
+
+/** P/2π in mm: what lifts. */
+export const liftArm = (thread: Thread): number => thread.pitch_mm / (2 * Math.PI);
+
+/** d2/(2 cos β) in mm, β half the included angle: the arm of thread friction. */
+export const threadArm = (thread: Thread): number => thread.pitchDiameter_mm / (2 * Math.cos((thread.includedAngle_deg * Math.PI) / 360));
+
+/** Dm/2 in mm, Dm the mean of the face's two diameters: the arm of friction under the head. */
+export const headArm = ({ outer_mm, inner_mm }: BearingFace): number => (outer_mm + inner_mm) / 4;
+
+/**
+ * What one newton of preload costs in torque, in mm (N·mm a newton).
+ * c = P/2π + μt · d2/(2 cos β) + μh · Dm/2
+ * @source VDI 2230
+ */
+export const tighteningArm = ({ thread, muThread, muHead, bearing }: TurnedFastener): number =>
+  liftArm(thread) + muThread * threadArm(thread) + muHead * headArm(bearing);

@@ -1,0 +1,209 @@
+import { dictionary } from '../units';
+import { LIMIT_OF_MARK, type Limit } from './phrases';
+import type { Numeral, Token } from './tokens';
+
+export interface UnitMatch<U> {
+  readonly unit: U;
+  readonly next: number;
+  /** True where the page prints a quotient (`lb/ft`) for the product. */
+  readonly quotient?: boolean;
+}
+
+export type MatchUnit<U> = (tokens: readonly Token[], at: number) => UnitMatch<U> | undefined;
+
+export interface Tolerance {
+  readonly plus: number;
+  readonly minus: number;
+  readonly percent: boolean;
+}
+
+export type Joiner = 'range' | 'lever' | 'apart' | 'plus';
+
+/** One or two figures and the unit that closes them, with what stood between them and the group before. */
+export interface Group<U> {
+  readonly numbers: readonly Numeral[];
+  readonly tolerance?: Tolerance;
+  readonly unit?: U;
+  readonly quotient: boolean;
+  readonly joiners: ReadonlySet<Joiner>;
+}
+
+export interface Scan<U> {
+  readonly groups: readonly Group<U>[];
+  readonly limits: ReadonlySet<Limit>;
+  readonly unknownAfterFigure?: string;
+  /** True where that word stands between a figure and its unit, so that the figure is not the unit's. */
+  readonly unknownBeforeUnit: boolean;
+  readonly negative: boolean;
+  readonly broken: boolean;
+}
+
+const JOINERS = dictionary<readonly Joiner[]>({
+  '-': ['range'], '/': ['range'], '÷': ['range'], '..': ['range'], '...': ['range'], to: ['range'], and: ['range'],
+  bis: ['range'], und: ['range'], et: ['range'], ed: ['range'], e: ['range'], à: ['range', 'lever'], a: ['range', 'lever'],
+  al: ['range'], ad: ['range'], til: ['range'], till: ['range'], through: ['range'], thru: ['range'], or: ['apart'],
+  '(': ['apart'], ')': ['apart'], '[': ['apart'], ']': ['apart'], '=': ['apart'], ';': ['apart'], ',': ['apart', 'lever'],
+  ':': ['apart'], '+': ['plus'], then: ['plus'], plus: ['plus'], followed: ['plus'], puis: ['plus'], dann: ['plus'], poi: ['plus'],
+  x: ['lever'], '*': ['lever'], at: ['lever'], on: ['lever'], with: ['lever'], am: ['lever'], an: ['lever'], auf: ['lever'],
+  sur: ['lever'], su: ['lever'], bei: ['lever'], by: ['lever'],
+}); // prettier-ignore
+
+const OPENERS = new Set(['(', '[', ':', '=', ';', ',']);
+
+// Words that may stand between a figure and its unit: `a quarter of a turn`.
+const FILLERS = new Set('of a an the full complete further extra more another additional de d di des einer eine'.split(' '));
+
+const isNumber = (token: Token | undefined): token is Numeral => token?.kind === 'number';
+const textOf = (token: Token | undefined) => (token && token.kind !== 'number' ? token.text : undefined);
+
+const sameUnit = <U>(a: U | undefined, b: U | undefined) => JSON.stringify(a) === JSON.stringify(b);
+
+interface Working<U> {
+  groups: Group<U>[];
+  numbers: Numeral[];
+  tolerance?: Tolerance;
+  joiners: Set<Joiner>;
+  between: Set<Joiner>;
+  limits: Set<Limit>;
+  limitsBetween: number;
+  leadingUnit?: UnitMatch<U>;
+  unknownAfterFigure?: string;
+  unknownBeforeUnit: boolean;
+  negative: boolean;
+  broken: boolean;
+}
+
+function isNegative<U>(state: Working<U>, tokens: readonly Token[], at: number): boolean {
+  const [sign, before, figure] = [tokens[at - 1], tokens[at - 2], tokens[at]];
+  if (textOf(sign) === 'minus') return true;
+  if (textOf(sign) !== '-' || state.numbers.length > 0) return false;
+  if (!before) return true;
+  if (OPENERS.has(textOf(before) ?? '')) return true;
+  return state.groups.length === 0 && sign?.spaceBefore === true && figure?.spaceBefore === false;
+}
+
+function addNumber<U>(state: Working<U>, figure: Numeral): void {
+  if (state.numbers.length === 1 && !state.between.has('range') && state.limitsBetween === 0) state.broken = true;
+  if (state.numbers.length >= 2) state.broken = true;
+  state.numbers.push(figure);
+  state.between = new Set();
+  state.limitsBetween = 0;
+}
+
+function close<U>(state: Working<U>, match: UnitMatch<U> | undefined): void {
+  const { numbers, tolerance, joiners } = state;
+  state.groups.push({ numbers, tolerance, joiners, unit: match?.unit, quotient: match?.quotient ?? false });
+  state.numbers = [];
+  state.tolerance = undefined;
+  state.joiners = new Set();
+  state.between = new Set();
+  state.limitsBetween = 0;
+}
+
+/** `38 lb ft ± 2`: the tolerance stands after the unit. Opens the closed group again for it. */
+function reopen<U>(state: Working<U>): UnitMatch<U> | undefined {
+  const last = state.groups.at(-1);
+  if (state.numbers.length > 0 || !last || last.tolerance || last.numbers.length !== 1 || last.unit === undefined) return undefined;
+  state.groups.pop();
+  state.numbers = [...last.numbers];
+  state.joiners = new Set(last.joiners);
+  return { unit: last.unit, next: 0, quotient: last.quotient };
+}
+
+function takeTrailingTolerance<U>(state: Working<U>, tokens: readonly Token[], at: number, matchUnit: MatchUnit<U>): number | undefined {
+  if (textOf(tokens[at]) !== '±' || !isNumber(tokens[at + 1])) return undefined;
+  const unit = reopen(state);
+  if (!unit) return undefined;
+  const after = takeTolerance(state, tokens, at) ?? at + 1;
+  close(state, unit);
+  const again = matchUnit(tokens, after);
+  if (again && !sameUnit(again.unit, unit.unit)) state.broken = true;
+  return again ? again.next : after;
+}
+
+/** Reads `± 2`, `± 5 %`, `+2 -0`, `+2/-1` after a figure; returns the position after it, or undefined. */
+function takeTolerance<U>(state: Working<U>, tokens: readonly Token[], at: number): number | undefined {
+  const figure = tokens[at + 1];
+  if (state.numbers.length === 0 || state.tolerance || !isNumber(figure)) return undefined;
+  if (textOf(tokens[at]) === '±') {
+    const percent = textOf(tokens[at + 2]) === '%';
+    state.tolerance = { plus: figure.value, minus: figure.value, percent };
+    return percent ? at + 3 : at + 2;
+  }
+  if (textOf(tokens[at]) !== '+') return undefined;
+  const minusAt = textOf(tokens[at + 2]) === '/' ? at + 3 : at + 2;
+  const down = tokens[minusAt + 1];
+  if (textOf(tokens[minusAt]) !== '-' || !isNumber(down)) return undefined;
+  state.tolerance = { plus: figure.value, minus: down.value, percent: false };
+  return minusAt + 2;
+}
+
+function takeOther<U>(state: Working<U>, token: Token, before: Token | undefined): void {
+  const text = textOf(token) ?? '';
+  const limit = LIMIT_OF_MARK[text];
+  if (limit) {
+    state.limits.add(limit);
+    state.limitsBetween++;
+    return;
+  }
+  const joins = JOINERS[text];
+  if (joins) {
+    const target = state.numbers.length > 0 ? state.between : state.joiners;
+    joins.forEach((join) => target.add(join));
+    return;
+  }
+  if (text === '±' || text === '%') state.broken = true;
+  if (state.numbers.length === 0 || token.kind !== 'word' || FILLERS.has(text)) return;
+  // `1e5`, `38x2`: what is grown on to a figure may be part of it.
+  if (!token.spaceBefore && isNumber(before)) state.broken = true;
+  state.unknownAfterFigure ??= text;
+}
+
+function takeUnit<U>(state: Working<U>, match: UnitMatch<U>): void {
+  if (state.numbers.length > 0 && state.unknownAfterFigure) state.unknownBeforeUnit = true;
+  if (state.numbers.length > 0) close(state, match);
+  else if (state.groups.length === 0) state.leadingUnit ??= match;
+  else state.broken = true;
+}
+
+/** `36 lb ft to 40 lb ft` and `5 mkg to 6` are one range. */
+function mergeRanges<U>(groups: readonly Group<U>[]): readonly Group<U>[] {
+  const merged: Group<U>[] = [];
+  for (const group of groups) {
+    const last = merged.at(-1);
+    const joins = last && group.joiners.has('range') && !group.joiners.has('apart') && !group.joiners.has('plus');
+    const single = last?.numbers.length === 1 && group.numbers.length === 1 && !last.tolerance && !group.tolerance;
+    if (last && joins && single && (group.unit === undefined || sameUnit(last.unit, group.unit)))
+      merged[merged.length - 1] = { ...last, numbers: [...last.numbers, ...group.numbers] };
+    else merged.push(group);
+  }
+  return merged;
+}
+
+/** Gathers the figures of a printed text into groups, each closed by its unit. */
+export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>): Scan<U> {
+  const state: Working<U> = {
+    groups: [], numbers: [], joiners: new Set(), between: new Set(), limits: new Set(), limitsBetween: 0,
+    unknownBeforeUnit: false, negative: false, broken: false,
+  }; // prettier-ignore
+  for (let i = 0; i < tokens.length;) {
+    const token = tokens[i] as Token;
+    const afterTolerance = takeTolerance(state, tokens, i) ?? takeTrailingTolerance(state, tokens, i, matchUnit);
+    const match = isNumber(token) ? undefined : matchUnit(tokens, i);
+    if (afterTolerance) i = afterTolerance;
+    else if (isNumber(token)) {
+      if (isNegative(state, tokens, i)) state.negative = true;
+      addNumber(state, token);
+      i++;
+    } else if (match) {
+      takeUnit(state, match);
+      i = match.next;
+    } else {
+      takeOther(state, token, tokens[i - 1]);
+      i++;
+    }
+  }
+  if (state.numbers.length > 0) close(state, state.groups.length === 0 ? state.leadingUnit : undefined);
+  const both = state.limits.has('upper-limit') && state.limits.has('lower-limit');
+  return { ...state, groups: mergeRanges(state.groups), limits: both ? new Set<Limit>() : state.limits };
+}

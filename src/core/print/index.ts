@@ -1,0 +1,4 @@
+export { readTorque, type TorqueCrossCheck, type TorquePrint, type TurnPrint } from './read-torque';
+export type { TorqueReading } from './torque-readings';
+export { readLength, PRINT_LENGTHS_MM, type LengthPrint, type PrintLengthUnit } from './read-length';
+export { notesToAgree } from './agree';

@@ -1,0 +1,22 @@
+import type { Note } from '../units';
+
+const MESSAGES = {
+  'quotient-notation': 'The page prints a quotient where the product is meant; it is read as the product.',
+  'bare-force-unit': 'A force alone is not a torque: choose which arm the page means.',
+  'thousands-or-decimal': 'The comma may stand for a decimal point or for a thousand: choose.',
+  'fraction-or-range': 'The figure may be a fraction or a range: choose.',
+  'decimal-comma': 'The comma is read as a decimal point.',
+  fraction: 'A printed fraction was read.',
+  'range-reversed': 'The page prints the higher figure first; the range is put the right way round. Check the page.',
+  'suspect-magnitude': 'The high end is more than three times the low one: a decimal point may have slipped. Check the page.',
+  'upper-limit': 'The page gives an upper limit, not a figure to aim at.',
+  'lower-limit': 'The page gives a lower limit, not a figure to aim at.',
+  approximate: 'The page gives the figure as approximate.',
+  'lever-pull': 'A pull at the end of a lever: force times length.',
+  'printed-units-agree': 'The two printed units agree.',
+  'printed-units-disagree': 'The two printed units disagree: one of them is a misprint. Check another source.',
+} as const;
+
+export type PrintNoteCode = keyof typeof MESSAGES;
+
+export const printNote = (code: PrintNoteCode): Note => ({ code, message: MESSAGES[code] });

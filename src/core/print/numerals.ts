@@ -1,0 +1,113 @@
+import { dictionary } from '../units';
+import type { Numeral, Token } from './tokens';
+
+const ONES =
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
+const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
+const DENOMINATORS = dictionary<number>({
+  half: 2, halves: 2, third: 3, thirds: 3, quarter: 4, quarters: 4, fourth: 4, fourths: 4, sixth: 6, sixths: 6,
+  eighth: 8, eighths: 8, sixteenth: 16, sixteenths: 16, demi: 2, quart: 4, halbe: 2, viertel: 4, mezzo: 2,
+}); // prettier-ignore
+const CARDINALS = new Map<string, number>([
+  ...ONES.map((word, i): [string, number] => [word, i]),
+  ...TENS.map((word, i): [string, number] => [word, 20 + 10 * i]),
+]);
+
+const LONE_DENOMINATORS = new Set([2, 3, 4, 8, 16, 32, 64]);
+const MIXED_DENOMINATORS = new Set([2, 3, 4, 5, 6, 8, 9, 10, 12, 16, 32, 64]);
+// Seven eighths or seven to eight: both are printed, so the reader is asked.
+// Always a part, never a range: 5/100 mm.
+const DECIMAL_DENOMINATORS = new Set([100, 1000]);
+const EITHER = new Set(['7/8', '15/16']);
+
+const numberAt = (tokens: readonly Token[], i: number): Numeral | undefined => {
+  const token = tokens[i];
+  return token?.kind === 'number' ? token : undefined;
+};
+const textAt = (tokens: readonly Token[], i: number) => {
+  const token = tokens[i];
+  return token && token.kind !== 'number' ? token.text : undefined;
+};
+const isWhole = (n: Numeral | undefined): n is Numeral => n !== undefined && Number.isInteger(n.value) && !n.comma;
+
+const fraction = (top: number, bottom: number, spaceBefore: boolean): Numeral => ({
+  kind: 'number', value: top / bottom, half: 0.5 / bottom, comma: false, fraction: true, bottom, spaceBefore,
+  ...(EITHER.has(`${top}/${bottom}`) && { alsoRange: [top, bottom] as const }),
+}); // prettier-ignore
+
+const coprime = (a: number, b: number): boolean => (b === 0 ? a === 1 : coprime(b, a % b));
+
+/** A fraction in digits at i, such as `1/2`; `after` tells whether a whole number stands before it. */
+function digitFraction(tokens: readonly Token[], i: number, after: boolean): Numeral | undefined {
+  const [top, bottom, slash] = [numberAt(tokens, i), numberAt(tokens, i + 2), textAt(tokens, i + 1)];
+  if (!isWhole(top) || !isWhole(bottom) || top.value >= bottom.value || top.value < 1) return undefined;
+  if (slash === '⁄') return { ...fraction(top.value, bottom.value, top.spaceBefore), alsoRange: undefined };
+  if (slash === '/' && !after && DECIMAL_DENOMINATORS.has(bottom.value)) return fraction(top.value, bottom.value, top.spaceBefore);
+  const fits = after || top.value === 1 ? MIXED_DENOMINATORS : LONE_DENOMINATORS;
+  if (slash !== '/' || !fits.has(bottom.value) || !coprime(bottom.value, top.value)) return undefined;
+  return fraction(top.value, bottom.value, top.spaceBefore);
+}
+
+const mixed = (whole: Numeral, part: Numeral): Numeral => ({
+  ...part, value: whole.value + part.value, alsoRange: undefined, spaceBefore: whole.spaceBefore,
+}); // prettier-ignore
+
+interface Taken {
+  readonly token: Token;
+  readonly next: number;
+}
+
+function takeDigits(tokens: readonly Token[], i: number): Taken | undefined {
+  const lone = digitFraction(tokens, i, false);
+  if (lone) return { token: lone, next: i + 3 };
+  const whole = numberAt(tokens, i);
+  if (!whole) return undefined;
+  if (isWhole(whole)) {
+    const start = textAt(tokens, i + 1) === '-' ? i + 2 : i + 1;
+    const part = digitFraction(tokens, start, true);
+    if (part) return { token: mixed(whole, part), next: start + 3 };
+  }
+  return { token: whole, next: i + 1 };
+}
+
+const skipHyphen = (tokens: readonly Token[], i: number) => (textAt(tokens, i) === '-' ? i + 1 : i);
+
+/** `one half`, `three-quarters`, `one and a half`, `thirty-eight`, `half`. */
+function takeWords(tokens: readonly Token[], i: number): Taken | undefined {
+  const first = textAt(tokens, i) ?? '';
+  const spaceBefore = tokens[i]?.spaceBefore ?? false;
+  if (DENOMINATORS[first]) return { token: fraction(1, DENOMINATORS[first], spaceBefore), next: i + 1 };
+  let count = CARDINALS.get(first);
+  if (count === undefined) return undefined;
+  let next = i + 1;
+  const unit = CARDINALS.get(textAt(tokens, skipHyphen(tokens, next)) ?? '');
+  if (count >= 20 && unit !== undefined && unit > 0 && unit < 10) {
+    count += unit;
+    next = skipHyphen(tokens, next) + 1;
+  }
+  const bottom = DENOMINATORS[textAt(tokens, skipHyphen(tokens, next)) ?? ''];
+  if (bottom) return { token: fraction(count, bottom, spaceBefore), next: skipHyphen(tokens, next) + 1 };
+  return { token: { kind: 'number', value: count, half: 0.5, comma: false, fraction: false, spaceBefore }, next };
+}
+
+/** `one and a half`, `3 and one quarter`: a whole number, `and`, and a fraction. */
+function takeAndFraction(tokens: readonly Token[], whole: Taken): Taken {
+  if (!isWhole(numberAt([whole.token], 0)) || textAt(tokens, whole.next) !== 'and') return whole;
+  let at = whole.next + 1;
+  if (['a', 'an'].includes(textAt(tokens, at) ?? '')) at++;
+  const part = takeWords(tokens, at) ?? takeDigits(tokens, at);
+  const isPart = part?.token.kind === 'number' && part.token.fraction && part.token.value < 1;
+  return isPart ? { token: mixed(whole.token as Numeral, part.token), next: part.next } : whole;
+}
+
+/** Joins fractions, mixed numbers and numbers in words into single figures. */
+export function joinNumerals(tokens: readonly Token[]): readonly Token[] {
+  const joined: Token[] = [];
+  for (let i = 0; i < tokens.length;) {
+    const taken = takeDigits(tokens, i) ?? takeWords(tokens, i);
+    const whole = taken && takeAndFraction(tokens, taken);
+    joined.push(whole ? whole.token : (tokens[i] as Token));
+    i = whole ? whole.next : i + 1;
+  }
+  return joined;
+}

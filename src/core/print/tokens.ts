@@ -1,0 +1,90 @@
+/** A figure as printed. `thousand` is the other reading of a comma before exactly three digits. */
+export interface Numeral {
+  readonly kind: 'number';
+  readonly value: number;
+  readonly thousand?: number;
+  /** Half a unit of the last printed digit: how finely the page speaks. */
+  readonly half: number;
+  readonly thousandHalf?: number;
+  readonly comma: boolean;
+  readonly fraction: boolean;
+  /** The denominator of a printed fraction. */
+  readonly bottom?: number;
+  /** Set where `7/8` may be seven eighths or seven to eight. */
+  readonly alsoRange?: readonly [number, number];
+  readonly spaceBefore: boolean;
+}
+
+export interface Word {
+  readonly kind: 'word';
+  readonly text: string;
+  readonly spaceBefore: boolean;
+}
+
+export interface Mark {
+  readonly kind: 'mark';
+  readonly text: string;
+  readonly spaceBefore: boolean;
+}
+
+export type Token = Numeral | Word | Mark;
+
+const NUMBER =
+  /\d{1,3}(?:,\d{3}){2,}(?:\.\d+)?|\d{1,3},\d{3}\.\d+|\d{1,3}(?:\.\d{3})+,\d+|\d{1,3}(?: \d{3})+(?![\d.,]|\s*\/)|\d+[.,]\d+|[.,]\d+|\d+/y;
+const PLAIN_WORD = /[a-z]+(?![\p{L}²³\d])/uy;
+const WORD = /\p{L}+[²³\d]*/uy;
+const MARK = /\.{2,}|-{2,}|[-+±/⁄÷x%°"'()[\]=,;:*<>≤≥~⌈⌊≈]/y;
+
+const decimalsOf = (digits: string) => digits.split(/[.,]/)[1]?.length ?? 0;
+const halfOf = (decimals: number) => 0.5 * 10 ** -decimals;
+
+const plain = (value: number, half: number, comma: boolean, spaceBefore: boolean): Numeral => ({
+  kind: 'number', value, half, comma, fraction: false, spaceBefore,
+}); // prettier-ignore
+
+const PLAIN = /^\d+(?:\.(\d+))?$/;
+
+function numeral(text: string, spaceBefore: boolean): Numeral {
+  const simple = PLAIN.exec(text);
+  if (simple) return plain(Number(text), halfOf(simple[1]?.length ?? 0), false, spaceBefore);
+  if (/^\d{1,3}(,\d{3}){2,}|^\d{1,3},\d{3}\./.test(text) || / /.test(text)) {
+    const digits = text.replace(/[, ]/g, '');
+    return plain(Number(digits), halfOf(decimalsOf(digits)), false, spaceBefore);
+  }
+  if (/^\d{1,3}(\.\d{3})+,\d+$/.test(text)) {
+    const digits = text.replace(/\./g, '').replace(',', '.');
+    return plain(Number(digits), halfOf(decimalsOf(digits)), true, spaceBefore);
+  }
+  const comma = text.includes(',');
+  const value = plain(Number(text.replace(',', '.')), halfOf(decimalsOf(text)), comma, spaceBefore);
+  const mayBeThousand = comma && /^[1-9]\d{0,2},\d{3}$/.test(text);
+  return mayBeThousand ? { ...value, thousand: Number(text.replace(',', '')), thousandHalf: 0.5 } : value;
+}
+
+const take = (pattern: RegExp, text: string, at: number): string | undefined => {
+  pattern.lastIndex = at;
+  return pattern.exec(text)?.[0];
+};
+
+const isSpace = (text: string, at: number) => text.charCodeAt(at) <= 32;
+
+/** Splits folded text into figures, words and marks. Lone full stops carry nothing and are dropped. */
+export function tokens(folded: string): readonly Token[] {
+  const found: Token[] = [];
+  for (let at = 0; at < folded.length;) {
+    if (isSpace(folded, at)) {
+      at++;
+      continue;
+    }
+    const spaceBefore = found.length === 0 || isSpace(folded, at - 1);
+    const digits = take(NUMBER, folded, at);
+    const word = digits === undefined ? (take(PLAIN_WORD, folded, at) ?? take(WORD, folded, at)) : undefined;
+    const mark = digits === undefined && word === undefined ? take(MARK, folded, at) : undefined;
+    if (digits !== undefined) found.push(numeral(digits, spaceBefore));
+    else if (word === 'x') found.push({ kind: 'mark', text: 'x', spaceBefore });
+    else if (word !== undefined) found.push({ kind: 'word', text: word, spaceBefore });
+    else if (mark !== undefined) found.push({ kind: 'mark', text: mark.startsWith('-') ? '-' : mark, spaceBefore });
+    at += (digits ?? word ?? mark ?? ' ').length;
+  }
+  return found;
+}

@@ -1,0 +1,2 @@
+export { readThread, threadNamed, THREAD_ROWS } from './read-thread';
+export type { AcrossFlats, Thread, ThreadRow, ThreadSeries } from './thread';

@@ -1,0 +1,125 @@
+import { DomainError, dictionary, type Note } from '../units';
+import { threadOfRow } from './geometry';
+import { BRITISH_ASSOCIATION_ROWS } from './series/british-association';
+import { CYCLE_ROWS } from './series/cycle';
+import { inches } from './series/inch-row';
+import { METRIC_ROWS } from './series/metric';
+import { UNIFIED_ROWS } from './series/unified';
+import { WHITWORTH_ROWS } from './series/whitworth';
+import type { Thread, ThreadRow, ThreadSeries } from './thread';
+
+export const THREAD_ROWS: readonly ThreadRow[] = [...METRIC_ROWS, ...UNIFIED_ROWS, ...WHITWORTH_ROWS, ...CYCLE_ROWS, ...BRITISH_ASSOCIATION_ROWS];
+
+const THREADS: ReadonlyMap<ThreadRow, Thread> = new Map(THREAD_ROWS.map((row) => [row, threadOfRow(row)]));
+
+const SERIES_WORDS = dictionary<readonly ThreadSeries[]>({
+  unc: ['UNC'], nc: ['UNC'], unf: ['UNF'], nf: ['UNF'], un: ['UNC', 'UNF'], bsw: ['BSW'], w: ['BSW'], ww: ['BSW'], whit: ['BSW'],
+  whitworth: ['BSW'], bsf: ['BSF'], cei: ['CEI'], bsc: ['CEI'], cycle: ['CEI'], ba: ['BA'], m: ['M'],
+}); // prettier-ignore
+
+interface Wanted {
+  readonly series: readonly ThreadSeries[];
+  readonly size: number;
+  readonly numbered: boolean;
+  /** Pitch in mm for metric, threads to the inch for the rest; undefined where only the size is given. */
+  readonly pitch?: number;
+  readonly label: string;
+}
+
+const VULGAR: Readonly<Record<string, string>> = { '¼': '1/4', '½': '1/2', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+
+const tidyText = (text: string): string =>
+  text
+    .replace(/[¼½¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign] ?? sign)
+    .replace(/⁄/g, '/')
+    .replace(/[×✕*]/g, 'x')
+    .replace(/[‐‑‒–—−]/g, '-')
+    .replace(/["″”“]|''/g, ' ')
+    .toLowerCase()
+    .replace(/(?<![a-z])(?:inch(?:es)?|ins?|t\.?p\.?i)\b\.?/g, ' ')
+    .replace(/([a-z])\./g, '$1')
+    .replace(/(\d),(\d)/g, '$1.$2')
+    .replace(/\s+/g, ' ')
+    .trim()
+    .replace(/^([a-z]{1,9}) ?((?:no |#)?\d[\d/x -]*)$/, (whole, word: string, size: string) =>
+      word === 'm' || word === 'no' ? whole : `${size} ${word}`,
+    );
+
+const METRIC_PATTERN = /^m ?(\d+(?:\.\d+)?)(?: ?[x-] ?(\d*\.?\d+))?(?: ?mm)?$/;
+const INCH_PATTERN = /^(?:(no|#) ?)?(\d+(?:\/\d+)?)(?:(?: ?[x-] ?| )(\d+))? ?([a-z]*)$/;
+
+function parse(text: string): Wanted | undefined {
+  const metric = METRIC_PATTERN.exec(text);
+  if (metric) return { series: ['M'], size: Number(metric[1]), numbered: false, pitch: metric[2] ? Number(metric[2]) : undefined, label: text };
+  const inch = INCH_PATTERN.exec(text);
+  if (!inch) return undefined;
+  const [, no, size = '', pitch, word = ''] = inch;
+  const series = word === '' ? (['UNC', 'UNF'] as const) : SERIES_WORDS[word];
+  if (!series || (word === '' && pitch === undefined)) return undefined;
+  const numbered = series.includes('BA') || no !== undefined || (word.startsWith('un') && !size.includes('/') && Number(size) !== 1);
+  return { series, size: inches(size), numbered, pitch: pitch === undefined ? undefined : Number(pitch), label: text };
+}
+
+const rowSize = (row: ThreadRow): number => (row.series === 'M' ? row.major_mm : inches(row.nominal.replace('No. ', '')));
+const rowNumbered = (row: ThreadRow) => row.series === 'BA' || row.nominal.startsWith('No.');
+const rowPitch = (row: ThreadRow) => (row.series === 'M' ? row.pitch_mm : 25.4 / row.pitch_mm);
+
+const fits = (row: ThreadRow, wanted: Wanted): boolean =>
+  wanted.series.includes(row.series) &&
+  rowNumbered(row) === wanted.numbered &&
+  Math.abs(rowSize(row) - wanted.size) < 1e-9 &&
+  (wanted.pitch === undefined ? row.usual : Math.abs(rowPitch(row) - wanted.pitch) < 1e-6);
+
+/** The row nearest to what was asked for, by size first and pitch second, within the series asked for if it exists. */
+function nearest(wanted: Wanted | undefined, text: string): ThreadRow {
+  const pool = wanted ? THREAD_ROWS.filter((row) => wanted.series.includes(row.series) && rowNumbered(row) === wanted.numbered) : [];
+  const rows = pool.length > 0 ? pool : THREAD_ROWS;
+  const printed = /\d+(?:\/\d+|\.\d+)?/.exec(tidyText(text))?.[0];
+  const printed_mm = printed?.includes('/') ? inches(printed) * 25.4 : Number(printed ?? 10);
+  const away = (row: ThreadRow) => (wanted ? rowSize(row) / Math.max(wanted.size, 1e-6) : row.major_mm / Math.max(printed_mm, 1e-6)) - 1;
+  const distance = (row: ThreadRow) => Math.abs(away(row)) * 100 + (wanted?.pitch ? Math.abs(rowPitch(row) / wanted.pitch - 1) : row.usual ? 0 : 0.5);
+  return rows.reduce((best, row) => (distance(row) < distance(best) ? row : best));
+}
+
+/** A bare `1/4-26` belongs to two British series and to no unified one: say which. */
+function otherSeries(wanted: Wanted): readonly ThreadRow[] {
+  const open: Wanted = { ...wanted, series: ['BSW', 'BSF', 'CEI'] };
+  return THREAD_ROWS.filter((row) => fits(row, open));
+}
+
+function unknown(text: string, wanted: Wanted | undefined): DomainError {
+  const others = wanted ? otherSeries(wanted) : [];
+  const near = others.length > 0 ? others.map((row) => row.designation).join(' or ') : nearest(wanted, text).designation;
+  return new DomainError('unknown-thread', `“${text}” is not a thread known here. The nearest is ${near}.`, 'thread');
+}
+
+const secondPitch = (row: ThreadRow, wanted: Wanted): readonly Note[] =>
+  row.series === 'CEI' && wanted.pitch === undefined && rowSize(row) >= 7 / 16 - 1e-9
+    ? [{ code: 'second-pitch', message: `${row.nominal} CEI was also cut with 20 threads to the inch; 26 is taken here.` }]
+    : [];
+
+const cache = new Map<string, { readonly thread: Thread; readonly notes: readonly Note[] }>();
+const MOST_CACHED = 500;
+
+/**
+ * Reads the name of a thread as it is printed or stamped, with the notes that go with it.
+ * @throws DomainError unknown-thread, naming the nearest that is known
+ */
+export function readThread(designation: string): { readonly thread: Thread; readonly notes: readonly Note[] } {
+  const known = cache.get(designation);
+  if (known) return known;
+  const wanted = parse(tidyText(designation));
+  const row = wanted && THREAD_ROWS.find((candidate) => fits(candidate, wanted));
+  const thread = row && THREADS.get(row);
+  if (!thread || !wanted) throw unknown(designation, wanted);
+  const found = { thread, notes: secondPitch(row, wanted) };
+  if (cache.size < MOST_CACHED) cache.set(designation, found);
+  return found;
+}
+
+/**
+ * Looks a thread up by its name: `M10`, `M10x1.25`, `3/8-24 UNF`, `7/16 BSF`, `1/2 W`, `5/16 CEI`, `2 BA`.
+ * @throws DomainError unknown-thread
+ * @example threadNamed('M10').stressArea_mm2 // 57.99
+ */
+export const threadNamed = (designation: string): Thread => readThread(designation).thread;

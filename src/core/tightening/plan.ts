@@ -1,0 +1,83 @@
+import { DomainError } from '../units';
+import { order, type OrderSchool, type Position } from './order';
+
+/** A stage of the tightening: what the wrench is set to, in its own unit, and what that is in N·m. */
+export interface PlannedStage {
+  readonly setting: number;
+  readonly torque_Nm: number;
+}
+
+/** `row`: the whole row at one figure before the next; `each`: every cap to its final figure before the next cap. */
+export type UnitOfWork = 'row' | 'each';
+
+export interface PullStep {
+  readonly kind: 'pull';
+  readonly stage: number;
+  readonly position: number;
+  readonly setting: number;
+  readonly torque_Nm: number;
+  /** True where this pull brings the fastener to its final figure. */
+  readonly final: boolean;
+}
+
+export interface ShaftStep {
+  readonly kind: 'shaft';
+  readonly afterStage: number;
+}
+
+export type Step = PullStep | ShaftStep;
+
+export interface PlanInput {
+  readonly positions: readonly Position[];
+  readonly school: OrderSchool;
+  readonly stages: readonly PlannedStage[];
+  readonly unitOfWork: UnitOfWork;
+  /** Fasteners that come down together in `each`: the two of a cap. */
+  readonly perGroup?: number;
+  readonly turnShaft: boolean;
+}
+
+export interface Plan {
+  readonly order: readonly number[];
+  readonly steps: readonly Step[];
+}
+
+const pull = (stage: number, position: number, stages: readonly PlannedStage[]): PullStep => {
+  const { setting, torque_Nm } = stages[stage] as PlannedStage;
+  return { kind: 'pull', stage, position, setting, torque_Nm, final: stage === stages.length - 1 };
+};
+
+/** Groups of neighbours by index, in the turn of their middles. */
+function groupsInTurn({ positions, school, perGroup = 1 }: PlanInput): readonly (readonly number[])[] {
+  const groups = Array.from({ length: Math.ceil(positions.length / perGroup) }, (_, g) =>
+    positions.map((_p, i) => i).slice(g * perGroup, (g + 1) * perGroup),
+  );
+  const middles = groups.map((group): Position => {
+    const points = group.map((i) => positions[i] as Position);
+    return [points.reduce((sum, [x]) => sum + x, 0) / points.length, points.reduce((sum, [, y]) => sum + y, 0) / points.length];
+  });
+  return order(middles, school).map((g) => groups[g] as readonly number[]);
+}
+
+/**
+ * Lays out every step of a tightening in turn: which fastener, at which stage, with the wrench at what.
+ * @throws DomainError bad-field
+ */
+export function tighteningPlan(input: PlanInput): Plan {
+  if (input.stages.length === 0) throw new DomainError('bad-field', 'stages must hold at least one figure.', 'stages');
+  const count = input.stages.length;
+  if (input.unitOfWork === 'each') {
+    const groups = groupsInTurn(input);
+    const steps = groups.flatMap((group, g): readonly Step[] => [
+      ...input.stages.flatMap((_, stage) => group.map((position) => pull(stage, position, input.stages))),
+      ...(input.turnShaft && g < groups.length - 1 ? [{ kind: 'shaft', afterStage: count - 1 } as const] : []),
+    ]);
+    return { order: groups.flat(), steps };
+  }
+  const turn = order(input.positions, input.school);
+  const steps = input.stages.flatMap((_, stage): readonly Step[] => [
+    ...turn.map((position) => pull(stage, position, input.stages)),
+    ...(input.turnShaft && stage < count - 1 ? [{ kind: 'shaft', afterStage: stage } as const] : []),
+  ]);
+  return { order: turn, steps };
+}

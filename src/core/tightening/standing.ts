@@ -1,0 +1,77 @@
+import { DomainError } from '../units';
+import type { PullStep, Step } from './plan';
+
+/** How a pull went. Each is recorded as such, none is made to look like another. */
+export type PullOutcome = 'pulled' | 'did-not-move' | 'already-past' | 'went-over';
+
+export const PULL_OUTCOMES: readonly PullOutcome[] = ['pulled', 'did-not-move', 'already-past', 'went-over'];
+
+/** One line of the bench record. Lines are only ever added; `strike` takes back the last one that still stands. */
+export type BenchEvent =
+  | { readonly id: string; readonly kind: 'pull'; readonly step: number; readonly outcome: PullOutcome; readonly at: string }
+  | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }
+  | { readonly id: string; readonly kind: 'strike'; readonly strikes: string; readonly at: string };
+
+export type DoneEvent = Exclude<BenchEvent, { kind: 'strike' }>;
+
+/** What the drawing shows of one fastener. */
+export interface FastenerMark {
+  readonly ticks: number;
+  readonly final: boolean;
+  /** True where a pull went over: look at it before going on. */
+  readonly attention: boolean;
+}
+
+export interface Standing {
+  /** Index of the next step; equal to the number of steps when all are done. */
+  readonly next: number;
+  readonly complete: boolean;
+  /** Steps that stand, in the order in which they were done. */
+  readonly done: readonly DoneEvent[];
+  readonly struck: ReadonlySet<string>;
+  readonly last?: DoneEvent;
+  readonly marks: readonly FastenerMark[];
+}
+
+const isStruck = (events: readonly BenchEvent[]): ReadonlySet<string> =>
+  new Set(events.flatMap((event) => (event.kind === 'strike' ? [event.strikes] : [])));
+
+function marksOf(steps: readonly Step[], done: readonly DoneEvent[], count: number): readonly FastenerMark[] {
+  const marks = Array.from({ length: count }, () => ({ ticks: 0, final: false, attention: false }));
+  for (const event of done) {
+    const step = steps[event.step] as PullStep;
+    const mark = event.kind === 'pull' ? marks[step.position] : undefined;
+    if (!mark || event.kind !== 'pull') continue;
+    mark.ticks += 1;
+    mark.final ||= step.final;
+    mark.attention = event.outcome === 'went-over';
+  }
+  return marks;
+}
+
+/** Derives where a tightening stands from its plan and the lines recorded so far. Nothing else is kept. */
+export function standing(steps: readonly Step[], events: readonly BenchEvent[], fasteners: number): Standing {
+  const struck = isStruck(events);
+  const done = events.filter((event): event is DoneEvent => event.kind !== 'strike' && !struck.has(event.id));
+  const next = done.length;
+  return { next, complete: next >= steps.length, done, struck, last: done.at(-1), marks: marksOf(steps, done, fasteners) };
+}
+
+/**
+ * Refuses a line that cannot follow what is recorded: a step out of turn, or a strike of anything but the last line that stands.
+ * @throws DomainError out-of-turn, nothing-to-strike
+ */
+export function assertFollows(steps: readonly Step[], events: readonly BenchEvent[], event: BenchEvent): void {
+  const now = standing(steps, events, 0);
+  if (event.kind === 'strike') {
+    if (now.last?.id !== event.strikes) throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be struck.', 'strikes');
+    return;
+  }
+  const expected = steps[now.next];
+  if (event.step !== now.next || expected?.kind !== event.kind)
+    throw new DomainError(
+      'out-of-turn',
+      `The record stands at step ${now.next + 1} of ${steps.length}; this line is for step ${event.step + 1}.`,
+      'step',
+    );
+}

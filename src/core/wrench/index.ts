@@ -1,0 +1,1 @@
+export { wrenchSetting, type WrenchScale, type WrenchSetting } from './setting';

@@ -1,0 +1,47 @@
+import SqliteDatabase, { type Database } from 'better-sqlite3';
+import { existsSync, mkdirSync, rmSync, statSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { MIGRATIONS_FOLDER, migrate, pendingMigrations } from './migrate';
+import { troubleOf } from './trouble';
+
+const BUSY_MS = 4000;
+
+/** A copy beside the file, made before a migration touches it: `shop.sqlite.before-0002-….sqlite`. */
+function copyBefore(db: Database, file: string, first: string): void {
+  const copy = `${file}.before-${first.replace(/\.sql$/, '')}.sqlite`;
+  if (existsSync(copy)) rmSync(copy);
+  db.prepare('VACUUM INTO ?').run(copy);
+}
+
+function open(file: string, folder: string): Database {
+  mkdirSync(dirname(file), { recursive: true });
+  const isNew = !existsSync(file) || statSync(file).size === 0;
+  const db = new SqliteDatabase(file, { timeout: BUSY_MS });
+  try {
+    const pending = pendingMigrations(db, folder);
+    // An acknowledged pull must survive a power cut.
+    db.pragma('journal_mode = WAL');
+    db.pragma('synchronous = FULL');
+    db.pragma('foreign_keys = ON');
+    if (pending.length > 0) {
+      if (!isNew) copyBefore(db, file, pending[0] as string);
+      migrate(db, pending, folder);
+    }
+    return db;
+  } catch (error) {
+    db.close();
+    throw error;
+  }
+}
+
+/**
+ * Opens the shop's file, makes it where it is missing, and brings it up to date.
+ * @throws ShopTrouble where the disk is full, the file is locked, damaged, newer, or not writable
+ */
+export function openDatabase(file: string, folder = MIGRATIONS_FOLDER): Database {
+  try {
+    return open(file, folder);
+  } catch (error) {
+    throw troubleOf(error, file) ?? error;
+  }
+}

@@ -1,0 +1,58 @@
+import type { Database } from 'better-sqlite3';
+import { readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ShopTrouble } from './trouble';
+
+export const MIGRATIONS_FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'db', 'migrations');
+
+const migrationFiles = (folder: string): readonly string[] =>
+  readdirSync(/* turbopackIgnore: true */ folder)
+    .filter((name) => /^\d{4}-.+\.sql$/.test(name))
+    .sort();
+
+/** @throws ShopTrouble newer-version, changed-history */
+export function assertHistory(applied: readonly string[], files: readonly string[]): void {
+  if (applied.length > files.length)
+    throw new ShopTrouble(
+      'newer-version',
+      'The shop file was written by a newer version of this program.',
+      'Start the newer version again, or open an older copy of the file. It has been left as it is.',
+    );
+  for (const [i, name] of applied.entries())
+    if (files[i] !== name)
+      throw new ShopTrouble(
+        'changed-history',
+        `The shop file was brought up to date by ${name}, which this program does not know.`,
+        'Use the version of the program that wrote the file. It has been left as it is.',
+      );
+}
+
+function appliedMigrations(db: Database): readonly string[] {
+  const known = db.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migration'").get();
+  if (!known) return [];
+  return db
+    .prepare<[], { name: string }>('SELECT name FROM migration ORDER BY name')
+    .all()
+    .map((row) => row.name);
+}
+
+/** The migrations that this file still lacks. @throws ShopTrouble newer-version, changed-history */
+export function pendingMigrations(db: Database, folder = MIGRATIONS_FOLDER): readonly string[] {
+  const applied = appliedMigrations(db);
+  const files = migrationFiles(folder);
+  assertHistory(applied, files);
+  return files.slice(applied.length);
+}
+
+/** Brings the file up to date, each migration in a transaction of its own. */
+export function migrate(db: Database, pending: readonly string[], folder = MIGRATIONS_FOLDER): void {
+  db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT');
+  const note = db.prepare("INSERT INTO migration (name, applied_at) VALUES (?, strftime('%Y-%m-%dT%H:%M:%fZ', 'now'))");
+  for (const name of pending) {
+    const sql = readFileSync(/* turbopackIgnore: true */ join(/* turbopackIgnore: true */ folder, name), 'utf8');
+    db.transaction(() => {
+      db.exec(sql);
+      note.run(name);
+    }).immediate();
+  }
+}

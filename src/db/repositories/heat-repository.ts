@@ -1,0 +1,84 @@
+import type { Database } from 'better-sqlite3';
+
+/** A run of the engine: what warms the head and makes a retorque fall due. */
+export interface HeatCycle {
+  readonly id: string;
+  readonly engineId: string;
+  readonly ranFrom: string;
+  readonly ranTo: string;
+  readonly highestC: number;
+  readonly ambientC: number;
+}
+
+/** A temperature read at the head while it cools. */
+export interface CoolingReading {
+  readonly id: string;
+  readonly engineId: string;
+  readonly cycleId: string;
+  readonly at: string;
+  readonly headC: number;
+  readonly ambientC: number;
+}
+
+export interface HeatLog {
+  readonly cycles: readonly HeatCycle[];
+  readonly readings: readonly CoolingReading[];
+}
+
+interface HeatRow {
+  readonly id: string;
+  readonly engine_id: string;
+  readonly kind: 'cycle' | 'reading' | 'strike';
+  readonly cycle_id: string | null;
+  readonly ran_from: string | null;
+  readonly ran_to: string | null;
+  readonly highest_c: number | null;
+  readonly ambient_c: number | null;
+  readonly head_c: number | null;
+  readonly strikes_id: string | null;
+  readonly at: string;
+}
+
+const toCycle = (row: HeatRow): HeatCycle => ({
+  id: row.id,
+  engineId: row.engine_id,
+  ranFrom: row.ran_from as string,
+  ranTo: row.ran_to as string,
+  highestC: row.highest_c as number,
+  ambientC: row.ambient_c as number,
+});
+
+const toReading = (row: HeatRow): CoolingReading => ({
+  id: row.id,
+  engineId: row.engine_id,
+  cycleId: row.cycle_id as string,
+  at: row.at,
+  headC: row.head_c as number,
+  ambientC: row.ambient_c as number,
+});
+
+const EMPTY = { cycleId: null, ranFrom: null, ranTo: null, highestC: null, ambientC: null, headC: null, strikesId: null };
+
+export const createHeatRepository = (db: Database) => {
+  const ofEngine = db.prepare<[string], HeatRow>('SELECT * FROM heat_event WHERE engine_id = ? ORDER BY seq');
+  const insert = db.prepare(
+    `INSERT OR IGNORE INTO heat_event (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at)
+     VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highestC, @ambientC, @headC, @strikesId, @at, @recordedAt)`,
+  );
+  return {
+    /** What stands: cycles and readings that no later line struck. */
+    log: (engineId: string): HeatLog => {
+      const rows = ofEngine.all(engineId);
+      const struck = new Set(rows.flatMap((row) => (row.strikes_id ? [row.strikes_id] : [])));
+      const standing = rows.filter((row) => !struck.has(row.id));
+      return {
+        cycles: standing.filter((row) => row.kind === 'cycle').map(toCycle),
+        readings: standing.filter((row) => row.kind === 'reading' && !struck.has(row.cycle_id ?? '')).map(toReading),
+      };
+    },
+    addCycle: (cycle: HeatCycle, recordedAt: string): void => void insert.run({ ...EMPTY, ...cycle, kind: 'cycle', at: cycle.ranTo, recordedAt }),
+    addReading: (reading: CoolingReading, recordedAt: string): void => void insert.run({ ...EMPTY, ...reading, kind: 'reading', recordedAt }),
+    strike: (line: { id: string; engineId: string; strikesId: string; at: string }, recordedAt: string): void =>
+      void insert.run({ ...EMPTY, ...line, kind: 'strike', recordedAt }),
+  };
+};

@@ -1,0 +1,39 @@
+import { openDatabase } from './connection';
+import { createBookRepository } from './repositories/book-repository';
+import { createEngineRepository } from './repositories/engine-repository';
+import { createHeatRepository } from './repositories/heat-repository';
+import { createJointRepository } from './repositories/joint-repository';
+import { createSettingRepository } from './repositories/setting-repository';
+import { createTighteningRepository } from './repositories/tightening-repository';
+import { createWrenchRepository } from './repositories/wrench-repository';
+import { troubleOf } from './trouble';
+
+/**
+ * One shop's file, open, with everything that reads and writes it.
+ * @throws ShopTrouble
+ */
+export function openShop(file: string) {
+  const db = openDatabase(file);
+  return {
+    file,
+    engines: createEngineRepository(db),
+    book: createBookRepository(db),
+    joints: createJointRepository(db),
+    tightenings: createTighteningRepository(db),
+    heat: createHeatRepository(db),
+    wrenches: createWrenchRepository(db),
+    settings: createSettingRepository(db),
+    /** Runs the work as one transaction: all of it is written, or none. */
+    together: <T>(work: () => T): T => {
+      try {
+        return db.transaction(work).immediate();
+      } catch (error) {
+        throw troubleOf(error, file) ?? error;
+      }
+    },
+    close: () => db.close(),
+    db,
+  };
+}
+
+export type Shop = ReturnType<typeof openShop>;

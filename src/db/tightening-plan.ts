@@ -1,0 +1,23 @@
+import type { Ladder } from '@/core/joint';
+import type { Position, Step } from '@/core/tightening';
+import type { TorqueUnit } from '@/core/units';
+
+/**
+ * A tightening's plan as it stood when the first nut was touched, kept with it for good:
+ * later changes to the joint, its leaf, the films or the wrench do not reach back into the record.
+ */
+export interface TighteningPlan {
+  readonly positions: readonly Position[];
+  readonly order: readonly number[];
+  readonly steps: readonly Step[];
+  readonly unit: TorqueUnit;
+  readonly wrenchName: string;
+  readonly leaf: { readonly printedText: string; readonly source: string; readonly page: string };
+  readonly filmName: string;
+  readonly thread: string;
+  readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
+  /** What is said before each pull: “Slacken a little, then pull”. */
+  readonly act: 'pull' | 'slacken-and-pull';
+  /** The heat cycle that this retorque answers. */
+  readonly cycleId?: string;
+}

@@ -1,0 +1,24 @@
+import Joi from 'joi';
+import { PULL_OUTCOMES, type BenchEvent } from '@/core/tightening';
+
+const shared = { id: Joi.string().min(8).max(40).required(), at: Joi.string().isoDate().required() };
+const step = Joi.number().integer().min(0).max(10_000).required();
+
+const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
+  pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome: Joi.string().valid(...PULL_OUTCOMES).required() }),
+  shaft: Joi.object({ ...shared, kind: Joi.string(), step }),
+  strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
+}; // prettier-ignore
+
+const kindSchema = Joi.object<{ kind: BenchEvent['kind'] }>({
+  kind: Joi.string()
+    .valid(...Object.keys(KINDS))
+    .required(),
+}).unknown();
+
+/** Checks one line from the bench: first its kind, then what that kind carries. */
+export function validateEvent(input: unknown): Joi.ValidationResult<BenchEvent> {
+  const kind = kindSchema.validate(input);
+  if (kind.error) return kind;
+  return KINDS[kind.value.kind].validate(input, { abortEarly: false, stripUnknown: true });
+}

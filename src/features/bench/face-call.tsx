@@ -1,0 +1,66 @@
+'use client';
+
+import type { Standing } from '@/core/tightening';
+import type { TighteningPlan } from '@/db/tightening-plan';
+import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
+import { isNewSetting, stageCount, turnNumber } from '@/interface/words/bench-words';
+import styles from './face.module.css';
+
+interface Props {
+  readonly plan: TighteningPlan;
+  readonly standing: Standing;
+  readonly purpose: 'final' | 'trial' | 'retorque';
+}
+
+const CAUTIONS: Readonly<Record<Props['purpose'], string>> = {
+  final: 'Smooth and slow, shortest extension, the other end held still.',
+  trial: 'A trial: it does not complete the joint.',
+  retorque: 'Cold only, unless the book says warm. Never open a hot cooling system.',
+};
+
+/** What to do next, in figures that are read at two metres. */
+export function FaceCall({ plan, standing, purpose }: Props) {
+  const { plain, torque } = useFigures();
+  const step = plan.steps[standing.next];
+  const over = standing.marks.filter((mark) => mark.attention).length;
+  if (!step)
+    return (
+      <section className={styles.call} aria-live="assertive">
+        <p className={styles.lead}>All {plan.positions.length} done at</p>
+        <p className={styles.figure}>{plain(plan.ladder.setting.rounded)}</p>
+        <p className={styles.unit}>{plan.unit}</p>
+        <p className={styles.hint}>
+          Wind the wrench back to its lowest mark, not below it.
+          {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
+        </p>
+      </section>
+    );
+  if (step.kind === 'shaft')
+    return (
+      <section className={styles.call} data-shaft aria-live="assertive">
+        <p className={styles.lead}>Before the next stage</p>
+        <p className={styles.words}>Turn the shaft</p>
+        <p className={styles.hint}>Two full turns by hand. It must go round as freely as before; if it does not, stop and find out why.</p>
+      </section>
+    );
+  const fresh = isNewSetting(plan, standing.next);
+  return (
+    <section className={styles.call} aria-live="assertive" data-fresh={fresh || undefined}>
+      <p className={styles.lead}>
+        {plan.act === 'slacken-and-pull' ? 'Slacken a little, then pull to' : fresh ? 'Now set the wrench to' : 'Set the wrench to'}
+      </p>
+      <p className={styles.figure} data-testid="face-setting">
+        {plain(step.setting)}
+      </p>
+      <p className={styles.unit}>
+        {plan.unit} <span className={styles.also}>{torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
+      </p>
+      <p className={styles.place} data-testid="face-place">
+        Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of {stageCount(plan)}
+      </p>
+      <p className={styles.hint}>
+        {plan.filmName}. {CAUTIONS[purpose]}
+      </p>
+    </section>
+  );
+}

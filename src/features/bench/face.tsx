@@ -1,0 +1,113 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect } from 'react';
+import type { BenchEvent, PullOutcome } from '@/core/tightening';
+import type { TighteningPlan } from '@/db/tightening-plan';
+import { agoFrom } from '@/interface/figures/times';
+import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { FaceCall } from './face-call';
+import { lineOf, stepName, turnNumber } from '@/interface/words/bench-words';
+import { say } from './say';
+import { useAwake } from './use-awake';
+import { useBenchRecord } from './use-bench-record';
+import { useFaceKeys } from './use-face-keys';
+import styles from './face.module.css';
+
+interface Props {
+  readonly tighteningId: string;
+  readonly jointName: string;
+  readonly engineName: string;
+  readonly purpose: 'final' | 'trial' | 'retorque';
+  readonly plan: TighteningPlan;
+  readonly events: readonly BenchEvent[];
+  readonly caps: boolean;
+  readonly back: string;
+  readonly openedAt: number;
+}
+
+const TITLES = { final: '', trial: 'trial', retorque: 'retorque' } as const;
+const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
+  ['did-not-move', 'Did not move', 'M'],
+  ['already-past', 'Already past', 'P'],
+  ['went-over', 'Went over', 'O'],
+];
+
+// A pointer must not leave the focus on a key: the next space bar belongs to the pull.
+const keepFocus = (event: React.PointerEvent | React.MouseEvent) => event.preventDefault();
+
+/** The face: one fastener at a time, readable at two metres, worked with a knuckle, a foot or the space bar. */
+export function Face(props: Props) {
+  const { plan, jointName, engineName, purpose, back } = props;
+  const router = useRouter();
+  const record = useBenchRecord(props.tighteningId, plan, props.events);
+  const { standing } = record;
+  const step = plan.steps[standing.next];
+  useAwake();
+  const pull = (outcome: PullOutcome) => step?.kind === 'pull' && record.pull(outcome);
+  const main = () => (step?.kind === 'shaft' ? record.shaftTurned() : pull('pulled'));
+  const leave = () => router.push(back);
+  const sayNext = () => say(step ? (step.kind === 'shaft' ? 'Turn the shaft' : `${stepName(plan, step)}: ${step.setting} ${plan.unit}`) : 'All done');
+  useFaceKeys({
+    main,
+    strike: record.strikeLast,
+    leave,
+    say: sayNext,
+    didNotMove: () => pull('did-not-move'),
+    alreadyPast: () => pull('already-past'),
+    wentOver: () => pull('went-over'),
+  });
+  useEffect(() => router.prefetch(back), [router, back]);
+  const nextPosition = step?.kind === 'pull' ? step.position : undefined;
+  return (
+    <main className={styles.face}>
+      <header className={styles.head}>
+        <h1 className={styles.title}>
+          {jointName}
+          {TITLES[purpose] && <span className={styles.purpose}> {TITLES[purpose]}</span>}
+        </h1>
+        <p className={styles.engine}>{engineName}</p>
+        <p className={styles.last} aria-live="polite">
+          {standing.last ? `Last done: ${lineOf(plan, standing.last)}, ${agoFrom(standing.last.at, Math.max(props.openedAt, Date.parse(standing.last.at)))}` : 'Run every fastener down by hand first. Stand so that a slip hurts nobody.'}
+        </p>
+      </header>
+      <div className={styles.pattern}>
+        <PatternDrawing
+          positions={plan.positions}
+          order={plan.order}
+          marks={standing.marks}
+          next={nextPosition}
+          pending={record.pending}
+          caps={props.caps}
+          label={nextPosition === undefined ? 'The fasteners of the joint' : `The fasteners; next is number ${turnNumber(plan, nextPosition)}`}
+        />
+      </div>
+      <FaceCall plan={plan} standing={standing} purpose={purpose} />
+      {record.trouble && (
+        <p className={styles.trouble} role="alert">
+          {record.trouble}
+        </p>
+      )}
+      <div className={styles.keys}>
+        {step?.kind === 'pull' && (
+          <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
+            {OTHERS.map(([outcome, words, letter]) => (
+              <button key={outcome} type="button" className={styles.other} onMouseDown={keepFocus} onClick={() => pull(outcome)}>
+                {words} <kbd>{letter}</kbd>
+              </button>
+            ))}
+          </div>
+        )}
+        <button type="button" className={styles.key} data-rank="strike" onMouseDown={keepFocus} onClick={record.strikeLast} disabled={!standing.last}>
+          Strike last
+        </button>
+        <button type="button" className={styles.key} data-rank="main" data-main onMouseDown={keepFocus} onClick={standing.complete ? leave : main}>
+          {standing.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
+        </button>
+        <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
+          Leave
+        </button>
+      </div>
+    </main>
+  ); // prettier-ignore
+}

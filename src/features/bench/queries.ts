@@ -1,0 +1,57 @@
+import { patternPositions, standing, tighteningPlan } from '@/core/tightening';
+import { engineStanding, tighteningStanding, type JointStanding } from '@/db/engine-standing';
+import type { Engine } from '@/db/repositories/engine-repository';
+import type { Joint } from '@/db/repositories/joint-repository';
+import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
+import type { Shop } from '@/db/shop';
+import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
+import type { TightenLine } from './tighten-sheet';
+
+export interface FacePage {
+  readonly tightening: Tightening;
+  readonly events: readonly RecordedEvent[];
+  readonly joint: Joint;
+  readonly engine: Engine;
+}
+
+export function facePage(shop: Shop, tighteningId: string): FacePage | undefined {
+  const tightening = shop.tightenings.find(tighteningId);
+  const joint = tightening && shop.joints.find(tightening.jointId);
+  const engine = joint && shop.engines.find(joint.engineId);
+  if (!tightening || !joint || !engine) return undefined;
+  return { tightening, events: tighteningStanding(shop, tightening).events, joint, engine };
+}
+
+function drawingOf({ joint, final, openRetorque }: JointStanding): Pick<TightenLine, 'positions' | 'order' | 'marks' | 'caps'> {
+  const caps = joint.pattern === 'caps';
+  const shown = openRetorque ?? final;
+  if (shown) return { positions: shown.tightening.plan.positions, order: shown.tightening.plan.order, marks: shown.standing.marks, caps };
+  const positions = patternPositions(joint.pattern, joint.fasteners);
+  const { order, steps } = tighteningPlan({
+    positions,
+    school: joint.orderSchool,
+    stages: [{ setting: 1, torque_Nm: 1 }],
+    unitOfWork: joint.unitOfWork,
+    perGroup: caps ? 2 : 1,
+    turnShaft: false,
+  });
+  return { positions, order, marks: standing(steps, [], positions.length).marks, caps };
+}
+
+function wayOn(engine: Engine, { joint, final, openRetorque, retorque }: JointStanding): Pick<TightenLine, 'href' | 'act' | 'ready'> {
+  if (openRetorque) return { href: `/face/${openRetorque.tightening.id}`, act: 'Go on with the retorque', ready: true };
+  if (retorque.state === 'open') return { href: `/engines/${engine.id}/run-in`, act: 'Go over it again', ready: true };
+  if (final && !final.standing.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
+  return { href: `/engines/${engine.id}/joints/${joint.id}`, act: final ? 'Its sheet' : 'Begin from its sheet', ready: !final };
+}
+
+/** Each joint of an engine with its drawing, its line and the way on. */
+export const tightenLines = (shop: Shop, engine: Engine, now: number): readonly TightenLine[] =>
+  engineStanding(shop, engine).joints.map((joint) => ({
+    jointId: joint.joint.id,
+    name: joint.joint.name,
+    ...drawingOf(joint),
+    line: tighteningLine(joint, now),
+    retorque: retorqueLine(joint, now),
+    ...wayOn(engine, joint),
+  }));

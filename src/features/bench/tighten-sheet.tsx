@@ -1,0 +1,69 @@
+'use client';
+
+import Link from 'next/link';
+import type { FastenerMark, Position } from '@/core/tightening';
+import key from '@/interface/parts/button.module.css';
+import { Remark, Sheet } from '@/interface/parts/sheet';
+import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import styles from './tighten-sheet.module.css';
+
+export interface TightenLine {
+  readonly jointId: string;
+  readonly name: string;
+  readonly positions: readonly Position[];
+  readonly order: readonly number[];
+  readonly marks: readonly FastenerMark[];
+  readonly caps: boolean;
+  readonly line: string;
+  readonly retorque: string;
+  readonly href: string;
+  readonly act: string;
+  readonly ready: boolean;
+}
+
+const AT_THE_BENCH: Working = {
+  title: 'Before the first pull',
+  remarks: [
+    ['By hand', 'Run every fastener down by hand first. One that will not go is taken out again and looked at.'],
+    ['Pull', 'Smooth and slow, shortest extension, something to hold the other end still.'],
+    ['Signs', 'Open ring: not pulled. A tick: one pass. A line across: final. A triangle: look at it.'],
+  ],
+  caution: 'Stand so that a slip hurts nobody. A stud that shears gives no warning.',
+};
+
+/** Puts what holds for every joint into the margin. */
+function Margin() {
+  useStandingWorking(AT_THE_BENCH);
+  return null;
+}
+
+/** Every joint with where its tightening stands, and the way to its face. */
+export const TightenSheet = ({ engineId, lines }: { readonly engineId: string; readonly lines: readonly TightenLine[] }) => (
+  <Sheet title="Tighten" lead="Any of these can be left for as long as need be; it goes on at the same fastener.">
+    <Margin />
+    {lines.length === 0 && (
+      <Remark kind="plain">
+        There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from a leaf of the book.</Link>
+      </Remark>
+    )}
+    <ul className={styles.lines}>
+      {lines.map((line) => (
+        <li key={line.jointId} className={styles.line}>
+          <div className={styles.drawing}>
+            <PatternDrawing positions={line.positions} order={line.order} marks={line.marks} caps={line.caps} label={`${line.name}: ${line.line}`} />
+          </div>
+          <div>
+            <h2 className={styles.name}>{line.name}</h2>
+            <p>{line.line}</p>
+            <p className="soft">{line.retorque}</p>
+          </div>
+          <Link href={line.href} className={key.key} data-rank={line.ready ? 'main' : 'plain'}>
+            {line.act}
+            <span className="only-spoken"> {line.name}</span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  </Sheet>
+);

@@ -1,0 +1,52 @@
+'use client';
+
+import { useEffect, useRef } from 'react';
+
+export interface FaceKeys {
+  readonly main: () => void;
+  readonly strike: () => void;
+  readonly leave: () => void;
+  readonly say: () => void;
+  readonly didNotMove: () => void;
+  readonly alreadyPast: () => void;
+  readonly wentOver: () => void;
+}
+
+// A worn foot pedal bounces; nobody pulls twice in this time.
+const BOUNCE_MS = 150;
+
+const onAnotherButton = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.matches('button, a, input') && target.dataset.main === undefined;
+
+/** Space bar, foot pedal and letters at the face. A key held down counts once. */
+export function useFaceKeys(keys: FaceKeys): void {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  const lastMain = useRef(-BOUNCE_MS);
+  useEffect(() => {
+    const letters: Readonly<Record<string, keyof FaceKeys>> = {
+      m: 'didNotMove',
+      p: 'alreadyPast',
+      o: 'wentOver',
+      s: 'say',
+      backspace: 'strike',
+      escape: 'leave',
+    };
+    const down = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      const isMain = event.key === 'PageDown' || ((event.key === ' ' || event.key === 'Enter') && !onAnotherButton(event.target));
+      const name = letters[event.key.toLowerCase()];
+      if (!isMain && !name) return;
+      event.preventDefault();
+      if (event.repeat) return;
+      if (name && !isMain) return latest.current[name]();
+      if (event.timeStamp - lastMain.current < BOUNCE_MS) return;
+      lastMain.current = event.timeStamp;
+      latest.current.main();
+    };
+    window.addEventListener('keydown', down);
+    return () => window.removeEventListener('keydown', down);
+  }, []);
+}

@@ -1,0 +1,38 @@
+'use server';
+
+import { nanoid } from 'nanoid';
+import { revalidatePath } from 'next/cache';
+import { DomainError } from '@/core/units';
+import { nowIso } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { attempt } from '@/interface/server/outcome';
+import { leafOfFields } from './leaf-of-fields';
+import { leafSchema, sourceSchema } from './schema';
+
+/** Adds a source to an engine's book. */
+export async function addSourceAction(input: unknown) {
+  return attempt(sourceSchema, input, async ({ engineId, ...fields }) => {
+    const shop = await currentShop();
+    if (!shop.engines.find(engineId)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+    const id = nanoid(10);
+    shop.book.addSource(engineId, { ...fields, id, createdAt: nowIso() });
+    revalidatePath('/', 'layout');
+    return { id };
+  });
+}
+
+/** Adds a leaf; where it corrects another, the other stays beneath it. */
+export async function addLeafAction(input: unknown) {
+  return attempt(leafSchema, input, async (fields) => {
+    const shop = await currentShop();
+    const known = shop.book.sources(fields.engineId).some((source) => source.id === fields.sourceId);
+    if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
+    const replaced = fields.replacesId === null ? undefined : shop.book.findLeaf(fields.replacesId);
+    if (fields.replacesId !== null && replaced?.engineId !== fields.engineId)
+      throw new DomainError('not-found', 'The leaf to correct is not in this engine’s book.', 'replacesId');
+    const id = nanoid(10);
+    shop.book.addLeaf(leafOfFields(fields, id, nowIso()));
+    revalidatePath('/', 'layout');
+    return { id };
+  });
+}

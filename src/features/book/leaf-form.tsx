@@ -1,0 +1,122 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useMemo } from 'react';
+import { notesToAgree } from '@/core/print';
+import type { Leaf, Source } from '@/db/repositories/book-repository';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { TorqueReadingView, readPrint, type ReadPrint } from '@/interface/parts/torque-reading';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { useStandingWorking } from '@/interface/shell/working-margin';
+import { addLeafAction } from './actions';
+import { workingOfPrint } from './working-of-print';
+import styles from './leaf-form.module.css';
+
+interface Props {
+  readonly engineId: string;
+  readonly sources: readonly Source[];
+  readonly sourceId?: string;
+  /** The leaf to correct: it stays, struck through, beneath the new one. */
+  readonly correcting?: Leaf;
+  readonly onDone: () => void;
+}
+
+const CONDITIONS = [
+  { value: '', label: 'Not said on the page' },
+  { value: 'oiled', label: 'Oiled' },
+  { value: 'dry', label: 'Dry' },
+  { value: 'greased', label: 'Greased' },
+  { value: 'graphited', label: 'Graphite or tallow' },
+  { value: 'moly paste', label: 'Moly paste' },
+];
+
+const initial = ({ engineId, sources, sourceId, correcting }: Props) => ({
+  engineId,
+  sourceId: correcting?.sourceId ?? sourceId ?? sources[0]?.id ?? '',
+  page: correcting?.page ?? '',
+  subject: correcting?.subject ?? '',
+  printedText: correcting?.printedText ?? '',
+  conditionText: correcting?.conditionText ?? '',
+  readingIndex: correcting?.readingIndex ?? -1,
+  agreedNotes: [] as string[],
+  replacesId: correcting?.id ?? null,
+});
+
+interface AgreementProps {
+  readonly read: ReadPrint;
+  readonly agreed: readonly string[];
+  readonly onAgree: (codes: readonly string[]) => void;
+  readonly error: React.ReactNode;
+}
+
+/** What has to be agreed to before the figure is taken. */
+function Agreement({ read, agreed, onAgree, error }: AgreementProps) {
+  const asked = read.ok ? notesToAgree(read.print.notes) : [];
+  if (asked.length === 0) return null;
+  return (
+    <fieldset className={styles.asked}>
+      <legend className={form.legend}>Before the figure is taken</legend>
+      {asked.map(({ code, message }) => (
+        <label key={code} className={form.choice}>
+          <input
+            type="checkbox"
+            checked={agreed.includes(code)}
+            onChange={(event) => onAgree(event.currentTarget.checked ? [...agreed, code] : agreed.filter((one) => one !== code))}
+          />
+          <span>{message} I have looked, and take it.</span>
+        </label>
+      ))}
+      {error && <p className={styles.error}>{error}</p>}
+    </fieldset>
+  );
+}
+
+/** Enters a leaf: the page, the subject, and the text exactly as printed, read as it is typed. */
+export function LeafForm(props: Props) {
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(initial(props), addLeafAction, (_, entered) => {
+    entered.reset();
+    props.onDone();
+  });
+  const field = fields.getInputProps;
+  const { printedText, readingIndex, agreedNotes } = fields.values;
+  const read = useMemo(() => readPrint(printedText), [printedText]);
+  const ambiguous = read.ok && read.print.kind !== 'turn' && read.print.ambiguous;
+  const chosen = ambiguous ? readingIndex : 0;
+  const setFieldValue = fields.setFieldValue;
+  // A choice or an agreement belongs to the text it was made for.
+  const type = (text: string) => fields.setValues({ printedText: text, readingIndex: -1, agreedNotes: [] });
+  useStandingWorking(useMemo(() => workingOfPrint(printedText, read, chosen), [printedText, read, chosen]));
+  return (
+    <ActionForm label={props.correcting ? 'Correct a leaf' : 'New leaf'} onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <NativeSelect className={form.wide} label="Source" data={props.sources.map((source) => ({ value: source.id, label: source.title }))} {...field('sourceId')} />
+      <TextInput label="Page" {...field('page')} />
+      <TextInput label="Subject" description="What the figure is for" {...field('subject')} />
+      <TextInput className={form.wide} classNames={{ input: styles.printed }} label="Text exactly as printed" placeholder="5½ mkg" autoComplete="off" spellCheck={false} {...field('printedText')} onChange={(event) => type(event.currentTarget.value)} />
+      <div className={form.wide} aria-live="polite">
+        {printedText.trim() !== '' && (
+          <TorqueReadingView read={read} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
+        )}
+        {fields.errors.readingIndex && <p className={styles.error}>{fields.errors.readingIndex}</p>}
+        <Agreement read={read} agreed={agreedNotes} onAgree={(codes) => setFieldValue('agreedNotes', [...codes])} error={fields.errors.agreedNotes} />
+      </div>
+      <NativeSelect
+        label="Threads, as the page has them"
+        data={read.ok && read.print.condition ? [{ value: '', label: `As printed: ${read.print.condition}` }, ...CONDITIONS.slice(1)] : CONDITIONS}
+        {...field('conditionText')}
+      />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          {props.correcting ? 'Enter the correction' : 'Enter the leaf'}
+        </Key>
+        {props.correcting && <Key onClick={props.onDone}>Leave it as it was</Key>}
+      </div>
+    </ActionForm>
+  ); // prettier-ignore
+}

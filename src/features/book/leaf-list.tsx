@@ -1,0 +1,57 @@
+'use client';
+
+import Link from 'next/link';
+import type { Leaf } from '@/db/repositories/book-repository';
+import { useConverted } from '@/interface/parts/torque-reading';
+import { useFigures } from '@/interface/figures/preferences';
+import type { LeafWithHistory } from './queries';
+import styles from './leaf-list.module.css';
+
+const useFigureOf = () => {
+  const converted = useConverted();
+  const { unit, plain } = useFigures();
+  return (leaf: Leaf): string => {
+    if (leaf.minNm !== null && leaf.maxNm !== null) return converted({ min_Nm: leaf.minNm, max_Nm: leaf.maxNm }, unit);
+    const [low, high] = [plain(leaf.minDeg ?? 0), plain(leaf.maxDeg ?? 0)];
+    return low === high ? `${low}°` : `${low}° to ${high}°`;
+  };
+};
+
+interface Props {
+  readonly engineId: string;
+  readonly leaves: readonly LeafWithHistory[];
+  readonly onCorrect: (leaf: Leaf) => void;
+}
+
+/** The leaves of one source, each as printed and as read. */
+export function LeafList({ engineId, leaves, onCorrect }: Props) {
+  const figureOf = useFigureOf();
+  if (leaves.length === 0) return <p className="soft">No leaf from it yet.</p>;
+  return (
+    <ul className={styles.leaves}>
+      {leaves.map((leaf) => (
+        <li key={leaf.id} className={styles.leaf}>
+          <span className={styles.page}>p. {leaf.page}</span>
+          <span className={styles.subject}>{leaf.subject}</span>
+          <span className={styles.printed}>“{leaf.printedText}”</span>
+          <span className={styles.figure}>{figureOf(leaf)}</span>
+          <span className={styles.condition}>threads: {leaf.conditionText ?? 'not said'}</span>
+          <span className={styles.acts}>
+            {leaf.kind !== 'turn' && (
+              <Link href={`/engines/${engineId}/joints/new?leaf=${leaf.id}`}>{leaf.jointNames.length > 0 ? 'Another joint' : 'Make a joint'}</Link>
+            )}
+            <button type="button" className={styles.act} onClick={() => onCorrect(leaf)} aria-label={`Correct ${leaf.subject}`}>
+              Correct
+            </button>
+          </span>
+          {leaf.jointNames.length > 0 && <span className={styles.used}>used by {leaf.jointNames.join(', ')}</span>}
+          {leaf.earlier.map((before) => (
+            <s key={before.id} className={styles.earlier}>
+              “{before.printedText}”, p. {before.page}
+            </s>
+          ))}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Leaf, Source } from '@/db/repositories/book-repository';
+import type { Shop } from '@/db/shop';
+
+/** A leaf with the leaves that it corrects, newest first. */
+export interface LeafWithHistory extends Leaf {
+  readonly earlier: readonly Leaf[];
+  readonly jointNames: readonly string[];
+}
+
+export interface BookSource extends Source {
+  readonly leaves: readonly LeafWithHistory[];
+}
+
+function earlierOf(leaf: Leaf, byId: ReadonlyMap<string, Leaf>): readonly Leaf[] {
+  const before = leaf.replacesId === null ? undefined : byId.get(leaf.replacesId);
+  return before ? [before, ...earlierOf(before, byId)] : [];
+}
+
+/** An engine's book: its sources, each with the leaves that stand. */
+export function bookOf(shop: Shop, engineId: string): readonly BookSource[] {
+  const leaves = shop.book.leaves(engineId);
+  const byId = new Map(leaves.map((leaf) => [leaf.id, leaf]));
+  const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
+  const joints = shop.joints.ofEngine(engineId);
+  const standing = leaves.filter((leaf) => !replaced.has(leaf.id));
+  return shop.book.sources(engineId).map((source) => ({
+    ...source,
+    leaves: standing
+      .filter((leaf) => leaf.sourceId === source.id)
+      .map((leaf) => ({
+        ...leaf,
+        earlier: earlierOf(leaf, byId),
+        jointNames: joints.filter((joint) => joint.leafId === leaf.id).map((joint) => joint.name),
+      })),
+  }));
+}

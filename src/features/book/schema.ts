@@ -1,0 +1,42 @@
+import Joi from 'joi';
+
+export interface SourceFields {
+  readonly engineId: string;
+  readonly title: string;
+  readonly edition: string;
+  readonly year: number | null;
+}
+
+export interface LeafFields {
+  readonly engineId: string;
+  readonly sourceId: string;
+  readonly page: string;
+  readonly subject: string;
+  readonly printedText: string;
+  readonly conditionText: string;
+  readonly readingIndex: number;
+  readonly agreedNotes: readonly string[];
+  readonly replacesId: string | null;
+}
+
+const line = (label: string, most = 200) => Joi.string().trim().max(most).label(label);
+
+export const sourceSchema = Joi.object<SourceFields>({
+  engineId: Joi.string().required(),
+  title: line('the title').required().messages({ 'string.empty': 'Give the source its title.' }),
+  edition: line('the edition').allow('').default(''),
+  year: Joi.number().integer().min(1880).max(2030).empty('').allow(null).default(null).label('the year'),
+});
+
+export const leafSchema = Joi.object<LeafFields>({
+  engineId: Joi.string().required(),
+  sourceId: Joi.string().required().messages({ 'string.empty': 'Choose the source that this page is in.' }),
+  page: line('the page', 40).required().messages({ 'string.empty': 'Give the page, so that it can be found again.' }),
+  subject: line('the subject').required().messages({ 'string.empty': 'Say what the figure is for.' }),
+  // Never trimmed: the text stays as it stands on the page.
+  printedText: Joi.string().max(400).required().label('the printed text').messages({ 'string.empty': 'Type the figure as it is printed.' }),
+  conditionText: line('the condition of the threads').allow('').default(''),
+  readingIndex: Joi.number().integer().min(-1).max(20).required(),
+  agreedNotes: Joi.array().items(Joi.string().max(60)).max(20).default([]),
+  replacesId: Joi.string().allow(null).default(null),
+});

@@ -1,0 +1,54 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { TORQUE_UNITS } from '@/core/units';
+import type { Engine } from '@/db/repositories/engine-repository';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { addEngineAction, alterEngineAction } from './actions';
+
+const METALS = [
+  { value: 'iron', label: 'Iron' },
+  { value: 'aluminium', label: 'Aluminium' },
+];
+
+const EMPTY = { name: '', kind: 'car', year: '', engineNumber: '', headMetal: 'iron', blockMetal: 'iron', preferredUnit: 'lbf·ft' };
+
+const valuesOf = ({ id, name, kind, year, engineNumber, headMetal, blockMetal, preferredUnit }: Engine) => ({
+  id, name, kind, year: year === null ? '' : String(year), engineNumber, headMetal, blockMetal, preferredUnit,
+}); // prettier-ignore
+
+/** Puts an engine on a stand, or changes what is known of one that stands there. */
+export function EngineForm({ engine }: { readonly engine?: Engine }) {
+  const router = useRouter();
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm<Record<string, string>, { href: string }>(
+    engine ? valuesOf(engine) : EMPTY,
+    engine ? alterEngineAction : addEngineAction,
+    ({ href }) => router.push(href),
+  );
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label="The engine" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput className={form.wide} label="Name" description="What you call it: the car, the motorcycle, the engine" {...field('name')} />
+      <NativeSelect label="Car or motorcycle" data={[{ value: 'car', label: 'Car' }, { value: 'motorcycle', label: 'Motorcycle' }]} {...field('kind')} />
+      <TextInput label="Year" inputMode="numeric" {...field('year')} />
+      <TextInput label="Engine number" {...field('engineNumber')} />
+      <NativeSelect label="Head" data={METALS} {...field('headMetal')} />
+      <NativeSelect label="Block" data={METALS} {...field('blockMetal')} />
+      <NativeSelect label="Show figures in" data={[...TORQUE_UNITS]} {...field('preferredUnit')} />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          {engine ? 'Keep the changes' : 'Put it on a stand'}
+        </Key>
+      </div>
+    </ActionForm>
+  ); // prettier-ignore
+}

@@ -1,0 +1,26 @@
+import Joi from 'joi';
+import { TORQUE_UNITS, type TorqueUnit } from '@/core/units';
+
+export interface EngineFields {
+  readonly name: string;
+  readonly kind: 'car' | 'motorcycle';
+  readonly year: number | null;
+  readonly engineNumber: string;
+  readonly headMetal: 'iron' | 'aluminium';
+  readonly blockMetal: 'iron' | 'aluminium';
+  readonly preferredUnit: TorqueUnit;
+}
+
+const metal = (label: string) => Joi.string().valid('iron', 'aluminium').required().label(label);
+
+export const engineSchema = Joi.object<EngineFields>({
+  name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the engine a name.' }),
+  kind: Joi.string().valid('car', 'motorcycle').required().label('car or motorcycle'),
+  year: Joi.number().integer().min(1880).max(2030).allow(null, '').empty('').default(null).label('the year'),
+  engineNumber: Joi.string().trim().max(60).allow('').default('').label('the engine number'),
+  headMetal: metal('the metal of the head'),
+  blockMetal: metal('the metal of the block'),
+  preferredUnit: Joi.string().valid(...TORQUE_UNITS).required().label('the unit'),
+}); // prettier-ignore
+
+export const alteredEngineSchema = (engineSchema as Joi.ObjectSchema<EngineFields & { readonly id: string }>).keys({ id: Joi.string().required() });

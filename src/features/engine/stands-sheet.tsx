@@ -1,0 +1,51 @@
+import Link from 'next/link';
+import { Part, Sheet } from '@/interface/parts/sheet';
+import key from '@/interface/parts/button.module.css';
+import type { EngineTag } from '@/interface/shell/rail';
+import { QuickReading } from './quick-reading';
+import styles from './stands-sheet.module.css';
+
+interface Props {
+  readonly tags: readonly EngineTag[];
+  /** What an empty shop offers beside an engine of one's own. */
+  readonly demonstration: React.ReactNode;
+  readonly shelf: React.ReactNode;
+}
+
+/** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
+export const StandsSheet = ({ tags, demonstration, shelf }: Props) => (
+  <div className={styles.frame}>
+    <Sheet
+      title={tags.length > 0 ? 'On the stands' : 'An empty shop'}
+      lead={
+        tags.length > 0 ? undefined : 'Put your own engine on a stand, walk round the demonstration yard first, or just read a figure off a page.'
+      }
+      aside={
+        <Link href="/engines/new" className={key.key} data-rank="main">
+          Put an engine on a stand
+        </Link>
+      }
+    >
+      {tags.length > 0 && (
+        <ul className={styles.stands}>
+          {tags.map((tag) => (
+            <li key={tag.id}>
+              <Link href={tag.href} className={styles.stand}>
+                <span className={styles.name}>{tag.name}</span>
+                <span className={styles.waits} data-state={tag.state}>
+                  Waits for: {tag.waitsFor}
+                </span>
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+      <Part title="Wrenches on the shelf">{shelf}</Part>
+      <Part title="The demonstration yard">{demonstration}</Part>
+    </Sheet>
+    <aside className={styles.slip} aria-label="Read a figure">
+      <h2 className={styles.slipTitle}>Read a figure now</h2>
+      <QuickReading />
+    </aside>
+  </div>
+);

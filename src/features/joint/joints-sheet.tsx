@@ -1,0 +1,93 @@
+'use client';
+
+import { useHotkeys } from '@mantine/hooks';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import type { Rung } from '@/core/joint';
+import type { TorqueUnit } from '@/core/units';
+import { otherUnitOf, usePreferences, useFigures } from '@/interface/figures/preferences';
+import key from '@/interface/parts/button.module.css';
+import { Remark, Sheet } from '@/interface/parts/sheet';
+import { useShowWorking, useStandingWorking } from '@/interface/shell/working-margin';
+import { workingOfRung } from './ladder-view';
+import styles from './joints-sheet.module.css';
+
+export interface JointSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly printed: string;
+  readonly thread: string;
+  readonly fasteners: number;
+  readonly setting: number;
+  readonly unit: TorqueUnit;
+  readonly target_Nm: number;
+  readonly film: string;
+  readonly standing: string;
+  readonly done: boolean;
+  /** The rung on which the figure moves most: what the margin shows of this joint. */
+  readonly filmRung?: Rung;
+}
+
+/** Every joint of the engine: what is printed, what to set, where it stands. */
+export function JointsSheet({
+  engineId,
+  joints,
+  canAdd,
+}: {
+  readonly engineId: string;
+  readonly joints: readonly JointSummary[];
+  readonly canAdd: boolean;
+}) {
+  const router = useRouter();
+  const { keys } = usePreferences();
+  const { plain, torque, unit } = useFigures();
+  const show = useShowWorking();
+  const first = joints.find((joint) => joint.filmRung)?.filmRung;
+  useStandingWorking(useMemo(() => first && workingOfRung(first), [first]));
+  const at = (path: string) => `/engines/${engineId}/${path}`;
+  useHotkeys(keys && canAdd ? [['n', () => router.push(at('joints/new'))]] : []);
+  return (
+    <Sheet
+      title="Joints"
+      lead="Each joint: the figure on the page, and the figure to set."
+      aside={canAdd && <Link href={at('joints/new')} className={key.key} data-rank="main">New joint</Link>}
+    >
+      {!canAdd && (
+        <Remark kind="plain">
+          A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first.</Link>
+        </Remark>
+      )}
+      {joints.length > 0 && (
+        <table className={styles.table}>
+          <thead>
+            <tr>
+              <th scope="col">Joint</th>
+              <th scope="col">Printed</th>
+              <th scope="col">Film today</th>
+              <th scope="col" className={styles.right}>Set to</th>
+              <th scope="col">Stands</th>
+            </tr>
+          </thead>
+          <tbody>
+            {joints.map((joint) => (
+              <tr key={joint.id} {...(joint.filmRung && show({ ...workingOfRung(joint.filmRung), title: joint.name }))}>
+                <th scope="row">
+                  <Link href={at(`joints/${joint.id}`)}>{joint.name}</Link>
+                  <span className={styles.small}>{joint.fasteners} × {joint.thread}</span>
+                </th>
+                <td className="printed">“{joint.printed}”</td>
+                <td>{joint.film}</td>
+                <td className={styles.right}>
+                  <span className={styles.setting}>{plain(joint.setting)} {joint.unit}</span>
+                  <span className={styles.small}>{torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}</span>
+                </td>
+                <td data-done={joint.done || undefined} className={styles.standing}>{joint.standing}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,91 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { SHELF_FILMS } from '@/core/film';
+import type { Leaf } from '@/db/repositories/book-repository';
+import type { Wrench } from '@/db/repositories/wrench-repository';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { addJointAction } from './actions';
+import { originalFilmFor } from './film-reason';
+import { PATTERNS } from './joint-words';
+
+interface Props {
+  readonly engineId: string;
+  readonly leaves: readonly Leaf[];
+  readonly leafId?: string;
+  readonly wrenches: readonly Wrench[];
+}
+
+const FILMS = SHELF_FILMS.map((film) => ({ value: film.id, label: film.name }));
+
+const initial = ({ engineId, leaves, leafId, wrenches }: Props) => {
+  const leaf = leaves.find((one) => one.id === leafId) ?? leaves[0];
+  const film = originalFilmFor(leaf?.conditionText ?? null);
+  return {
+    engineId,
+    leafId: leaf?.id ?? '',
+    name: leaf?.subject ?? '',
+    pattern: 'rows',
+    fasteners: '',
+    thread: '',
+    originalFilm: film,
+    todayFilm: film,
+    wrenchId: wrenches[0]?.id ?? '',
+    rangeSchool: 'middle',
+    stageScheme: 'thirds',
+    orderSchool: 'centre-out',
+    unitOfWork: 'row',
+    turnShaft: false,
+    retorqueSchool: 'slacken',
+  };
+};
+
+/** Makes a joint from a leaf. The rest is set on its own sheet, where the figure is seen to move. */
+export function NewJointForm(props: Props) {
+  const router = useRouter();
+  const { form: fields, submit, pending, problem } = useActionForm(initial(props), addJointAction, ({ href }) => router.push(href));
+  const field = fields.getInputProps;
+  const chooseLeaf = (leafId: string) => {
+    const leaf = props.leaves.find((one) => one.id === leafId);
+    const film = originalFilmFor(leaf?.conditionText ?? null);
+    fields.setValues({ leafId, originalFilm: film, name: leaf?.subject ?? '' });
+  };
+  const choosePattern = (pattern: string) =>
+    fields.setValues({
+      pattern,
+      orderSchool: pattern === 'ring' ? 'star' : 'centre-out',
+      turnShaft: pattern === 'caps',
+      retorqueSchool: pattern === 'caps' ? 'none' : 'slacken',
+    });
+  return (
+    <ActionForm label="The joint" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <NativeSelect
+        className={form.wide}
+        label="The figure on the page"
+        data={props.leaves.map((leaf) => ({ value: leaf.id, label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}` }))}
+        {...field('leafId')}
+        onChange={(event) => chooseLeaf(event.currentTarget.value)}
+      />
+      <TextInput label="Name of the joint" {...field('name')} />
+      <NativeSelect label="Pattern" data={[...PATTERNS]} {...field('pattern')} onChange={(event) => choosePattern(event.currentTarget.value)} />
+      <TextInput label="Fasteners" description="How many are pulled" inputMode="numeric" {...field('fasteners')} />
+      <TextInput label="Thread that turns" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
+      <NativeSelect label="Film the book has in mind" data={FILMS} {...field('originalFilm')} />
+      <NativeSelect label="Film today" data={FILMS} {...field('todayFilm')} />
+      <NativeSelect
+        label="Wrench"
+        data={props.wrenches.map((wrench) => ({ value: wrench.id, label: `${wrench.name}, ${wrench.unit}` }))}
+        {...field('wrenchId')}
+      />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          Make the joint
+        </Key>
+      </div>
+    </ActionForm>
+  );
+}

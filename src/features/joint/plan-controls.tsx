@@ -1,0 +1,56 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { Joint } from '@/db/repositories/joint-repository';
+import form from '@/interface/parts/form.module.css';
+import { NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
+
+interface Props {
+  readonly joint: Joint;
+  readonly unit: string;
+  readonly stageFigures: readonly number[];
+  readonly onChange: (part: Partial<Joint>) => void;
+}
+
+/** Figures as the page lists them: typed in the wrench's unit, kept as shares of the last. */
+function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
+  const [text, setText] = useState(stageFigures.join(' '));
+  const scheme = schemeOfFigures(text);
+  return (
+    <TextInput
+      label={`Figures as printed, ${unit}`}
+      description="With spaces between; the last is the final figure"
+      value={text}
+      error={scheme ? undefined : 'Give figures that rise, such as 12 24 36.'}
+      onChange={(event) => {
+        const next = event.currentTarget.value;
+        setText(next);
+        const shares = schemeOfFigures(next);
+        if (shares) onChange({ stageScheme: shares });
+      }}
+    />
+  );
+}
+
+/** Stages, turn, shaft and retorque of a joint. */
+export function PlanControls({ joint, unit, stageFigures, onChange }: Props) {
+  const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
+  const chooseScheme = (value: string) =>
+    onChange({ stageScheme: value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']) });
+  return (
+    <div className={form.grid}>
+      <NativeSelect label="Stages" data={[...NAMED_SCHEMES]} value={named} onChange={(event) => chooseScheme(event.currentTarget.value)} />
+      {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
+      <NativeSelect label="Turn" data={[...TURNS]} value={joint.orderSchool} onChange={(event) => onChange({ orderSchool: event.currentTarget.value as Joint['orderSchool'] })} />
+      {joint.pattern === 'caps' && (
+        <NativeSelect label="Unit of work" data={[...UNITS_OF_WORK]} value={joint.unitOfWork} onChange={(event) => onChange({ unitOfWork: event.currentTarget.value as Joint['unitOfWork'] })} />
+      )}
+      <NativeSelect label="Retorque after the first heat" data={[...RETORQUES]} value={joint.retorqueSchool} onChange={(event) => onChange({ retorqueSchool: event.currentTarget.value as Joint['retorqueSchool'] })} />
+      <label className={form.choice}>
+        <input type="checkbox" checked={joint.turnShaft} onChange={(event) => onChange({ turnShaft: event.currentTarget.checked })} />
+        <span>Turn the shaft between stages</span>
+      </label>
+    </div>
+  ); // prettier-ignore
+}

@@ -1,0 +1,97 @@
+import Joi from 'joi';
+import { PULL_OUTCOMES } from '@/core/tightening';
+import { TORQUE_UNITS } from '@/core/units';
+import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
+
+const id = Joi.string().min(1).max(60).required();
+const idOrNone = Joi.string().min(1).max(60).allow(null).required();
+const text = Joi.string().allow('').max(400).required();
+const time = Joi.string().isoDate().required();
+const number = Joi.number().required();
+const numberOrNone = Joi.number().allow(null).required();
+const year = Joi.number().integer().allow(null).required();
+const metal = Joi.string().valid('iron', 'aluminium').required();
+const unit = Joi.string().valid(...TORQUE_UNITS).required(); // prettier-ignore
+const list = (item: Joi.Schema) => Joi.array().items(item).required();
+
+const engine = Joi.object({
+  id, name: text, kind: Joi.string().valid('car', 'motorcycle').required(), year, engineNumber: text,
+  headMetal: metal, blockMetal: metal, preferredUnit: unit, createdAt: time,
+}); // prettier-ignore
+
+const source = Joi.object({ id, title: text, edition: text, year, createdAt: time });
+
+const leaf = Joi.object({
+  id, engineId: id, sourceId: id, page: text, subject: text, printedText: text, conditionText: Joi.string().max(400).allow(null).required(),
+  kind: Joi.string().valid('torque', 'lever-pull', 'turn').required(), readingIndex: Joi.number().integer().min(0).required(),
+  minNm: numberOrNone, maxNm: numberOrNone, minDeg: numberOrNone, maxDeg: numberOrNone,
+  agreedNotes: list(Joi.string()), replacesId: idOrNone, createdAt: time,
+}); // prettier-ignore
+
+const wrench = Joi.object({ id, name: text, unit, min: number, max: number, graduation: number, accuracyPct: number, createdAt: time });
+
+const joint = Joi.object({
+  id, engineId: id, leafId: id, name: text, pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
+  fasteners: Joi.number().integer().min(1).max(60).required(), thread: text, bearingOuterMm: number, bearingInnerMm: number,
+  bearingMeasured: Joi.boolean().required(), originalFilm: id, originalFilmReason: text, todayFilm: id,
+  rangeSchool: Joi.string().valid('low', 'middle', 'top').required(),
+  stageScheme: Joi.alternatives(Joi.string().valid('halves', 'thirds', 'quarters'), Joi.array().items(Joi.number())).required(),
+  orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(), unitOfWork: Joi.string().valid('row', 'each').required(),
+  turnShaft: Joi.boolean().required(), wrenchId: id, retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
+  createdAt: time,
+}); // prettier-ignore
+
+const event = Joi.object({
+  id, kind: Joi.string().valid('pull', 'shaft', 'strike').required(), step: Joi.number().integer().min(0),
+  outcome: Joi.string().valid(...PULL_OUTCOMES), strikes: Joi.string(), at: time, recordedAt: time,
+}); // prettier-ignore
+
+const step = Joi.object({
+  kind: Joi.string().valid('pull', 'shaft').required(), stage: Joi.number().integer().min(0), position: Joi.number().integer().min(0),
+  setting: Joi.number(), torque_Nm: Joi.number(), final: Joi.boolean(), afterStage: Joi.number().integer().min(0),
+}); // prettier-ignore
+
+const rung = Joi.object({
+  id: Joi.string().required(), title: text, value_Nm: number, factor: Joi.number(), working: list(Joi.object()), source: Joi.string().allow('').required(),
+  school: Joi.string().allow('').required(), spread: Joi.string().allow('').required(),
+}); // prettier-ignore
+
+const plan = Joi.object({
+  positions: list(Joi.array().items(Joi.number()).length(2)),
+  order: list(Joi.number().integer().min(0)),
+  steps: list(step),
+  unit,
+  wrenchName: text,
+  leaf: Joi.object({ printedText: text, source: Joi.string().allow('').required(), page: text }).required(),
+  filmName: text,
+  thread: text,
+  ladder: Joi.object({ rungs: list(rung), printed_Nm: number, target_Nm: number, setting: Joi.object().required(), band: Joi.object().required(), notes: list(Joi.object()) }).required(),
+  act: Joi.string().valid('pull', 'slacken-and-pull').required(),
+  cycleId: Joi.string(),
+}).required(); // prettier-ignore
+
+const tightening = Joi.object({
+  id,
+  jointId: id,
+  purpose: Joi.string().valid('final', 'trial', 'retorque').required(),
+  plan,
+  startedAt: time,
+  events: list(event),
+});
+
+const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highestC: number, ambientC: number });
+const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, headC: number, ambientC: number });
+
+/** The build file; `docs/build-file.schema.json` is made from this. */
+export const buildFileSchema = Joi.object<BuildFile>({
+  format: Joi.string().valid(BUILD_FORMAT).required().messages({ 'any.only': 'This is not a build file of this program.', 'any.required': 'This is not a build file of this program.' }),
+  version: Joi.number().valid(BUILD_VERSION).required().messages({ 'any.only': 'This build file was written by a newer version of this program.' }),
+  writtenAt: time,
+  engine: engine.required(),
+  sources: list(source),
+  leaves: list(leaf),
+  wrenches: list(wrench),
+  joints: list(joint),
+  tightenings: list(tightening),
+  heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
+}); // prettier-ignore

@@ -1,0 +1,54 @@
+import type { Leaf, Source } from '@/db/repositories/book-repository';
+import type { Engine } from '@/db/repositories/engine-repository';
+import type { CoolingReading, HeatCycle } from '@/db/repositories/heat-repository';
+import type { Joint } from '@/db/repositories/joint-repository';
+import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
+import type { Wrench } from '@/db/repositories/wrench-repository';
+import type { Shop } from '@/db/shop';
+
+export const BUILD_FORMAT = 'unhurried-spanner-build';
+export const BUILD_VERSION = 1;
+
+/** A build, or one joint of it, in the open: everything needed to read it back into another shop. */
+export interface BuildFile {
+  readonly format: typeof BUILD_FORMAT;
+  readonly version: typeof BUILD_VERSION;
+  readonly writtenAt: string;
+  readonly engine: Engine;
+  readonly sources: readonly Source[];
+  readonly leaves: readonly Leaf[];
+  readonly wrenches: readonly Wrench[];
+  readonly joints: readonly Joint[];
+  readonly tightenings: readonly (Tightening & { readonly events: readonly RecordedEvent[] })[];
+  readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
+}
+
+/** A leaf and all that it corrects, oldest last. */
+function withEarlier(leaves: readonly Leaf[], wanted: ReadonlySet<string>): readonly Leaf[] {
+  const keep = new Set(wanted);
+  for (const leaf of [...leaves].reverse()) if (keep.has(leaf.id) && leaf.replacesId) keep.add(leaf.replacesId);
+  return leaves.filter((leaf) => keep.has(leaf.id));
+}
+
+/** Writes an engine out, or one of its joints with what it rests on. */
+export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, jointId?: string): BuildFile {
+  const joints = shop.joints.ofEngine(engine.id).filter((joint) => jointId === undefined || joint.id === jointId);
+  const all = shop.book.leaves(engine.id);
+  const leaves = jointId === undefined ? all : withEarlier(all, new Set(joints.map((joint) => joint.leafId)));
+  const sourceIds = new Set(leaves.map((leaf) => leaf.sourceId));
+  const wrenchIds = new Set(joints.map((joint) => joint.wrenchId));
+  return {
+    format: BUILD_FORMAT,
+    version: BUILD_VERSION,
+    writtenAt,
+    engine,
+    sources: shop.book.sources(engine.id).filter((source) => jointId === undefined || sourceIds.has(source.id)),
+    leaves,
+    wrenches: shop.wrenches.all().filter((wrench) => wrenchIds.has(wrench.id)),
+    joints,
+    tightenings: joints.flatMap((joint) =>
+      shop.tightenings.ofJoint(joint.id).map((tightening) => ({ ...tightening, events: shop.tightenings.events(tightening.id) })),
+    ),
+    heat: shop.heat.log(engine.id),
+  };
+}

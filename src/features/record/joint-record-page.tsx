@@ -1,0 +1,137 @@
+'use client';
+
+import type { Ladder, Rung } from '@/core/joint';
+import type { PullStep } from '@/core/tightening';
+import type { TighteningStanding } from '@/db/engine-standing';
+import { formatPieces } from '@/interface/figures/format';
+import { useFigures } from '@/interface/figures/preferences';
+import { fullTime } from '@/interface/figures/times';
+import { Key } from '@/interface/parts/button';
+import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { OUTCOME_WORDS, turnNumber } from '@/interface/words/bench-words';
+import type { JointRecord } from './queries';
+import styles from './joint-record-page.module.css';
+
+/** The working as a table: a line a rung, from the page to the wrench. */
+function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
+  const { torque, significant, decimalSign } = useFigures();
+  const line = (rung: Rung) => rung.working.map((one) => `${one.formula}: ${formatPieces(one.figures, decimalSign)}`).join('; ');
+  return (
+    <table className={styles.table}>
+      <thead>
+        <tr>
+          <th scope="col">Rung</th>
+          <th scope="col">Working</th>
+          <th scope="col">Why, and from where</th>
+          <th scope="col" className={styles.right}>Factor</th>
+          <th scope="col" className={styles.right}>Figure</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ladder.rungs.map((rung) => (
+          <tr key={rung.id}>
+            <th scope="row">{rung.title}</th>
+            <td className={styles.working}>{line(rung)}</td>
+            <td>{rung.school}. {rung.source}. Spread: {rung.spread}.</td>
+            <td className={styles.right}>{rung.factor === undefined ? '' : significant(rung.factor, 4)}</td>
+            <td className={styles.right}>{torque(rung.value_Nm, 4)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  ); // prettier-ignore
+}
+
+const PURPOSES = { final: 'Tightening', trial: 'Trial', retorque: 'Retorque' } as const;
+
+/** Every line of one going-round, struck ones struck through. */
+function Lines({ round }: { readonly round: TighteningStanding }) {
+  const { plain } = useFigures();
+  const { tightening, events, standing } = round;
+  const { plan } = tightening;
+  return (
+    <section className={styles.round}>
+      <h2>{PURPOSES[tightening.purpose]}, begun {fullTime(tightening.startedAt)}</h2>
+      <p>
+        {standing.complete ? `All ${plan.positions.length} to their figure.` : `Left at step ${standing.next + 1} of ${plan.steps.length}.`} Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p. {plan.leaf.page}.
+      </p>
+      <table className={styles.table}>
+        <thead>
+          <tr>
+            <th scope="col">Time</th>
+            <th scope="col">Number</th>
+            <th scope="col">Stage</th>
+            <th scope="col" className={styles.right}>Set to</th>
+            <th scope="col">How it went</th>
+          </tr>
+        </thead>
+        <tbody>
+          {events.map((event) => {
+            const step = event.kind === 'pull' ? (plan.steps[event.step] as PullStep) : undefined;
+            return (
+              <tr key={event.id} data-struck={standing.struck.has(event.id) || undefined} className={styles.line}>
+                <td className="figure">{fullTime(event.at)}</td>
+                <td>{step ? turnNumber(plan, step.position) : ''}</td>
+                <td>{step ? step.stage + 1 : ''}</td>
+                <td className={styles.right}>{step ? `${plain(step.setting)} ${plan.unit}` : ''}</td>
+                <td>{event.kind === 'pull' ? OUTCOME_WORDS[event.outcome] : event.kind === 'shaft' ? 'shaft turned' : 'line above struck'}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  ); // prettier-ignore
+}
+
+/** The record of one joint, laid out to be printed. */
+export function JointRecordPage({ engine, setting, standing, ladder, heat }: JointRecord) {
+  const { plain, kilonewtons } = useFigures();
+  const { joint, wrench, source, leaf } = setting;
+  const shown = standing.final ?? standing.tightenings[0];
+  const kept = shown?.tightening.plan;
+  return (
+    <main className={styles.page}>
+      <div className={styles.acts}>
+        <Key rank="main" onClick={() => window.print()}>Print</Key>
+        <a href={`/api/engines/${engine.id}/build?joint=${joint.id}`} download>The same as JSON</a>
+      </div>
+      <header className={styles.head}>
+        <p className={styles.book}>Book of the build</p>
+        <h1>{joint.name}</h1>
+        <p>
+          {engine.name}{engine.year ? `, ${engine.year}` : ''}{engine.engineNumber ? `, engine ${engine.engineNumber}` : ''}. Head {engine.headMetal}, block {engine.blockMetal}.
+        </p>
+      </header>
+      <dl className={styles.facts}>
+        <div><dt>Printed</dt><dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd></div>
+        <div><dt>Source</dt><dd>{kept?.leaf.source ?? [source.title, source.edition, source.year].filter(Boolean).join(', ')}, p. {kept?.leaf.page ?? leaf.page}</dd></div>
+        <div><dt>Fasteners</dt><dd>{joint.fasteners} × {kept?.thread ?? joint.thread}</dd></div>
+        <div><dt>Wrench</dt><dd>{kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)} {kept?.unit ?? wrench.unit}</dd></div>
+        <div><dt>Clamp load</dt><dd>{kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)</dd></div>
+      </dl>
+      {shown && (
+        <div className={styles.drawing}>
+          <PatternDrawing positions={shown.tightening.plan.positions} order={shown.tightening.plan.order} marks={shown.standing.marks} caps={joint.pattern === 'caps'} label="The fasteners, numbered in the turn in which they were pulled" />
+        </div>
+      )}
+      <h2>Working</h2>
+      <WorkingTable ladder={kept?.ladder ?? ladder} />
+      {standing.tightenings.map((round) => <Lines key={round.tightening.id} round={round} />)}
+      {heat.cycles.length > 0 && (
+        <section className={styles.round}>
+          <h2>Heat</h2>
+          <ul>
+            {heat.cycles.map((cycle) => (
+              <li key={cycle.id}>
+                Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highestC)} °C, air {plain(cycle.ambientC)} °C.
+                {heat.readings.filter((one) => one.cycleId === cycle.id).map((one) => ` Head ${plain(one.headC)} °C at ${fullTime(one.at)}.`)}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <p className={styles.foot}>A figure reckoned here is help for a competent person, not authority over the manual or the maker of the part.</p>
+    </main>
+  ); // prettier-ignore
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useRef, useState, useTransition } from 'react';
+import { Key } from '@/interface/parts/button';
+import key from '@/interface/parts/button.module.css';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
+import { readBackAction } from './actions';
+import styles from './record-sheet.module.css';
+
+interface Props {
+  readonly engineId: string;
+  readonly joints: readonly { readonly id: string; readonly name: string; readonly line: string }[];
+}
+
+/** Reads a build file back in, from this shop or another. */
+function ReadBack() {
+  const router = useRouter();
+  const file = useRef<HTMLInputElement>(null);
+  const [pending, startTransition] = useTransition();
+  const [refusal, setRefusal] = useState<string>();
+  const read = (chosen: File | undefined) =>
+    startTransition(async () => {
+      if (!chosen) return;
+      const outcome = await send(readBackAction, { text: await chosen.text() });
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      if (file.current) file.current.value = '';
+      if (outcome.ok) router.push(outcome.result.href);
+    });
+  return (
+    <>
+      <p className="soft">A build file holds an engine, or one joint of it, with its leaves, plans, pulls and heat. If the engine already stands here, a copy is put beside it.</p>
+      <input ref={file} type="file" accept=".json,application/json" className="only-spoken" id="build-file" tabIndex={-1} aria-label="Build file" onChange={(event) => read(event.currentTarget.files?.[0])} />
+      <Key onClick={() => file.current?.click()} disabled={pending}>Read a build file in</Key>
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+    </>
+  ); // prettier-ignore
+}
+
+/** The record: each joint as a page to print and as a file, and the way back in. */
+export const RecordSheet = ({ engineId, joints }: Props) => (
+  <Sheet
+    title="Record"
+    lead="Who set what, to what, with which wrench, in which film, from which page."
+    aside={<a className={key.key} href={`/api/engines/${engineId}/build`} download>The whole build as JSON</a>}
+  >
+    <ul className={styles.joints}>
+      {joints.map((joint) => (
+        <li key={joint.id} className={styles.joint}>
+          <Link href={`/engines/${engineId}/record/${joint.id}`} className={styles.name}>{joint.name}</Link>
+          <span>{joint.line}</span>
+          <a href={`/api/engines/${engineId}/build?joint=${joint.id}`} download>
+            JSON<span className="only-spoken"> of {joint.name}</span>
+          </a>
+        </li>
+      ))}
+    </ul>
+    {joints.length === 0 && <Remark kind="plain">Nothing to record yet.</Remark>}
+    <Part title="Read back in">
+      <ReadBack />
+    </Part>
+  </Sheet>
+); // prettier-ignore

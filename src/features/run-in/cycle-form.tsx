@@ -1,0 +1,48 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { nanoid } from 'nanoid';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { addCycleAction } from './actions';
+import { fieldOf, isoOfField } from './time-field';
+
+const HALF_HOUR_MS = 30 * 60_000;
+
+interface Props {
+  readonly engineId: string;
+  readonly now: number;
+  readonly onDone: () => void;
+}
+
+const add = (fields: Record<string, string>) =>
+  addCycleAction({ ...fields, ranFrom: isoOfField(fields.ranFrom ?? ''), ranTo: isoOfField(fields.ranTo ?? '') });
+
+/** Logs a first start or a later run. */
+export function CycleForm({ engineId, now, onDone }: Props) {
+  const initial: Record<string, string> = {
+    id: nanoid(),
+    engineId,
+    ranFrom: fieldOf(now - HALF_HOUR_MS),
+    ranTo: fieldOf(now),
+    highestC: '',
+    ambientC: '',
+  };
+  const { form: fields, submit, pending, problem } = useActionForm(initial, add, onDone);
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label="Log a run" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Ran from" type="datetime-local" {...field('ranFrom')} />
+      <TextInput label="to" type="datetime-local" {...field('ranTo')} />
+      <TextInput label="Highest temperature, °C" inputMode="decimal" {...field('highestC')} />
+      <TextInput label="Air, °C" inputMode="decimal" {...field('ambientC')} />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          Log the run
+        </Key>
+      </div>
+    </ActionForm>
+  );
+}

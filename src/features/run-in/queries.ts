@@ -1,0 +1,47 @@
+import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
+import { cyclesOf, engineStanding, headReadingsOf } from '@/db/engine-standing';
+import type { Engine } from '@/db/repositories/engine-repository';
+import type { CoolingReading, HeatCycle } from '@/db/repositories/heat-repository';
+import type { Shop } from '@/db/shop';
+import { retorqueLine } from '@/interface/words/standing-words';
+
+export interface RetorqueDue {
+  readonly jointId: string;
+  readonly name: string;
+  readonly state: RetorqueState;
+  readonly line: string;
+  readonly underWay: boolean;
+}
+
+export interface LoggedCycle extends HeatCycle {
+  readonly readings: readonly CoolingReading[];
+}
+
+export interface RunIn {
+  readonly cycles: readonly LoggedCycle[];
+  readonly dues: readonly RetorqueDue[];
+  /** How the latest run cools, whether or not a joint waits for it. */
+  readonly window?: CoolingWindow;
+}
+
+/** The runs of an engine, its readings, and the retorques that follow from them. */
+export function runInOf(shop: Shop, engine: Engine, now: number): RunIn {
+  const { heat, joints } = engineStanding(shop, engine);
+  const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
+  const facts = cyclesOf(heat);
+  const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);
+  return {
+    cycles: cycles.map((cycle) => ({
+      ...cycle,
+      readings: heat.readings.filter((reading) => reading.cycleId === cycle.id).sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+    })),
+    dues: joints.map((joint) => ({
+      jointId: joint.joint.id,
+      name: joint.joint.name,
+      state: joint.retorque,
+      line: retorqueLine(joint, now),
+      underWay: joint.openRetorque !== undefined,
+    })),
+    window: latest && coolingWindow({ kind: engine.kind, headMetal: engine.headMetal, cycle: latest, cycles: facts, readings: headReadingsOf(heat) }),
+  };
+}

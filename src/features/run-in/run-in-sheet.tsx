@@ -1,0 +1,108 @@
+'use client';
+
+import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import dynamic from 'next/dynamic';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState, useTransition } from 'react';
+import { usePreferences } from '@/interface/figures/preferences';
+import { nearTime } from '@/interface/figures/times';
+import { Key } from '@/interface/parts/button';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
+import { useStandingWorking } from '@/interface/shell/working-margin';
+import { startRetorqueAction } from './actions';
+import { CycleForm } from './cycle-form';
+import { CycleList } from './cycle-list';
+import type { RetorqueDue, RunIn } from './queries';
+import { ReadingForm } from './reading-form';
+import styles from './run-in-sheet.module.css';
+import { workingOfWindow } from './window-working';
+
+const CoolingChart = dynamic(() => import('./cooling-chart'), { ssr: false, loading: () => <div className={styles.chartSpace} /> });
+
+const KIND = {
+  'not-asked': 'plain',
+  'waits-for-tightening': 'plain',
+  'waits-for-heat': 'plain',
+  cooling: 'wait',
+  open: 'done',
+  done: 'done',
+} as const;
+
+/** One joint's retorque: what it waits for, and the way to the face when it is open. */
+function Due({ due }: { readonly due: RetorqueDue }) {
+  const router = useRouter();
+  const [pending, startTransition] = useTransition();
+  const [refusal, setRefusal] = useState<string>();
+  const go = () =>
+    startTransition(async () => {
+      const outcome = await send(startRetorqueAction, { jointId: due.jointId });
+      if (outcome.ok) router.push(outcome.result.href);
+      else setRefusal(outcome.error.message);
+    });
+  const open = due.state.state === 'open' || due.underWay;
+  return (
+    <li className={styles.due} data-kind={KIND[due.state.state]}>
+      <span>
+        <b className={styles.dueName}>{due.name}</b> {due.line}
+        {due.state.state === 'open' && !due.state.steady && (
+          <span className={styles.steady}> A second reading half an hour on that changes by under 1 K would show that head and studs are at one temperature.</span>
+        )}
+        {refusal && <span className={styles.refusal}>{refusal}</span>}
+      </span>
+      {open && <Key rank="main" onClick={go} disabled={pending}>{due.underWay ? 'Go on with the retorque' : 'Go over it again'}</Key>}
+    </li>
+  ); // prettier-ignore
+}
+
+interface Props extends RunIn {
+  readonly engineId: string;
+  readonly now: number;
+}
+
+/** Runs, readings while it cools, and the retorques that fall due. */
+export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
+  const router = useRouter();
+  const { keys } = usePreferences();
+  const [logging, { open, close }] = useDisclosure(cycles.length === 0);
+  useHotkeys(keys ? [['n', open]] : []);
+  const latest = cycles[0];
+  const ranTo = latest ? Date.parse(latest.ranTo) : 0;
+  useStandingWorking(useMemo(() => (window && latest ? workingOfWindow(window, ranTo) : undefined), [window, latest, ranTo]));
+  const refresh = () => {
+    close();
+    router.refresh();
+  };
+  return (
+    <Sheet title="Run-in" lead="First start, heat cycles, and what has to be gone over again." aside={!logging && <Key rank="main" onClick={open}>Log a run</Key>}>
+      {dues.length > 0 && (
+        <ul className={styles.dues} aria-label="Retorques">
+          {dues.map((due) => <Due key={due.jointId} due={due} />)}
+        </ul>
+      )}
+      {logging && (
+        <Part title={cycles.length === 0 ? 'First start' : 'Another run'}>
+          <Remark kind="stop">Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line with the fan.</Remark>
+          <CycleForm engineId={engineId} now={now} onDone={refresh} />
+        </Part>
+      )}
+      {latest && window && (
+        <Part title="Cooling">
+          <p className={styles.window}>
+            Cold enough from <b>{nearTime(window.from, now)}</b>, by <b>{nearTime(window.by, now)}</b>. The clock only proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head opens it.
+          </p>
+          <div role="img" aria-label={`The head cools to ${window.target_C.toFixed(0)} °C between ${nearTime(window.from, now)} and ${nearTime(window.by, now)}`}>
+            <CoolingChart window={window} ranTo={ranTo} />
+          </div>
+          <p className={styles.legend}>Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned with.</p>
+          <ReadingForm key={latest.id} engineId={engineId} cycleId={latest.id} ambientC={latest.readings.at(-1)?.ambientC ?? latest.ambientC} now={now} onDone={refresh} />
+        </Part>
+      )}
+      {cycles.length > 0 && (
+        <Part title="Runs so far">
+          <CycleList engineId={engineId} cycles={cycles} now={now} onDone={refresh} />
+        </Part>
+      )}
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,57 @@
+import Joi from 'joi';
+
+const id = Joi.string().min(8).max(40).required();
+const engineId = Joi.string().required();
+const celsius = (label: string) =>
+  Joi.number()
+    .min(-40)
+    .max(400)
+    .required()
+    .label(label)
+    .messages({ 'number.base': `Give ${label} in °C.` });
+const time = (label: string) =>
+  Joi.string()
+    .isoDate()
+    .required()
+    .label(label)
+    .messages({ 'string.empty': `Give ${label}.`, 'string.isoDate': `Give ${label} as a date and a time.` });
+
+export interface CycleFields {
+  readonly id: string;
+  readonly engineId: string;
+  readonly ranFrom: string;
+  readonly ranTo: string;
+  readonly highestC: number;
+  readonly ambientC: number;
+}
+
+export interface ReadingFields {
+  readonly id: string;
+  readonly engineId: string;
+  readonly cycleId: string;
+  readonly at: string;
+  readonly headC: number;
+  readonly ambientC: number;
+}
+
+export const cycleSchema = Joi.object<CycleFields>({
+  id,
+  engineId,
+  ranFrom: time('when it was started'),
+  ranTo: time('when it was stopped'),
+  highestC: celsius('the highest temperature'),
+  ambientC: celsius('the air temperature'),
+});
+
+export const readingSchema = Joi.object<ReadingFields>({
+  id,
+  engineId,
+  cycleId: Joi.string().required(),
+  at: time('when it was read'),
+  headC: celsius('the temperature at the head'),
+  ambientC: celsius('the air temperature'),
+});
+
+export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }>({ id, engineId, strikesId: Joi.string().required() });
+
+export const retorqueSchema = Joi.object<{ jointId: string }>({ jointId: Joi.string().required() });

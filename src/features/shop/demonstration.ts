@@ -1,0 +1,160 @@
+import { rmSync } from 'node:fs';
+import { usualFaceOf, planOfJoint } from '@/db/joint-working';
+import { settingOf } from '@/db/joint-setting';
+import { notesToAgree, readTorque } from '@/core/print';
+import type { PullOutcome } from '@/core/tightening';
+import type { Leaf } from '@/db/repositories/book-repository';
+import type { Engine } from '@/db/repositories/engine-repository';
+import type { Joint } from '@/db/repositories/joint-repository';
+import type { Wrench } from '@/db/repositories/wrench-repository';
+import type { Shop } from '@/db/shop';
+
+/** Times of the yard are minutes before it is loaded, so that it is always this morning there. */
+export interface YardTightening {
+  readonly purpose: 'final' | 'trial' | 'retorque';
+  readonly startedMinutesAgo: number;
+  readonly minutesPerStep: number;
+  /** How many steps were done; all of them where it is left out. */
+  readonly steps?: number;
+  /** Steps that did not go plainly. */
+  readonly outcomes?: Readonly<Record<number, PullOutcome>>;
+  /** Steps that were struck and done again. */
+  readonly struckSteps?: readonly number[];
+}
+
+export interface YardJoint extends Omit<Joint, 'engineId' | 'bearingOuterMm' | 'bearingInnerMm' | 'bearingMeasured' | 'createdAt'> {
+  readonly faceMm?: readonly [outer: number, inner: number];
+  readonly tightenings: readonly YardTightening[];
+}
+
+export interface YardLeaf extends Pick<Leaf, 'id' | 'page' | 'subject' | 'printedText' | 'conditionText'> {
+  readonly readingIndex?: number;
+  readonly replacesId?: string;
+}
+
+export interface YardCycle {
+  readonly id: string;
+  readonly ranFromMinutesAgo: number;
+  readonly ranToMinutesAgo: number;
+  readonly highestC: number;
+  readonly ambientC: number;
+  readonly readings: readonly { readonly id: string; readonly minutesAgo: number; readonly headC: number; readonly ambientC: number }[];
+}
+
+export interface YardEngine extends Omit<Engine, 'createdAt'> {
+  readonly sources: readonly {
+    readonly id: string;
+    readonly title: string;
+    readonly edition: string;
+    readonly year: number | null;
+    readonly leaves: readonly YardLeaf[];
+  }[];
+  readonly joints: readonly YardJoint[];
+  readonly cycles: readonly YardCycle[];
+}
+
+export interface Yard {
+  readonly wrenches: readonly Omit<Wrench, 'createdAt'>[];
+  readonly engines: readonly YardEngine[];
+}
+
+const MS_PER_MIN = 60_000;
+
+/** Deletes a shop's file with its write-ahead log. */
+export function removeShopFile(file: string): void {
+  for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true });
+}
+
+type Before = (minutesAgo: number) => string;
+
+function leafOf(engineId: string, sourceId: string, yard: YardLeaf, createdAt: string): Leaf {
+  const print = readTorque(yard.printedText);
+  const index = yard.readingIndex ?? 0;
+  const reading = print.kind === 'turn' ? undefined : print.readings[index];
+  const turn = print.kind === 'turn' ? print : undefined;
+  return {
+    id: yard.id,
+    page: yard.page,
+    subject: yard.subject,
+    printedText: yard.printedText,
+    conditionText: yard.conditionText ?? print.condition ?? null,
+    engineId,
+    sourceId,
+    kind: print.kind,
+    readingIndex: index,
+    minNm: reading?.min_Nm ?? null,
+    maxNm: reading?.max_Nm ?? null,
+    minDeg: turn?.min_deg ?? null,
+    maxDeg: turn?.max_deg ?? null,
+    agreedNotes: notesToAgree(print.notes).map((note) => note.code),
+    replacesId: yard.replacesId ?? null,
+    createdAt,
+  };
+}
+
+function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: number, before: Before): void {
+  const id = `${joint.id}-round-${index + 1}`;
+  const plan = planOfJoint(settingOf(shop, joint));
+  const tightening = { id, jointId: joint.id, purpose: yard.purpose, plan, startedAt: before(yard.startedMinutesAgo) };
+  shop.tightenings.start(tightening);
+  let minutesAgo = yard.startedMinutesAgo;
+  const at = () => before((minutesAgo -= yard.minutesPerStep));
+  const act = (step: number, line: string) => {
+    const time = at();
+    const event =
+      plan.steps[step]?.kind === 'shaft'
+        ? { id: line, kind: 'shaft' as const, step, at: time }
+        : { id: line, kind: 'pull' as const, step, outcome: yard.outcomes?.[step] ?? ('pulled' as const), at: time };
+    shop.tightenings.record(tightening, event, time);
+  };
+  for (let step = 0; step < (yard.steps ?? plan.steps.length); step++) {
+    if (yard.struckSteps?.includes(step)) {
+      act(step, `${id}-${step}-first`);
+      const time = at();
+      shop.tightenings.record(tightening, { id: `${id}-${step}-strike`, kind: 'strike', strikes: `${id}-${step}-first`, at: time }, time);
+    }
+    act(step, `${id}-${step}`);
+  }
+}
+
+function loadJoint(shop: Shop, engineId: string, { faceMm, tightenings, ...fields }: YardJoint, before: Before): void {
+  const usual = usualFaceOf(fields.thread);
+  const joint: Joint = {
+    ...fields,
+    engineId,
+    bearingOuterMm: faceMm?.[0] ?? usual.outer_mm,
+    bearingInnerMm: faceMm?.[1] ?? usual.inner_mm,
+    bearingMeasured: faceMm !== undefined,
+    createdAt: before(40_000 - shop.joints.ofEngine(engineId).length),
+  };
+  shop.joints.add(joint);
+  tightenings.forEach((tightening, i) => loadTightening(shop, joint, tightening, i, before));
+}
+
+function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number): void {
+  const { sources, joints, cycles, ...engine } = yard;
+  shop.engines.add({ ...engine, createdAt: before(60_000 - place) });
+  for (const [s, { leaves, ...source }] of sources.entries()) {
+    shop.book.addSource(engine.id, { ...source, createdAt: before(50_000 - s) });
+    leaves.forEach((leaf, i) => shop.book.addLeaf(leafOf(engine.id, source.id, leaf, before(49_000 - i))));
+  }
+  for (const joint of joints) loadJoint(shop, engine.id, joint, before);
+  for (const { readings, ranFromMinutesAgo, ranToMinutesAgo, ...cycle } of cycles) {
+    const ranTo = before(ranToMinutesAgo);
+    shop.heat.addCycle({ ...cycle, engineId: engine.id, ranFrom: before(ranFromMinutesAgo), ranTo }, ranTo);
+    for (const { minutesAgo, ...reading } of readings) {
+      const at = before(minutesAgo);
+      shop.heat.addReading({ ...reading, engineId: engine.id, cycleId: cycle.id, at }, at);
+    }
+  }
+}
+
+/** Loads the demonstration yard through the same repositories as a user's own engines, with times counted back from `nowIso`. */
+export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void {
+  const now = Date.parse(nowIso);
+  const before: Before = (minutesAgo) => new Date(now - minutesAgo * MS_PER_MIN).toISOString();
+  shop.together(() => {
+    for (const wrench of yard.wrenches) shop.wrenches.add({ ...wrench, createdAt: before(70_000) });
+    yard.engines.forEach((engine, place) => loadEngine(shop, engine, before, place));
+  });
+}

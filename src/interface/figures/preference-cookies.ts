@@ -1,0 +1,24 @@
+import type { Preferences } from './preferences';
+
+const COOKIES: Readonly<Record<keyof Preferences, string>> = {
+  decimalSign: 'spanner-decimal',
+  otherUnits: 'spanner-other-units',
+  contrast: 'spanner-contrast',
+  keys: 'spanner-keys',
+};
+
+const YEAR_S = 31_536_000;
+
+export const writePreference = (name: keyof Preferences, value: string): void => {
+  document.cookie = `${COOKIES[name]}=${encodeURIComponent(value)}; path=/; max-age=${YEAR_S}; samesite=lax`;
+};
+
+/** Reads the preferences out of cookies, by name. */
+export function preferencesFrom(cookie: (name: string) => string | undefined): Preferences {
+  return {
+    decimalSign: cookie(COOKIES.decimalSign) === ',' ? ',' : '.',
+    otherUnits: cookie(COOKIES.otherUnits) === 'true',
+    contrast: cookie(COOKIES.contrast) === 'high' ? 'high' : 'normal',
+    keys: cookie(COOKIES.keys) !== 'false',
+  };
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import { readTorque, type TorquePrint, type TorqueReading, type TurnPrint } from '@/core/print';
+import { TORQUE_UNITS, isDomainError, torqueFromSi, type TorqueUnit } from '@/core/units';
+import { otherUnitOf, useFigures } from '../figures/preferences';
+import styles from './torque-reading.module.css';
+
+export type ReadPrint =
+  { readonly ok: true; readonly print: TorquePrint | TurnPrint } | { readonly ok: false; readonly code: string; readonly message: string };
+
+/** Reads printed text without throwing: what was understood, or why not. */
+export function readPrint(text: string): ReadPrint {
+  try {
+    return { ok: true, print: readTorque(text) };
+  } catch (error) {
+    if (isDomainError(error)) return { ok: false, code: error.code, message: error.message };
+    throw error;
+  }
+}
+
+/** How a reading is spoken of: its printed figures in its printed unit. */
+export function useReadingText() {
+  const { plain } = useFigures();
+  const range = (low: number, high: number) => (low === high ? plain(low) : `${plain(low)} to ${plain(high)}`);
+  return (reading: TorqueReading): string => {
+    if (reading.unit) return `${range(reading.printedMin, reading.printedMax)} ${reading.unit}`;
+    const { force, lever } = reading;
+    return force && lever ? `${range(force.min, force.max)} ${force.unit} on ${plain(lever.length)} ${lever.unit}` : '';
+  };
+}
+
+/** One figure of a reading in another unit: a range where the page prints one. */
+export function useConverted() {
+  const { significant } = useFigures();
+  return ({ min_Nm, max_Nm }: Pick<TorqueReading, 'min_Nm' | 'max_Nm'>, unit: TorqueUnit): string => {
+    const [low, high] = [significant(torqueFromSi(min_Nm, unit), 3), significant(torqueFromSi(max_Nm, unit), 3)];
+    return low === high ? `${low} ${unit}` : `${low} to ${high} ${unit}`;
+  };
+}
+
+const UnderstoodTurn = ({ print }: { readonly print: TurnPrint }) => {
+  const { plain } = useFigures();
+  const same = print.min_deg === print.max_deg;
+  return <p className={styles.big}>{same ? `${plain(print.min_deg)}°` : `${plain(print.min_deg)}° to ${plain(print.max_deg)}°`} of turn</p>;
+};
+
+interface Props {
+  readonly read: ReadPrint;
+  readonly chosen: number;
+  readonly onChoose: (index: number) => void;
+  /** Shows every unit instead of SI and the shop's own. */
+  readonly everyUnit?: boolean;
+}
+
+/** What was understood of a printed figure, with its notes and, where there is one, the choice. */
+export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }: Props) {
+  const converted = useConverted();
+  const readingText = useReadingText();
+  const { unit } = useFigures();
+  if (!read.ok) return <p className={styles.refused}>{read.message}</p>;
+  const { print } = read;
+  const reading = print.readings[chosen];
+  const shown = everyUnit ? TORQUE_UNITS : [...new Set<TorqueUnit>(['N·m', unit, otherUnitOf(unit)])];
+  return (
+    <div className={styles.reading}>
+      {print.kind === 'turn' && <UnderstoodTurn print={print} />}
+      {print.kind !== 'turn' && print.ambiguous && (
+        <fieldset className={styles.choices}>
+          <legend>This can be read more than one way. Which does the page mean?</legend>
+          {print.readings.map((one, i) => (
+            <label key={i} className={styles.choice}>
+              <input type="radio" name="reading" checked={chosen === i} onChange={() => onChoose(i)} />
+              <span>{readingText(one)}</span> <span className="figure soft">{converted(one, 'N·m')}</span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      {reading && (
+        <dl className={styles.units} data-every={everyUnit || undefined}>
+          {shown.map((one) => (
+            <div key={one}>
+              <dt className="only-spoken">{one}</dt>
+              <dd className={styles.figure}>{converted(reading, one)}</dd>
+            </div>
+          ))}
+        </dl>
+      )}
+      {print.condition && <p>Threads as printed: {print.condition}.</p>}
+      {'crossCheck' in print && print.crossCheck && (
+        <p className={styles.check} data-agrees={print.crossCheck.agrees}>
+          Second printed unit: {converted(print.crossCheck, 'N·m')}, {print.crossCheck.differencePct.toFixed(1)} % off.
+        </p>
+      )}
+      {print.notes.length > 0 && (
+        <ul className={styles.notes}>
+          {print.notes.map((note) => (
+            <li key={note.code}>{note.message}</li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+import type { FastenerMark, Position } from '@/core/tightening';
+import { patternBox, tickEnds, trianglePoints } from './pattern-geometry';
+import styles from './pattern-drawing.module.css';
+
+interface Props {
+  readonly positions: readonly Position[];
+  /** Positions in the turn in which they are pulled; the number drawn is the place in the turn. */
+  readonly order: readonly number[];
+  readonly marks?: readonly FastenerMark[];
+  /** Drawn as a line of caps: a bar across each pair. */
+  readonly caps?: boolean;
+  readonly next?: number;
+  /** Positions whose last line is not yet on disk. */
+  readonly pending?: ReadonlySet<number>;
+  readonly label: string;
+}
+
+const HEAD = 27;
+const NONE: FastenerMark = { ticks: 0, final: false, attention: false };
+
+interface FastenerProps {
+  readonly at: Position;
+  readonly turn: number;
+  readonly mark: FastenerMark;
+  readonly next: boolean;
+  readonly pending: boolean;
+}
+
+/** One fastener: open ring, a tick a pass, witness mark when final, triangle when it wants attention. */
+const Fastener = ({ at: [x, y], turn, mark, next, pending }: FastenerProps) => (
+  <g
+    transform={`translate(${x} ${y})`}
+    data-next={next || undefined}
+    data-pending={pending || undefined}
+    data-final={mark.final || undefined}
+    className={styles.fastener}
+  >
+    {next && <circle r={HEAD + 13} className={styles.halo} />}
+    {mark.attention ? <polygon points={trianglePoints(HEAD + 10)} className={styles.attention} /> : <circle r={HEAD} className={styles.head} />}
+    {mark.final && <line x1={-HEAD - 12} y1={HEAD - 8} x2={HEAD + 12} y2={8 - HEAD} className={styles.witness} />}
+    {Array.from({ length: mark.ticks }, (_, pass) => {
+      const [x1, y1, x2, y2] = tickEnds(pass, HEAD);
+      return <line key={pass} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.tick} />;
+    })}
+    <text className={styles.number} dy="0.36em">
+      {turn}
+    </text>
+  </g>
+);
+
+const Caps = ({ positions }: Pick<Props, 'positions'>) =>
+  positions.flatMap(([x, y], i) => {
+    const other = positions[i + 1];
+    if (i % 2 === 1 || !other) return [];
+    return [<rect key={i} x={x - 38} y={y - 40} width={76} height={other[1] - y + 80} rx={14} className={styles.cap} />];
+  });
+
+/** The joint seen from above, with the turn and what has been done. */
+export function PatternDrawing({ positions, order, marks, next, pending, caps = false, label }: Props) {
+  const box = patternBox(positions);
+  return (
+    <svg className={styles.drawing} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} role="img" aria-label={label}>
+      {caps && <Caps positions={positions} />}
+      {positions.map((at, i) => (
+        <Fastener key={i} at={at} turn={order.indexOf(i) + 1} mark={marks?.[i] ?? NONE} next={next === i} pending={pending?.has(i) ?? false} />
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,39 @@
+import { NextResponse } from 'next/server';
+import { problemOfThrown, refused, type Outcome, type Problem } from './outcome';
+
+const STATUS: Readonly<Record<string, number>> = {
+  'bad-field': 400, 'bad-json': 400, 'missing-field': 400, 'not-found': 404, 'out-of-turn': 409, 'nothing-to-strike': 409,
+  'other-origin': 403, 'disk-full': 507, locked: 503, failed: 500,
+}; // prettier-ignore
+
+export const answer = <T>(outcome: Outcome<T>): NextResponse =>
+  NextResponse.json(outcome, { status: outcome.ok ? 200 : (STATUS[outcome.error.code] ?? 500) });
+
+/** A page of another site must not write into the shop through this browser. */
+function isForeign(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  return origin !== null && new URL(origin).host !== request.headers.get('host');
+}
+
+export const badJson: Problem = { code: 'bad-json', message: 'The body must be JSON.' };
+
+/** Answers with what the work returns; whatever goes wrong comes back in the one shape. */
+export async function answering(work: () => Promise<NextResponse>): Promise<NextResponse> {
+  try {
+    return await work();
+  } catch (thrown) {
+    return answer(refused(problemOfThrown(thrown)));
+  }
+}
+
+/** The same for a request that carries JSON. */
+export async function withJson(request: Request, work: (body: unknown) => Promise<NextResponse>): Promise<NextResponse> {
+  if (isForeign(request)) return answer(refused({ code: 'other-origin', message: 'The request came from another site and was refused.' }));
+  let body: unknown;
+  try {
+    body = await request.json();
+  } catch {
+    return answer(refused(badJson));
+  }
+  return answering(() => work(body));
+}

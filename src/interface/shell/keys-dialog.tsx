@@ -1,0 +1,43 @@
+'use client';
+
+import { Modal, Switch } from '@mantine/core';
+import { usePreferences } from '../figures/preferences';
+import { KEY_LIST } from './keys';
+import styles from './keys-dialog.module.css';
+
+/** The list of keys, with the switch that turns the single-letter ones off and the choice of decimal sign. */
+export function KeysDialog({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
+  const { keys, decimalSign, change } = usePreferences();
+  return (
+    <Modal
+      opened={opened}
+      onClose={onClose}
+      title="Keys"
+      shadow="none"
+      size="lg"
+      classNames={{ title: styles.title, content: styles.content, header: styles.content }}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      {KEY_LIST.map((group) => (
+        <section key={group.where} className={styles.group}>
+          <h3>{group.where}</h3>
+          <dl className={styles.list}>
+            {group.keys.map(([key, does]) => (
+              <div key={key} className={styles.row}>
+                <dt className={styles.key}>{key}</dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      ))}
+      <Switch checked={keys} onChange={(event) => change({ keys: event.currentTarget.checked })} label="Single keys work outside the face" />
+      <Switch
+        mt="sm"
+        checked={decimalSign === ','}
+        onChange={(event) => change({ decimalSign: event.currentTarget.checked ? ',' : '.' })}
+        label="Write decimals with a comma"
+      />
+    </Modal>
+  );
+}

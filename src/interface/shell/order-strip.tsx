@@ -1,0 +1,42 @@
+'use client';
+
+import { useHotkeys } from '@mantine/hooks';
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { usePreferences } from '../figures/preferences';
+import styles from './order-strip.module.css';
+
+/** A stop of the work, with how much of it is done. */
+export interface Stop {
+  readonly name: string;
+  readonly href: string;
+  readonly done: number;
+  readonly total: number;
+}
+
+/** The stops of the work in their order, down the left; the only way about inside an engine. */
+export function OrderStrip({ stops }: { readonly stops: readonly Stop[] }) {
+  const path = usePathname();
+  const router = useRouter();
+  const { keys } = usePreferences();
+  useHotkeys(keys ? stops.map((stop, i): [string, () => void] => [String(i + 1), () => router.push(stop.href)]) : []);
+  return (
+    <nav className={styles.strip} aria-label="Order of work">
+      <ol className={styles.stops}>
+        {stops.map((stop, i) => (
+          <li key={stop.href} className={styles.item}>
+            <Link href={stop.href} className={styles.stop} aria-current={path.startsWith(stop.href) ? 'page' : undefined}>
+              <span className={styles.key} aria-hidden>
+                {i + 1}
+              </span>
+              <span className={styles.name}>{stop.name}</span>
+              <span className={styles.count} data-all={(stop.total > 0 && stop.done === stop.total) || undefined}>
+                {stop.total === 0 ? 'none yet' : `${stop.done} of ${stop.total}`}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { useMantineColorScheme } from '@mantine/core';
+import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { IconContrast2, IconKeyboard } from '@tabler/icons-react';
+import { usePreferences, useTorqueUnit } from '../figures/preferences';
+import { KeysDialog } from './keys-dialog';
+import styles from './rail.module.css';
+
+const LOOKS = ['light', 'dark', 'light-high', 'dark-high'] as const;
+const LOOK_NAMES: Readonly<Record<(typeof LOOKS)[number], string>> = {
+  light: 'Light',
+  dark: 'Dark',
+  'light-high': 'Light, high contrast',
+  'dark-high': 'Dark, high contrast',
+};
+
+/** Goes round light, dark and the two high-contrast looks. */
+function useLook() {
+  const { colorScheme, setColorScheme } = useMantineColorScheme();
+  const { contrast, change } = usePreferences();
+  const look = LOOKS.indexOf(`${colorScheme === 'dark' ? 'dark' : 'light'}${contrast === 'high' ? '-high' : ''}`);
+  return () => {
+    const next = LOOKS[(look + 1) % LOOKS.length] ?? 'light';
+    setColorScheme(next.startsWith('dark') ? 'dark' : 'light');
+    change({ contrast: next.endsWith('high') ? 'high' : 'normal' });
+    return LOOK_NAMES[next];
+  };
+}
+
+/** At the end of the rail: the unit in force, the look, the list of keys. */
+export function RailTools() {
+  const { otherUnits, change, keys } = usePreferences();
+  const unit = useTorqueUnit();
+  const nextLook = useLook();
+  const [keysOpen, { open, close, toggle }] = useDisclosure(false);
+  const flip = () => change({ otherUnits: !otherUnits });
+  useHotkeys([['shift+?', toggle], ...(keys ? ([['u', flip], ['d', () => void nextLook()]] as [string, () => void][]) : [])]); // prettier-ignore
+  return (
+    <div className={styles.tools}>
+      <button type="button" className={styles.tool} onClick={flip} title="Change between unit systems (U)">
+        <span className={styles.unit}>{unit}</span>
+        <span className="only-spoken">shown; change to the other unit system</span>
+      </button>
+      <button
+        type="button"
+        className={styles.tool}
+        onClick={nextLook}
+        aria-label="Change the look: light, dark, high contrast"
+        title="Change the look (D)"
+      >
+        <IconContrast2 size={22} aria-hidden />
+      </button>
+      <button type="button" className={styles.tool} onClick={open} aria-label="Keys" title="Keys (?)">
+        <IconKeyboard size={24} aria-hidden />
+      </button>
+      <KeysDialog opened={keysOpen} onClose={close} />
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { useHotkeys } from '@mantine/hooks';
+import Link from 'next/link';
+import { useParams, useRouter } from 'next/navigation';
+import type { TorqueUnit } from '@/core/units';
+import { OwnUnit, usePreferences } from '../figures/preferences';
+import { RailTools } from './rail-tools';
+import styles from './rail.module.css';
+
+/** An engine on its stand, and what it waits for. */
+export interface EngineTag {
+  readonly id: string;
+  readonly name: string;
+  readonly href: string;
+  readonly unit: TorqueUnit;
+  readonly waitsFor: string;
+  /** How the line reads: nothing pending, waiting for time or a part, to be done now, or stopped. */
+  readonly state: 'rest' | 'waiting' | 'ready' | 'stop';
+}
+
+const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };
+
+/** Across the top: a tag for each engine, tied to its stand. */
+export function Rail({ tags, home }: { readonly tags: readonly EngineTag[]; readonly home: string }) {
+  const { engine } = useParams<{ engine?: string }>();
+  const router = useRouter();
+  const { keys } = usePreferences();
+  const step = (by: number) => () => {
+    if (tags.length === 0) return;
+    const at = tags.findIndex((tag) => tag.id === engine);
+    const next = tags[(at + by + tags.length) % tags.length];
+    if (next) router.push(next.href);
+  };
+  useHotkeys(keys ? [['[', step(-1)], [']', step(1)], ['0', () => router.push('/')]] : []); // prettier-ignore
+  return (
+    <header className={styles.rail}>
+      <Link href="/" className={styles.mark}>
+        <span className={styles.product}>Unhurried Spanner</span>
+        <span className={styles.home}>{home}</span>
+      </Link>
+      <nav className={styles.tags} aria-label="Engines on stands">
+        {tags.map((tag) => (
+          <Link key={tag.id} href={tag.href} className={styles.tag} aria-current={tag.id === engine ? 'true' : undefined}>
+            <span className={styles.face}>
+              <span className={styles.name}>{tag.name}</span>
+              <span className={styles.waits} data-state={tag.state}>
+                {SIGN[tag.state] && <span aria-hidden>{SIGN[tag.state]} </span>}
+                {tag.waitsFor}
+              </span>
+            </span>
+          </Link>
+        ))}
+      </nav>
+      <OwnUnit unit={tags.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
+        <RailTools />
+      </OwnUnit>
+    </header>
+  );
+}

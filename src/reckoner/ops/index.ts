@@ -1,0 +1,7 @@
+import type { Op } from '../op';
+import { jointOps } from './joint-ops';
+import { printOps } from './print-ops';
+import { workOps } from './work-ops';
+
+/** The one table of ops; the line tool and the HTTP door both read it. */
+export const OPS: ReadonlyMap<string, Op> = new Map<string, Op>(Object.entries({ ...printOps, ...jointOps, ...workOps }));

@@ -1,0 +1,33 @@
+import Joi from 'joi';
+import { cooling, type CoolingInput } from '@/core/heat';
+import { order, stages, type OrderSchool, type Position, type StageScheme } from '@/core/tightening';
+import { number, op, withNotes } from '../op';
+
+export const workOps = {
+  stages: op(
+    Joi.object<{ final: number; scheme: StageScheme; graduation: number }>({
+      final: number().required(),
+      scheme: Joi.alternatives(Joi.string(), Joi.array().items(number())).required(),
+      graduation: number().required(),
+    }),
+    ({ final, scheme, graduation }) => withNotes(stages(final, scheme, graduation)),
+  ),
+  order: op(
+    Joi.object<{ positions: Position[]; school: OrderSchool }>({
+      positions: Joi.array().items(Joi.array().items(number()).length(2)).required(),
+      school: Joi.string().required(),
+    }),
+    ({ positions, school }) => ({ result: { order: order(positions, school) } }),
+  ),
+  cooling: op(
+    Joi.object<CoolingInput>({
+      ambient_C: number().required(),
+      readings: Joi.array()
+        .items(Joi.object({ minutes: number().required(), C: number().required() }))
+        .required(),
+      target_C: number().required(),
+      tau_min: number(),
+    }),
+    (fields) => withNotes(cooling(fields)),
+  ),
+};

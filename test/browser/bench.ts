@@ -1,0 +1,60 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { test as base, type Page } from '@playwright/test';
+import { yardShop } from '../db/temporary-shop';
+import { freePort, startServer, type RunningServer } from '../server/running-server';
+
+export interface Bench {
+  readonly address: string;
+  readonly folder: string;
+  /** Stops the server as a power cut would, and starts it again, perhaps at another time. */
+  readonly restart: (env?: Record<string, string>) => Promise<void>;
+  readonly cut: () => Promise<void>;
+}
+
+interface Fixtures {
+  /** An empty shop of its own. */
+  readonly bench: Bench;
+  /** What the page did that it must not: console errors, and requests that leave the machine. */
+  readonly faults: string[];
+}
+
+export const test = base.extend<Fixtures>({
+  bench: async ({}, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'spanner-browser-'));
+    const port = await freePort();
+    let server: RunningServer = await startServer(folder, port);
+    await use({
+      address: server.address,
+      folder,
+      cut: () => server.kill(),
+      restart: async (env = {}) => {
+        await server.kill();
+        server = await startServer(folder, port, env);
+      },
+    });
+    await server.kill();
+  },
+  faults: [
+    async ({ page }, use) => {
+      const faults: string[] = [];
+      page.on('console', (message) => message.type() === 'error' && faults.push(`console: ${message.text()}`));
+      page.on('pageerror', (error) => faults.push(`page: ${error.message}`));
+      page.on('request', (request) => {
+        const { hostname, protocol } = new URL(request.url());
+        if (protocol.startsWith('http') && hostname !== '127.0.0.1') faults.push(`request: ${request.url()}`);
+      });
+      await use(faults);
+    },
+    { auto: true },
+  ],
+});
+
+/** Fills the demonstration yard into a shop's own folder and looks at it. */
+export async function inYard(page: Page, bench: Bench): Promise<void> {
+  yardShop(join(bench.folder, 'demonstration.sqlite')).close();
+  await page.context().addCookies([{ name: 'spanner-shop', value: 'demonstration', url: bench.address }]);
+}
+
+export { expect } from '@playwright/test';

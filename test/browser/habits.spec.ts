@@ -1,0 +1,129 @@
+import { expect, inYard, test } from './bench';
+
+const FACE = '/face/demo-m-joint-head-round-1';
+
+test('a pull made while the program does not answer is kept, sent again, and only then drawn solid', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  const place = page.getByTestId('face-place');
+  await expect(place).toHaveText('Number 3 of 4, stage 2 of 3');
+  await bench.cut();
+  await page.keyboard.press('Space');
+  await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+  await expect(page.getByRole('alert').filter({ hasText: 'not on disk yet' })).toBeVisible();
+  await expect(page.locator('[data-pending]')).toHaveCount(1);
+  await bench.restart();
+  await expect(page.locator('[data-pending]')).toHaveCount(0, { timeout: 15_000 });
+  await page.reload();
+  await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+});
+
+test('a line left in a closed browser is sent when the face is opened again', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  await expect(page.getByTestId('face-place')).toBeVisible();
+  await bench.cut();
+  await page.keyboard.press('Space');
+  await expect(page.locator('[data-pending]')).toHaveCount(1);
+  await page.goto('about:blank');
+  await bench.restart();
+  await page.goto(bench.address + FACE);
+  await expect(page.getByTestId('face-place')).toHaveText('Number 4 of 4, stage 2 of 3');
+  await expect(page.locator('[data-pending]')).toHaveCount(0);
+});
+
+test('two screens at one joint: what is on disk stands, and both show it', async ({ page, bench, context }) => {
+  await inYard(page, bench);
+  const other = await context.newPage();
+  for (const one of [page, other]) await one.goto(bench.address + FACE);
+  await page.getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(page.locator('[data-pending]')).toHaveCount(0);
+  await other.getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(other.getByText('The record was read again.')).toBeVisible();
+  await expect(other.getByTestId('face-place')).toHaveText('Number 4 of 4, stage 2 of 3');
+});
+
+test('a held key or a bouncing pedal counts once', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
+  await page.keyboard.down('PageDown');
+  await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 4 of 4, stage 2 of 3');
+});
+
+test('a pointer on Strike does not take the space bar from the pull', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  await page.getByRole('button', { name: 'Strike last' }).click();
+  await expect(page.getByTestId('face-place')).toHaveText('Number 2 of 4, stage 2 of 3');
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
+  await page.getByRole('button', { name: 'Strike last' }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 2 of 4, stage 2 of 3');
+});
+
+test('keys: the list, the stops, the engines, the other units, and all of them off', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  const value = page.locator('[data-rung="film"]');
+  await expect(value).toContainText('26.45 lbf·ft');
+  await page.keyboard.press('u');
+  await expect(value).toContainText('35.87 N·m');
+  await page.keyboard.press('5');
+  await expect(page.getByRole('heading', { name: 'Record', exact: true })).toBeVisible();
+  await page.keyboard.press(']');
+  await expect(page).toHaveURL(/demo-maestrale/);
+  await page.keyboard.press('Shift+?');
+  const dialog = page.getByRole('dialog', { name: 'Keys' });
+  await expect(dialog).toContainText('Record the pull');
+  await dialog.getByRole('switch', { name: 'Write decimals with a comma' }).check();
+  await dialog.getByRole('switch', { name: 'Single keys work outside the face' }).uncheck();
+  await page.keyboard.press('Escape');
+  const here = page.url();
+  await page.keyboard.press('1');
+  await page.waitForTimeout(300);
+  expect(page.url()).toBe(here);
+  await page.goto(`${bench.address}/engines/demo-maestrale/joints`);
+  await expect(page.getByText(/\d,\d N·m/).first()).toBeVisible();
+});
+
+test('the face goes on where it was when a joint is altered meanwhile', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-head`);
+  const before = await page.getByTestId('setting').textContent();
+  await page.getByLabel('Film today').selectOption('dry-bare');
+  await expect(page.getByTestId('setting')).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: 'Go on at the face' }).click();
+  await expect(page.getByTestId('face-setting')).toHaveText('15.5');
+  await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-head`);
+  await expect(page.getByLabel('Film today')).toHaveValue('dry-bare');
+});
+
+test('the demonstration yard is put back as it was, and the own shop is not touched', async ({ page, bench }) => {
+  await page.goto(bench.address);
+  await page.getByRole('button', { name: 'Walk round the demonstration yard' }).click();
+  await expect(page.getByRole('heading', { name: 'On the stands' })).toBeVisible();
+  await page.goto(bench.address + FACE);
+  await page.getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(page.locator('[data-pending]')).toHaveCount(0);
+  await page.goto(bench.address);
+  await page.getByRole('button', { name: 'Put the yard back as it was' }).click();
+  await expect(page.getByRole('button', { name: 'Put the yard back as it was' })).toBeEnabled();
+  await page.goto(bench.address + FACE);
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
+  await page.goto(bench.address);
+  await page.getByRole('button', { name: 'Go to my own shop' }).click();
+  await expect(page.getByRole('heading', { name: 'An empty shop' })).toBeVisible();
+});
+
+test('a wrong run is struck, and the retorque waits for heat again', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/run-in`);
+  await expect(page.getByText('Retorque when cold')).toBeVisible();
+  await page.getByRole('button', { name: 'Strike this run' }).click();
+  await expect(page.getByText('Retorque waits for the first heat cycle.')).toBeVisible();
+});

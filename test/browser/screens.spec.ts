@@ -1,0 +1,66 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, inYard, test } from './bench';
+
+const SCREENS: readonly (readonly [name: string, path: string])[] = [
+  ['stands', '/'],
+  ['new engine', '/engines/new'],
+  ['book', '/engines/demo-fourteen/book'],
+  ['about the engine', '/engines/demo-fourteen/about'],
+  ['joints', '/engines/demo-fourteen/joints'],
+  ['new joint', '/engines/demo-fourteen/joints/new'],
+  ['joint with its ladder', '/engines/demo-fourteen/joints/demo-f-joint-head'],
+  ['joint with caps', '/engines/demo-norrhem/joints/demo-n-joint-mains'],
+  ['tighten', '/engines/demo-fourteen/tighten'],
+  ['run-in', '/engines/demo-fourteen/run-in'],
+  ['record', '/engines/demo-fourteen/record'],
+  ['record of a joint', '/engines/demo-fourteen/record/demo-f-joint-head'],
+  ['face', '/face/demo-m-joint-head-round-1'],
+  ['face when done', '/face/demo-f-joint-head-round-1'],
+  ['not found', '/engines/none/book'],
+];
+
+const LOOKS = [
+  ['light', 'normal'],
+  ['dark', 'normal'],
+  ['light', 'high'],
+  ['dark', 'high'],
+] as const;
+
+for (const [scheme, contrast] of LOOKS)
+  test(`no screen has an accessibility fault, ${scheme}, ${contrast} contrast`, async ({ page, bench, faults }) => {
+    await inYard(page, bench);
+    await page.emulateMedia({ colorScheme: scheme });
+    await page.context().addCookies([{ name: 'spanner-contrast', value: contrast, url: bench.address }]);
+    for (const [name, path] of SCREENS) {
+      await page.goto(bench.address + path, { waitUntil: 'networkidle' });
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+        .analyze();
+      expect(violations.map(({ id, nodes }) => `${name}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+    }
+    expect(faults.filter((fault) => !fault.includes('404'))).toEqual([]);
+  });
+
+for (const width of [1280, 1024, 390, 320])
+  test(`nothing runs off the side at ${width} px`, async ({ page, bench }) => {
+    await inYard(page, bench);
+    await page.setViewportSize({ width, height: 800 });
+    for (const [name, path] of SCREENS) {
+      await page.goto(bench.address + path, { waitUntil: 'networkidle' });
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+      expect(`${name}: ${over}`).toBe(`${name}: 0`);
+    }
+  });
+
+test('the setting on the face is at least 120 px high, and its keys are broad', async ({ page, bench }) => {
+  await inYard(page, bench);
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 844 });
+    await page.goto(`${bench.address}/face/demo-m-joint-head-round-1`);
+    const size = await page.getByTestId('face-setting').evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
+    expect(size).toBeGreaterThanOrEqual(120);
+    const box = await page.getByRole('button', { name: 'Pull', exact: true }).boundingBox();
+    expect(box && box.height >= 80 && box.width >= 340).toBe(true);
+    await expect(page.getByTestId('face-place')).toBeInViewport({ ratio: 1 });
+  }
+});

@@ -1,0 +1,64 @@
+import { describe, expect, test } from '@jest/globals';
+import { retorqueState, type CycleFact, type HeadReadingFact } from '@/core/heat';
+
+const MIN = 60_000;
+const cycle = (id: string, from: number, to: number): CycleFact => ({ id, ranFrom: from * MIN, ranTo: to * MIN, highest_C: 88, ambient_C: 12 });
+const reading = (cycleId: string, at: number, head_C: number): HeadReadingFact => ({ cycleId, at: at * MIN, head_C, ambient_C: 12 });
+
+const base = {
+  kind: 'car',
+  headMetal: 'aluminium',
+  school: 'slacken',
+  tightenedAt: 0,
+  cycles: [cycle('a', 100, 130)],
+  readings: [],
+  answered: [],
+} as const;
+
+describe('where a retorque stands', () => {
+  test('not asked, waits for tightening, waits for heat', () => {
+    expect(retorqueState({ ...base, school: 'none' }).state).toBe('not-asked');
+    expect(retorqueState({ ...base, tightenedAt: undefined }).state).toBe('waits-for-tightening');
+    expect(retorqueState({ ...base, cycles: [] }).state).toBe('waits-for-heat');
+    expect(retorqueState({ ...base, tightenedAt: 200 * MIN }).state).toBe('waits-for-heat');
+  });
+
+  test('a run without a reading gives a rough window from the usual rate', () => {
+    const now = retorqueState(base);
+    expect(now).toMatchObject({ state: 'cooling', window: { basis: 'highest-at-stop', tauFrom: 'usual', tau_min: 180, target_C: 17 } });
+  });
+
+  test('two readings give the engine its own rate; a later run borrows it', () => {
+    const readings = [reading('a', 190, 67), reading('a', 250, 46)];
+    const own = retorqueState({ ...base, readings });
+    if (own.state !== 'cooling') throw new Error(own.state);
+    expect(own.window).toMatchObject({ basis: 'readings', tauFrom: 'this-run' });
+    expect(own.window.from).toBeLessThan(own.window.by);
+    const later = retorqueState({ ...base, readings, cycles: [...base.cycles, cycle('b', 2000, 2030)] });
+    expect(later).toMatchObject({ state: 'cooling', cycleId: 'b', window: { tauFrom: 'own-earlier-run', tau_min: own.window.tau_min } });
+  });
+
+  test('the clock alone opens nothing; a cold reading does', () => {
+    expect(retorqueState({ ...base, readings: [reading('a', 9000, 17.1)] }).state).toBe('cooling');
+    expect(retorqueState({ ...base, readings: [reading('a', 600, 17)] })).toMatchObject({ state: 'open', steady: false });
+    expect(retorqueState({ ...base, readings: [reading('a', 600, 16.4), reading('a', 640, 15.9)] })).toMatchObject({ state: 'open', steady: true });
+  });
+
+  test('an iron head may be a little warmer; the warm school needs no cooling', () => {
+    expect(retorqueState({ ...base, headMetal: 'iron', readings: [reading('a', 600, 22)] }).state).toBe('open');
+    expect(retorqueState({ ...base, school: 'warm' }).state).toBe('open');
+  });
+
+  test('done once answered, and a later run does not ask again', () => {
+    const cycles = [...base.cycles, cycle('b', 3000, 3040)];
+    expect(retorqueState({ ...base, cycles, answered: ['a'] })).toEqual({ state: 'done', cycleId: 'a' });
+  });
+
+  test('readings that rise, and one at or below the air, fall back on what is known', () => {
+    expect(retorqueState({ ...base, readings: [reading('a', 190, 50), reading('a', 220, 60)] })).toMatchObject({
+      state: 'cooling',
+      window: { basis: 'one-reading', tauFrom: 'usual' },
+    });
+    expect(retorqueState({ ...base, readings: [reading('a', 900, 11)] }).state).toBe('open');
+  });
+});

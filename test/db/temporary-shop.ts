@@ -1,0 +1,28 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { openShop, type Shop } from '@/db/shop';
+import { planOfJoint } from '@/db/joint-working';
+import { settingOf } from '@/db/joint-setting';
+import { loadDemonstration } from '@/features/shop/demonstration';
+import { demonstrationYard } from '@demo/yard';
+
+export const temporaryFile = (): string => join(mkdtempSync(join(tmpdir(), 'spanner-')), 'shop.sqlite');
+
+export const YARD_NOW = '2026-05-16T14:20:00.000Z';
+
+/** The demonstration yard in a file of its own, at a fixed time. */
+export function yardShop(file = temporaryFile()): Shop {
+  const shop = openShop(file);
+  loadDemonstration(shop, demonstrationYard, YARD_NOW);
+  return shop;
+}
+
+/** A going-round of the Norrhem's main bearings, not yet begun. */
+export function freshTightening(shop: Shop, id = 'round') {
+  const joint = shop.joints.find('demo-n-joint-mains');
+  if (!joint) throw new Error('the yard has no main bearings');
+  const tightening = { id, jointId: joint.id, purpose: 'final' as const, plan: planOfJoint(settingOf(shop, joint)), startedAt: YARD_NOW };
+  shop.tightenings.start(tightening);
+  return tightening;
+}

@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import { openShop } from '@/db/shop';
+import { buildFileOf, type BuildFile } from '@/features/record/build-file';
+import { buildFileSchema } from '@/features/record/build-file-schema';
+import { asCopy, readBack } from '@/features/record/read-back';
+import { publishedSchema } from '../../scripts/published-schema';
+import { codeOf } from '../core/code-of';
+import { temporaryFile, yardShop, YARD_NOW } from '../db/temporary-shop';
+
+const shop = yardShop();
+const fileOf = (id: string, jointId?: string): BuildFile => {
+  const engine = shop.engines.find(id);
+  if (!engine) throw new Error(`no ${id}`);
+  return JSON.parse(JSON.stringify(buildFileOf(shop, engine, YARD_NOW, jointId))) as BuildFile;
+};
+
+describe('the build file', () => {
+  test.each(['demo-fourteen', 'demo-maestrale', 'demo-norrhem'])('%s comes back line for line in another shop', (id) => {
+    const file = fileOf(id);
+    const checked = buildFileSchema.validate(file, { stripUnknown: true });
+    if (checked.error) throw checked.error;
+    expect(checked.value).toEqual(file);
+    const other = openShop(temporaryFile());
+    readBack(other, checked.value);
+    const engine = other.engines.find(id);
+    if (!engine) throw new Error('it did not come back');
+    expect(JSON.parse(JSON.stringify(buildFileOf(other, engine, YARD_NOW)))).toEqual(file);
+  });
+
+  test('one joint takes along what it rests on, and no more', () => {
+    const file = fileOf('demo-fourteen', 'demo-f-joint-head');
+    expect([file.joints.length, file.leaves.map((leaf) => leaf.id), file.sources.length, file.wrenches.length]).toEqual([
+      1,
+      ['demo-f-head-38'],
+      1,
+      1,
+    ]);
+    expect(() => readBack(openShop(temporaryFile()), file)).not.toThrow();
+  });
+
+  test('a copy stands beside the first, with lines of its own', () => {
+    let n = 0;
+    const copy = asCopy(fileOf('demo-fourteen'), () => `copy-${n++}`);
+    readBack(shop, copy);
+    const engine = shop.engines.find(copy.engine.id);
+    expect(engine?.name).toBe('Thorncote-Wicks Fourteen (copy)');
+    expect(shop.joints.ofEngine(copy.engine.id)).toHaveLength(2);
+  });
+
+  test('a file that is not whole changes nothing', () => {
+    const file = fileOf('demo-norrhem');
+    const other = openShop(temporaryFile());
+    const spoilt: readonly BuildFile[] = [
+      { ...file, leaves: [] },
+      { ...file, wrenches: [] },
+      { ...fileOf('demo-maestrale'), tightenings: fileOf('demo-maestrale').tightenings.map((one) => ({ ...one, events: one.events.slice(1) })) },
+    ];
+    for (const one of spoilt) expect(codeOf(() => readBack(other, one))).toMatch(/bad-field|out-of-turn/);
+    expect(other.engines.all()).toEqual([]);
+  });
+
+  test('something else is refused', () => {
+    for (const body of [{}, { format: 'other' }, { ...fileOf('demo-norrhem'), version: 2 }, { ...fileOf('demo-norrhem'), joints: 'x' }])
+      expect(buildFileSchema.validate(body).error).toBeDefined();
+  });
+
+  test('the published schema is the one in force', () => {
+    expect(JSON.parse(readFileSync('docs/build-file.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
+  });
+});

@@ -1,0 +1,86 @@
+import { spawnSync } from 'node:child_process';
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { OPS } from '@/reckoner/ops';
+import { reckon, reckonLine } from '@/reckoner/reckon';
+
+const bearing = { outer_mm: 14.63, inner_mm: 11 };
+const turned = { thread: 'M10', muThread: 0.12, muHead: 0.12, bearing };
+
+/** A good request for every op: each is also spoilt, field by field. */
+const GOOD: Readonly<Record<string, object>> = {
+  'read-torque': { text: '5½ mkg' },
+  'read-length': { text: '2 thou' },
+  convert: { value: 1, from: 'lb ft', to: 'N·m' },
+  thread: { designation: '3/8 BSF' },
+  clamp: { ...turned, torque_Nm: 48 },
+  'torque-for': { ...turned, preload_N: 29_000 },
+  correct: { printed_Nm: 48, from: turned, to: { ...turned, muThread: 0.09, muHead: 0.09, yield_MPa: 640, slippery: { muThread: 0.07, muHead: 0.07 } } },
+  'clamp-band': { thread: 'M10', torque_Nm: 48, muThread: { low: 0.1, high: 0.16 }, muHead: { low: 0.1, middle: 0.13, high: 0.16 }, bearing, wrenchAccuracy_pct: 4 },
+  stages: { final: 40, scheme: 'thirds', graduation: 1 },
+  order: { positions: [[0, 0], [1, 0], [0, 1], [1, 1]], school: 'spiral' },
+  cooling: { ambient_C: 15, readings: [{ minutes: 60, C: 85 }, { minutes: 120, C: 65 }], target_C: 20 },
+}; // prettier-ignore
+
+const sound = (value: unknown): boolean =>
+  typeof value === 'number' ? Number.isFinite(value) : typeof value !== 'object' || (value !== null && Object.values(value).every(sound));
+
+describe('every op', () => {
+  test('has a good request here', () => expect(Object.keys(GOOD).sort()).toEqual([...OPS.keys()].sort()));
+
+  test.each(Object.entries(GOOD))('%s answers with its id', (op, fields) => {
+    const answer = reckon({ id: { any: op }, op, ...fields });
+    expect(answer).toMatchObject({ id: { any: op }, ok: true });
+    expect(sound(answer)).toBe(true);
+  });
+
+  test.each(Object.entries(GOOD).flatMap(([op, fields]) => Object.keys(fields).map((field): [string, string, object] => [op, field, fields])))(
+    '%s refuses a spoilt %s by name',
+    (op, field, fields) => {
+      const bad = reckon({ id: 1, op, ...fields, [field]: { nonsense: true } });
+      expect(bad.ok ? '' : bad.error.field).toMatch(new RegExp(`^${field}`));
+      const rest = Object.entries(fields).filter(([name]) => name !== field);
+      const missing = reckon({ id: 1, op, ...Object.fromEntries(rest) });
+      if (!missing.ok) expect(missing.error).toMatchObject({ code: 'missing-field', field });
+    },
+  );
+
+  test('any mixture of values is answered, with sound numbers', () => {
+    const value = fc.oneof(fc.double(), fc.string(), fc.constantFrom(0, -1, 1e308, 'M10', 'constructor', null), fc.array(fc.integer()));
+    const entries = Object.entries(GOOD).flatMap(([op, fields]) => Object.keys(fields).map((field) => ({ op, field, fields })));
+    fc.assert(
+      fc.property(fc.constantFrom(...entries), value, ({ op, field, fields }, spoilt) => {
+        const answer = reckon({ id: 7, op, ...fields, [field]: spoilt });
+        expect(sound({ ...answer, id: 0 })).toBe(true);
+        expect(answer.ok || answer.error.code !== 'failed').toBe(true);
+      }),
+      { numRuns: 1500 },
+    );
+  });
+});
+
+describe('the door', () => {
+  test.each([
+    ['not json', 'bad-json'], ['', 'bad-json'], ['[1]', 'bad-json'], ['"x"', 'bad-json'], ['{"id":1}', 'missing-field'], ['{"op":7}', 'bad-field'], ['{"op":"__proto__"}', 'unknown-op'], ['{"op":"nope"}', 'unknown-op'],
+  ])('%j is answered with %s', (line, code) => expect(JSON.parse(reckonLine(line))).toMatchObject({ ok: false, error: { code } })); // prettier-ignore
+
+  test('nested fields are named by their path', () => {
+    expect(reckon({ op: 'clamp', ...GOOD.clamp, bearing: { outer_mm: 12 } })).toMatchObject({
+      error: { code: 'missing-field', field: 'bearing.inner_mm' },
+    });
+    expect(reckon({ op: 'correct', ...GOOD.correct, from: { ...turned, thread: 'M999' } })).toMatchObject({
+      error: { code: 'unknown-thread', field: 'from.thread' },
+    });
+    expect(reckon({ op: 'cooling', ...GOOD.cooling, readings: [{ minutes: 1 }] })).toMatchObject({
+      error: { code: 'missing-field', field: 'readings[0].C' },
+    });
+  });
+
+  test('the line tool answers line for line, in order, and ends well', () => {
+    const lines = ['{"id":1,"op":"convert","value":1,"from":"in","to":"mm"}', 'not json', '', '{"id":3,"op":"thread","designation":"M8"}'];
+    const { stdout, status } = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/reckoner/line-tool.ts'], { input: `${lines.join('\n')}\n`, encoding: 'utf8' });
+    const answers = stdout.trim().split('\n').map((line) => JSON.parse(line) as { id: unknown; ok: boolean });
+    expect(status).toBe(0);
+    expect(answers.map(({ id, ok }) => [id, ok])).toEqual([[1, true], [null, false], [null, false], [3, true]]);
+  }); // prettier-ignore
+});

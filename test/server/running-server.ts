@@ -1,0 +1,39 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+
+export interface RunningServer {
+  readonly address: string;
+  readonly process: ChildProcess;
+  readonly kill: () => Promise<void>;
+}
+
+export const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Starts the built server on a folder of its own, and waits until it answers. */
+export async function startServer(dataFolder: string, port: number, env: Record<string, string> = {}): Promise<RunningServer> {
+  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+    stdio: 'ignore',
+    env: { ...process.env, NODE_ENV: 'production', SPANNER_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  });
+  const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
+  const address = `http://127.0.0.1:${port}`;
+  for (let tries = 0; tries < 400; tries++) {
+    const ready = await fetch(`${address}/api/reckon`, { method: 'POST', body: '{"op":"convert","value":1,"from":"in","to":"mm"}' }).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (ready) return { address, process: child, kill: () => (child.kill('SIGKILL'), gone) };
+    await pause(25);
+  }
+  child.kill('SIGKILL');
+  throw new Error('the server did not answer; is there a build?');
+}

@@ -2,10 +2,12 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'test/browser',
-  timeout: 90_000,
+  timeout: 240_000,
   workers: 2,
-  fullyParallel: false,
+  fullyParallel: true,
   forbidOnly: process.env.CI !== undefined,
+  // A second try is listed as flaky by name, never hidden.
+  retries: process.env.CI === undefined ? 0 : 1,
   reporter: [['list'], ['json', { outputFile: 'browser-results.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },

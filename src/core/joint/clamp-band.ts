@@ -37,6 +37,16 @@ function assertFriction({ low, middle, high }: Friction, field: string): void {
     throw new DomainError('bad-field', `${field} must rise from low through middle to high, got ${low}, ${middle}, ${high}.`, field);
 }
 
+/** Refuses a band that cannot be reckoned. @throws DomainError bad-field */
+export function assertBand(input: ClampBandInput): void {
+  for (const end of ['low', 'middle', 'high'] as const) assertTurned(at(input, end));
+  assertFriction(input.muThread, 'muThread');
+  assertFriction(input.muHead, 'muHead');
+  assertNotNegative(input.wrenchAccuracy_pct, 'wrenchAccuracy_pct');
+  assertNotNegative(input.graduation_Nm ?? 0, 'graduation_Nm');
+  assertAbovePrevailing(input.torque_Nm, input.prevailing_Nm, 'torque_Nm');
+}
+
 /** The arms at the two ends of the film, thread and head moving together or each by itself. */
 function arms(input: ClampBandInput): { readonly c5: number; readonly c50: number; readonly c95: number } {
   const c50 = tighteningArm(at(input, 'middle'));
@@ -54,12 +64,7 @@ function arms(input: ClampBandInput): { readonly c5: number; readonly c50: numbe
  * @throws DomainError bad-field
  */
 export function clampBand(input: ClampBandInput): ClampBand {
-  for (const end of ['low', 'middle', 'high'] as const) assertTurned(at(input, end));
-  assertFriction(input.muThread, 'muThread');
-  assertFriction(input.muHead, 'muHead');
-  assertNotNegative(input.wrenchAccuracy_pct, 'wrenchAccuracy_pct');
-  assertNotNegative(input.graduation_Nm ?? 0, 'graduation_Nm');
-  assertAbovePrevailing(input.torque_Nm, input.prevailing_Nm, 'torque_Nm');
+  assertBand(input);
   const { c5, c50, c95 } = arms(input);
   const net = input.torque_Nm - (input.prevailing_Nm ?? 0);
   const deviation = Math.hypot((input.wrenchAccuracy_pct / 200) * input.torque_Nm, (input.graduation_Nm ?? 0) / Math.sqrt(12));

@@ -20,3 +20,6 @@ export const THREAD_FORMS: Readonly<Record<ThreadSeries, ThreadForm>> = {
   CEI: CYCLE,
   BA: ASSOCIATION,
 };
+
+/** One object a form: two series of one form share it. */
+export const threadForm = (series: ThreadSeries): ThreadForm => THREAD_FORMS[series];

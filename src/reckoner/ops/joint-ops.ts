@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { clamp, clampBand, correct, torqueFor, type ClampBandInput, type TodaysFastener } from '@/core/joint';
+import { monteCarlo } from '@/core/statistics';
 import { number, op, threadIn, turnedFields, withNotes, bearing } from '../op';
 
 type Named<T> = Omit<T, 'thread'> & { readonly thread: string };
@@ -19,6 +20,24 @@ interface BandFields extends Omit<Named<ClampBandInput>, 'muThread' | 'muHead'> 
 }
 
 const withMiddle = (range: BandFields['muThread']) => ({ ...range, middle: range.middle ?? Math.sqrt(range.low * range.high) });
+
+const bandFields = {
+  thread: Joi.string().required(),
+  torque_Nm: number().required(),
+  muThread: friction(),
+  muHead: friction(),
+  bearing: bearing(),
+  prevailing_Nm: number(),
+  wrenchAccuracy_pct: number().required(),
+  graduation_Nm: number(),
+  sharedFilm: Joi.boolean(),
+};
+
+/** The fields of a band with its thread looked up and its middles filled in. */
+const bandOf = (fields: BandFields) => {
+  const { thread, notes } = threadIn(fields.thread);
+  return { input: { ...fields, thread, muThread: withMiddle(fields.muThread), muHead: withMiddle(fields.muHead) }, notes };
+};
 
 export const jointOps = {
   thread: op(thread, ({ designation }) => {
@@ -45,23 +64,15 @@ export const jointOps = {
       return { ...found, notes: [...found.notes, ...before.notes, ...today.notes] };
     },
   ),
-  'clamp-band': op(
-    Joi.object<BandFields>({
-      thread: Joi.string().required(),
-      torque_Nm: number().required(),
-      muThread: friction(),
-      muHead: friction(),
-      bearing: bearing(),
-      prevailing_Nm: number(),
-      wrenchAccuracy_pct: number().required(),
-      graduation_Nm: number(),
-      sharedFilm: Joi.boolean(),
-    }),
-    (fields) => {
-      const { thread, notes } = threadIn(fields.thread);
-      const muThread = withMiddle(fields.muThread);
-      const muHead = withMiddle(fields.muHead);
-      return { result: clampBand({ ...fields, thread, muThread, muHead }), notes };
+  'clamp-band': op(Joi.object<BandFields>(bandFields), (fields) => {
+    const { input, notes } = bandOf(fields);
+    return { result: clampBand(input), notes };
+  }),
+  'monte-carlo': op(
+    Joi.object<BandFields & { samples: number; seed: number }>({ ...bandFields, samples: number().required(), seed: number().required() }),
+    ({ samples, seed, ...fields }) => {
+      const { input, notes } = bandOf(fields);
+      return { result: monteCarlo({ ...input, samples, seed }), notes };
     },
   ),
 };

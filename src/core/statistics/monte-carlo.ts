@@ -1,0 +1,82 @@
+import type { ClampBand, ClampBandInput } from '../joint';
+import { assertBand, headArm, liftArm, threadArm } from '../joint';
+import type { Friction } from '../film';
+import { DomainError } from '../units';
+import { normalQuantile } from './normal';
+import { quantilesOf } from './quantile';
+import { createRandom } from './random';
+
+export interface MonteCarloInput extends ClampBandInput {
+  readonly samples: number;
+  readonly seed: number;
+}
+
+/** A simulation that can be run a piece at a time, with progress between, and stopped. */
+export interface MonteCarloRun {
+  readonly drawn: () => number;
+  /** Draws up to so many more samples; true once all are drawn. */
+  readonly advance: (most: number) => boolean;
+  /** The clamp loads drawn so far, in the order in which they were drawn. */
+  readonly forces: () => Float64Array;
+  readonly band: () => ClampBand;
+}
+
+export const MOST_SAMPLES = 5_000_000;
+const Z95 = 1.6449;
+const N_MM_PER_N_M = 1000;
+
+/** The logarithm's slope on either side of the middle, a standard deviation. */
+const slopes = ({ low, middle, high }: Friction) => ({ up: Math.log(high / middle) / Z95, down: Math.log(middle / low) / Z95 });
+
+/**
+ * Draws clamp loads: friction a split lognormal, thread and head with one deviate where they share a film;
+ * the wrench's ± figure two deviations of a normal factor; a graduation a uniform ± half of it.
+ * F = (T·(1 + a/200·z) + g·u − Tp)/c(μ)
+ * @throws DomainError bad-field
+ */
+export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
+  assertBand(input);
+  const { samples, thread, bearing, torque_Nm, muThread, muHead, prevailing_Nm = 0, wrenchAccuracy_pct, graduation_Nm = 0 } = input;
+  if (!Number.isInteger(samples) || samples < 1 || samples > MOST_SAMPLES)
+    throw new DomainError('bad-field', `samples must be a whole number from 1 to ${MOST_SAMPLES}, got ${samples}.`, 'samples');
+  const { uniform } = createRandom(input.seed);
+  const shared = input.sharedFilm !== false;
+  const [p, ct, ch] = [liftArm(thread), threadArm(thread), headArm(bearing)];
+  const [inThread, underHead] = [slopes(muThread), slopes(muHead)];
+  const [threadMiddle, headMiddle] = [muThread.middle, muHead.middle];
+  const deviation = wrenchAccuracy_pct / 200;
+  const forces = new Float64Array(samples);
+  let drawn = 0;
+  let sum = 0;
+  const advance = (most: number): boolean => {
+    const end = Math.min(samples, drawn + most);
+    for (; drawn < end; drawn++) {
+      const z = normalQuantile(uniform());
+      const zHead = shared ? z : normalQuantile(uniform());
+      const mt = threadMiddle * Math.exp(z * (z >= 0 ? inThread.up : inThread.down));
+      const mh = headMiddle * Math.exp(zHead * (zHead >= 0 ? underHead.up : underHead.down));
+      const wrench = deviation > 0 ? 1 + deviation * normalQuantile(uniform()) : 1;
+      const mark = graduation_Nm > 0 ? graduation_Nm * (uniform() - 0.5) : 0;
+      const net = torque_Nm * wrench + mark - prevailing_Nm;
+      const force = net > 0 ? (net * N_MM_PER_N_M) / (p + mt * ct + mh * ch) : 0;
+      forces[drawn] = force;
+      sum += force;
+    }
+    return drawn === samples;
+  };
+  const band = (): ClampBand => {
+    const [p5_N = 0, p50_N = 0, p95_N = 0] = quantilesOf(forces.slice(0, drawn), [0.05, 0.5, 0.95]);
+    return { p5_N, p50_N, p95_N, mean_N: sum / drawn };
+  };
+  return { drawn: () => drawn, advance, forces: () => forces.subarray(0, drawn), band };
+}
+
+/**
+ * The band of clamp load by simulation. The same seed gives the same answer everywhere.
+ * @throws DomainError bad-field
+ */
+export function monteCarlo(input: MonteCarloInput): ClampBand {
+  const run = startMonteCarlo(input);
+  run.advance(input.samples);
+  return run.band();
+}

@@ -1,3 +1,4 @@
+import { PLAIN_DETAIL } from '@/db/joint-detail';
 import type { YardEngine } from '@/features/shop/demonstration';
 
 /** Side-valve four of 1936: head on, first heat cycle done this morning, retorque due when it is cold. */
@@ -27,9 +28,18 @@ export const fourteen: YardEngine = {
       title: 'Thorncote-Wicks service leaf No. 22',
       edition: '',
       year: 1938,
-      leaves: [
-        { id: 'demo-f-head-38', page: '1', subject: 'Cylinder head nuts, revised', printedText: '36–40 lb. ft.', conditionText: 'threads oiled' },
-      ],
+      kind: 'bulletin',
+      fromNumber: 'TW 14/1800',
+      supersedesId: 'demo-fourteen-manual',
+      leaves: [{ id: 'demo-f-head-38', page: '1', subject: 'Cylinder head nuts', printedText: '36–40 lb. ft.', conditionText: 'threads oiled' }],
+    },
+    {
+      id: 'demo-fourteen-told',
+      title: 'Told at the counter',
+      edition: '',
+      year: null,
+      kind: 'hearsay',
+      leaves: [{ id: 'demo-f-head-told', page: 'no page', subject: 'Cylinder head nuts', printedText: '45 lb. ft.', conditionText: null }],
     },
   ],
   joints: [
@@ -58,7 +68,7 @@ export const fourteen: YardEngine = {
       name: 'Cylinder head',
       pattern: 'rows',
       fasteners: 14,
-      thread: '3/8 BSF',
+      thread: '7/16 BSF',
       originalFilm: 'engine-oil',
       originalFilmReason: 'the page says “threads oiled”',
       todayFilm: 'moly-paste',
@@ -69,6 +79,10 @@ export const fourteen: YardEngine = {
       turnShaft: false,
       wrenchId: 'demo-wrench-ft',
       retorqueSchool: 'slacken',
+      detail: {
+        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'british-t', metalThread: '7/16 BSW', washer_mm: 22 },
+        parent: { ...PLAIN_DETAIL.parent, metal: 'grey-iron', engagement_mm: 19, underHead: 'aluminium-cast', nearHeat: true },
+      },
       tightenings: [{ purpose: 'final', startedMinutesAgo: 1560, minutesPerStep: 0.7, struckSteps: [9], outcomes: { 30: 'did-not-move' } }],
     },
   ],

@@ -1,4 +1,42 @@
-import type { YardEngine } from '@/features/shop/demonstration';
+import { boltSegments } from '@/core/fastener';
+import { threadNamed } from '@/core/thread';
+import { PLAIN_DETAIL } from '@/db/joint-detail';
+import type { YardBoltSet, YardEngine } from '@/features/shop/demonstration';
+
+const FREE = [58.012, 58.006, 58.02, 58.009];
+const TIGHT: readonly (readonly [mm: number, torque: number])[] = [[58.141, 31], [58.132, 30.5], [58.1, 36], [58.139, 31.5]]; // prettier-ignore
+
+/** Four rod bolts, three inside their stretch and one at its ceiling without it. */
+const rodBolts: YardBoltSet = {
+  id: 'demo-m-rod-bolts',
+  name: 'Rod bolts',
+  bolts: 4,
+  segments: boltSegments(threadNamed('M8×1'), { shank_mm: 16, shankDiameter_mm: 8, waist_mm: 24, waistDiameter_mm: 6.6, freeThread_mm: 5 }),
+  eGpa: 205,
+  minStretchMm: 0.12,
+  maxStretchMm: 0.14,
+  ceilingNm: 36,
+  maxSetMm: 0.01,
+  bothEnds: true,
+  readings: [
+    ...FREE.map((lengthMm, i) => ({
+      bolt: i + 1,
+      kind: 'free' as const,
+      lengthMm,
+      typed: lengthMm.toFixed(3),
+      torqueNm: null,
+      minutesAgo: 14_200 - i,
+    })),
+    ...TIGHT.map(([lengthMm, torqueNm], i) => ({
+      bolt: i + 1,
+      kind: 'tight' as const,
+      lengthMm,
+      typed: lengthMm.toFixed(3),
+      torqueNm,
+      minutesAgo: 14_100 - 6 * i,
+    })),
+  ],
+};
 
 /** Overhead-camshaft single of 1957: half way round its cylinder head, left nine days ago. */
 export const maestrale: YardEngine = {
@@ -19,6 +57,8 @@ export const maestrale: YardEngine = {
       leaves: [
         { id: 'demo-m-head', page: '33', subject: 'Dadi testa', printedText: '2,8 mkg', conditionText: 'oliati' },
         { id: 'demo-m-sprocket', page: '36', subject: 'Dado pignone', printedText: '6,0 mkg (34.4 lb ft)', conditionText: null },
+        { id: 'demo-m-rods', page: '29', subject: 'Bulloni di biella', printedText: '3,0 mkg', conditionText: 'oliati' },
+        { id: 'demo-m-rod-stretch', page: '29', subject: 'Bulloni di biella', printedText: '0,12 a 0,14 mm', conditionText: null, kind: 'stretch' },
         { id: 'demo-m-cover', page: '38', subject: 'Viti coperchio', printedText: '0,8 a 1,0 mkg', conditionText: null },
       ],
     },
@@ -42,7 +82,40 @@ export const maestrale: YardEngine = {
       turnShaft: true,
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'slacken',
+      detail: {
+        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'din-8g', metalThread: 'M9' },
+        today: {
+          ...PLAIN_DETAIL.original, form: 'stud', thread: 'M9', outer_mm: 15, inner_mm: 9.8, faceMeasured: true, grade: 'iso-8.8-to-16-mm', metalThread: 'M9',
+          length_mm: 118, threadLength_mm: 30, socket: 'takes',
+        },
+        parent: { ...PLAIN_DETAIL.parent, metal: 'aluminium-cast', engagement_mm: 20, underHead: 'aluminium-treated', nearHeat: true },
+      }, // prettier-ignore
       tightenings: [{ purpose: 'final', startedMinutesAgo: 13_020, minutesPerStep: 0.8, steps: 7 }],
+    },
+    {
+      id: 'demo-m-joint-rods',
+      leafId: 'demo-m-rods',
+      name: 'Rod bolts',
+      pattern: 'caps',
+      fasteners: 4,
+      thread: 'M8×1',
+      originalFilm: 'engine-oil',
+      originalFilmReason: 'the page says “oliati”',
+      todayFilm: 'engine-oil',
+      rangeSchool: 'middle',
+      stageScheme: 'halves',
+      orderSchool: 'centre-out',
+      unitOfWork: 'each',
+      turnShaft: true,
+      wrenchId: 'demo-wrench-nm',
+      retorqueSchool: 'none',
+      detail: {
+        original: { ...PLAIN_DETAIL.original, form: 'bolt', grade: 'iso-12.9' },
+        parent: { ...PLAIN_DETAIL.parent, boreMoves: true },
+        wrenchByHand: false,
+      },
+      boltSets: [rodBolts],
+      tightenings: [],
     },
     {
       id: 'demo-m-joint-cover',

@@ -1,13 +1,15 @@
 import { usualBearingFace } from '@/core/fastener';
-import { SHELF_FILMS, type Film } from '@/core/film';
-import { ladder, type Ladder } from '@/core/joint';
-import { readTorque, type TorqueReading } from '@/core/print';
+import { ladder, type Guard, type Ladder } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { patternPositions, stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
 import { DomainError, torqueToSi } from '@/core/units';
+import { chooseWrench, type WrenchChoice } from '@/core/wrench';
+import { guardsOfJoint, isOverdue } from './joint-guards';
+import { ladderInput, readingOfLeaf, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Leaf, Source } from './repositories/book-repository';
 import type { Joint } from './repositories/joint-repository';
 import type { Wrench } from './repositories/wrench-repository';
+import { filmOn, type Shelves } from './shelves';
 import type { TighteningPlan } from './tightening-plan';
 
 /** A joint with everything its figure is made from. Plain rows in, core results out: nothing here touches a file. */
@@ -15,86 +17,93 @@ export interface JointSetting {
   readonly joint: Joint;
   readonly leaf: Leaf;
   readonly source: Source;
+  readonly shelves: Shelves;
+  /** For what is overdue, ms since 1970. */
+  readonly now: number;
+}
+
+/** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
+export interface WorkedJoint {
+  readonly ladder: Ladder;
   readonly wrench: Wrench;
+  readonly choice: WrenchChoice;
+  readonly guards: readonly Guard[];
 }
 
-const filmNamed = (id: string): Film => {
-  const film = SHELF_FILMS.find((candidate) => candidate.id === id);
-  if (!film) throw new DomainError('bad-field', `There is no film “${id}” on the shelf.`, 'todayFilm');
-  return film;
-};
-
-export const filmName = (id: string): string => filmNamed(id).name;
-
-/** @throws DomainError where the leaf holds a turn, which is no torque */
-export function readingOfLeaf(leaf: Leaf): TorqueReading {
-  const print = readTorque(leaf.printedText);
-  const reading = print.kind === 'turn' ? undefined : print.readings[leaf.readingIndex];
-  if (!reading) throw new DomainError('bad-field', 'The leaf gives a turn, not a torque, so no setting can be reckoned from it.', 'leafId');
-  return reading;
+function wrenchNamed({ joint, shelves }: JointSetting, id = joint.wrenchId): Wrench {
+  const wrench = shelves.wrenches.find((one) => one.id === id);
+  if (!wrench) throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
+  return wrench;
 }
-
-export const sourceLine = ({ title, edition, year }: Source): string => [title, edition, year].filter(Boolean).join(', ');
 
 /** The joint's ladder, from its leaf to its wrench. @throws DomainError */
-export function ladderOfJoint({ joint, leaf, source, wrench }: JointSetting): Ladder {
-  return ladder({
-    reading: readingOfLeaf(leaf),
-    printedText: leaf.printedText,
-    page: `${sourceLine(source)}, p. ${leaf.page}`,
-    rangeSchool: joint.rangeSchool,
-    thread: threadNamed(joint.thread),
-    bearing: { outer_mm: joint.bearingOuterMm, inner_mm: joint.bearingInnerMm },
-    bearingSource: joint.bearingMeasured ? 'measured on the nut.' : 'usual for the size, not measured.',
-    originalFilm: filmNamed(joint.originalFilm),
-    originalFilmReason: joint.originalFilmReason,
-    todayFilm: filmNamed(joint.todayFilm),
-    wrench: {
-      name: wrench.name,
-      unit: wrench.unit,
-      min: wrench.min,
-      max: wrench.max,
-      graduation: wrench.graduation,
-      accuracy_pct: wrench.accuracyPct,
-    },
-  });
+export function workJoint(setting: JointSetting): WorkedJoint {
+  const { joint, shelves } = setting;
+  const byHand = wrenchNamed(setting);
+  const first = ladder(ladderInput(setting, byHand));
+  const shelf = shelves.wrenches.map((wrench) => ({ ...scaleOf(wrench), id: wrench.id, overdue: isOverdue(wrench, setting) }));
+  const adaptor = joint.detail.overrides.adaptor ? undefined : (joint.detail.adaptor ?? undefined);
+  const choice = chooseWrench(first.target_Nm, shelf, shelves.practice.window, adaptor);
+  const chosen = joint.detail.wrenchByHand || !choice.chosen ? byHand : wrenchNamed(setting, choice.chosen.id);
+  const worked = chosen === byHand ? first : ladder(ladderInput(setting, chosen));
+  return { ladder: worked, wrench: chosen, choice, guards: guardsOfJoint(setting, worked, chosen) };
 }
 
 /** The figures of the stages, in the wrench's unit and in N·m. */
-export function stagesOfJoint({ joint, wrench }: JointSetting, { setting }: Ladder): readonly PlannedStage[] {
-  return stages(setting.rounded, joint.stageScheme, wrench.graduation).stages.map((figure) => ({
-    setting: figure,
-    torque_Nm: torqueToSi(figure, wrench.unit),
-  }));
+export function stagesOfJoint(setting: JointSetting, { ladder: worked, wrench }: Pick<WorkedJoint, 'ladder' | 'wrench'>): readonly PlannedStage[] {
+  const { joint, leaf } = setting;
+  const final = worked.setting.rounded;
+  const reading = readingOfLeaf(leaf);
+  const bottomFirst = joint.rangeSchool === 'bottom-then-middle' && reading.min_Nm < reading.max_Nm;
+  const bottom = (final * 2 * reading.min_Nm) / (reading.min_Nm + reading.max_Nm);
+  const marked = Math.round(bottom / wrench.graduation) * wrench.graduation;
+  const rising =
+    bottomFirst && marked > 0 && marked < final
+      ? [...stages(Number(marked.toPrecision(10)), joint.stageScheme, wrench.graduation).stages, final]
+      : stages(final, joint.stageScheme, wrench.graduation).stages;
+  const figures = joint.detail.confirming ? [...rising, final] : rising;
+  return figures.map((figure) => ({ setting: figure, torque_Nm: torqueToSi(figure, wrench.unit) }));
 }
 
+/** Whether, and where, the shaft is turned between stages. */
+export const shaftOf = ({ turnShaft, rangeSchool }: Joint): boolean | 'before-last' =>
+  turnShaft || (rangeSchool === 'bottom-then-middle' ? 'before-last' : false);
+
+export const filmsName = ({ joint, shelves }: JointSetting): string => {
+  const [thread, head] = [filmOn(shelves, joint.todayFilm).name, joint.detail.headFilm === null ? null : filmOn(shelves, joint.detail.headFilm).name];
+  return head === null || head === thread ? thread : `${thread} in the thread, ${head} under the head`;
+};
+
 /** The plan of a going-round, to be kept with it. A retorque goes round once, at the final figure. */
-export function planOfJoint(joined: JointSetting, retorqueCycle?: string): TighteningPlan {
-  const { joint, leaf, source, wrench } = joined;
-  const worked = ladderOfJoint(joined);
-  const allStages = stagesOfJoint(joined, worked);
-  const again = retorqueCycle !== undefined;
+export function planOfJoint(setting: JointSetting, options: { readonly retorqueCycle?: string; readonly reason?: string } = {}): TighteningPlan {
+  const { joint, leaf, source } = setting;
+  const worked = workJoint(setting);
+  const allStages = stagesOfJoint(setting, worked);
+  const again = options.retorqueCycle !== undefined;
+  const positions = patternPositions(joint.pattern, joint.fasteners);
   const { order, steps } = tighteningPlan({
-    positions: patternPositions(joint.pattern, joint.fasteners),
+    positions,
     school: joint.orderSchool,
     stages: again ? allStages.slice(-1) : allStages,
     unitOfWork: again ? 'row' : joint.unitOfWork,
     perGroup: joint.pattern === 'caps' ? 2 : 1,
-    turnShaft: joint.turnShaft && !again,
+    turnShaft: again ? false : shaftOf(joint),
   });
-  const { rungs, printed_Nm, target_Nm, setting, band, notes } = worked;
+  const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
   return {
-    positions: patternPositions(joint.pattern, joint.fasteners),
+    positions,
     order,
     steps,
-    unit: wrench.unit,
-    wrenchName: wrench.name,
+    unit: worked.wrench.unit,
+    wrenchName: worked.wrench.name,
     leaf: { printedText: leaf.printedText, source: sourceLine(source), page: leaf.page },
-    filmName: filmName(joint.todayFilm),
-    thread: joint.thread,
-    ladder: { rungs, printed_Nm, target_Nm, setting, band, notes },
+    filmName: filmsName(setting),
+    thread: todayFacts(setting).thread,
+    ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
+    guards: worked.guards,
     act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
-    ...(again && { cycleId: retorqueCycle }),
+    ...(options.reason && { reason: options.reason }),
+    ...(again && { cycleId: options.retorqueCycle }),
   };
 }
 

@@ -1,10 +1,13 @@
 import { openDatabase } from './connection';
+import { createBoltRepository } from './repositories/bolt-repository';
 import { createBookRepository } from './repositories/book-repository';
 import { createEngineRepository } from './repositories/engine-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
 import { createSettingRepository } from './repositories/setting-repository';
+import { createShelfRepository } from './repositories/shelf-repository';
 import { createTighteningRepository } from './repositories/tightening-repository';
+import { createTrialRepository } from './repositories/trial-repository';
 import { createWrenchRepository } from './repositories/wrench-repository';
 import { troubleOf } from './trouble';
 
@@ -22,6 +25,9 @@ export function openShop(file: string) {
     tightenings: createTighteningRepository(db),
     heat: createHeatRepository(db),
     wrenches: createWrenchRepository(db),
+    shelf: createShelfRepository(db),
+    bolts: createBoltRepository(db),
+    trials: createTrialRepository(db),
     settings: createSettingRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */
     together: <T>(work: () => T): T => {

@@ -1,4 +1,4 @@
-import type { Ladder } from '@/core/joint';
+import type { Guard, Ladder } from '@/core/joint';
 import type { Position, Step } from '@/core/tightening';
 import type { TorqueUnit } from '@/core/units';
 
@@ -16,6 +16,10 @@ export interface TighteningPlan {
   readonly filmName: string;
   readonly thread: string;
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
+  /** What stood against the figure when it was begun. */
+  readonly guards?: readonly Guard[];
+  /** Why it was begun all the same. */
+  readonly reason?: string;
   /** What is said before each pull: “Slacken a little, then pull”. */
   readonly act: 'pull' | 'slacken-and-pull';
   /** The heat cycle that this retorque answers. */

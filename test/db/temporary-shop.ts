@@ -22,7 +22,13 @@ export function yardShop(file = temporaryFile()): Shop {
 export function freshTightening(shop: Shop, id = 'round') {
   const joint = shop.joints.find('demo-n-joint-mains');
   if (!joint) throw new Error('the yard has no main bearings');
-  const tightening = { id, jointId: joint.id, purpose: 'final' as const, plan: planOfJoint(settingOf(shop, joint)), startedAt: YARD_NOW };
+  const tightening = {
+    id,
+    jointId: joint.id,
+    purpose: 'final' as const,
+    plan: planOfJoint(settingOf(shop, joint, Date.parse(YARD_NOW))),
+    startedAt: YARD_NOW,
+  };
   shop.tightenings.start(tightening);
   return tightening;
 }

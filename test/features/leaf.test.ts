@@ -2,10 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { leafOfFields } from '@/features/book/leaf-of-fields';
 import { originalFilmFor, originalFilmReason } from '@/features/joint/film-reason';
 import { schemeOfFigures } from '@/features/joint/joint-words';
+import { USUAL_PRACTICE } from '@/core/joint';
 import { codeOf } from '../core/code-of';
 
 const fields = (printedText: string, part: object = {}) => ({
-  engineId: 'e', sourceId: 's', page: '1', subject: 'nuts', printedText, conditionText: '', readingIndex: -1, agreedNotes: [], replacesId: null, ...part,
+  engineId: 'e', sourceId: 's', page: '1', subject: 'nuts', printedText, conditionText: '', readingIndex: -1, agreedNotes: [], replacesId: null, kind: 'torque' as const, ...part,
 }); // prettier-ignore
 const leaf = (printedText: string, part: object = {}) => leafOfFields(fields(printedText, part), 'id', '2026-01-01T00:00:00.000Z');
 
@@ -33,12 +34,12 @@ describe('a leaf', () => {
 
 describe('the film in the book', () => {
   test.each([['oiled', 'engine-oil'], ['threads dry', 'dry-bare'], ['geölt', 'engine-oil'], ['trocken', 'dry-bare'], ['oliati', 'engine-oil'], ['tallow', 'tallow-graphite'], [null, 'engine-oil']])('%j is %s', (words, film) => {
-    expect(originalFilmFor(words)).toBe(film);
+    expect(originalFilmFor(words, USUAL_PRACTICE)).toBe(film);
   }); // prettier-ignore
   test('says why', () => {
-    expect(originalFilmReason(null, 'engine-oil')).toMatch(/does not say/);
-    expect(originalFilmReason('dry', 'dry-bare')).toBe('the page says “dry”');
-    expect(originalFilmReason('dry', 'engine-oil')).toMatch(/another film/);
+    expect(originalFilmReason(null, 'engine-oil', USUAL_PRACTICE)).toMatch(/does not say/);
+    expect(originalFilmReason('dry', 'dry-bare', USUAL_PRACTICE)).toBe('the page says “dry”');
+    expect(originalFilmReason('dry', 'engine-oil', USUAL_PRACTICE)).toMatch(/another film/);
   });
 });
 

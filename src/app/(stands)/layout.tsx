@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { QuickReckoner } from '@/features/shop/quick-reckoner';
+import { shelvesOf } from '@/db/shelves-of-shop';
 import { engineTags } from '@/features/engine/queries';
 import { currentShop, currentShopName } from '@/interface/server/current-shop';
 import { TroubleScreen, troubleIn } from '@/interface/shell/trouble-screen';
@@ -9,11 +11,14 @@ export const dynamic = 'force-dynamic';
 const HOMES = { own: 'my own shop', demonstration: 'Larkmoor Yard, a demonstration' } as const;
 
 export default async function StandsLayout({ children }: { readonly children: ReactNode }) {
-  const found = await troubleIn(async () => ({ tags: engineTags(await currentShop()), name: await currentShopName() }));
+  const found = await troubleIn(async () => {
+    const shop = await currentShop();
+    return { tags: engineTags(shop), name: await currentShopName(), films: shelvesOf(shop).films };
+  });
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   return (
     <>
-      <Rail tags={found.value.tags} home={HOMES[found.value.name]} />
+      <Rail tags={found.value.tags} home={HOMES[found.value.name]} reckoner={<QuickReckoner films={found.value.films} />} />
       {children}
     </>
   );

@@ -1,17 +1,21 @@
 import { engineTags } from '@/features/engine/queries';
 import { StandsSheet } from '@/features/engine/stands-sheet';
 import { DemonstrationControls } from '@/features/shop/demonstration-controls';
-import { WrenchShelf } from '@/features/shop/wrench-shelf';
+import { QuickReckoner } from '@/features/shop/quick-reckoner';
+import { WrenchForm } from '@/features/shop/wrench-form';
+import { shelvesOf } from '@/db/shelves-of-shop';
 import { currentShop, currentShopName } from '@/interface/server/current-shop';
 
 export default async function StandsPage() {
   const shop = await currentShop();
   const inYard = (await currentShopName()) === 'demonstration';
+  const { wrenches, films } = shelvesOf(shop);
   return (
     <StandsSheet
       tags={engineTags(shop)}
       demonstration={<DemonstrationControls inYard={inYard} />}
-      shelf={<WrenchShelf wrenches={shop.wrenches.all()} />}
+      reckoner={<QuickReckoner films={films} />}
+      shelf={wrenches.length === 0 ? <WrenchForm /> : undefined}
     />
   );
 }

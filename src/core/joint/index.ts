@@ -1,7 +1,20 @@
-export { clamp, torqueFor, type Clamp } from './clamp';
+export { clamp, preloadOf, torqueFor, type Clamp } from './clamp';
 export { assertBand, clampBand, type ClampBand, type ClampBandInput } from './clamp-band';
 export { correct, type CorrectedFastener, type Correction, type TodaysFastener } from './correct';
-export { ladder, type Ladder, type LadderInput, type RangeSchool, type Rung, type RungId } from './ladder';
-export { standardTorque, USUAL_PROOF_SHARE, type StandardTorque } from './standard-torque';
+export { guards, type Guard, type GuardInput, type Locking } from './guards';
+export { ladder, tryLadder, type FastenerLoad, type Ladder } from './ladder';
+export { PRACTICE_QUESTIONS, USUAL_PRACTICE, checkOverdue, schoolWords, type HousePractice, type PracticeRow, type Question } from './practice';
+export {
+  OVERRULED,
+  type LadderFastener,
+  type LadderInput,
+  type MakerFigure,
+  type Override,
+  type RangeSchool,
+  type Rung,
+  type RungId,
+} from './rungs/rung';
+export { spreadOf, type Spread, type SpreadRow } from './spread';
+export { standardFigure, standardTorque, USUAL_PROOF_SHARE, type StandardFigure, type StandardTorque } from './standard-torque';
 export { headArm, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 export type { Piece, WorkingLine } from './working';

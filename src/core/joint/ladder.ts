@@ -1,246 +1,154 @@
-import type { Film } from '../film';
-import type { BearingFace } from '../fastener';
-import type { TorqueReading } from '../print';
-import type { Thread } from '../thread';
-import { DomainError, FORCE_N, LENGTH_M, TORQUE_UNITS_NM, type Note } from '../units';
-import { wrenchSetting, type WrenchScale, type WrenchSetting } from '../wrench';
+import type { Friction } from '../film';
+import { isDomainError, type Note } from '../units';
+import { wrenchSetting, type WrenchSetting } from '../wrench';
 import { clampBand, type ClampBand } from './clamp-band';
-import { correct, type Correction } from './correct';
-import { headArm, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
-import { figure, type WorkingLine } from './working';
+import { preloadOf, tighteningStress } from './clamp';
+import { filmRung, fastenerRung, lockingRung, makerRung } from './rungs/change-rungs';
+import { conditionRung, printedRung, rangeRung, rangeTorque, unitRung } from './rungs/page-rungs';
+import { inFilms, prevailingOf, type LadderInput, type Rung, type RungId } from './rungs/rung';
+import { adaptorRung, calibrationRung, wrenchRung } from './rungs/wrench-rungs';
+import { tighteningArm } from './tightening-arm';
 
-/** What a printed range becomes. */
-export type RangeSchool = 'low' | 'middle' | 'top';
-
-export type RungId = 'printed' | 'unit' | 'range' | 'film' | 'wrench';
-
-/** One step of the ladder: what came in, what went out, by what factor, and why. */
-export interface Rung {
-  readonly id: RungId;
-  readonly title: string;
-  readonly value_Nm: number;
-  readonly factor?: number;
-  readonly working: readonly WorkingLine[];
-  readonly source: string;
-  readonly school: string;
-  readonly spread: string;
-}
-
-export interface LadderInput {
-  readonly reading: TorqueReading;
-  readonly printedText: string;
-  readonly page: string;
-  readonly rangeSchool: RangeSchool;
-  readonly thread: Thread;
-  readonly bearing: BearingFace;
-  readonly bearingSource: string;
-  readonly originalFilm: Film;
-  /** How the original film came to be taken: the page's words, or the shop's school where the page says nothing. */
-  readonly originalFilmReason: string;
-  readonly todayFilm: Film;
-  readonly wrench: WrenchScale & { readonly name: string; readonly accuracy_pct: number };
+/** How hard the fastener is loaded, at one friction. */
+export interface FastenerLoad {
+  readonly preload_N: number;
+  readonly equivalent_MPa: number;
+  readonly utilisation?: number;
 }
 
 export interface Ladder {
   /** From the printed figure at the bottom to the setting at the top. */
   readonly rungs: readonly Rung[];
+  /** What the page says, by the range school. */
   readonly printed_Nm: number;
+  /** What the fastener should get. */
   readonly target_Nm: number;
+  /** Clamp load that the printed figure gave the original in the book’s film. */
+  readonly designed_N: number;
   readonly setting: WrenchSetting;
-  readonly correction: Correction;
   readonly band: ClampBand;
+  /** The friction that the band was reckoned with. */
+  readonly friction: { readonly thread: Friction; readonly head: Friction };
+  readonly prevailing_Nm: number;
+  readonly load: { readonly middle: FastenerLoad; readonly slippery: FastenerLoad };
   readonly notes: readonly Note[];
 }
 
-const SCHOOL_WORDS: Readonly<Record<RangeSchool, string>> = {
-  low: 'the low end of the range',
-  middle: 'the middle of the range',
-  top: 'the top of the range',
+/** Puts an override in place of what a rung came to: taken out it changes nothing, overruled it is the typed figure. */
+function overruled(rung: Rung, before_Nm: number, input: LadderInput): Rung {
+  const override = input.overrides[rung.id];
+  if (!override) return rung;
+  const value_Nm = override.value_Nm ?? before_Nm;
+  return { ...rung, value_Nm, factor: value_Nm / before_Nm, override };
+}
+
+/** The changes between the page and the fastener, each from the value the one before it left. */
+function climb(input: LadderInput): { readonly rungs: readonly Rung[]; readonly target_Nm: number } {
+  const printed = [printedRung(input), unitRung(input)];
+  const middle = (input.reading.min_Nm + input.reading.max_Nm) / 2;
+  const steps: readonly ((value: number) => Rung | undefined)[] = [
+    () => rangeRung(input),
+    (value) => conditionRung(input, value),
+    (value) => filmRung(input, value),
+    (value) => fastenerRung(input, value),
+    (value) => lockingRung(input, value),
+    (value) => makerRung(input, value),
+  ];
+  return steps.reduce<{ rungs: readonly Rung[]; target_Nm: number }>(
+    ({ rungs, target_Nm }, step) => {
+      const made = step(target_Nm);
+      if (!made) return { rungs, target_Nm };
+      const rung = overruled(made, target_Nm, input);
+      return { rungs: [...rungs, rung], target_Nm: rung.value_Nm };
+    },
+    { rungs: printed, target_Nm: middle },
+  );
+}
+
+/** The rungs of the wrench: adaptor, check, marks. A rung taken out is left out of the setting as well. */
+function wrenchRungs(input: LadderInput, target_Nm: number) {
+  const out = (id: RungId) => input.overrides[id] !== undefined;
+  const adaptor = out('adaptor') ? undefined : input.adaptor;
+  const calibration = out('calibration') ? undefined : input.wrench.calibration;
+  const wrench = calibration ? input.wrench : { ...input.wrench, calibration: undefined };
+  const setting = wrenchSetting(target_Nm, wrench, input.window, adaptor);
+  const kept = { ...input, wrench, adaptor };
+  const made: Rung[] = [];
+  const value = () => made.at(-1)?.value_Nm ?? target_Nm;
+  const onAdaptor = adaptorRung(input, target_Nm);
+  if (onAdaptor) made.push(out('adaptor') ? overruled(onAdaptor, target_Nm, { ...input, overrides: takenOut(input, 'adaptor') }) : onAdaptor);
+  const check = calibrationRung(input, value(), setting);
+  if (check) made.push(out('calibration') ? overruled(check, value(), { ...input, overrides: takenOut(input, 'calibration') }) : check);
+  made.push(wrenchRung(kept, value(), setting));
+  return { rungs: made, setting };
+}
+
+/** On the wrench a rung can only be taken out: a typed figure there would break the tie to the clamp load. */
+const takenOut = ({ overrides }: LadderInput, id: RungId): LadderInput['overrides'] => {
+  const own = overrides[id];
+  return own ? { [id]: { ...own, value_Nm: null } } : {};
 };
 
-const rangeText = (low: number, high: number, unit: string, digits = 4): WorkingLine['figures'] =>
-  low === high ? [figure(low, digits), ` ${unit}`] : [figure(low, digits), ' to ', figure(high, digits), ` ${unit}`];
-
-const spreadOf = (low: number, high: number) =>
-  low === high ? 'none printed' : `the page allows ±${(((high - low) / (high + low)) * 100).toFixed(1)} %`;
-
-function printedRung({ reading, printedText, page }: LadderInput): Rung {
-  const unit = reading.unit ?? `${reading.force?.unit ?? ''}`;
-  return {
-    id: 'printed',
-    title: 'Printed',
-    value_Nm: (reading.min_Nm + reading.max_Nm) / 2,
-    working: [{ formula: `“${printedText}”`, figures: rangeText(reading.printedMin, reading.printedMax, unit) }],
-    source: page,
-    school: 'as printed, never altered',
-    spread: spreadOf(reading.min_Nm, reading.max_Nm),
+function loadOf(input: LadderInput, torque_Nm: number, end: 'middle' | 'low'): FastenerLoad {
+  const { today, threadFilm, headFilm } = input;
+  const fastener = {
+    ...inFilms(today, threadFilm, headFilm),
+    muThread: threadFilm.thread[end],
+    muHead: headFilm.head[end],
+    prevailing_Nm: prevailingOf(today),
   };
+  const preload_N = preloadOf(fastener, torque_Nm);
+  const { equivalent_MPa } = tighteningStress(fastener, preload_N);
+  return today.yield_MPa === undefined ? { preload_N, equivalent_MPa } : { preload_N, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
 }
 
-function unitWorking({ unit, printedMin, printedMax, min_Nm, max_Nm, force, lever }: TorqueReading): WorkingLine {
-  if (unit)
-    return {
-      formula: `T = n × ${unit} in N·m`,
-      figures: [...rangeText(printedMin, printedMax, ''), '× ', figure(TORQUE_UNITS_NM[unit], 7), ' = ', ...rangeText(min_Nm, max_Nm, 'N·m')],
-    };
-  if (!force || !lever) throw new DomainError('bad-field', 'A reading without a unit must be a pull on a lever.', 'reading');
-  return {
-    formula: 'T = F × L',
-    figures: [
-      ...rangeText(force.min, force.max, force.unit), ' × ', figure(FORCE_N[force.unit], 6), ' × ', figure(lever.length, 4),
-      ` ${lever.unit} × `, figure(LENGTH_M[lever.unit], 4), ' = ', ...rangeText(min_Nm, max_Nm, 'N·m'),
-    ],
-  }; // prettier-ignore
-}
-
-function unitRung({ reading }: LadderInput): Rung {
-  return {
-    id: 'unit',
-    title: 'Unit',
-    value_Nm: (reading.min_Nm + reading.max_Nm) / 2,
-    factor: reading.unit
-      ? TORQUE_UNITS_NM[reading.unit]
-      : reading.force && reading.lever
-        ? FORCE_N[reading.force.unit] * LENGTH_M[reading.lever.unit] * reading.lever.length
-        : 1,
-    working: [unitWorking(reading)],
-    source: 'exact: pound 0.45359237 kg, inch 25.4 mm, g 9.80665 m/s²',
-    school: 'no choice to make',
-    spread: 'none: the factor is exact',
-  };
-}
-
-function rangeRung({ reading, rangeSchool }: LadderInput, printed_Nm: number): Rung {
-  const { min_Nm, max_Nm } = reading;
-  const sharp = min_Nm === max_Nm;
-  const formula = sharp ? 'one figure, nothing to choose' : { low: 'T = T low', middle: 'T = (T low + T top)/2', top: 'T = T top' }[rangeSchool];
-  const middle = rangeSchool === 'middle' && !sharp;
-  return {
-    id: 'range',
-    title: 'Range',
-    value_Nm: printed_Nm,
-    factor: printed_Nm / ((min_Nm + max_Nm) / 2),
-    working: [
-      {
-        formula,
-        figures: middle ? ['(', figure(min_Nm), ' + ', figure(max_Nm), ')/2 = ', figure(printed_Nm), ' N·m'] : [figure(printed_Nm), ' N·m'],
-      },
-    ],
-    source: 'house practice',
-    school: sharp ? 'the page prints one figure' : SCHOOL_WORDS[rangeSchool],
-    spread: spreadOf(min_Nm, max_Nm),
-  };
-}
-
-const turned = ({ thread, bearing }: LadderInput, film: Film): TurnedFastener => ({
-  thread,
-  bearing,
-  muThread: film.thread.middle,
-  muHead: film.head.middle,
-});
-
-const armWorking = (name: string, fastener: TurnedFastener): WorkingLine => ({
-  formula: `${name} = P/2π + μt·d2/(2 cos β) + μh·Dm/2`,
-  figures: [
-    figure(liftArm(fastener.thread)), ' + ', figure(fastener.muThread, 3), ' × ', figure(threadArm(fastener.thread)), ' + ',
-    figure(fastener.muHead, 3), ' × ', figure(headArm(fastener.bearing)), ' = ', figure(tighteningArm(fastener)), ' mm',
-  ],
-}); // prettier-ignore
-
-function filmRung(input: LadderInput, printed_Nm: number, correction: Correction, band: ClampBand): Rung {
-  const [from, to] = [turned(input, input.originalFilm), turned(input, input.todayFilm)];
-  const share = (n: number) => `${Math.abs(((n - band.p50_N) / band.p50_N) * 100).toFixed(0)} %`;
-  return {
-    id: 'film',
-    title: 'Film',
-    value_Nm: correction.torque_Nm,
-    factor: correction.ratio,
-    working: [
-      armWorking('c printed', from),
-      armWorking('c today', to),
-      {
-        formula: 'F = T / c printed',
-        figures: [figure(printed_Nm), ' N·m × 1000 / ', figure(tighteningArm(from)), ' mm = ', figure(correction.preload_N), ' N'],
-      },
-      {
-        formula: 'T today = F · c today',
-        figures: [figure(correction.preload_N), ' N × ', figure(tighteningArm(to)), ' mm / 1000 = ', figure(correction.torque_Nm), ' N·m'],
-      },
-    ],
-    source: `${input.todayFilm.source} Face: ${input.bearingSource}`,
-    school: `equal clamp load; ${input.originalFilmReason}`,
-    spread: `clamp load −${share(band.p5_N)} to +${share(band.p95_N)} (5th to 95th percentile, film and wrench)`,
-  };
-}
-
-function wrenchRung({ wrench }: LadderInput, target_Nm: number, setting: WrenchSetting): Rung {
-  return {
-    id: 'wrench',
-    title: 'Wrench',
-    value_Nm: setting.achieved_Nm,
-    factor: setting.achieved_Nm / target_Nm,
-    working: [
-      {
-        formula: `setting = T / ${wrench.unit} in N·m, to the nearest mark`,
-        figures: [
-          figure(target_Nm),
-          ' / ',
-          figure(TORQUE_UNITS_NM[wrench.unit], 7),
-          ' = ',
-          figure(setting.setting),
-          ' → ',
-          figure(setting.rounded, 6),
-          ` ${wrench.unit}`,
-        ],
-      },
-    ],
-    source: wrench.name,
-    school: `to the wrench's graduation of ${wrench.graduation} ${wrench.unit}`,
-    spread: `wrench ±${wrench.accuracy_pct} %; rounding ${setting.roundingError_pct.toFixed(1)} %`,
-  };
-}
-
-function notesFor(input: LadderInput, setting: WrenchSetting): readonly Note[] {
-  const { wrench } = input;
-  if (setting.onScale) return [];
-  const message = `${setting.rounded} ${wrench.unit} is off the scale of ${wrench.name} (${wrench.min} to ${wrench.max} ${wrench.unit}). Take another wrench.`;
-  return [{ code: 'off-scale', message }];
-}
-
-/** The torque that a printed range stands for, by school. */
-const rangeTorque = ({ min_Nm, max_Nm }: Pick<TorqueReading, 'min_Nm' | 'max_Nm'>, school: RangeSchool): number =>
-  ({ low: min_Nm, middle: (min_Nm + max_Nm) / 2, top: max_Nm })[school];
+/** Where a maker's figure stands, its own film is what is on the thread. */
+const filmsInForce = (input: LadderInput): LadderInput =>
+  input.maker && !input.overrides.maker ? { ...input, threadFilm: input.maker.film, headFilm: input.maker.film } : input;
 
 /**
  * The whole way from the figure on the page to the figure on the wrench, one rung a change, at equal clamp load.
  * @throws DomainError bad-field
  */
-export function ladder(input: LadderInput): Ladder {
+export function ladder(given: LadderInput): Ladder {
+  const { rungs, target_Nm } = climb(given);
+  const input = filmsInForce(given);
+  const onWrench = wrenchRungs(input, target_Nm);
+  const { today, original, threadFilm, headFilm } = input;
+  const prevailing_Nm = prevailingOf(today);
+  const pulled_Nm = Math.max(onWrench.setting.achieved_Nm, prevailing_Nm + 1e-9);
   const printed_Nm = rangeTorque(input.reading, input.rangeSchool);
-  const slippery = { muThread: input.todayFilm.thread.low, muHead: input.todayFilm.head.low };
-  const correction = correct(printed_Nm, turned(input, input.originalFilm), { ...turned(input, input.todayFilm), slippery });
-  const setting = wrenchSetting(correction.torque_Nm, input.wrench);
+  const book = inFilms(original, input.originalFilm, input.originalFilm);
   const band = clampBand({
-    thread: input.thread,
-    bearing: input.bearing,
-    torque_Nm: Math.max(setting.achieved_Nm, Number.EPSILON),
-    muThread: input.todayFilm.thread,
-    muHead: input.todayFilm.head,
+    thread: today.thread,
+    bearing: today.bearing,
+    torque_Nm: pulled_Nm,
+    muThread: threadFilm.thread,
+    muHead: headFilm.head,
+    prevailing_Nm,
     wrenchAccuracy_pct: input.wrench.accuracy_pct,
+    sharedFilm: threadFilm.id === headFilm.id,
   });
   return {
-    rungs: [
-      printedRung(input),
-      unitRung(input),
-      rangeRung(input, printed_Nm),
-      filmRung(input, printed_Nm, correction, band),
-      wrenchRung(input, correction.torque_Nm, setting),
-    ],
+    rungs: [...rungs, ...onWrench.rungs],
     printed_Nm,
-    target_Nm: correction.torque_Nm,
-    setting,
-    correction,
+    target_Nm,
+    designed_N: ((printed_Nm - prevailingOf(original)) * 1000) / tighteningArm(book),
+    setting: onWrench.setting,
     band,
-    notes: [...correction.notes, ...notesFor(input, setting)],
+    friction: { thread: threadFilm.thread, head: headFilm.head },
+    prevailing_Nm,
+    load: { middle: loadOf(input, pulled_Nm, 'middle'), slippery: loadOf(input, pulled_Nm, 'low') },
+    notes: onWrench.setting.notes,
   };
+}
+
+/** The ladder, or the sentence that says why there is none. */
+export function tryLadder(input: LadderInput): { readonly ok: true; readonly ladder: Ladder } | { readonly ok: false; readonly message: string } {
+  try {
+    return { ok: true, ladder: ladder(input) };
+  } catch (error) {
+    if (isDomainError(error)) return { ok: false, message: error.message };
+    throw error;
+  }
 }

@@ -1,3 +1,4 @@
+import { strip } from '../fastener';
 import { assertPositive, assertWithin } from '../units';
 import { torqueFor } from './clamp';
 import type { TurnedFastener } from './tightening-arm';
@@ -20,4 +21,30 @@ export function standardTorque(fastener: TurnedFastener, proof_MPa: number, frac
   assertWithin(fraction, Number.MIN_VALUE, 1, 'fraction');
   const preload_N = fraction * proof_MPa * fastener.thread.stressArea_mm2;
   return { torque_Nm: torqueFor(fastener, preload_N).torque_Nm, preload_N };
+}
+
+export interface StandardFigure extends StandardTorque {
+  /** What set the clamp load: the bolt's proof load, or the thread in the parent. */
+  readonly limitedBy: 'proof' | 'parent';
+}
+
+// The computed strip load is taken at nine tenths, and one pitch of lead-in is left out.
+const PARENT_SHARE = 0.9;
+
+/**
+ * The standard figure where the parent's thread is known too: the same share of its strip load is never passed.
+ * @throws DomainError bad-field
+ */
+export function standardFigure(
+  fastener: TurnedFastener,
+  proof_MPa: number,
+  parent?: { readonly engagement_mm: number; readonly shear_MPa: number },
+  fraction = USUAL_PROOF_SHARE,
+): StandardFigure {
+  const byProof = standardTorque(fastener, proof_MPa, fraction);
+  if (!parent) return { ...byProof, limitedBy: 'proof' };
+  const full = Math.max(parent.engagement_mm - fastener.thread.pitch_mm, Number.EPSILON);
+  const most = fraction * PARENT_SHARE * strip(fastener.thread, full, parent.shear_MPa).strip_N;
+  if (byProof.preload_N <= most) return { ...byProof, limitedBy: 'proof' };
+  return { torque_Nm: torqueFor(fastener, most).torque_Nm, preload_N: most, limitedBy: 'parent' };
 }

@@ -34,7 +34,8 @@ export interface PlanInput {
   readonly unitOfWork: UnitOfWork;
   /** Fasteners that come down together in `each`: the two of a cap. */
   readonly perGroup?: number;
-  readonly turnShaft: boolean;
+  /** Between all stages, or only before the last. */
+  readonly turnShaft: boolean | 'before-last';
 }
 
 export interface Plan {
@@ -59,6 +60,9 @@ function groupsInTurn({ positions, school, perGroup = 1 }: PlanInput): readonly 
   return order(middles, school).map((g) => groups[g] as readonly number[]);
 }
 
+const turnsAfter = (turn: PlanInput['turnShaft'], stage: number, count: number) =>
+  turn === 'before-last' ? stage === count - 2 : turn && stage < count - 1;
+
 /**
  * Lays out every step of a tightening in turn: which fastener, at which stage, with the wrench at what.
  * @throws DomainError bad-field
@@ -77,7 +81,7 @@ export function tighteningPlan(input: PlanInput): Plan {
   const turn = order(input.positions, input.school);
   const steps = input.stages.flatMap((_, stage): readonly Step[] => [
     ...turn.map((position) => pull(stage, position, input.stages)),
-    ...(input.turnShaft && stage < count - 1 ? [{ kind: 'shaft', afterStage: stage } as const] : []),
+    ...(turnsAfter(input.turnShaft, stage, count) ? [{ kind: 'shaft', afterStage: stage } as const] : []),
   ]);
   return { order: turn, steps };
 }

@@ -1,12 +1,31 @@
 import type { Database } from 'better-sqlite3';
 
+/** What kind of paper a figure stands on, in the order in which they outrank one another. */
+export const SOURCE_KINDS = ['part-print', 'bulletin', 'manual', 'supplier', 'own', 'shop-report', 'hearsay'] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+
 export interface Source {
   readonly id: string;
   readonly title: string;
   readonly edition: string;
   readonly year: number | null;
+  readonly kind: SourceKind;
+  /** Set where the shop ranks it otherwise than its kind; 1 goes first. */
+  readonly rank: number | null;
+  readonly fromYear: number | null;
+  readonly toYear: number | null;
+  readonly fromNumber: string;
+  readonly toNumber: string;
+  /** The source whose leaves this one puts out of force, for the engines it applies to. */
+  readonly supersedesId: string | null;
   readonly createdAt: string;
 }
+
+export const LEAF_KINDS = ['torque', 'lever-pull', 'turn', 'stretch', 'clearance', 'end-float', 'order', 'note'] as const;
+export type LeafKind = (typeof LEAF_KINDS)[number];
+
+/** What a plain source says beside its title. */
+export const PLAIN_SOURCE = { kind: 'manual', rank: null, fromYear: null, toYear: null, fromNumber: '', toNumber: '', supersedesId: null } as const;
 
 /** One printed figure, as it stands on its page. */
 export interface Leaf {
@@ -18,13 +37,15 @@ export interface Leaf {
   readonly printedText: string;
   /** The printed words on the thread; null where the page says nothing. */
   readonly conditionText: string | null;
-  readonly kind: 'torque' | 'lever-pull' | 'turn';
+  readonly kind: LeafKind;
   /** Which of the readings of the text was chosen. */
   readonly readingIndex: number;
   readonly minNm: number | null;
   readonly maxNm: number | null;
   readonly minDeg: number | null;
   readonly maxDeg: number | null;
+  readonly minMm: number | null;
+  readonly maxMm: number | null;
   /** Codes of the notes that the reader was asked about and agreed to. */
   readonly agreedNotes: readonly string[];
   readonly replacesId: string | null;
@@ -36,6 +57,13 @@ interface SourceRow {
   readonly title: string;
   readonly edition: string;
   readonly year: number | null;
+  readonly kind: SourceKind;
+  readonly rank: number | null;
+  readonly from_year: number | null;
+  readonly to_year: number | null;
+  readonly from_number: string;
+  readonly to_number: string;
+  readonly supersedes_id: string | null;
   readonly created_at: string;
 }
 
@@ -53,12 +81,27 @@ interface LeafRow {
   readonly max_nm: number | null;
   readonly min_deg: number | null;
   readonly max_deg: number | null;
+  readonly min_mm: number | null;
+  readonly max_mm: number | null;
   readonly agreed_notes: string;
   readonly replaces_id: string | null;
   readonly created_at: string;
 }
 
-const toSource = ({ created_at, ...row }: SourceRow): Source => ({ ...row, createdAt: created_at });
+const toSource = (row: SourceRow): Source => ({
+  id: row.id,
+  title: row.title,
+  edition: row.edition,
+  year: row.year,
+  kind: row.kind,
+  rank: row.rank,
+  fromYear: row.from_year,
+  toYear: row.to_year,
+  fromNumber: row.from_number,
+  toNumber: row.to_number,
+  supersedesId: row.supersedes_id,
+  createdAt: row.created_at,
+});
 
 const toLeaf = (row: LeafRow): Leaf => ({
   id: row.id,
@@ -74,10 +117,23 @@ const toLeaf = (row: LeafRow): Leaf => ({
   maxNm: row.max_nm,
   minDeg: row.min_deg,
   maxDeg: row.max_deg,
+  minMm: row.min_mm,
+  maxMm: row.max_mm,
   agreedNotes: JSON.parse(row.agreed_notes) as string[],
   replacesId: row.replaces_id,
   createdAt: row.created_at,
 });
+
+/** A photograph of a page: the file as given, and a small one. */
+export interface Photo {
+  readonly id: string;
+  readonly leafId: string;
+  readonly name: string;
+  readonly type: string;
+  readonly whole: Buffer;
+  readonly thumbnail: Buffer;
+  readonly createdAt: string;
+}
 
 export const createBookRepository = (db: Database) => {
   const sourcesOf = db.prepare<[string], SourceRow>(
@@ -86,19 +142,34 @@ export const createBookRepository = (db: Database) => {
   );
   const sourceById = db.prepare<[string], SourceRow>('SELECT * FROM source WHERE id = ?');
   const insertSource = db.prepare<[Source]>(
-    'INSERT INTO source (id, title, edition, year, created_at) VALUES (@id, @title, @edition, @year, @createdAt)',
+    `INSERT INTO source (id, title, edition, year, kind, rank, from_year, to_year, from_number, to_number, supersedes_id, created_at)
+     VALUES (@id, @title, @edition, @year, @kind, @rank, @fromYear, @toYear, @fromNumber, @toNumber, @supersedesId, @createdAt)`,
   );
   const link = db.prepare<[string, string]>('INSERT OR IGNORE INTO engine_source (engine_id, source_id) VALUES (?, ?)');
   const leavesOf = db.prepare<[string], LeafRow>('SELECT * FROM leaf WHERE engine_id = ? ORDER BY created_at, id');
   const leafById = db.prepare<[string], LeafRow>('SELECT * FROM leaf WHERE id = ?');
   const insertLeaf = db.prepare(
     `INSERT INTO leaf (id, engine_id, source_id, page, subject, printed_text, condition_text, kind, reading_index,
-       min_nm, max_nm, min_deg, max_deg, agreed_notes, replaces_id, created_at)
+       min_nm, max_nm, min_deg, max_deg, min_mm, max_mm, agreed_notes, replaces_id, created_at)
      VALUES (@id, @engineId, @sourceId, @page, @subject, @printedText, @conditionText, @kind, @readingIndex,
-       @minNm, @maxNm, @minDeg, @maxDeg, @agreedNotes, @replacesId, @createdAt)`,
+       @minNm, @maxNm, @minDeg, @maxDeg, @minMm, @maxMm, @agreedNotes, @replacesId, @createdAt)`,
+  );
+  const alterSource = db.prepare(
+    `UPDATE source SET title = @title, edition = @edition, year = @year, kind = @kind, rank = @rank, from_year = @fromYear, to_year = @toYear,
+       from_number = @fromNumber, to_number = @toNumber, supersedes_id = @supersedesId WHERE id = @id`,
   );
   const follow = db.prepare<[string, string]>('UPDATE joint SET leaf_id = ? WHERE leaf_id = ?');
+  const photosOf = db.prepare<[string], { id: string }>('SELECT id FROM photo WHERE leaf_id = ? ORDER BY created_at, id');
+  const photoById = db.prepare<[string], { name: string; type: string; whole: Buffer; thumbnail: Buffer }>(
+    'SELECT name, type, whole, thumbnail FROM photo WHERE id = ?',
+  );
+  const insertPhoto = db.prepare<[Photo]>(
+    `INSERT INTO photo (id, leaf_id, name, type, whole, thumbnail, created_at) VALUES (@id, @leafId, @name, @type, @whole, @thumbnail, @createdAt)`,
+  );
   return {
+    photoIds: (leafId: string): readonly string[] => photosOf.all(leafId).map((row) => row.id),
+    photo: (id: string) => photoById.get(id),
+    addPhoto: (photo: Photo): void => void insertPhoto.run(photo),
     sources: (engineId: string): readonly Source[] => sourcesOf.all(engineId).map(toSource),
     findSource: (id: string): Source | undefined => {
       const row = sourceById.get(id);
@@ -109,6 +180,7 @@ export const createBookRepository = (db: Database) => {
         insertSource.run(source);
         link.run(engineId, source.id);
       })(),
+    alterSource: (source: Omit<Source, 'createdAt'>): void => void alterSource.run(source),
     linkSource: (engineId: string, sourceId: string): void => void link.run(engineId, sourceId),
     leaves: (engineId: string): readonly Leaf[] => leavesOf.all(engineId).map(toLeaf),
     findLeaf: (id: string): Leaf | undefined => {

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { HeadMetal } from '@/core/heat';
+import type { HousePractice } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
 
 export interface Engine {
@@ -11,6 +12,8 @@ export interface Engine {
   readonly headMetal: HeadMetal;
   readonly blockMetal: HeadMetal;
   readonly preferredUnit: TorqueUnit;
+  /** Where this engine's practice differs from the shop's. */
+  readonly practice: Partial<HousePractice>;
   readonly createdAt: string;
 }
 
@@ -23,6 +26,7 @@ interface EngineRow {
   readonly head_metal: HeadMetal;
   readonly block_metal: HeadMetal;
   readonly preferred_unit: TorqueUnit;
+  readonly practice: string;
   readonly created_at: string;
 }
 
@@ -35,28 +39,31 @@ const toEngine = (row: EngineRow): Engine => ({
   headMetal: row.head_metal,
   blockMetal: row.block_metal,
   preferredUnit: row.preferred_unit,
+  practice: JSON.parse(row.practice) as Partial<HousePractice>,
   createdAt: row.created_at,
 });
 
 export const createEngineRepository = (db: Database) => {
   const byId = db.prepare<[string], EngineRow>('SELECT * FROM engine WHERE id = ?');
   const all = db.prepare<[], EngineRow>('SELECT * FROM engine ORDER BY created_at, id');
-  const insert = db.prepare<[Engine]>(
-    `INSERT INTO engine (id, name, kind, year, engine_number, head_metal, block_metal, preferred_unit, created_at)
-     VALUES (@id, @name, @kind, @year, @engineNumber, @headMetal, @blockMetal, @preferredUnit, @createdAt)`,
+  const insert = db.prepare(
+    `INSERT INTO engine (id, name, kind, year, engine_number, head_metal, block_metal, preferred_unit, practice, created_at)
+     VALUES (@id, @name, @kind, @year, @engineNumber, @headMetal, @blockMetal, @preferredUnit, @practice, @createdAt)`,
   );
-  const update = db.prepare<[Omit<Engine, 'createdAt'>]>(
+  const update = db.prepare<[Omit<Engine, 'createdAt' | 'practice'>]>(
     `UPDATE engine SET name = @name, kind = @kind, year = @year, engine_number = @engineNumber,
        head_metal = @headMetal, block_metal = @blockMetal, preferred_unit = @preferredUnit
      WHERE id = @id`,
   );
+  const practise = db.prepare<[string, string]>('UPDATE engine SET practice = ? WHERE id = ?');
   return {
     find: (id: string): Engine | undefined => {
       const row = byId.get(id);
       return row && toEngine(row);
     },
     all: (): readonly Engine[] => all.all().map(toEngine),
-    add: (engine: Engine): void => void insert.run(engine),
-    alter: (engine: Omit<Engine, 'createdAt'>): void => void update.run(engine),
+    add: (engine: Engine): void => void insert.run({ ...engine, practice: JSON.stringify(engine.practice) }),
+    alter: (engine: Omit<Engine, 'createdAt' | 'practice'>): void => void update.run(engine),
+    practise: (id: string, practice: Partial<HousePractice>): void => void practise.run(JSON.stringify(practice), id),
   };
 };

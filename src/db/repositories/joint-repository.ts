@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { RangeSchool } from '@/core/joint';
+import { detailOf, type JointDetail } from '../joint-detail';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
 
 export type RetorqueSchool = 'slacken' | 'straight' | 'warm' | 'none';
@@ -27,6 +28,7 @@ export interface Joint {
   readonly turnShaft: boolean;
   readonly wrenchId: string;
   readonly retorqueSchool: RetorqueSchool;
+  readonly detail: JointDetail;
   readonly createdAt: string;
 }
 
@@ -51,6 +53,7 @@ interface JointRow {
   readonly turn_shaft: number;
   readonly wrench_id: string;
   readonly retorque_school: RetorqueSchool;
+  readonly detail: string;
   readonly created_at: string;
 }
 
@@ -75,6 +78,7 @@ const toJoint = (row: JointRow): Joint => ({
   turnShaft: row.turn_shaft === 1,
   wrenchId: row.wrench_id,
   retorqueSchool: row.retorque_school,
+  detail: detailOf(row.detail),
   createdAt: row.created_at,
 });
 
@@ -83,6 +87,7 @@ const toParameters = (joint: Joint) => ({
   bearingMeasured: Number(joint.bearingMeasured),
   turnShaft: Number(joint.turnShaft),
   stageScheme: JSON.stringify(joint.stageScheme),
+  detail: JSON.stringify(joint.detail),
 });
 
 export const createJointRepository = (db: Database) => {
@@ -91,17 +96,17 @@ export const createJointRepository = (db: Database) => {
   const insert = db.prepare(
     `INSERT INTO joint (id, engine_id, leaf_id, name, pattern, fasteners, thread, bearing_outer_mm, bearing_inner_mm,
        bearing_measured, original_film, original_film_reason, today_film, range_school, stage_scheme, order_school,
-       unit_of_work, turn_shaft, wrench_id, retorque_school, created_at)
+       unit_of_work, turn_shaft, wrench_id, retorque_school, detail, created_at)
      VALUES (@id, @engineId, @leafId, @name, @pattern, @fasteners, @thread, @bearingOuterMm, @bearingInnerMm,
        @bearingMeasured, @originalFilm, @originalFilmReason, @todayFilm, @rangeSchool, @stageScheme, @orderSchool,
-       @unitOfWork, @turnShaft, @wrenchId, @retorqueSchool, @createdAt)`,
+       @unitOfWork, @turnShaft, @wrenchId, @retorqueSchool, @detail, @createdAt)`,
   );
   const update = db.prepare(
     `UPDATE joint SET name = @name, pattern = @pattern, fasteners = @fasteners, thread = @thread,
        bearing_outer_mm = @bearingOuterMm, bearing_inner_mm = @bearingInnerMm, bearing_measured = @bearingMeasured,
        original_film = @originalFilm, original_film_reason = @originalFilmReason, today_film = @todayFilm,
        range_school = @rangeSchool, stage_scheme = @stageScheme, order_school = @orderSchool,
-       unit_of_work = @unitOfWork, turn_shaft = @turnShaft, wrench_id = @wrenchId, retorque_school = @retorqueSchool
+       unit_of_work = @unitOfWork, turn_shaft = @turnShaft, wrench_id = @wrenchId, retorque_school = @retorqueSchool, detail = @detail, leaf_id = @leafId
      WHERE id = @id`,
   );
   return {

@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { TorqueUnit } from '@/core/units';
+import type { CalibrationPoint } from '@/core/wrench';
 
 export interface Wrench {
   readonly id: string;
@@ -9,6 +10,9 @@ export interface Wrench {
   readonly max: number;
   readonly graduation: number;
   readonly accuracyPct: number;
+  /** Points of its last check, in its own unit. */
+  readonly calibration: readonly CalibrationPoint[];
+  readonly checkedAt: string | null;
   readonly createdAt: string;
 }
 
@@ -20,6 +24,8 @@ interface WrenchRow {
   readonly scale_max: number;
   readonly graduation: number;
   readonly accuracy_pct: number;
+  readonly calibration: string;
+  readonly checked_at: string | null;
   readonly created_at: string;
 }
 
@@ -31,22 +37,30 @@ const toWrench = (row: WrenchRow): Wrench => ({
   max: row.scale_max,
   graduation: row.graduation,
   accuracyPct: row.accuracy_pct,
+  calibration: JSON.parse(row.calibration) as CalibrationPoint[],
+  checkedAt: row.checked_at,
   createdAt: row.created_at,
 });
 
 export const createWrenchRepository = (db: Database) => {
   const all = db.prepare<[], WrenchRow>('SELECT * FROM wrench ORDER BY created_at, id');
   const byId = db.prepare<[string], WrenchRow>('SELECT * FROM wrench WHERE id = ?');
-  const insert = db.prepare<[Wrench]>(
-    `INSERT INTO wrench (id, name, unit, scale_min, scale_max, graduation, accuracy_pct, created_at)
-     VALUES (@id, @name, @unit, @min, @max, @graduation, @accuracyPct, @createdAt)`,
+  const insert = db.prepare(
+    `INSERT INTO wrench (id, name, unit, scale_min, scale_max, graduation, accuracy_pct, calibration, checked_at, created_at)
+     VALUES (@id, @name, @unit, @min, @max, @graduation, @accuracyPct, @calibration, @checkedAt, @createdAt)`,
   );
+  const update = db.prepare(
+    `UPDATE wrench SET name = @name, unit = @unit, scale_min = @min, scale_max = @max, graduation = @graduation,
+       accuracy_pct = @accuracyPct, calibration = @calibration, checked_at = @checkedAt WHERE id = @id`,
+  );
+  const toParameters = (wrench: Wrench) => ({ ...wrench, calibration: JSON.stringify(wrench.calibration) });
   return {
     all: (): readonly Wrench[] => all.all().map(toWrench),
     find: (id: string): Wrench | undefined => {
       const row = byId.get(id);
       return row && toWrench(row);
     },
-    add: (wrench: Wrench): void => void insert.run(wrench),
+    add: (wrench: Wrench): void => void insert.run(toParameters(wrench)),
+    alter: (wrench: Wrench): void => void update.run(toParameters(wrench)),
   };
 };

@@ -9,13 +9,19 @@ import { attempt } from '@/interface/server/outcome';
 import { leafOfFields } from './leaf-of-fields';
 import { leafSchema, sourceSchema } from './schema';
 
-/** Adds a source to an engine's book. */
+/** Adds a source to an engine's book, or changes what is known of one. */
 export async function addSourceAction(input: unknown) {
-  return attempt(sourceSchema, input, async ({ engineId, ...fields }) => {
+  return attempt(sourceSchema, input, async ({ engineId, id: known, ...fields }) => {
     const shop = await currentShop();
     if (!shop.engines.find(engineId)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-    const id = nanoid(10);
-    shop.book.addSource(engineId, { ...fields, id, createdAt: nowIso() });
+    const sources = shop.book.sources(engineId);
+    const others = [known, fields.supersedesId].filter((one) => one !== null);
+    if (others.some((one) => !sources.some((source) => source.id === one)))
+      throw new DomainError('not-found', 'That source is not in this engine’s book.', 'id');
+    if (known !== null && known === fields.supersedesId) throw new DomainError('bad-field', 'A source cannot supersede itself.', 'supersedesId');
+    const id = known ?? nanoid(10);
+    if (known === null) shop.book.addSource(engineId, { ...fields, id, createdAt: nowIso() });
+    else shop.book.alterSource({ ...fields, id });
     revalidatePath('/', 'layout');
     return { id };
   });

@@ -7,9 +7,12 @@ import { useState } from 'react';
 import type { Leaf } from '@/db/repositories/book-repository';
 import { usePreferences } from '@/interface/figures/preferences';
 import { Key } from '@/interface/parts/button';
+import key from '@/interface/parts/button.module.css';
+import { kindWords } from '@/db/governing';
 import { Part, Sheet } from '@/interface/parts/sheet';
 import { LeafForm } from './leaf-form';
 import { LeafList } from './leaf-list';
+import styles from './book-sheet.module.css';
 import type { BookSource } from './queries';
 import { SourceForm } from './source-form';
 
@@ -19,15 +22,24 @@ interface Props {
   readonly sources: readonly BookSource[];
 }
 
+/** Which engines a source speaks of; nothing where it speaks of all. */
+function applies({ fromYear, toYear, fromNumber, toNumber }: BookSource): string {
+  const range = (from: number | string | null, to: number | string | null, what: string) =>
+    from || to ? `, ${what} ${[from && `from ${from}`, to && `to ${to}`].filter(Boolean).join(' ')}` : '';
+  return `${range(fromYear, toYear, 'engines of the years')}${range(fromNumber, toNumber, 'engine numbers')}`;
+}
+
 /** The engine's book: its sources, the leaves in each, and where a new one is entered. */
 export function BookSheet({ engineId, engineName, sources }: Props) {
   const router = useRouter();
   const { keys } = usePreferences();
+  const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);
   const [entering, { open, close }] = useDisclosure(none);
   const [addingSource, source] = useDisclosure(sources.length === 0);
   const [latestSource, setLatestSource] = useState<string>();
   const [correcting, setCorrecting] = useState<Leaf>();
+  const [changing, setChanging] = useState<string>();
   useHotkeys(keys ? [['n', open]] : []);
   const refresh = () => {
     close();
@@ -52,25 +64,34 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
     >
       {addingSource && (
         <Part title="New source">
-          <SourceForm engineId={engineId} onAdded={added} />
+          <SourceForm engineId={engineId} sources={sources} onDone={added} />
         </Part>
       )}
       {entering && !correcting && sources.length > 0 && (
         <Part title="New leaf">
-          <LeafForm key={latestSource} engineId={engineId} sources={sources} sourceId={latestSource} onDone={refresh} />
+          <LeafForm key={latestSource} engineId={engineId} sources={sources} subjects={subjects} sourceId={latestSource} onDone={refresh} />
         </Part>
       )}
       {correcting && (
         <Part title="Correct a leaf">
-          <LeafForm key={correcting.id} engineId={engineId} sources={sources} correcting={correcting} onDone={refresh} />
+          <LeafForm key={correcting.id} engineId={engineId} sources={sources} subjects={subjects} correcting={correcting} onDone={refresh} />
         </Part>
       )}
       {sources.map((one) => (
         <Part key={one.id} title={[one.title, one.edition, one.year].filter(Boolean).join(', ')}>
+          <p className={styles.about}>
+            {kindWords(one.kind)}{applies(one)}{one.supersedesId && `; puts out of force ${sources.find((other) => other.id === one.supersedesId)?.title ?? 'another'}`}.{' '}
+            <button type="button" className={styles.link} onClick={() => setChanging(changing === one.id ? undefined : one.id)} aria-expanded={changing === one.id}>Change<span className="only-spoken"> {one.title}</span></button>
+          </p>
+          {changing === one.id && <SourceForm engineId={engineId} sources={sources} source={one} onDone={() => { setChanging(undefined); router.refresh(); }} />}
           <LeafList engineId={engineId} leaves={one.leaves} onCorrect={setCorrecting} />
         </Part>
       ))}
-      {!addingSource && <Key onClick={source.open}>Another source</Key>}
+      <p className={styles.ends}>
+        {!addingSource && <Key onClick={source.open}>Another source</Key>}
+        {sources.length > 0 && <Link href={`/engines/${engineId}/book/import`} className={key.key}>A table of figures (CSV)</Link>}
+        {!none && <a href={`/api/engines/${engineId}/book`} download className={key.key}>The leaves as CSV</a>}
+      </p>
     </Sheet>
   ); // prettier-ignore
 }

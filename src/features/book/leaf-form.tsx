@@ -3,10 +3,12 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo } from 'react';
 import { notesToAgree } from '@/core/print';
+import type { Note } from '@/core/units';
 import type { Leaf, Source } from '@/db/repositories/book-repository';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
+import { LengthReadingView, readPrintedLength } from '@/interface/parts/length-reading';
 import { TorqueReadingView, readPrint, type ReadPrint } from '@/interface/parts/torque-reading';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useStandingWorking } from '@/interface/shell/working-margin';
@@ -18,6 +20,8 @@ interface Props {
   readonly engineId: string;
   readonly sources: readonly Source[];
   readonly sourceId?: string;
+  /** Subjects in the book already. */
+  readonly subjects: readonly string[];
   /** The leaf to correct: it stays, struck through, beneath the new one. */
   readonly correcting?: Leaf;
   readonly onDone: () => void;
@@ -32,11 +36,23 @@ const CONDITIONS = [
   { value: 'moly paste', label: 'Moly paste' },
 ];
 
+const KINDS = [
+  { value: 'torque', label: 'A torque, a pull on a lever, or a turn' },
+  { value: 'stretch', label: 'A stretch' },
+  { value: 'clearance', label: 'A clearance' },
+  { value: 'end-float', label: 'An end float' },
+  { value: 'order', label: 'An order' },
+  { value: 'note', label: 'A note' },
+];
+
+const contentOf = (leaf: Leaf | undefined) => (leaf && leaf.kind !== 'lever-pull' && leaf.kind !== 'turn' ? leaf.kind : 'torque');
+
 const initial = ({ engineId, sources, sourceId, correcting }: Props) => ({
   engineId,
   sourceId: correcting?.sourceId ?? sourceId ?? sources[0]?.id ?? '',
   page: correcting?.page ?? '',
   subject: correcting?.subject ?? '',
+  kind: contentOf(correcting) as string,
   printedText: correcting?.printedText ?? '',
   conditionText: correcting?.conditionText ?? '',
   readingIndex: correcting?.readingIndex ?? -1,
@@ -45,15 +61,14 @@ const initial = ({ engineId, sources, sourceId, correcting }: Props) => ({
 });
 
 interface AgreementProps {
-  readonly read: ReadPrint;
+  readonly asked: readonly Note[];
   readonly agreed: readonly string[];
   readonly onAgree: (codes: readonly string[]) => void;
   readonly error: React.ReactNode;
 }
 
 /** What has to be agreed to before the figure is taken. */
-function Agreement({ read, agreed, onAgree, error }: AgreementProps) {
-  const asked = read.ok ? notesToAgree(read.print.notes) : [];
+function Agreement({ asked, agreed, onAgree, error }: AgreementProps) {
   if (asked.length === 0) return null;
   return (
     <fieldset className={styles.asked}>
@@ -73,6 +88,8 @@ function Agreement({ read, agreed, onAgree, error }: AgreementProps) {
   );
 }
 
+const askedOf = (read: ReadPrint): readonly Note[] => (read.ok ? notesToAgree(read.print.notes) : []);
+
 /** Enters a leaf: the page, the subject, and the text exactly as printed, read as it is typed. */
 export function LeafForm(props: Props) {
   const {
@@ -85,32 +102,39 @@ export function LeafForm(props: Props) {
     props.onDone();
   });
   const field = fields.getInputProps;
-  const { printedText, readingIndex, agreedNotes } = fields.values;
+  const { printedText, readingIndex, agreedNotes, kind } = fields.values;
+  const isTorque = kind === 'torque';
+  const isLength = kind === 'stretch' || kind === 'clearance' || kind === 'end-float';
   const read = useMemo(() => readPrint(printedText), [printedText]);
+  const length = useMemo(() => readPrintedLength(printedText), [printedText]);
+  const asked = isTorque ? askedOf(read) : isLength && length.ok ? notesToAgree(length.print.notes) : [];
   const ambiguous = read.ok && read.print.kind !== 'turn' && read.print.ambiguous;
   const chosen = ambiguous ? readingIndex : 0;
   const setFieldValue = fields.setFieldValue;
   // A choice or an agreement belongs to the text it was made for.
   const type = (text: string) => fields.setValues({ printedText: text, readingIndex: -1, agreedNotes: [] });
-  useStandingWorking(useMemo(() => workingOfPrint(printedText, read, chosen), [printedText, read, chosen]));
+  useStandingWorking(useMemo(() => (isTorque ? workingOfPrint(printedText, read, chosen) : undefined), [isTorque, printedText, read, chosen]));
   return (
     <ActionForm label={props.correcting ? 'Correct a leaf' : 'New leaf'} onSubmit={fields.onSubmit(submit)} problem={problem}>
       <NativeSelect className={form.wide} label="Source" data={props.sources.map((source) => ({ value: source.id, label: source.title }))} {...field('sourceId')} />
       <TextInput label="Page" {...field('page')} />
-      <TextInput label="Subject" description="What the figure is for" {...field('subject')} />
+      <TextInput label="Subject" description="What it is for; the same words as another leaf’s tie them together" list="subjects" {...field('subject')} />
+      <NativeSelect label="What it gives" data={KINDS} {...field('kind')} />
+      <datalist id="subjects">{[...new Set(props.subjects)].map((subject) => <option key={subject} value={subject} />)}</datalist>
       <TextInput className={form.wide} classNames={{ input: styles.printed }} label="Text exactly as printed" placeholder="5½ mkg" autoComplete="off" spellCheck={false} {...field('printedText')} onChange={(event) => type(event.currentTarget.value)} />
       <div className={form.wide} aria-live="polite">
-        {printedText.trim() !== '' && (
+        {isLength && printedText.trim() !== '' && <LengthReadingView read={length} />}
+        {isTorque && printedText.trim() !== '' && (
           <TorqueReadingView read={read} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
         )}
         {fields.errors.readingIndex && <p className={styles.error}>{fields.errors.readingIndex}</p>}
-        <Agreement read={read} agreed={agreedNotes} onAgree={(codes) => setFieldValue('agreedNotes', [...codes])} error={fields.errors.agreedNotes} />
+        <Agreement asked={asked} agreed={agreedNotes} onAgree={(codes) => setFieldValue('agreedNotes', [...codes])} error={fields.errors.agreedNotes} />
       </div>
-      <NativeSelect
+      {isTorque && <NativeSelect
         label="Threads, as the page has them"
         data={read.ok && read.print.condition ? [{ value: '', label: `As printed: ${read.print.condition}` }, ...CONDITIONS.slice(1)] : CONDITIONS}
         {...field('conditionText')}
-      />
+      />}
       <div className={form.acts}>
         <Key type="submit" rank="main" disabled={pending}>
           {props.correcting ? 'Enter the correction' : 'Enter the leaf'}

@@ -4,6 +4,8 @@ import Link from 'next/link';
 import type { Leaf } from '@/db/repositories/book-repository';
 import { useConverted } from '@/interface/parts/torque-reading';
 import { useFigures } from '@/interface/figures/preferences';
+import { tidy } from '@/core/units';
+import { LeafPhoto } from './leaf-photo';
 import type { LeafWithHistory } from './queries';
 import styles from './leaf-list.module.css';
 
@@ -12,9 +14,21 @@ const useFigureOf = () => {
   const { unit, plain } = useFigures();
   return (leaf: Leaf): string => {
     if (leaf.minNm !== null && leaf.maxNm !== null) return converted({ min_Nm: leaf.minNm, max_Nm: leaf.maxNm }, unit);
-    const [low, high] = [plain(leaf.minDeg ?? 0), plain(leaf.maxDeg ?? 0)];
-    return low === high ? `${low}°` : `${low}° to ${high}°`;
+    const range = (low: number, high: number, unit: string) => (low === high ? `${plain(low)}${unit}` : `${plain(low)} to ${plain(high)}${unit}`);
+    if (leaf.minMm !== null && leaf.maxMm !== null) return range(tidy(leaf.minMm), tidy(leaf.maxMm), ' mm');
+    return leaf.minDeg !== null && leaf.maxDeg !== null ? range(leaf.minDeg, leaf.maxDeg, '°') : '';
   };
+};
+
+const KIND_WORDS: Readonly<Record<Leaf['kind'], string>> = {
+  torque: '',
+  'lever-pull': '',
+  turn: 'a turn',
+  stretch: 'a stretch',
+  clearance: 'a clearance',
+  'end-float': 'an end float',
+  order: 'an order',
+  note: 'a note',
 };
 
 interface Props {
@@ -35,9 +49,11 @@ export function LeafList({ engineId, leaves, onCorrect }: Props) {
           <span className={styles.subject}>{leaf.subject}</span>
           <span className={styles.printed}>“{leaf.printedText}”</span>
           <span className={styles.figure}>{figureOf(leaf)}</span>
-          <span className={styles.condition}>threads: {leaf.conditionText ?? 'not said'}</span>
+          <span className={styles.condition}>
+            {leaf.kind === 'torque' || leaf.kind === 'lever-pull' ? `threads: ${leaf.conditionText ?? 'not said'}` : KIND_WORDS[leaf.kind]}
+          </span>
           <span className={styles.acts}>
-            {leaf.kind !== 'turn' && (
+            {(leaf.kind === 'torque' || leaf.kind === 'lever-pull') && (
               <Link href={`/engines/${engineId}/joints/new?leaf=${leaf.id}`}>{leaf.jointNames.length > 0 ? 'Another joint' : 'Make a joint'}</Link>
             )}
             <button type="button" className={styles.act} onClick={() => onCorrect(leaf)} aria-label={`Correct ${leaf.subject}`}>
@@ -45,6 +61,7 @@ export function LeafList({ engineId, leaves, onCorrect }: Props) {
             </button>
           </span>
           {leaf.jointNames.length > 0 && <span className={styles.used}>used by {leaf.jointNames.join(', ')}</span>}
+          <LeafPhoto leafId={leaf.id} subject={leaf.subject} photoIds={leaf.photoIds} />
           {leaf.earlier.map((before) => (
             <s key={before.id} className={styles.earlier}>
               “{before.printedText}”, p. {before.page}

@@ -5,6 +5,7 @@ import type { Shop } from '@/db/shop';
 export interface LeafWithHistory extends Leaf {
   readonly earlier: readonly Leaf[];
   readonly jointNames: readonly string[];
+  readonly photoIds: readonly string[];
 }
 
 export interface BookSource extends Source {
@@ -30,6 +31,7 @@ export function bookOf(shop: Shop, engineId: string): readonly BookSource[] {
       .map((leaf) => ({
         ...leaf,
         earlier: earlierOf(leaf, byId),
+        photoIds: shop.book.photoIds(leaf.id),
         jointNames: joints.filter((joint) => joint.leafId === leaf.id).map((joint) => joint.name),
       })),
   }));

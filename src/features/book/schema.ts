@@ -1,10 +1,11 @@
 import Joi from 'joi';
+import type { LeafContent } from '@/db/leaf-of-text';
+import { SOURCE_KINDS, type Source } from '@/db/repositories/book-repository';
 
-export interface SourceFields {
+export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
   readonly engineId: string;
-  readonly title: string;
-  readonly edition: string;
-  readonly year: number | null;
+  /** Set where a known source is changed. */
+  readonly id: string | null;
 }
 
 export interface LeafFields {
@@ -12,6 +13,7 @@ export interface LeafFields {
   readonly sourceId: string;
   readonly page: string;
   readonly subject: string;
+  readonly kind: LeafContent;
   readonly printedText: string;
   readonly conditionText: string;
   readonly readingIndex: number;
@@ -21,11 +23,23 @@ export interface LeafFields {
 
 const line = (label: string, most = 200) => Joi.string().trim().max(most).label(label);
 
+const year = (label: string) => Joi.number().integer().min(1880).max(2030).empty('').allow(null).default(null).label(label);
+
 export const sourceSchema = Joi.object<SourceFields>({
   engineId: Joi.string().required(),
   title: line('the title').required().messages({ 'string.empty': 'Give the source its title.' }),
   edition: line('the edition').allow('').default(''),
-  year: Joi.number().integer().min(1880).max(2030).empty('').allow(null).default(null).label('the year'),
+  year: year('the year'),
+  id: Joi.string().empty('').allow(null).default(null),
+  kind: Joi.string()
+    .valid(...SOURCE_KINDS)
+    .default('manual'),
+  rank: Joi.number().integer().min(1).max(20).empty('').allow(null).default(null).label('the rank'),
+  fromYear: year('the first year'),
+  toYear: year('the last year'),
+  fromNumber: line('the first engine number', 60).allow('').default(''),
+  toNumber: line('the last engine number', 60).allow('').default(''),
+  supersedesId: Joi.string().empty('').allow(null).default(null),
 });
 
 export const leafSchema = Joi.object<LeafFields>({
@@ -33,6 +47,7 @@ export const leafSchema = Joi.object<LeafFields>({
   sourceId: Joi.string().required().messages({ 'string.empty': 'Choose the source that this page is in.' }),
   page: line('the page', 40).required().messages({ 'string.empty': 'Give the page, so that it can be found again.' }),
   subject: line('the subject').required().messages({ 'string.empty': 'Say what the figure is for.' }),
+  kind: Joi.string().valid('torque', 'stretch', 'clearance', 'end-float', 'order', 'note').default('torque'),
   // Never trimmed: the text stays as it stands on the page.
   printedText: Joi.string().max(400).required().label('the printed text').messages({ 'string.empty': 'Type the figure as it is printed.' }),
   conditionText: line('the condition of the threads').allow('').default(''),

@@ -1,6 +1,8 @@
 'use client';
 
-import { TextInput } from '@mantine/core';
+import { NativeSelect, TextInput } from '@mantine/core';
+import { kindWords } from '@/db/governing';
+import { SOURCE_KINDS, type Source } from '@/db/repositories/book-repository';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
@@ -9,31 +11,63 @@ import { addSourceAction } from './actions';
 
 interface Props {
   readonly engineId: string;
-  readonly onAdded: (sourceId: string) => void;
+  readonly sources: readonly Source[];
+  /** The source to change. */
+  readonly source?: Source;
+  readonly onDone: (sourceId: string) => void;
 }
 
-/** Enters a manual or another source into the engine's book. */
-export function SourceForm({ engineId, onAdded }: Props) {
+const KINDS = SOURCE_KINDS.map((kind) => ({ value: kind, label: kindWords(kind).replace(/^an? /, '') }));
+
+const text = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
+
+const valuesOf = ({ engineId, source }: Props) => ({
+  engineId,
+  id: source?.id ?? '',
+  title: source?.title ?? '',
+  edition: source?.edition ?? '',
+  year: text(source?.year),
+  kind: source?.kind ?? 'manual',
+  rank: text(source?.rank),
+  fromYear: text(source?.fromYear),
+  toYear: text(source?.toYear),
+  fromNumber: source?.fromNumber ?? '',
+  toNumber: source?.toNumber ?? '',
+  supersedesId: source?.supersedesId ?? '',
+});
+
+/** Enters a source into the engine's book, or changes what is known of one: its kind, the engines it speaks of, what it puts out of force. */
+export function SourceForm(props: Props) {
+  const { sources, source, onDone } = props;
   const {
     form: fields,
     submit,
     pending,
     problem,
-  } = useActionForm({ engineId, title: '', edition: '', year: '' }, addSourceAction, ({ id }, entered) => {
+  } = useActionForm(valuesOf(props), addSourceAction, ({ id }, entered) => {
     entered.reset();
-    onAdded(id);
+    onDone(id);
   });
   const field = fields.getInputProps;
+  const others = sources.filter((one) => one.id !== source?.id);
   return (
-    <ActionForm label="New source" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label={source ? `Change ${source.title}` : 'New source'} onSubmit={fields.onSubmit(submit)} problem={problem}>
       <TextInput label="Title" {...field('title')} />
       <TextInput label="Edition" {...field('edition')} />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />
+      <NativeSelect label="What it is" data={KINDS} {...field('kind')} />
+      <TextInput label="Engines from year" inputMode="numeric" {...field('fromYear')} />
+      <TextInput label="Engines to year" inputMode="numeric" {...field('toYear')} />
+      <TextInput label="From engine number" {...field('fromNumber')} />
+      <TextInput label="To engine number" {...field('toNumber')} />
+      {others.length > 0 && (
+        <NativeSelect label="Puts out of force" data={[{ value: '', label: 'nothing' }, ...others.map(({ id, title }) => ({ value: id, label: title }))]} {...field('supersedesId')} />
+      )}
+      <TextInput label="Rank, if not by its kind" description="1 goes first" inputMode="numeric" {...field('rank')} />
       <div className={form.acts}>
-        <Key type="submit" disabled={pending}>
-          Enter the source
-        </Key>
+        <Key type="submit" disabled={pending}>{source ? 'Keep the changes' : 'Enter the source'}</Key>
+        {source && <Key onClick={() => onDone(source.id)}>Leave it</Key>}
       </div>
     </ActionForm>
-  );
+  ); // prettier-ignore
 }

@@ -13,7 +13,7 @@ export async function addEngineAction(input: unknown) {
   return attempt(engineSchema, input, async (fields) => {
     const shop = await currentShop();
     const id = nanoid(10);
-    shop.engines.add({ ...fields, id, createdAt: nowIso() });
+    shop.engines.add({ ...fields, practice: {}, id, createdAt: nowIso() });
     revalidatePath('/', 'layout');
     return { href: `/engines/${id}/book` };
   });

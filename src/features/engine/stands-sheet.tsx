@@ -2,18 +2,19 @@ import Link from 'next/link';
 import { Part, Sheet } from '@/interface/parts/sheet';
 import key from '@/interface/parts/button.module.css';
 import type { EngineTag } from '@/interface/shell/rail';
-import { QuickReading } from './quick-reading';
 import styles from './stands-sheet.module.css';
 
 interface Props {
   readonly tags: readonly EngineTag[];
   /** What an empty shop offers beside an engine of one's own. */
   readonly demonstration: React.ReactNode;
-  readonly shelf: React.ReactNode;
+  readonly reckoner: React.ReactNode;
+  /** A first wrench, where the shelf is empty. */
+  readonly shelf?: React.ReactNode;
 }
 
 /** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
-export const StandsSheet = ({ tags, demonstration, shelf }: Props) => (
+export const StandsSheet = ({ tags, demonstration, reckoner, shelf }: Props) => (
   <div className={styles.frame}>
     <Sheet
       title={tags.length > 0 ? 'On the stands' : 'An empty shop'}
@@ -40,12 +41,12 @@ export const StandsSheet = ({ tags, demonstration, shelf }: Props) => (
           ))}
         </ul>
       )}
-      <Part title="Wrenches on the shelf">{shelf}</Part>
+      {shelf && <Part title="First, a wrench on the shelf">{shelf}</Part>}
       <Part title="The demonstration yard">{demonstration}</Part>
     </Sheet>
     <aside className={styles.slip} aria-label="Read a figure">
       <h2 className={styles.slipTitle}>Read a figure now</h2>
-      <QuickReading />
+      {reckoner}
     </aside>
   </div>
 );

@@ -2,24 +2,67 @@
 
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
-import { patternPositions } from '@/core/tightening';
 import { threadNamed } from '@/core/thread';
+import { patternPositions } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
+import { speakingLeaves } from '@/db/governing';
+import { PLAIN_DETAIL } from '@/db/joint-detail';
 import { settingOf } from '@/db/joint-setting';
-import { ladderOfJoint, planOfJoint, usualFaceOf } from '@/db/joint-working';
+import { planOfJoint, usualFaceOf, workJoint } from '@/db/joint-working';
+import { leafOfText } from '@/db/leaf-of-text';
+import { PLAIN_SOURCE } from '@/db/repositories/book-repository';
+import type { Engine } from '@/db/repositories/engine-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
+import { shelvesOf } from '@/db/shelves-of-shop';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/interface/server/clock';
+import { nowIso, nowMs } from '@/interface/server/clock';
 import { currentShop } from '@/interface/server/current-shop';
 import { attempt } from '@/interface/server/outcome';
-import { originalFilmReason } from './film-reason';
-import { jointSchema, newJointSchema, startSchema } from './schema';
+import { originalFilmFor, originalFilmReason } from './film-reason';
+import { chooseLeafSchema, jointSchema, newJointSchema, standardSchema, startSchema, type NewJointFields } from './schema';
+import { standardReading } from './standard-leaf';
+import { leavesOfJoint } from './queries';
 
 /** Refuses a joint that cannot be reckoned, naming the field. @throws DomainError */
 function assertReckonable(shop: Shop, joint: Joint): void {
   atField('thread', () => threadNamed(joint.thread));
   atField('fasteners', () => patternPositions(joint.pattern, joint.fasteners));
-  ladderOfJoint(settingOf(shop, joint));
+  workJoint(settingOf(shop, joint, nowMs()));
+}
+
+const jointNamed = (shop: Shop, id: string): Joint => {
+  const joint = shop.joints.find(id);
+  if (!joint) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
+  return joint;
+};
+
+const engineNamed = (shop: Shop, id: string): Engine => {
+  const engine = shop.engines.find(id);
+  if (!engine) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+  return engine;
+};
+
+/** A new joint with the practice of its engine. The wrench comes from the shelf. */
+function newJoint(shop: Shop, fields: NewJointFields, conditionText: string | null): Joint {
+  const shelves = shelvesOf(shop, engineNamed(shop, fields.engineId));
+  const { practice } = shelves;
+  const wrench = shelves.wrenches[0];
+  if (!wrench) throw new DomainError('bad-field', 'There is no wrench on the shelf yet.', 'wrenchId');
+  const face = atField('thread', () => usualFaceOf(fields.thread));
+  return {
+    ...fields,
+    id: nanoid(10),
+    bearingOuterMm: face.outer_mm,
+    bearingInnerMm: face.inner_mm,
+    bearingMeasured: false,
+    originalFilmReason: originalFilmReason(conditionText, fields.originalFilm, practice),
+    rangeSchool: practice.range,
+    stageScheme: practice.passes,
+    unitOfWork: practice.unitOfWork,
+    wrenchId: wrench.id,
+    detail: { ...PLAIN_DETAIL, wrenchByHand: false, confirming: practice.confirming === 'yes' },
+    createdAt: nowIso(),
+  };
 }
 
 /** Makes a joint from a leaf. */
@@ -28,16 +71,7 @@ export async function addJointAction(input: unknown) {
     const shop = await currentShop();
     const leaf = shop.book.findLeaf(fields.leafId);
     if (leaf?.engineId !== fields.engineId) throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
-    const face = atField('thread', () => usualFaceOf(fields.thread));
-    const joint: Joint = {
-      ...fields,
-      id: nanoid(10),
-      bearingOuterMm: face.outer_mm,
-      bearingInnerMm: face.inner_mm,
-      bearingMeasured: false,
-      originalFilmReason: originalFilmReason(leaf.conditionText, fields.originalFilm),
-      createdAt: nowIso(),
-    };
+    const joint = newJoint(shop, fields, leaf.conditionText);
     assertReckonable(shop, joint);
     shop.joints.add(joint);
     revalidatePath('/', 'layout');
@@ -45,18 +79,67 @@ export async function addJointAction(input: unknown) {
   });
 }
 
+const STANDARD_TITLE = 'Standard figures, where no page speaks';
+
+/** The source under which an engine's standard figures stand; made when the first is needed. */
+function standardSource(shop: Shop, engineId: string): string {
+  const known = shop.book.sources(engineId).find((source) => source.title === STANDARD_TITLE);
+  if (known) return known.id;
+  const id = nanoid(10);
+  shop.book.addSource(engineId, { ...PLAIN_SOURCE, id, title: STANDARD_TITLE, edition: '', year: null, kind: 'own', rank: 20, createdAt: nowIso() });
+  return id;
+}
+
+/** Makes a joint that no page mentions, from the standard figure, which is marked as such. */
+export async function addStandardJointAction(input: unknown) {
+  return attempt(standardSchema, input, async (fields) => {
+    const shop = await currentShop();
+    const shelves = shelvesOf(shop, engineNamed(shop, fields.engineId));
+    const { printedText, page } = standardReading(fields, shelves);
+    const conditionText = null;
+    return shop.together(() => {
+      const leafId = nanoid(10);
+      shop.book.addLeaf({
+        id: leafId, engineId: fields.engineId, sourceId: standardSource(shop, fields.engineId), page, subject: fields.name, printedText, replacesId: null,
+        createdAt: nowIso(), ...leafOfText({ kind: 'torque', printedText, conditionText, readingIndex: 0 }),
+      }); // prettier-ignore
+      const base: NewJointFields = {
+        engineId: fields.engineId, leafId, name: fields.name, pattern: 'ring', fasteners: 1, thread: fields.thread, originalFilm: fields.film,
+        todayFilm: fields.film, orderSchool: 'star', turnShaft: false, retorqueSchool: 'none',
+      }; // prettier-ignore
+      const made = newJoint(shop, base, conditionText);
+      const joint: Joint = {
+        ...made,
+        originalFilmReason: 'the standard figure is reckoned in this film',
+        detail: {
+          ...made.detail,
+          original: { ...made.detail.original, form: 'bolt', grade: fields.grade },
+          parent: { ...made.detail.parent, metal: fields.metal || null, engagement_mm: fields.engagement_mm },
+          standard: { grade: fields.grade, fraction: 0.75 },
+        },
+      };
+      assertReckonable(shop, joint);
+      shop.joints.add(joint);
+      revalidatePath('/', 'layout');
+      return { href: `/engines/${joint.engineId}/joints/${joint.id}` };
+    });
+  });
+}
+
 /** Keeps a change to a joint. What was tightened before keeps the plan it had. */
 export async function alterJointAction(input: unknown) {
   return attempt(jointSchema, input, async (fields) => {
     const shop = await currentShop();
-    const before = shop.joints.find(fields.id);
-    if (!before) throw new DomainError('not-found', 'That joint is no longer here.', 'id');
+    const before = jointNamed(shop, fields.id);
     const leaf = shop.book.findLeaf(before.leafId);
     const joint: Joint = {
       ...fields,
       engineId: before.engineId,
       leafId: before.leafId,
-      originalFilmReason: originalFilmReason(leaf?.conditionText ?? null, fields.originalFilm),
+      detail: { ...fields.detail, leafReason: before.detail.leafReason },
+      originalFilmReason: before.detail.standard
+        ? before.originalFilmReason
+        : originalFilmReason(leaf?.conditionText ?? null, fields.originalFilm, shelvesOf(shop, engineNamed(shop, before.engineId)).practice),
       createdAt: before.createdAt,
     };
     assertReckonable(shop, joint);
@@ -66,18 +149,46 @@ export async function alterJointAction(input: unknown) {
   });
 }
 
+/** Takes another leaf for a joint; one that does not govern only with a written reason. */
+export async function chooseLeafAction(input: unknown) {
+  return attempt(chooseLeafSchema, input, async ({ jointId, leafId, reason }) => {
+    const shop = await currentShop();
+    const joint = jointNamed(shop, jointId);
+    const engine = engineNamed(shop, joint.engineId);
+    const speaking = speakingLeaves(leavesOfJoint(shop, joint), shop.book.sources(joint.engineId), engine);
+    const chosen = speaking.find(({ leaf }) => leaf.id === leafId);
+    if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
+    if (!chosen.governs && !reason) throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
+    const { practice } = shelvesOf(shop, engine);
+    const originalFilm = originalFilmFor(chosen.leaf.conditionText, practice);
+    const next: Joint = {
+      ...joint,
+      leafId,
+      originalFilm,
+      originalFilmReason: originalFilmReason(chosen.leaf.conditionText, originalFilm, practice),
+      detail: { ...joint.detail, leafReason: chosen.governs ? null : reason },
+    };
+    assertReckonable(shop, next);
+    shop.joints.alter(next);
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
 /** Begins a going-round with the plan as it stands now, and answers with its face. */
 export async function startTighteningAction(input: unknown) {
-  return attempt(startSchema, input, async ({ jointId, purpose }) => {
+  return attempt(startSchema, input, async ({ jointId, purpose, reason }) => {
     const shop = await currentShop();
-    const joint = shop.joints.find(jointId);
-    if (!joint) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
-    const plan = planOfJoint(settingOf(shop, joint));
-    if (!plan.ladder.setting.onScale)
+    const joint = jointNamed(shop, jointId);
+    const plan = planOfJoint(settingOf(shop, joint, nowMs()), { reason });
+    const stops = (plan.guards ?? []).filter((guard) => guard.severity === 'stop');
+    const offScale = stops.find((guard) => guard.code === 'off-scale');
+    if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');
+    if (purpose === 'final' && stops.length > 0 && !reason)
       throw new DomainError(
-        'off-scale',
-        plan.ladder.notes.find((note) => note.code === 'off-scale')?.message ?? 'The figure is off the wrench’s scale.',
-        'wrenchId',
+        'needs-reason',
+        `This stands against it: ${stops.map((guard) => guard.message).join(' ')} Write down why it is pulled all the same.`,
+        'reason',
       );
     const id = nanoid(12);
     shop.tightenings.start({ id, jointId, purpose, plan, startedAt: nowIso() });

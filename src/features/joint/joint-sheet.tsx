@@ -1,58 +1,44 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useCallback, useMemo, useRef, useState, useTransition } from 'react';
+import Link from 'next/link';
+import { useMemo } from 'react';
 import { isDomainError } from '@/core/units';
-import { order, patternPositions, tighteningPlan } from '@/core/tightening';
-import { ladderOfJoint, stagesOfJoint, type JointSetting } from '@/db/joint-working';
-import type { Joint } from '@/db/repositories/joint-repository';
-import type { Wrench } from '@/db/repositories/wrench-repository';
+import { stagesOfJoint, workJoint, type JointSetting } from '@/db/joint-working';
+import type { SpeakingLeaf } from '@/db/governing';
+import type { Leaf } from '@/db/repositories/book-repository';
 import { useFigures } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { send } from '@/interface/parts/use-action-form';
-import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { Fold } from '@/interface/parts/fold';
+import { Remark, Sheet } from '@/interface/parts/sheet';
 import { useStandingWorking } from '@/interface/shell/working-margin';
-import { alterJointAction, startTighteningAction } from './actions';
-import { FaceFields } from './face-fields';
+import { FastenerFold } from './fastener-fold';
 import { originalFilmReason } from './film-reason';
+import { GuardList } from './guard-list';
 import { LadderView, workingOfRung } from './ladder-view';
-import { PlanControls } from './plan-controls';
-import styles from './joint-sheet.module.css';
+import { PlanFold } from './plan-fold';
+import { SourcesFold } from './sources-fold';
+import { SpreadFold } from './spread-fold';
+import { StartControls, type Resume } from './start-controls';
+import { useKeptJoint } from './use-kept-joint';
+import { WrenchFold } from './wrench-fold';
 
 interface Props {
   readonly setting: JointSetting;
-  readonly wrenches: readonly Wrench[];
   /** A going-round that was begun and can be gone on with. */
-  readonly resume?: { readonly href: string; readonly line: string };
+  readonly resume?: Resume;
+  /** True where it is tight at its final figure already. */
+  readonly tight: boolean;
   readonly standing: string;
-}
-
-/** Keeps changes on disk behind the figures, one at a time and in order. */
-function useKept(initial: Joint) {
-  const [joint, setJoint] = useState(initial);
-  const [problem, setProblem] = useState<string>();
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  const latest = useRef(initial);
-  const change = useCallback((part: Partial<Joint>) => {
-    const next = { ...latest.current, ...part };
-    latest.current = next;
-    setJoint(next);
-    queue.current = queue.current.then(async () => {
-      const outcome = await send(alterJointAction, next);
-      setProblem(outcome.ok ? undefined : outcome.error.message);
-    });
-  }, []);
-  return { joint, change, problem, settled: () => queue.current };
+  readonly speaking: readonly SpeakingLeaf[];
+  readonly otherLeaves: readonly Leaf[];
+  readonly stretch: { readonly href: string; readonly line: string };
 }
 
 function useWorked(setting: JointSetting) {
   return useMemo(() => {
     try {
-      const ladder = ladderOfJoint(setting);
-      const stageList = stagesOfJoint(setting, ladder);
-      return { ok: true as const, ladder, stageList };
+      const worked = workJoint(setting);
+      return { ok: true as const, worked, stageList: stagesOfJoint(setting, worked) };
     } catch (error) {
       if (isDomainError(error)) return { ok: false as const, message: error.message };
       throw error;
@@ -60,72 +46,43 @@ function useWorked(setting: JointSetting) {
   }, [setting]);
 }
 
-/** One joint: its ladder, its plan, and the way to the face. */
-export function JointSheet({ setting, wrenches, resume, standing }: Props) {
-  const router = useRouter();
+/** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
+export function JointSheet({ setting, resume, tight, standing, speaking, otherLeaves, stretch }: Props) {
+  const { joint, change, changeDetail, problem, settled } = useKeptJoint(setting.joint);
   const { plain } = useFigures();
-  const [starting, startTransition] = useTransition();
-  const [refusal, setRefusal] = useState<string>();
-  const { joint, change, problem, settled } = useKept(setting.joint);
-  const wrench = wrenches.find((one) => one.id === joint.wrenchId) ?? setting.wrench;
-  const reason = originalFilmReason(setting.leaf.conditionText, joint.originalFilm);
-  const now = useMemo(() => ({ ...setting, joint: { ...joint, originalFilmReason: reason }, wrench }), [setting, joint, reason, wrench]);
-  const worked = useWorked(now);
-  const filmRung = worked.ok ? worked.ladder.rungs.find((rung) => rung.id === 'film') : undefined;
-  const caution = worked.ok ? worked.ladder.notes.map((note) => note.message).join(' ') || undefined : undefined;
+  const { standard } = setting.joint.detail;
+  const reason = standard
+    ? setting.joint.originalFilmReason
+    : originalFilmReason(setting.leaf.conditionText, joint.originalFilm, setting.shelves.practice);
+  const now = useMemo(() => ({ ...setting, joint: { ...joint, originalFilmReason: reason } }), [setting, joint, reason]);
+  const found = useWorked(now);
+  const worked = found.ok ? found.worked : undefined;
+  const filmRung = worked?.ladder.rungs.find((rung) => rung.id === 'film');
+  const caution = worked?.guards.map((guard) => guard.message).join(' ') || undefined;
   useStandingWorking(useMemo(() => filmRung && workingOfRung(filmRung, caution), [filmRung, caution]));
-  const positions = useMemo(() => patternPositions(joint.pattern, joint.fasteners), [joint.pattern, joint.fasteners]);
-  const start = () =>
-    startTransition(async () => {
-      await settled();
-      const outcome = await send(startTighteningAction, { jointId: joint.id, purpose: 'final' });
-      if (outcome.ok) router.push(outcome.result.href);
-      else setRefusal(outcome.error.message);
-    });
-  const turn = worked.ok
-    ? tighteningPlan({
-        positions,
-        school: joint.orderSchool,
-        stages: worked.stageList,
-        unitOfWork: joint.unitOfWork,
-        perGroup: joint.pattern === 'caps' ? 2 : 1,
-        turnShaft: joint.turnShaft,
-      }).order
-    : order(positions, joint.orderSchool);
+  const stops = worked?.guards.filter((guard) => guard.severity === 'stop') ?? [];
   return (
     <Sheet
       title={joint.name}
-      lead={`${joint.fasteners} × ${joint.thread}. ${standing}`}
-      aside={resume ? <Key rank="main" onClick={() => router.push(resume.href)}>Go on at the face</Key> : <Key rank="main" onClick={start} disabled={starting || !worked.ok}>To the face</Key>}
+      lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${standing}`}
+      aside={<StartControls joint={joint} resume={resume} tight={tight} stops={stops} ready={worked !== undefined} settled={settled} />}
     >
-      {resume && <Remark kind="wait">{resume.line}</Remark>}
-      {(problem ?? refusal) && <Remark kind="stop">{problem ?? refusal}</Remark>}
-      {!worked.ok && <Remark kind="stop">{worked.message}</Remark>}
+      {problem && <Remark kind="stop">{problem}</Remark>}
+      {!found.ok && <Remark kind="stop">{found.message}</Remark>}
       <Alive>
-      {worked.ok && <LadderView ladder={worked.ladder} joint={joint} wrenches={wrenches} onChange={change} />}
-      <Part title="The plan">
-        <div className={styles.plan}>
-          <div className={styles.drawing}>
-            <PatternDrawing positions={positions} order={turn} caps={joint.pattern === 'caps'} label={`${joint.fasteners} fasteners with their place in the turn`} />
-          </div>
-          {worked.ok && (
-            <ol className={styles.stages} aria-label="Stages">
-              {worked.stageList.map((stage, i) => (
-                <li key={i}>
-                  <span className={styles.figure}>{plain(stage.setting)}</span> {wrench.unit}
-                  {joint.turnShaft && i < worked.stageList.length - 1 && <span className={styles.shaft}>turn the shaft</span>}
-                </li>
-              ))}
-            </ol>
-          )}
-        </div>
-        <PlanControls joint={joint} unit={wrench.unit} stageFigures={worked.ok ? worked.stageList.map((stage) => stage.setting) : []} onChange={change} />
-      </Part>
-      <Part title="The nut’s face">
-        <FaceFields joint={joint} onChange={change} />
-      </Part>
+        {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
+        {worked && <GuardList guards={worked.guards} />}
+        <SourcesFold joint={joint} speaking={speaking} otherLeaves={otherLeaves} settled={settled} onDetail={changeDetail} />
+        <FastenerFold setting={now} onChange={change} onDetail={changeDetail} />
+        {worked && <WrenchFold setting={now} worked={worked} onChange={change} onDetail={changeDetail} />}
+        {worked && <SpreadFold setting={now} worked={worked} />}
+        <Fold title="By stretch" line={stretch.line}>
+          <p>
+            Where it matters most, length is measured before and after. <Link href={stretch.href}>The stretch sheet of this joint</Link>
+          </p>
+        </Fold>
+        <PlanFold setting={now} worked={worked} stageList={found.ok ? found.stageList : []} onChange={change} onDetail={changeDetail} plain={plain} />
       </Alive>
-      {resume && <Key onClick={start} disabled={starting}>Begin again from the first stage</Key>}
     </Sheet>
-  ); // prettier-ignore
+  );
 }

@@ -1,8 +1,9 @@
-import type { RangeSchool } from '@/core/joint';
+import type { Locking, RangeSchool } from '@/core/joint';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
+import type { Care, FastenerFacts } from '@/db/joint-detail';
 import type { RetorqueSchool } from '@/db/repositories/joint-repository';
 
-interface Choice<T extends string> {
+export interface Choice<T extends string> {
   readonly value: T;
   readonly label: string;
 }
@@ -17,6 +18,7 @@ export const RANGES: readonly Choice<RangeSchool>[] = [
   { value: 'low', label: 'Low end' },
   { value: 'middle', label: 'Middle' },
   { value: 'top', label: 'Top' },
+  { value: 'bottom-then-middle', label: 'Bottom, turn the shaft, then middle' },
 ];
 
 export const TURNS: readonly Choice<OrderSchool>[] = [
@@ -35,6 +37,27 @@ export const RETORQUES: readonly Choice<RetorqueSchool>[] = [
   { value: 'straight', label: 'Cold; straight pull' },
   { value: 'warm', label: 'Warm, where the book says so' },
   { value: 'none', label: 'None: the gasket says not to' },
+];
+
+export const LOCKINGS: readonly Choice<Locking>[] = [
+  { value: 'none', label: 'None' },
+  { value: 'tab', label: 'Tab washer' },
+  { value: 'compound', label: 'Compound' },
+  { value: 'wire', label: 'Wire' },
+  { value: 'polymer-nut', label: 'Nut with a polymer insert' },
+  { value: 'metal-nut', label: 'All-metal locking nut' },
+];
+
+export const SOCKETS: readonly Choice<FastenerFacts['socket']>[] = [
+  { value: 'not-tried', label: 'Not tried yet' },
+  { value: 'takes', label: 'Tried: it gets at it, nothing fouls' },
+  { value: 'fouls', label: 'It does not, or the head fouls' },
+];
+
+export const CARES: readonly Choice<Care>[] = [
+  { value: 'wrench', label: 'Always by wrench' },
+  { value: 'importance', label: 'By importance' },
+  { value: 'hand', label: 'By hand, recorded as by feel' },
 ];
 
 export const NAMED_SCHEMES: readonly Choice<'halves' | 'thirds' | 'quarters' | 'typed'>[] = [

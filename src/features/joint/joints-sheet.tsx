@@ -25,6 +25,8 @@ export interface JointSummary {
   readonly film: string;
   readonly standing: string;
   readonly done: boolean;
+  readonly stops: number;
+  readonly asks: number;
   /** The rung on which the figure moves most: what the margin shows of this joint. */
   readonly filmRung?: Rung;
 }
@@ -55,7 +57,7 @@ export function JointsSheet({
     >
       {!canAdd && (
         <Remark kind="plain">
-          A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first.</Link>
+          A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first</Link>, or <Link href={at('joints/new')}>take the standard figure where no page speaks</Link>.
         </Remark>
       )}
       {joints.length > 0 && (
@@ -82,7 +84,11 @@ export function JointsSheet({
                   <span className={styles.setting}>{plain(joint.setting)} {joint.unit}</span>
                   <span className={styles.small}>{torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}</span>
                 </td>
-                <td data-done={joint.done || undefined} className={styles.standing}>{joint.standing}</td>
+                <td data-done={joint.done || undefined} className={styles.standing}>
+                  {joint.standing}
+                  {joint.stops > 0 && <span className={styles.stops}>▲ {joint.stops === 1 ? 'Something stands' : `${joint.stops} things stand`} against it.</span>}
+                  {joint.stops === 0 && joint.asks > 0 && <span className={styles.asks}>△ {joint.asks === 1 ? 'One thing' : `${joint.asks} things`} to look at.</span>}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -1,106 +1,149 @@
 'use client';
 
 import { NativeSelect } from '@mantine/core';
-import { SHELF_FILMS } from '@/core/film';
-import type { Ladder, Rung } from '@/core/joint';
+import { useState } from 'react';
+import { OVERRULED, type Override, type Rung, type RungId } from '@/core/joint';
+import type { JointDetail } from '@/db/joint-detail';
+import type { JointSetting, WorkedJoint } from '@/db/joint-working';
 import type { Joint } from '@/db/repositories/joint-repository';
-import type { Wrench } from '@/db/repositories/wrench-repository';
 import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
 import { RANGES } from './joint-words';
 import styles from './ladder-view.module.css';
-
-const FILMS = SHELF_FILMS.map((film) => ({ value: film.id, label: film.name }));
+import { SetAside } from './set-aside';
 
 export const workingOfRung = (rung: Rung, caution?: string): Working => ({
   title: rung.title,
   lines: rung.working,
-  remarks: [['Source', rung.source], ['School', rung.school], ['Spread', rung.spread]],
+  remarks: [['Source', rung.source], ['School', rung.school], ['Spread', rung.spread], ...(rung.override ? [['Set aside', rung.override.reason] as const] : [])],
   caution,
 }); // prettier-ignore
 
 interface ControlProps {
   readonly rung: Rung;
-  readonly joint: Joint;
-  readonly wrenches: readonly Wrench[];
+  readonly setting: JointSetting;
+  readonly worked: WorkedJoint;
   readonly onChange: (part: Partial<Joint>) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
-/** What can be chosen on a rung, on the rung itself. */
-function RungControl({ rung, joint, wrenches, onChange }: ControlProps) {
-  if (rung.id === 'printed') return <span className={styles.quote}>{rung.working[0]?.formula}</span>;
-  if (rung.id === 'unit') return <span className={styles.remark}>{rung.source}</span>;
-  if (rung.id === 'range')
-    return (
-      <NativeSelect
-        aria-label="A range becomes"
-        data={[...RANGES]}
-        value={joint.rangeSchool}
-        onChange={(event) => onChange({ rangeSchool: event.currentTarget.value as Joint['rangeSchool'] })}
-      />
-    );
-  if (rung.id === 'wrench')
-    return (
-      <NativeSelect
-        aria-label="Wrench"
-        data={wrenches.map(({ id, name }) => ({ value: id, label: name }))}
-        value={joint.wrenchId}
-        onChange={(event) => onChange({ wrenchId: event.currentTarget.value })}
-      />
-    );
+const FROM_SHELF = 'shelf';
+
+/** Film in the book, film today; the head apart from the thread where it is. */
+function FilmControl({ setting: { joint, shelves }, onChange, onDetail }: Omit<ControlProps, 'rung' | 'worked'>) {
+  const films = shelves.films.map((film) => ({ value: film.id, label: film.standing === 'own' ? `${film.name} (own)` : film.name }));
   return (
     <span className={styles.films}>
       <span aria-hidden>Book</span>
       <NativeSelect
         aria-label="Film in the book"
-        data={FILMS}
+        data={films}
         value={joint.originalFilm}
         onChange={(event) => onChange({ originalFilm: event.currentTarget.value })}
       />
       <span aria-hidden>Today</span>
       <NativeSelect
         aria-label="Film today"
-        data={FILMS}
+        data={films}
         value={joint.todayFilm}
         onChange={(event) => onChange({ todayFilm: event.currentTarget.value })}
+      />
+      <span aria-hidden>Head</span>
+      <NativeSelect
+        aria-label="Film under the head"
+        data={[{ value: '', label: 'the same under the head' }, ...films]}
+        value={joint.detail.headFilm ?? ''}
+        onChange={(event) => onDetail({ headFilm: event.currentTarget.value || null })}
       />
     </span>
   );
 }
 
+function WrenchControl({ setting: { joint, shelves }, worked, onChange, onDetail }: Omit<ControlProps, 'rung'>) {
+  const choose = (value: string) => {
+    onDetail({ wrenchByHand: value !== FROM_SHELF });
+    if (value !== FROM_SHELF) onChange({ wrenchId: value });
+  };
+  const shelf = worked.choice.chosen ? `From the shelf: ${worked.choice.chosen.name}` : 'From the shelf: none fits';
+  return (
+    <NativeSelect
+      aria-label="Wrench"
+      data={[{ value: FROM_SHELF, label: shelf }, ...shelves.wrenches.map(({ id, name }) => ({ value: id, label: name }))]}
+      value={joint.detail.wrenchByHand ? joint.wrenchId : FROM_SHELF}
+      onChange={(event) => choose(event.currentTarget.value)}
+    />
+  );
+}
+
+/** What can be chosen on a rung, on the rung itself. */
+function RungControl(props: ControlProps) {
+  const { rung, setting, onChange } = props;
+  if (rung.id === 'printed') return <span className={styles.quote}>{rung.working[0]?.formula}</span>;
+  if (rung.id === 'range')
+    return (
+      <NativeSelect
+        aria-label="A range becomes"
+        data={[...RANGES]}
+        value={setting.joint.rangeSchool}
+        onChange={(event) => onChange({ rangeSchool: event.currentTarget.value as Joint['rangeSchool'] })}
+      />
+    );
+  if (rung.id === 'film') return <FilmControl {...props} />;
+  if (rung.id === 'wrench') return <WrenchControl {...props} />;
+  const said: Partial<Record<RungId, string>> = { condition: 'not said on the page: see the margin', maker: rung.working[0]?.formula };
+  return <span className={styles.remark}>{said[rung.id] ?? rung.source}</span>;
+}
+
 interface Props extends Omit<ControlProps, 'rung'> {
-  readonly ladder: Ladder;
+  readonly worked: WorkedJoint;
 }
 
 /** The ladder: printed figure at the bottom, a rung a change, the figure to set at the top. */
-export function LadderView({ ladder, ...control }: Props) {
+export function LadderView(props: Props) {
+  const { worked, setting, onDetail } = props;
+  const { ladder, wrench, guards } = worked;
   const { torque, significant, plain, unit } = useFigures();
   const show = useShowWorking();
-  const wrench = control.wrenches.find((one) => one.id === control.joint.wrenchId);
-  const caution = ladder.notes.map((note) => note.message).join(' ') || undefined;
+  const [aside, setAside] = useState<RungId>();
+  const caution = guards.map((guard) => guard.message).join(' ') || undefined;
   const top = ladder.rungs.at(-1);
+  const { overrides } = setting.joint.detail;
+  const override = (id: RungId, next: Override | undefined) => {
+    const rest = Object.fromEntries(Object.entries(overrides).filter(([rung]) => rung !== id));
+    onDetail({ overrides: next ? { ...rest, [id]: next } : rest });
+    setAside(undefined);
+  };
   return (
     <div className={styles.ladder}>
       <div className={styles.top} data-off={!ladder.setting.onScale || undefined} tabIndex={0} {...(top && show(workingOfRung(top, caution)))} aria-live="polite">
         <span className={styles.set}>Set the wrench to</span>
         <output className={styles.setting} data-testid="setting">
-          {plain(ladder.setting.rounded)} <span className={styles.unit}>{wrench?.unit}</span>
+          {plain(ladder.setting.rounded)} <span className={styles.unit}>{wrench.unit}</span>
         </output>
         <span className={styles.also}>
-          {torque(ladder.setting.achieved_Nm, 3, wrench?.unit === unit ? otherUnitOf(unit) : unit)}; clamp load {significant(ladder.band.p50_N / 1000)} kN a fastener, {significant(ladder.band.p5_N / 1000)} to {significant(ladder.band.p95_N / 1000)} kN
+          {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)}; clamp load {significant(ladder.band.p50_N / 1000)} kN a fastener, {significant(ladder.band.p5_N / 1000)} to {significant(ladder.band.p95_N / 1000)} kN
         </span>
       </div>
       <ol className={styles.rungs} reversed>
         {[...ladder.rungs].reverse().map((rung) => (
-          <li key={rung.id} className={styles.rung} data-rung={rung.id} {...show(workingOfRung(rung, rung.id === 'wrench' || rung.id === 'film' ? caution : undefined))}>
-            <button type="button" className={styles.name}>
-              {rung.title}
-            </button>
+          <li key={rung.id} className={styles.rung} data-rung={rung.id} data-aside={rung.override !== undefined || undefined} {...show(workingOfRung(rung, rung.id === 'wrench' || rung.id === 'film' ? caution : undefined))}>
+            <span className={styles.nameCell}>
+              <button type="button" className={styles.name}>
+                {rung.title}
+              </button>
+              {OVERRULED.includes(rung.id) && (
+                <button type="button" className={styles.act} aria-expanded={aside === rung.id} onClick={() => (rung.override ? override(rung.id, undefined) : setAside(aside === rung.id ? undefined : rung.id))}>
+                  {rung.override ? 'Put back' : 'Set aside'}
+                  <span className="only-spoken"> {rung.title}</span>
+                </button>
+              )}
+            </span>
             <span className={styles.control}>
-              <RungControl rung={rung} {...control} />
+              {rung.override ? <span className={styles.remark}>{rung.override.value_Nm === null ? 'Taken out' : 'Overruled'}: {rung.override.reason}</span> : <RungControl rung={rung} {...props} />}
             </span>
             <span className={styles.factor}>{rung.factor === undefined || rung.id === 'unit' ? '' : `× ${significant(rung.factor, 4)}`}</span>
             <span className={styles.value}>{torque(rung.value_Nm, 4, rung.id === 'unit' ? otherUnitOf(unit) : unit)}</span>
+            {aside === rung.id && <SetAside rung={rung} onKeep={(next) => override(rung.id, next)} onLeave={() => setAside(undefined)} />}
           </li>
         ))}
       </ol>

@@ -2,29 +2,30 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { SHELF_FILMS } from '@/core/film';
 import type { Leaf } from '@/db/repositories/book-repository';
-import type { Wrench } from '@/db/repositories/wrench-repository';
+import type { Shelves } from '@/db/shelves';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addJointAction } from './actions';
-import { originalFilmFor } from './film-reason';
+import { originalFilmFor, todayFilmFor } from './film-reason';
 import { PATTERNS } from './joint-words';
 
 interface Props {
   readonly engineId: string;
   readonly leaves: readonly Leaf[];
   readonly leafId?: string;
-  readonly wrenches: readonly Wrench[];
+  readonly shelves: Shelves;
 }
 
-const FILMS = SHELF_FILMS.map((film) => ({ value: film.id, label: film.name }));
+const filmsFor = (leaf: Leaf | undefined, { practice }: Shelves) => {
+  const originalFilm = originalFilmFor(leaf?.conditionText ?? null, practice);
+  return { originalFilm, todayFilm: todayFilmFor(originalFilm, practice) };
+};
 
-const initial = ({ engineId, leaves, leafId, wrenches }: Props) => {
+const initial = ({ engineId, leaves, leafId, shelves }: Props) => {
   const leaf = leaves.find((one) => one.id === leafId) ?? leaves[0];
-  const film = originalFilmFor(leaf?.conditionText ?? null);
   return {
     engineId,
     leafId: leaf?.id ?? '',
@@ -32,15 +33,10 @@ const initial = ({ engineId, leaves, leafId, wrenches }: Props) => {
     pattern: 'rows',
     fasteners: '',
     thread: '',
-    originalFilm: film,
-    todayFilm: film,
-    wrenchId: wrenches[0]?.id ?? '',
-    rangeSchool: 'middle',
-    stageScheme: 'thirds',
+    ...filmsFor(leaf, shelves),
     orderSchool: 'centre-out',
-    unitOfWork: 'row',
     turnShaft: false,
-    retorqueSchool: 'slacken',
+    retorqueSchool: shelves.practice.retorque as string,
   };
 };
 
@@ -49,17 +45,17 @@ export function NewJointForm(props: Props) {
   const router = useRouter();
   const { form: fields, submit, pending, problem } = useActionForm(initial(props), addJointAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
+  const films = props.shelves.films.map((film) => ({ value: film.id, label: film.name }));
   const chooseLeaf = (leafId: string) => {
     const leaf = props.leaves.find((one) => one.id === leafId);
-    const film = originalFilmFor(leaf?.conditionText ?? null);
-    fields.setValues({ leafId, originalFilm: film, name: leaf?.subject ?? '' });
+    fields.setValues({ leafId, ...filmsFor(leaf, props.shelves), name: leaf?.subject ?? '' });
   };
   const choosePattern = (pattern: string) =>
     fields.setValues({
       pattern,
       orderSchool: pattern === 'ring' ? 'star' : 'centre-out',
       turnShaft: pattern === 'caps',
-      retorqueSchool: pattern === 'caps' ? 'none' : 'slacken',
+      retorqueSchool: pattern === 'caps' ? 'none' : props.shelves.practice.retorque,
     });
   return (
     <ActionForm label="The joint" onSubmit={fields.onSubmit(submit)} problem={problem}>
@@ -74,13 +70,8 @@ export function NewJointForm(props: Props) {
       <NativeSelect label="Pattern" data={[...PATTERNS]} {...field('pattern')} onChange={(event) => choosePattern(event.currentTarget.value)} />
       <TextInput label="Fasteners" description="How many are pulled" inputMode="numeric" {...field('fasteners')} />
       <TextInput label="Thread that turns" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
-      <NativeSelect label="Film the book has in mind" data={FILMS} {...field('originalFilm')} />
-      <NativeSelect label="Film today" data={FILMS} {...field('todayFilm')} />
-      <NativeSelect
-        label="Wrench"
-        data={props.wrenches.map((wrench) => ({ value: wrench.id, label: `${wrench.name}, ${wrench.unit}` }))}
-        {...field('wrenchId')}
-      />
+      <NativeSelect label="Film the book has in mind" data={films} {...field('originalFilm')} />
+      <NativeSelect label="Film today" data={films} {...field('todayFilm')} />
       <div className={form.acts}>
         <Key type="submit" rank="main" disabled={pending}>
           Make the joint

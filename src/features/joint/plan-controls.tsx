@@ -2,19 +2,21 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import type { JointDetail } from '@/db/joint-detail';
 import type { Joint } from '@/db/repositories/joint-repository';
 import form from '@/interface/parts/form.module.css';
-import { NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
+import { CARES, NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
 
 interface Props {
   readonly joint: Joint;
   readonly unit: string;
   readonly stageFigures: readonly number[];
   readonly onChange: (part: Partial<Joint>) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
 /** Figures as the page lists them: typed in the wrench's unit, kept as shares of the last. */
-function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
+function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'onDetail'>) {
   const [text, setText] = useState(stageFigures.join(' '));
   const scheme = schemeOfFigures(text);
   return (
@@ -34,12 +36,12 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
 }
 
 /** Stages, turn, shaft and retorque of a joint. */
-export function PlanControls({ joint, unit, stageFigures, onChange }: Props) {
+export function PlanControls({ joint, unit, stageFigures, onChange, onDetail }: Props) {
   const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
   const chooseScheme = (value: string) =>
     onChange({ stageScheme: value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']) });
   return (
-    <div className={form.grid}>
+    <div className={`${form.grid} ${form.broad}`}>
       <NativeSelect label="Stages" data={[...NAMED_SCHEMES]} value={named} onChange={(event) => chooseScheme(event.currentTarget.value)} />
       {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
       <NativeSelect label="Turn" data={[...TURNS]} value={joint.orderSchool} onChange={(event) => onChange({ orderSchool: event.currentTarget.value as Joint['orderSchool'] })} />
@@ -51,6 +53,11 @@ export function PlanControls({ joint, unit, stageFigures, onChange }: Props) {
         <input type="checkbox" checked={joint.turnShaft} onChange={(event) => onChange({ turnShaft: event.currentTarget.checked })} />
         <span>Turn the shaft between stages</span>
       </label>
+      <label className={form.choice}>
+        <input type="checkbox" checked={joint.detail.confirming} onChange={(event) => onDetail({ confirming: event.currentTarget.checked })} />
+        <span>A confirming round at the final figure</span>
+      </label>
+      <NativeSelect label="Care" description="What this class of joint gets" data={[...CARES]} value={joint.detail.care} onChange={(event) => onDetail({ care: event.currentTarget.value as JointDetail['care'] })} />
     </div>
   ); // prettier-ignore
 }

@@ -1,47 +1,65 @@
 import { engineStanding, jointStanding } from '@/db/engine-standing';
+import { sameSubject, speakingLeaves, type SpeakingLeaf } from '@/db/governing';
 import { settingOf } from '@/db/joint-setting';
-import { filmName, ladderOfJoint, type JointSetting } from '@/db/joint-working';
+import { filmsName, workJoint, type JointSetting } from '@/db/joint-working';
 import type { Leaf } from '@/db/repositories/book-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
-import type { Wrench } from '@/db/repositories/wrench-repository';
+import type { Joint } from '@/db/repositories/joint-repository';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
 import type { JointSummary } from './joints-sheet';
+import type { Resume } from './start-controls';
 
-/** The leaves that stand and give a torque. */
-export function torqueLeaves(shop: Shop, engineId: string): readonly Leaf[] {
+function standingLeaves(shop: Shop, engineId: string): readonly Leaf[] {
   const leaves = shop.book.leaves(engineId);
   const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
-  return leaves.filter((leaf) => leaf.kind !== 'turn' && !replaced.has(leaf.id));
+  return leaves.filter((leaf) => !replaced.has(leaf.id));
+}
+
+/** The leaves that stand and give a torque. */
+export const torqueLeaves = (shop: Shop, engineId: string): readonly Leaf[] =>
+  standingLeaves(shop, engineId).filter(({ kind }) => kind === 'torque' || kind === 'lever-pull');
+
+/** Every leaf that speaks of a joint: under the same subject, or said to. */
+export function leavesOfJoint(shop: Shop, joint: Joint): readonly Leaf[] {
+  const own = shop.book.findLeaf(joint.leafId);
+  return standingLeaves(shop, joint.engineId).filter(
+    (leaf) => leaf.id === joint.leafId || joint.detail.alsoLeaves.includes(leaf.id) || (own !== undefined && sameSubject(leaf.subject, own.subject)),
+  );
 }
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
 export const jointSummaries = (shop: Shop, engine: Engine, now: number): readonly JointSummary[] =>
   engineStanding(shop, engine).joints.map((standing) => {
     const { joint } = standing;
-    const setting = settingOf(shop, joint);
-    const ladder = ladderOfJoint(setting);
+    const setting = settingOf(shop, joint, now);
+    const { ladder, wrench, guards } = workJoint(setting);
     return {
       id: joint.id,
       name: joint.name,
       printed: setting.leaf.printedText,
-      thread: joint.thread,
+      thread: joint.detail.today?.thread ?? joint.thread,
       fasteners: joint.fasteners,
       setting: ladder.setting.rounded,
-      unit: setting.wrench.unit,
+      unit: wrench.unit,
       target_Nm: ladder.target_Nm,
-      film: filmName(joint.todayFilm),
+      film: filmsName(setting),
       standing: `${tighteningLine(standing, now)} ${retorqueLine(standing, now)}`,
       done: standing.final?.standing.complete ?? false,
       filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
+      stops: guards.filter((guard) => guard.severity === 'stop').length,
+      asks: guards.filter((guard) => guard.severity === 'ask').length,
     };
   });
 
 export interface JointPage {
   readonly setting: JointSetting;
-  readonly wrenches: readonly Wrench[];
   readonly standing: string;
-  readonly resume?: { readonly href: string; readonly line: string };
+  readonly tight: boolean;
+  readonly speaking: readonly SpeakingLeaf[];
+  readonly otherLeaves: readonly Leaf[];
+  readonly stretch: { readonly href: string; readonly line: string };
+  readonly resume?: Resume;
 }
 
 /** One joint with everything its sheet needs. */
@@ -52,10 +70,19 @@ export function jointPage(shop: Shop, engine: Engine, jointId: string, now: numb
   const line = tighteningLine(standing, now);
   const { final } = standing;
   const half = final && !final.standing.complete;
+  const leaves = leavesOfJoint(shop, joint);
+  const spoken = new Set(leaves.map((leaf) => leaf.id));
+  const sets = shop.bolts.ofJoint(joint.id).length;
   return {
-    setting: settingOf(shop, joint),
-    wrenches: shop.wrenches.all(),
+    setting: settingOf(shop, joint, now),
     standing: `${line} ${retorqueLine(standing, now)}`,
+    tight: final?.standing.complete ?? false,
+    speaking: speakingLeaves(leaves, shop.book.sources(engine.id), engine),
+    otherLeaves: standingLeaves(shop, engine.id).filter((leaf) => !spoken.has(leaf.id)),
+    stretch: {
+      href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
+      line: sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`,
+    },
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

@@ -1,17 +1,21 @@
 import Joi from 'joi';
-import { SHELF_FILMS } from '@/core/film';
 import { MOST_FASTENERS, type StageScheme } from '@/core/tightening';
 import type { Joint } from '@/db/repositories/joint-repository';
+import { detailSchema } from './detail-schema';
 
 /** What a person sets of a joint. */
 export type JointFields = Omit<Joint, 'createdAt'>;
-export type NewJointFields = Omit<Joint, 'id' | 'createdAt' | 'bearingOuterMm' | 'bearingInnerMm' | 'bearingMeasured' | 'originalFilmReason'>;
+export type NewJointFields = Pick<
+  Joint,
+  'engineId' | 'leafId' | 'name' | 'pattern' | 'fasteners' | 'thread' | 'originalFilm' | 'todayFilm' | 'orderSchool' | 'turnShaft' | 'retorqueSchool'
+>;
 
-const films = SHELF_FILMS.map((film) => film.id);
 const scheme = Joi.alternatives<StageScheme>(
   Joi.string().valid('halves', 'thirds', 'quarters'),
   Joi.array().items(Joi.number().greater(0).max(1)).min(1).max(8),
 );
+
+const film = Joi.string().max(60).required();
 
 const fields = {
   engineId: Joi.string().required(),
@@ -20,14 +24,10 @@ const fields = {
   pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
   fasteners: Joi.number().integer().min(1).max(MOST_FASTENERS).required().label('the number of fasteners').messages({ 'number.base': 'Say how many fasteners there are.' }),
   thread: Joi.string().trim().max(40).required().label('the thread').messages({ 'string.empty': 'Give the thread, such as 3/8 BSF or M8.' }),
-  originalFilm: Joi.string().valid(...films).required(),
-  todayFilm: Joi.string().valid(...films).required(),
-  rangeSchool: Joi.string().valid('low', 'middle', 'top').required(),
-  stageScheme: scheme.required(),
+  originalFilm: film,
+  todayFilm: film,
   orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(),
-  unitOfWork: Joi.string().valid('row', 'each').required(),
   turnShaft: Joi.boolean().required(),
-  wrenchId: Joi.string().required().messages({ 'string.empty': 'Choose the wrench.' }),
   retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
 }; // prettier-ignore
 
@@ -36,13 +36,46 @@ export const newJointSchema = Joi.object<NewJointFields>(fields);
 export const jointSchema = Joi.object<JointFields>({
   ...fields,
   id: Joi.string().required(),
+  rangeSchool: Joi.string().valid('low', 'middle', 'top', 'bottom-then-middle').required(),
+  stageScheme: scheme.required(),
+  unitOfWork: Joi.string().valid('row', 'each').required(),
+  wrenchId: Joi.string().required().messages({ 'string.empty': 'Choose the wrench.' }),
   bearingOuterMm: Joi.number().positive().max(200).required().label('the outside of the face'),
   bearingInnerMm: Joi.number().positive().max(200).required().label('the hole of the face'),
   bearingMeasured: Joi.boolean().required(),
   originalFilmReason: Joi.string().max(200).required(),
+  detail: detailSchema.required(),
 });
 
-export const startSchema = Joi.object<{ jointId: string; purpose: 'final' | 'trial' }>({
+/** A joint that no page mentions: its figure comes from size, grade, film, parent metal and engagement. */
+export interface StandardFields {
+  readonly engineId: string;
+  readonly name: string;
+  readonly thread: string;
+  readonly grade: string;
+  readonly film: string;
+  readonly metal: string;
+  readonly engagement_mm: number | null;
+}
+
+export const standardSchema = Joi.object<StandardFields>({
+  engineId: Joi.string().required(),
+  name: fields.name,
+  thread: fields.thread,
+  grade: Joi.string().max(60).required().messages({ 'string.empty': 'Choose the grade.' }),
+  film,
+  metal: Joi.string().max(60).allow('').default(''),
+  engagement_mm: Joi.number().positive().max(500).empty('').allow(null).default(null).label('the engagement').messages({ 'number.base': 'Give the engagement in mm.' }),
+}); // prettier-ignore
+
+export const startSchema = Joi.object<{ jointId: string; purpose: 'final' | 'trial'; reason: string }>({
   jointId: Joi.string().required(),
   purpose: Joi.string().valid('final', 'trial').default('final'),
+  reason: Joi.string().trim().max(1000).allow('').default(''),
+});
+
+export const chooseLeafSchema = Joi.object<{ jointId: string; leafId: string; reason: string | null }>({
+  jointId: Joi.string().required(),
+  leafId: Joi.string().required(),
+  reason: Joi.string().trim().max(400).allow(null).default(null),
 });

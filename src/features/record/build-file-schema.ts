@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { PULL_OUTCOMES } from '@/core/tightening';
 import { TORQUE_UNITS } from '@/core/units';
+import { LEAF_KINDS, SOURCE_KINDS } from '@/db/repositories/book-repository';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
 
 const id = Joi.string().min(1).max(60).required();
@@ -16,29 +17,47 @@ const list = (item: Joi.Schema) => Joi.array().items(item).required();
 
 const engine = Joi.object({
   id, name: text, kind: Joi.string().valid('car', 'motorcycle').required(), year, engineNumber: text,
-  headMetal: metal, blockMetal: metal, preferredUnit: unit, createdAt: time,
+  headMetal: metal, blockMetal: metal, preferredUnit: unit, practice: Joi.object().unknown().default({}), createdAt: time,
 }); // prettier-ignore
 
-const source = Joi.object({ id, title: text, edition: text, year, createdAt: time });
+const source = Joi.object({
+  id, title: text, edition: text, year, kind: Joi.string().valid(...SOURCE_KINDS).default('manual'), rank: Joi.number().integer().allow(null).default(null),
+  fromYear: Joi.number().integer().allow(null).default(null), toYear: Joi.number().integer().allow(null).default(null),
+  fromNumber: Joi.string().allow('').default(''), toNumber: Joi.string().allow('').default(''), supersedesId: Joi.string().allow(null).default(null), createdAt: time,
+}); // prettier-ignore
 
 const leaf = Joi.object({
   id, engineId: id, sourceId: id, page: text, subject: text, printedText: text, conditionText: Joi.string().max(400).allow(null).required(),
-  kind: Joi.string().valid('torque', 'lever-pull', 'turn').required(), readingIndex: Joi.number().integer().min(0).required(),
+  kind: Joi.string().valid(...LEAF_KINDS).required(), readingIndex: Joi.number().integer().min(0).required(),
   minNm: numberOrNone, maxNm: numberOrNone, minDeg: numberOrNone, maxDeg: numberOrNone,
+  minMm: Joi.number().allow(null).default(null), maxMm: Joi.number().allow(null).default(null),
   agreedNotes: list(Joi.string()), replacesId: idOrNone, createdAt: time,
 }); // prettier-ignore
 
-const wrench = Joi.object({ id, name: text, unit, min: number, max: number, graduation: number, accuracyPct: number, createdAt: time });
+const wrench = Joi.object({
+  id,
+  name: text,
+  unit,
+  min: number,
+  max: number,
+  graduation: number,
+  accuracyPct: number,
+  calibration: Joi.array()
+    .items(Joi.object({ set: number, true: number }))
+    .default([]),
+  checkedAt: Joi.string().isoDate().allow(null).default(null),
+  createdAt: time,
+});
 
 const joint = Joi.object({
   id, engineId: id, leafId: id, name: text, pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
   fasteners: Joi.number().integer().min(1).max(60).required(), thread: text, bearingOuterMm: number, bearingInnerMm: number,
   bearingMeasured: Joi.boolean().required(), originalFilm: id, originalFilmReason: text, todayFilm: id,
-  rangeSchool: Joi.string().valid('low', 'middle', 'top').required(),
+  rangeSchool: Joi.string().valid('low', 'middle', 'top', 'bottom-then-middle').required(),
   stageScheme: Joi.alternatives(Joi.string().valid('halves', 'thirds', 'quarters'), Joi.array().items(Joi.number())).required(),
   orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(), unitOfWork: Joi.string().valid('row', 'each').required(),
   turnShaft: Joi.boolean().required(), wrenchId: id, retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
-  createdAt: time,
+  detail: Joi.object().unknown().default({}), createdAt: time,
 }); // prettier-ignore
 
 const event = Joi.object({
@@ -54,6 +73,7 @@ const step = Joi.object({
 const rung = Joi.object({
   id: Joi.string().required(), title: text, value_Nm: number, factor: Joi.number(), working: list(Joi.object()), source: Joi.string().allow('').required(),
   school: Joi.string().allow('').required(), spread: Joi.string().allow('').required(),
+  override: Joi.object({ value_Nm: Joi.number().allow(null).required(), reason: Joi.string().required() }),
 }); // prettier-ignore
 
 const plan = Joi.object({
@@ -66,6 +86,8 @@ const plan = Joi.object({
   filmName: text,
   thread: text,
   ladder: Joi.object({ rungs: list(rung), printed_Nm: number, target_Nm: number, setting: Joi.object().required(), band: Joi.object().required(), notes: list(Joi.object()) }).required(),
+  guards: Joi.array().items(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
+  reason: Joi.string().allow('').max(1000),
   act: Joi.string().valid('pull', 'slacken-and-pull').required(),
   cycleId: Joi.string(),
 }).required(); // prettier-ignore
@@ -78,6 +100,18 @@ const tightening = Joi.object({
   startedAt: time,
   events: list(event),
 });
+
+const boltReading = Joi.object({
+  id, setId: id, bolt: Joi.number().integer().min(1).required(), kind: Joi.string().valid('free', 'tight', 'released').required(),
+  lengthMm: number, typed: text, torqueNm: numberOrNone, at: time,
+}); // prettier-ignore
+
+const boltSet = Joi.object({
+  id, jointId: id, name: text, bolts: Joi.number().integer().min(1).required(), segments: list(Joi.object()), eGpa: number, minStretchMm: number,
+  maxStretchMm: number, ceilingNm: number, maxSetMm: number, bothEnds: Joi.boolean().required(), createdAt: time, readings: list(boltReading),
+}); // prettier-ignore
+
+const shelfRows = Joi.array().items(Joi.object({ id }).unknown()).default([]);
 
 const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highestC: number, ambientC: number });
 const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, headC: number, ambientC: number });
@@ -93,5 +127,7 @@ export const buildFileSchema = Joi.object<BuildFile>({
   wrenches: list(wrench),
   joints: list(joint),
   tightenings: list(tightening),
+  boltSets: Joi.array().items(boltSet).default([]),
+  shelf: Joi.object({ film: shelfRows, grade: shelfRows, metal: shelfRows }).default({ film: [], grade: [], metal: [] }),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 }); // prettier-ignore

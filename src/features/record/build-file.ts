@@ -1,5 +1,7 @@
 import type { Leaf, Source } from '@/db/repositories/book-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
+import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
+import type { ShelfKind, ShelfRows } from '@/db/repositories/shelf-repository';
 import type { CoolingReading, HeatCycle } from '@/db/repositories/heat-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
 import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
@@ -20,6 +22,9 @@ export interface BuildFile {
   readonly wrenches: readonly Wrench[];
   readonly joints: readonly Joint[];
   readonly tightenings: readonly (Tightening & { readonly events: readonly RecordedEvent[] })[];
+  readonly boltSets: readonly (BoltSet & { readonly readings: readonly BoltReading[] })[];
+  /** The shop's own rows that these joints draw on. */
+  readonly shelf: { readonly [K in ShelfKind]: readonly ShelfRows[K][] };
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
 }
 
@@ -28,6 +33,12 @@ function withEarlier(leaves: readonly Leaf[], wanted: ReadonlySet<string>): read
   const keep = new Set(wanted);
   for (const leaf of [...leaves].reverse()) if (keep.has(leaf.id) && leaf.replacesId) keep.add(leaf.replacesId);
   return leaves.filter((leaf) => keep.has(leaf.id));
+}
+
+/** Own rows that any of the joints names. */
+function used<T extends { readonly id: string }>(rows: readonly T[], joints: readonly Joint[]): readonly T[] {
+  const text = JSON.stringify(joints);
+  return rows.filter((row) => text.includes(JSON.stringify(row.id)));
 }
 
 /** Writes an engine out, or one of its joints with what it rests on. */
@@ -49,6 +60,8 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
     tightenings: joints.flatMap((joint) =>
       shop.tightenings.ofJoint(joint.id).map((tightening) => ({ ...tightening, events: shop.tightenings.events(tightening.id) })),
     ),
+    boltSets: joints.flatMap((joint) => shop.bolts.ofJoint(joint.id).map((set) => ({ ...set, readings: shop.bolts.readings(set.id) }))),
+    shelf: { film: used(shop.shelf.own('film'), joints), grade: used(shop.shelf.own('grade'), joints), metal: used(shop.shelf.own('metal'), joints) },
     heat: shop.heat.log(engine.id),
   };
 }

@@ -85,9 +85,10 @@ function Lines({ round }: { readonly round: TighteningStanding }) {
 }
 
 /** The record of one joint, laid out to be printed. */
-export function JointRecordPage({ engine, setting, standing, ladder, heat }: JointRecord) {
+export function JointRecordPage({ engine, setting, standing, worked, heat }: JointRecord) {
   const { plain, kilonewtons } = useFigures();
-  const { joint, wrench, source, leaf } = setting;
+  const { joint, source, leaf } = setting;
+  const { ladder, wrench } = worked;
   const shown = standing.final ?? standing.tightenings[0];
   const kept = shown?.tightening.plan;
   return (

@@ -1,4 +1,5 @@
 import { DomainError } from '@/core/units';
+import { detailOf } from '@/db/joint-detail';
 import type { Shop } from '@/db/shop';
 import type { BuildFile } from './build-file';
 
@@ -15,11 +16,14 @@ export function asCopy(file: BuildFile, newId: () => string): BuildFile {
     ...file.tightenings.flatMap((t) => t.events),
     ...file.heat.cycles,
     ...file.heat.readings,
+    ...file.boltSets,
+    ...file.boltSets.flatMap((set) => set.readings),
   ];
   for (const row of rows) ids.set(row.id, newId());
-  const renamed = JSON.parse(JSON.stringify(file), (key, value: unknown) =>
-    typeof value === 'string' && (key === 'id' || key.endsWith('Id') || key === 'strikes') ? (ids.get(value) ?? value) : value,
-  ) as BuildFile;
+  const renamed = JSON.parse(JSON.stringify(file), (key, value: unknown) => {
+    if (key === 'alsoLeaves') return (value as string[]).map((id) => ids.get(id) ?? id);
+    return typeof value === 'string' && (key === 'id' || key.endsWith('Id') || key === 'strikes') ? (ids.get(value) ?? value) : value;
+  }) as BuildFile;
   return { ...renamed, engine: { ...renamed.engine, name: `${file.engine.name} (copy)` } };
 }
 
@@ -54,18 +58,39 @@ function assertWhole(file: BuildFile): void {
   for (const row of file.heat.readings) cycle(row.cycleId, 'run');
 }
 
-/** Corrections come after what they correct. */
-const inOrder = (leaves: BuildFile['leaves']): BuildFile['leaves'] => {
-  const placed: BuildFile['leaves'][number][] = [];
-  let rest = [...leaves];
-  while (rest.length > 0) {
-    const ready = rest.filter((leaf) => leaf.replacesId === null || placed.some((one) => one.id === leaf.replacesId));
-    if (ready.length === 0) throw new DomainError('bad-field', 'The file is not whole: its corrections go round in a ring.', 'leaf');
-    placed.push(...ready);
-    rest = rest.filter((leaf) => !ready.includes(leaf));
+/** Rows in such an order that each comes after the one it refers to. @throws DomainError where they go round in a ring */
+function inOrder<T extends { readonly id: string }>(rows: readonly T[], before: (row: T) => string | null, what: string): readonly T[] {
+  const placed = new Set<string>();
+  const ordered: T[] = [];
+  for (let rest = rows; rest.length > 0; rest = rest.filter((row) => !placed.has(row.id))) {
+    const ready = rest.filter((row) => before(row) === null || placed.has(before(row) ?? ''));
+    if (ready.length === 0) throw new DomainError('bad-field', `The file is not whole: its ${what} go round in a ring.`, what);
+    for (const row of ready) placed.add(row.id);
+    ordered.push(...ready);
   }
-  return placed;
+  return ordered;
+}
+
+/** What a source supersedes may have been left out of the file; then it supersedes nothing here. */
+const withKnownSuperseded = (sources: BuildFile['sources']): BuildFile['sources'] => {
+  const known = new Set(sources.map((source) => source.id));
+  return sources.map((source) => (source.supersedesId !== null && !known.has(source.supersedesId) ? { ...source, supersedesId: null } : source));
 };
+
+/** Own rows of the shelf come along; a row that this shop has already is never changed by a file. */
+function addShelf(shop: Shop, { shelf }: BuildFile, at: string): void {
+  for (const kind of ['film', 'grade', 'metal'] as const) {
+    const own = new Set(shop.shelf.own(kind).map((row) => row.id));
+    for (const row of shelf[kind]) if (!own.has(row.id)) shop.shelf.put(kind, row, at);
+  }
+}
+
+function addBolts(shop: Shop, file: BuildFile): void {
+  for (const { readings, ...set } of file.boltSets) {
+    shop.bolts.add(set);
+    for (const reading of readings) shop.bolts.read(reading);
+  }
+}
 
 function addTightenings(shop: Shop, file: BuildFile): void {
   for (const { events, ...tightening } of file.tightenings) {
@@ -82,13 +107,15 @@ export function readBack(shop: Shop, file: BuildFile): void {
   assertWhole(file);
   shop.together(() => {
     shop.engines.add(file.engine);
-    for (const source of file.sources) {
+    addShelf(shop, file, file.writtenAt);
+    for (const source of inOrder(withKnownSuperseded(file.sources), (one) => one.supersedesId, 'sources')) {
       if (shop.book.findSource(source.id)) shop.book.linkSource(file.engine.id, source.id);
       else shop.book.addSource(file.engine.id, source);
     }
-    for (const leaf of inOrder(file.leaves)) shop.book.addLeaf(leaf);
+    for (const leaf of inOrder(file.leaves, (one) => one.replacesId, 'corrections')) shop.book.addLeaf(leaf);
     for (const wrench of file.wrenches) if (!shop.wrenches.find(wrench.id)) shop.wrenches.add(wrench);
-    for (const joint of file.joints) shop.joints.add(joint);
+    for (const joint of file.joints) shop.joints.add({ ...joint, detail: detailOf(JSON.stringify(joint.detail)) });
+    addBolts(shop, file);
     addTightenings(shop, file);
     for (const cycle of file.heat.cycles) shop.heat.addCycle(cycle, cycle.ranTo);
     for (const reading of file.heat.readings) shop.heat.addReading(reading, reading.at);

@@ -84,7 +84,13 @@ export async function startRetorqueAction(input: unknown) {
     if (retorque.state !== 'open' || !final)
       throw new DomainError('not-open', 'The retorque is not open yet: a reading at the head opens it.', 'jointId');
     const id = nanoid(12);
-    shop.tightenings.start({ id, jointId, purpose: 'retorque', plan: planOfJoint(settingOf(shop, joint), retorque.cycleId), startedAt: nowIso() });
+    shop.tightenings.start({
+      id,
+      jointId,
+      purpose: 'retorque',
+      plan: planOfJoint(settingOf(shop, joint, nowMs()), { retorqueCycle: retorque.cycleId }),
+      startedAt: nowIso(),
+    });
     revalidatePath('/', 'layout');
     return { href: `/face/${id}` };
   });

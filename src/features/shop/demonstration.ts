@@ -1,9 +1,12 @@
 import { rmSync } from 'node:fs';
+import { detailOf, type JointDetail } from '@/db/joint-detail';
 import { usualFaceOf, planOfJoint } from '@/db/joint-working';
 import { settingOf } from '@/db/joint-setting';
-import { notesToAgree, readTorque } from '@/core/print';
+import { leafOfText } from '@/db/leaf-of-text';
 import type { PullOutcome } from '@/core/tightening';
-import type { Leaf } from '@/db/repositories/book-repository';
+import { PLAIN_SOURCE, type Leaf, type Source } from '@/db/repositories/book-repository';
+import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
+import type { FilmTrialRow, TrialPullRow } from '@/db/repositories/trial-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
 import type { Wrench } from '@/db/repositories/wrench-repository';
@@ -22,12 +25,24 @@ export interface YardTightening {
   readonly struckSteps?: readonly number[];
 }
 
-export interface YardJoint extends Omit<Joint, 'engineId' | 'bearingOuterMm' | 'bearingInnerMm' | 'bearingMeasured' | 'createdAt'> {
+export interface YardJoint extends Omit<Joint, 'engineId' | 'bearingOuterMm' | 'bearingInnerMm' | 'bearingMeasured' | 'detail' | 'createdAt'> {
+  readonly detail?: Partial<JointDetail>;
+  readonly boltSets?: readonly YardBoltSet[];
   readonly faceMm?: readonly [outer: number, inner: number];
   readonly tightenings: readonly YardTightening[];
 }
 
+/** Readings of one bolt, as typed in inches or mm: free, tight at a torque, released. */
+export interface YardBoltSet extends Omit<BoltSet, 'jointId' | 'createdAt'> {
+  readonly readings: readonly (Omit<BoltReading, 'id' | 'setId' | 'at'> & { readonly minutesAgo: number })[];
+}
+
+export interface YardTrial extends Omit<FilmTrialRow, 'createdAt'> {
+  readonly pulls: readonly Omit<TrialPullRow, 'id' | 'trialId' | 'at'>[];
+}
+
 export interface YardLeaf extends Pick<Leaf, 'id' | 'page' | 'subject' | 'printedText' | 'conditionText'> {
+  readonly kind?: 'stretch' | 'clearance' | 'end-float' | 'order' | 'note';
   readonly readingIndex?: number;
   readonly replacesId?: string;
 }
@@ -41,24 +56,25 @@ export interface YardCycle {
   readonly readings: readonly { readonly id: string; readonly minutesAgo: number; readonly headC: number; readonly ambientC: number }[];
 }
 
-export interface YardEngine extends Omit<Engine, 'createdAt'> {
-  readonly sources: readonly {
-    readonly id: string;
-    readonly title: string;
-    readonly edition: string;
-    readonly year: number | null;
-    readonly leaves: readonly YardLeaf[];
-  }[];
+export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice'> {
+  readonly sources: readonly (Pick<Source, 'id' | 'title' | 'edition' | 'year'> & Partial<Source> & { readonly leaves: readonly YardLeaf[] })[];
   readonly joints: readonly YardJoint[];
   readonly cycles: readonly YardCycle[];
 }
 
+export interface YardWrench extends Omit<Wrench, 'createdAt' | 'calibration' | 'checkedAt'> {
+  readonly calibration?: Wrench['calibration'];
+  readonly checkedDaysAgo?: number;
+}
+
 export interface Yard {
-  readonly wrenches: readonly Omit<Wrench, 'createdAt'>[];
+  readonly wrenches: readonly YardWrench[];
+  readonly trials: readonly YardTrial[];
   readonly engines: readonly YardEngine[];
 }
 
 const MS_PER_MIN = 60_000;
+const MIN_PER_DAY = 1440;
 
 /** Deletes a shop's file with its write-ahead log. */
 export function removeShopFile(file: string): void {
@@ -68,34 +84,27 @@ export function removeShopFile(file: string): void {
 type Before = (minutesAgo: number) => string;
 
 function leafOf(engineId: string, sourceId: string, yard: YardLeaf, createdAt: string): Leaf {
-  const print = readTorque(yard.printedText);
-  const index = yard.readingIndex ?? 0;
-  const reading = print.kind === 'turn' ? undefined : print.readings[index];
-  const turn = print.kind === 'turn' ? print : undefined;
-  return {
-    id: yard.id,
-    page: yard.page,
-    subject: yard.subject,
-    printedText: yard.printedText,
-    conditionText: yard.conditionText ?? print.condition ?? null,
-    engineId,
-    sourceId,
-    kind: print.kind,
-    readingIndex: index,
-    minNm: reading?.min_Nm ?? null,
-    maxNm: reading?.max_Nm ?? null,
-    minDeg: turn?.min_deg ?? null,
-    maxDeg: turn?.max_deg ?? null,
-    agreedNotes: notesToAgree(print.notes).map((note) => note.code),
-    replacesId: yard.replacesId ?? null,
-    createdAt,
-  };
+  const { readingIndex = 0, replacesId = null, kind = 'torque', ...fields } = yard;
+  return { ...fields, ...leafOfText({ ...fields, kind, readingIndex }), engineId, sourceId, replacesId, createdAt };
+}
+
+function loadBoltSet(shop: Shop, jointId: string, { readings, ...set }: YardBoltSet, before: Before): void {
+  shop.bolts.add({ ...set, jointId, createdAt: before(20_000) });
+  readings.forEach(({ minutesAgo, ...reading }, i) =>
+    shop.bolts.read({ ...reading, id: `${set.id}-reading-${i}`, setId: set.id, at: before(minutesAgo) }),
+  );
+}
+
+function loadTrial(shop: Shop, { pulls, ...trial }: YardTrial, before: Before): void {
+  shop.trials.add({ ...trial, createdAt: before(30_000) });
+  pulls.forEach((pull, i) => shop.trials.pull({ ...pull, id: `${trial.id}-pull-${i}`, trialId: trial.id, at: before(29_990 - 2 * i) }));
 }
 
 function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: number, before: Before): void {
   const id = `${joint.id}-round-${index + 1}`;
-  const plan = planOfJoint(settingOf(shop, joint));
-  const tightening = { id, jointId: joint.id, purpose: yard.purpose, plan, startedAt: before(yard.startedMinutesAgo) };
+  const startedAt = before(yard.startedMinutesAgo);
+  const plan = planOfJoint(settingOf(shop, joint, Date.parse(startedAt)));
+  const tightening = { id, jointId: joint.id, purpose: yard.purpose, plan, startedAt };
   shop.tightenings.start(tightening);
   let minutesAgo = yard.startedMinutesAgo;
   const at = () => before((minutesAgo -= yard.minutesPerStep));
@@ -117,7 +126,7 @@ function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: n
   }
 }
 
-function loadJoint(shop: Shop, engineId: string, { faceMm, tightenings, ...fields }: YardJoint, before: Before): void {
+function loadJoint(shop: Shop, engineId: string, { faceMm, tightenings, detail, boltSets = [], ...fields }: YardJoint, before: Before): void {
   const usual = usualFaceOf(fields.thread);
   const joint: Joint = {
     ...fields,
@@ -125,17 +134,19 @@ function loadJoint(shop: Shop, engineId: string, { faceMm, tightenings, ...field
     bearingOuterMm: faceMm?.[0] ?? usual.outer_mm,
     bearingInnerMm: faceMm?.[1] ?? usual.inner_mm,
     bearingMeasured: faceMm !== undefined,
+    detail: detailOf(JSON.stringify(detail ?? {})),
     createdAt: before(40_000 - shop.joints.ofEngine(engineId).length),
   };
   shop.joints.add(joint);
+  for (const set of boltSets) loadBoltSet(shop, joint.id, set, before);
   tightenings.forEach((tightening, i) => loadTightening(shop, joint, tightening, i, before));
 }
 
 function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number): void {
   const { sources, joints, cycles, ...engine } = yard;
-  shop.engines.add({ ...engine, createdAt: before(60_000 - place) });
+  shop.engines.add({ ...engine, practice: {}, createdAt: before(60_000 - place) });
   for (const [s, { leaves, ...source }] of sources.entries()) {
-    shop.book.addSource(engine.id, { ...source, createdAt: before(50_000 - s) });
+    shop.book.addSource(engine.id, { ...PLAIN_SOURCE, ...source, createdAt: before(50_000 - s) });
     leaves.forEach((leaf, i) => shop.book.addLeaf(leafOf(engine.id, source.id, leaf, before(49_000 - i))));
   }
   for (const joint of joints) loadJoint(shop, engine.id, joint, before);
@@ -154,7 +165,11 @@ export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void 
   const now = Date.parse(nowIso);
   const before: Before = (minutesAgo) => new Date(now - minutesAgo * MS_PER_MIN).toISOString();
   shop.together(() => {
-    for (const wrench of yard.wrenches) shop.wrenches.add({ ...wrench, createdAt: before(70_000) });
+    for (const { checkedDaysAgo, calibration = [], ...wrench } of yard.wrenches) {
+      const checkedAt = checkedDaysAgo === undefined ? null : before(checkedDaysAgo * MIN_PER_DAY);
+      shop.wrenches.add({ ...wrench, calibration, checkedAt, createdAt: before(70_000) });
+    }
+    for (const trial of yard.trials) loadTrial(shop, trial, before);
     yard.engines.forEach((engine, place) => loadEngine(shop, engine, before, place));
   });
 }

@@ -1,13 +1,19 @@
 import Joi from 'joi';
 import { TORQUE_UNITS, type TorqueUnit } from '@/core/units';
+import type { CalibrationPoint } from '@/core/wrench';
 
 export interface WrenchFields {
+  /** Empty for a new one. */
+  readonly id: string;
   readonly name: string;
   readonly unit: TorqueUnit;
   readonly min: number;
   readonly max: number;
   readonly graduation: number;
   readonly accuracyPct: number;
+  /** `20 19.5, 60 61`: set and delivered. */
+  readonly calibration: string;
+  readonly checkedAt: string | null;
 }
 
 const mark = (label: string) =>
@@ -18,11 +24,27 @@ const mark = (label: string) =>
     .label(label)
     .messages({ 'number.base': `Give ${label} as a figure.`, 'number.positive': `${label} must be above 0.` });
 
+const EXPECTED = 'Give pairs of set and delivered with commas between, such as 20 19.5, 60 61.';
+
+/** Reads `20 19.5, 60 61`; undefined where that is not what stands there. */
+export function pointsOf(text: string): readonly CalibrationPoint[] | undefined {
+  const pairs = text
+    .split(/[,;]\s+|;|\n/)
+    .map((pair) => pair.trim())
+    .filter(Boolean);
+  const points = pairs.map((pair) => pair.split(/\s+|→/).filter(Boolean).map((part) => Number(part.replace(',', '.')))); // prettier-ignore
+  if (points.some((point) => point.length !== 2 || point.some((n) => !(n > 0)))) return undefined;
+  return points.map(([set = 0, delivered = 0]) => ({ set, true: delivered }));
+}
+
 export const wrenchSchema = Joi.object<WrenchFields>({
+  id: Joi.string().allow('').default(''),
   name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the wrench a name you know it by.' }),
   unit: Joi.string().valid(...TORQUE_UNITS).required(),
   min: Joi.number().min(0).max(100_000).required().label('the lowest mark').messages({ 'number.base': 'Give the lowest mark as a figure.' }),
   max: mark('the highest mark').greater(Joi.ref('min')).messages({ 'number.greater': 'The highest mark must be above the lowest.' }),
   graduation: mark('the graduation'),
   accuracyPct: Joi.number().min(0).max(50).required().label('the accuracy').messages({ 'number.base': 'Give the accuracy in per cent.' }),
+  calibration: Joi.string().trim().max(400).allow('').default('').custom((text: string, helpers) => (pointsOf(text) ? text : helpers.message({ custom: EXPECTED }))),
+  checkedAt: Joi.string().isoDate().empty('').allow(null).default(null).label('the date of the check'),
 }); // prettier-ignore

@@ -13,6 +13,9 @@ export function nearTime(at: number | string, now: number): string {
   return Math.abs(then.diff(now, 'day', true)) < 6 ? then.format('ddd HH:mm') : then.format('D MMM YYYY, HH:mm');
 }
 
+/** `3 Mar 1999` */
+export const fullDate = (at: number | string): string => dayjs(at).format('D MMM YYYY');
+
 export const fullTime = (at: number | string): string => dayjs(at).format('D MMM YYYY, HH:mm:ss');
 
 /** `a week ago` */

@@ -15,6 +15,10 @@ function isForeign(request: Request): boolean {
   return origin !== null && new URL(origin).host !== request.headers.get('host');
 }
 
+/** The refusal for a page of another site; undefined for our own. */
+export const foreign = (request: Request): NextResponse | undefined =>
+  isForeign(request) ? answer(refused({ code: 'other-origin', message: 'The request came from another site and was refused.' })) : undefined;
+
 export const badJson: Problem = { code: 'bad-json', message: 'The body must be JSON.' };
 
 /** Answers with what the work returns; whatever goes wrong comes back in the one shape. */
@@ -28,7 +32,8 @@ export async function answering(work: () => Promise<NextResponse>): Promise<Next
 
 /** The same for a request that carries JSON. */
 export async function withJson(request: Request, work: (body: unknown) => Promise<NextResponse>): Promise<NextResponse> {
-  if (isForeign(request)) return answer(refused({ code: 'other-origin', message: 'The request came from another site and was refused.' }));
+  const other = foreign(request);
+  if (other) return other;
   let body: unknown;
   try {
     body = await request.json();

@@ -8,12 +8,14 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
       ['D', 'Light, dark, high contrast'],
       ['[ ]', 'The engine before, the engine after'],
       ['0', 'All stands'],
+      ['H', 'The shelves: films, grades, threads, wrenches, house practice'],
+      ['R', 'Read a figure, with the films side by side'],
     ],
   },
   {
     where: 'On an engine',
     keys: [
-      ['1 … 5', 'Book, Joints, Tighten, Run-in, Record'],
+      ['1 … 5', 'Book, Joints, Tighten, Run-in, Record; on the shelves, the shelves in their order'],
       ['N', 'New: a leaf, a joint, a run, as the sheet has it'],
     ],
   },

@@ -12,16 +12,18 @@ export interface Stop {
   readonly href: string;
   readonly done: number;
   readonly total: number;
+  /** Said instead of the count. */
+  readonly line?: string;
 }
 
 /** The stops of the work in their order, down the left; the only way about inside an engine. */
-export function OrderStrip({ stops }: { readonly stops: readonly Stop[] }) {
+export function OrderStrip({ stops, label = 'Order of work' }: { readonly stops: readonly Stop[]; readonly label?: string }) {
   const path = usePathname();
   const router = useRouter();
   const { keys } = usePreferences();
   useHotkeys(keys ? stops.map((stop, i): [string, () => void] => [String(i + 1), () => router.push(stop.href)]) : []);
   return (
-    <nav className={styles.strip} aria-label="Order of work">
+    <nav className={styles.strip} aria-label={label}>
       <ol className={styles.stops}>
         {stops.map((stop, i) => (
           <li key={stop.href} className={styles.item}>
@@ -31,7 +33,7 @@ export function OrderStrip({ stops }: { readonly stops: readonly Stop[] }) {
               </span>
               <span className={styles.name}>{stop.name}</span>
               <span className={styles.count} data-all={(stop.total > 0 && stop.done === stop.total) || undefined}>
-                {stop.total === 0 ? 'none yet' : `${stop.done} of ${stop.total}`}
+                {stop.line ?? (stop.total === 0 ? 'none yet' : `${stop.done} of ${stop.total}`)}
               </span>
             </Link>
           </li>

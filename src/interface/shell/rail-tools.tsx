@@ -1,10 +1,13 @@
 'use client';
 
-import { useMantineColorScheme } from '@mantine/core';
+import { Modal, useMantineColorScheme } from '@mantine/core';
 import { useDisclosure, useHotkeys } from '@mantine/hooks';
-import { IconContrast2, IconKeyboard } from '@tabler/icons-react';
+import { IconBooks, IconContrast2, IconKeyboard, IconRuler2 } from '@tabler/icons-react';
+import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { usePreferences, useTorqueUnit } from '../figures/preferences';
 import { KeysDialog } from './keys-dialog';
+import dialog from './keys-dialog.module.css';
 import styles from './rail.module.css';
 
 const LOOKS = ['light', 'dark', 'light-high', 'dark-high'] as const;
@@ -29,15 +32,22 @@ function useLook() {
 }
 
 /** At the end of the rail: the unit in force, the look, the list of keys. */
-export function RailTools() {
+export function RailTools({ reckoner }: { readonly reckoner: ReactNode }) {
   const { otherUnits, change, keys } = usePreferences();
   const unit = useTorqueUnit();
   const nextLook = useLook();
   const [keysOpen, { open, close, toggle }] = useDisclosure(false);
+  const [reading, read] = useDisclosure(false);
   const flip = () => change({ otherUnits: !otherUnits });
-  useHotkeys([['shift+?', toggle], ...(keys ? ([['u', flip], ['d', () => void nextLook()]] as [string, () => void][]) : [])]); // prettier-ignore
+  useHotkeys([['shift+?', toggle], ...(keys ? ([['u', flip], ['r', read.toggle], ['d', () => void nextLook()]] as [string, () => void][]) : [])]); // prettier-ignore
   return (
     <div className={styles.tools}>
+      <button type="button" className={styles.tool} onClick={read.open} aria-label="Read a figure" title="Read a figure (R)">
+        <IconRuler2 size={22} aria-hidden />
+      </button>
+      <Link href="/shelves/films" className={styles.tool} aria-label="The shelves" title="The shelves (H)">
+        <IconBooks size={22} aria-hidden />
+      </Link>
       <button type="button" className={styles.tool} onClick={flip} title="Change between unit systems (U)">
         <span className={styles.unit}>{unit}</span>
         <span className="only-spoken">shown; change to the other unit system</span>
@@ -54,6 +64,17 @@ export function RailTools() {
       <button type="button" className={styles.tool} onClick={open} aria-label="Keys" title="Keys (?)">
         <IconKeyboard size={24} aria-hidden />
       </button>
+      <Modal
+        opened={reading}
+        onClose={read.close}
+        title="Read a figure"
+        shadow="none"
+        size="xl"
+        classNames={{ title: dialog.title, content: dialog.content, header: dialog.content }}
+        closeButtonProps={{ 'aria-label': 'Close' }}
+      >
+        {reckoner}
+      </Modal>
       <KeysDialog opened={keysOpen} onClose={close} />
     </div>
   );

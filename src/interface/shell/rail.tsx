@@ -3,6 +3,7 @@
 import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useParams, useRouter } from 'next/navigation';
+import type { ReactNode } from 'react';
 import type { TorqueUnit } from '@/core/units';
 import { OwnUnit, usePreferences } from '../figures/preferences';
 import { RailTools } from './rail-tools';
@@ -21,8 +22,15 @@ export interface EngineTag {
 
 const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };
 
+interface Props {
+  readonly tags: readonly EngineTag[];
+  readonly home: string;
+  /** What `R` opens from anywhere. */
+  readonly reckoner: ReactNode;
+}
+
 /** Across the top: a tag for each engine, tied to its stand. */
-export function Rail({ tags, home }: { readonly tags: readonly EngineTag[]; readonly home: string }) {
+export function Rail({ tags, home, reckoner }: Props) {
   const { engine } = useParams<{ engine?: string }>();
   const router = useRouter();
   const { keys } = usePreferences();
@@ -32,7 +40,7 @@ export function Rail({ tags, home }: { readonly tags: readonly EngineTag[]; read
     const next = tags[(at + by + tags.length) % tags.length];
     if (next) router.push(next.href);
   };
-  useHotkeys(keys ? [['[', step(-1)], [']', step(1)], ['0', () => router.push('/')]] : []); // prettier-ignore
+  useHotkeys(keys ? [['[', step(-1)], [']', step(1)], ['0', () => router.push('/')], ['h', () => router.push('/shelves/films')]] : []); // prettier-ignore
   return (
     <header className={styles.rail}>
       <Link href="/" className={styles.mark}>
@@ -53,7 +61,7 @@ export function Rail({ tags, home }: { readonly tags: readonly EngineTag[]; read
         ))}
       </nav>
       <OwnUnit unit={tags.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
-        <RailTools />
+        <RailTools reckoner={reckoner} />
       </OwnUnit>
     </header>
   );

@@ -1,13 +1,18 @@
+import { PracticeQuestions } from '@/features/shop/practice-sheet';
+import { shopPractice } from '@/db/shelves-of-shop';
 import { EngineForm } from '@/features/engine/engine-form';
 import { Part, Sheet } from '@/interface/parts/sheet';
 import { engineAt, type EngineParams } from '@/interface/server/engine-at';
 
 export default async function AboutPage({ params }: EngineParams) {
-  const { engine } = await engineAt(params);
+  const { shop, engine } = await engineAt(params);
   return (
     <Sheet title={engine.name} lead="What is known of it. Figures already recorded keep what they were recorded with.">
       <Part title="The engine">
         <EngineForm engine={engine} />
+      </Part>
+      <Part title="Where its practice differs from the shop’s">
+        <PracticeQuestions shop={shopPractice(shop)} engine={{ id: engine.id, practice: engine.practice }} />
       </Part>
     </Sheet>
   );

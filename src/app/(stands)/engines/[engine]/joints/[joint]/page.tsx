@@ -8,5 +8,5 @@ export default async function JointPage({ params }: { readonly params: Promise<{
   const { shop, engine } = await engineAt(params);
   const page = jointPage(shop, engine, (await params).joint, nowMs());
   if (!page) notFound();
-  return <JointSheet key={page.setting.joint.id} {...page} />;
+  return <JointSheet key={`${page.setting.joint.id} ${page.setting.leaf.id}`} {...page} />;
 }

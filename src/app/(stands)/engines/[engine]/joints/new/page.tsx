@@ -1,6 +1,9 @@
 import { NewJointForm } from '@/features/joint/new-joint-form';
+import { StandardJointForm } from '@/features/joint/standard-joint-form';
 import { torqueLeaves } from '@/features/joint/queries';
-import { WrenchShelf } from '@/features/shop/wrench-shelf';
+import { shelvesOf } from '@/db/shelves-of-shop';
+import { WrenchForm } from '@/features/shop/wrench-form';
+import { Fold } from '@/interface/parts/fold';
 import { Part, Sheet } from '@/interface/parts/sheet';
 import { engineAt, type EngineParams } from '@/interface/server/engine-at';
 
@@ -10,19 +13,27 @@ interface Props extends EngineParams {
 
 export default async function NewJointPage({ params, searchParams }: Props) {
   const { shop, engine } = await engineAt(params);
-  const wrenches = shop.wrenches.all();
+  const shelves = shelvesOf(shop, engine);
   const { leaf } = await searchParams;
-  return (
-    <Sheet title="New joint" lead="Made from a leaf of the book.">
-      {wrenches.length === 0 ? (
+  const leaves = torqueLeaves(shop, engine.id);
+  if (shelves.wrenches.length === 0)
+    return (
+      <Sheet title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
         <Part title="First, a wrench">
-          <WrenchShelf wrenches={wrenches} />
+          <WrenchForm />
         </Part>
-      ) : (
-        <Part title="The joint">
-          <NewJointForm engineId={engine.id} leaves={torqueLeaves(shop, engine.id)} leafId={leaf} wrenches={wrenches} />
+      </Sheet>
+    );
+  return (
+    <Sheet title="New joint" lead="Made from a leaf of the book, or from the standard figure where no page speaks.">
+      {leaves.length > 0 && (
+        <Part title="From a leaf">
+          <NewJointForm engineId={engine.id} leaves={leaves} leafId={leaf} shelves={shelves} />
         </Part>
       )}
+      <Fold title="No page speaks of it" line="the standard figure, marked as such" open={leaves.length === 0}>
+        <StandardJointForm engineId={engine.id} shelves={shelves} />
+      </Fold>
     </Sheet>
   );
 }

@@ -1,0 +1,16 @@
+import { notFound } from 'next/navigation';
+import { shelfRows } from '@/features/shop/queries';
+import { ShelfSheet } from '@/features/shop/shelf-sheet';
+import { currentShop } from '@/interface/server/current-shop';
+
+const KINDS = new Map([
+  ['films', 'film'],
+  ['grades', 'grade'],
+  ['metals', 'metal'],
+] as const);
+
+export default async function ShelfPage({ params }: { readonly params: Promise<{ readonly shelf: string }> }) {
+  const kind = KINDS.get((await params).shelf as 'films');
+  if (!kind) notFound();
+  return <ShelfSheet key={kind} kind={kind} rows={shelfRows(await currentShop(), kind)} />;
+}

@@ -1,0 +1,21 @@
+import type { Metadata } from 'next';
+import type { ReactNode } from 'react';
+import { shelfStops } from '@/features/shop/queries';
+import { currentShop } from '@/interface/server/current-shop';
+import { OrderStrip } from '@/interface/shell/order-strip';
+import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
+import styles from '@/interface/shell/engine-frame.module.css';
+
+export const metadata: Metadata = { title: 'The shelves' };
+
+export default async function ShelvesLayout({ children }: { readonly children: ReactNode }) {
+  return (
+    <WorkingProvider>
+      <div className={styles.frame}>
+        <OrderStrip stops={shelfStops(await currentShop())} label="The shelves" />
+        {children}
+        <WorkingMargin />
+      </div>
+    </WorkingProvider>
+  );
+}

@@ -1,0 +1,12 @@
+import { PracticeQuestions } from '@/features/shop/practice-sheet';
+import { shopPractice } from '@/db/shelves-of-shop';
+import { currentShop } from '@/interface/server/current-shop';
+import { Sheet } from '@/interface/parts/sheet';
+
+export default async function PracticePage() {
+  return (
+    <Sheet title="House practice" lead="What this shop does where the books leave it open. The sheet of a joint prints which school gave its number.">
+      <PracticeQuestions shop={shopPractice(await currentShop())} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,6 @@
+import { TrialsSheet } from '@/features/trial/trials-sheet';
+import { currentShop } from '@/interface/server/current-shop';
+
+export default async function TrialsPage() {
+  return <TrialsSheet trials={(await currentShop()).trials.all()} />;
+}

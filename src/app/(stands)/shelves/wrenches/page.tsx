@@ -1,0 +1,15 @@
+import { shelvedWrenches } from '@/features/shop/queries';
+import { WrenchShelf } from '@/features/shop/wrench-shelf';
+import { currentShop } from '@/interface/server/current-shop';
+import { nowMs } from '@/interface/server/clock';
+import { Part, Sheet } from '@/interface/parts/sheet';
+
+export default async function WrenchesPage() {
+  return (
+    <Sheet title="Wrenches" lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it.">
+      <Part title="On the shelf">
+        <WrenchShelf wrenches={shelvedWrenches(await currentShop(), nowMs())} />
+      </Part>
+    </Sheet>
+  );
+}

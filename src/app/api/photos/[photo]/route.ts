@@ -1,0 +1,20 @@
+import { NextResponse } from 'next/server';
+import { currentShop } from '@/interface/server/current-shop';
+import { answer, answering } from '@/interface/server/http';
+import { refused } from '@/interface/server/outcome';
+
+/** A photograph of a page, whole, or with `?small` small. */
+export async function GET(request: Request, { params }: { readonly params: Promise<{ readonly photo: string }> }) {
+  return answering(async () => {
+    const photo = (await currentShop()).book.photo((await params).photo);
+    if (!photo) return answer(refused({ code: 'not-found', message: 'That photograph is not in this shop.' }));
+    const small = new URL(request.url).searchParams.has('small');
+    return new NextResponse(new Uint8Array(small ? photo.thumbnail : photo.whole), {
+      headers: {
+        'content-type': small ? 'image/webp' : photo.type,
+        'cache-control': 'private, max-age=31536000, immutable',
+        'x-content-type-options': 'nosniff',
+      },
+    });
+  });
+}

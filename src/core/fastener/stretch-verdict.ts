@@ -1,0 +1,47 @@
+/** What is wanted of a bolt tightened by stretch. */
+export interface StretchTarget {
+  readonly min_mm: number;
+  readonly max_mm: number;
+  readonly ceiling_Nm: number;
+  /** A bolt longer than this after release is scrap. */
+  readonly maxSet_mm: number;
+}
+
+/** The lengths read of one bolt, mm; the torque at the last tight reading, N·m. */
+export interface BoltLengthsRead {
+  readonly free_mm?: number;
+  readonly tight_mm?: number;
+  readonly torque_Nm?: number;
+  readonly released_mm?: number;
+}
+
+export type StretchState =
+  'free-length-wanted' | 'to-pull' | 'short' | 'inside' | 'over' | 'ceiling-without-stretch' | 'stretch-without-torque' | 'grown';
+
+export interface StretchVerdict {
+  readonly state: StretchState;
+  readonly stretch_mm?: number;
+  /** Length it kept after release. */
+  readonly set_mm?: number;
+}
+
+// Under this share of the ceiling, the full stretch came too easily: a slipping thread, or a bolt that is yielding.
+const EASY_SHARE = 0.6;
+
+/**
+ * Judges one bolt: inside its stretch, short of it, past it; and the two cases in which to stop and find out why,
+ * the ceiling reached without the stretch, the stretch reached without the torque.
+ */
+export function stretchVerdict({ free_mm, tight_mm, torque_Nm, released_mm }: BoltLengthsRead, target: StretchTarget): StretchVerdict {
+  if (free_mm === undefined) return { state: 'free-length-wanted' };
+  const set_mm = released_mm === undefined ? undefined : released_mm - free_mm;
+  if (set_mm !== undefined && set_mm > target.maxSet_mm)
+    return { state: 'grown', set_mm, stretch_mm: tight_mm === undefined ? undefined : tight_mm - free_mm };
+  if (tight_mm === undefined) return { state: 'to-pull', set_mm };
+  const stretch_mm = tight_mm - free_mm;
+  const found = { stretch_mm, set_mm };
+  if (stretch_mm > target.max_mm) return { ...found, state: 'over' };
+  if (stretch_mm < target.min_mm)
+    return { ...found, state: torque_Nm !== undefined && torque_Nm >= target.ceiling_Nm ? 'ceiling-without-stretch' : 'short' };
+  return { ...found, state: torque_Nm !== undefined && torque_Nm < EASY_SHARE * target.ceiling_Nm ? 'stretch-without-torque' : 'inside' };
+}

@@ -1,0 +1,127 @@
+import type { WrenchWindow } from '../wrench';
+
+/** What the shop does where the books leave it open. Every row can be overridden for an engine, and on a joint. */
+export interface HousePractice {
+  readonly range: 'low' | 'middle' | 'top' | 'bottom-then-middle';
+  readonly unsaid: 'light-oil' | 'dry' | 'show-both';
+  readonly film: 'engine-oil' | 'moly-paste' | 'thread-locker' | 'dry-bare' | 'as-book';
+  readonly passes: 'halves' | 'thirds' | 'quarters';
+  readonly confirming: 'yes' | 'no';
+  readonly unitOfWork: 'row' | 'each';
+  readonly firstCap: 'thrust' | 'middle';
+  readonly track: 'witness-mark' | 'unbroken-rows';
+  readonly seating: 'finger-tight' | 'small-figure' | 'with-compound';
+  readonly retorque: 'slacken' | 'straight' | 'warm' | 'none';
+  readonly locking: 'tab' | 'compound' | 'self-locking' | 'wire' | 'two-together';
+  readonly reuse: 'new-always' | 'if-good';
+  readonly window: WrenchWindow;
+  readonly check: 'yearly' | 'half-yearly' | 'second-wrench';
+}
+
+export type PracticeRow = keyof HousePractice;
+
+interface School {
+  readonly value: string;
+  readonly name: string;
+  readonly reason: string;
+}
+
+export interface Question {
+  readonly row: PracticeRow;
+  readonly question: string;
+  readonly schools: readonly School[];
+}
+
+const school = (value: string, name: string, reason: string): School => ({ value, name, reason });
+
+export const PRACTICE_QUESTIONS: readonly Question[] = [
+  { row: 'range', question: 'A range becomes', schools: [
+    school('low', 'its low end', 'kind to old threads and castings; the retorque makes up for it'),
+    school('middle', 'its middle', 'leaves the same room on either side for film and wrench'),
+    school('top', 'its top', 'the joint settles downwards from there'),
+    school('bottom-then-middle', 'bottom, turn the shaft, then middle', 'shows a tight bearing before the full load is on'),
+  ] },
+  { row: 'unsaid', question: 'Thread condition unsaid in the book', schools: [
+    school('light-oil', 'light oil', 'usual for period print: parts came oiled from the stores'),
+    school('dry', 'dry', 'the cautious reading: oil today then asks for a lower figure'),
+    school('show-both', 'show both and choose', 'the book does not say, so a person decides each time'),
+  ] },
+  { row: 'film', question: 'Film used here', schools: [
+    school('as-book', 'what the book has in mind', 'nothing to correct, nothing to get wrong'),
+    school('engine-oil', 'engine oil', 'always at hand, moderate scatter'),
+    school('moly-paste', 'molybdenum paste', 'little scatter; needs a lower figure'),
+    school('thread-locker', 'thread locker', 'lubricates when wet and locks when set'),
+    school('dry-bare', 'dry', 'nothing to run into a blind hole; wide scatter'),
+  ] },
+  { row: 'passes', question: 'Passes', schools: [
+    school('halves', 'halves', 'enough for few fasteners on a stiff part'),
+    school('thirds', 'thirds', 'the gasket is crushed level'),
+    school('quarters', 'quarters', 'for long heads and soft gaskets'),
+  ] },
+  { row: 'confirming', question: 'A confirming round at the final figure', schools: [
+    school('yes', 'yes', 'evens out what later nuts took from earlier ones more than any other turn does'),
+    school('no', 'no', 'a nut that has settled does not move, and the pull says nothing'),
+  ] },
+  { row: 'unitOfWork', question: 'Unit of work', schools: [
+    school('row', 'the whole row a pass', 'the part goes down level'),
+    school('each', 'each cap or rod to final', 'its freedom is felt before the next is begun'),
+  ] },
+  { row: 'firstCap', question: 'Which main cap first', schools: [
+    school('thrust', 'the thrust cap, with float read', 'it places the shaft'),
+    school('middle', 'the middle, then outwards', 'the shaft beds from where it is stiffest'),
+  ] },
+  { row: 'track', question: 'Keeping track', schools: [
+    school('witness-mark', 'a witness mark on each head', 'seen from across the shop, and later'),
+    school('unbroken-rows', 'unbroken rows', 'nothing to wipe off; begun again where interrupted'),
+  ] },
+  { row: 'seating', question: 'Stud seating', schools: [
+    school('finger-tight', 'finger-tight', 'the stud must not be wedged in its thread'),
+    school('small-figure', 'a small figure', 'it does not turn with the nut'),
+    school('with-compound', 'with compound', 'keeps water out of the stud hole'),
+  ] },
+  { row: 'retorque', question: 'Retightening', schools: [
+    school('slacken', 'cold; slacken each a little, pull to figure, one at a time', 'breaks the stuck film, so that the figure means what it meant'),
+    school('straight', 'cold; straight pull', 'the joint is never without its load'),
+    school('warm', 'warm, where the book says so', 'the book knows its gasket'),
+    school('none', 'none, where the gasket says so', 'the print on the gasket governs it'),
+  ] },
+  { row: 'locking', question: 'Locking', schools: [
+    school('tab', 'tab washer', 'seen to be locked'),
+    school('compound', 'compound', 'in the hole or on the bolt; lubricates when wet'),
+    school('self-locking', 'self-locking nut', 'its own torque is added to the figure'),
+    school('wire', 'wire', 'seen to be locked, and holds a sheared head'),
+    school('two-together', 'two of these together', 'where a loose one is the end of the engine'),
+  ] },
+  { row: 'reuse', question: 'Reuse of nuts and bolts', schools: [
+    school('new-always', 'new always', 'a stretched bolt does not say so'),
+    school('if-good', 'if free length and thread are good', 'a measured old one beats an unknown new one'),
+  ] },
+  { row: 'window', question: 'Where a wrench is trusted', schools: [
+    school('upper-two-thirds', 'the upper two thirds of its scale', 'its error is a share of full scale'),
+    school('iso-20-100', '20 to 100 % of full scale', 'the range in which ISO 6789 has it checked'),
+    school('whole', 'anywhere on it', 'it was checked at the figure used'),
+  ] },
+  { row: 'check', question: 'Wrench check', schools: [
+    school('yearly', 'yearly', 'ISO 6789, or every 5000 pulls'),
+    school('half-yearly', 'half-yearly', 'a fall is not always owned up to'),
+    school('second-wrench', 'against a second wrench at the figure used', 'the figure that matters is the one that is checked'),
+  ] },
+]; // prettier-ignore
+
+export const USUAL_PRACTICE: HousePractice = {
+  range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
+  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
+}; // prettier-ignore
+
+/** The words of a school in force, with its reason. */
+export function schoolWords(practice: HousePractice, row: PracticeRow): { readonly name: string; readonly reason: string } {
+  const found = PRACTICE_QUESTIONS.find((question) => question.row === row)?.schools.find(({ value }) => value === practice[row]);
+  return found ?? { name: practice[row], reason: '' };
+}
+
+const CHECK_DAYS: Readonly<Record<HousePractice['check'], number>> = { yearly: 365, 'half-yearly': 183, 'second-wrench': 365 };
+const MS_PER_DAY = 86_400_000;
+
+/** Whether a wrench's last check is older than the school allows; one never checked is overdue. Times in ms since 1970. */
+export const checkOverdue = (lastChecked: number | undefined, school: HousePractice['check'], now: number): boolean =>
+  lastChecked === undefined || now - lastChecked > CHECK_DAYS[school] * MS_PER_DAY;

@@ -1,0 +1,131 @@
+import { tighteningArm, headArm, liftArm, threadArm, type TurnedFastener } from '../tightening-arm';
+import { figure, type WorkingLine } from '../working';
+import { rangeTorque } from './page-rungs';
+import { inFilms, prevailingOf, type LadderFastener, type LadderInput, type Rung } from './rung';
+
+const N_MM_PER_N_M = 1000;
+
+const armWorking = (name: string, fastener: TurnedFastener): WorkingLine => ({
+  formula: `${name} = P/2π + μt·d2/(2 cos β) + μh·Dm/2`,
+  figures: [
+    figure(liftArm(fastener.thread)), ' + ', figure(fastener.muThread, 3), ' × ', figure(threadArm(fastener.thread)), ' + ',
+    figure(fastener.muHead, 3), ' × ', figure(headArm(fastener.bearing)), ' = ', figure(tighteningArm(fastener)), ' mm',
+  ],
+}); // prettier-ignore
+
+const less = (torque: number, tp: number): WorkingLine['figures'] => (tp > 0 ? ['(', figure(torque), ' − ', figure(tp), ')'] : [figure(torque)]);
+const plus = (tp: number): WorkingLine['figures'] => (tp > 0 ? [' + ', figure(tp)] : []);
+
+interface Change {
+  readonly from: TurnedFastener;
+  readonly to: TurnedFastener;
+  readonly tp: number;
+}
+
+/** Equal clamp load: T' = (T − Tp)·c'/c + Tp. */
+function changed(value_Nm: number, { from, to, tp }: Change) {
+  const preload = ((value_Nm - tp) * N_MM_PER_N_M) / tighteningArm(from);
+  const after = (preload * tighteningArm(to)) / N_MM_PER_N_M + tp;
+  const working: readonly WorkingLine[] = [
+    armWorking('c before', from),
+    armWorking('c after', to),
+    {
+      formula: tp > 0 ? 'F = (T − Tp) / c before' : 'F = T / c before',
+      figures: [...less(value_Nm, tp), ' N·m × 1000 / ', figure(tighteningArm(from)), ' mm = ', figure(preload), ' N'],
+    },
+    {
+      formula: tp > 0 ? 'T after = F · c after + Tp' : 'T after = F · c after',
+      figures: [figure(preload), ' N × ', figure(tighteningArm(to)), ' mm / 1000', ...plus(tp), ' = ', figure(after), ' N·m'],
+    },
+  ];
+  return { after, working };
+}
+
+export function filmRung(input: LadderInput, value_Nm: number): Rung {
+  const { original, originalFilm, threadFilm, headFilm } = input;
+  const { after, working } = changed(value_Nm, {
+    from: inFilms(original, originalFilm, originalFilm),
+    to: inFilms(original, threadFilm, headFilm),
+    tp: prevailingOf(original),
+  });
+  const films = threadFilm.id === headFilm.id ? threadFilm.source : `Thread: ${threadFilm.source} Head: ${headFilm.source}`;
+  const range = ({ low, high }: { low: number; high: number }) => `${low} to ${high}`;
+  return {
+    id: 'film',
+    title: 'Film',
+    value_Nm: after,
+    factor: after / value_Nm,
+    working,
+    source: `${films} Face: ${original.bearingSource}`,
+    school: `equal clamp load; ${input.originalFilmReason}`,
+    spread: `μ in the thread ${range(threadFilm.thread)}, under the head ${range(headFilm.head)} (5th to 95th percentile)`,
+  };
+}
+
+const isOther = (a: LadderFastener, b: LadderFastener) =>
+  a.thread.designation !== b.thread.designation ||
+  a.bearing.outer_mm !== b.bearing.outer_mm ||
+  a.bearing.inner_mm !== b.bearing.inner_mm ||
+  a.grade !== b.grade;
+
+export function fastenerRung(input: LadderInput, value_Nm: number): Rung | undefined {
+  const { original, today, threadFilm, headFilm } = input;
+  if (today === original || !isOther(original, today)) return undefined;
+  const { after, working } = changed(value_Nm, {
+    from: inFilms(original, threadFilm, headFilm),
+    to: inFilms(today, threadFilm, headFilm),
+    tp: prevailingOf(original),
+  });
+  return {
+    id: 'fastener',
+    title: 'Fastener',
+    value_Nm: after,
+    factor: after / value_Nm,
+    working,
+    source: `${original.name} → ${today.name}. Face: ${today.bearingSource}`,
+    school: 'equal clamp load',
+    spread: 'none of its own; its strength is judged beside the ladder',
+  };
+}
+
+export function lockingRung({ original, today }: LadderInput, value_Nm: number): Rung | undefined {
+  const [before, after] = [prevailingOf(original), prevailingOf(today)];
+  if (before === after) return undefined;
+  const value = value_Nm - before + after;
+  const range = today.prevailing;
+  return {
+    id: 'locking',
+    title: 'Locking',
+    value_Nm: value,
+    factor: value / value_Nm,
+    working: [
+      {
+        formula: 'T = T − Tp before + Tp today',
+        figures: [figure(value_Nm), ' − ', figure(before), ' + ', figure(after), ' = ', figure(value), ' N·m'],
+      },
+    ],
+    source: 'measured on the running nut, or the nut’s own sheet',
+    school: 'the nut’s own torque clamps nothing, so it is added',
+    spread: range ? `${range.low_Nm} to ${range.high_Nm} N·m, new to worn` : 'none',
+  };
+}
+
+export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: number): Rung | undefined {
+  if (!maker) return undefined;
+  const torque = rangeTorque(maker.reading, rangeSchool);
+  const arm = tighteningArm(inFilms(today, maker.film, maker.film));
+  const preload = ((torque - prevailingOf(today)) * N_MM_PER_N_M) / arm;
+  return {
+    id: 'maker',
+    title: 'Its maker',
+    value_Nm: torque,
+    factor: torque / value_Nm,
+    working: [
+      { formula: `“${maker.printedText}”`, figures: [figure(torque), ' N·m replaces ', figure(value_Nm), ' N·m'] },
+      { formula: 'F in the maker’s film', figures: [figure(torque), ' N·m × 1000 / ', figure(arm), ' mm = ', figure(preload), ' N'] },
+    ],
+    source: maker.source,
+    school: `the fastener’s maker overrules the manual, in the maker’s film: ${maker.film.name}`,
+    spread: 'as the maker prints it',
+  };
+}

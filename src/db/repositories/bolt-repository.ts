@@ -1,0 +1,109 @@
+import type { Database } from 'better-sqlite3';
+import type { StretchSegment } from '@/core/fastener';
+
+/** A set of fasteners tightened by stretch, with its target and its ceiling. */
+export interface BoltSet {
+  readonly id: string;
+  readonly jointId: string;
+  readonly name: string;
+  readonly bolts: number;
+  readonly segments: readonly StretchSegment[];
+  readonly eGpa: number;
+  readonly minStretchMm: number;
+  readonly maxStretchMm: number;
+  readonly ceilingNm: number;
+  /** A bolt that stays longer than this after release is scrap. */
+  readonly maxSetMm: number;
+  /** False where an end cannot be reached, so that stretch cannot be read. */
+  readonly bothEnds: boolean;
+  readonly createdAt: string;
+}
+
+export interface BoltReading {
+  readonly id: string;
+  readonly setId: string;
+  /** From 1. */
+  readonly bolt: number;
+  readonly kind: 'free' | 'tight' | 'released';
+  readonly lengthMm: number;
+  readonly typed: string;
+  readonly torqueNm: number | null;
+  readonly at: string;
+}
+
+interface SetRow {
+  readonly id: string;
+  readonly joint_id: string;
+  readonly name: string;
+  readonly bolts: number;
+  readonly segments: string;
+  readonly e_gpa: number;
+  readonly min_stretch_mm: number;
+  readonly max_stretch_mm: number;
+  readonly ceiling_nm: number;
+  readonly max_set_mm: number;
+  readonly both_ends: number;
+  readonly created_at: string;
+}
+
+interface ReadingRow {
+  readonly id: string;
+  readonly set_id: string;
+  readonly bolt: number;
+  readonly kind: BoltReading['kind'];
+  readonly length_mm: number;
+  readonly typed: string;
+  readonly torque_nm: number | null;
+  readonly at: string;
+}
+
+const toSet = (row: SetRow): BoltSet => ({
+  id: row.id,
+  jointId: row.joint_id,
+  name: row.name,
+  bolts: row.bolts,
+  segments: JSON.parse(row.segments) as StretchSegment[],
+  eGpa: row.e_gpa,
+  minStretchMm: row.min_stretch_mm,
+  maxStretchMm: row.max_stretch_mm,
+  ceilingNm: row.ceiling_nm,
+  maxSetMm: row.max_set_mm,
+  bothEnds: row.both_ends === 1,
+  createdAt: row.created_at,
+});
+
+const toReading = (row: ReadingRow): BoltReading => ({
+  id: row.id,
+  setId: row.set_id,
+  bolt: row.bolt,
+  kind: row.kind,
+  lengthMm: row.length_mm,
+  typed: row.typed,
+  torqueNm: row.torque_nm,
+  at: row.at,
+});
+
+export const createBoltRepository = (db: Database) => {
+  const ofJoint = db.prepare<[string], SetRow>('SELECT * FROM bolt_set WHERE joint_id = ? ORDER BY created_at, id');
+  const byId = db.prepare<[string], SetRow>('SELECT * FROM bolt_set WHERE id = ?');
+  const insertSet = db.prepare(
+    `INSERT INTO bolt_set (id, joint_id, name, bolts, segments, e_gpa, min_stretch_mm, max_stretch_mm, ceiling_nm, max_set_mm, both_ends, created_at)
+     VALUES (@id, @jointId, @name, @bolts, @segments, @eGpa, @minStretchMm, @maxStretchMm, @ceilingNm, @maxSetMm, @bothEnds, @createdAt)`,
+  );
+  const readingsOf = db.prepare<[string], ReadingRow>('SELECT * FROM bolt_reading WHERE set_id = ? ORDER BY seq');
+  const insertReading = db.prepare(
+    `INSERT OR IGNORE INTO bolt_reading (id, set_id, bolt, kind, length_mm, typed, torque_nm, at)
+     VALUES (@id, @setId, @bolt, @kind, @lengthMm, @typed, @torqueNm, @at)`,
+  );
+  return {
+    ofJoint: (jointId: string): readonly BoltSet[] => ofJoint.all(jointId).map(toSet),
+    find: (id: string): BoltSet | undefined => {
+      const row = byId.get(id);
+      return row && toSet(row);
+    },
+    add: (set: BoltSet): void => void insertSet.run({ ...set, segments: JSON.stringify(set.segments), bothEnds: Number(set.bothEnds) }),
+    readings: (setId: string): readonly BoltReading[] => readingsOf.all(setId).map(toReading),
+    /** Adds a reading; the same reading sent twice is one. */
+    read: (reading: BoltReading): void => void insertReading.run(reading),
+  };
+};

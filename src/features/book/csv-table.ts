@@ -1,0 +1,123 @@
+import { parse } from 'csv-parse/sync';
+import { stringify } from 'csv-stringify/sync';
+import { DomainError, isDomainError } from '@/core/units';
+import { askedOf, leafOfText } from '@/db/leaf-of-text';
+import type { BookSource } from './queries';
+
+/** What a column of a table of figures may hold. */
+export const COLUMN_USES = ['subject', 'page', 'figure', 'unit', 'threads', 'left out'] as const;
+export type ColumnUse = (typeof COLUMN_USES)[number];
+
+export interface ImportRow {
+  /** Line in the file, the heading being 1. */
+  readonly line: number;
+  readonly subject: string;
+  readonly page: string;
+  readonly printedText: string;
+  readonly conditionText: string;
+  /** N·m as it will be read; absent where the row is kept aside. */
+  readonly min_Nm?: number;
+  readonly max_Nm?: number;
+  readonly deg?: number;
+  /** Why the row is kept aside. */
+  readonly reason?: string;
+}
+
+export interface ImportTable {
+  readonly headings: readonly string[];
+  readonly uses: readonly ColumnUse[];
+  readonly rows: readonly ImportRow[];
+}
+
+const MOST_ROWS = 5000;
+const GUESSES: readonly (readonly [RegExp, ColumnUse])[] = [
+  [/page|seite|pag\b|leaf/i, 'page'],
+  [/unit|einheit/i, 'unit'],
+  [/thread|film|condition|gewinde|oil/i, 'threads'],
+  [/torque|figure|printed|value|text|moment|couple|coppia|drehmoment/i, 'figure'],
+  [/subject|joint|name|part|fastener|description|item|nut|bolt/i, 'subject'],
+];
+
+const guessUse = (heading: string): ColumnUse => GUESSES.find(([pattern]) => pattern.test(heading))?.[1] ?? 'left out';
+
+/** Each use once, the first column that asks for it. */
+const guessUses = (headings: readonly string[]): readonly ColumnUse[] =>
+  headings.map(guessUse).map((use, i, all) => (use !== 'left out' && all.indexOf(use) < i ? 'left out' : use));
+
+function delimiterOf(text: string): string {
+  const first = text.split(/\r?\n/, 1)[0] ?? '';
+  const count = (sign: string) => first.split(sign).length;
+  return [';', '\t', ','].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
+}
+
+/** @throws DomainError bad-csv */
+function recordsOf(text: string): readonly (readonly string[])[] {
+  try {
+    return parse(text, { bom: true, delimiter: delimiterOf(text), relax_column_count: true, skip_empty_lines: true, trim: true });
+  } catch (error) {
+    throw new DomainError(
+      'bad-csv',
+      `The table cannot be read: ${error instanceof Error ? error.message : 'it is no CSV'}. Nothing was written.`,
+      'text',
+    );
+  }
+}
+
+function readRow(fields: Omit<ImportRow, 'min_Nm' | 'max_Nm' | 'reason'>): ImportRow {
+  if (fields.subject === '') return { ...fields, reason: 'It says not what it is for.' };
+  if (fields.printedText === '') return { ...fields, reason: 'It holds no figure.' };
+  try {
+    const asked = askedOf({ kind: 'torque', printedText: fields.printedText });
+    const read = leafOfText({ kind: 'torque', printedText: fields.printedText, conditionText: fields.conditionText || null, readingIndex: -1 });
+    if (asked.length > 0) return { ...fields, reason: `To be agreed to first: ${asked.map((note) => note.message).join(' ')}` };
+    if (read.minNm === null || read.maxNm === null) return { ...fields, deg: read.minDeg ?? 0 };
+    return { ...fields, conditionText: read.conditionText ?? '', min_Nm: read.minNm, max_Nm: read.maxNm };
+  } catch (error) {
+    if (isDomainError(error)) return { ...fields, reason: error.message };
+    throw error;
+  }
+}
+
+/**
+ * Reads a table of figures as it would be entered, row by row; nothing is written. A figure and a unit in columns of their own are put together.
+ * @throws DomainError bad-csv
+ */
+export function readTable(text: string, uses?: readonly ColumnUse[]): ImportTable {
+  const [headings, ...records] = recordsOf(text);
+  if (!headings || records.length === 0) throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
+  if (records.length > MOST_ROWS) throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MOST_ROWS} at a time.`, 'text');
+  const inForce = uses?.length === headings.length ? uses : guessUses(headings);
+  const at = (record: readonly string[], use: ColumnUse) => {
+    const column = inForce.indexOf(use);
+    return column < 0 ? '' : (record[column] ?? '').trim();
+  };
+  const rows = records.map((record, i) =>
+    readRow({
+      line: i + 2,
+      subject: at(record, 'subject').slice(0, 200),
+      page: at(record, 'page').slice(0, 40) || 'table',
+      printedText: [at(record, 'figure'), at(record, 'unit')].filter(Boolean).join(' ').slice(0, 400),
+      conditionText: at(record, 'threads').slice(0, 200),
+    }),
+  );
+  return { headings, uses: inForce, rows };
+}
+
+/** Rows kept aside, as a table again, each with its reason. */
+export const asideCsv = (rows: readonly ImportRow[]): string =>
+  stringify(
+    rows.filter((row) => row.reason !== undefined).map((row) => [row.line, row.subject, row.page, row.printedText, row.conditionText, row.reason]),
+    { header: true, columns: ['Line', 'Subject', 'Page', 'Printed', 'Threads', 'Kept aside because'], escape_formulas: true },
+  );
+
+/** An engine's leaves as a table that can be read in again. */
+export const bookCsv = (sources: readonly BookSource[]): string =>
+  stringify(
+    sources.flatMap((source) =>
+      source.leaves.map((leaf) => [
+        source.title, source.edition, source.year ?? '', leaf.subject, leaf.page, leaf.printedText, leaf.conditionText ?? '', leaf.kind,
+        leaf.minNm ?? leaf.minMm ?? leaf.minDeg ?? '', leaf.maxNm ?? leaf.maxMm ?? leaf.maxDeg ?? '', leaf.minNm !== null ? 'N·m' : leaf.minMm !== null ? 'mm' : leaf.minDeg !== null ? '°' : '',
+      ]),
+    ),
+    { header: true, columns: ['Source', 'Edition', 'Year', 'Subject', 'Page', 'Printed', 'Threads', 'Kind', 'SI low', 'SI high', 'SI measure'], escape_formulas: true },
+  ); // prettier-ignore

@@ -1,0 +1,85 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { threadNamed } from '@/core/thread';
+import { isDomainError } from '@/core/units';
+import type { FastenerFacts } from '@/db/joint-detail';
+import type { Shelves } from '@/db/shelves';
+import form from '@/interface/parts/form.module.css';
+import { MeasureField } from '@/interface/parts/measure-field';
+import { LOCKINGS, SOCKETS } from './joint-words';
+
+interface Props {
+  readonly label: 'original' | 'substitute';
+  readonly facts: FastenerFacts;
+  readonly shelves: Shelves;
+  /** Asks what is only asked of a substitute. */
+  readonly substitute?: boolean;
+  readonly onChange: (facts: FastenerFacts) => void;
+}
+
+interface ThreadProps {
+  readonly label: string;
+  readonly description?: string;
+  readonly value: string | null;
+  readonly empty?: boolean;
+  readonly onChange: (value: string | null) => void;
+}
+
+/** The name of a thread; what is not known is refused in words and stays as typed. */
+function ThreadField({ label, description, value, empty = false, onChange }: ThreadProps) {
+  const [text, setText] = useState(value ?? '');
+  const [refusal, setRefusal] = useState<string>();
+  const type = (next: string) => {
+    setText(next);
+    if (next.trim() === '') {
+      setRefusal(empty ? undefined : 'Give the thread, such as 3/8 BSF or M8.');
+      if (empty) onChange(null);
+      return;
+    }
+    try {
+      const { designation } = threadNamed(next);
+      setRefusal(undefined);
+      onChange(designation);
+    } catch (error) {
+      if (!isDomainError(error)) throw error;
+      setRefusal(error.message);
+    }
+  };
+  return <TextInput label={label} description={description} value={text} error={refusal} onChange={(event) => type(event.currentTarget.value)} />;
+}
+
+const FORMS = [
+  { value: 'bolt', label: 'Bolt' },
+  { value: 'stud', label: 'Stud with a nut' },
+];
+
+/** Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged. */
+export function FastenerFields({ label, facts, shelves, substitute = false, onChange }: Props) {
+  const set = (part: Partial<FastenerFacts>) => onChange({ ...facts, ...part });
+  const grades = [
+    { value: '', label: 'Not known' },
+    ...shelves.grades.map(({ id, name, yield_MPa }) => ({ value: id, label: `${name}, yield ${yield_MPa} MPa` })),
+  ];
+  const locks = facts.locking === 'polymer-nut' || facts.locking === 'metal-nut';
+  return (
+    <div className={form.grid} role="group" aria-label={label === 'original' ? 'The original fastener' : 'The substitute'}>
+      <NativeSelect label="Bolt or stud" data={FORMS} value={facts.form} onChange={(event) => set({ form: event.currentTarget.value as FastenerFacts['form'] })} />
+      <ThreadField label="Thread that turns" value={facts.thread} onChange={(thread) => thread && set({ thread })} />
+      <NativeSelect label="Grade" data={grades} value={facts.grade ?? ''} onChange={(event) => set({ grade: event.currentTarget.value || null })} />
+      {facts.form === 'stud' && <ThreadField label="The stud’s other end" description="In the metal" value={facts.metalThread} empty onChange={(metalThread) => set({ metalThread })} />}
+      {facts.form === 'stud' && <MeasureField kind="torque" label="Seating figure of the stud" value={facts.seating_Nm} onChange={(seating_Nm) => set({ seating_Nm })} />}
+      <MeasureField key={`o${facts.faceMeasured ? '' : facts.outer_mm}`} label="Face, outside" description={facts.faceMeasured ? 'Measured' : 'Usual for the size; measure yours'} value={facts.outer_mm} onChange={(outer_mm) => outer_mm && set({ outer_mm, faceMeasured: true })} />
+      <MeasureField key={`i${facts.faceMeasured ? '' : facts.inner_mm}`} label="Hole it turns on" value={facts.inner_mm} onChange={(inner_mm) => inner_mm && set({ inner_mm, faceMeasured: true })} />
+      <MeasureField label="Loose washer, outside" value={facts.washer_mm} onChange={(washer_mm) => set({ washer_mm })} />
+      <MeasureField label="Length under the head" value={facts.length_mm} onChange={(length_mm) => set({ length_mm })} />
+      <MeasureField label="Length of thread" value={facts.threadLength_mm} onChange={(threadLength_mm) => set({ threadLength_mm })} />
+      <MeasureField label="Height of the head" value={facts.headHeight_mm} onChange={(headHeight_mm) => set({ headHeight_mm })} />
+      <NativeSelect label="Locking" data={[...LOCKINGS]} value={facts.locking} onChange={(event) => set({ locking: event.currentTarget.value as FastenerFacts['locking'] })} />
+      {locks && <MeasureField kind="torque" zero label="Its own torque, least" value={facts.prevailingLow_Nm} onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })} />}
+      {locks && <MeasureField kind="torque" zero label="Its own torque, most" value={facts.prevailingHigh_Nm} onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })} />}
+      {substitute && <NativeSelect label="Does a socket get at it?" data={[...SOCKETS]} value={facts.socket} onChange={(event) => set({ socket: event.currentTarget.value as FastenerFacts['socket'] })} />}
+    </div>
+  ); // prettier-ignore
+}

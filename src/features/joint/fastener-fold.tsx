@@ -1,0 +1,124 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { threadNamed } from '@/core/thread';
+import { isDomainError } from '@/core/units';
+import type { FastenerFacts, JointDetail, ParentFacts } from '@/db/joint-detail';
+import { originalFacts } from '@/db/joint-ladder';
+import { usualFaceOf, type JointSetting } from '@/db/joint-working';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import form from '@/interface/parts/form.module.css';
+import { MeasureField } from '@/interface/parts/measure-field';
+import { FastenerFields } from './fastener-fields';
+import styles from './fastener-fold.module.css';
+
+interface Props {
+  readonly setting: JointSetting;
+  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+}
+
+const NONE = { value: '', label: 'Not known' };
+
+/** Where the fastener sits: what it is tapped into, what it presses on, how deep and how long. */
+function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
+  const { parent } = setting.joint.detail;
+  const metals = [NONE, ...setting.shelves.metals.map(({ id, name }) => ({ value: id, label: name }))];
+  const set = (part: Partial<ParentFacts>) => onDetail({ parent: { ...parent, ...part } });
+  return (
+    <div className={form.grid}>
+      <NativeSelect label="Tapped into" data={metals} value={parent.metal ?? ''} onChange={(event) => set({ metal: event.currentTarget.value || null })} />
+      <MeasureField label="Full engagement" value={parent.engagement_mm} onChange={(engagement_mm) => set({ engagement_mm })} />
+      <MeasureField label="Depth of a blind hole" description="Full thread, from the face" value={parent.holeDepth_mm} onChange={(holeDepth_mm) => set({ holeDepth_mm })} />
+      <NativeSelect label="The head presses on" data={metals} value={parent.underHead ?? ''} onChange={(event) => set({ underHead: event.currentTarget.value || null })} />
+      <MeasureField label="Everything clamped" description="Washers and gasket with it" value={parent.grip_mm} onChange={(grip_mm) => set({ grip_mm })} />
+      <label className={form.choice}>
+        <input type="checkbox" checked={parent.nearHeat} onChange={(event) => set({ nearHeat: event.currentTarget.checked })} />
+        <span>Near heat: head, exhaust</span>
+      </label>
+      <label className={form.choice}>
+        <input type="checkbox" checked={parent.boreMoves} onChange={(event) => set({ boreMoves: event.currentTarget.checked })} />
+        <span>New ones can move a bore: rods, mains</span>
+      </label>
+    </div>
+  ); // prettier-ignore
+}
+
+/** The figure of the fastener’s own maker, which overrules the manual for it. */
+function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
+  const { maker } = setting.joint.detail;
+  const films = setting.shelves.films.map(({ id, name }) => ({ value: id, label: name }));
+  const [text, setText] = useState(maker?.text ?? '');
+  const [film, setFilm] = useState(maker?.film ?? setting.joint.todayFilm);
+  const [source, setSource] = useState(maker?.source ?? '');
+  const whole = text.trim() !== '' && source.trim() !== '';
+  return (
+    <div className={form.grid}>
+      <TextInput label="Its maker’s own figure" description="As printed on the packet, with its unit" value={text} onChange={(event) => setText(event.currentTarget.value)} />
+      <NativeSelect label="In which film" data={films} value={film} onChange={(event) => setFilm(event.currentTarget.value)} />
+      <TextInput label="Where it is printed" value={source} onChange={(event) => setSource(event.currentTarget.value)} />
+      <div className={form.acts}>
+        <Key onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })} disabled={!whole}>The maker’s figure overrules</Key>
+        {maker && <Key onClick={() => onDetail({ maker: null })}>Back to the manual’s</Key>}
+      </div>
+    </div>
+  ); // prettier-ignore
+}
+
+const isThread = (designation: string) => {
+  try {
+    threadNamed(designation);
+    return true;
+  } catch (error) {
+    if (isDomainError(error)) return false;
+    throw error;
+  }
+};
+
+/** What is bolted here: the original, a substitute if there is one, where it sits, and its maker’s own figure. */
+export function FastenerFold({ setting, onChange, onDetail }: Props) {
+  const { joint, shelves } = setting;
+  const { today } = joint.detail;
+  const original = originalFacts(setting);
+  const grade = (id: string | null) => (id === null ? 'grade not known' : (shelves.grades.find((one) => one.id === id)?.name ?? id));
+  const changeOriginal = (facts: FastenerFacts) => {
+    const { thread, outer_mm, inner_mm, faceMeasured, ...rest } = facts;
+    onChange({
+      thread,
+      bearingOuterMm: outer_mm,
+      bearingInnerMm: inner_mm,
+      bearingMeasured: faceMeasured,
+      detail: { ...joint.detail, original: rest },
+    });
+  };
+  const withFace = (facts: FastenerFacts): FastenerFacts => {
+    if (facts.faceMeasured || !isThread(facts.thread)) return facts;
+    const face = usualFaceOf(facts.thread);
+    return { ...facts, outer_mm: face.outer_mm, inner_mm: face.inner_mm };
+  };
+  const line = today
+    ? `${original.thread} → ${today.thread} ${today.form}, ${grade(today.grade)}`
+    : `${original.thread} ${original.form}, ${grade(original.grade)}`;
+  return (
+    <Fold title="The fastener" line={line}>
+      <h3 className={styles.heading}>As the designer had it</h3>
+      <FastenerFields label="original" facts={original} shelves={shelves} onChange={(facts) => changeOriginal(withFace(facts))} />
+      <h3 className={styles.heading}>On it today</h3>
+      {today ? (
+        <>
+          <FastenerFields label="substitute" facts={today} shelves={shelves} substitute onChange={(facts) => onDetail({ today: withFace(facts) })} />
+          <p><Key onClick={() => onDetail({ today: null })}>The original after all</Key></p>
+        </>
+      ) : (
+        <p>The original, or one like it in every way. <Key onClick={() => onDetail({ today: { ...original, socket: 'not-tried' } })}>A substitute</Key></p>
+      )}
+      <h3 className={styles.heading}>Where it sits</h3>
+      <ParentFields setting={setting} onDetail={onDetail} />
+      <h3 className={styles.heading}>Its maker</h3>
+      <MakerFields setting={setting} onDetail={onDetail} />
+    </Fold>
+  ); // prettier-ignore
+}

@@ -1,0 +1,59 @@
+'use client';
+
+import { useMemo } from 'react';
+import { patternPositions, tighteningPlan, order, type PlannedStage } from '@/core/tightening';
+import type { JointDetail } from '@/db/joint-detail';
+import { shaftOf, type JointSetting, type WorkedJoint } from '@/db/joint-working';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { Part } from '@/interface/parts/sheet';
+import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { PlanControls } from './plan-controls';
+import styles from './joint-sheet.module.css';
+
+interface Props {
+  readonly setting: JointSetting;
+  readonly worked?: WorkedJoint;
+  readonly stageList: readonly PlannedStage[];
+  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+  readonly plain: (value: number) => string;
+}
+
+/** The turn drawn on the pattern, the stages, and what they are made from. */
+export function PlanFold({ setting: { joint }, worked, stageList, onChange, onDetail, plain }: Props) {
+  const positions = useMemo(() => patternPositions(joint.pattern, joint.fasteners), [joint.pattern, joint.fasteners]);
+  const shaft = shaftOf(joint);
+  const turn =
+    stageList.length > 0
+      ? tighteningPlan({
+          positions,
+          school: joint.orderSchool,
+          stages: stageList,
+          unitOfWork: joint.unitOfWork,
+          perGroup: joint.pattern === 'caps' ? 2 : 1,
+          turnShaft: shaft,
+        }).order
+      : order(positions, joint.orderSchool);
+  const turnsAfter = (i: number) => (shaft === 'before-last' ? i === stageList.length - 2 : shaft && i < stageList.length - 1);
+  const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1;
+  return (
+    <Part title="The plan">
+      <div className={styles.plan}>
+        <div className={styles.drawing}>
+          <PatternDrawing positions={positions} order={turn} caps={joint.pattern === 'caps'} label={`${joint.fasteners} fasteners with their place in the turn`} />
+        </div>
+        {worked && (
+          <ol className={styles.stages} aria-label="Stages">
+            {stageList.map((stage, i) => (
+              <li key={i}>
+                <span className={styles.figure}>{plain(stage.setting)}</span> {worked.wrench.unit}{confirms(i) && ', confirming'}
+                {turnsAfter(i) && <span className={styles.shaft}>turn the shaft</span>}
+              </li>
+            ))}
+          </ol>
+        )}
+      </div>
+      <PlanControls joint={joint} unit={worked?.wrench.unit ?? ''} stageFigures={stageList.map((stage) => stage.setting)} onChange={onChange} onDetail={onDetail} />
+    </Part>
+  ); // prettier-ignore
+}

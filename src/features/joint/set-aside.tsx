@@ -1,0 +1,35 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { Override, Rung, RungId } from '@/core/joint';
+import { Key } from '@/interface/parts/button';
+import { MeasureField } from '@/interface/parts/measure-field';
+import styles from './ladder-view.module.css';
+
+// On these a typed figure would break the tie between wrench and clamp load: they can only be taken out.
+const ONLY_OUT: ReadonlySet<RungId> = new Set(['adaptor', 'calibration']);
+
+interface Props {
+  readonly rung: Rung;
+  readonly onKeep: (override: Override) => void;
+  readonly onLeave: () => void;
+}
+
+/** Takes a rung out, or overrules it with a figure; the reason is printed in the record. */
+export function SetAside({ rung, onKeep, onLeave }: Props) {
+  const [reason, setReason] = useState('');
+  const [value_Nm, setValue] = useState<number | null>(null);
+  return (
+    <div className={styles.aside}>
+      <TextInput label="Why" description="Printed in the record" value={reason} onChange={(event) => setReason(event.currentTarget.value)} autoFocus />
+      {!ONLY_OUT.has(rung.id) && <MeasureField kind="torque" label="Figure instead" description="Nothing here takes the rung out" value={null} onChange={setValue} />}
+      <div className={styles.asideKeys}>
+        <Key onClick={() => onKeep({ value_Nm, reason: reason.trim() })} disabled={reason.trim() === ''}>
+          {value_Nm === null ? 'Take it out' : 'Overrule it'}
+        </Key>
+        <Key onClick={onLeave}>Leave it</Key>
+      </div>
+    </div>
+  ); // prettier-ignore
+}

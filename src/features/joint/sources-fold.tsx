@@ -1,0 +1,98 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { kindWords, type SpeakingLeaf } from '@/db/governing';
+import { sourceLine } from '@/db/joint-ladder';
+import type { JointDetail } from '@/db/joint-detail';
+import type { Leaf } from '@/db/repositories/book-repository';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { useFigures } from '@/interface/figures/preferences';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import { Remark } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
+import { chooseLeafAction } from './actions';
+import styles from './sources-fold.module.css';
+
+interface Props {
+  readonly joint: Joint;
+  readonly speaking: readonly SpeakingLeaf[];
+  readonly otherLeaves: readonly Leaf[];
+  readonly settled: () => Promise<unknown>;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+}
+
+const givesTorque = ({ kind }: Leaf) => kind === 'torque' || kind === 'lever-pull';
+
+/** Every leaf that speaks of this joint, which one governs this engine and why, and by how much the others differ. */
+export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }: Props) {
+  const router = useRouter();
+  const { significant } = useFigures();
+  const [pending, startTransition] = useTransition();
+  const [wanted, setWanted] = useState<SpeakingLeaf>();
+  const [reason, setReason] = useState('');
+  const [refusal, setRefusal] = useState<string>();
+  const governing = speaking.find((one) => one.governs);
+  const used = speaking.find((one) => one.leaf.id === joint.leafId);
+  const take = (leafId: string, why: string | null) =>
+    startTransition(async () => {
+      await settled();
+      const outcome = await send(chooseLeafAction, { jointId: joint.id, leafId, reason: why });
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      if (!outcome.ok) return;
+      setWanted(undefined);
+      router.refresh();
+    });
+  const choose = (one: SpeakingLeaf) => (one.governs ? take(one.leaf.id, null) : setWanted(one));
+  const others = speaking.length - 1;
+  const line = used
+    ? `${sourceLine(used.source)}, p. ${used.leaf.page}${others > 0 ? `; ${others} more ${others === 1 ? 'speaks' : 'speak'} of it` : ''}`
+    : 'its leaf';
+  return (
+    <Fold title="Which page speaks" line={line} open={governing !== undefined && governing.leaf.id !== joint.leafId}>
+      {governing && governing.leaf.id !== joint.leafId && (
+        <Remark kind="wait">
+          A lower-ranked leaf is used: {joint.detail.leafReason ?? 'no reason was given.'}
+        </Remark>
+      )}
+      <ul className={styles.leaves}>
+        {speaking.map((one) => (
+          <li key={one.leaf.id} className={styles.leaf} data-governs={one.governs || undefined}>
+            <span>
+              <span className="printed">“{one.leaf.printedText}”</span> <span className={styles.from}>{sourceLine(one.source)}, p. {one.leaf.page} ({kindWords(one.source.kind)})</span>
+              <span className={styles.reason}>
+                {one.reason}
+                {one.offBy_pct !== undefined && Math.abs(one.offBy_pct) > 0.05 && ` ${one.offBy_pct > 0 ? '+' : '−'}${significant(Math.abs(one.offBy_pct))} % against it.`}
+              </span>
+            </span>
+            {one.leaf.id === joint.leafId ? <b>in use</b> : givesTorque(one.leaf) ? <Key onClick={() => choose(one)} disabled={pending}>Use it<span className="only-spoken">: {one.leaf.printedText}</span></Key> : <span className="soft">no torque</span>}
+          </li>
+        ))}
+      </ul>
+      {wanted && (
+        <div className={styles.why}>
+          <TextInput label="Why the lower-ranked leaf is taken" description="Printed in the record" value={reason} onChange={(event) => setReason(event.currentTarget.value)} autoFocus />
+          <Key onClick={() => take(wanted.leaf.id, reason.trim())} disabled={pending || reason.trim() === ''}>Use “{wanted.leaf.printedText}”</Key>
+          <Key onClick={() => setWanted(undefined)}>Leave it</Key>
+        </div>
+      )}
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {otherLeaves.length > 0 && (
+        <NativeSelect
+          label="Another leaf speaks of it too"
+          data={[{ value: '', label: 'Choose a leaf' }, ...otherLeaves.map((leaf) => ({ value: leaf.id, label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}` }))]}
+          value=""
+          onChange={(event) => {
+            const id = event.currentTarget.value;
+            if (!id) return;
+            onDetail({ alsoLeaves: [...joint.detail.alsoLeaves, id] });
+            void settled().then(() => router.refresh());
+          }}
+          maw={520}
+        />
+      )}
+    </Fold>
+  ); // prettier-ignore
+}

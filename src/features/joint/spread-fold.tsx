@@ -1,0 +1,104 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { spreadOf, type ClampBand } from '@/core/joint';
+import type { MonteCarloInput } from '@/core/statistics';
+import { ladderInput } from '@/db/joint-ladder';
+import type { JointSetting, WorkedJoint } from '@/db/joint-working';
+import { useFigures } from '@/interface/figures/preferences';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import type { MonteCarloMessage } from '@/workers/monte-carlo.worker';
+import styles from './spread-fold.module.css';
+
+const SpreadChart = dynamic(() => import('./spread-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+
+const COMPARED = ['dry-bare', 'engine-oil', 'moly-paste'];
+const SAMPLES = 1_000_000;
+const SEED = 1936;
+
+interface Run {
+  readonly drawn: number;
+  readonly band?: ClampBand;
+  readonly refusal?: string;
+  readonly running: boolean;
+}
+
+/** The simulation in its worker: progress, and a way to stop. A new input stops what runs. */
+function useSimulation(input: MonteCarloInput) {
+  const [run, setRun] = useState<{ readonly of: MonteCarloInput; readonly run: Run }>();
+  const worker = useRef<Worker>(undefined);
+  const stop = () => {
+    worker.current?.terminate();
+    worker.current = undefined;
+    setRun(undefined);
+  };
+  useEffect(() => () => worker.current?.terminate(), []);
+  const start = () => {
+    worker.current?.terminate();
+    const own = new Worker(new URL('../../workers/monte-carlo.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = own;
+    const show = (part: Run) => setRun({ of: input, run: part });
+    show({ drawn: 0, running: true });
+    own.addEventListener('message', ({ data }: MessageEvent<MonteCarloMessage>) => {
+      if (worker.current !== own) return;
+      if (data.kind === 'progress') show({ drawn: data.drawn, running: true });
+      else
+        show(data.kind === 'band' ? { drawn: data.samples, band: data.band, running: false } : { drawn: 0, refusal: data.message, running: false });
+    });
+    own.postMessage(input);
+  };
+  // What was drawn for another figure says nothing of this one.
+  return { run: run?.of === input ? run.run : undefined, start, stop };
+}
+
+/** The band of clamp load: closed form at once, simulation on asking, beside other films and stretch. */
+export function SpreadFold({ setting, worked }: { readonly setting: JointSetting; readonly worked: WorkedJoint }) {
+  const { ladder, wrench } = worked;
+  const { significant } = useFigures();
+  const [opened, setOpened] = useState(false);
+  const spread = useMemo(() => {
+    const films = setting.shelves.films.filter((film) => COMPARED.includes(film.id));
+    return spreadOf(ladderInput(setting, wrench), ladder, films);
+  }, [setting, ladder, wrench]);
+  const input = useMemo((): MonteCarloInput => {
+    const { today } = ladderInput(setting, wrench);
+    return {
+      thread: today.thread,
+      bearing: today.bearing,
+      torque_Nm: ladder.setting.achieved_Nm,
+      muThread: ladder.friction.thread,
+      muHead: ladder.friction.head,
+      prevailing_Nm: ladder.prevailing_Nm,
+      wrenchAccuracy_pct: wrench.accuracyPct,
+      sharedFilm: setting.joint.detail.headFilm === null,
+      samples: SAMPLES,
+      seed: SEED,
+    };
+  }, [setting, ladder, wrench]);
+  const { run, start, stop } = useSimulation(input);
+  const kN = (newtons: number) => `${significant(newtons / 1000)} kN`;
+  const range = ({ p5_N, p50_N, p95_N }: ClampBand) => `${kN(p5_N)} · ${kN(p50_N)} · ${kN(p95_N)}`;
+  return (
+    <Fold title="The spread" line={`${kN(ladder.band.p5_N)} to ${kN(ladder.band.p95_N)} a fastener`}>
+      <div ref={() => setOpened(true)}>{opened && <SpreadChart spread={spread} />}</div>
+      <p>
+        Clamp load at the 5th, 50th and 95th percentile, closed form: <b className="figure">{range(ladder.band)}</b>. Least that the book’s own figure would leave: <b className="figure">{kN(spread.least_N)}</b>.{' '}
+        {spread.yield_N === undefined ? 'The fastener’s grade is not known, so no yield is drawn.' : <>Yield while turning: <b className="figure">{kN(spread.yield_N)}</b>.</>}
+      </p>
+      <div className={styles.simulation} aria-live="polite">
+        {!run && <Key onClick={start}>Draw a million</Key>}
+        {run?.running && (
+          <>
+            <progress className={styles.progress} value={run.drawn} max={SAMPLES} aria-label="Samples drawn" />
+            <Key onClick={stop}>Stop</Key>
+          </>
+        )}
+        {run?.band && <p data-testid="simulated">Drawn a million times, seed {SEED}: <b className="figure">{range(run.band)}</b>.</p>}
+        {run?.refusal && <p>{run.refusal}</p>}
+      </div>
+      <p className="soft">One nut’s band. A batch of film moves all nuts together, so they are more even among themselves than this.</p>
+    </Fold>
+  ); // prettier-ignore
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import { isDomainError } from '@/core/units';
+import type { Shelves } from '@/db/shelves';
+import { useFigures } from '@/interface/figures/preferences';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { addStandardJointAction } from './actions';
+import { standardReading } from './standard-leaf';
+
+interface Props {
+  readonly engineId: string;
+  readonly shelves: Shelves;
+}
+
+/** A joint that no page mentions: size, grade, film, parent metal and engagement in, the standard figure out, seen as it is typed. */
+export function StandardJointForm({ engineId, shelves }: Props) {
+  const router = useRouter();
+  const { torque, kilonewtons } = useFigures();
+  const start = { engineId, name: '', thread: '', grade: shelves.grades[0]?.id ?? '', film: 'engine-oil', metal: '', engagement_mm: '' };
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm<Record<string, string>, { href: string }>(start, addStandardJointAction, ({ href }) => router.push(href));
+  const field = fields.getInputProps;
+  const { thread = '', grade = '', film = '', metal = '', engagement_mm = '' } = fields.values;
+  const reading = useMemo(() => {
+    const engagement = Number(engagement_mm.replace(',', '.'));
+    try {
+      return thread.trim() === ''
+        ? undefined
+        : standardReading({ thread, grade, film, metal, engagement_mm: engagement > 0 ? engagement : null }, shelves);
+    } catch (error) {
+      if (isDomainError(error)) return undefined;
+      throw error;
+    }
+  }, [thread, grade, film, metal, engagement_mm, shelves]);
+  const list = (rows: readonly { readonly id: string; readonly name: string }[]) => rows.map(({ id, name }) => ({ value: id, label: name }));
+  return (
+    <ActionForm label="A joint by the standard figure" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Name" {...field('name')} />
+      <TextInput label="Thread" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
+      <NativeSelect label="Grade" data={list(shelves.grades)} {...field('grade')} />
+      <NativeSelect label="Film" data={list(shelves.films)} {...field('film')} />
+      <NativeSelect label="Tapped into" data={[{ value: '', label: 'Not known' }, ...list(shelves.metals)]} {...field('metal')} />
+      <TextInput label="Full engagement, mm" inputMode="decimal" {...field('engagement_mm')} />
+      <p className={form.wide} aria-live="polite" data-testid="standard-figure">
+        {reading ? (
+          <>
+            Standard figure <b className="figure">{torque(reading.figure.torque_Nm)}</b>, clamp load {kilonewtons(reading.figure.preload_N)}; {reading.page}.
+          </>
+        ) : (
+          'The figure shows once the thread is known.'
+        )}
+      </p>
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>Make it by the standard figure</Key>
+      </div>
+    </ActionForm>
+  ); // prettier-ignore
+}

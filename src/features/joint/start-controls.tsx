@@ -1,0 +1,71 @@
+'use client';
+
+import { Textarea } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import type { Guard } from '@/core/joint';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { Key } from '@/interface/parts/button';
+import { Remark } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
+import { startTighteningAction } from './actions';
+import styles from './joint-sheet.module.css';
+
+export interface Resume {
+  readonly href: string;
+  readonly line: string;
+}
+
+interface Props {
+  readonly joint: Joint;
+  readonly resume?: Resume;
+  readonly tight: boolean;
+  readonly stops: readonly Guard[];
+  readonly ready: boolean;
+  readonly settled: () => Promise<unknown>;
+}
+
+/** The way to the face. Where something stands against the figure, a written reason goes first. */
+export function StartControls({ joint, resume, tight, stops, ready, settled }: Props) {
+  const router = useRouter();
+  const [starting, startTransition] = useTransition();
+  const [refusal, setRefusal] = useState<string>();
+  const [asking, setAsking] = useState(false);
+  const [reason, setReason] = useState('');
+  const start = (purpose: 'final' | 'trial') =>
+    startTransition(async () => {
+      await settled();
+      const outcome = await send(startTighteningAction, { jointId: joint.id, purpose, reason });
+      if (outcome.ok) return router.push(outcome.result.href);
+      if (outcome.error.code === 'needs-reason') setAsking(true);
+      return setRefusal(outcome.error.message);
+    });
+  const begin = () => (stops.length > 0 && reason.trim() === '' ? setAsking(true) : start('final'));
+  const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';
+  return (
+    <div className={styles.start}>
+      {resume && <Remark kind="wait">{resume.line}</Remark>}
+      <div className={styles.startKeys}>
+        {resume && <Key rank="main" onClick={() => router.push(resume.href)}>Go on at the face</Key>}
+        <Key rank={resume || tight ? 'plain' : 'main'} onClick={begin} disabled={starting || !ready}>
+          {resume || tight ? again : 'To the face'}
+        </Key>
+        {!resume && <Key onClick={() => start('trial')} disabled={starting || !ready}>A trial</Key>}
+      </div>
+      {asking && (
+        <div className={styles.reason}>
+          <Textarea
+            label="Why it is pulled all the same"
+            description="It is printed in the record, beside what stood against it."
+            autosize
+            minRows={2}
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
+          <Key rank="stop" onClick={() => start('final')} disabled={starting || reason.trim() === ''}>To the face, with this reason</Key>
+        </div>
+      )}
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+    </div>
+  ); // prettier-ignore
+}

@@ -1,0 +1,76 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { schoolWords } from '@/core/joint';
+import type { JointDetail } from '@/db/joint-detail';
+import type { JointSetting, WorkedJoint } from '@/db/joint-working';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { useFigures } from '@/interface/figures/preferences';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import form from '@/interface/parts/form.module.css';
+import { MeasureField } from '@/interface/parts/measure-field';
+import styles from './fastener-fold.module.css';
+
+interface Props {
+  readonly setting: JointSetting;
+  readonly worked: WorkedJoint;
+  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+}
+
+/** A crowfoot or other arm on the square: it changes what the wrench reads. */
+function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'>) {
+  const { adaptor } = setting.joint.detail;
+  const [length, setLength] = useState(adaptor?.wrenchLength_mm ?? null);
+  const [extension, setExtension] = useState(adaptor?.extension_mm ?? null);
+  const [angle, setAngle] = useState<number | null>(adaptor?.angle_deg ?? 0);
+  const fit = () => {
+    if (length === null || extension === null) return;
+    onDetail({ adaptor: { wrenchLength_mm: length, extension_mm: extension, angle_deg: angle ?? 0 } });
+  };
+  return (
+    <div className={form.grid}>
+      <MeasureField label="Wrench, square to hand" value={length} onChange={setLength} />
+      <MeasureField label="Adaptor, square to fastener" value={extension} onChange={setExtension} zero />
+      <MeasureField kind="number" zero label="Angle to the handle, degrees" description="0 in line, 90 across" value={angle} onChange={setAngle} />
+      <div className={form.acts}>
+        <Key onClick={fit} disabled={length === null || extension === null}>With this adaptor</Key>
+        {adaptor && <Key onClick={() => onDetail({ adaptor: null })}>No adaptor</Key>}
+      </div>
+    </div>
+  ); // prettier-ignore
+}
+
+/** Which wrench, why, and why the others were passed over. */
+export function WrenchFold({ setting, worked, onChange, onDetail }: Props) {
+  const { joint, shelves } = setting;
+  const { choice, wrench } = worked;
+  const { plain } = useFigures();
+  const byHand = joint.detail.wrenchByHand;
+  const chosen = choice.chosen;
+  const use = (id: string) => {
+    onDetail({ wrenchByHand: true });
+    onChange({ wrenchId: id });
+  };
+  return (
+    <Fold title="The wrench" line={`${wrench.name}${byHand ? ', taken by hand' : ', from the shelf'}`}>
+      <p className="soft">House practice: {schoolWords(shelves.practice, 'window').name}. <Link href="/shelves/wrenches">The wrench shelf</Link></p>
+      {chosen ? (
+        <p><b>{chosen.name}</b> at {plain(chosen.setting.rounded)}: {chosen.reason} {byHand && chosen.id !== wrench.id && <Key onClick={() => onDetail({ wrenchByHand: false })}>Take it</Key>}</p>
+      ) : (
+        <p>No wrench on the shelf is trusted at this figure.</p>
+      )}
+      <ul>
+        {choice.passedOver.map((one) => (
+          <li key={one.id}>
+            {one.name}: {one.reason} {one.id !== wrench.id && <Key onClick={() => use(one.id)}>Use it all the same<span className="only-spoken"> {one.name}</span></Key>}
+          </li>
+        ))}
+      </ul>
+      <h3 className={styles.heading}>An adaptor on the square</h3>
+      <AdaptorFields setting={setting} onDetail={onDetail} />
+    </Fold>
+  ); // prettier-ignore
+}

@@ -1,0 +1,100 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { usualBearingFace } from '@/core/fastener';
+import { filmOfCondition, type Film } from '@/core/film';
+import { correct } from '@/core/joint';
+import type { TorqueReading } from '@/core/print';
+import { threadNamed, type Thread } from '@/core/thread';
+import { isDomainError } from '@/core/units';
+import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
+import { Alive } from '@/interface/parts/alive';
+import form from '@/interface/parts/form.module.css';
+import { TorqueReadingView, readPrint } from '@/interface/parts/torque-reading';
+import styles from './quick-reckoner.module.css';
+
+const threadOr = (text: string): { readonly thread?: Thread; readonly refusal?: string } => {
+  try {
+    return { thread: threadNamed(text) };
+  } catch (error) {
+    if (isDomainError(error)) return { refusal: error.message };
+    throw error;
+  }
+};
+
+interface FilmsProps {
+  readonly reading: TorqueReading;
+  readonly thread: Thread;
+  readonly book: Film;
+  readonly films: readonly Film[];
+}
+
+/** The same clamp load in every film: what to set, beside what the book has in mind. */
+function FilmsSideBySide({ reading, thread, book, films }: FilmsProps) {
+  const { torque, significant, unit } = useFigures();
+  const printed = (reading.min_Nm + reading.max_Nm) / 2;
+  const turned = (film: Film) => ({ thread, bearing: usualBearingFace(thread), muThread: film.thread.middle, muHead: film.head.middle });
+  return (
+    <table className={styles.films}>
+      <caption>
+        The clamp load that {torque(printed)} gives in {book.name.toLowerCase()}, in each film. A usual face for the size.
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Film</th>
+          <th scope="col">{unit}</th>
+          <th scope="col">{otherUnitOf(unit)}</th>
+          <th scope="col">×</th>
+        </tr>
+      </thead>
+      <tbody>
+        {films.map((film) => {
+          const { torque_Nm, ratio } = correct(printed, turned(book), turned(film));
+          return (
+            <tr key={film.id} data-book={film.id === book.id || undefined}>
+              <th scope="row">{film.name}</th>
+              <td>{torque(torque_Nm).replace(` ${unit}`, '')}</td>
+              <td>{torque(torque_Nm, 3, otherUnitOf(unit)).replace(` ${otherUnitOf(unit)}`, '')}</td>
+              <td>{significant(ratio)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** A figure read off a page without any engine: every unit, and the films side by side for a thread. */
+export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
+  const [text, setText] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const [threadText, setThreadText] = useState('3/8 BSF');
+  const [bookFilm, setBookFilm] = useState('');
+  const read = useMemo(() => readPrint(text), [text]);
+  const { thread, refusal } = useMemo(() => threadOr(threadText), [threadText]);
+  const reading = read.ok && read.print.kind !== 'turn' ? read.print.readings[chosen] : undefined;
+  const said = read.ok && read.print.condition ? filmOfCondition(read.print.condition) : undefined;
+  const book = films.find((film) => film.id === (bookFilm || said || 'engine-oil')) ?? films[0];
+  const type = (next: string) => {
+    setText(next);
+    setChosen(0);
+  };
+  return (
+    <Alive>
+      <TextInput label="As printed on the page" placeholder="5½ mkg, threads oiled" value={text} onChange={(event) => type(event.currentTarget.value)} size="lg" data-autofocus autoComplete="off" />
+      <div aria-live="polite">
+        {text.trim() !== '' && <TorqueReadingView read={read} chosen={chosen} onChoose={setChosen} everyUnit />}
+      </div>
+      {reading && (
+        <>
+          <div className={form.grid}>
+            <TextInput label="Thread" description="3/8 BSF, M8, 2 BA …" value={threadText} error={refusal} onChange={(event) => setThreadText(event.currentTarget.value)} />
+            <NativeSelect label="The book has in mind" value={book?.id} data={films.map(({ id, name }) => ({ value: id, label: name }))} onChange={(event) => setBookFilm(event.currentTarget.value)} />
+          </div>
+          {thread && book && <FilmsSideBySide reading={reading} thread={thread} book={book} films={films} />}
+        </>
+      )}
+    </Alive>
+  ); // prettier-ignore
+}

@@ -1,0 +1,75 @@
+import type { Grade, ParentMetal } from '@/core/fastener';
+import type { Film } from '@/core/film';
+import type { ShelfKind, ShelfRows } from '@/db/repositories/shelf-repository';
+
+export interface ShelfField {
+  readonly name: string;
+  readonly label: string;
+}
+
+/** How rows of one shelf are shown, typed and put together. */
+export interface ShelfShape<K extends ShelfKind> {
+  readonly kind: K;
+  readonly title: string;
+  readonly lead: string;
+  readonly columns: readonly string[];
+  readonly cells: (row: ShelfRows[K]) => readonly (number | undefined)[];
+  readonly fields: readonly ShelfField[];
+  readonly valuesOf: (row: ShelfRows[K]) => Readonly<Record<string, string>>;
+  readonly rowOf: (values: Readonly<Record<string, string>>) => object;
+}
+
+const number = (text: string | undefined): number | undefined => {
+  const value = Number((text ?? '').trim().replace(',', '.'));
+  return (text ?? '').trim() === '' || Number.isNaN(value) ? undefined : value;
+};
+const typed = (value: number | undefined) => (value === undefined ? '' : String(value));
+
+const FILM: ShelfShape<'film'> = {
+  kind: 'film',
+  title: 'Films',
+  lead: 'Friction in the thread and under the head at the 5th, 50th and 95th percentile. A low end set too high is the dangerous error.',
+  columns: ['thread, low', 'middle', 'high', 'head, low', 'middle', 'high'],
+  cells: ({ thread, head }: Film) => [thread.low, thread.middle, thread.high, head.low, head.middle, head.high],
+  fields: [
+    { name: 'tl', label: 'Thread, low' }, { name: 'tm', label: 'Thread, middle' }, { name: 'th', label: 'Thread, high' },
+    { name: 'hl', label: 'Head, low' }, { name: 'hm', label: 'Head, middle' }, { name: 'hh', label: 'Head, high' },
+  ],
+  valuesOf: ({ thread, head }: Film) => ({
+    tl: typed(thread.low), tm: typed(thread.middle), th: typed(thread.high), hl: typed(head.low), hm: typed(head.middle), hh: typed(head.high),
+  }),
+  rowOf: (v) => ({
+    thread: { low: number(v.tl), middle: number(v.tm), high: number(v.th) },
+    head: { low: number(v.hl) ?? number(v.tl), middle: number(v.hm) ?? number(v.tm), high: number(v.hh) ?? number(v.th) },
+  }),
+}; // prettier-ignore
+
+const GRADE: ShelfShape<'grade'> = {
+  kind: 'grade',
+  title: 'Grades',
+  lead: 'Strength in MPa. One tonf/in² is 15.444 MPa, one ksi 6.895 MPa.',
+  columns: ['tensile', 'yield', 'proof'],
+  cells: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => [tensile_MPa, yield_MPa, proof_MPa],
+  fields: [{ name: 'tensile', label: 'Tensile, MPa' }, { name: 'yield', label: 'Yield or 0.2 %, MPa' }, { name: 'proof', label: 'Proof, MPa, if printed' }],
+  valuesOf: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => ({ tensile: typed(tensile_MPa), yield: typed(yield_MPa), proof: typed(proof_MPa) }),
+  rowOf: (v) => ({ tensile_MPa: number(v.tensile), yield_MPa: number(v.yield), proof_MPa: number(v.proof) }),
+}; // prettier-ignore
+
+const METAL: ShelfShape<'metal'> = {
+  kind: 'metal',
+  title: 'Parent metals',
+  lead: 'What a thread is tapped in and a head sits on. Check the casting.',
+  columns: ['shear, low', 'high', 'pressure, low', 'high', 'engagement'],
+  cells: (row: ParentMetal) => [row.shearLow_MPa, row.shearHigh_MPa, row.pressureLow_MPa, row.pressureHigh_MPa, row.engagement_d],
+  fields: [
+    { name: 'sl', label: 'Shear of the thread, low, MPa' }, { name: 'sh', label: 'Shear of the thread, high, MPa' },
+    { name: 'pl', label: 'Pressure under a head, low, MPa' }, { name: 'ph', label: 'Pressure under a head, high, MPa' },
+    { name: 'e', label: 'Least engagement, diameters' },
+  ],
+  valuesOf: (row: ParentMetal) => ({
+    sl: typed(row.shearLow_MPa), sh: typed(row.shearHigh_MPa), pl: typed(row.pressureLow_MPa), ph: typed(row.pressureHigh_MPa), e: typed(row.engagement_d),
+  }),
+  rowOf: (v) => ({ shearLow_MPa: number(v.sl), shearHigh_MPa: number(v.sh), pressureLow_MPa: number(v.pl), pressureHigh_MPa: number(v.ph), engagement_d: number(v.e) }),
+}; // prettier-ignore
+
+export const SHELF_SHAPES = { film: FILM, grade: GRADE, metal: METAL } as const;

@@ -1,0 +1,129 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { useMemo, useState } from 'react';
+import { identifyThread, threadNamed, threadsForSpanner } from '@/core/thread';
+import { readLength } from '@/core/print';
+import { isDomainError, type Note } from '@/core/units';
+import { useFigures } from '@/interface/figures/preferences';
+import { Alive } from '@/interface/parts/alive';
+import form from '@/interface/parts/form.module.css';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { useShowWorking, useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import styles from './shelves.module.css';
+
+interface Found {
+  readonly designation: string;
+  readonly remark: string;
+}
+
+interface Answer {
+  readonly found: readonly Found[];
+  readonly notes: readonly Note[];
+  readonly refusal?: string;
+}
+
+const NOTHING: Answer = { found: [], notes: [] };
+const HOW: Working = {
+  title: 'Finding a thread',
+  remarks: [
+    ['Caliper', 'over the crests of a good length of thread; a worn one reads a tenth or two small.'],
+    ['Gauge', 'the leaf that shows no light, over as many threads as it reaches.'],
+    ['Spanner', 'names a hexagon, and one hexagon was sold with several threads.'],
+  ],
+  caution: 'Try a known nut by hand before any force: a thread forced into another strips the parent.',
+};
+
+const lengthOf = (text: string) => (/^[\d.,]+$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : readLength(text).min_mm);
+
+const trying = (work: () => Answer): Answer => {
+  try {
+    return work();
+  } catch (error) {
+    if (isDomainError(error)) return { ...NOTHING, refusal: error.message };
+    throw error;
+  }
+};
+
+/** By caliper and pitch gauge; a pitch with `tpi`, or above 8, is threads to the inch. */
+function byCaliper(major: string, pitch: string, errorText: (major: number, pitch?: number) => string): Answer {
+  if (major.trim() === '') return NOTHING;
+  return trying(() => {
+    const major_mm = lengthOf(major);
+    const figure = Number(/[\d.,]+/.exec(pitch)?.[0].replace(',', '.') ?? '');
+    const given = pitch.trim() === '' || !(figure > 0) ? {} : /tpi|inch|"/i.test(pitch) || figure > 8 ? { tpi: figure } : { pitch_mm: figure };
+    const { candidates, notes } = identifyThread({ major_mm, ...given });
+    return {
+      found: candidates.slice(0, 8).map((one) => ({ designation: one.designation, remark: errorText(one.majorError_mm, one.pitchError_mm) })),
+      notes,
+    };
+  });
+}
+
+const bySpanner = (text: string): Answer =>
+  text.trim() === ''
+    ? NOTHING
+    : trying(() => ({
+        notes: [],
+        found: threadsForSpanner(lengthOf(text)).map(({ row, standard }) => ({ designation: row.designation, remark: standard })),
+      }));
+
+function List({ answer }: { readonly answer: Answer }) {
+  const show = useShowWorking();
+  const { significant } = useFigures();
+  if (answer.refusal) return <Remark kind="stop">{answer.refusal}</Remark>;
+  return (
+    <div aria-live="polite">
+      {answer.notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}
+      <ul className={styles.rows}>
+        {answer.found.map(({ designation, remark }) => {
+          const thread = threadNamed(designation);
+          return (
+            <li key={designation} className={styles.row} tabIndex={0} {...show({ title: designation, lines: [
+              { formula: 'd2, d3, As', figures: [{ value: thread.pitchDiameter_mm, digits: 5 }, ' mm, ', { value: thread.minorDiameter_mm, digits: 5 }, ' mm, ', { value: thread.stressArea_mm2, digits: 4 }, ' mm²'] },
+            ], remarks: [['Flats', thread.acrossFlats_mm?.map((flat) => `${significant(flat.mm, 4)} mm (${flat.standard})`).join('; ') ?? 'not in the table']] })}>
+              <span><b>{designation}</b> <span className="figure">{significant(thread.major_mm, 5)} × {significant(thread.pitch_mm, 4)} mm, {significant(thread.tpi, 4)} to the inch</span></span>
+              <span className={styles.standing}>{remark}</span>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  ); // prettier-ignore
+}
+
+/** The finder: a caliper and a pitch gauge, or the spanner that fits, give the candidates and warn of look-alikes. */
+export function ThreadFinder() {
+  const { significant } = useFigures();
+  const [major, setMajor] = useState('');
+  const [pitch, setPitch] = useState('');
+  const [spanner, setSpanner] = useState('');
+  useStandingWorking(HOW);
+  const caliper = useMemo(() => {
+    const signed = (value: number) => `${value < 0 ? '−' : '+'}${significant(Math.abs(value), 2)}`;
+    return byCaliper(
+      major,
+      pitch,
+      (error, off) => `${signed(error)} mm on the diameter${off === undefined ? '' : `, ${signed(off)} mm on the pitch`}`,
+    );
+  }, [major, pitch, significant]);
+  return (
+    <Sheet title="Threads" lead="What is in the hand, named. The tables are BS 84, BS 93, BS 811, ISO 261 and ASME B1.1.">
+      <Alive>
+        <Part title="By caliper and pitch gauge">
+          <div className={form.grid}>
+            <TextInput label="Over the crests" description="mm, or with its unit: 3/8 in" value={major} onChange={(event) => setMajor(event.currentTarget.value)} />
+            <TextInput label="Pitch gauge" description="mm, or threads to the inch: 20 tpi" value={pitch} onChange={(event) => setPitch(event.currentTarget.value)} />
+          </div>
+          <List answer={caliper} />
+        </Part>
+        <Part title="By the spanner that fits">
+          <div className={form.grid}>
+            <TextInput label="Across the flats" description="mm, or with its unit: 0.710 in" value={spanner} onChange={(event) => setSpanner(event.currentTarget.value)} />
+          </div>
+          <List answer={bySpanner(spanner)} />
+        </Part>
+      </Alive>
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,79 @@
+'use server';
+
+import { nanoid } from 'nanoid';
+import { revalidatePath } from 'next/cache';
+import { boltSegments, stiffness } from '@/core/fastener';
+import { threadNamed } from '@/core/thread';
+import { DomainError, atField } from '@/core/units';
+import { typedLength, typedTorque } from '@/interface/figures/typed';
+import { nowIso } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { attempt } from '@/interface/server/outcome';
+import { boltReadingSchema, boltSetSchema, type BoltSetFields } from './schema';
+
+function segmentsOf(fields: BoltSetFields) {
+  const waisted = fields.waist !== '' && fields.waist !== '0';
+  return boltSegments(
+    atField('thread', () => threadNamed(fields.thread)),
+    {
+      shank_mm: typedLength(fields.shank, 'shank'),
+      shankDiameter_mm: typedLength(fields.shankDiameter, 'shankDiameter'),
+      freeThread_mm: typedLength(fields.freeThread, 'freeThread'),
+      ...(waisted && { waist_mm: typedLength(fields.waist, 'waist'), waistDiameter_mm: typedLength(fields.waistDiameter, 'waistDiameter') }),
+    },
+  );
+}
+
+/** Enters a set of bolts that is tightened by stretch. */
+export async function addBoltSetAction(input: unknown) {
+  return attempt(boltSetSchema, input, async (fields) => {
+    const shop = await currentShop();
+    if (!shop.joints.find(fields.jointId)) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
+    const [minStretchMm, maxStretchMm] = [typedLength(fields.minStretch, 'minStretch'), typedLength(fields.maxStretch, 'maxStretch')];
+    if (!(minStretchMm > 0 && maxStretchMm >= minStretchMm))
+      throw new DomainError('bad-field', 'The greatest stretch must not be below the least.', 'maxStretch');
+    const segments = segmentsOf(fields);
+    stiffness(segments, fields.eGpa);
+    const { jointId, name, bolts, eGpa, bothEnds } = fields;
+    shop.bolts.add({
+      id: nanoid(10), jointId, name, bolts, segments, eGpa, minStretchMm, maxStretchMm, ceilingNm: typedTorque(fields.ceiling, 'ceiling'),
+      maxSetMm: typedLength(fields.maxSet, 'maxSet'), bothEnds, createdAt: nowIso(),
+    }); // prettier-ignore
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+/** Enters a length as read. A bare figure under 10 is inches: no bolt of an engine is that short in mm. */
+export async function addBoltReadingAction(input: unknown) {
+  return attempt(boltReadingSchema, input, async ({ setId, bolt, kind, typed, torque }) => {
+    const shop = await currentShop();
+    const set = shop.bolts.find(setId);
+    if (!set || bolt > set.bolts) throw new DomainError('not-found', 'That bolt is not in this set.', 'bolt');
+    const inches = /^\d?[.,]\d+$|^\d$/.test(typed.trim());
+    const lengthMm = typedLength(typed, 'typed', inches ? 'in' : 'mm');
+    const free = shop.bolts
+      .readings(setId)
+      .filter((one) => one.bolt === bolt && one.kind === 'free')
+      .at(-1);
+    if (kind !== 'free' && !free) throw new DomainError('bad-field', 'Read its free length first: stretch is the difference.', 'typed');
+    if (free && Math.abs(lengthMm - free.lengthMm) > 0.02 * free.lengthMm)
+      throw new DomainError(
+        'bad-field',
+        `${lengthMm.toFixed(3)} mm is more than 2 % off the free length of ${free.lengthMm.toFixed(3)} mm. Check the reading and its unit.`,
+        'typed',
+      );
+    shop.bolts.read({
+      id: nanoid(),
+      setId,
+      bolt,
+      kind,
+      lengthMm,
+      typed,
+      torqueNm: torque === '' ? null : typedTorque(torque, 'torque'),
+      at: nowIso(),
+    });
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}

@@ -1,0 +1,55 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { addBoltSetAction } from './actions';
+
+/** Describes a set of bolts as segments, with the stretch wanted and the ceiling. */
+export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly onDone: () => void }) {
+  const router = useRouter();
+  const start = {
+    jointId: joint.id, name: joint.name, bolts: String(joint.fasteners), thread: joint.detail.today?.thread ?? joint.thread, shank: '', shankDiameter: '', waist: '',
+    waistDiameter: '', freeThread: '', eGpa: '205', minStretch: '', maxStretch: '', ceiling: '', maxSet: '0.013', bothEnds: true,
+  }; // prettier-ignore
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(start, addBoltSetAction, () => {
+    onDone();
+    router.refresh();
+  });
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label="A set of bolts" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Name" {...field('name')} />
+      <TextInput label="Bolts" inputMode="numeric" {...field('bolts')} />
+      <TextInput label="Thread" {...field('thread')} />
+      <TextInput label="Shank, length" description="mm, or with its unit" {...field('shank')} />
+      <TextInput label="Shank, diameter" {...field('shankDiameter')} />
+      <TextInput label="Reduced part, length" description="Empty where there is none" {...field('waist')} />
+      <TextInput label="Reduced part, diameter" {...field('waistDiameter')} />
+      <TextInput label="Free thread in the grip" {...field('freeThread')} />
+      <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('eGpa')} />
+      <TextInput label="Stretch wanted, least" description="0.11, or 4.5 thou" {...field('minStretch')} />
+      <TextInput label="Stretch wanted, most" {...field('maxStretch')} />
+      <TextInput label="Torque ceiling" description="N·m, or with its unit" {...field('ceiling')} />
+      <TextInput label="Set allowed after release" description="Longer than this is scrap" {...field('maxSet')} />
+      <label className={form.choice}>
+        <input type="checkbox" {...fields.getInputProps('bothEnds', { type: 'checkbox' })} />
+        <span>Both ends can be reached</span>
+      </label>
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          Enter the set
+        </Key>
+      </div>
+    </ActionForm>
+  );
+}

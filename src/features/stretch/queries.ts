@@ -1,0 +1,72 @@
+import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
+import { settingOf } from '@/db/joint-setting';
+import { workJoint } from '@/db/joint-working';
+import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
+import type { Engine } from '@/db/repositories/engine-repository';
+import type { Joint } from '@/db/repositories/joint-repository';
+import type { Shop } from '@/db/shop';
+
+export interface BoltLine {
+  readonly bolt: number;
+  readonly verdict: StretchVerdict;
+  readonly free?: BoltReading;
+  readonly tight?: BoltReading;
+  readonly released?: BoltReading;
+  /** Times it was pulled tight. */
+  readonly uses: number;
+}
+
+export interface SetPage {
+  readonly set: BoltSet;
+  readonly stiffness_N_per_mm: number;
+  readonly lines: readonly BoltLine[];
+}
+
+export interface StretchPage {
+  readonly joint: Joint;
+  readonly engine: Engine;
+  readonly sets: readonly SetPage[];
+  /** What the joint's own figure would stretch a bolt, for comparison: the clamp load at its middle. */
+  readonly preload_N: number;
+}
+
+const last = (readings: readonly BoltReading[], kind: BoltReading['kind']) => readings.filter((one) => one.kind === kind).at(-1);
+
+/** Zeroed each time: a free length read after a release counts anew. */
+function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLine {
+  const own = all.filter((one) => one.bolt === bolt);
+  const [free, tight, released] = [last(own, 'free'), last(own, 'tight'), last(own, 'released')];
+  const since = (one: BoltReading | undefined) => (one && free && own.indexOf(one) > own.indexOf(free) ? one : undefined);
+  const target = { min_mm: set.minStretchMm, max_mm: set.maxStretchMm, ceiling_Nm: set.ceilingNm, maxSet_mm: set.maxSetMm };
+  const verdict = stretchVerdict(
+    {
+      free_mm: free?.lengthMm,
+      tight_mm: since(tight)?.lengthMm,
+      torque_Nm: since(tight)?.torqueNm ?? undefined,
+      released_mm: since(released)?.lengthMm,
+    },
+    target,
+  );
+  return { bolt, verdict, free, tight: since(tight), released: since(released), uses: own.filter((one) => one.kind === 'tight').length };
+}
+
+/** The stretch sheets of a joint. */
+export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: number): StretchPage | undefined {
+  const joint = shop.joints.find(jointId);
+  if (joint?.engineId !== engine.id) return undefined;
+  const setting = settingOf(shop, joint, now);
+  const { ladder } = workJoint(setting);
+  return {
+    joint,
+    engine,
+    preload_N: ladder.band.p50_N,
+    sets: shop.bolts.ofJoint(joint.id).map((set) => {
+      const readings = shop.bolts.readings(set.id);
+      return {
+        set,
+        stiffness_N_per_mm: stiffness(set.segments, set.eGpa),
+        lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
+      };
+    }),
+  };
+}

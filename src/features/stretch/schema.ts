@@ -1,0 +1,61 @@
+import Joi from 'joi';
+
+export interface BoltSetFields {
+  readonly jointId: string;
+  readonly name: string;
+  readonly bolts: number;
+  readonly thread: string;
+  readonly shank: string;
+  readonly shankDiameter: string;
+  readonly waist: string;
+  readonly waistDiameter: string;
+  readonly freeThread: string;
+  readonly eGpa: number;
+  readonly minStretch: string;
+  readonly maxStretch: string;
+  readonly ceiling: string;
+  readonly maxSet: string;
+  readonly bothEnds: boolean;
+}
+
+const measure = (label: string) =>
+  Joi.string()
+    .trim()
+    .max(60)
+    .required()
+    .label(label)
+    .messages({ 'string.empty': `Give ${label}.` });
+
+export const boltSetSchema = Joi.object<BoltSetFields>({
+  jointId: Joi.string().required(),
+  name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the set a name.' }),
+  bolts: Joi.number().integer().min(1).max(60).required().label('the number of bolts').messages({ 'number.base': 'Say how many bolts there are.' }),
+  thread: measure('the thread'),
+  shank: measure('the length of the shank'),
+  shankDiameter: measure('the diameter of the shank'),
+  waist: Joi.string().trim().max(60).allow('').default(''),
+  waistDiameter: Joi.string().trim().max(60).allow('').default(''),
+  freeThread: measure('the free thread'),
+  eGpa: Joi.number().greater(50).less(300).required().label('the modulus'),
+  minStretch: measure('the least stretch'),
+  maxStretch: measure('the greatest stretch'),
+  ceiling: measure('the torque ceiling'),
+  maxSet: measure('the set allowed'),
+  bothEnds: Joi.boolean().required(),
+});
+
+export interface BoltReadingFields {
+  readonly setId: string;
+  readonly bolt: number;
+  readonly kind: 'free' | 'tight' | 'released';
+  readonly typed: string;
+  readonly torque: string;
+}
+
+export const boltReadingSchema = Joi.object<BoltReadingFields>({
+  setId: Joi.string().required(),
+  bolt: Joi.number().integer().min(1).max(60).required(),
+  kind: Joi.string().valid('free', 'tight', 'released').required(),
+  typed: measure('the length as read'),
+  torque: Joi.string().trim().max(60).allow('').default(''),
+});

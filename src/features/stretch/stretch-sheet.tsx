@@ -1,0 +1,167 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useFigures } from '@/interface/figures/preferences';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { addBoltReadingAction } from './actions';
+import { BoltSetForm } from './bolt-set-form';
+import type { BoltLine, SetPage, StretchPage } from './queries';
+import styles from './stretch-sheet.module.css';
+import { STRETCH_WORDS } from './stretch-words';
+
+const KINDS = [
+  { value: 'free', label: 'Free length' },
+  { value: 'tight', label: 'Tightened' },
+  { value: 'released', label: 'On release' },
+];
+
+/** What is to be read next: free lengths first, then each pull. */
+const nextKind = ({ verdict }: BoltLine) => (verdict.state === 'free-length-wanted' ? 'free' : 'tight');
+
+function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
+  const router = useRouter();
+  const open = lines.find((line) => line.verdict.state !== 'inside') ?? lines[0];
+  const start = { setId: set.id, bolt: String(open?.bolt ?? 1), kind: open ? nextKind(open) : 'free', typed: '', torque: '' };
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(start, addBoltReadingAction, (_, entered) => {
+    const at = Number(entered.getValues().bolt);
+    // Free lengths are read down the row; a tightened bolt is read again until it is right.
+    const next = entered.getValues().kind === 'free' && at < set.bolts ? at + 1 : at;
+    entered.setValues({ bolt: String(next), typed: '', torque: '' });
+    router.refresh();
+  });
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label={`A reading of ${set.name}`} onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <NativeSelect label="Bolt" data={lines.map((line) => String(line.bolt))} {...field('bolt')} />
+      <NativeSelect label="What was read" data={KINDS} {...field('kind')} />
+      <TextInput label="Length as read" description="2.3614 or 59.98" autoComplete="off" {...field('typed')} />
+      {fields.values.kind === 'tight' && <TextInput label="Torque at that pull" description="N·m, or with its unit" autoComplete="off" {...field('torque')} />}
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>Enter the reading</Key>
+      </div>
+    </ActionForm>
+  ); // prettier-ignore
+}
+
+function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page: SetPage }) {
+  const { significant } = useFigures();
+  const micro = (mm: number) => `${mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`;
+  const thou = (mm: number) => (mm / 0.0254).toFixed(1);
+  return (
+    <div className={styles.frame} tabIndex={0} role="group" aria-label={`${set.name}, bolt by bolt`}>
+      <table className={styles.table}>
+        <thead>
+          <tr>
+            <th scope="col">Bolt</th>
+            <th scope="col" className={styles.right}>Free</th>
+            <th scope="col" className={styles.right}>Stretch mm</th>
+            <th scope="col" className={styles.right}>thou</th>
+            <th scope="col" className={styles.right}>Clamp kN</th>
+            <th scope="col" className={styles.right}>Torque N·m</th>
+            <th scope="col" className={styles.right}>Set mm</th>
+            <th scope="col" className={styles.right}>Uses</th>
+            <th scope="col">Stands</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map(({ bolt, verdict, free, tight, uses }) => {
+            const { sign, words, kind } = STRETCH_WORDS[verdict.state];
+            const { stretch_mm, set_mm } = verdict;
+            return (
+              <tr key={bolt} data-kind={kind} data-state={verdict.state}>
+                <th scope="row">{bolt}</th>
+                <td className={styles.right}>{free ? free.typed : ''}</td>
+                <td className={styles.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
+                <td className={styles.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>
+                <td className={styles.right}>{stretch_mm === undefined || stretch_mm <= 0 ? '' : significant((stretch_mm * stiffness_N_per_mm) / 1000)}</td>
+                <td className={styles.right}>{tight?.torqueNm === null || tight?.torqueNm === undefined ? '' : significant(tight.torqueNm)}</td>
+                <td className={styles.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
+                <td className={styles.right}>{uses}</td>
+                <td className={styles.state}><span aria-hidden>{sign}</span> {words}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  ); // prettier-ignore
+}
+
+const workingOf = ({ sets, preload_N }: StretchPage): Working => {
+  const first = sets[0];
+  if (!first)
+    return {
+      title: 'By stretch',
+      remarks: [
+        ['Why', 'length says what the bolt pulls, whatever the film does; torque only suggests it.'],
+        ['Needs', 'both ends in reach of a pin micrometer or gauge.'],
+      ],
+    };
+  const { set, stiffness_N_per_mm: k } = first;
+  return {
+    title: set.name,
+    lines: [
+      { formula: 'k = 1 / Σ(L / E·A)', figures: [{ value: k, digits: 4 }, ' N/mm, ', { value: set.eGpa, digits: 4 }, ' GPa'] },
+      { formula: 'F = k · stretch', figures: [{ value: k * set.minStretchMm, digits: 4 }, ' to ', { value: k * set.maxStretchMm, digits: 4 }, ' N'] },
+      { formula: 'the torque figure alone would stretch', figures: [{ value: preload_N, digits: 4 }, ' N / k = ', { value: preload_N / k, digits: 3 }, ' mm'] },
+    ],
+    remarks: [
+      ['Lengths', 'with 0.35 d of head and 0.45 d of engaged thread, which a micrometer over the ends sees stretch too'],
+      ['Spread', 'clamp by stretch ±3 to 5 %; by torque wrench ±25 to 30 %'],
+    ],
+    caution: 'At the ceiling without the stretch, or the stretch without the torque: stop and find out why. Stand so that a bolt that shears hurts nobody.',
+  }; // prettier-ignore
+};
+
+/** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
+export function StretchSheet(page: StretchPage) {
+  const { joint, engine, sets } = page;
+  const { significant } = useFigures();
+  const [adding, setAdding] = useState(sets.length === 0);
+  useStandingWorking(workingOf(page));
+  const back = `/engines/${engine.id}/joints/${joint.id}`;
+  return (
+    <Sheet title={`${joint.name}, by stretch`} lead={<Link href={back}>The joint’s own sheet</Link>}>
+      <Alive>
+        {sets.map((one) => (
+          <Part key={one.set.id} title={one.set.name}>
+            <p className="soft">
+              Wanted {one.set.minStretchMm.toFixed(3)} to {one.set.maxStretchMm.toFixed(3)} mm ({(one.set.minStretchMm / 0.0254).toFixed(1)} to {(one.set.maxStretchMm / 0.0254).toFixed(1)} thou), ceiling {significant(one.set.ceilingNm)} N·m; a bolt that stays {one.set.maxSetMm} mm longer is scrap.
+            </p>
+            {one.set.bothEnds ? (
+              <>
+                <SetTable page={one} />
+                <ReadingForm page={one} />
+              </>
+            ) : (
+              <Remark kind="wait">
+                An end cannot be reached, so stretch cannot be read here. Use the torque figure with the film tried on bolts of this kind (<Link href="/shelves/trials">a film trial</Link>), or the book’s angle of turn if it prints one.
+              </Remark>
+            )}
+          </Part>
+        ))}
+        {adding ? (
+          <Part title="A set of bolts">
+            <BoltSetForm joint={joint} onDone={() => setAdding(false)} />
+          </Part>
+        ) : (
+          <Key onClick={() => setAdding(true)}>Another set</Key>
+        )}
+      </Alive>
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,76 @@
+import { stiffness } from '@/core/fastener';
+import type { Film } from '@/core/film';
+import { filmTrial, type FilmTrial, type TrialPull } from '@/core/statistics';
+import { threadNamed } from '@/core/thread';
+import { isDomainError } from '@/core/units';
+import { movedBy, type MovedJoint } from '@/db/joints-moved';
+import type { FilmTrialRow, TrialPullRow } from '@/db/repositories/trial-repository';
+import { shelvesOf } from '@/db/shelves-of-shop';
+import type { Shop } from '@/db/shop';
+import { fullDate } from '@/interface/figures/times';
+import { ownFilm } from './own-film';
+
+export interface PullPoint extends TrialPullRow {
+  readonly preload_N: number;
+  /** Which use of its bolt this was, over all films: threads burnish. */
+  readonly use: number;
+}
+
+export interface TriedFilm {
+  readonly film: Film;
+  readonly pulls: readonly PullPoint[];
+  readonly result?: FilmTrial;
+  readonly refusal?: string;
+  /** What would stand on the shelf, and the joints that it would move. */
+  readonly own?: Film;
+  readonly moves: readonly MovedJoint[];
+}
+
+export interface TrialPage {
+  readonly trial: FilmTrialRow;
+  readonly stiffness_N_per_mm: number;
+  readonly tried: readonly TriedFilm[];
+  readonly films: readonly Film[];
+}
+
+// E ±2 % and the lengths do not average out over bolts.
+const COMMON = 0.02;
+
+const nameOf = (films: readonly Film[], id: string): Film | undefined => films.find((film) => film.id === id);
+
+/** Works one film of a trial out, or says why it cannot be. */
+export function triedFilm(trial: FilmTrialRow, film: Film, pulls: readonly PullPoint[]): Pick<TriedFilm, 'result' | 'refusal'> {
+  const fastener = { thread: threadNamed(trial.thread), bearing: { outer_mm: trial.outerMm, inner_mm: trial.innerMm } };
+  const plain = pulls.map(({ bolt, torqueNm, preload_N }): TrialPull => ({ bolt, torque_Nm: torqueNm, preload_N }));
+  try {
+    return { result: filmTrial(plain, fastener, film.thread, COMMON) };
+  } catch (error) {
+    if (isDomainError(error)) return { refusal: error.message };
+    throw error;
+  }
+}
+
+export const trialSource = ({ name, createdAt }: FilmTrialRow, bolts: number) => `Own trial “${name}” of ${fullDate(createdAt)}, ${bolts} bolts.`;
+
+/** One trial: every film in it, what it came to, and what it would move. */
+export function trialPage(shop: Shop, id: string, now: number): TrialPage | undefined {
+  const trial = shop.trials.find(id);
+  if (!trial) return undefined;
+  const { films } = shelvesOf(shop);
+  const k = stiffness(trial.segments, trial.eGpa);
+  const uses = new Map<string, number>();
+  const points = shop.trials.pulls(id).map((pull): PullPoint => {
+    const use = (uses.get(pull.bolt) ?? 0) + 1;
+    uses.set(pull.bolt, use);
+    return { ...pull, preload_N: pull.stretchMm * k, use };
+  });
+  const tried = [...new Set(points.map((point) => point.film))].flatMap((filmId): readonly TriedFilm[] => {
+    const film = nameOf(films, filmId);
+    if (!film) return [];
+    const pulls = points.filter((point) => point.film === filmId);
+    const worked = triedFilm(trial, film, pulls);
+    const own = worked.result && ownFilm(film, worked.result, trialSource(trial, worked.result.bolts));
+    return [{ film, pulls, ...worked, ...(own && { own }), moves: own ? movedBy(shop, own, now) : [] }];
+  });
+  return { trial, stiffness_N_per_mm: k, tried, films };
+}

@@ -1,0 +1,57 @@
+import Joi from 'joi';
+
+export interface TrialFields {
+  readonly name: string;
+  readonly thread: string;
+  readonly outer: string;
+  readonly inner: string;
+  readonly shank: string;
+  readonly shankDiameter: string;
+  readonly freeThread: string;
+  readonly eGpa: number;
+}
+
+const measure = (label: string) =>
+  Joi.string()
+    .trim()
+    .max(60)
+    .required()
+    .label(label)
+    .messages({ 'string.empty': `Give ${label}.` });
+
+export const trialSchema = Joi.object<TrialFields>({
+  name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the trial a name.' }),
+  thread: measure('the thread'),
+  outer: measure('the outside of the face'),
+  inner: measure('the hole of the face'),
+  shank: measure('the length of the shank'),
+  shankDiameter: measure('the diameter of the shank'),
+  freeThread: measure('the free thread'),
+  eGpa: Joi.number().greater(50).less(300).required().label('the modulus'),
+});
+
+export interface TrialPullFields {
+  readonly trialId: string;
+  readonly bolt: string;
+  readonly film: string;
+  readonly torque: string;
+  readonly stretch: string;
+}
+
+export const trialPullSchema = Joi.object<TrialPullFields>({
+  trialId: Joi.string().required(),
+  bolt: Joi.string().trim().max(20).required().messages({ 'string.empty': 'Say which bolt.' }),
+  film: Joi.string().max(60).required(),
+  torque: measure('the torque'),
+  stretch: measure('the stretch'),
+});
+
+export const strikePullSchema = Joi.object<{ trialId: string; pullId: string }>({
+  trialId: Joi.string().required(),
+  pullId: Joi.string().required(),
+});
+
+export const shelveFilmSchema = Joi.object<{ trialId: string; film: string }>({
+  trialId: Joi.string().required(),
+  film: Joi.string().max(60).required(),
+});

@@ -1,0 +1,144 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { useFigures } from '@/interface/figures/preferences';
+import type { Outcome } from '@/interface/server/outcome';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { send, useActionForm } from '@/interface/parts/use-action-form';
+import { useShowWorking, useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction } from './actions';
+import type { TrialPage, TriedFilm } from './queries';
+import styles from './trial-sheet.module.css';
+
+const TrialChart = dynamic(() => import('./trial-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+
+function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage }) {
+  const router = useRouter();
+  const last = tried.at(-1);
+  const start = {
+    trialId: trial.id,
+    bolt: '1',
+    film: last?.film.id ?? 'engine-oil',
+    torque: last ? String(last.pulls.at(-1)?.torqueNm ?? '') : '',
+    stretch: '',
+  };
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(start, addTrialPullAction, (_, entered) => {
+    const bolt = Number(entered.getValues().bolt);
+    entered.setValues({ stretch: '', ...(bolt > 0 && { bolt: String(bolt + 1) }) });
+    router.refresh();
+  });
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label="A pull" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Bolt" {...field('bolt')} />
+      <NativeSelect label="Film" data={films.map(({ id, name }) => ({ value: id, label: name }))} {...field('film')} />
+      <TextInput label="Torque" description="N·m, or with its unit" {...field('torque')} />
+      <TextInput label="Stretch" description="mm, or 4.2 thou" autoComplete="off" {...field('stretch')} />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>Enter the pull</Key>
+      </div>
+    </ActionForm>
+  ); // prettier-ignore
+}
+
+const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
+  title: film.name,
+  lines: result && [
+    { formula: 'c = T / F, F = k · stretch; ȳ = mean of ln c', figures: ['K = ', { value: result.K, digits: 3 }, ', μ = ', { value: result.mu, digits: 3 }] },
+    ...(result.nextMu ? [{ formula: 'next bolt: exp(ȳ ± t·s·√(1 + 1/n))', figures: ['μ ', { value: result.nextMu.low, digits: 3 }, ' to ', { value: result.nextMu.high, digits: 3 }] }] : []),
+    ...(result.meanMu ? [{ formula: 'the film’s mean, 95 %', figures: ['μ ', { value: result.meanMu.low, digits: 3 }, ' to ', { value: result.meanMu.high, digits: 3 }] }] : []),
+  ],
+  remarks: [
+    ['School', result?.shrunk ? 'few bolts: their deviation leans on the shelf’s row' : 'the bolts’ own deviation'],
+    ['Spread', 'E ±2 % and the lengths do not average out, and are in it'],
+    ...(result?.wear_pct === undefined ? [] : [['Wear', `${result.wear_pct.toFixed(1)} % a pull from a bolt’s first to its last`] as const]),
+    ...(own ? [['On the shelf', `μ ${own.thread.low} · ${own.thread.middle} · ${own.thread.high}`] as const] : []),
+  ],
+}); // prettier-ignore
+
+function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAct: (work: () => Promise<Outcome<unknown>>) => void }) {
+  const { significant, plain } = useFigures();
+  const show = useShowWorking();
+  const { film, result, own, moves, pulls, refusal } = tried;
+  const isShelved = film.standing === 'own' && own !== undefined && JSON.stringify(own) === JSON.stringify(film);
+  const trialId = pulls[0]?.trialId ?? '';
+  const range = (low: number, high: number) => `${significant(low)} to ${significant(high)}`;
+  return (
+    <section className={styles.film} tabIndex={0} {...show(workingOfFilm(tried))} aria-label={film.name}>
+      <h3>{film.name}{film.standing === 'own' && <span className={styles.own}> own</span>}</h3>
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {result && (
+        <dl className={styles.facts}>
+          <div><dt>μ</dt><dd>{significant(result.mu)}</dd></div>
+          <div><dt>K</dt><dd>{significant(result.K)}</dd></div>
+          <div><dt>Next bolt, μ</dt><dd data-testid={`next-${film.id}`}>{result.nextMu ? range(result.nextMu.low, result.nextMu.high) : 'one bolt says nothing'}</dd></div>
+          <div><dt>Next bolt, clamp</dt><dd>{result.nextPreload_N ? `${range(result.nextPreload_N.low / 1000, result.nextPreload_N.high / 1000)} kN` : ''}</dd></div>
+          <div><dt>Mean, μ</dt><dd>{result.meanMu ? range(result.meanMu.low, result.meanMu.high) : ''}</dd></div>
+          <div><dt>Bolts, pulls</dt><dd>{result.bolts}, {result.pulls}</dd></div>
+        </dl>
+      )}
+      <ol className={styles.pulls}>
+        {pulls.map((pull) => (
+          <li key={pull.id}>
+            Bolt {pull.bolt}, use {pull.use}: <span className="figure">{plain(pull.torqueNm)} N·m, {pull.stretchMm.toFixed(3)} mm, {significant(pull.preload_N / 1000)} kN</span>{' '}
+            <button type="button" className={styles.link} onClick={() => onAct(() => strikeTrialPullAction({ trialId, pullId: pull.id }))}>Strike<span className="only-spoken"> bolt {pull.bolt} in {film.name}</span></button>
+          </li>
+        ))}
+      </ol>
+      {own && !isShelved && (
+        <>
+          {moves.length > 0 ? (
+            <p>On the shelf it would move: {moves.map((moved, i) => <span key={moved.href}>{i > 0 && '; '}<Link href={moved.href}>{moved.engine}, {moved.joint}</Link> <span className="figure">{plain(moved.before)} → {plain(moved.after)} {moved.unit}</span></span>)}.</p>
+          ) : (
+            <p className="soft">On the shelf it would move no joint.</p>
+          )}
+          <Key onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>Put it on the shelf as our own<span className="only-spoken">: {film.name}</span></Key>
+        </>
+      )}
+      {isShelved && <Remark kind="done">On the shelf as our own: {film.source}</Remark>}
+    </section>
+  ); // prettier-ignore
+}
+
+/** One trial: the points by film against what the next bolt will do, and the way onto the shelf. */
+export function TrialSheet(page: TrialPage) {
+  const { trial, tried, stiffness_N_per_mm } = page;
+  const router = useRouter();
+  const [refusal, setRefusal] = useState<string>();
+  const [, startTransition] = useTransition();
+  const first = tried[0];
+  useStandingWorking(first ? workingOfFilm(first) : undefined);
+  const { significant } = useFigures();
+  const act = (work: () => Promise<Outcome<unknown>>) =>
+    startTransition(async () => {
+      const outcome = await send(work, undefined);
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      router.refresh();
+    });
+  return (
+    <Sheet title={trial.name} lead={`${trial.thread}, face ${trial.outerMm} over ${trial.innerMm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}>
+      <Alive>
+        {refusal && <Remark kind="stop">{refusal}</Remark>}
+        {tried.length > 0 && <TrialChart tried={tried} />}
+        {tried.length > 0 && <p className="soft">A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.</p>}
+        <Part title="A pull">
+          <PullForm page={page} />
+        </Part>
+        {tried.map((one) => <FilmResult key={one.film.id} tried={one} onAct={act} />)}
+      </Alive>
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { FilmTrialRow } from '@/db/repositories/trial-repository';
+import { fullDate } from '@/interface/figures/times';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { Part, Sheet } from '@/interface/parts/sheet';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { addTrialAction } from './actions';
+import styles from './trial-sheet.module.css';
+
+const WHY: Working = {
+  title: 'Trying films',
+  remarks: [
+    ['How', 'the same torque on several bolts in each film; read how far each stretches.'],
+    ['Order', 'is logged, and the uses of each bolt: threads burnish.'],
+    ['Lesson', 'the difference between films is large, and so is the scatter within one.'],
+  ],
+  caution: 'Bolts pulled in a trial have been used. Stand so that one that shears hurts nobody.',
+};
+
+function TrialForm() {
+  const router = useRouter();
+  const start = { name: '', thread: '', outer: '', inner: '', shank: '', shankDiameter: '', freeThread: '', eGpa: '205' };
+  const { form: fields, submit, pending, problem } = useActionForm(start, addTrialAction, ({ href }) => router.push(href));
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label="A new trial" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Name" description="What is tried, on which bolts" {...field('name')} />
+      <TextInput label="Thread" {...field('thread')} />
+      <TextInput label="Face, outside" description="mm, or with its unit" {...field('outer')} />
+      <TextInput label="Hole it turns on" {...field('inner')} />
+      <TextInput label="Shank, length" {...field('shank')} />
+      <TextInput label="Shank, diameter" {...field('shankDiameter')} />
+      <TextInput label="Free thread in the grip" {...field('freeThread')} />
+      <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('eGpa')} />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          Begin the trial
+        </Key>
+      </div>
+    </ActionForm>
+  );
+}
+
+/** Every trial of films that this shop has made. */
+export function TrialsSheet({ trials }: { readonly trials: readonly FilmTrialRow[] }) {
+  const [adding, setAdding] = useState(trials.length === 0);
+  useStandingWorking(WHY);
+  return (
+    <Sheet title="Film trials" lead="What a film does on your own bolts, measured." aside={!adding && <Key rank="main" onClick={() => setAdding(true)}>New trial</Key>}>
+      {adding && <Part title="A new trial"><TrialForm /></Part>}
+      <ul className={styles.trials}>
+        {trials.map((trial) => (
+          <li key={trial.id}>
+            <Link href={`/shelves/trials/${trial.id}`}>{trial.name}</Link> <span className="soft">{trial.thread}, {fullDate(trial.createdAt)}</span>
+          </li>
+        ))}
+      </ul>
+    </Sheet>
+  ); // prettier-ignore
+}

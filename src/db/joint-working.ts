@@ -101,6 +101,7 @@ export function planOfJoint(setting: JointSetting, options: { readonly retorqueC
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
     guards: worked.guards,
+    care: joint.detail.care,
     act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
     ...(options.reason && { reason: options.reason }),
     ...(again && { cycleId: options.retorqueCycle }),

@@ -1,4 +1,5 @@
 import type { Guard, Ladder } from '@/core/joint';
+import type { Care } from './joint-detail';
 import type { Position, Step } from '@/core/tightening';
 import type { TorqueUnit } from '@/core/units';
 
@@ -20,6 +21,8 @@ export interface TighteningPlan {
   readonly guards?: readonly Guard[];
   /** Why it was begun all the same. */
   readonly reason?: string;
+  /** `hand` is recorded as by feel; nothing is said of its torque. */
+  readonly care?: Care;
   /** What is said before each pull: “Slacken a little, then pull”. */
   readonly act: 'pull' | 'slacken-and-pull';
   /** The heat cycle that this retorque answers. */

@@ -44,6 +44,20 @@ export function FaceCall({ plan, standing, purpose }: Props) {
       </section>
     );
   const fresh = isNewSetting(plan, standing.next);
+  const place = (
+    <p className={styles.place} data-testid="face-place">
+      Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of {stageCount(plan)}
+    </p>
+  );
+  if (plan.care === 'hand')
+    return (
+      <section className={styles.call} aria-live="assertive">
+        <p className={styles.lead}>By hand</p>
+        <p className={styles.words}>By feel</p>
+        {place}
+        <p className={styles.hint}>Recorded as by feel. {plan.filmName}.</p>
+      </section>
+    );
   return (
     <section className={styles.call} aria-live="assertive" data-fresh={fresh || undefined}>
       <p className={styles.lead}>
@@ -55,9 +69,7 @@ export function FaceCall({ plan, standing, purpose }: Props) {
       <p className={styles.unit}>
         {plan.unit} <span className={styles.also}>{torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
       </p>
-      <p className={styles.place} data-testid="face-place">
-        Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of {stageCount(plan)}
-      </p>
+      {place}
       <p className={styles.hint}>
         {plan.filmName}. {CAUTIONS[purpose]}
       </p>

@@ -67,7 +67,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
     <div className={form.grid} role="group" aria-label={label === 'original' ? 'The original fastener' : 'The substitute'}>
       <NativeSelect label="Bolt or stud" data={FORMS} value={facts.form} onChange={(event) => set({ form: event.currentTarget.value as FastenerFacts['form'] })} />
       <ThreadField label="Thread that turns" value={facts.thread} onChange={(thread) => thread && set({ thread })} />
-      <NativeSelect label="Grade" data={grades} value={facts.grade ?? ''} onChange={(event) => set({ grade: event.currentTarget.value || null })} />
+      <NativeSelect className={form.double} label="Grade" data={grades} value={facts.grade ?? ''} onChange={(event) => set({ grade: event.currentTarget.value || null })} />
       {facts.form === 'stud' && <ThreadField label="The stud’s other end" description="In the metal" value={facts.metalThread} empty onChange={(metalThread) => set({ metalThread })} />}
       {facts.form === 'stud' && <MeasureField kind="torque" label="Seating figure of the stud" value={facts.seating_Nm} onChange={(seating_Nm) => set({ seating_Nm })} />}
       <MeasureField key={`o${facts.faceMeasured ? '' : facts.outer_mm}`} label="Face, outside" description={facts.faceMeasured ? 'Measured' : 'Usual for the size; measure yours'} value={facts.outer_mm} onChange={(outer_mm) => outer_mm && set({ outer_mm, faceMeasured: true })} />
@@ -79,7 +79,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
       <NativeSelect label="Locking" data={[...LOCKINGS]} value={facts.locking} onChange={(event) => set({ locking: event.currentTarget.value as FastenerFacts['locking'] })} />
       {locks && <MeasureField kind="torque" zero label="Its own torque, least" value={facts.prevailingLow_Nm} onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })} />}
       {locks && <MeasureField kind="torque" zero label="Its own torque, most" value={facts.prevailingHigh_Nm} onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })} />}
-      {substitute && <NativeSelect label="Does a socket get at it?" data={[...SOCKETS]} value={facts.socket} onChange={(event) => set({ socket: event.currentTarget.value as FastenerFacts['socket'] })} />}
+      {substitute && <NativeSelect className={form.double} label="Does a socket get at it?" data={[...SOCKETS]} value={facts.socket} onChange={(event) => set({ socket: event.currentTarget.value as FastenerFacts['socket'] })} />}
     </div>
   ); // prettier-ignore
 }

@@ -30,10 +30,10 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const set = (part: Partial<ParentFacts>) => onDetail({ parent: { ...parent, ...part } });
   return (
     <div className={form.grid}>
-      <NativeSelect label="Tapped into" data={metals} value={parent.metal ?? ''} onChange={(event) => set({ metal: event.currentTarget.value || null })} />
+      <NativeSelect className={form.double} label="Tapped into" data={metals} value={parent.metal ?? ''} onChange={(event) => set({ metal: event.currentTarget.value || null })} />
       <MeasureField label="Full engagement" value={parent.engagement_mm} onChange={(engagement_mm) => set({ engagement_mm })} />
       <MeasureField label="Depth of a blind hole" description="Full thread, from the face" value={parent.holeDepth_mm} onChange={(holeDepth_mm) => set({ holeDepth_mm })} />
-      <NativeSelect label="The head presses on" data={metals} value={parent.underHead ?? ''} onChange={(event) => set({ underHead: event.currentTarget.value || null })} />
+      <NativeSelect className={form.double} label="The head presses on" data={metals} value={parent.underHead ?? ''} onChange={(event) => set({ underHead: event.currentTarget.value || null })} />
       <MeasureField label="Everything clamped" description="Washers and gasket with it" value={parent.grip_mm} onChange={(grip_mm) => set({ grip_mm })} />
       <label className={form.choice}>
         <input type="checkbox" checked={parent.nearHeat} onChange={(event) => set({ nearHeat: event.currentTarget.checked })} />
@@ -58,7 +58,7 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   return (
     <div className={form.grid}>
       <TextInput label="Its maker’s own figure" description="As printed on the packet, with its unit" value={text} onChange={(event) => setText(event.currentTarget.value)} />
-      <NativeSelect label="In which film" data={films} value={film} onChange={(event) => setFilm(event.currentTarget.value)} />
+      <NativeSelect className={form.double} label="In which film" data={films} value={film} onChange={(event) => setFilm(event.currentTarget.value)} />
       <TextInput label="Where it is printed" value={source} onChange={(event) => setSource(event.currentTarget.value)} />
       <div className={form.acts}>
         <Key onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })} disabled={!whole}>The maker’s figure overrules</Key>

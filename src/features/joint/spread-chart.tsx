@@ -27,7 +27,15 @@ export default function SpreadChart({ spread }: { readonly spread: Spread }) {
     <ResponsiveContainer width="100%" height={rows.length * ROW + 60}>
       <ScatterChart margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid stroke="var(--hairline)" horizontal={false} />
-        <XAxis type="number" dataKey="clamp" domain={[0, Math.ceil(most * 1.06)]} tick={FIGURES} stroke="var(--ink)" unit=" kN" />
+        <XAxis
+          type="number"
+          dataKey="clamp"
+          domain={[0, Math.ceil((most * 1.06) / 10) * 10]}
+          tick={FIGURES}
+          stroke="var(--ink)"
+          unit=" kN"
+          tickCount={6}
+        />
         <YAxis
           type="number"
           dataKey="row"

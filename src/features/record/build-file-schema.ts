@@ -1,6 +1,9 @@
 import Joi from 'joi';
 import { PULL_OUTCOMES } from '@/core/tightening';
 import { TORQUE_UNITS } from '@/core/units';
+import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { detailSchema } from '@/db/joint-detail-schema';
+import { SHELF_SCHEMAS } from '@/db/shelf-schemas';
 import { LEAF_KINDS, SOURCE_KINDS } from '@/db/repositories/book-repository';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
 
@@ -17,7 +20,7 @@ const list = (item: Joi.Schema) => Joi.array().items(item).required();
 
 const engine = Joi.object({
   id, name: text, kind: Joi.string().valid('car', 'motorcycle').required(), year, engineNumber: text,
-  headMetal: metal, blockMetal: metal, preferredUnit: unit, practice: Joi.object().unknown().default({}), createdAt: time,
+  headMetal: metal, blockMetal: metal, preferredUnit: unit, practice: Joi.object().pattern(Joi.string().max(40), Joi.string().max(40)).default({}), createdAt: time,
 }); // prettier-ignore
 
 const source = Joi.object({
@@ -57,7 +60,7 @@ const joint = Joi.object({
   stageScheme: Joi.alternatives(Joi.string().valid('halves', 'thirds', 'quarters'), Joi.array().items(Joi.number())).required(),
   orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(), unitOfWork: Joi.string().valid('row', 'each').required(),
   turnShaft: Joi.boolean().required(), wrenchId: id, retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
-  detail: Joi.object().unknown().default({}), createdAt: time,
+  detail: detailSchema.default(PLAIN_DETAIL), createdAt: time,
 }); // prettier-ignore
 
 const event = Joi.object({
@@ -88,6 +91,7 @@ const plan = Joi.object({
   ladder: Joi.object({ rungs: list(rung), printed_Nm: number, target_Nm: number, setting: Joi.object().required(), band: Joi.object().required(), notes: list(Joi.object()) }).required(),
   guards: Joi.array().items(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
   reason: Joi.string().allow('').max(1000),
+  care: Joi.string().valid('wrench', 'importance', 'hand'),
   act: Joi.string().valid('pull', 'slacken-and-pull').required(),
   cycleId: Joi.string(),
 }).required(); // prettier-ignore
@@ -106,12 +110,14 @@ const boltReading = Joi.object({
   lengthMm: number, typed: text, torqueNm: numberOrNone, at: time,
 }); // prettier-ignore
 
+const segment = Joi.object({ length_mm: number, diameter_mm: Joi.number(), area_mm2: Joi.number() });
+
 const boltSet = Joi.object({
-  id, jointId: id, name: text, bolts: Joi.number().integer().min(1).required(), segments: list(Joi.object()), eGpa: number, minStretchMm: number,
+  id, jointId: id, name: text, bolts: Joi.number().integer().min(1).required(), segments: list(segment), eGpa: number, minStretchMm: number,
   maxStretchMm: number, ceilingNm: number, maxSetMm: number, bothEnds: Joi.boolean().required(), createdAt: time, readings: list(boltReading),
 }); // prettier-ignore
 
-const shelfRows = Joi.array().items(Joi.object({ id }).unknown()).default([]);
+const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_SCHEMAS[kind]).default([]);
 
 const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highestC: number, ambientC: number });
 const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, headC: number, ambientC: number });
@@ -128,6 +134,6 @@ export const buildFileSchema = Joi.object<BuildFile>({
   joints: list(joint),
   tightenings: list(tightening),
   boltSets: Joi.array().items(boltSet).default([]),
-  shelf: Joi.object({ film: shelfRows, grade: shelfRows, metal: shelfRows }).default({ film: [], grade: [], metal: [] }),
+  shelf: Joi.object({ film: shelfRows('film'), grade: shelfRows('grade'), metal: shelfRows('metal') }).default({ film: [], grade: [], metal: [] }),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 }); // prettier-ignore

@@ -3,6 +3,7 @@
 import type { Ladder, Rung } from '@/core/joint';
 import type { PullStep } from '@/core/tightening';
 import type { TighteningStanding } from '@/db/engine-standing';
+import type { TighteningPlan } from '@/db/tightening-plan';
 import { formatPieces } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
@@ -29,16 +30,35 @@ function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
       </thead>
       <tbody>
         {ladder.rungs.map((rung) => (
-          <tr key={rung.id}>
+          <tr key={rung.id} data-aside={rung.override !== undefined || undefined}>
             <th scope="row">{rung.title}</th>
             <td className={styles.working}>{line(rung)}</td>
-            <td>{rung.school}. {rung.source}. Spread: {rung.spread}.</td>
+            <td>
+              {rung.override && <b>{rung.override.value_Nm === null ? 'Taken out' : `Overruled by ${torque(rung.override.value_Nm, 4)}`}: {rung.override.reason}. </b>}
+              {rung.school}. {rung.source}. Spread: {rung.spread}.
+            </td>
             <td className={styles.right}>{rung.factor === undefined ? '' : significant(rung.factor, 4)}</td>
             <td className={styles.right}>{torque(rung.value_Nm, 4)}</td>
           </tr>
         ))}
       </tbody>
     </table>
+  ); // prettier-ignore
+}
+
+/** What stood against the figure when it was begun, and why it was pulled all the same. */
+function Against({ plan }: { readonly plan: TighteningPlan }) {
+  if (!plan.guards || plan.guards.length === 0) return null;
+  return (
+    <div>
+      <p>What stood against it:</p>
+      <ul>
+        {plan.guards.map((guard) => (
+          <li key={guard.code}>{guard.severity === 'stop' ? '▲' : '△'} {guard.message}</li>
+        ))}
+      </ul>
+      {plan.reason && <p>Pulled all the same: <b>{plan.reason}</b></p>}
+    </div>
   ); // prettier-ignore
 }
 
@@ -53,8 +73,10 @@ function Lines({ round }: { readonly round: TighteningStanding }) {
     <section className={styles.round}>
       <h2>{PURPOSES[tightening.purpose]}, begun {fullTime(tightening.startedAt)}</h2>
       <p>
+        {plan.care === 'hand' && <b>By hand, by feel. </b>}
         {standing.complete ? `All ${plan.positions.length} to their figure.` : `Left at step ${standing.next + 1} of ${plan.steps.length}.`} Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p. {plan.leaf.page}.
       </p>
+      <Against plan={plan} />
       <table className={styles.table}>
         <thead>
           <tr>
@@ -107,8 +129,9 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
       <dl className={styles.facts}>
         <div><dt>Printed</dt><dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd></div>
         <div><dt>Source</dt><dd>{kept?.leaf.source ?? [source.title, source.edition, source.year].filter(Boolean).join(', ')}, p. {kept?.leaf.page ?? leaf.page}</dd></div>
+        {joint.detail.leafReason && <div><dt>Lower-ranked leaf</dt><dd>taken because: {joint.detail.leafReason}</dd></div>}
         <div><dt>Fasteners</dt><dd>{joint.fasteners} × {kept?.thread ?? joint.thread}</dd></div>
-        <div><dt>Wrench</dt><dd>{kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)} {kept?.unit ?? wrench.unit}</dd></div>
+        <div><dt>Wrench</dt><dd>{kept?.care === 'hand' ? 'by hand, by feel; a wrench would be ' : ''}{kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)} {kept?.unit ?? wrench.unit}</dd></div>
         <div><dt>Clamp load</dt><dd>{kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)</dd></div>
       </dl>
       {shown && (

@@ -7,6 +7,7 @@ import { cookies } from 'next/headers';
 import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { jointsNaming } from '@/db/joints-moved';
+import { SHELF_SCHEMAS } from '@/db/shelf-schemas';
 import { SHIPPED } from '@/db/shelves';
 import { keepShopPractice, shopPractice } from '@/db/shelves-of-shop';
 import { nowIso } from '@/interface/server/clock';
@@ -16,7 +17,7 @@ import { attempt } from '@/interface/server/outcome';
 import { demonstrationYard } from '@demo/yard';
 import { loadDemonstration, removeShopFile } from './demonstration';
 import { pointsOf, wrenchSchema } from './schema';
-import { SHELF_SCHEMAS, keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
+import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
 
 /** Hangs a wrench on the shelf, or changes what is known of one. What was tightened keeps the wrench as it was. */
 export async function keepWrenchAction(input: unknown) {

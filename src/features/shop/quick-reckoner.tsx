@@ -88,7 +88,7 @@ export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
       </div>
       {reading && (
         <>
-          <div className={form.grid}>
+          <div className={`${form.grid} ${form.broad}`}>
             <TextInput label="Thread" description="3/8 BSF, M8, 2 BA …" value={threadText} error={refusal} onChange={(event) => setThreadText(event.currentTarget.value)} />
             <NativeSelect label="The book has in mind" value={book?.id} data={films.map(({ id, name }) => ({ value: id, label: name }))} onChange={(event) => setBookFilm(event.currentTarget.value)} />
           </div>

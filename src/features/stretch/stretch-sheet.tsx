@@ -3,7 +3,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Alive } from '@/interface/parts/alive';
@@ -101,7 +101,7 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
   ); // prettier-ignore
 }
 
-const workingOf = ({ sets, preload_N }: StretchPage): Working => {
+const workingOf = (sets: StretchPage['sets'], preload_N: number): Working => {
   const first = sets[0];
   if (!first)
     return {
@@ -129,10 +129,10 @@ const workingOf = ({ sets, preload_N }: StretchPage): Working => {
 
 /** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
 export function StretchSheet(page: StretchPage) {
-  const { joint, engine, sets } = page;
+  const { joint, engine, sets, preload_N } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
-  useStandingWorking(workingOf(page));
+  useStandingWorking(useMemo(() => workingOf(sets, preload_N), [sets, preload_N]));
   const back = `/engines/${engine.id}/joints/${joint.id}`;
   return (
     <Sheet title={`${joint.name}, by stretch`} lead={<Link href={back}>The joint’s own sheet</Link>}>

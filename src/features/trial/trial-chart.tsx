@@ -17,7 +17,15 @@ export default function TrialChart({ tried }: { readonly tried: readonly TriedFi
     <ResponsiveContainer width="100%" height={tried.length * ROW + 50}>
       <ScatterChart margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid stroke="var(--hairline)" horizontal={false} />
-        <XAxis type="number" dataKey="clamp" domain={[0, Math.ceil(most * 1.05)]} tick={FIGURES} stroke="var(--ink)" unit=" kN" />
+        <XAxis
+          type="number"
+          dataKey="clamp"
+          domain={[0, Math.ceil((most * 1.05) / 10) * 10]}
+          tick={FIGURES}
+          stroke="var(--ink)"
+          unit=" kN"
+          tickCount={6}
+        />
         <YAxis
           type="number"
           dataKey="row"

@@ -4,7 +4,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import type { Outcome } from '@/interface/server/outcome';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -120,7 +120,7 @@ export function TrialSheet(page: TrialPage) {
   const [refusal, setRefusal] = useState<string>();
   const [, startTransition] = useTransition();
   const first = tried[0];
-  useStandingWorking(first ? workingOfFilm(first) : undefined);
+  useStandingWorking(useMemo(() => first && workingOfFilm(first), [first]));
   const { significant } = useFigures();
   const act = (work: () => Promise<Outcome<unknown>>) =>
     startTransition(async () => {

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { OVERRULED } from '@/core/joint';
-import type { FastenerFacts, JointDetail } from '@/db/joint-detail';
+import type { FastenerFacts, JointDetail } from './joint-detail';
 
 const id = () => Joi.string().max(60);
 const length = () => Joi.number().positive().max(2000).allow(null).required();

@@ -1,0 +1,70 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { appliesTo, compareNumbers, sameSubject, speakingLeaves } from '@/db/governing';
+import { PLAIN_SOURCE, type Leaf, type Source } from '@/db/repositories/book-repository';
+
+const source = (id: string, part: Partial<Source> = {}): Source => ({
+  ...PLAIN_SOURCE,
+  id,
+  title: id,
+  edition: '',
+  year: null,
+  createdAt: '2026-01-01',
+  ...part,
+});
+const leaf = (id: string, sourceId: string, nm: number): Leaf => ({
+  id, engineId: 'e', sourceId, page: '1', subject: 'Head', printedText: `${nm} Nm`, conditionText: null, kind: 'torque', readingIndex: 0, minNm: nm, maxNm: nm,
+  minDeg: null, maxDeg: null, minMm: null, maxMm: null, agreedNotes: [], replacesId: null, createdAt: '2026-01-01',
+}); // prettier-ignore
+
+describe('engine numbers', () => {
+  test.each([['B 99', 'B 117', -1], ['TW 14/2217', 'TW 14/1800', 1], ['a 5', 'A5', 0], ['7', '12', -1]])('%s against %s is %d', (a, b, sign) => {
+    expect(compareNumbers(a, b)).toBe(sign);
+  }); // prettier-ignore
+  test('the order is one', () => {
+    const number = fc.stringMatching(/^[A-C] ?\d{1,4}$/);
+    fc.assert(fc.property(number, number, (a, b) => expect(compareNumbers(a, b) + compareNumbers(b, a)).toBe(0)));
+  });
+  test('what is not known of the engine does not exclude it', () => {
+    const restricted = source('s', { fromYear: 1938, fromNumber: 'B 100' });
+    expect(appliesTo(restricted, { year: null, engineNumber: '' }).applies).toBe(true);
+    expect(appliesTo(restricted, { year: 1936, engineNumber: '' }).applies).toBe(false);
+    expect(appliesTo(restricted, { year: 1939, engineNumber: 'B 99' }).applies).toBe(false);
+  });
+});
+
+describe('which leaf governs', () => {
+  const manual = source('manual', { year: 1936 });
+  const bulletin = source('bulletin', { kind: 'bulletin', year: 1938, fromNumber: 'B 100', supersedesId: 'manual' });
+  const told = source('told', { kind: 'hearsay' });
+  const packet = source('packet', { kind: 'part-print' });
+  const leaves = [leaf('m', 'manual', 40), leaf('b', 'bulletin', 50), leaf('t', 'told', 60)];
+  const order = (engineNumber: string, sources: readonly Source[], all = leaves) =>
+    speakingLeaves(all, sources, { year: 1937, engineNumber }).map((one) => [one.leaf.id, one.governs, one.reason] as const);
+
+  test('a bulletin supersedes from its engine number on, with its reason', () => {
+    const [first, second, third] = order('B 117', [manual, bulletin, told]);
+    expect([first?.[0], first?.[1]]).toEqual(['b', true]);
+    expect(second?.[2]).toMatch(/hearsay, until a page is shown/);
+    expect(third?.[2]).toBe('Superseded by bulletin.');
+  });
+  test('before that number the manual governs, and the bulletin says why not', () => {
+    const [first, ...rest] = order('B 99', [manual, bulletin, told]);
+    expect([first?.[0], first?.[1]]).toEqual(['m', true]);
+    expect(rest.find(([id]) => id === 'b')?.[2]).toMatch(/from number B 100; this one is B 99/);
+  });
+  test('the print on the packet governs that part; a rank of one’s own goes before kinds', () => {
+    expect(order('B 117', [manual, bulletin, told, packet], [...leaves, leaf('p', 'packet', 45)])[0]?.[0]).toBe('p');
+    expect(order('B 117', [manual, bulletin, { ...told, rank: 1 }])[0]?.[0]).toBe('t');
+  });
+  test('by how much two disagree, middle to middle', () => {
+    const found = speakingLeaves(leaves, [manual, bulletin, told], { year: null, engineNumber: 'B 117' });
+    expect(found.map((one) => one.offBy_pct && Math.round(one.offBy_pct))).toEqual([undefined, 20, -20]);
+  });
+  test('nothing speaks, nothing governs', () => expect(order('B 1', [], leaves)).toEqual([]));
+});
+
+test('subjects are matched as a person would', () => {
+  expect(sameSubject(' Cylinder  Head nuts', 'cylinder head NUTS ')).toBe(true);
+  expect(sameSubject('Head nuts', 'Cylinder head nuts')).toBe(false);
+});

@@ -76,9 +76,9 @@ test('keys: the list, the stops, the engines, the other units, and all of them o
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
   const value = page.locator('[data-rung="film"]');
-  await expect(value).toContainText('26.45 lbf·ft');
+  await expect(value).toContainText('26.38 lbf·ft');
   await page.keyboard.press('u');
-  await expect(value).toContainText('35.87 N·m');
+  await expect(value).toContainText('35.76 N·m');
   await page.keyboard.press('5');
   await expect(page.getByRole('heading', { name: 'Record', exact: true })).toBeVisible();
   await page.keyboard.press(']');
@@ -104,7 +104,7 @@ test('the face goes on where it was when a joint is altered meanwhile', async ({
   await page.getByLabel('Film today').selectOption('dry-bare');
   await expect(page.getByTestId('setting')).not.toHaveText(before ?? '');
   await page.getByRole('button', { name: 'Go on at the face' }).click();
-  await expect(page.getByTestId('face-setting')).toHaveText('15.5');
+  await expect(page.getByTestId('face-setting')).toHaveText('16.5');
   await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-head`);
   await expect(page.getByLabel('Film today')).toHaveValue('dry-bare');
 });

@@ -42,7 +42,7 @@ const doubt = (wrench: ShelfWrench, setting: WrenchSetting) =>
 
 /**
  * Chooses the wrench that is trusted at this torque with the least doubt, and says why the others were passed over.
- * Nothing is chosen where none is trusted there.
+ * Where none is trusted there, the one highest on its scale is taken and said to be low; nothing is chosen where all are off their scales.
  */
 export function chooseWrench(target_Nm: number, shelf: readonly ShelfWrench[], window: WrenchWindow, adaptor?: Adaptor): WrenchChoice {
   const tried = shelf.map((wrench) => {
@@ -50,7 +50,8 @@ export function chooseWrench(target_Nm: number, shelf: readonly ShelfWrench[], w
     return { wrench, setting, against: reasonAgainst(wrench, setting, window) };
   });
   const fit = tried.filter((one) => one.against === undefined).sort((a, b) => doubt(a.wrench, a.setting) - doubt(b.wrench, b.setting));
-  const best = fit[0];
+  const onScale = tried.filter(({ setting }) => setting.onScale).sort((a, b) => b.setting.setting / b.wrench.max - a.setting.setting / a.wrench.max);
+  const best = fit[0] ?? onScale[0];
   const passedOver = tried
     .filter((one) => one !== best)
     .map(({ wrench, setting, against }) => ({
@@ -65,7 +66,8 @@ export function chooseWrench(target_Nm: number, shelf: readonly ShelfWrench[], w
   if (!best) return { passedOver };
   const { wrench, setting } = best;
   const share = (100 * torqueFromSi(target_Nm, wrench.unit)) / wrench.max;
+  const low = setting.inWindow ? '' : ' Low on its scale; none on the shelf is trusted there.';
   const small = wrench.unit === 'lbf·in' ? ' Use inch-pounds on the small one.' : '';
-  const reason = `At ${share.toFixed(0)} % of its scale, ±${wrench.accuracy_pct} %, ${Math.abs(setting.roundingError_pct).toFixed(1)} % lost to rounding.${small}${wrench.overdue ? ' Its check is overdue: no other fits.' : ''}`;
+  const reason = `At ${share.toFixed(0)} % of its scale, ±${wrench.accuracy_pct} %, ${Math.abs(setting.roundingError_pct).toFixed(1)} % lost to rounding.${low}${small}${wrench.overdue ? ' Its check is overdue: no other fits.' : ''}`;
   return { chosen: { id: wrench.id, name: wrench.name, setting, reason }, passedOver };
 }

@@ -53,11 +53,26 @@ function useSimulation(input: MonteCarloInput) {
   return { run: run?.of === input ? run.run : undefined, start, stop };
 }
 
-/** The band of clamp load: closed form at once, simulation on asking, beside other films and stretch. */
-export function SpreadFold({ setting, worked }: { readonly setting: JointSetting; readonly worked: WorkedJoint }) {
+interface Props {
+  readonly setting: JointSetting;
+  readonly worked: WorkedJoint;
+}
+
+/** The band of clamp load of one joint, in one line, and opened whole. */
+export function SpreadFold(props: Props) {
+  const { significant } = useFigures();
+  const { p5_N, p95_N } = props.worked.ladder.band;
+  return (
+    <Fold title="The spread" line={`${significant(p5_N / 1000)} to ${significant(p95_N / 1000)} kN a fastener`}>
+      <SpreadBody {...props} />
+    </Fold>
+  );
+}
+
+/** Closed form at once, simulation on asking, beside other films and stretch. */
+function SpreadBody({ setting, worked }: Props) {
   const { ladder, wrench } = worked;
   const { significant } = useFigures();
-  const [opened, setOpened] = useState(false);
   const spread = useMemo(() => {
     const films = setting.shelves.films.filter((film) => COMPARED.includes(film.id));
     return spreadOf(ladderInput(setting, wrench), ladder, films);
@@ -81,8 +96,8 @@ export function SpreadFold({ setting, worked }: { readonly setting: JointSetting
   const kN = (newtons: number) => `${significant(newtons / 1000)} kN`;
   const range = ({ p5_N, p50_N, p95_N }: ClampBand) => `${kN(p5_N)} · ${kN(p50_N)} · ${kN(p95_N)}`;
   return (
-    <Fold title="The spread" line={`${kN(ladder.band.p5_N)} to ${kN(ladder.band.p95_N)} a fastener`}>
-      <div ref={() => setOpened(true)}>{opened && <SpreadChart spread={spread} />}</div>
+    <>
+      <SpreadChart spread={spread} />
       <p>
         Clamp load at the 5th, 50th and 95th percentile, closed form: <b className="figure">{range(ladder.band)}</b>. Least that the book’s own figure would leave: <b className="figure">{kN(spread.least_N)}</b>.{' '}
         {spread.yield_N === undefined ? 'The fastener’s grade is not known, so no yield is drawn.' : <>Yield while turning: <b className="figure">{kN(spread.yield_N)}</b>.</>}
@@ -99,6 +114,6 @@ export function SpreadFold({ setting, worked }: { readonly setting: JointSetting
         {run?.refusal && <p>{run.refusal}</p>}
       </div>
       <p className="soft">One nut’s band. A batch of film moves all nuts together, so they are more even among themselves than this.</p>
-    </Fold>
+    </>
   ); // prettier-ignore
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import styles from './fold.module.css';
 
 interface Props {
@@ -12,13 +12,16 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** A part of a sheet that opens: its title, and in one line what it comes to. */
-export const Fold = ({ title, line, id, open, children }: Props) => (
-  <details className={styles.fold} id={id} open={open}>
-    <summary className={styles.summary}>
-      <h2 className={styles.title}>{title}</h2>
-      <span className={styles.line}>{line}</span>
-    </summary>
-    <div className={styles.body}>{children}</div>
-  </details>
-);
+/** A part of a sheet that opens: its title, and in one line what it comes to. What is shut is not drawn, so that figures move at once. */
+export function Fold({ title, line, id, open = false, children }: Props) {
+  const [opened, setOpened] = useState(open);
+  return (
+    <details className={styles.fold} id={id} open={opened} onToggle={(event) => setOpened(event.currentTarget.open)}>
+      <summary className={styles.summary}>
+        <h2 className={styles.title}>{title}</h2>
+        <span className={styles.line}>{line}</span>
+      </summary>
+      {opened && <div className={styles.body}>{children}</div>}
+    </details>
+  );
+}

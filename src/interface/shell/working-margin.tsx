@@ -47,10 +47,19 @@ export function useStandingWorking(working: Working | undefined): void {
 /** Handlers that put a working into the margin while an element has the focus or the pointer. */
 export function useShowWorking(): (working: Working) => {
   readonly onFocus: () => void;
-  readonly onPointerEnter: () => void;
+  readonly onPointerEnter: (event: React.PointerEvent) => void;
 } {
   const { setFocused } = useMargin();
-  return useCallback((working) => ({ onFocus: () => setFocused(working), onPointerEnter: () => setFocused(working) }), [setFocused]);
+  return useCallback(
+    (working) => ({
+      onFocus: () => setFocused(working),
+      onPointerEnter: ({ movementX, movementY }) => {
+        // A sheet that scrolls under a resting pointer says nothing of what the reader is at.
+        if (movementX !== 0 || movementY !== 0) setFocused(working);
+      },
+    }),
+    [setFocused],
+  );
 }
 
 const Lines = ({ lines }: { readonly lines: readonly WorkingLine[] }) => {

@@ -70,5 +70,7 @@ describe('which wrench', () => {
   test('an overdue one only where no other fits, and none where none does', () => {
     expect(chooseWrench(torqueToSi(6, 'kgf·m'), [shelf[1] as ShelfWrench, shelf[2] as ShelfWrench], 'whole').chosen).toMatchObject({ id: 'old' });
     expect(choose(150).chosen).toBeUndefined();
+    expect(choose(12, 'upper-two-thirds').chosen).toMatchObject({ id: 'in' });
+    expect(choose(3, 'upper-two-thirds').chosen?.reason).toMatch(/Low on its scale; none on the shelf is trusted there/);
   });
 });

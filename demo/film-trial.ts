@@ -1,23 +1,33 @@
-import { boltSegments } from '@/core/fastener';
+import { boltSegments, stiffness, usualBearingFace } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
 import type { YardTrial } from '@/features/shop/demonstration';
 
-const stretches: Readonly<Record<string, readonly (readonly [bolt: string, mm: number])[]>> = {
-  'engine-oil': [['1', 0.0695], ['2', 0.074], ['3', 0.0662], ['4', 0.0711], ['5', 0.0728]],
-  'moly-paste': [['1', 0.1034], ['2', 0.1096], ['3', 0.0989], ['4', 0.1061], ['5', 0.1079]],
-  'dry-bare': [['6', 0.0402], ['7', 0.0464], ['8', 0.0371]],
+const thread = threadNamed('7/16 BSF');
+const face = usualBearingFace(thread);
+const segments = boltSegments(thread, { shank_mm: 62, shankDiameter_mm: 11.1, freeThread_mm: 8 });
+const E_GPA = 205;
+const perKilonewton = 1000 / stiffness(segments, E_GPA);
+
+/** Clamp load in kN that each bolt's stretch showed, in the order in which they were pulled. */
+const pulled: Readonly<Record<string, readonly (readonly [bolt: string, kN: number])[]>> = {
+  'engine-oil': [['1', 24.6], ['2', 26.4], ['3', 23.5], ['4', 25.4], ['5', 25.9]],
+  'moly-paste': [['1', 34.9], ['2', 37.4], ['3', 33.6], ['4', 36.1], ['5', 36.8]],
+  'dry-bare': [['6', 14.6], ['7', 16.9], ['8', 13.4]],
 }; // prettier-ignore
 
-/** The yard's own trial of three films on new 3/8 BSF bolts at 34 N·m, in the order in which they were pulled. */
+/** The yard's own trial of three films on new 7/16 BSF bolts at 50 N·m. */
 export const filmTrial: YardTrial = {
   id: 'demo-trial-three-films',
-  name: 'Three films on 3/8 BSF bolts',
-  thread: '3/8 BSF',
-  outerMm: 14.48,
-  innerMm: 10.52,
-  segments: boltSegments(threadNamed('3/8 BSF'), { shank_mm: 38, shankDiameter_mm: 9.5, freeThread_mm: 6 }),
-  eGpa: 205,
-  pulls: Object.entries(stretches).flatMap(([film, pulls]) =>
-    pulls.map(([bolt, stretchMm]) => ({ bolt, film, torqueNm: 34, stretchMm, typed: `${stretchMm} mm` })),
+  name: 'Three films on 7/16 BSF bolts',
+  thread: thread.designation,
+  outerMm: face.outer_mm,
+  innerMm: face.inner_mm,
+  segments,
+  eGpa: E_GPA,
+  pulls: Object.entries(pulled).flatMap(([film, bolts]) =>
+    bolts.map(([bolt, kN]) => {
+      const stretchMm = Number((kN * perKilonewton).toFixed(4));
+      return { bolt, film, torqueNm: 50, stretchMm, typed: `${stretchMm} mm` };
+    }),
   ),
 };

@@ -1,3 +1,4 @@
+import { PLAIN_DETAIL } from '@/db/joint-detail';
 import type { YardEngine } from '@/features/shop/demonstration';
 
 /** V4 two-stroke of 1962: parts being checked in, the book open, nothing tight yet. */
@@ -41,6 +42,36 @@ export const norrhem: YardEngine = {
       turnShaft: true,
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'none',
+      tightenings: [],
+    },
+    {
+      id: 'demo-n-joint-heads',
+      leafId: 'demo-n-heads',
+      name: 'Cylinder heads',
+      pattern: 'rows',
+      fasteners: 8,
+      thread: 'M8',
+      originalFilm: 'dry-bare',
+      originalFilmReason: 'the page says “trocken”',
+      todayFilm: 'moly-paste',
+      rangeSchool: 'middle',
+      stageScheme: 'thirds',
+      orderSchool: 'centre-out',
+      unitOfWork: 'row',
+      turnShaft: false,
+      wrenchId: 'demo-wrench-nm',
+      retorqueSchool: 'slacken',
+      detail: {
+        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'din-8g', metalThread: 'M8', seating_Nm: 4 },
+        today: {
+          ...PLAIN_DETAIL.original, form: 'stud', thread: 'M8', outer_mm: 12.6, inner_mm: 9, faceMeasured: true, grade: 'iso-10.9', metalThread: 'M8', seating_Nm: 4,
+          locking: 'metal-nut', prevailingLow_Nm: 1.5, prevailingHigh_Nm: 3, socket: 'not-tried',
+        },
+        maker: { text: '26 Nm', film: 'moly-paste', source: 'Packet of the nuts, print on the label' },
+        parent: { ...PLAIN_DETAIL.parent, metal: 'aluminium-treated', engagement_mm: 18, nearHeat: true },
+        confirming: true,
+        wrenchByHand: false,
+      }, // prettier-ignore
       tightenings: [],
     },
   ],

@@ -2,6 +2,7 @@
 import jsQuantities from 'js-quantities';
 import { unit as mathUnit } from 'mathjs';
 import { Bench } from 'tinybench';
+import { benchMonteCarlo } from './bench-monte-carlo.mts';
 import { usualBearingFace } from '@/core/fastener';
 import { correct } from '@/core/joint';
 import { readTorque } from '@/core/print';
@@ -42,3 +43,5 @@ for (const [name, rate] of rates) {
     `${pad(name, 48)}${Math.round(rate).toLocaleString('en').padStart(12)}  ${(ratios[0] ?? '').padStart(10)}  ${(ratios[1] ?? '').padStart(16)}`,
   );
 }
+
+benchMonteCarlo();

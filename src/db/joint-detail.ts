@@ -1,4 +1,4 @@
-import type { Locking, Override, RungId } from '@/core/joint';
+import type { HousePractice, Locking, Override, RungId } from '@/core/joint';
 import type { Adaptor } from '@/core/wrench';
 
 /** What is known of a fastener beyond thread and face. What was not measured or asked is null. Lengths in mm, torques in N·m. */
@@ -18,6 +18,8 @@ export interface FastenerFacts {
   readonly length_mm: number | null;
   readonly threadLength_mm: number | null;
   readonly headHeight_mm: number | null;
+  /** Of the shank, where it is thinner than the thread. */
+  readonly shankDiameter_mm: number | null;
   readonly locking: Locking;
   readonly prevailingLow_Nm: number | null;
   readonly prevailingHigh_Nm: number | null;
@@ -37,6 +39,7 @@ export interface ParentFacts {
 }
 
 export type Care = 'wrench' | 'importance' | 'hand';
+export type JointClass = 'inside' | 'outside' | 'trim';
 
 /** What was substituted, set aside and decided on a joint. */
 export interface JointDetail {
@@ -52,7 +55,9 @@ export interface JointDetail {
   readonly overrides: Partial<Record<RungId, Override>>;
   /** True where the wrench was taken by hand, not chosen from the shelf. */
   readonly wrenchByHand: boolean;
-  readonly care: Care;
+  readonly jointClass: JointClass;
+  /** Null: what house practice gives its class. */
+  readonly care: Care | null;
   /** One more round at the final figure. */
   readonly confirming: boolean;
   /** Leaves under another subject that speak of this joint too. */
@@ -65,7 +70,7 @@ export interface JointDetail {
 
 const NOTHING_KNOWN: JointDetail['original'] = {
   form: 'stud', grade: null, metalThread: null, seating_Nm: null, washer_mm: null, length_mm: null, threadLength_mm: null,
-  headHeight_mm: null, locking: 'none', prevailingLow_Nm: null, prevailingHigh_Nm: null, socket: 'not-tried',
+  headHeight_mm: null, shankDiameter_mm: null, locking: 'none', prevailingLow_Nm: null, prevailingHigh_Nm: null, socket: 'not-tried',
 }; // prettier-ignore
 
 export const PLAIN_DETAIL: JointDetail = {
@@ -77,12 +82,17 @@ export const PLAIN_DETAIL: JointDetail = {
   adaptor: null,
   overrides: {},
   wrenchByHand: true,
-  care: 'wrench',
+  jointClass: 'inside',
+  care: null,
   confirming: false,
   alsoLeaves: [],
   leafReason: null,
   standard: null,
 };
+
+/** The care a joint gets: its own, or what house practice gives its class. */
+export const careOf = ({ care, jointClass }: JointDetail, practice: HousePractice): Care =>
+  care ?? { inside: practice.careInside, outside: practice.careOutside, trim: practice.careTrim }[jointClass];
 
 /** Fills in what an older line of the file does not say. */
 export function detailOf(text: string): JointDetail {

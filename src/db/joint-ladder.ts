@@ -42,6 +42,7 @@ export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFa
     bearing: { outer_mm: facts.outer_mm, inner_mm: facts.inner_mm },
     bearingSource: facts.faceMeasured ? 'measured.' : 'usual for the size, not measured.',
     ...(grade && { yield_MPa: grade.yield_MPa, grade: grade.name }),
+    ...(facts.shankDiameter_mm !== null && { shank_mm: facts.shankDiameter_mm }),
     ...(low !== null && high !== null && high > 0 && { prevailing: { low_Nm: low, high_Nm: high } }),
   };
 }

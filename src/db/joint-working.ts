@@ -4,6 +4,7 @@ import { threadNamed } from '@/core/thread';
 import { patternPositions, stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
 import { DomainError, torqueToSi } from '@/core/units';
 import { chooseWrench, type WrenchChoice } from '@/core/wrench';
+import { careOf } from './joint-detail';
 import { guardsOfJoint, isOverdue } from './joint-guards';
 import { ladderInput, readingOfLeaf, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Leaf, Source } from './repositories/book-repository';
@@ -101,7 +102,7 @@ export function planOfJoint(setting: JointSetting, options: { readonly retorqueC
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
     guards: worked.guards,
-    care: joint.detail.care,
+    care: careOf(joint.detail, setting.shelves.practice),
     act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
     ...(options.reason && { reason: options.reason }),
     ...(again && { cycleId: options.retorqueCycle }),

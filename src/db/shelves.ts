@@ -1,6 +1,6 @@
 import { SHELF_GRADES, SHELF_METALS, type Grade, type ParentMetal } from '@/core/fastener';
 import { SHELF_FILMS, type Film } from '@/core/film';
-import { USUAL_PRACTICE, type HousePractice } from '@/core/joint';
+import type { HousePractice } from '@/core/joint';
 import { DomainError } from '@/core/units';
 import type { Wrench } from './repositories/wrench-repository';
 
@@ -21,15 +21,6 @@ export function overlaid<T extends { readonly id: string }>(shipped: readonly T[
 }
 
 export const SHIPPED = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS } as const;
-
-/** What is on the shelves of a shop that has added nothing. */
-export const shippedShelves = (wrenches: readonly Wrench[]): Shelves => ({
-  films: SHELF_FILMS,
-  grades: SHELF_GRADES,
-  metals: SHELF_METALS,
-  wrenches,
-  practice: USUAL_PRACTICE,
-});
 
 const found = <T extends { readonly id: string }>(rows: readonly T[], id: string, what: string, field: string): T => {
   const row = rows.find((one) => one.id === id);

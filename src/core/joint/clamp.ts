@@ -18,13 +18,16 @@ export interface Clamp extends TighteningStress {
 /**
  * Stress while tightening: tension over As with the torsion that thread friction, lift and a locking nut leave in the shank.
  * σ = F/As; τ = 12·(MG + Tp)/(π·d0³), d0 = (d2 + d3)/2; equivalent = √(σ² + 3τ²)
+ * A shank thinner than d0 carries it instead: σ = F/(π/4·dT²), τ with dT.
  * @source VDI 2230
  */
-export function tighteningStress(fastener: TurnedFastener, preload_N: number): TighteningStress {
+export function tighteningStress(fastener: TurnedFastener, preload_N: number, shank_mm = Infinity): TighteningStress {
   const { thread, muThread, prevailing_Nm = 0 } = fastener;
-  const d0 = (thread.pitchDiameter_mm + thread.minorDiameter_mm) / 2;
+  const threadCore = (thread.pitchDiameter_mm + thread.minorDiameter_mm) / 2;
+  const waisted = shank_mm < threadCore;
+  const d0 = waisted ? shank_mm : threadCore;
   const twist_Nmm = preload_N * (liftArm(thread) + muThread * threadArm(thread)) + prevailing_Nm * N_MM_PER_N_M;
-  const stress_MPa = preload_N / thread.stressArea_mm2;
+  const stress_MPa = preload_N / (waisted ? (Math.PI / 4) * shank_mm ** 2 : thread.stressArea_mm2);
   const shear_MPa = (12 * twist_Nmm) / (Math.PI * d0 ** 3);
   return { stress_MPa, equivalent_MPa: Math.sqrt(stress_MPa ** 2 + 3 * shear_MPa ** 2) };
 }

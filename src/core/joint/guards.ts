@@ -55,6 +55,10 @@ function yieldGuards({ ladder: { load } }: GuardInput): readonly Guard[] {
     : [stop('over-limit', `The fastener would be at ${both}; ${pct(LIMIT)} is the limit.`)];
 }
 
+/** The section that yields first, mm². */
+const leastArea = ({ thread, shank_mm }: LadderFastener) =>
+  Math.min(thread.stressArea_mm2, shank_mm === undefined ? Infinity : (Math.PI / 4) * shank_mm ** 2);
+
 /** The parent's thread, its lead-in left out. */
 function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
   const { metal, engagement_mm, thread } = parent ?? {};
@@ -70,7 +74,7 @@ function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
     );
   const full = engagement_mm - thread.pitch_mm;
   const strip_N = full > 0 ? PARENT_SHARE * strip(thread, full, metal.shearLow_MPa).strip_N : 0;
-  const bolt_N = today.yield_MPa === undefined ? undefined : today.yield_MPa * today.thread.stressArea_mm2;
+  const bolt_N = today.yield_MPa === undefined ? undefined : today.yield_MPa * leastArea(today);
   if (strip_N < ladder.load.slippery.preload_N)
     guards.push(
       stop(
@@ -99,7 +103,7 @@ function substituteGuards(input: GuardInput): readonly Guard[] {
   const guards: Guard[] = [];
   if (socket === 'fouls') guards.push(stop('socket-fouls', 'The socket does not get at the substitute, or its head fouls.'));
   if (!substituted) return guards;
-  const strength = (one: GuardInput['today']) => (one.yield_MPa === undefined ? undefined : one.yield_MPa * one.thread.stressArea_mm2);
+  const strength = (one: GuardInput['today']) => (one.yield_MPa === undefined ? undefined : one.yield_MPa * leastArea(one));
   const [before, now] = [strength(original), strength(today)];
   if (before !== undefined && now !== undefined && now < before * (1 - SAME_LOAD))
     guards.push(stop('weaker', `The substitute yields at ${kN(now)}, the original at ${kN(before)}.`));

@@ -1,5 +1,5 @@
 import type { Friction } from '../film';
-import { isDomainError, type Note } from '../units';
+import type { Note } from '../units';
 import { wrenchSetting, type WrenchSetting } from '../wrench';
 import { clampBand, type ClampBand } from './clamp-band';
 import { preloadOf, tighteningStress } from './clamp';
@@ -98,7 +98,7 @@ function loadOf(input: LadderInput, torque_Nm: number, end: 'middle' | 'low'): F
     prevailing_Nm: prevailingOf(today),
   };
   const preload_N = preloadOf(fastener, torque_Nm);
-  const { equivalent_MPa } = tighteningStress(fastener, preload_N);
+  const { equivalent_MPa } = tighteningStress(fastener, preload_N, today.shank_mm);
   return today.yield_MPa === undefined ? { preload_N, equivalent_MPa } : { preload_N, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
 }
 
@@ -141,14 +141,4 @@ export function ladder(given: LadderInput): Ladder {
     load: { middle: loadOf(input, pulled_Nm, 'middle'), slippery: loadOf(input, pulled_Nm, 'low') },
     notes: onWrench.setting.notes,
   };
-}
-
-/** The ladder, or the sentence that says why there is none. */
-export function tryLadder(input: LadderInput): { readonly ok: true; readonly ladder: Ladder } | { readonly ok: false; readonly message: string } {
-  try {
-    return { ok: true, ladder: ladder(input) };
-  } catch (error) {
-    if (isDomainError(error)) return { ok: false, message: error.message };
-    throw error;
-  }
 }

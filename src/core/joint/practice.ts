@@ -16,6 +16,9 @@ export interface HousePractice {
   readonly reuse: 'new-always' | 'if-good';
   readonly window: WrenchWindow;
   readonly check: 'yearly' | 'half-yearly' | 'second-wrench';
+  readonly careInside: 'wrench' | 'importance' | 'hand';
+  readonly careOutside: 'wrench' | 'importance' | 'hand';
+  readonly careTrim: 'wrench' | 'importance' | 'hand';
 }
 
 export type PracticeRow = keyof HousePractice;
@@ -31,6 +34,12 @@ export interface Question {
   readonly question: string;
   readonly schools: readonly School[];
 }
+
+const CARES = [
+  { value: 'wrench', name: 'always by wrench', reason: 'what is closed up cannot be felt again' },
+  { value: 'importance', name: 'by importance', reason: 'a figure where it matters, a feeling hand where it does not' },
+  { value: 'hand', name: 'by hand, recorded as by feel', reason: 'small threads in soft metal are felt before a wrench clicks' },
+];
 
 const school = (value: string, name: string, reason: string): School => ({ value, name, reason });
 
@@ -106,11 +115,15 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('half-yearly', 'half-yearly', 'a fall is not always owned up to'),
     school('second-wrench', 'against a second wrench at the figure used', 'the figure that matters is the one that is checked'),
   ] },
+  { row: 'careInside', question: 'Joints inside the engine', schools: CARES },
+  { row: 'careOutside', question: 'Joints outside it', schools: CARES },
+  { row: 'careTrim', question: 'Covers and small fittings', schools: CARES },
 ]; // prettier-ignore
 
 export const USUAL_PRACTICE: HousePractice = {
   range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
   track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
+  careInside: 'wrench', careOutside: 'importance', careTrim: 'hand',
 }; // prettier-ignore
 
 /** The words of a school in force, with its reason. */

@@ -79,7 +79,7 @@ function yieldPreload({ today }: LadderInput, friction: { readonly thread: Frict
   let [low, high] = [0, yield_MPa * today.thread.stressArea_mm2];
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;
-    if (tighteningStress(fastener, middle).equivalent_MPa < yield_MPa) low = middle;
+    if (tighteningStress(fastener, middle, today.shank_mm).equivalent_MPa < yield_MPa) low = middle;
     else high = middle;
   }
   return low;

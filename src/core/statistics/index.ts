@@ -1,5 +1,5 @@
 export { filmTrial, type FilmTrial, type Interval, type TrialFastener, type TrialPull } from './film-trial';
-export { MOST_SAMPLES, monteCarlo, startMonteCarlo, type MonteCarloInput, type MonteCarloRun } from './monte-carlo';
+export { monteCarlo, startMonteCarlo, type MonteCarloInput, type MonteCarloRun } from './monte-carlo';
 export { normalQuantile } from './normal';
 export { createRandom, type Random } from './random';
 export { studentQuantile } from './student';

@@ -6,8 +6,11 @@ export interface Random {
   readonly next: () => number;
   /** A number strictly between 0 and 1. */
   readonly uniform: () => number;
+  /** Fills a list with such numbers: the same ones, in the same order, and much faster. */
+  readonly fill: (into: Float64Array) => void;
 }
 
+const STEPS = 4294967296;
 const MOST_SEED = Number.MAX_SAFE_INTEGER;
 
 /** Spreads one seed over the four words of state. splitmix32 (Steele, Lea, Flood 2014, the 32-bit variant). */
@@ -32,18 +35,34 @@ export function createRandom(seed: number): Random {
   assertFinite(seed, 'seed');
   if (!Number.isInteger(seed) || seed < 0 || seed > MOST_SEED)
     throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
-  const s = spread(seed) as Uint32Array & { [index: number]: number };
-  const next = () => {
-    const [s0, s1, s3] = [s[0] as number, s[1] as number, s[3] as number];
-    const sum = (s0 + s3) | 0;
-    const result = (((sum << 7) | (sum >>> 25)) + s0) >>> 0;
-    const s2 = (s[2] as number) ^ s0;
-    const s3x = s3 ^ s1;
-    s[1] = s1 ^ s2;
-    s[0] = s0 ^ s3x;
-    s[2] = s2 ^ (s1 << 9);
-    s[3] = (s3x << 11) | (s3x >>> 21);
-    return result;
+  const state = spread(seed);
+  const one = new Uint32Array(1);
+  // The state lives in local whole numbers while a batch is drawn: kept in an array, each draw would cost several times as much.
+  const draw = (count: number, put: (i: number, word: number) => void) => {
+    let [s0, s1, s2, s3] = [state[0] as number, state[1] as number, state[2] as number, state[3] as number];
+    for (let i = 0; i < count; i++) {
+      const sum = (s0 + s3) | 0;
+      put(i, (((sum << 7) | (sum >>> 25)) + s0) >>> 0);
+      const t = s1 << 9;
+      s2 ^= s0;
+      s3 ^= s1;
+      s1 ^= s2;
+      s0 ^= s3;
+      s2 ^= t;
+      s3 = (s3 << 11) | (s3 >>> 21);
+    }
+    state[0] = s0;
+    state[1] = s1;
+    state[2] = s2;
+    state[3] = s3;
   };
-  return { next, uniform: () => (next() + 0.5) / 4294967296 };
+  const next = () => {
+    draw(1, (i, word) => (one[i] = word));
+    return one[0] as number;
+  };
+  return {
+    next,
+    uniform: () => (next() + 0.5) / STEPS,
+    fill: (into) => draw(into.length, (i, word) => (into[i] = (word + 0.5) / STEPS)),
+  };
 }

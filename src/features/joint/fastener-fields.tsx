@@ -75,6 +75,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
       <MeasureField label="Loose washer, outside" value={facts.washer_mm} onChange={(washer_mm) => set({ washer_mm })} />
       <MeasureField label="Length under the head" value={facts.length_mm} onChange={(length_mm) => set({ length_mm })} />
       <MeasureField label="Length of thread" value={facts.threadLength_mm} onChange={(threadLength_mm) => set({ threadLength_mm })} />
+      <MeasureField label="Shank, if thinner" value={facts.shankDiameter_mm} onChange={(shankDiameter_mm) => set({ shankDiameter_mm })} />
       <MeasureField label="Height of the head" value={facts.headHeight_mm} onChange={(headHeight_mm) => set({ headHeight_mm })} />
       <NativeSelect label="Locking" data={[...LOCKINGS]} value={facts.locking} onChange={(event) => set({ locking: event.currentTarget.value as FastenerFacts['locking'] })} />
       {locks && <MeasureField kind="torque" zero label="Its own torque, least" value={facts.prevailingLow_Nm} onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })} />}

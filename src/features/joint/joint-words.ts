@@ -1,6 +1,6 @@
 import type { Locking, RangeSchool } from '@/core/joint';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
-import type { Care, FastenerFacts } from '@/db/joint-detail';
+import type { Care, FastenerFacts, JointClass } from '@/db/joint-detail';
 import type { RetorqueSchool } from '@/db/repositories/joint-repository';
 
 export interface Choice<T extends string> {
@@ -52,6 +52,12 @@ export const SOCKETS: readonly Choice<FastenerFacts['socket']>[] = [
   { value: 'not-tried', label: 'Not tried yet' },
   { value: 'takes', label: 'Tried: it gets at it, nothing fouls' },
   { value: 'fouls', label: 'It does not, or the head fouls' },
+];
+
+export const CLASSES: readonly Choice<JointClass>[] = [
+  { value: 'inside', label: 'Inside the engine' },
+  { value: 'outside', label: 'Outside it' },
+  { value: 'trim', label: 'A cover or small fitting' },
 ];
 
 export const CARES: readonly Choice<Care>[] = [

@@ -2,13 +2,15 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { JointDetail } from '@/db/joint-detail';
+import type { HousePractice } from '@/core/joint';
+import { careOf, type JointDetail } from '@/db/joint-detail';
 import type { Joint } from '@/db/repositories/joint-repository';
 import form from '@/interface/parts/form.module.css';
-import { CARES, NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
+import { CARES, CLASSES, NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
 
 interface Props {
   readonly joint: Joint;
+  readonly practice: HousePractice;
   readonly unit: string;
   readonly stageFigures: readonly number[];
   readonly onChange: (part: Partial<Joint>) => void;
@@ -16,7 +18,7 @@ interface Props {
 }
 
 /** Figures as the page lists them: typed in the wrench's unit, kept as shares of the last. */
-function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'onDetail'>) {
+function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'practice' | 'onDetail'>) {
   const [text, setText] = useState(stageFigures.join(' '));
   const scheme = schemeOfFigures(text);
   return (
@@ -36,7 +38,8 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'on
 }
 
 /** Stages, turn, shaft and retorque of a joint. */
-export function PlanControls({ joint, unit, stageFigures, onChange, onDetail }: Props) {
+export function PlanControls({ joint, practice, unit, stageFigures, onChange, onDetail }: Props) {
+  const inherited = CARES.find(({ value }) => value === careOf({ ...joint.detail, care: null }, practice))?.label.toLowerCase();
   const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
   const chooseScheme = (value: string) =>
     onChange({ stageScheme: value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']) });
@@ -57,7 +60,13 @@ export function PlanControls({ joint, unit, stageFigures, onChange, onDetail }: 
         <input type="checkbox" checked={joint.detail.confirming} onChange={(event) => onDetail({ confirming: event.currentTarget.checked })} />
         <span>A confirming round at the final figure</span>
       </label>
-      <NativeSelect label="Care" description="What this class of joint gets" data={[...CARES]} value={joint.detail.care} onChange={(event) => onDetail({ care: event.currentTarget.value as JointDetail['care'] })} />
+      <NativeSelect label="What sort of joint" data={[...CLASSES]} value={joint.detail.jointClass} onChange={(event) => onDetail({ jointClass: event.currentTarget.value as JointDetail['jointClass'] })} />
+      <NativeSelect
+        label="Care"
+        data={[{ value: '', label: `as the shop: ${inherited}` }, ...CARES]}
+        value={joint.detail.care ?? ''}
+        onChange={(event) => onDetail({ care: (event.currentTarget.value || null) as JointDetail['care'] })}
+      />
     </div>
   ); // prettier-ignore
 }

@@ -20,7 +20,7 @@ interface Props {
 }
 
 /** The turn drawn on the pattern, the stages, and what they are made from. */
-export function PlanFold({ setting: { joint }, worked, stageList, onChange, onDetail, plain }: Props) {
+export function PlanFold({ setting: { joint, shelves }, worked, stageList, onChange, onDetail, plain }: Props) {
   const positions = useMemo(() => patternPositions(joint.pattern, joint.fasteners), [joint.pattern, joint.fasteners]);
   const shaft = shaftOf(joint);
   const turn =
@@ -53,7 +53,7 @@ export function PlanFold({ setting: { joint }, worked, stageList, onChange, onDe
           </ol>
         )}
       </div>
-      <PlanControls joint={joint} unit={worked?.wrench.unit ?? ''} stageFigures={stageList.map((stage) => stage.setting)} onChange={onChange} onDetail={onDetail} />
+      <PlanControls joint={joint} practice={shelves.practice} unit={worked?.wrench.unit ?? ''} stageFigures={stageList.map((stage) => stage.setting)} onChange={onChange} onDetail={onDetail} />
     </Part>
   ); // prettier-ignore
 }

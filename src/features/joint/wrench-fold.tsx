@@ -62,10 +62,10 @@ export function WrenchFold({ setting, worked, onChange, onDetail }: Props) {
       ) : (
         <p>No wrench on the shelf is trusted at this figure.</p>
       )}
-      <ul>
+      <ul className={styles.passed}>
         {choice.passedOver.map((one) => (
           <li key={one.id}>
-            {one.name}: {one.reason} {one.id !== wrench.id && <Key onClick={() => use(one.id)}>Use it all the same<span className="only-spoken"> {one.name}</span></Key>}
+            <span>{one.name}: {one.reason}</span> {one.id !== wrench.id && <Key onClick={() => use(one.id)}>Use it all the same<span className="only-spoken"> {one.name}</span></Key>}
           </li>
         ))}
       </ul>

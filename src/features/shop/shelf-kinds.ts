@@ -13,6 +13,8 @@ export interface ShelfShape<K extends ShelfKind> {
   readonly title: string;
   readonly lead: string;
   readonly columns: readonly string[];
+  /** Decimals shown, so that a column's figures align. */
+  readonly decimals: readonly number[];
   readonly cells: (row: ShelfRows[K]) => readonly (number | undefined)[];
   readonly fields: readonly ShelfField[];
   readonly valuesOf: (row: ShelfRows[K]) => Readonly<Record<string, string>>;
@@ -30,6 +32,7 @@ const FILM: ShelfShape<'film'> = {
   title: 'Films',
   lead: 'Friction in the thread and under the head at the 5th, 50th and 95th percentile. A low end set too high is the dangerous error.',
   columns: ['thread, low', 'middle', 'high', 'head, low', 'middle', 'high'],
+  decimals: [3, 3, 3, 3, 3, 3],
   cells: ({ thread, head }: Film) => [thread.low, thread.middle, thread.high, head.low, head.middle, head.high],
   fields: [
     { name: 'tl', label: 'Thread, low' }, { name: 'tm', label: 'Thread, middle' }, { name: 'th', label: 'Thread, high' },
@@ -49,6 +52,7 @@ const GRADE: ShelfShape<'grade'> = {
   title: 'Grades',
   lead: 'Strength in MPa. One tonf/in² is 15.444 MPa, one ksi 6.895 MPa.',
   columns: ['tensile', 'yield', 'proof'],
+  decimals: [0, 0, 0],
   cells: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => [tensile_MPa, yield_MPa, proof_MPa],
   fields: [{ name: 'tensile', label: 'Tensile, MPa' }, { name: 'yield', label: 'Yield or 0.2 %, MPa' }, { name: 'proof', label: 'Proof, MPa, if printed' }],
   valuesOf: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => ({ tensile: typed(tensile_MPa), yield: typed(yield_MPa), proof: typed(proof_MPa) }),
@@ -60,6 +64,7 @@ const METAL: ShelfShape<'metal'> = {
   title: 'Parent metals',
   lead: 'What a thread is tapped in and a head sits on. Check the casting.',
   columns: ['shear, low', 'high', 'pressure, low', 'high', 'engagement'],
+  decimals: [0, 0, 0, 0, 1],
   cells: (row: ParentMetal) => [row.shearLow_MPa, row.shearHigh_MPa, row.pressureLow_MPa, row.pressureHigh_MPa, row.engagement_d],
   fields: [
     { name: 'sl', label: 'Shear of the thread, low, MPa' }, { name: 'sh', label: 'Shear of the thread, high, MPa' },

@@ -4,6 +4,7 @@ import { TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { ShelfKind, ShelfRows } from '@/db/repositories/shelf-repository';
+import { formatFixed } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
 import { Key } from '@/interface/parts/button';
@@ -74,7 +75,7 @@ const STANDING = { standard: 'standard', typical: 'typical', own: 'own' } as con
 export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly rows: readonly ShelvedRow[] }) {
   const shape = SHELF_SHAPES[kind] as unknown as ShelfShape<ShelfKind>;
   const router = useRouter();
-  const { plain } = useFigures();
+  const { decimalSign } = useFigures();
   const show = useShowWorking();
   const [changing, setChanging] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
@@ -86,7 +87,8 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
       setRefusal(outcome.ok ? undefined : outcome.error.message);
       router.refresh();
     });
-  const cell = (value: number | undefined) => (value === undefined ? '' : plain(value));
+  const cell = (value: number | undefined, column: number) =>
+    value === undefined ? '' : formatFixed(value, shape.decimals[column] ?? 0, decimalSign);
   return (
     <Sheet title={shape.title} lead={shape.lead} aside={<Key rank="main" onClick={() => setChanging('new')}>A row of your own</Key>}>
       <Alive>
@@ -106,7 +108,7 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
               {rows.map(({ row, shipped }) => (
                 <tr key={row.id} {...show({ title: row.name, remarks: [['Source', row.source], ['Standing', STANDING[row.standing]], ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : [])] })}>
                   <th scope="row" className={styles.name}>{row.name}</th>
-                  {shape.cells(row).map((value, i) => <td key={i} className={styles.right}>{cell(value)}</td>)}
+                  {shape.cells(row).map((value, i) => <td key={i} className={styles.right}>{cell(value, i)}</td>)}
                   <td className={row.standing === 'own' ? styles.own : undefined}>{STANDING[row.standing]}</td>
                   <td>
                     <span className={styles.links}>

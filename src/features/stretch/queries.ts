@@ -1,4 +1,6 @@
 import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
+import { tighteningArm } from '@/core/joint';
+import { ladderInput } from '@/db/joint-ladder';
 import { settingOf } from '@/db/joint-setting';
 import { workJoint } from '@/db/joint-working';
 import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
@@ -28,6 +30,9 @@ export interface StretchPage {
   readonly sets: readonly SetPage[];
   /** What the joint's own figure would stretch a bolt, for comparison: the clamp load at its middle. */
   readonly preload_N: number;
+  /** What one newton of preload costs in torque in today’s film, mm; and the locking nut’s own torque. */
+  readonly arm_mm: number;
+  readonly prevailing_Nm: number;
 }
 
 const last = (readings: readonly BoltReading[], kind: BoltReading['kind']) => readings.filter((one) => one.kind === kind).at(-1);
@@ -55,11 +60,14 @@ export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: nu
   const joint = shop.joints.find(jointId);
   if (joint?.engineId !== engine.id) return undefined;
   const setting = settingOf(shop, joint, now);
-  const { ladder } = workJoint(setting);
+  const { ladder, wrench } = workJoint(setting);
+  const { thread, bearing } = ladderInput(setting, wrench).today;
   return {
     joint,
     engine,
     preload_N: ladder.band.p50_N,
+    arm_mm: tighteningArm({ thread, bearing, muThread: ladder.friction.thread.middle, muHead: ladder.friction.head.middle }),
+    prevailing_Nm: ladder.prevailing_Nm,
     sets: shop.bolts.ofJoint(joint.id).map((set) => {
       const readings = shop.bolts.readings(set.id);
       return {

@@ -101,8 +101,9 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
   ); // prettier-ignore
 }
 
-const workingOf = (sets: StretchPage['sets'], preload_N: number): Working => {
+const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Working => {
   const first = sets[0];
+  const torque = (stretch_mm: number) => (first ? (first.stiffness_N_per_mm * stretch_mm * arm_mm) / 1000 + prevailing_Nm : 0);
   if (!first)
     return {
       title: 'By stretch',
@@ -117,6 +118,7 @@ const workingOf = (sets: StretchPage['sets'], preload_N: number): Working => {
     lines: [
       { formula: 'k = 1 / Σ(L / E·A)', figures: [{ value: k, digits: 4 }, ' N/mm, ', { value: set.eGpa, digits: 4 }, ' GPa'] },
       { formula: 'F = k · stretch', figures: [{ value: k * set.minStretchMm, digits: 4 }, ' to ', { value: k * set.maxStretchMm, digits: 4 }, ' N'] },
+      { formula: 'T = F · c + Tp, in today’s film', figures: [{ value: torque(set.minStretchMm), digits: 3 }, ' to ', { value: torque(set.maxStretchMm), digits: 3 }, ' N·m'] },
       { formula: 'the torque figure alone would stretch', figures: [{ value: preload_N, digits: 4 }, ' N / k = ', { value: preload_N / k, digits: 3 }, ' mm'] },
     ],
     remarks: [
@@ -129,10 +131,12 @@ const workingOf = (sets: StretchPage['sets'], preload_N: number): Working => {
 
 /** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
 export function StretchSheet(page: StretchPage) {
-  const { joint, engine, sets, preload_N } = page;
+  const { joint, engine, sets, preload_N, arm_mm, prevailing_Nm } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
-  useStandingWorking(useMemo(() => workingOf(sets, preload_N), [sets, preload_N]));
+  useStandingWorking(
+    useMemo(() => workingOf({ joint, engine, sets, preload_N, arm_mm, prevailing_Nm }), [joint, engine, sets, preload_N, arm_mm, prevailing_Nm]),
+  );
   const back = `/engines/${engine.id}/joints/${joint.id}`;
   return (
     <Sheet title={`${joint.name}, by stretch`} lead={<Link href={back}>The joint’s own sheet</Link>}>

@@ -3,6 +3,10 @@ import type { Film } from '@/core/film';
 import { filmTrial, type FilmTrial, type TrialPull } from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
+import { spreadOf } from '@/core/joint';
+import { ladderInput } from '@/db/joint-ladder';
+import { settingOf } from '@/db/joint-setting';
+import { workJoint } from '@/db/joint-working';
 import { movedBy, type MovedJoint } from '@/db/joints-moved';
 import type { FilmTrialRow, TrialPullRow } from '@/db/repositories/trial-repository';
 import { shelvesOf } from '@/db/shelves-of-shop';
@@ -26,7 +30,15 @@ export interface TriedFilm {
   readonly moves: readonly MovedJoint[];
 }
 
+/** The band of clamp load that a joint with this thread wants: from the least its book would leave to nine tenths of yield. */
+export interface TargetBand {
+  readonly name: string;
+  readonly low_N: number;
+  readonly high_N: number;
+}
+
 export interface TrialPage {
+  readonly targets: readonly TargetBand[];
   readonly trial: FilmTrialRow;
   readonly stiffness_N_per_mm: number;
   readonly tried: readonly TriedFilm[];
@@ -52,6 +64,23 @@ export function triedFilm(trial: FilmTrialRow, film: Film, pulls: readonly PullP
 
 export const trialSource = ({ name, createdAt }: FilmTrialRow, bolts: number) => `Own trial “${name}” of ${fullDate(createdAt)}, ${bolts} bolts.`;
 
+function targetsOf(shop: Shop, thread: string, now: number): readonly TargetBand[] {
+  return shop.engines.all().flatMap((engine) =>
+    shop.joints.ofEngine(engine.id).flatMap((joint): readonly TargetBand[] => {
+      if (joint.detail.today ? joint.detail.today.thread !== thread : joint.thread !== thread) return [];
+      try {
+        const setting = settingOf(shop, joint, now);
+        const { ladder, wrench } = workJoint(setting);
+        const { least_N, yield_N } = spreadOf(ladderInput(setting, wrench), ladder, []);
+        return [{ name: `${engine.name}, ${joint.name}`, low_N: least_N, high_N: yield_N === undefined ? ladder.band.p95_N : 0.9 * yield_N }];
+      } catch (error) {
+        if (isDomainError(error)) return [];
+        throw error;
+      }
+    }),
+  );
+}
+
 /** One trial: every film in it, what it came to, and what it would move. */
 export function trialPage(shop: Shop, id: string, now: number): TrialPage | undefined {
   const trial = shop.trials.find(id);
@@ -72,5 +101,5 @@ export function trialPage(shop: Shop, id: string, now: number): TrialPage | unde
     const own = worked.result && ownFilm(film, worked.result, trialSource(trial, worked.result.bolts));
     return [{ film, pulls, ...worked, ...(own && { own }), moves: own ? movedBy(shop, own, now) : [] }];
   });
-  return { trial, stiffness_N_per_mm: k, tried, films };
+  return { trial, stiffness_N_per_mm: k, tried, films, targets: targetsOf(shop, trial.thread, now) };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { CartesianGrid, ReferenceArea, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
-import type { TriedFilm } from './queries';
+import type { TargetBand, TriedFilm } from './queries';
 
 const FONT = { fontFamily: 'var(--text)', fontSize: 14, fill: 'var(--ink)' };
 const FIGURES = { fontFamily: 'var(--figure)', fontSize: 13, fill: 'var(--ink)' };
@@ -10,9 +10,13 @@ const ROW = 64;
 const HALF_BAR = 0.28;
 
 /** Clamp load by film: a point a pull, and a bar where the next bolt lies. */
-export default function TrialChart({ tried }: { readonly tried: readonly TriedFilm[] }) {
+export default function TrialChart({ tried, target }: { readonly tried: readonly TriedFilm[]; readonly target?: TargetBand }) {
   const points = tried.flatMap(({ pulls }, row) => pulls.map((pull) => ({ clamp: pull.preload_N / 1000, row })));
-  const most = Math.max(...points.map((point) => point.clamp), ...tried.map(({ result }) => (result?.nextPreload_N?.high ?? 0) / 1000));
+  const most = Math.max(
+    (target?.high_N ?? 0) / 1000,
+    ...points.map((point) => point.clamp),
+    ...tried.map(({ result }) => (result?.nextPreload_N?.high ?? 0) / 1000),
+  );
   return (
     <ResponsiveContainer width="100%" height={tried.length * ROW + 50}>
       <ScatterChart margin={MARGIN} accessibilityLayer={false}>
@@ -38,6 +42,16 @@ export default function TrialChart({ tried }: { readonly tried: readonly TriedFi
           stroke="var(--ink)"
           tickLine={false}
         />
+        {target && (
+          <ReferenceArea
+            x1={target.low_N / 1000}
+            x2={target.high_N / 1000}
+            fill="var(--brass)"
+            fillOpacity={0.16}
+            stroke="var(--brass)"
+            strokeDasharray="6 4"
+          />
+        )}
         {tried.map(
           ({ film, result }, row) =>
             result?.nextPreload_N && (

@@ -115,7 +115,9 @@ function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAc
 
 /** One trial: the points by film against what the next bolt will do, and the way onto the shelf. */
 export function TrialSheet(page: TrialPage) {
-  const { trial, tried, stiffness_N_per_mm } = page;
+  const { trial, tried, stiffness_N_per_mm, targets } = page;
+  const [against, setAgainst] = useState(0);
+  const target = targets[against];
   const router = useRouter();
   const [refusal, setRefusal] = useState<string>();
   const [, startTransition] = useTransition();
@@ -132,8 +134,11 @@ export function TrialSheet(page: TrialPage) {
     <Sheet title={trial.name} lead={`${trial.thread}, face ${trial.outerMm} over ${trial.innerMm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}>
       <Alive>
         {refusal && <Remark kind="stop">{refusal}</Remark>}
-        {tried.length > 0 && <TrialChart tried={tried} />}
-        {tried.length > 0 && <p className="soft">A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.</p>}
+        {tried.length > 0 && <TrialChart tried={tried} target={target} />}
+        {tried.length > 0 && <p className="soft">A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.{target && ` The band behind is what ${target.name} wants.`}</p>}
+        {targets.length > 1 && (
+          <NativeSelect label="Against the band of" data={targets.map(({ name }, i) => ({ value: String(i), label: name }))} value={String(against)} onChange={(event) => setAgainst(Number(event.currentTarget.value))} maw={420} />
+        )}
         <Part title="A pull">
           <PullForm page={page} />
         </Part>

@@ -41,6 +41,8 @@ export interface LadderFastener {
   readonly bearingSource: string;
   readonly yield_MPa?: number;
   readonly grade?: string;
+  /** Of a waisted shank, where it is thinner than the thread. */
+  readonly shank_mm?: number;
   readonly prevailing?: { readonly low_Nm: number; readonly high_Nm: number };
 }
 

@@ -1,0 +1,60 @@
+import { describe, expect, test } from '@jest/globals';
+import { settingOf } from '@/db/joint-setting';
+import { workJoint } from '@/db/joint-working';
+import { ownFilm } from '@/features/trial/own-film';
+import { trialPage } from '@/features/trial/queries';
+import { stretchPage } from '@/features/stretch/queries';
+import { YARD_NOW, yardShop } from '../db/temporary-shop';
+
+const now = Date.parse(YARD_NOW);
+const shop = yardShop();
+const page = trialPage(shop, 'demo-trial-three-films', now);
+const tried = (id: string) => page?.tried.find((one) => one.film.id === id);
+const headSetting = () => {
+  const joint = shop.joints.find('demo-f-joint-head');
+  if (!joint) throw new Error('no head');
+  return workJoint(settingOf(shop, joint, now)).ladder.setting.rounded;
+};
+
+describe('the yard’s film trial', () => {
+  test('finds three films apart, each use of a bolt counted', () => {
+    expect(page?.tried.map((one) => one.film.id)).toEqual(['engine-oil', 'moly-paste', 'dry-bare']);
+    const [oil, moly, dry] = ['engine-oil', 'moly-paste', 'dry-bare'].map((id) => tried(id)?.result?.mu ?? 0) as [number, number, number];
+    expect(moly).toBeLessThan(oil);
+    expect(oil).toBeLessThan(dry);
+    expect(tried('moly-paste')?.pulls.every((pull) => pull.use === 2)).toBe(true);
+    expect([tried('engine-oil')?.result?.shrunk, tried('dry-bare')?.result?.shrunk]).toEqual([false, true]);
+  });
+  test('an own film takes the next bolt’s interval, stays over the shipped row, and moves the joints listed', () => {
+    const moly = tried('moly-paste');
+    const own = moly?.own;
+    if (!moly?.result?.nextMu || !own) throw new Error('no own film');
+    expect([own.standing, own.thread.low, own.thread.high]).toEqual([
+      'own',
+      Number(moly.result.nextMu.low.toFixed(4)),
+      Number(moly.result.nextMu.high.toFixed(4)),
+    ]);
+    const head = moly.moves.find((moved) => moved.joint === 'Cylinder head' && moved.engine.startsWith('Thorncote'));
+    expect(head?.before).toBe(headSetting());
+    shop.shelf.put('film', own, YARD_NOW);
+    expect(headSetting()).toBe(head?.after);
+    shop.shelf.remove('film', own.id);
+    expect(headSetting()).toBe(head?.before);
+  });
+  test('one bolt puts nothing on the shelf', () => {
+    const oil = tried('engine-oil');
+    if (!oil?.result) throw new Error('no result');
+    expect(ownFilm(oil.film, { ...oil.result, nextMu: undefined }, 'x')).toBeUndefined();
+  });
+  test('the band of a joint with its thread stands behind it', () => {
+    expect(page?.targets.map((one) => one.name)).toEqual(['Thorncote-Wicks Fourteen, Cylinder head']);
+    expect(page?.targets[0]?.low_N).toBeLessThan(page?.targets[0]?.high_N ?? 0);
+  });
+});
+
+test('the stretch set shows one bolt at its ceiling without the stretch', () => {
+  const engine = shop.engines.find('demo-maestrale');
+  const set = engine && stretchPage(shop, engine, 'demo-m-joint-rods', now)?.sets[0];
+  expect(set?.lines.map((line) => line.verdict.state)).toEqual(['inside', 'inside', 'ceiling-without-stretch', 'inside']);
+  expect(set?.lines[0]?.uses).toBe(1);
+});

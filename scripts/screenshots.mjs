@@ -38,6 +38,39 @@ const VIEWS = [
   ],
   ['joints', '/engines/demo-fourteen/joints', {}],
   ['ladder', '/engines/demo-fourteen/joints/demo-f-joint-head', {}],
+  [
+    'spread',
+    '/engines/demo-fourteen/joints/demo-f-joint-head',
+    {},
+    async (page) => {
+      for (const title of ['Which page speaks', 'The spread']) await page.locator('summary', { hasText: title }).click();
+      await page.getByRole('button', { name: 'Draw a million' }).click();
+      await page.getByTestId('simulated').waitFor();
+      await page.evaluate(() => scrollTo({ top: document.querySelector('summary')?.getBoundingClientRect().top + scrollY - 110 }));
+    },
+  ],
+  [
+    'substitute',
+    '/engines/demo-maestrale/joints/demo-m-joint-head',
+    {},
+    async (page) => {
+      await page.locator('summary', { hasText: 'The fastener' }).click();
+      await page.evaluate(() => scrollTo({ top: document.querySelector('[data-code]')?.getBoundingClientRect().top + scrollY - 120 }));
+    },
+  ],
+  ['stretch', '/engines/demo-maestrale/joints/demo-m-joint-rods/stretch', {}],
+  ['trial', '/shelves/trials/demo-trial-three-films', {}],
+  ['films', '/shelves/films', {}],
+  [
+    'threads',
+    '/shelves/threads',
+    {},
+    async (page) => {
+      await page.getByLabel('Over the crests').fill('6.3');
+      await page.getByLabel('Pitch gauge').fill('26 tpi');
+    },
+  ],
+  ['practice', '/shelves/practice', {}],
   ['tighten', '/engines/demo-maestrale/tighten', {}],
   ['face', '/face/demo-m-joint-head-round-1', {}],
   ['face-dark', '/face/demo-m-joint-head-round-1', { colorScheme: 'dark' }],

@@ -3,8 +3,9 @@ import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
 import type { JointSetting } from './joint-working';
+import { askedOf } from './leaf-of-text';
 import type { Wrench } from './repositories/wrench-repository';
-import { gradeOn, metalOn } from './shelves';
+import { filmOn, gradeOn, metalOn } from './shelves';
 
 const known = <T>(value: T | null): T | undefined => value ?? undefined;
 
@@ -13,8 +14,8 @@ export const isOverdue = (wrench: Wrench, { shelves, now }: Pick<JointSetting, '
 
 /** Everything that stands against this joint's figure, from what is known of it. */
 export function guardsOfJoint(setting: JointSetting, ladder: Ladder, wrench: Wrench): readonly Guard[] {
-  const { joint, leaf, shelves } = setting;
-  const { parent, today: substitute } = joint.detail;
+  const { joint, leaf, source, shelves } = setting;
+  const { parent, today: substitute, maker, overrides } = joint.detail;
   const [original, today] = [originalFacts(setting), todayFacts(setting)];
   const withGrade = (facts: typeof today) => ({
     ...ladderFastener(facts, shelves),
@@ -48,6 +49,9 @@ export function guardsOfJoint(setting: JointSetting, ladder: Ladder, wrench: Wre
     socket: substitute?.socket,
     boreMoves: parent.boreMoves,
     todayFilmId: joint.todayFilm,
+    ...(maker && !overrides.maker && { makerFilm: filmOn(shelves, maker.film) }),
+    hearsay: source.kind === 'hearsay',
+    agreed: askedOf({ kind: 'torque', printedText: leaf.printedText }),
     bookSays: leaf.conditionText,
     bookFilmId: joint.originalFilm,
     wrench: { ...scale, overdue: isOverdue(wrench, setting), windowFloor: windowFloor(scale, shelves.practice.window) },

@@ -1,5 +1,6 @@
 import { reachFaults, strip, type Grade, type ParentMetal, type Reach } from '../fastener';
 import type { Thread } from '../thread';
+import type { Note } from '../units';
 import type { WrenchScale } from '../wrench';
 import type { Ladder } from './ladder';
 import type { LadderFastener } from './rungs/rung';
@@ -31,6 +32,11 @@ export interface GuardInput {
   readonly socket?: 'takes' | 'fouls' | 'not-tried';
   readonly boreMoves: boolean;
   readonly todayFilmId: string;
+  /** The film of a maker’s figure in force. */
+  readonly makerFilm?: { readonly id: string; readonly name: string };
+  readonly hearsay: boolean;
+  /** What the reader was asked about before the printed figure was taken. */
+  readonly agreed: readonly Note[];
   readonly bookSays: string | null;
   readonly bookFilmId: string;
   readonly wrench: WrenchScale & { readonly name: string; readonly overdue: boolean; readonly windowFloor: number };
@@ -121,7 +127,14 @@ function reachGuards({ reach }: GuardInput): readonly Guard[] {
   );
 }
 
-function filmGuards({ bookSays, bookFilmId, todayFilmId }: GuardInput): readonly Guard[] {
+const pageGuards = ({ hearsay, agreed }: GuardInput): readonly Guard[] => [
+  ...(hearsay ? [ask('hearsay', 'The figure is hearsay until a page is shown.')] : []),
+  ...agreed.map(({ code, message }) => ask(code, `On the page: ${message}`)),
+];
+
+function filmGuards({ bookSays, bookFilmId, todayFilmId, makerFilm }: GuardInput): readonly Guard[] {
+  if (makerFilm && makerFilm.id !== todayFilmId)
+    return [ask('maker-film', `The maker’s figure holds in ${makerFilm.name.toLowerCase()} only; another film is chosen for today.`)];
   if (bookSays === null || todayFilmId !== 'thread-locker' || bookFilmId !== 'dry-bare') return [];
   return [stop('film-not-allowed', `The book says “${bookSays}”; thread locker is not what it means.`)];
 }
@@ -161,4 +174,6 @@ function wrenchGuards({ ladder: { setting }, wrench }: GuardInput): readonly Gua
 
 /** Everything that stands against pulling this joint to this figure, as sentences with their figures. */
 export const guards = (input: GuardInput): readonly Guard[] =>
-  [yieldGuards, parentGuards, pressureGuards, reachGuards, substituteGuards, filmGuards, lockingGuards, wrenchGuards].flatMap((look) => look(input));
+  [pageGuards, yieldGuards, parentGuards, pressureGuards, reachGuards, substituteGuards, filmGuards, lockingGuards, wrenchGuards].flatMap((look) =>
+    look(input),
+  );

@@ -29,6 +29,7 @@ export interface FilmTrial {
   readonly meanMu?: Interval;
   /** Where the next bolt lies, 5th to 95th percentile: the interval that matters. Absent for one bolt. */
   readonly nextMu?: Interval;
+  readonly nextK?: Interval;
   readonly nextPreload_N?: Interval;
   /** Deviation of the logarithm of the arm, as used; `shrunk` where few bolts borrowed from the shelf's row. */
   readonly deviation?: number;
@@ -104,7 +105,8 @@ export function filmTrial(pulls: readonly TrialPull[], fastener: TrialFastener, 
   const middle = mean(values);
   const [p, arms] = [liftArm(fastener.thread), threadArm(fastener.thread) + headArm(fastener.bearing)];
   const muOf = (log: number) => Math.max((Math.exp(log) - p) / arms, 0);
-  const shared = { bolts: n, pulls: pulls.length, mu: muOf(middle), K: Math.exp(middle) / fastener.thread.major_mm, wear_pct: wearOf(logs) };
+  const kOf = (log: number) => Math.exp(log) / fastener.thread.major_mm;
+  const shared = { bolts: n, pulls: pulls.length, mu: muOf(middle), K: kOf(middle), wear_pct: wearOf(logs) };
   if (n < 2) return { ...shared, shrunk: false };
   const { variance, df, shrunk } = spreadOf(values, shelfDeviationOf(shelf, fastener));
   const halfMean = studentQuantile(0.975, df) * Math.sqrt(variance / n + common ** 2);
@@ -116,6 +118,7 @@ export function filmTrial(pulls: readonly TrialPull[], fastener: TrialFastener, 
     ...shared,
     meanMu: interval(halfMean),
     nextMu: interval(halfNext),
+    nextK: { low: kOf(middle - halfNext), high: kOf(middle + halfNext) },
     nextPreload_N: { low: preload(middle + halfNext), high: preload(middle - halfNext) },
     deviation: Math.sqrt(variance),
     shrunk,

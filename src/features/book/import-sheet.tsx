@@ -11,6 +11,7 @@ import { Part, Remark, Sheet } from '@/interface/parts/sheet';
 import { send } from '@/interface/parts/use-action-form';
 import type { ColumnUse, ImportRow, ImportTable } from './csv-table';
 import { importTableAction, previewTableAction } from './import-actions';
+import table from '@/interface/parts/table.module.css';
 import styles from './import-sheet.module.css';
 
 const USES: readonly ColumnUse[] = ['subject', 'page', 'figure', 'unit', 'threads', 'left out'];
@@ -94,8 +95,8 @@ export function ImportSheet({ engineId, sources }: { readonly engineId: string; 
                 />
               ))}
             </div>
-            <div className={styles.frame} tabIndex={0} role="group" aria-label="The rows">
-              <table className={styles.table}>
+            <div className={table.frame} tabIndex={0} role="group" aria-label="The rows">
+              <table className={table.table}>
                 <thead>
                   <tr><th scope="col">Line</th><th scope="col">Subject</th><th scope="col">Page</th><th scope="col">Printed</th><th scope="col">Threads</th><th scope="col">Read as</th></tr>
                 </thead>

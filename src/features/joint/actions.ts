@@ -184,7 +184,7 @@ export async function startTighteningAction(input: unknown) {
     const stops = (plan.guards ?? []).filter((guard) => guard.severity === 'stop');
     const offScale = stops.find((guard) => guard.code === 'off-scale');
     if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');
-    if (purpose === 'final' && stops.length > 0 && !reason)
+    if (stops.length > 0 && !reason)
       throw new DomainError(
         'needs-reason',
         `This stands against it: ${stops.map((guard) => guard.message).join(' ')} Write down why it is pulled all the same.`,

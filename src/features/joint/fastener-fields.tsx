@@ -62,7 +62,11 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
     { value: '', label: 'Not known' },
     ...shelves.grades.map(({ id, name, yield_MPa }) => ({ value: id, label: `${name}, yield ${yield_MPa} MPa` })),
   ];
-  const locks = facts.locking === 'polymer-nut' || facts.locking === 'metal-nut';
+  const isLockingNut = (locking: FastenerFacts['locking']) => locking === 'polymer-nut' || locking === 'metal-nut';
+  // A torque of its own belongs to the nut that has one.
+  const lock = (locking: FastenerFacts['locking']) =>
+    set(isLockingNut(locking) ? { locking } : { locking, prevailingLow_Nm: null, prevailingHigh_Nm: null });
+  const locks = isLockingNut(facts.locking);
   return (
     <div className={form.grid} role="group" aria-label={label === 'original' ? 'The original fastener' : 'The substitute'}>
       <NativeSelect label="Bolt or stud" data={FORMS} value={facts.form} onChange={(event) => set({ form: event.currentTarget.value as FastenerFacts['form'] })} />
@@ -77,7 +81,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
       <MeasureField label="Length of thread" value={facts.threadLength_mm} onChange={(threadLength_mm) => set({ threadLength_mm })} />
       <MeasureField label="Shank, if thinner" value={facts.shankDiameter_mm} onChange={(shankDiameter_mm) => set({ shankDiameter_mm })} />
       <MeasureField label="Height of the head" value={facts.headHeight_mm} onChange={(headHeight_mm) => set({ headHeight_mm })} />
-      <NativeSelect label="Locking" data={[...LOCKINGS]} value={facts.locking} onChange={(event) => set({ locking: event.currentTarget.value as FastenerFacts['locking'] })} />
+      <NativeSelect label="Locking" data={[...LOCKINGS]} value={facts.locking} onChange={(event) => lock(event.currentTarget.value as FastenerFacts['locking'])} />
       {locks && <MeasureField kind="torque" zero label="Its own torque, least" value={facts.prevailingLow_Nm} onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })} />}
       {locks && <MeasureField kind="torque" zero label="Its own torque, most" value={facts.prevailingHigh_Nm} onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })} />}
       {substitute && <NativeSelect className={form.double} label="Does a socket get at it?" data={[...SOCKETS]} value={facts.socket} onChange={(event) => set({ socket: event.currentTarget.value as FastenerFacts['socket'] })} />}

@@ -2,6 +2,7 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { schoolWords, type PracticeRow } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import type { FastenerFacts, JointDetail, ParentFacts } from '@/db/joint-detail';
@@ -83,6 +84,7 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
   const { joint, shelves } = setting;
   const { today } = joint.detail;
   const original = originalFacts(setting);
+  const said = (row: PracticeRow) => schoolWords(shelves.practice, row).name;
   const grade = (id: string | null) => (id === null ? 'grade not known' : (shelves.grades.find((one) => one.id === id)?.name ?? id));
   const changeOriginal = (facts: FastenerFacts) => {
     const { thread, outer_mm, inner_mm, faceMeasured, ...rest } = facts;
@@ -104,6 +106,7 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
     : `${original.thread} ${original.form}, ${grade(original.grade)}`;
   return (
     <Fold title="The fastener" line={line}>
+      <p className="soft">House practice: studs {said('seating')}; locking by {said('locking')}; nuts and bolts {said('reuse')}.</p>
       <h3 className={styles.heading}>As the designer had it</h3>
       <FastenerFields label="original" facts={original} shelves={shelves} onChange={(facts) => changeOriginal(withFace(facts))} />
       <h3 className={styles.heading}>On it today</h3>

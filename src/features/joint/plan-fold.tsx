@@ -2,6 +2,7 @@
 
 import { useMemo } from 'react';
 import { patternPositions, tighteningPlan, order, type PlannedStage } from '@/core/tightening';
+import { schoolWords } from '@/core/joint';
 import type { JointDetail } from '@/db/joint-detail';
 import { shaftOf, type JointSetting, type WorkedJoint } from '@/db/joint-working';
 import type { Joint } from '@/db/repositories/joint-repository';
@@ -53,6 +54,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
           </ol>
         )}
       </div>
+      <p className="soft">House practice: track kept by {schoolWords(shelves.practice, 'track').name}{joint.pattern === 'caps' && `; first ${schoolWords(shelves.practice, 'firstCap').name}`}.</p>
       <PlanControls joint={joint} practice={shelves.practice} unit={worked?.wrench.unit ?? ''} stageFigures={stageList.map((stage) => stage.setting)} onChange={onChange} onDetail={onDetail} />
     </Part>
   ); // prettier-ignore

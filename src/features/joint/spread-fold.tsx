@@ -2,17 +2,26 @@
 
 import dynamic from 'next/dynamic';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { spreadOf, type ClampBand } from '@/core/joint';
+import { spreadOf, type ClampBand, type Spread } from '@/core/joint';
 import type { MonteCarloInput } from '@/core/statistics';
 import { ladderInput } from '@/db/joint-ladder';
 import type { JointSetting, WorkedJoint } from '@/db/joint-working';
 import { useFigures } from '@/interface/figures/preferences';
 import { Key } from '@/interface/parts/button';
 import { Fold } from '@/interface/parts/fold';
+import type { BandLine, BandRow } from '@/interface/parts/band-chart';
 import type { MonteCarloMessage } from '@/workers/monte-carlo.worker';
 import styles from './spread-fold.module.css';
 
-const SpreadChart = dynamic(() => import('./spread-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+
+const rowsOf = ({ rows }: Spread): readonly BandRow[] =>
+  rows.map(({ name, band }, i) => ({ name, band: [band.p5_N / 1000, band.p95_N / 1000], strong: i === 0, points: [band.p50_N / 1000] }));
+
+const linesOf = ({ least_N, yield_N }: Spread): readonly BandLine[] => [
+  { at: least_N / 1000, label: 'least wanted', colour: 'var(--brass)' },
+  ...(yield_N === undefined ? [] : [{ at: yield_N / 1000, label: 'yield', colour: 'var(--red-lead)' }]),
+];
 
 const COMPARED = ['dry-bare', 'engine-oil', 'moly-paste'];
 const SAMPLES = 1_000_000;
@@ -97,7 +106,7 @@ function SpreadBody({ setting, worked }: Props) {
   const range = ({ p5_N, p50_N, p95_N }: ClampBand) => `${kN(p5_N)} · ${kN(p50_N)} · ${kN(p95_N)}`;
   return (
     <>
-      <SpreadChart spread={spread} />
+      <BandChart rows={rowsOf(spread)} unit="kN" rowHeight={44} pointColour="var(--ink)" lines={linesOf(spread)} />
       <p>
         Clamp load at the 5th, 50th and 95th percentile, closed form: <b className="figure">{range(ladder.band)}</b>. Least that the book’s own figure would leave: <b className="figure">{kN(spread.least_N)}</b>.{' '}
         {spread.yield_N === undefined ? 'The fastener’s grade is not known, so no yield is drawn.' : <>Yield while turning: <b className="figure">{kN(spread.yield_N)}</b>.</>}

@@ -30,27 +30,27 @@ export function StartControls({ joint, resume, tight, stops, ready, settled }: P
   const router = useRouter();
   const [starting, startTransition] = useTransition();
   const [refusal, setRefusal] = useState<string>();
-  const [asking, setAsking] = useState(false);
+  const [asking, setAsking] = useState<'final' | 'trial'>();
   const [reason, setReason] = useState('');
   const start = (purpose: 'final' | 'trial') =>
     startTransition(async () => {
       await settled();
       const outcome = await send(startTighteningAction, { jointId: joint.id, purpose, reason });
       if (outcome.ok) return router.push(outcome.result.href);
-      if (outcome.error.code === 'needs-reason') setAsking(true);
+      if (outcome.error.code === 'needs-reason') setAsking(purpose);
       return setRefusal(outcome.error.message);
     });
-  const begin = () => (stops.length > 0 && reason.trim() === '' ? setAsking(true) : start('final'));
+  const begin = (purpose: 'final' | 'trial') => (stops.length > 0 && reason.trim() === '' ? setAsking(purpose) : start(purpose));
   const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';
   return (
     <div className={styles.start}>
       {resume && <Remark kind="wait">{resume.line}</Remark>}
       <div className={styles.startKeys}>
         {resume && <Key rank="main" onClick={() => router.push(resume.href)}>Go on at the face</Key>}
-        <Key rank={resume || tight ? 'plain' : 'main'} onClick={begin} disabled={starting || !ready}>
+        <Key rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={starting || !ready}>
           {resume || tight ? again : 'To the face'}
         </Key>
-        {!resume && <Key onClick={() => start('trial')} disabled={starting || !ready}>A trial</Key>}
+        {!resume && <Key onClick={() => begin('trial')} disabled={starting || !ready}>A trial</Key>}
       </div>
       {asking && (
         <div className={styles.reason}>
@@ -62,7 +62,7 @@ export function StartControls({ joint, resume, tight, stops, ready, settled }: P
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
           />
-          <Key rank="stop" onClick={() => start('final')} disabled={starting || reason.trim() === ''}>To the face, with this reason</Key>
+          <Key rank="stop" onClick={() => start(asking)} disabled={starting || reason.trim() === ''}>To the face, with this reason</Key>
         </div>
       )}
       {refusal && <Remark kind="stop">{refusal}</Remark>}

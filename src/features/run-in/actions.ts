@@ -88,7 +88,7 @@ export async function startRetorqueAction(input: unknown) {
       id,
       jointId,
       purpose: 'retorque',
-      plan: planOfJoint(settingOf(shop, joint, nowMs()), { retorqueCycle: retorque.cycleId }),
+      plan: planOfJoint(settingOf(shop, joint, nowMs()), { retorqueCycle: retorque.cycleId, reason: final.tightening.plan.reason }),
       startedAt: nowIso(),
     });
     revalidatePath('/', 'layout');

@@ -14,6 +14,7 @@ import { send } from '@/interface/parts/use-action-form';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { keepShelfRowAction, removeShelfRowAction } from './actions';
 import { SHELF_SHAPES, type ShelfShape } from './shelf-kinds';
+import table from '@/interface/parts/table.module.css';
 import styles from './shelves.module.css';
 
 type AnyRow = ShelfRows[ShelfKind];
@@ -94,12 +95,12 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
       <Alive>
         {changing === 'new' && <RowForm shape={shape} onDone={done} />}
         {refusal && <Remark kind="stop">{refusal}</Remark>}
-        <div className={styles.frame} tabIndex={0} role="group" aria-label={`${shape.title}, the rows`}>
-          <table className={styles.table}>
+        <div className={table.frame} tabIndex={0} role="group" aria-label={`${shape.title}, the rows`}>
+          <table className={table.table}>
             <thead>
               <tr>
                 <th scope="col">Name</th>
-                {shape.columns.map((column, i) => <th key={i} scope="col" className={styles.right}>{column}</th>)}
+                {shape.columns.map((column, i) => <th key={i} scope="col" className={table.right}>{column}</th>)}
                 <th scope="col">Standing</th>
                 <th scope="col"><span className="only-spoken">Acts</span></th>
               </tr>
@@ -108,7 +109,7 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
               {rows.map(({ row, shipped }) => (
                 <tr key={row.id} {...show({ title: row.name, remarks: [['Source', row.source], ['Standing', STANDING[row.standing]], ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : [])] })}>
                   <th scope="row" className={styles.name}>{row.name}</th>
-                  {shape.cells(row).map((value, i) => <td key={i} className={styles.right}>{cell(value, i)}</td>)}
+                  {shape.cells(row).map((value, i) => <td key={i} className={table.right}>{cell(value, i)}</td>)}
                   <td className={row.standing === 'own' ? styles.own : undefined}>{STANDING[row.standing]}</td>
                   <td>
                     <span className={styles.links}>

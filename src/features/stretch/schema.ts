@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { measure } from '@/interface/figures/measure-schema';
 
 export interface BoltSetFields {
   readonly jointId: string;
@@ -17,14 +18,6 @@ export interface BoltSetFields {
   readonly maxSet: string;
   readonly bothEnds: boolean;
 }
-
-const measure = (label: string) =>
-  Joi.string()
-    .trim()
-    .max(60)
-    .required()
-    .label(label)
-    .messages({ 'string.empty': `Give ${label}.` });
 
 export const boltSetSchema = Joi.object<BoltSetFields>({
   jointId: Joi.string().required(),

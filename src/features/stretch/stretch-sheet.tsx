@@ -15,6 +15,7 @@ import { useStandingWorking, type Working } from '@/interface/shell/working-marg
 import { addBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
 import type { BoltLine, SetPage, StretchPage } from './queries';
+import table from '@/interface/parts/table.module.css';
 import styles from './stretch-sheet.module.css';
 import { STRETCH_WORDS } from './stretch-words';
 
@@ -62,18 +63,18 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
   const micro = (mm: number) => `${mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`;
   const thou = (mm: number) => (mm / 0.0254).toFixed(1);
   return (
-    <div className={styles.frame} tabIndex={0} role="group" aria-label={`${set.name}, bolt by bolt`}>
-      <table className={styles.table}>
+    <div className={table.frame} tabIndex={0} role="group" aria-label={`${set.name}, bolt by bolt`}>
+      <table className={table.table}>
         <thead>
           <tr>
             <th scope="col">Bolt</th>
-            <th scope="col" className={styles.right}>Free</th>
-            <th scope="col" className={styles.right}>Stretch mm</th>
-            <th scope="col" className={styles.right}>thou</th>
-            <th scope="col" className={styles.right}>Clamp kN</th>
-            <th scope="col" className={styles.right}>Torque N·m</th>
-            <th scope="col" className={styles.right}>Set mm</th>
-            <th scope="col" className={styles.right}>Uses</th>
+            <th scope="col" className={table.right}>Free</th>
+            <th scope="col" className={table.right}>Stretch mm</th>
+            <th scope="col" className={table.right}>thou</th>
+            <th scope="col" className={table.right}>Clamp kN</th>
+            <th scope="col" className={table.right}>Torque N·m</th>
+            <th scope="col" className={table.right}>Set mm</th>
+            <th scope="col" className={table.right}>Uses</th>
             <th scope="col">Stands</th>
           </tr>
         </thead>
@@ -84,14 +85,14 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
             return (
               <tr key={bolt} data-kind={kind} data-state={verdict.state}>
                 <th scope="row">{bolt}</th>
-                <td className={styles.right}>{free ? free.typed : ''}</td>
-                <td className={styles.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
-                <td className={styles.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>
-                <td className={styles.right}>{stretch_mm === undefined || stretch_mm <= 0 ? '' : significant((stretch_mm * stiffness_N_per_mm) / 1000)}</td>
-                <td className={styles.right}>{tight?.torqueNm === null || tight?.torqueNm === undefined ? '' : significant(tight.torqueNm)}</td>
-                <td className={styles.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
-                <td className={styles.right}>{uses}</td>
-                <td className={styles.state}><span aria-hidden>{sign}</span> {words}</td>
+                <td className={table.right}>{free ? free.typed : ''}</td>
+                <td className={table.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
+                <td className={table.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>
+                <td className={table.right}>{stretch_mm === undefined || stretch_mm <= 0 ? '' : significant((stretch_mm * stiffness_N_per_mm) / 1000)}</td>
+                <td className={table.right}>{tight?.torqueNm === null || tight?.torqueNm === undefined ? '' : significant(tight.torqueNm)}</td>
+                <td className={table.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
+                <td className={table.right}>{uses}</td>
+                <td className={styles.state} data-kind={kind}><span aria-hidden>{sign}</span> {words}</td>
               </tr>
             );
           })}

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { measure } from '@/interface/figures/measure-schema';
 
 export interface TrialFields {
   readonly name: string;
@@ -10,14 +11,6 @@ export interface TrialFields {
   readonly freeThread: string;
   readonly eGpa: number;
 }
-
-const measure = (label: string) =>
-  Joi.string()
-    .trim()
-    .max(60)
-    .required()
-    .label(label)
-    .messages({ 'string.empty': `Give ${label}.` });
 
 export const trialSchema = Joi.object<TrialFields>({
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the trial a name.' }),

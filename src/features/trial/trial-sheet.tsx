@@ -9,6 +9,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import type { Outcome } from '@/interface/server/outcome';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Alive } from '@/interface/parts/alive';
+import type { BandRow } from '@/interface/parts/band-chart';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
@@ -18,7 +19,14 @@ import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction } from './a
 import type { TrialPage, TriedFilm } from './queries';
 import styles from './trial-sheet.module.css';
 
-const TrialChart = dynamic(() => import('./trial-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+
+const rowsOf = (tried: readonly TriedFilm[]): readonly BandRow[] =>
+  tried.map(({ film, result, pulls }) => ({
+    name: film.name,
+    band: result?.nextPreload_N && [result.nextPreload_N.low / 1000, result.nextPreload_N.high / 1000],
+    points: pulls.map((pull) => pull.preload_N / 1000),
+  }));
 
 function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage }) {
   const router = useRouter();
@@ -85,8 +93,10 @@ function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAc
           <div><dt>μ</dt><dd>{significant(result.mu)}</dd></div>
           <div><dt>K</dt><dd>{significant(result.K)}</dd></div>
           <div><dt>Next bolt, μ</dt><dd data-testid={`next-${film.id}`}>{result.nextMu ? range(result.nextMu.low, result.nextMu.high) : 'one bolt says nothing'}</dd></div>
+          <div><dt>Next bolt, K</dt><dd>{result.nextK ? range(result.nextK.low, result.nextK.high) : ''}</dd></div>
           <div><dt>Next bolt, clamp</dt><dd>{result.nextPreload_N ? `${range(result.nextPreload_N.low / 1000, result.nextPreload_N.high / 1000)} kN` : ''}</dd></div>
           <div><dt>Mean, μ</dt><dd>{result.meanMu ? range(result.meanMu.low, result.meanMu.high) : ''}</dd></div>
+          <div><dt>Scatter, 1 s</dt><dd>{result.deviation === undefined ? '' : `±${significant(result.deviation * 100, 2)} %`}</dd></div>
           <div><dt>Bolts, pulls</dt><dd>{result.bolts}, {result.pulls}</dd></div>
         </dl>
       )}
@@ -134,7 +144,7 @@ export function TrialSheet(page: TrialPage) {
     <Sheet title={trial.name} lead={`${trial.thread}, face ${trial.outerMm} over ${trial.innerMm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}>
       <Alive>
         {refusal && <Remark kind="stop">{refusal}</Remark>}
-        {tried.length > 0 && <TrialChart tried={tried} target={target} />}
+        {tried.length > 0 && <BandChart rows={rowsOf(tried)} unit="kN" rowHeight={60} pointColour="var(--red-lead)" behind={target && [target.low_N / 1000, target.high_N / 1000]} />}
         {tried.length > 0 && <p className="soft">A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.{target && ` The band behind is what ${target.name} wants.`}</p>}
         {targets.length > 1 && (
           <NativeSelect label="Against the band of" data={targets.map(({ name }, i) => ({ value: String(i), label: name }))} value={String(against)} onChange={(event) => setAgainst(Number(event.currentTarget.value))} maw={420} />

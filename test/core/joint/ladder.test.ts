@@ -94,7 +94,7 @@ const guardInput = (part: Partial<GuardInput> = {}, ladderPart: Partial<LadderIn
   const strong = { ...original, yield_MPa: grade('12.9').yield_MPa };
   return {
     ladder: ladder(input({ original: strong, today: strong, ...ladderPart })), original: strong, today: strong, substituted: false, pressed: { outer_mm: 22, inner_mm: 11 }, reach: {}, locking: 'none',
-    nearHeat: false, boreMoves: false, todayFilmId: 'engine-oil', bookSays: null, bookFilmId: 'engine-oil',
+    hearsay: false, agreed: [], nearHeat: false, boreMoves: false, todayFilmId: 'engine-oil', bookSays: null, bookFilmId: 'engine-oil',
     wrench: { name: 'W', unit: 'lbf·ft', min: 5, max: 150, graduation: 0.5, overdue: false, windowFloor: 5 }, ...part,
   };
 }; // prettier-ignore
@@ -124,6 +124,9 @@ describe('what stands against a figure', () => {
     ['a head that fouls', { substituted: true, socket: 'fouls' as const }, ['socket-fouls']],
     ['a bore that moves', { substituted: true, socket: 'takes' as const, boreMoves: true }, ['bore-moves']],
     ['locker where the book says dry', { bookSays: 'dry', bookFilmId: 'dry-bare', todayFilmId: 'thread-locker' }, ['film-not-allowed']],
+    ['hearsay', { hearsay: true }, ['hearsay']],
+    ['a limit taken for a target', { agreed: [{ code: 'upper-limit', message: 'A limit.' }] }, ['upper-limit']],
+    ['another film than the maker’s', { makerFilm: { id: 'moly-paste', name: 'Moly' } }, ['maker-film']],
     ['a nut that turns its stud', { today: { ...bolt(1100), prevailing: { low_Nm: 3, high_Nm: 9 } }, seating_Nm: 5 }, ['prevailing-above-seating']],
     ['polymer near heat', { locking: 'polymer-nut' as const, nearHeat: true }, ['polymer-near-heat']],
     ['an overdue wrench', { wrench: { ...guardInput().wrench, overdue: true } }, ['check-overdue']],

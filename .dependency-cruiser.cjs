@@ -1,5 +1,5 @@
 // The rooms of the core, in the order of need: each may use those before it, none those after.
-const rooms = ['units', 'print', 'thread', 'film', 'fastener', 'wrench', 'joint', 'tightening', 'heat', 'statistics'];
+const rooms = ['units', 'print', 'thread', 'film', 'fastener', 'wrench', 'joint', 'tightening', 'heat', 'fits', 'statistics'];
 
 const downhill = rooms.slice(0, -1).map((room, i) => ({
   name: `core-${room}-looks-down`,

@@ -1,5 +1,6 @@
 import type { Op } from '../op';
 import { fastenerOps } from './fastener-ops';
+import { fitsOps } from './fits-ops';
 import { jointOps } from './joint-ops';
 import { printOps } from './print-ops';
 import { workOps } from './work-ops';
@@ -7,5 +8,5 @@ import { wrenchOps } from './wrench-ops';
 
 /** The one table of ops; the line tool and the HTTP door both read it. */
 export const OPS: ReadonlyMap<string, Op> = new Map<string, Op>(
-  Object.entries({ ...printOps, ...fastenerOps, ...jointOps, ...wrenchOps, ...workOps }),
+  Object.entries({ ...printOps, ...fastenerOps, ...jointOps, ...wrenchOps, ...workOps, ...fitsOps }),
 );

@@ -1,0 +1,101 @@
+import { DomainError, assertNotNegative, assertPositive } from '../units';
+import { assertLimits, judge, type Limits, type Verdict } from './verdict';
+
+/** Stations along the length, each a list of diameters round it, mm. */
+export type Grid = readonly (readonly number[])[];
+
+export interface Roundness {
+  readonly mean_mm: number;
+  /** The greatest spread within a station. */
+  readonly outOfRound_mm: number;
+  /** The spread of the stations' means. */
+  readonly taper_mm: number;
+}
+
+/** A clearance wanted as a share of the measured diameter. */
+export interface ClearanceRule {
+  readonly perDiameter: readonly [low: number, high: number];
+  readonly floor_mm?: number;
+}
+
+export interface ClearanceInput {
+  readonly journal: Grid;
+  readonly bore: Grid;
+  readonly limits?: Limits;
+  readonly rule?: ClearanceRule;
+  readonly resolution_mm?: number;
+}
+
+export interface Clearance {
+  readonly min_mm: number;
+  readonly max_mm: number;
+  readonly mean_mm: number;
+  readonly wanted?: Limits;
+  readonly verdict?: Verdict;
+  readonly journal: Roundness;
+  readonly bore: Roundness;
+}
+
+const MOST = 400;
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
+
+function assertGrid(grid: Grid, field: string): void {
+  if (!(grid.length >= 1 && grid.length <= MOST)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MOST} stations.`, field);
+  grid.forEach((station, i) => {
+    if (!(station.length >= 1 && station.length <= MOST))
+      throw new DomainError('bad-field', `${field}[${i}] must be a list of 1 to ${MOST} diameters.`, `${field}[${i}]`);
+    station.forEach((diameter, j) => assertPositive(diameter, `${field}[${i}][${j}]`));
+  });
+}
+
+/** Mean, out-of-round and taper of a grid of diameters. @throws DomainError bad-field */
+export function roundness(grid: Grid, field = 'grid'): Roundness {
+  assertGrid(grid, field);
+  return { mean_mm: mean(grid.flat()), outOfRound_mm: Math.max(...grid.map(spread)), taper_mm: spread(grid.map(mean)) };
+}
+
+/** What is wanted: the page's limits, or a rule on the measured diameter, never under its floor. @throws DomainError bad-field */
+function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits | undefined {
+  if (limits && rule) throw new DomainError('bad-field', 'Give limits or a rule, not both: one of them must govern.', 'rule');
+  if (limits) {
+    assertLimits(limits, 'limits');
+    return limits;
+  }
+  if (!rule) return undefined;
+  const [low, high] = rule.perDiameter;
+  assertNotNegative(low, 'rule.perDiameter');
+  assertPositive(high, 'rule.perDiameter');
+  if (low > high) throw new DomainError('bad-field', `rule.perDiameter must rise, got ${low} to ${high}.`, 'rule.perDiameter');
+  const floor = rule.floor_mm ?? 0;
+  assertNotNegative(floor, 'rule.floor_mm');
+  const min_mm = Math.max(low * diameter_mm, floor);
+  return { min_mm, max_mm: Math.max(high * diameter_mm, min_mm) };
+}
+
+/**
+ * Clearance of a journal in its bore from grids of diameters, mm.
+ * min = least bore − greatest journal; max = greatest bore − least journal.
+ * @throws DomainError journal-over-bore, bad-field
+ */
+export function clearance(input: ClearanceInput): Clearance {
+  const [journal, bore] = [roundness(input.journal, 'journal'), roundness(input.bore, 'bore')];
+  if (journal.mean_mm >= bore.mean_mm)
+    throw new DomainError(
+      'journal-over-bore',
+      `The journal (${journal.mean_mm.toFixed(4)} mm) is not smaller than its bore (${bore.mean_mm.toFixed(4)} mm). Check the readings and their unit.`,
+      'journal',
+    );
+  const [journals, bores] = [input.journal.flat(), input.bore.flat()];
+  const min_mm = Math.min(...bores) - Math.max(...journals);
+  const max_mm = Math.max(...bores) - Math.min(...journals);
+  const wanted = wantedOf(input, journal.mean_mm);
+  return {
+    min_mm,
+    max_mm,
+    mean_mm: bore.mean_mm - journal.mean_mm,
+    ...(wanted && { wanted, verdict: judge(min_mm, max_mm, wanted, input.resolution_mm) }),
+    journal,
+    bore,
+  };
+}

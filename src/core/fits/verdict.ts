@@ -1,0 +1,33 @@
+import { DomainError, assertFinite, assertPositive } from '../units';
+
+/** Limits of a fit, mm. */
+export interface Limits {
+  readonly min_mm: number;
+  readonly max_mm: number;
+}
+
+/** `too-close`: a figure lies so near a limit that the instrument cannot say on which side. */
+export type Verdict = 'inside' | 'tight' | 'loose' | 'too-close';
+
+const NOISE_MM = 1e-9;
+
+/** @throws DomainError bad-field where the limits are reversed or no numbers */
+export function assertLimits({ min_mm, max_mm }: Limits, field: string): void {
+  assertFinite(min_mm, `${field}.min_mm`);
+  assertFinite(max_mm, `${field}.max_mm`);
+  if (min_mm > max_mm) throw new DomainError('bad-field', `${field}.min_mm must not be above max_mm (${max_mm}), got ${min_mm}.`, `${field}.min_mm`);
+}
+
+/**
+ * Judges the least and the greatest figure of a fit by its limits.
+ * Two readings make a figure, so an instrument of resolution r cannot tell within √2·r of a limit.
+ */
+export function judge(least_mm: number, greatest_mm: number, { min_mm, max_mm }: Limits, resolution_mm?: number): Verdict {
+  if (resolution_mm !== undefined) assertPositive(resolution_mm, 'resolution_mm');
+  // A nanometre of slack, so that 50.03 − 50.005 is not under 0.025.
+  const doubt = Math.SQRT2 * (resolution_mm ?? 0) + NOISE_MM;
+  if (least_mm < min_mm - doubt) return 'tight';
+  if (greatest_mm > max_mm + doubt) return 'loose';
+  const near = (figure: number, limit: number) => resolution_mm !== undefined && Math.abs(figure - limit) <= doubt;
+  return near(least_mm, min_mm) || near(greatest_mm, max_mm) ? 'too-close' : 'inside';
+}

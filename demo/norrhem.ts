@@ -67,7 +67,7 @@ export const norrhem: YardEngine = {
           ...PLAIN_DETAIL.original, form: 'stud', thread: 'M8', outer_mm: 12.6, inner_mm: 9, faceMeasured: true, grade: 'iso-10.9', metalThread: 'M8', seating_Nm: 4,
           locking: 'metal-nut', prevailingLow_Nm: 1.5, prevailingHigh_Nm: 3, socket: 'not-tried',
         },
-        maker: { text: '26 Nm', film: 'moly-paste', source: 'Packet of the nuts, print on the label' },
+        maker: { text: '22 Nm', film: 'moly-paste', source: 'Packet of the nuts, print on the label' },
         parent: { ...PLAIN_DETAIL.parent, metal: 'aluminium-treated', engagement_mm: 18, nearHeat: true },
         confirming: true,
         wrenchByHand: false,

@@ -64,7 +64,7 @@ function WrenchControl({ setting: { joint, shelves }, worked, onChange, onDetail
     onDetail({ wrenchByHand: value !== FROM_SHELF });
     if (value !== FROM_SHELF) onChange({ wrenchId: value });
   };
-  const shelf = worked.choice.chosen ? `From the shelf: ${worked.choice.chosen.name}` : 'From the shelf: none fits';
+  const shelf = worked.choice.chosen ? `Shelf: ${worked.choice.chosen.name}` : 'Shelf: none fits';
   return (
     <NativeSelect
       aria-label="Wrench"

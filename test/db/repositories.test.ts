@@ -1,0 +1,114 @@
+import { describe, expect, test } from '@jest/globals';
+import { SHELF_FILMS } from '@/core/film';
+import { PLAIN_SOURCE } from '@/db/repositories/book-repository';
+import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
+import type { TrialPullRow } from '@/db/repositories/trial-repository';
+import { YARD_NOW, yardShop } from './temporary-shop';
+
+const shop = yardShop();
+
+describe('readings of bolts', () => {
+  const set: BoltSet = {
+    id: 'set-1', jointId: 'demo-m-joint-rods', name: 'Second set', bolts: 2, segments: [{ length_mm: 40, diameter_mm: 8 }], eGpa: 205, minStretchMm: 0.1, maxStretchMm: 0.12,
+    ceilingNm: 30, maxSetMm: 0.01, bothEnds: false, createdAt: YARD_NOW,
+  }; // prettier-ignore
+  const reading: BoltReading = { id: 'r-1', setId: 'set-1', bolt: 1, kind: 'free', lengthMm: 58.01, typed: '2.28386', torqueNm: null, at: YARD_NOW };
+  test('come back as they went in, in the order in which they were made', () => {
+    shop.bolts.add(set);
+    expect(shop.bolts.find('set-1')).toEqual(set);
+    expect(shop.bolts.ofJoint('demo-m-joint-rods').map((one) => one.id)).toContain('set-1');
+    const second = { ...reading, id: 'r-2', kind: 'tight' as const, torqueNm: 28 };
+    for (const one of [reading, second]) shop.bolts.read(one);
+    expect(shop.bolts.readings('set-1')).toEqual([reading, second]);
+  });
+  test('the same reading sent twice is one', () => {
+    shop.bolts.read(reading);
+    expect(shop.bolts.readings('set-1')).toHaveLength(2);
+  });
+  test.each(['bolt_reading', 'trial_pull', 'bench_event', 'heat_event'])('%s is only ever added to', (table) => {
+    expect(() => shop.db.prepare(`UPDATE ${table} SET at = '2000-01-01'`).run()).toThrow(/never altered/);
+    expect(() => shop.db.prepare(`DELETE FROM ${table}`).run()).toThrow(/never removed/);
+  });
+  test('a reading without its set is refused', () => {
+    expect(() => shop.bolts.read({ ...reading, id: 'r-9', setId: 'none' })).toThrow(/FOREIGN KEY/);
+  });
+});
+
+describe('pulls of a trial', () => {
+  const trialId = 'demo-trial-three-films';
+  const pull: TrialPullRow = { id: 'p-1', trialId, bolt: '9', film: 'wax-ptfe', torqueNm: 50, stretchMm: 0.16, typed: '6.3 thou', at: YARD_NOW };
+  test('a struck one and the line that strikes it stand no more; both stay in the file', () => {
+    const before = shop.trials.pulls(trialId);
+    const lines = () => (shop.db.prepare('SELECT COUNT(*) AS n FROM trial_pull').get() as { n: number }).n;
+    const written = lines();
+    shop.trials.pull(pull);
+    expect(shop.trials.pulls(trialId).at(-1)).toEqual(pull);
+    shop.trials.strike('p-2', pull, YARD_NOW);
+    expect(shop.trials.pulls(trialId)).toEqual(before);
+    expect(lines()).toBe(written + 2);
+  });
+});
+
+describe('the shelves', () => {
+  test('each kind keeps to itself; putting a row again changes it, taking it off leaves the others', () => {
+    const [film] = SHELF_FILMS;
+    if (!film) throw new Error('no films');
+    shop.shelf.put('film', { ...film, id: 'ours', standing: 'own' }, YARD_NOW);
+    shop.shelf.put('film', { ...film, id: 'ours', name: 'Ours, again', standing: 'own' }, YARD_NOW);
+    expect(shop.shelf.own('film').map((row) => row.name)).toEqual(['Ours, again']);
+    expect(shop.shelf.own('grade')).toEqual([]);
+    shop.shelf.remove('grade', 'ours');
+    expect(shop.shelf.own('film')).toHaveLength(1);
+    shop.shelf.remove('film', 'ours');
+    expect(shop.shelf.own('film')).toEqual([]);
+  });
+  test('a wrench keeps its check', () => {
+    const wrench = shop.wrenches.find('demo-wrench-ft');
+    if (!wrench) throw new Error('no wrench');
+    const checked = { ...wrench, calibration: [{ set: 30, true: 29 }], checkedAt: YARD_NOW };
+    shop.wrenches.alter(checked);
+    expect(shop.wrenches.find('demo-wrench-ft')).toEqual(checked);
+    shop.wrenches.alter(wrench);
+  });
+});
+
+describe('the book', () => {
+  test('a source keeps the engines it speaks of, and what it puts out of force', () => {
+    const source = {
+      ...PLAIN_SOURCE,
+      id: 's-1',
+      title: 'Leaf 30',
+      edition: '',
+      year: 1939,
+      kind: 'bulletin' as const,
+      rank: 2,
+      fromYear: 1937,
+      toNumber: 'TW 14/9',
+      supersedesId: 'demo-fourteen-service',
+      createdAt: YARD_NOW,
+    };
+    shop.book.addSource('demo-fourteen', source);
+    expect(shop.book.findSource('s-1')).toEqual(source);
+    shop.book.alterSource({ ...source, title: 'Leaf 31', supersedesId: null });
+    expect(shop.book.findSource('s-1')).toEqual({ ...source, title: 'Leaf 31', supersedesId: null });
+    expect(() => shop.book.alterSource({ ...source, supersedesId: 'nothing' })).toThrow(/FOREIGN KEY/);
+  });
+  test('a photograph comes back byte for byte', () => {
+    const whole = Buffer.from([0, 1, 2, 255]);
+    shop.book.addPhoto({
+      id: 'ph-1',
+      leafId: 'demo-f-head-38',
+      name: 'p.jpg',
+      type: 'image/jpeg',
+      whole,
+      thumbnail: Buffer.from([9]),
+      createdAt: YARD_NOW,
+    });
+    expect(shop.book.photoIds('demo-f-head-38')).toEqual(['ph-1']);
+    expect(shop.book.photo('ph-1')?.whole.equals(whole)).toBe(true);
+    expect(shop.book.photo('none')).toBeUndefined();
+  });
+  test('a leaf itself is never altered', () => {
+    expect(() => shop.db.prepare("UPDATE leaf SET printed_text = '1 Nm'").run()).toThrow(/never altered/);
+  });
+});

@@ -1,0 +1,140 @@
+import { describe, expect, test } from '@jest/globals';
+import { clamp } from '@/core/joint';
+import { threadNamed } from '@/core/thread';
+import { guardsOfJoint } from '@/db/joint-guards';
+import { settingOf } from '@/db/joint-setting';
+import { usualFaceOf, workJoint } from '@/db/joint-working';
+import type { Joint } from '@/db/repositories/joint-repository';
+import { shelvesOf } from '@/db/shelves-of-shop';
+import { jointPage, jointSummaries, torqueLeaves } from '@/features/joint/queries';
+import { standardReading } from '@/features/joint/standard-leaf';
+import { shelfRows, shelfStops, shelvedWrenches } from '@/features/shop/queries';
+import { pointsOf, wrenchSchema } from '@/features/shop/schema';
+import { YARD_NOW, yardShop } from '../db/temporary-shop';
+
+const now = Date.parse(YARD_NOW);
+const shop = yardShop();
+const engine = (id: string) => {
+  const found = shop.engines.find(id);
+  if (!found) throw new Error(`no ${id}`);
+  return found;
+};
+const jointNamed = (id: string): Joint => {
+  const found = shop.joints.find(id);
+  if (!found) throw new Error(`no ${id}`);
+  return found;
+};
+
+describe('points of a check', () => {
+  test.each([
+    ['20 19.5, 60 61', [{ set: 20, true: 19.5 }, { set: 60, true: 61 }]], ['20 19,5; 60 61', [{ set: 20, true: 19.5 }, { set: 60, true: 61 }]], ['20→19.5', [{ set: 20, true: 19.5 }]], ['', []],
+  ])('%j', (text, points) => expect(pointsOf(text)).toEqual(points)); // prettier-ignore
+  test.each(['20', '20 19 18', 'a b', '0 1'])('%j is no check', (text) => expect(pointsOf(text)).toBeUndefined());
+  test('the form refuses a scale upside down and a check that is none', () => {
+    const fields = {
+      id: '',
+      name: 'W',
+      unit: 'N·m',
+      min: '5',
+      max: '60',
+      graduation: '0.5',
+      accuracyPct: '4',
+      calibration: '20 19.5',
+      checkedAt: '2026-03-01',
+    };
+    expect(wrenchSchema.validate(fields).error).toBeUndefined();
+    expect(wrenchSchema.validate({ ...fields, max: '2' }).error?.message).toMatch(/above the lowest/);
+    expect(wrenchSchema.validate({ ...fields, calibration: 'twenty' }).error?.message).toMatch(/pairs of set and delivered/);
+  });
+});
+
+describe('the shelves as shown', () => {
+  test('an overdue wrench is told apart', () => {
+    expect(shelvedWrenches(shop, now).filter((one) => one.overdue).map((one) => one.wrench.id)).toEqual(['demo-wrench-old']); // prettier-ignore
+  });
+  test('an own row has the shipped one beneath it', () => {
+    const film = shelvesOf(shop).films[0];
+    if (!film) throw new Error('no films');
+    shop.shelf.put('film', { ...film, name: 'Ours', standing: 'own' }, YARD_NOW);
+    expect(shelfRows(shop, 'film').find(({ row }) => row.id === film.id)).toEqual({ row: { ...film, name: 'Ours', standing: 'own' }, shipped: film });
+    expect(shelfStops(shop)[0]?.line).toBe('1 own');
+    shop.shelf.remove('film', film.id);
+    expect(shelfRows(shop, 'film').every(({ shipped }) => shipped === undefined)).toBe(true);
+  });
+});
+
+describe('where no page speaks', () => {
+  const shelves = shelvesOf(shop);
+  const fields = { thread: 'M8', grade: 'iso-8.8-to-16-mm', film: 'engine-oil', metal: '', engagement_mm: null };
+  test('three quarters of proof, as text that is read back to the same figure', () => {
+    const { figure, printedText, page } = standardReading(fields, shelves);
+    expect(figure.preload_N).toBeCloseTo(0.75 * 580 * threadNamed('M8').stressArea_mm2, 6);
+    expect(Number.parseFloat(printedText)).toBeCloseTo(figure.torque_Nm, 0);
+    expect(page).toBe('reckoned: 75 % of proof of 8.8, to 16 mm on M8');
+    const turned = { thread: threadNamed('M8'), bearing: usualFaceOf('M8'), muThread: 0.13, muHead: 0.13 };
+    expect(clamp(turned, figure.torque_Nm).preload_N).toBeCloseTo(figure.preload_N, 6);
+  });
+  test('held under what soft metal stands, and saying so', () => {
+    const { figure, page } = standardReading({ ...fields, metal: 'magnesium', engagement_mm: 8 }, shelves);
+    expect(figure.limitedBy).toBe('parent');
+    expect(page).toMatch(/held under what the thread in old magnesium alloy stands/);
+  });
+  test('an unknown thread, grade or film is refused', () => {
+    for (const part of [{ thread: 'M8x3' }, { grade: 'none' }, { film: 'none' }])
+      expect(() => standardReading({ ...fields, ...part }, shelves)).toThrow();
+  });
+});
+
+describe('a joint’s page', () => {
+  test('lists what speaks of it, the governing leaf first, the rest apart', () => {
+    const page = jointPage(shop, engine('demo-fourteen'), 'demo-f-joint-head', now);
+    expect(page?.speaking.map((one) => [one.leaf.id, one.governs])).toEqual([['demo-f-head-38', true], ['demo-f-head-told', false], ['demo-f-head-36', false]]); // prettier-ignore
+    expect(page?.otherLeaves.map((leaf) => leaf.id)).toEqual(['demo-f-mains', 'demo-f-rods']);
+    expect([page?.tight, page?.resume]).toEqual([true, undefined]);
+    expect(jointPage(shop, engine('demo-norrhem'), 'demo-f-joint-head', now)).toBeUndefined();
+  });
+  test('a leaf under another subject can be said to speak of it too', () => {
+    const joint = jointNamed('demo-f-joint-head');
+    shop.joints.alter({ ...joint, detail: { ...joint.detail, alsoLeaves: ['demo-f-rods'] } });
+    expect(jointPage(shop, engine('demo-fourteen'), joint.id, now)?.speaking.map((one) => one.leaf.id)).toContain('demo-f-rods');
+    shop.joints.alter(joint);
+  });
+  test('the list says how much stands against each', () => {
+    const [head] = jointSummaries(shop, engine('demo-maestrale'), now);
+    expect(head).toMatchObject({ name: 'Cylinder head', thread: 'M9', stops: 1, asks: 1 });
+  });
+  test('only leaves that give a torque make a joint', () => {
+    expect(torqueLeaves(shop, 'demo-maestrale').map((leaf) => leaf.kind)).not.toContain('stretch');
+    expect(torqueLeaves(shop, 'demo-norrhem').map((leaf) => leaf.id)).not.toContain('demo-n-flywheel');
+  });
+});
+
+describe('guards from what is known of a joint', () => {
+  const codes = (id: string, detail: Partial<Joint['detail']> = {}) => {
+    const joint = jointNamed(id);
+    const setting = settingOf(shop, { ...joint, detail: { ...joint.detail, ...detail } }, now);
+    const { ladder, wrench } = workJoint(setting);
+    return guardsOfJoint(setting, ladder, wrench).map((guard) => guard.code);
+  };
+  const head = jointNamed('demo-f-joint-head').detail;
+  test('a stud is judged in the parent by its metal end, a bolt by its own thread', () => {
+    const short = { ...head.parent, engagement_mm: 5 };
+    expect(codes('demo-f-joint-head', { parent: short })).toContain('engagement-short');
+    expect(codes('demo-f-joint-head', { parent: short, original: { ...head.original, metalThread: null } })).not.toContain('engagement-short');
+    expect(codes('demo-f-joint-head', { parent: short, original: { ...head.original, form: 'bolt', metalThread: null } })).toContain(
+      'engagement-short',
+    );
+  });
+  test('a washer spreads what the nut presses', () => {
+    expect(codes('demo-f-joint-head')).not.toContain('pressure');
+    expect(codes('demo-f-joint-head', { original: { ...head.original, washer_mm: null } })).toContain('pressure');
+  });
+  test('a thin shank yields before its thread', () => {
+    expect(codes('demo-f-joint-head', { original: { ...head.original, shankDiameter_mm: 7 } })).toContain('over-yield');
+  });
+  test('the maker’s film is asked after only while the maker’s figure is in force', () => {
+    const maker = { text: '30 Nm', film: 'wax-ptfe', source: 'packet' };
+    expect(codes('demo-f-joint-head', { maker })).toContain('maker-film');
+    expect(codes('demo-f-joint-head', { maker, overrides: { maker: { value_Nm: null, reason: 'not ours' } } })).not.toContain('maker-film');
+  });
+});

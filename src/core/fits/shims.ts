@@ -45,7 +45,10 @@ function assertShims({ float_mm, fitted_mm, wanted, crush, stock_mm, stack = 1 }
 /** Every stack of 1 to `most` shims, fewer first; each entry of the stock at most once. */
 function* stacks(stock: readonly number[], most: number): Generator<readonly number[]> {
   function* choose(from: number, left: number, taken: readonly number[]): Generator<readonly number[]> {
-    if (left === 0) return yield taken;
+    if (left === 0) {
+      yield taken;
+      return;
+    }
     for (let i = from; i <= stock.length - left; i++) {
       // Two shims of one thickness make the same stack.
       if (i > from && stock[i] === stock[i - 1]) continue;

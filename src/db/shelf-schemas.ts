@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import type { Grade, ParentMetal } from '@/core/fastener';
 import type { Film, Friction } from '@/core/film';
+import { OWN_ANGLES, type OwnThread } from '@/core/thread';
 import type { ShelfKind } from './repositories/shelf-repository';
 
 const friction = (label: string) =>
@@ -37,6 +38,13 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
       .label('the proof stress')
       .messages({ 'number.max': 'The proof stress cannot be above the yield.' }),
   }),
+  thread: Joi.object<OwnThread>({
+    ...shared,
+    major_mm: Joi.number().min(1).max(100).required().label('the diameter'),
+    pitch_mm: Joi.number().min(0.2).less(Joi.ref('major_mm', { adjust: (major: number) => major / 2 })).required().label('the pitch')
+      .messages({ 'number.less': 'The pitch must be under half the diameter.' }),
+    angle_deg: Joi.number().valid(...OWN_ANGLES).required().label('the angle').messages({ 'any.only': 'The angle must be 60, 55 or 47.5 degrees.' }),
+  }), // prettier-ignore
   metal: Joi.object<ParentMetal>({
     ...shared,
     shearLow_MPa: mpa('the shear strength, low'),

@@ -18,6 +18,7 @@ export const shelvesOf = (shop: Shop, engine?: Engine): Shelves => ({
   films: overlaid(SHIPPED.film, shop.shelf.own('film')),
   grades: overlaid(SHIPPED.grade, shop.shelf.own('grade')),
   metals: overlaid(SHIPPED.metal, shop.shelf.own('metal')),
+  threads: shop.shelf.own('thread'),
   wrenches: shop.wrenches.all(),
   practice: { ...shopPractice(shop), ...engine?.practice },
 });

@@ -1,6 +1,7 @@
 import { SHELF_GRADES, SHELF_METALS, type Grade, type ParentMetal } from '@/core/fastener';
 import { SHELF_FILMS, type Film } from '@/core/film';
 import type { HousePractice } from '@/core/joint';
+import { ownDesignation, type OwnThread } from '@/core/thread';
 import { DomainError } from '@/core/units';
 import type { Wrench } from './repositories/wrench-repository';
 
@@ -9,6 +10,8 @@ export interface Shelves {
   readonly films: readonly Film[];
   readonly grades: readonly Grade[];
   readonly metals: readonly ParentMetal[];
+  /** Threads that are in no table. */
+  readonly threads: readonly OwnThread[];
   readonly wrenches: readonly Wrench[];
   readonly practice: HousePractice;
 }
@@ -20,7 +23,7 @@ export function overlaid<T extends { readonly id: string }>(shipped: readonly T[
   return [...shipped.map((row) => byId.get(row.id) ?? row), ...own.filter((row) => !ids.has(row.id))];
 }
 
-export const SHIPPED = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS } as const;
+export const SHIPPED = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS, thread: [] as readonly OwnThread[] } as const;
 
 const found = <T extends { readonly id: string }>(rows: readonly T[], id: string, what: string, field: string): T => {
   const row = rows.find((one) => one.id === id);
@@ -32,3 +35,9 @@ const found = <T extends { readonly id: string }>(rows: readonly T[], id: string
 export const filmOn = (shelves: Pick<Shelves, 'films'>, id: string): Film => found(shelves.films, id, 'film', 'todayFilm');
 export const gradeOn = (shelves: Pick<Shelves, 'grades'>, id: string): Grade => found(shelves.grades, id, 'grade', 'grade');
 export const metalOn = (shelves: Pick<Shelves, 'metals'>, id: string): ParentMetal => found(shelves.metals, id, 'metal', 'metal');
+
+/** What a thread is called in the tables: one of the shop's own goes by its figures, whatever the shop calls it. */
+export function designationOn({ threads }: Pick<Shelves, 'threads'>, text: string): string {
+  const own = threads.find(({ name }) => name.trim().toLowerCase() === text.trim().toLowerCase());
+  return own ? ownDesignation(own) : text;
+}

@@ -187,6 +187,30 @@ test('where no page speaks: the standard figure, marked as such', async ({ page,
   await expect(page.getByText(/Standard figures, where no page speaks/).first()).toBeVisible();
 });
 
+test('a thread that is in no table goes on the shelf, and by its name on to a joint', async ({ page, bench }) => {
+  await at(page, bench, '/shelves/threads-own');
+  await page.getByRole('button', { name: 'A row of your own' }).click();
+  const form = page.getByRole('form', { name: 'New row' });
+  await form.getByLabel('Name').fill('Old crankcase stud');
+  await form.getByLabel('Where the figures come from').fill('measured here');
+  await form.getByLabel('Diameter over the crests, mm').fill('11.3');
+  await form.getByLabel('Pitch, mm').fill('9');
+  await form.getByLabel('Angle, degrees').fill('55');
+  await form.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByText('The pitch must be under half the diameter.')).toBeVisible();
+  await form.getByLabel('Pitch, mm').fill('1.1');
+  await form.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('row', { name: /Old crankcase stud/ })).toBeVisible();
+  await page.goto(`${bench.address}/shelves/threads`);
+  await page.getByLabel('Over the crests').fill('11.25');
+  await page.getByLabel('Pitch gauge').fill('1.1');
+  await expect(page.getByText('Old crankcase stud')).toBeVisible();
+  await page.goto(`${bench.address}/engines/demo-norrhem/joints/demo-n-joint-mains`);
+  await fold(page, 'The fastener');
+  await page.getByRole('group', { name: 'The original fastener' }).getByLabel('Thread that turns').fill('old crankcase stud');
+  await expect(page.getByText(/6 × 11.3×1.1 55°/)).toBeVisible();
+});
+
 test('a photograph of the page is kept with its leaf; what is no picture is refused', async ({ page, bench, faults }) => {
   await at(page, bench, '/engines/demo-fourteen/book');
   const input = page.getByTestId('photo-demo-f-head-38');

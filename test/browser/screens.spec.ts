@@ -16,6 +16,7 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['films', '/shelves/films'],
   ['grades', '/shelves/grades'],
   ['threads', '/shelves/threads'],
+  ['own threads', '/shelves/threads-own'],
   ['metals', '/shelves/metals'],
   ['wrenches', '/shelves/wrenches'],
   ['practice', '/shelves/practice'],

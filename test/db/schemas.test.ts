@@ -60,6 +60,12 @@ describe('rows of the shelves', () => {
     const spoilt = own({ ...film, thread: { low: 0.2, middle: 0.1, high: 0.3 } });
     expect(SHELF_SCHEMAS.film.validate(spoilt).error?.message).toMatch(/must rise from low through middle to high/);
   });
+  test('a thread of one’s own: a pitch that fits its diameter, an angle that has a form', () => {
+    const thread = { id: 'x', name: 'Stud', major_mm: 11.3, pitch_mm: 1.1, angle_deg: 55, standing: 'own', source: 'measured' };
+    expect(SHELF_SCHEMAS.thread.validate(thread).error).toBeUndefined();
+    for (const part of [{ pitch_mm: 6 }, { angle_deg: 50 }, { major_mm: 0 }, { name: '' }])
+      expect(SHELF_SCHEMAS.thread.validate({ ...thread, ...part }).error).toBeDefined();
+  });
   test('a yield above the tensile strength, limits reversed, a row without source: refused', () => {
     const [grade, metal] = [SHELF_GRADES[0], SHELF_METALS[0]];
     expect(SHELF_SCHEMAS.grade.validate(own({ ...grade, yield_MPa: 2000 })).error).toBeDefined();

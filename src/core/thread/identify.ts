@@ -78,16 +78,16 @@ function notesFor(found: readonly Scored[], pitchGiven: boolean): readonly Note[
 }
 
 /**
- * Names a thread from its measured diameter and pitch, best first.
+ * Names a thread from its measured diameter and pitch, best first; `own` are threads of the shop beside the tables'.
  * @throws DomainError bad-field
  * @example identifyThread({ major_mm: 9.45, tpi: 20 }).candidates[0] // 3/8 BSF
  */
-export function identifyThread(measured: ThreadMeasured): Identification {
+export function identifyThread(measured: ThreadMeasured, own: readonly ThreadRow[] = []): Identification {
   assertPositive(measured.major_mm, 'major_mm');
   const tolerance = measured.tolerance_mm ?? DIAMETER_TOLERANCE_MM;
   assertPositive(tolerance, 'tolerance_mm');
   const pitch = pitchOf(measured);
-  const found = THREAD_ROWS.flatMap((row) => score(row, measured.major_mm, pitch, tolerance) ?? []).sort((a, b) => a.score - b.score);
+  const found = [...THREAD_ROWS, ...own].flatMap((row) => score(row, measured.major_mm, pitch, tolerance) ?? []).sort((a, b) => a.score - b.score);
   return {
     candidates: found.map(({ row: _row, score: _score, ...candidate }) => candidate),
     notes: notesFor(found, pitch !== undefined),

@@ -1,5 +1,6 @@
 import { DomainError, dictionary, type Note } from '../units';
 import { threadOfRow } from './geometry';
+import { rowByFigures } from './own';
 import { BRITISH_ASSOCIATION_ROWS } from './series/british-association';
 import { CYCLE_ROWS } from './series/cycle';
 import { inches } from './series/inch-row';
@@ -108,7 +109,10 @@ const MOST_CACHED = 500;
 export function readThread(designation: string): { readonly thread: Thread; readonly notes: readonly Note[] } {
   const known = cache.get(designation);
   if (known) return known;
-  const wanted = parse(tidyText(designation));
+  const tidied = tidyText(designation);
+  const byFigures = rowByFigures(tidied);
+  if (byFigures) return { thread: threadOfRow(byFigures), notes: [] };
+  const wanted = parse(tidied);
   const row = wanted && THREAD_ROWS.find((candidate) => fits(candidate, wanted));
   const thread = row && THREADS.get(row);
   if (!thread || !wanted) throw unknown(designation, wanted);

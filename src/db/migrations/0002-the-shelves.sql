@@ -35,7 +35,7 @@ ALTER TABLE engine ADD COLUMN practice TEXT NOT NULL DEFAULT '{}';
 
 -- Rows that the shop added or put over a shipped one of the same id. What ships with the program is not in the file.
 CREATE TABLE shelf_row (
-  kind       TEXT NOT NULL CHECK (kind IN ('film', 'grade', 'metal')),
+  kind       TEXT NOT NULL CHECK (kind IN ('film', 'grade', 'metal', 'thread')),
   id         TEXT NOT NULL,
   body       TEXT NOT NULL,
   created_at TEXT NOT NULL,

@@ -13,6 +13,7 @@ import { leafOfText } from '@/db/leaf-of-text';
 import { PLAIN_SOURCE } from '@/db/repositories/book-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
+import { designationOn } from '@/db/shelves';
 import { shelvesOf } from '@/db/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { nowIso, nowMs } from '@/interface/server/clock';
@@ -43,8 +44,9 @@ const engineNamed = (shop: Shop, id: string): Engine => {
 };
 
 /** A new joint with the practice of its engine. The wrench comes from the shelf. */
-function newJoint(shop: Shop, fields: NewJointFields, conditionText: string | null): Joint {
-  const shelves = shelvesOf(shop, engineNamed(shop, fields.engineId));
+function newJoint(shop: Shop, given: NewJointFields, conditionText: string | null): Joint {
+  const shelves = shelvesOf(shop, engineNamed(shop, given.engineId));
+  const fields = { ...given, thread: designationOn(shelves, given.thread) };
   const { practice } = shelves;
   const wrench = shelves.wrenches[0];
   if (!wrench) throw new DomainError('bad-field', 'There is no wrench on the shelf yet.', 'wrenchId');

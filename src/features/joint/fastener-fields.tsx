@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import type { FastenerFacts } from '@/db/joint-detail';
-import type { Shelves } from '@/db/shelves';
+import { designationOn, type Shelves } from '@/db/shelves';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { LOCKINGS, SOCKETS } from './joint-words';
@@ -24,11 +24,12 @@ interface ThreadProps {
   readonly description?: string;
   readonly value: string | null;
   readonly empty?: boolean;
+  readonly shelves: Pick<Shelves, 'threads'>;
   readonly onChange: (value: string | null) => void;
 }
 
 /** The name of a thread; what is not known is refused in words and stays as typed. */
-function ThreadField({ label, description, value, empty = false, onChange }: ThreadProps) {
+function ThreadField({ label, description, value, empty = false, shelves, onChange }: ThreadProps) {
   const [text, setText] = useState(value ?? '');
   const [refusal, setRefusal] = useState<string>();
   const type = (next: string) => {
@@ -39,7 +40,7 @@ function ThreadField({ label, description, value, empty = false, onChange }: Thr
       return;
     }
     try {
-      const { designation } = threadNamed(next);
+      const { designation } = threadNamed(designationOn(shelves, next));
       setRefusal(undefined);
       onChange(designation);
     } catch (error) {
@@ -70,9 +71,11 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
   return (
     <div className={form.grid} role="group" aria-label={label === 'original' ? 'The original fastener' : 'The substitute'}>
       <NativeSelect label="Bolt or stud" data={FORMS} value={facts.form} onChange={(event) => set({ form: event.currentTarget.value as FastenerFacts['form'] })} />
-      <ThreadField label="Thread that turns" value={facts.thread} onChange={(thread) => thread && set({ thread })} />
+      <ThreadField
+        shelves={shelves} label="Thread that turns" value={facts.thread} onChange={(thread) => thread && set({ thread })} />
       <NativeSelect className={form.double} label="Grade" data={grades} value={facts.grade ?? ''} onChange={(event) => set({ grade: event.currentTarget.value || null })} />
-      {facts.form === 'stud' && <ThreadField label="The stud’s other end" description="In the metal" value={facts.metalThread} empty onChange={(metalThread) => set({ metalThread })} />}
+      {facts.form === 'stud' && <ThreadField
+        shelves={shelves} label="The stud’s other end" description="In the metal" value={facts.metalThread} empty onChange={(metalThread) => set({ metalThread })} />}
       {facts.form === 'stud' && <MeasureField kind="torque" label="Seating figure of the stud" value={facts.seating_Nm} onChange={(seating_Nm) => set({ seating_Nm })} />}
       <MeasureField key={`o${facts.faceMeasured ? '' : facts.outer_mm}`} label="Face, outside" description={facts.faceMeasured ? 'Measured' : 'Usual for the size; measure yours'} value={facts.outer_mm} onChange={(outer_mm) => outer_mm && set({ outer_mm, faceMeasured: true })} />
       <MeasureField key={`i${facts.faceMeasured ? '' : facts.inner_mm}`} label="Hole it turns on" value={facts.inner_mm} onChange={(inner_mm) => inner_mm && set({ inner_mm, faceMeasured: true })} />

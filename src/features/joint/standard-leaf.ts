@@ -3,7 +3,7 @@ import { USUAL_PROOF_SHARE, standardFigure, type StandardFigure } from '@/core/j
 import { threadNamed } from '@/core/thread';
 import { atField } from '@/core/units';
 import { usualFaceOf } from '@/db/joint-working';
-import { filmOn, gradeOn, metalOn, type Shelves } from '@/db/shelves';
+import { designationOn, filmOn, gradeOn, metalOn, type Shelves } from '@/db/shelves';
 import type { StandardFields } from './schema';
 
 export interface StandardReading {
@@ -19,14 +19,14 @@ export interface StandardReading {
  * @throws DomainError
  */
 export function standardReading(fields: Omit<StandardFields, 'engineId' | 'name'>, shelves: Shelves): StandardReading {
-  const thread = atField('thread', () => threadNamed(fields.thread));
+  const thread = atField('thread', () => threadNamed(designationOn(shelves, fields.thread)));
   const grade = gradeOn(shelves, fields.grade);
   const film = filmOn(shelves, fields.film);
   const parent =
     fields.metal && fields.engagement_mm !== null
       ? { engagement_mm: fields.engagement_mm, shear_MPa: metalOn(shelves, fields.metal).shearLow_MPa }
       : undefined;
-  const turned = { thread, bearing: usualFaceOf(fields.thread), muThread: film.thread.middle, muHead: film.head.middle };
+  const turned = { thread, bearing: usualFaceOf(thread.designation), muThread: film.thread.middle, muHead: film.head.middle };
   const figure = standardFigure(turned, proofOf(grade), parent, USUAL_PROOF_SHARE);
   const limit = figure.limitedBy === 'parent' ? `, held under what the thread in ${metalOn(shelves, fields.metal).name.toLowerCase()} stands` : '';
   return {

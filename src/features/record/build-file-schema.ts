@@ -134,6 +134,6 @@ export const buildFileSchema = Joi.object<BuildFile>({
   joints: list(joint),
   tightenings: list(tightening),
   boltSets: Joi.array().items(boltSet).default([]),
-  shelf: Joi.object({ film: shelfRows('film'), grade: shelfRows('grade'), metal: shelfRows('metal') }).default({ film: [], grade: [], metal: [] }),
+  shelf: Joi.object({ film: shelfRows('film'), grade: shelfRows('grade'), metal: shelfRows('metal'), thread: shelfRows('thread') }).default({ film: [], grade: [], metal: [], thread: [] }),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 }); // prettier-ignore

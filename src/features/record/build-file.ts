@@ -61,7 +61,12 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
       shop.tightenings.ofJoint(joint.id).map((tightening) => ({ ...tightening, events: shop.tightenings.events(tightening.id) })),
     ),
     boltSets: joints.flatMap((joint) => shop.bolts.ofJoint(joint.id).map((set) => ({ ...set, readings: shop.bolts.readings(set.id) }))),
-    shelf: { film: used(shop.shelf.own('film'), joints), grade: used(shop.shelf.own('grade'), joints), metal: used(shop.shelf.own('metal'), joints) },
+    shelf: {
+      film: used(shop.shelf.own('film'), joints),
+      grade: used(shop.shelf.own('grade'), joints),
+      metal: used(shop.shelf.own('metal'), joints),
+      thread: [],
+    },
     heat: shop.heat.log(engine.id),
   };
 }

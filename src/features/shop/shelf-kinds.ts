@@ -1,5 +1,6 @@
 import type { Grade, ParentMetal } from '@/core/fastener';
 import type { Film } from '@/core/film';
+import type { OwnThread } from '@/core/thread';
 import type { ShelfKind, ShelfRows } from '@/db/repositories/shelf-repository';
 
 export interface ShelfField {
@@ -77,4 +78,16 @@ const METAL: ShelfShape<'metal'> = {
   rowOf: (v) => ({ shearLow_MPa: number(v.sl), shearHigh_MPa: number(v.sh), pressureLow_MPa: number(v.pl), pressureHigh_MPa: number(v.ph), engagement_d: number(v.e) }),
 }; // prettier-ignore
 
-export const SHELF_SHAPES = { film: FILM, grade: GRADE, metal: METAL } as const;
+const THREAD: ShelfShape<'thread'> = {
+  kind: 'thread',
+  title: 'Threads of our own',
+  lead: 'Threads that are in no table, as measured. Their depth is taken from the form of their angle: 60° metric, 55° Whitworth, 47½° BA.',
+  columns: ['diameter', 'pitch', 'angle'],
+  decimals: [3, 3, 1],
+  cells: (row: OwnThread) => [row.major_mm, row.pitch_mm, row.angle_deg],
+  fields: [{ name: 'major', label: 'Diameter over the crests, mm' }, { name: 'pitch', label: 'Pitch, mm' }, { name: 'angle', label: 'Angle, degrees' }],
+  valuesOf: (row: OwnThread) => ({ major: typed(row.major_mm), pitch: typed(row.pitch_mm), angle: typed(row.angle_deg) }),
+  rowOf: (v) => ({ major_mm: number(v.major), pitch_mm: number(v.pitch), angle_deg: number(v.angle) }),
+}; // prettier-ignore
+
+export const SHELF_SHAPES = { film: FILM, grade: GRADE, metal: METAL, thread: THREAD } as const;

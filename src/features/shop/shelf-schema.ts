@@ -3,12 +3,12 @@ import { PRACTICE_QUESTIONS, type HousePractice } from '@/core/joint';
 import type { ShelfKind } from '@/db/repositories/shelf-repository';
 
 export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string } }>({
-  kind: Joi.string().valid('film', 'grade', 'metal').required(),
+  kind: Joi.string().valid('film', 'grade', 'metal', 'thread').required(),
   row: Joi.object().unknown().required(),
 });
 
 export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string }>({
-  kind: Joi.string().valid('film', 'grade', 'metal').required(),
+  kind: Joi.string().valid('film', 'grade', 'metal', 'thread').required(),
   id: Joi.string().required(),
 });
 

@@ -1,8 +1,9 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
-import { identifyThread, threadNamed, threadsForSpanner } from '@/core/thread';
+import { identifyThread, ownDesignation, ownRow, threadNamed, threadsForSpanner, type OwnThread } from '@/core/thread';
 import { readLength } from '@/core/print';
 import { isDomainError, type Note } from '@/core/units';
 import { useFigures } from '@/interface/figures/preferences';
@@ -46,13 +47,16 @@ const trying = (work: () => Answer): Answer => {
 };
 
 /** By caliper and pitch gauge; a pitch with `tpi`, or above 8, is threads to the inch. */
-function byCaliper(major: string, pitch: string, errorText: (major: number, pitch?: number) => string): Answer {
+function byCaliper(major: string, pitch: string, own: readonly OwnThread[], errorText: (major: number, pitch?: number) => string): Answer {
   if (major.trim() === '') return NOTHING;
   return trying(() => {
     const major_mm = lengthOf(major);
     const figure = Number(/[\d.,]+/.exec(pitch)?.[0].replace(',', '.') ?? '');
     const given = pitch.trim() === '' || !(figure > 0) ? {} : /tpi|inch|"/i.test(pitch) || figure > 8 ? { tpi: figure } : { pitch_mm: figure };
-    const { candidates, notes } = identifyThread({ major_mm, ...given });
+    const { candidates, notes } = identifyThread(
+      { major_mm, ...given },
+      own.flatMap((one) => ownRow(one.major_mm, one.pitch_mm, one.angle_deg) ?? []),
+    );
     return {
       found: candidates.slice(0, 8).map((one) => ({ designation: one.designation, remark: errorText(one.majorError_mm, one.pitchError_mm) })),
       notes,
@@ -68,7 +72,7 @@ const bySpanner = (text: string): Answer =>
         found: threadsForSpanner(lengthOf(text)).map(({ row, standard }) => ({ designation: row.designation, remark: standard })),
       }));
 
-function List({ answer }: { readonly answer: Answer }) {
+function List({ answer, called }: { readonly answer: Answer; readonly called: (designation: string) => string | undefined }) {
   const show = useShowWorking();
   const { significant } = useFigures();
   if (answer.refusal) return <Remark kind="stop">{answer.refusal}</Remark>;
@@ -82,7 +86,7 @@ function List({ answer }: { readonly answer: Answer }) {
             <li key={designation} className={styles.row} tabIndex={0} {...show({ title: designation, lines: [
               { formula: 'd2, d3, As', figures: [{ value: thread.pitchDiameter_mm, digits: 5 }, ' mm, ', { value: thread.minorDiameter_mm, digits: 5 }, ' mm, ', { value: thread.stressArea_mm2, digits: 4 }, ' mm²'] },
             ], remarks: [['Flats', thread.acrossFlats_mm?.map((flat) => `${significant(flat.mm, 4)} mm (${flat.standard})`).join('; ') ?? 'not in the table']] })}>
-              <span><b>{designation}</b> <span className="figure">{significant(thread.major_mm, 5)} × {significant(thread.pitch_mm, 4)} mm, {significant(thread.tpi, 4)} to the inch</span></span>
+              <span><b>{called(designation) ?? designation}</b> <span className="figure">{significant(thread.major_mm, 5)} × {significant(thread.pitch_mm, 4)} mm, {significant(thread.tpi, 4)} to the inch</span></span>
               <span className={styles.standing}>{remark}</span>
             </li>
           );
@@ -93,7 +97,8 @@ function List({ answer }: { readonly answer: Answer }) {
 }
 
 /** The finder: a caliper and a pitch gauge, or the spanner that fits, give the candidates and warn of look-alikes. */
-export function ThreadFinder() {
+export function ThreadFinder({ own }: { readonly own: readonly OwnThread[] }) {
+  const called = (designation: string) => own.find((one) => ownDesignation(one) === designation)?.name;
   const { significant } = useFigures();
   const [major, setMajor] = useState('');
   const [pitch, setPitch] = useState('');
@@ -104,24 +109,25 @@ export function ThreadFinder() {
     return byCaliper(
       major,
       pitch,
+      own,
       (error, off) => `${signed(error)} mm on the diameter${off === undefined ? '' : `, ${signed(off)} mm on the pitch`}`,
     );
-  }, [major, pitch, significant]);
+  }, [major, pitch, own, significant]);
   return (
-    <Sheet title="Threads" lead="What is in the hand, named. The tables are BS 84, BS 93, BS 811, ISO 261 and ASME B1.1.">
+    <Sheet title="Threads" lead={<>What is in the hand, named. The tables are BS 84, BS 93, BS 811, ISO 261 and ASME B1.1. <Link href="/shelves/threads-own">Threads of our own</Link></>}>
       <Alive>
         <Part title="By caliper and pitch gauge">
           <div className={form.grid}>
             <TextInput label="Over the crests" description="mm, or with its unit: 3/8 in" value={major} onChange={(event) => setMajor(event.currentTarget.value)} />
             <TextInput label="Pitch gauge" description="mm, or threads to the inch: 20 tpi" value={pitch} onChange={(event) => setPitch(event.currentTarget.value)} />
           </div>
-          <List answer={caliper} />
+          <List answer={caliper} called={called} />
         </Part>
         <Part title="By the spanner that fits">
           <div className={form.grid}>
             <TextInput label="Across the flats" description="mm, or with its unit: 0.710 in" value={spanner} onChange={(event) => setSpanner(event.currentTarget.value)} />
           </div>
-          <List answer={bySpanner(spanner)} />
+          <List answer={bySpanner(spanner)} called={called} />
         </Part>
       </Alive>
     </Sheet>

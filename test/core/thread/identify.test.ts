@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { THREAD_ROWS, identifyThread, threadNamed, threadsForSpanner, type ThreadMeasured } from '@/core/thread';
+import { THREAD_ROWS, identifyThread, ownDesignation, ownRow, threadNamed, threadsForSpanner, type ThreadMeasured } from '@/core/thread';
 import { codeOf } from '../code-of';
 
 const found = (measured: ThreadMeasured) => {
@@ -47,6 +47,37 @@ describe('a caliper and a pitch gauge', () => {
     { major_mm: 10, pitch_mm: 1, tpi: 20 },
     { major_mm: 10, tolerance_mm: 0 },
   ])('%j is refused', (measured) => expect(codeOf(() => identifyThread(measured))).toBe('bad-field'));
+});
+
+describe('a thread that is in no table', () => {
+  const own = { id: 'x', name: 'Crankcase stud', major_mm: 11.3, pitch_mm: 1.1, angle_deg: 55, standing: 'own' as const, source: 'measured' };
+  test('is named by its figures, with the depth of its angle’s form', () => {
+    for (const text of ['11.3×1.1 55°', '11.3 x 1.1 mm 55 deg', ownDesignation(own)]) {
+      const thread = threadNamed(text);
+      expect([thread.designation, thread.major_mm, thread.pitch_mm, thread.includedAngle_deg]).toEqual(['11.3×1.1 55°', 11.3, 1.1, 55]);
+      expect(thread.pitchDiameter_mm).toBeCloseTo(11.3 - 0.640_327 * 1.1, 9);
+    }
+  });
+  test('is found by caliper beside the tables’', () => {
+    const row = ownRow(11.3, 1.1, 55);
+    if (!row) throw new Error('no row');
+    expect(identifyThread({ major_mm: 11.25, pitch_mm: 1.1 }, [row]).candidates[0]?.designation).toBe('11.3×1.1 55°');
+    expect(identifyThread({ major_mm: 11.25, pitch_mm: 1.1 }).candidates[0]?.designation).not.toBe('11.3×1.1 55°');
+  });
+  test.each([[11.3, 1.1, 50], [11.3, 7, 60], [0.5, 0.2, 60], [11.3, 0, 60], [Number.NaN, 1, 60]])('%d × %d at %d° is none', (major, pitch, angle) => {
+    expect(ownRow(major, pitch, angle)).toBeUndefined();
+  }); // prettier-ignore
+  test('figures that make no thread are refused like any unknown name', () => {
+    for (const text of ['11.3×9 60°', '11.3×1.1 50°', '-11.3×1.1 60°']) expect(codeOf(() => threadNamed(text))).toBe('unknown-thread');
+  });
+  test('any sensible figures make one whose name is read back', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 30, max: 400 }), fc.integer({ min: 4, max: 14 }), fc.constantFrom(60, 55, 47.5), (tenths, pitch, angle_deg) => {
+        const row = ownRow(tenths / 10, pitch / 10, angle_deg);
+        if (row) expect(threadNamed(row.designation)).toMatchObject({ designation: row.designation, major_mm: tenths / 10, pitch_mm: pitch / 10 });
+      }),
+    );
+  });
 });
 
 test('one spanner carries several names', () => {

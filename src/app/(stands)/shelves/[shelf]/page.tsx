@@ -7,6 +7,7 @@ const KINDS = new Map([
   ['films', 'film'],
   ['grades', 'grade'],
   ['metals', 'metal'],
+  ['threads-own', 'thread'],
 ] as const);
 
 export default async function ShelfPage({ params }: { readonly params: Promise<{ readonly shelf: string }> }) {

@@ -29,7 +29,7 @@ export const shelvedWrenches = (shop: Shop, now: number): readonly ShelvedWrench
 export function shelfStops(shop: Shop): readonly Stop[] {
   const own = (kind: ShelfKind) => {
     const count = shop.shelf.own(kind).length;
-    return count === 0 ? 'as shipped' : `${count} own`;
+    return count === 0 ? 'shipped' : `${count} own`;
   };
   const stop = (name: string, path: string, line: string): Stop => ({ name, href: `/shelves/${path}`, done: 0, total: 0, line });
   const trials = shop.trials.all().length;

@@ -122,6 +122,7 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
             </tbody>
           </table>
         </div>
+        {rows.length === 0 && <p className="soft">None yet.</p>}
         {rows.map(({ row }) => row.id === changing && (
           <section key={row.id} className={styles.change}>
             <h2>{row.name}, as this shop has it</h2>

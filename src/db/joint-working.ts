@@ -97,7 +97,12 @@ export function planOfJoint(setting: JointSetting, options: { readonly retorqueC
     steps,
     unit: worked.wrench.unit,
     wrenchName: worked.wrench.name,
-    leaf: { printedText: leaf.printedText, source: sourceLine(source), page: leaf.page },
+    leaf: {
+      printedText: leaf.printedText,
+      source: sourceLine(source),
+      page: leaf.page,
+      ...(joint.detail.leafReason && { reason: joint.detail.leafReason }),
+    },
     filmName: filmsName(setting),
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },

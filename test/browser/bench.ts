@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { yardShop } from '../db/temporary-shop';
 import { freePort, startServer, type RunningServer } from '../server/running-server';
 
@@ -57,4 +57,7 @@ export async function inYard(page: Page, bench: Bench): Promise<void> {
   await page.context().addCookies([{ name: 'spanner-shop', value: 'demonstration', url: bench.address }]);
 }
 
-export { expect } from '@playwright/test';
+/** The face, once its keys are listened to. */
+export const faceAlive = (page: Page): Promise<void> => expect(page.getByRole('button', { name: 'Pull', exact: true })).toBeEnabled();
+
+export { expect };

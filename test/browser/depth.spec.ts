@@ -27,7 +27,14 @@ test('a superseded leaf: which governs and why, and a lower one only with a reas
   await take.click();
   await expect(setting(page)).toHaveText('22.5 lbf·ft');
   await expect(page.getByText('A lower-ranked leaf is used: the studs are the early ones')).toBeVisible();
-  await page.goto(`${bench.address}/engines/demo-fourteen/record/demo-f-joint-head`);
+  const record = `${bench.address}/engines/demo-fourteen/record/demo-f-joint-head`;
+  await page.goto(record);
+  await expect(page.getByText('“36–40 lb. ft.”').first()).toBeVisible();
+  await expect(page.getByText('taken because')).toHaveCount(0);
+  await page.goto(bench.address + HEAD);
+  await page.getByRole('button', { name: 'Tighten it afresh' }).click();
+  await expect(page.getByTestId('face-setting')).toBeVisible();
+  await page.goto(record);
   await expect(page.getByText('taken because: the studs are the early ones')).toBeVisible();
 });
 

@@ -1,4 +1,4 @@
-import { expect, inYard, test } from './bench';
+import { expect, faceAlive, inYard, test } from './bench';
 
 const FACE = '/face/demo-m-joint-head-round-1';
 
@@ -7,6 +7,7 @@ test('a pull made while the program does not answer is kept, sent again, and onl
   await page.goto(bench.address + FACE);
   const place = page.getByTestId('face-place');
   await expect(place).toHaveText('Number 3 of 4, stage 2 of 3');
+  await faceAlive(page);
   await bench.cut();
   await page.keyboard.press('Space');
   await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
@@ -22,6 +23,7 @@ test('a line left in a closed browser is sent when the face is opened again', as
   await inYard(page, bench);
   await page.goto(bench.address + FACE);
   await expect(page.getByTestId('face-place')).toBeVisible();
+  await faceAlive(page);
   await bench.cut();
   await page.keyboard.press('Space');
   await expect(page.locator('[data-pending]')).toHaveCount(1);
@@ -48,6 +50,7 @@ test('a held key or a bouncing pedal counts once', async ({ page, bench }) => {
   await page.goto(bench.address + FACE);
   const place = page.getByTestId('face-place');
   await expect(place).toHaveText('Number 3 of 4, stage 2 of 3');
+  await faceAlive(page);
   // Sent from inside the page, so that the machine's load does not stretch the bounce into two pulls.
   await page.evaluate(() => {
     for (const repeat of [false, true, true, false])

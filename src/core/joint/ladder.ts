@@ -7,7 +7,6 @@ import { filmRung, fastenerRung, lockingRung, makerRung } from './rungs/change-r
 import { conditionRung, printedRung, rangeRung, rangeTorque, unitRung } from './rungs/page-rungs';
 import { inFilms, prevailingOf, type LadderInput, type Rung, type RungId } from './rungs/rung';
 import { adaptorRung, calibrationRung, wrenchRung } from './rungs/wrench-rungs';
-import { tighteningArm } from './tightening-arm';
 
 /** How hard the fastener is loaded, at one friction. */
 export interface FastenerLoad {
@@ -28,7 +27,7 @@ export interface Ladder {
   readonly setting: WrenchSetting;
   readonly band: ClampBand;
   /** The friction that the band was reckoned with. */
-  readonly friction: { readonly thread: Friction; readonly head: Friction };
+  readonly friction: { readonly thread: Friction; readonly head: Friction; readonly shared: boolean };
   readonly prevailing_Nm: number;
   readonly load: { readonly middle: FastenerLoad; readonly slippery: FastenerLoad };
   readonly notes: readonly Note[];
@@ -118,7 +117,8 @@ export function ladder(given: LadderInput): Ladder {
   const prevailing_Nm = prevailingOf(today);
   const pulled_Nm = Math.max(onWrench.setting.achieved_Nm, prevailing_Nm + 1e-9);
   const printed_Nm = rangeTorque(input.reading, input.rangeSchool);
-  const book = inFilms(original, input.originalFilm, input.originalFilm);
+  const book = { ...inFilms(original, input.originalFilm, input.originalFilm), prevailing_Nm: prevailingOf(original) };
+  const shared = threadFilm.id === headFilm.id;
   const band = clampBand({
     thread: today.thread,
     bearing: today.bearing,
@@ -127,16 +127,16 @@ export function ladder(given: LadderInput): Ladder {
     muHead: headFilm.head,
     prevailing_Nm,
     wrenchAccuracy_pct: input.wrench.accuracy_pct,
-    sharedFilm: threadFilm.id === headFilm.id,
+    sharedFilm: shared,
   });
   return {
     rungs: [...rungs, ...onWrench.rungs],
     printed_Nm,
     target_Nm,
-    designed_N: ((printed_Nm - prevailingOf(original)) * 1000) / tighteningArm(book),
+    designed_N: preloadOf(book, printed_Nm),
     setting: onWrench.setting,
     band,
-    friction: { thread: threadFilm.thread, head: headFilm.head },
+    friction: { thread: threadFilm.thread, head: headFilm.head, shared },
     prevailing_Nm,
     load: { middle: loadOf(input, pulled_Nm, 'middle'), slippery: loadOf(input, pulled_Nm, 'low') },
     notes: onWrench.setting.notes,

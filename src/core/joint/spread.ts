@@ -1,9 +1,8 @@
 import type { Film, Friction } from '../film';
 import { clampBand, type ClampBand } from './clamp-band';
-import { tighteningStress } from './clamp';
+import { tighteningStress, torqueOf } from './clamp';
 import type { Ladder } from './ladder';
 import { inFilms, prevailingOf, type LadderInput } from './rungs/rung';
-import { tighteningArm } from './tightening-arm';
 
 /** One way of tightening the joint to the same clamp load, with the band that it leaves. */
 export interface SpreadRow {
@@ -24,7 +23,6 @@ export interface Spread {
 
 const STRETCH_PCT = 5;
 const BOOK_WRENCH_PCT = 4;
-const N_MM_PER_N_M = 1000;
 
 /** Tightening by stretch: ±5 % between the 5th and 95th percentile, whatever the film. */
 const byStretch = (wanted_N: number): ClampBand => ({
@@ -43,7 +41,7 @@ export function spreadOf(input: LadderInput, ladder: Ladder, films: readonly Fil
   const wanted_N = ladder.band.p50_N;
   const prevailing_Nm = ladder.prevailing_Nm;
   const inFilm = (film: Film): SpreadRow => {
-    const torque_Nm = (wanted_N * tighteningArm(inFilms(today, film, film))) / N_MM_PER_N_M + prevailing_Nm;
+    const torque_Nm = torqueOf({ ...inFilms(today, film, film), prevailing_Nm }, wanted_N);
     const friction = { muThread: film.thread, muHead: film.head };
     const { thread, bearing } = today;
     return {

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import type { BenchEvent, PullOutcome } from '@/core/tightening';
@@ -43,11 +44,20 @@ export function Face(props: Props) {
   const record = useBenchRecord(props.tighteningId, plan, props.events);
   const { standing } = record;
   const step = plan.steps[standing.next];
+  // The key opens once the page is alive, so that no press before it is taken for a pull.
+  const alive = useMounted();
   useAwake();
   const pull = (outcome: PullOutcome) => step?.kind === 'pull' && record.pull(outcome);
   const main = () => (step?.kind === 'shaft' ? record.shaftTurned() : pull('pulled'));
   const leave = () => router.push(back);
-  const sayNext = () => say(step ? (step.kind === 'shaft' ? 'Turn the shaft' : `${stepName(plan, step)}: ${step.setting} ${plan.unit}`) : 'All done');
+  const sayNext = () =>
+    say(
+      step
+        ? step.kind === 'shaft'
+          ? 'Turn the shaft'
+          : `${stepName(plan, step)}: ${plan.care === 'hand' ? 'by feel' : `${step.setting} ${plan.unit}`}`
+        : 'All done',
+    );
   useFaceKeys({
     main,
     strike: record.strikeLast,
@@ -101,7 +111,7 @@ export function Face(props: Props) {
         <button type="button" className={styles.key} data-rank="strike" onMouseDown={keepFocus} onClick={record.strikeLast} disabled={!standing.last}>
           Strike last
         </button>
-        <button type="button" className={styles.key} data-rank="main" data-main onMouseDown={keepFocus} onClick={standing.complete ? leave : main}>
+        <button type="button" className={styles.key} data-rank="main" data-main disabled={!alive} onMouseDown={keepFocus} onClick={standing.complete ? leave : main}>
           {standing.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>

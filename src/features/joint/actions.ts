@@ -2,6 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
+import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { patternPositions } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
@@ -117,7 +118,7 @@ export async function addStandardJointAction(input: unknown) {
           ...made.detail,
           original: { ...made.detail.original, form: 'bolt', grade: fields.grade },
           parent: { ...made.detail.parent, metal: fields.metal || null, engagement_mm: fields.engagement_mm },
-          standard: { grade: fields.grade, fraction: 0.75 },
+          standard: { grade: fields.grade, fraction: USUAL_PROOF_SHARE },
         },
       };
       assertReckonable(shop, joint);

@@ -96,7 +96,7 @@ function SpreadBody({ setting, worked }: Props) {
       muHead: ladder.friction.head,
       prevailing_Nm: ladder.prevailing_Nm,
       wrenchAccuracy_pct: wrench.accuracyPct,
-      sharedFilm: setting.joint.detail.headFilm === null,
+      sharedFilm: ladder.friction.shared,
       samples: SAMPLES,
       seed: SEED,
     };

@@ -85,7 +85,7 @@ const plan = Joi.object({
   steps: list(step),
   unit,
   wrenchName: text,
-  leaf: Joi.object({ printedText: text, source: Joi.string().allow('').required(), page: text }).required(),
+  leaf: Joi.object({ printedText: text, source: Joi.string().allow('').required(), page: text, reason: Joi.string().max(400) }).required(),
   filmName: text,
   thread: text,
   ladder: Joi.object({ rungs: list(rung), printed_Nm: number, target_Nm: number, setting: Joi.object().required(), band: Joi.object().required(), notes: list(Joi.object()) }).required(),

@@ -95,7 +95,7 @@ function Lines({ round }: { readonly round: TighteningStanding }) {
                 <td className="figure">{fullTime(event.at)}</td>
                 <td>{step ? turnNumber(plan, step.position) : ''}</td>
                 <td>{step ? step.stage + 1 : ''}</td>
-                <td className={styles.right}>{step ? `${plain(step.setting)} ${plan.unit}` : ''}</td>
+                <td className={styles.right}>{step ? (plan.care === 'hand' ? 'by feel' : `${plain(step.setting)} ${plan.unit}`) : ''}</td>
                 <td>{event.kind === 'pull' ? OUTCOME_WORDS[event.outcome] : event.kind === 'shaft' ? 'shaft turned' : 'line above struck'}</td>
               </tr>
             );
@@ -113,6 +113,8 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
   const { ladder, wrench } = worked;
   const shown = standing.final ?? standing.tightenings[0];
   const kept = shown?.tightening.plan;
+  // What was tightened keeps its own reason; a leaf chosen since says nothing of it.
+  const leafReason = kept ? kept.leaf.reason : joint.detail.leafReason;
   return (
     <main className={styles.page}>
       <div className={styles.acts}>
@@ -129,7 +131,7 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
       <dl className={styles.facts}>
         <div><dt>Printed</dt><dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd></div>
         <div><dt>Source</dt><dd>{kept?.leaf.source ?? [source.title, source.edition, source.year].filter(Boolean).join(', ')}, p. {kept?.leaf.page ?? leaf.page}</dd></div>
-        {joint.detail.leafReason && <div><dt>Lower-ranked leaf</dt><dd>taken because: {joint.detail.leafReason}</dd></div>}
+        {leafReason && <div><dt>Lower-ranked leaf</dt><dd>taken because: {leafReason}</dd></div>}
         <div><dt>Fasteners</dt><dd>{joint.fasteners} × {kept?.thread ?? joint.thread}</dd></div>
         <div><dt>Wrench</dt><dd>{kept?.care === 'hand' ? 'by hand, by feel; a wrench would be ' : ''}{kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)} {kept?.unit ?? wrench.unit}</dd></div>
         <div><dt>Clamp load</dt><dd>{kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)</dd></div>

@@ -1,9 +1,8 @@
+import { preloadOf, torqueOf } from '../clamp';
 import { tighteningArm, headArm, liftArm, threadArm, type TurnedFastener } from '../tightening-arm';
 import { figure, type WorkingLine } from '../working';
 import { rangeTorque } from './page-rungs';
 import { inFilms, prevailingOf, type LadderFastener, type LadderInput, type Rung } from './rung';
-
-const N_MM_PER_N_M = 1000;
 
 const armWorking = (name: string, fastener: TurnedFastener): WorkingLine => ({
   formula: `${name} = P/2π + μt·d2/(2 cos β) + μh·Dm/2`,
@@ -24,8 +23,8 @@ interface Change {
 
 /** Equal clamp load: T' = (T − Tp)·c'/c + Tp. */
 function changed(value_Nm: number, { from, to, tp }: Change) {
-  const preload = ((value_Nm - tp) * N_MM_PER_N_M) / tighteningArm(from);
-  const after = (preload * tighteningArm(to)) / N_MM_PER_N_M + tp;
+  const preload = preloadOf({ ...from, prevailing_Nm: tp }, value_Nm);
+  const after = torqueOf({ ...to, prevailing_Nm: tp }, preload);
   const working: readonly WorkingLine[] = [
     armWorking('c before', from),
     armWorking('c after', to),
@@ -113,8 +112,9 @@ export function lockingRung({ original, today }: LadderInput, value_Nm: number):
 export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: number): Rung | undefined {
   if (!maker) return undefined;
   const torque = rangeTorque(maker.reading, rangeSchool);
-  const arm = tighteningArm(inFilms(today, maker.film, maker.film));
-  const preload = ((torque - prevailingOf(today)) * N_MM_PER_N_M) / arm;
+  const turned = { ...inFilms(today, maker.film, maker.film), prevailing_Nm: prevailingOf(today) };
+  const arm = tighteningArm(turned);
+  const preload = preloadOf(turned, torque);
   return {
     id: 'maker',
     title: 'Its maker',
@@ -122,7 +122,10 @@ export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: 
     factor: torque / value_Nm,
     working: [
       { formula: `“${maker.printedText}”`, figures: [figure(torque), ' N·m replaces ', figure(value_Nm), ' N·m'] },
-      { formula: 'F in the maker’s film', figures: [figure(torque), ' N·m × 1000 / ', figure(arm), ' mm = ', figure(preload), ' N'] },
+      {
+        formula: 'F in the maker’s film',
+        figures: [...less(torque, prevailingOf(today)), ' N·m × 1000 / ', figure(arm), ' mm = ', figure(preload), ' N'],
+      },
     ],
     source: maker.source,
     school: `the fastener’s maker overrules the manual, in the maker’s film: ${maker.film.name}`,

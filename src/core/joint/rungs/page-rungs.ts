@@ -1,6 +1,7 @@
 import type { TorqueReading } from '../../print';
 import { DomainError, FORCE_N, LENGTH_M, TORQUE_UNITS_NM } from '../../units';
-import { tighteningArm } from '../tightening-arm';
+import type { Film } from '../../film';
+import { preloadOf, torqueOf } from '../clamp';
 import { figure, type WorkingLine } from '../working';
 import { inFilms, prevailingOf, rangeText, spreadOf, type LadderInput, type RangeSchool, type Rung } from './rung';
 
@@ -86,10 +87,10 @@ export function rangeRung({ reading, rangeSchool, rangeReason }: LadderInput): R
 export function conditionRung(input: LadderInput, value_Nm: number): Rung | undefined {
   const { extremes, original, threadFilm, headFilm } = input;
   if (!extremes) return undefined;
-  const tp = prevailingOf(original);
-  const today = tighteningArm(inFilms(original, threadFilm, headFilm));
+  const turned = (inThread: Film, underHead: Film) => ({ ...inFilms(original, inThread, underHead), prevailing_Nm: prevailingOf(original) });
+  const today = turned(threadFilm, headFilm);
   const lines = extremes.map((film): WorkingLine => {
-    const torque = ((value_Nm - tp) * today) / tighteningArm(inFilms(original, film, film)) + tp;
+    const torque = torqueOf(today, preloadOf(turned(film, film), value_Nm));
     return { formula: `had the book meant: ${film.name}`, figures: [figure(torque), ' N·m in today’s film'] };
   });
   return {

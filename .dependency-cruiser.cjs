@@ -36,6 +36,7 @@ module.exports = {
     },
     { name: 'reckoner-over-core', severity: 'error', from: { path: '^src/reckoner/' }, to: { path: '^src/(?!core/|reckoner/)' } },
     { name: 'db-over-core', severity: 'error', from: { path: '^src/db/' }, to: { path: '^src/(?!core/|db/)' } },
+    { name: 'instruments-over-core', severity: 'error', from: { path: '^src/instruments/' }, to: { path: '^src/(?!core/|instruments/)' } },
     { name: 'interface-below-features', severity: 'error', from: { path: '^src/interface/' }, to: { path: '^src/(features|app)/' } },
     {
       name: 'features-keep-apart',

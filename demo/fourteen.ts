@@ -1,4 +1,6 @@
 import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { fourteenFits } from './fourteen-fits';
+import { fourteenSheets } from './fourteen-sheets';
 import type { YardEngine } from '@/features/shop/demonstration';
 
 /** Side-valve four of 1936: head on, first heat cycle done this morning, retorque due when it is cold. */
@@ -20,6 +22,22 @@ export const fourteen: YardEngine = {
       leaves: [
         { id: 'demo-f-head-36', page: '41', subject: 'Cylinder head nuts', printedText: '30–34 lb. ft.', conditionText: null },
         { id: 'demo-f-mains', page: '47', subject: 'Main bearing caps', printedText: '58 lb. ft.', conditionText: 'oiled' },
+        {
+          id: 'demo-f-mains-play',
+          page: '47',
+          subject: 'Main bearings, clearance',
+          printedText: '0.001 to 0.002 in.',
+          conditionText: null,
+          kind: 'clearance',
+        },
+        {
+          id: 'demo-f-float',
+          page: '47',
+          subject: 'Crankshaft end float',
+          printedText: '0.004 to 0.008 in.',
+          conditionText: null,
+          kind: 'end-float',
+        },
         { id: 'demo-f-rods', page: '48', subject: 'Big-end bolts', printedText: '30 lb pull on a 10 in spanner', conditionText: null },
       ],
     },
@@ -99,4 +117,6 @@ export const fourteen: YardEngine = {
       ],
     },
   ],
+  fits: fourteenFits,
+  sheets: fourteenSheets,
 };

@@ -1,6 +1,7 @@
 import { boltSegments } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
 import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { maestraleFits } from './maestrale-fits';
 import type { YardBoltSet, YardEngine } from '@/features/shop/demonstration';
 
 const FREE = [58.012, 58.006, 58.02, 58.009];
@@ -59,6 +60,14 @@ export const maestrale: YardEngine = {
         { id: 'demo-m-sprocket', page: '36', subject: 'Dado pignone', printedText: '6,0 mkg (34.4 lb ft)', conditionText: null },
         { id: 'demo-m-rods', page: '29', subject: 'Bulloni di biella', printedText: '3,0 mkg', conditionText: 'oliati' },
         { id: 'demo-m-rod-stretch', page: '29', subject: 'Bulloni di biella', printedText: '0,12 a 0,14 mm', conditionText: null, kind: 'stretch' },
+        {
+          id: 'demo-m-cam-play',
+          page: '35',
+          subject: 'Gioco assiale albero a camme',
+          printedText: '0,05 a 0,10 mm',
+          conditionText: null,
+          kind: 'end-float',
+        },
         { id: 'demo-m-cover', page: '38', subject: 'Viti coperchio', printedText: '0,8 a 1,0 mkg', conditionText: null },
       ],
     },
@@ -138,4 +147,5 @@ export const maestrale: YardEngine = {
     },
   ],
   cycles: [],
+  fits: maestraleFits,
 };

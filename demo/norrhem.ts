@@ -1,4 +1,5 @@
 import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { norrhemFits } from './norrhem-fits';
 import type { YardEngine } from '@/features/shop/demonstration';
 
 /** V4 two-stroke of 1962: parts being checked in, the book open, nothing tight yet. */
@@ -19,6 +20,14 @@ export const norrhem: YardEngine = {
       year: 1962,
       leaves: [
         { id: 'demo-n-mains', page: '12', subject: 'Kurbelwellenlager', printedText: '5,5 bis 6 mkp', conditionText: 'geölt' },
+        {
+          id: 'demo-n-mains-play',
+          page: '12',
+          subject: 'Kurbelwellenlager, Laufspiel',
+          printedText: '0,03 bis 0,06 mm',
+          conditionText: null,
+          kind: 'clearance',
+        },
         { id: 'demo-n-heads', page: '19', subject: 'Zylinderkopfmuttern', printedText: '3,2 mkp', conditionText: 'trocken' },
         { id: 'demo-n-flywheel', page: '23', subject: 'Schwungradmutter', printedText: '¼ Umdrehung', conditionText: null },
       ],
@@ -42,7 +51,7 @@ export const norrhem: YardEngine = {
       turnShaft: true,
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'none',
-      tightenings: [],
+      tightenings: [{ purpose: 'trial', startedMinutesAgo: 2960, minutesPerStep: 1 }],
     },
     {
       id: 'demo-n-joint-heads',
@@ -76,4 +85,5 @@ export const norrhem: YardEngine = {
     },
   ],
   cycles: [],
+  fits: norrhemFits,
 };

@@ -16,5 +16,6 @@ export const demonstrationYard: Yard = {
     { id: 'demo-wrench-old', name: 'Old beam wrench', unit: 'kgf·m', min: 1, max: 12, graduation: 0.25, accuracyPct: 10, checkedDaysAgo: 900 },
   ],
   trials: [filmTrial],
+  shims: [0.25, 0.3, 0.35].map((thicknessMm) => ({ family: 'Camshaft shims', thicknessMm, typed: `${thicknessMm.toFixed(2)} mm`, count: 1 })),
   engines: [fourteen, maestrale, norrhem],
 }; // prettier-ignore

@@ -1,5 +1,7 @@
 import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
 import { standing, type Standing } from '@/core/tightening';
+import type { FitStanding } from './fit-standing';
+import { fitsOfEngine } from './fits-of-engine';
 import type { Engine } from './repositories/engine-repository';
 import type { HeatLog } from './repositories/heat-repository';
 import type { Joint } from './repositories/joint-repository';
@@ -26,6 +28,7 @@ export interface JointStanding {
 export interface EngineStanding {
   readonly engine: Engine;
   readonly joints: readonly JointStanding[];
+  readonly fits: readonly FitStanding[];
   readonly heat: HeatLog;
   readonly leaves: number;
 }
@@ -85,10 +88,12 @@ export function engineStanding(shop: Shop, engine: Engine): EngineStanding {
   const heat = shop.heat.log(engine.id);
   const leaves = shop.book.leaves(engine.id);
   const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
+  const joints = shop.joints.ofEngine(engine.id);
   return {
     engine,
     heat,
+    fits: fitsOfEngine(shop, engine.id, joints),
     leaves: leaves.filter((leaf) => !replaced.has(leaf.id)).length,
-    joints: shop.joints.ofEngine(engine.id).map((joint) => jointStanding(shop, engine, joint, heat)),
+    joints: joints.map((joint) => jointStanding(shop, engine, joint, heat)),
   };
 }

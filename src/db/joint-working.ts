@@ -75,8 +75,19 @@ export const filmsName = ({ joint, shelves }: JointSetting): string => {
   return head === null || head === thread ? thread : `${thread} in the thread, ${head} under the head`;
 };
 
+interface PlanOptions {
+  /** The heat cycle that a retorque answers. */
+  readonly retorqueCycle?: string;
+  /** Why it is pulled although something stands against it. */
+  readonly reason?: string;
+  /** True while a strip lies in a bearing: nothing asks for a turn of the shaft. */
+  readonly crankHeld?: boolean;
+  /** What stands against it from outside the joint. */
+  readonly alsoAgainst?: readonly Guard[];
+}
+
 /** The plan of a going-round, to be kept with it. A retorque goes round once, at the final figure. */
-export function planOfJoint(setting: JointSetting, options: { readonly retorqueCycle?: string; readonly reason?: string } = {}): TighteningPlan {
+export function planOfJoint(setting: JointSetting, options: PlanOptions = {}): TighteningPlan {
   const { joint, leaf, source } = setting;
   const worked = workJoint(setting);
   const allStages = stagesOfJoint(setting, worked);
@@ -88,7 +99,7 @@ export function planOfJoint(setting: JointSetting, options: { readonly retorqueC
     stages: again ? allStages.slice(-1) : allStages,
     unitOfWork: again ? 'row' : joint.unitOfWork,
     perGroup: joint.pattern === 'caps' ? 2 : 1,
-    turnShaft: again ? false : shaftOf(joint),
+    turnShaft: again || options.crankHeld ? false : shaftOf(joint),
   });
   const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
   return {
@@ -106,7 +117,7 @@ export function planOfJoint(setting: JointSetting, options: { readonly retorqueC
     filmName: filmsName(setting),
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
-    guards: worked.guards,
+    guards: [...worked.guards, ...(options.alsoAgainst ?? [])],
     care: careOf(joint.detail, setting.shelves.practice),
     act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
     ...(options.reason && { reason: options.reason }),

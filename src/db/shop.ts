@@ -2,10 +2,13 @@ import { openDatabase } from './connection';
 import { createBoltRepository } from './repositories/bolt-repository';
 import { createBookRepository } from './repositories/book-repository';
 import { createEngineRepository } from './repositories/engine-repository';
+import { createFitRepository } from './repositories/fit-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
 import { createSettingRepository } from './repositories/setting-repository';
+import { createSheetRepository } from './repositories/sheet-repository';
 import { createShelfRepository } from './repositories/shelf-repository';
+import { createShimRepository } from './repositories/shim-repository';
 import { createTighteningRepository } from './repositories/tightening-repository';
 import { createTrialRepository } from './repositories/trial-repository';
 import { createWrenchRepository } from './repositories/wrench-repository';
@@ -27,6 +30,9 @@ export function openShop(file: string) {
     wrenches: createWrenchRepository(db),
     shelf: createShelfRepository(db),
     bolts: createBoltRepository(db),
+    fits: createFitRepository(db),
+    shims: createShimRepository(db),
+    sheets: createSheetRepository(db),
     trials: createTrialRepository(db),
     settings: createSettingRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */

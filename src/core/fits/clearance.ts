@@ -1,4 +1,5 @@
 import { DomainError, assertNotNegative, assertPositive } from '../units';
+import { ruleLimits, type ClearanceRule } from './rule';
 import { assertLimits, judge, type Limits, type Verdict } from './verdict';
 
 /** Stations along the length, each a list of diameters round it, mm. */
@@ -10,12 +11,6 @@ export interface Roundness {
   readonly outOfRound_mm: number;
   /** The spread of the stations' means. */
   readonly taper_mm: number;
-}
-
-/** A clearance wanted as a share of the measured diameter. */
-export interface ClearanceRule {
-  readonly perDiameter: readonly [low: number, high: number];
-  readonly floor_mm?: number;
 }
 
 export interface ClearanceInput {
@@ -67,10 +62,8 @@ function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits
   assertNotNegative(low, 'rule.perDiameter');
   assertPositive(high, 'rule.perDiameter');
   if (low > high) throw new DomainError('bad-field', `rule.perDiameter must rise, got ${low} to ${high}.`, 'rule.perDiameter');
-  const floor = rule.floor_mm ?? 0;
-  assertNotNegative(floor, 'rule.floor_mm');
-  const min_mm = Math.max(low * diameter_mm, floor);
-  return { min_mm, max_mm: Math.max(high * diameter_mm, min_mm) };
+  assertNotNegative(rule.floor_mm ?? 0, 'rule.floor_mm');
+  return ruleLimits(rule, diameter_mm);
 }
 
 /**

@@ -1,4 +1,22 @@
-export { clearance, roundness, type Clearance, type ClearanceInput, type ClearanceRule, type Grid, type Roundness } from './clearance';
+export { IMBALANCE_UNITS, balanced, imbalance_gmm, type BalancedPlane, type ImbalanceUnit, type PlaneImbalance } from './balance';
+export { METHODS, cellGroups, cellKey, entryOrder, type Cell, type Method, type ReadingPlan } from './cells';
+export { clearance, roundness, type Clearance, type ClearanceInput, type Grid, type Roundness } from './clearance';
+export { angleBetween, clockingDoubts, evenClocking, type ClockingInput, type GapMark } from './clocking';
+export {
+  CHANGES,
+  CONDITIONS,
+  PARTS,
+  REMEDIES,
+  isVoidedBy,
+  unmetCondition,
+  type Answer,
+  type Answers,
+  type ChangeId,
+  type ConditionId,
+  type Part,
+  type RemedyId,
+} from './conditions';
+export { dialDoubts, feelerDoubts, readingDoubts, type DoubtInput } from './doubts';
 export {
   bearingSize,
   compression,
@@ -12,5 +30,20 @@ export {
   type RodWeight,
 } from './engine';
 export { at20C, endFloat, feelers, type EndFloat, type FloatReading } from './gauges';
+export { FIT_KINDS, SHAPES, fitKind, placesOf, type EngineMake, type FitKind, type FitShape } from './kinds';
+export { judgeInterval, placeResult, worstVerdict, type PlaceFacts, type PlaceFigure, type PlaceReading, type PlaceResult } from './place';
+export {
+  EXPANSIONS_UM_PER_MK,
+  READING_UNITS_MM,
+  isSigned,
+  readReading,
+  sizeAt20C,
+  type ExpandingMetal,
+  type ReadingUnit,
+  type TypedReading,
+} from './reading';
+export { ruleLimits, type ClearanceRule } from './rule';
+export { runout, type Runout } from './runout';
 export { shims, type ShimChoice, type ShimInput } from './shims';
 export type { Limits, Verdict } from './verdict';
+export { assertWanted, wantedFigures, type Wanted, type WantedFigures } from './wanted';

@@ -19,6 +19,10 @@ export interface HousePractice {
   readonly careInside: 'wrench' | 'importance' | 'hand';
   readonly careOutside: 'wrench' | 'importance' | 'hand';
   readonly careTrim: 'wrench' | 'importance' | 'hand';
+  readonly clearance: 'page' | 'rule' | 'target';
+  readonly oilClearance: 'micrometers' | 'strip' | 'both';
+  readonly endFloat: 'dial' | 'feelers' | 'hand';
+  readonly shellBacks: 'dry' | 'lightly-oiled';
 }
 
 export type PracticeRow = keyof HousePractice;
@@ -118,12 +122,32 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
   { row: 'careInside', question: 'Joints inside the engine', schools: CARES },
   { row: 'careOutside', question: 'Joints outside it', schools: CARES },
   { row: 'careTrim', question: 'Covers and small fittings', schools: CARES },
+  { row: 'clearance', question: 'Clearance wanted', schools: [
+    school('page', 'the page', 'the maker knew the oil, the metals and the heat'),
+    school('rule', 'a rule on the measured diameter', 'serves where no page speaks, or the shaft has been ground'),
+    school('target', 'an own target inside the limits', 'what has lasted in this shop’s engines'),
+  ] },
+  { row: 'oilClearance', question: 'How oil clearance is measured', schools: [
+    school('micrometers', 'micrometers', 'shows out-of-round and taper, and which part is at fault'),
+    school('strip', 'crushed strip', 'reads the gap itself, with the cap as it will be'),
+    school('both', 'both', 'one catches the other’s mistake; a difference is shown, not averaged'),
+  ] },
+  { row: 'endFloat', question: 'End float', schools: [
+    school('dial', 'by dial', 'reads the whole float, and shows whether it repeats'),
+    school('feelers', 'by feelers', 'no dial reaches everywhere; an interval, not a figure'),
+    school('hand', 'by hand', 'recorded as felt, not measured'),
+  ] },
+  { row: 'shellBacks', question: 'Shell backs', schools: [
+    school('dry', 'dry', 'metal to metal carries the heat away, and nothing holds the shell off its seat'),
+    school('lightly-oiled', 'lightly oiled', 'slides into place; a film or dirt beneath it takes clearance, so read it again'),
+  ] },
 ]; // prettier-ignore
 
 export const USUAL_PRACTICE: HousePractice = {
   range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
   track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
   careInside: 'wrench', careOutside: 'importance', careTrim: 'hand',
+  clearance: 'page', oilClearance: 'micrometers', endFloat: 'dial', shellBacks: 'dry',
 }; // prettier-ignore
 
 /** The words of a school in force, with its reason. */

@@ -22,6 +22,13 @@ interface TighteningRow {
   readonly started_at: string;
 }
 
+interface RoundRow {
+  readonly id: string;
+  readonly joint_id: string;
+  readonly purpose: Purpose;
+  readonly started_at: string;
+}
+
 interface EventRow {
   readonly id: string;
   readonly kind: BenchEvent['kind'];
@@ -62,6 +69,10 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
 export const createTighteningRepository = (db: Database) => {
   const byId = db.prepare<[string], TighteningRow>('SELECT * FROM tightening WHERE id = ?');
   const ofJoint = db.prepare<[string], TighteningRow>('SELECT * FROM tightening WHERE joint_id = ? ORDER BY started_at, rowid');
+  const rounds = db.prepare<[string], RoundRow>(
+    `SELECT tightening.id, joint_id, purpose, started_at FROM joint JOIN tightening ON joint_id = joint.id
+     WHERE engine_id = ? ORDER BY started_at, tightening.rowid`,
+  );
   const insert = db.prepare<[string, string, Purpose, string, string]>(
     'INSERT INTO tightening (id, joint_id, purpose, plan, started_at) VALUES (?, ?, ?, ?, ?)',
   );
@@ -84,6 +95,9 @@ export const createTighteningRepository = (db: Database) => {
       return row && toTightening(row);
     },
     ofJoint: (jointId: string): readonly Tightening[] => ofJoint.all(jointId).map(toTightening),
+    /** When each going-round of an engine began, without its plan. */
+    rounds: (engineId: string): readonly Omit<Tightening, 'plan'>[] =>
+      rounds.all(engineId).map((row) => ({ id: row.id, jointId: row.joint_id, purpose: row.purpose, startedAt: row.started_at })),
     start: ({ id, jointId, purpose, plan, startedAt }: Tightening): void => void insert.run(id, jointId, purpose, JSON.stringify(plan), startedAt),
     events,
     /**

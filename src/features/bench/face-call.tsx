@@ -10,6 +10,7 @@ interface Props {
   readonly plan: TighteningPlan;
   readonly standing: Standing;
   readonly purpose: 'final' | 'trial' | 'retorque';
+  readonly strips: readonly string[];
 }
 
 const CAUTIONS: Readonly<Record<Props['purpose'], string>> = {
@@ -19,7 +20,7 @@ const CAUTIONS: Readonly<Record<Props['purpose'], string>> = {
 };
 
 /** What to do next, in figures that are read at two metres. */
-export function FaceCall({ plan, standing, purpose }: Props) {
+export function FaceCall({ plan, standing, purpose, strips }: Props) {
   const { plain, torque } = useFigures();
   const step = plan.steps[standing.next];
   const over = standing.marks.filter((mark) => mark.attention).length;
@@ -32,6 +33,16 @@ export function FaceCall({ plan, standing, purpose }: Props) {
         <p className={styles.hint}>
           Wind the wrench back to its lowest mark, not below it.
           {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
+        </p>
+      </section>
+    );
+  if (step.kind === 'shaft' && strips.length > 0)
+    return (
+      <section className={styles.call} aria-live="assertive">
+        <p className={styles.lead}>The crank is held</p>
+        <p className={styles.words}>Do not turn it</p>
+        <p className={styles.hint}>
+          A strip lies in {strips.join(', ')}. Loosen the caps, read it and take it out on the fits sheet; then go on here.
         </p>
       </section>
     );

@@ -24,6 +24,8 @@ interface Props {
   readonly events: readonly BenchEvent[];
   readonly caps: boolean;
   readonly back: string;
+  /** Where a strip lies: the crank is held, and no turn is asked for. */
+  readonly strips: readonly string[];
   readonly openedAt: number;
 }
 
@@ -46,15 +48,18 @@ export function Face(props: Props) {
   const step = plan.steps[standing.next];
   // The key opens once the page is alive, so that no press before it is taken for a pull.
   const alive = useMounted();
+  const held = step?.kind === 'shaft' && props.strips.length > 0;
   useAwake();
   const pull = (outcome: PullOutcome) => step?.kind === 'pull' && record.pull(outcome);
-  const main = () => (step?.kind === 'shaft' ? record.shaftTurned() : pull('pulled'));
+  const main = () => (held ? undefined : step?.kind === 'shaft' ? record.shaftTurned() : pull('pulled'));
   const leave = () => router.push(back);
   const sayNext = () =>
     say(
       step
         ? step.kind === 'shaft'
-          ? 'Turn the shaft'
+          ? held
+            ? 'Do not turn the shaft: a strip is in'
+            : 'Turn the shaft'
           : `${stepName(plan, step)}: ${plan.care === 'hand' ? 'by feel' : `${step.setting} ${plan.unit}`}`
         : 'All done',
     );
@@ -92,7 +97,7 @@ export function Face(props: Props) {
           label={nextPosition === undefined ? 'The fasteners of the joint' : `The fasteners; next is number ${turnNumber(plan, nextPosition)}`}
         />
       </div>
-      <FaceCall plan={plan} standing={standing} purpose={purpose} />
+      <FaceCall plan={plan} standing={standing} purpose={purpose} strips={props.strips} />
       {record.trouble && (
         <p className={styles.trouble} role="alert">
           {record.trouble}
@@ -111,7 +116,7 @@ export function Face(props: Props) {
         <button type="button" className={styles.key} data-rank="strike" onMouseDown={keepFocus} onClick={record.strikeLast} disabled={!standing.last}>
           Strike last
         </button>
-        <button type="button" className={styles.key} data-rank="main" data-main disabled={!alive} onMouseDown={keepFocus} onClick={standing.complete ? leave : main}>
+        <button type="button" className={styles.key} data-rank="main" data-main disabled={!alive || held} onMouseDown={keepFocus} onClick={standing.complete ? leave : main}>
           {standing.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>

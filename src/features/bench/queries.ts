@@ -1,5 +1,6 @@
 import { patternPositions, standing, tighteningPlan } from '@/core/tightening';
 import { engineStanding, tighteningStanding, type JointStanding } from '@/db/engine-standing';
+import { stripsInEngine } from '@/db/fits-of-engine';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
 import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
@@ -12,6 +13,8 @@ export interface FacePage {
   readonly events: readonly RecordedEvent[];
   readonly joint: Joint;
   readonly engine: Engine;
+  /** Where a strip lies: the crank is held. */
+  readonly strips: readonly string[];
 }
 
 export function facePage(shop: Shop, tighteningId: string): FacePage | undefined {
@@ -19,7 +22,7 @@ export function facePage(shop: Shop, tighteningId: string): FacePage | undefined
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
-  return { tightening, events: tighteningStanding(shop, tightening).events, joint, engine };
+  return { tightening, events: tighteningStanding(shop, tightening).events, joint, engine, strips: stripsInEngine(shop, engine.id) };
 }
 
 function drawingOf({ joint, final, openRetorque }: JointStanding): Pick<TightenLine, 'positions' | 'order' | 'marks' | 'caps'> {

@@ -1,3 +1,5 @@
+import { DomainError } from '@/core/units';
+import { stripsInEngine } from '@/db/fits-of-engine';
 import type { RecordedEvent } from '@/db/repositories/tightening-repository';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/interface/server/clock';
@@ -5,6 +7,12 @@ import { done, problemOf, problemOfThrown, refused, type Outcome } from '@/inter
 import { validateEvent } from './event-schema';
 
 const noTightening = { code: 'not-found', message: 'That tightening is not in this shop.' };
+
+/** Nothing turns the shaft while a strip lies in one of its bearings. @throws DomainError crank-held */
+function assertFree(shop: Shop, jointId: string): void {
+  const strips = stripsInEngine(shop, shop.joints.find(jointId)?.engineId);
+  if (strips.length > 0) throw new DomainError('crank-held', `The crank is held: a strip lies in ${strips.join(', ')}. Take it out first.`);
+}
 
 /** Writes one line of the bench; the answer comes only once it is on disk. The same line twice is one line. */
 export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Outcome<{ readonly id: string; readonly isNew: boolean }> {
@@ -14,6 +22,7 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Ou
   try {
     const tightening = shop.tightenings.find(tighteningId);
     if (!tightening) return refused(noTightening);
+    if (event.kind === 'shaft') assertFree(shop, tightening.jointId);
     return done({ id: event.id, isNew: shop.tightenings.record(tightening, event, nowIso()) });
   } catch (thrown) {
     return refused(problemOfThrown(thrown));

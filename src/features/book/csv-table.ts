@@ -1,7 +1,7 @@
-import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
-import { DomainError, isDomainError } from '@/core/units';
+import { isDomainError } from '@/core/units';
 import { askedOf, leafOfText } from '@/db/leaf-of-text';
+import { readRecords } from '@/interface/csv/read-records';
 import type { BookSource } from './queries';
 
 /** What a column of a table of figures may hold. */
@@ -29,7 +29,6 @@ export interface ImportTable {
   readonly rows: readonly ImportRow[];
 }
 
-const MOST_ROWS = 5000;
 const GUESSES: readonly (readonly [RegExp, ColumnUse])[] = [
   [/page|seite|pag\b|leaf/i, 'page'],
   [/unit|einheit/i, 'unit'],
@@ -43,25 +42,6 @@ const guessUse = (heading: string): ColumnUse => GUESSES.find(([pattern]) => pat
 /** Each use once, the first column that asks for it. */
 const guessUses = (headings: readonly string[]): readonly ColumnUse[] =>
   headings.map(guessUse).map((use, i, all) => (use !== 'left out' && all.indexOf(use) < i ? 'left out' : use));
-
-function delimiterOf(text: string): string {
-  const first = text.split(/\r?\n/, 1)[0] ?? '';
-  const count = (sign: string) => first.split(sign).length;
-  return [';', '\t', ','].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
-}
-
-/** @throws DomainError bad-csv */
-function recordsOf(text: string): readonly (readonly string[])[] {
-  try {
-    return parse(text, { bom: true, delimiter: delimiterOf(text), relax_column_count: true, skip_empty_lines: true, trim: true });
-  } catch (error) {
-    throw new DomainError(
-      'bad-csv',
-      `The table cannot be read: ${error instanceof Error ? error.message : 'it is no CSV'}. Nothing was written.`,
-      'text',
-    );
-  }
-}
 
 function readRow(fields: Omit<ImportRow, 'min_Nm' | 'max_Nm' | 'reason'>): ImportRow {
   if (fields.subject === '') return { ...fields, reason: 'It says not what it is for.' };
@@ -83,9 +63,7 @@ function readRow(fields: Omit<ImportRow, 'min_Nm' | 'max_Nm' | 'reason'>): Impor
  * @throws DomainError bad-csv
  */
 export function readTable(text: string, uses?: readonly ColumnUse[]): ImportTable {
-  const [headings, ...records] = recordsOf(text);
-  if (!headings || records.length === 0) throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
-  if (records.length > MOST_ROWS) throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MOST_ROWS} at a time.`, 'text');
+  const { headings, records } = readRecords(text);
   const inForce = uses?.length === headings.length ? uses : guessUses(headings);
   const at = (record: readonly string[], use: ColumnUse) => {
     const column = inForce.indexOf(use);

@@ -1,12 +1,13 @@
 'use client';
 
-import { NativeSelect, Textarea } from '@mantine/core';
+import { NativeSelect } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Source } from '@/db/repositories/book-repository';
 import { useFigures } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
 import { Key } from '@/interface/parts/button';
+import { TableInput } from '@/interface/parts/table-input';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
 import { send } from '@/interface/parts/use-action-form';
 import type { ColumnUse, ImportRow, ImportTable } from './csv-table';
@@ -58,26 +59,12 @@ export function ImportSheet({ engineId, sources }: { readonly engineId: string; 
       if (outcome.ok) return router.push(`/engines/${engineId}/book`);
       return setRefusal(outcome.error.message);
     });
-  const choose = async (file: File | undefined) => {
-    if (!file) return;
-    const read = await file.text();
-    setText(read);
-    look(read);
-  };
   const good = preview?.rows.filter((row) => row.reason === undefined).length ?? 0;
   const aside = (preview?.rows.length ?? 0) - good;
   return (
     <Sheet title="A table of figures" lead="Each row is shown as it will be read. Nothing is written until you agree.">
       <Alive>
-        <Part title="The table">
-          <Textarea label="Paste it here" description="With a line of headings; commas, semicolons or tabs between" autosize minRows={4} maxRows={10} value={text} onChange={(event) => setText(event.currentTarget.value)} />
-          <p className={styles.acts}>
-            <Key onClick={() => look(text)} disabled={pending || text.trim() === ''}>Look at it</Key>
-            <label className={styles.file}>
-              or choose its file <input type="file" accept=".csv,text/csv,text/plain" aria-label="Table file" onChange={(event) => void choose(event.currentTarget.files?.[0])} />
-            </label>
-          </p>
-        </Part>
+        <TableInput text={text} onText={setText} onLook={(read) => look(read)} pending={pending} />
         {refusal && <Remark kind="stop">{refusal}</Remark>}
         {preview && (
           <Part title="As it will be read">

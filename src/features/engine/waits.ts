@@ -1,4 +1,5 @@
 import type { EngineStanding, JointStanding } from '@/db/engine-standing';
+import { isHolding, type FitStanding } from '@/db/fit-standing';
 import type { Step } from '@/core/tightening';
 import { nearTime } from '@/interface/figures/times';
 import type { EngineTag } from '@/interface/shell/rail';
@@ -22,10 +23,28 @@ function jointWaits({ joint, final, openRetorque, retorque }: JointStanding, now
   return undefined;
 }
 
+/** What one fit waits for: out of limits goes before everything but work under way. */
+function fitWaits({ fit, places }: FitStanding): (Waiting & { rank: number }) | undefined {
+  const at = (name: string) => (places.length > 1 ? `${fit.name}, ${name}` : fit.name);
+  const out = places.find(({ state }) => isHolding(state));
+  if (out)
+    return out.order
+      ? { rank: 2.7, state: 'waiting', waitsFor: `${out.order} on order` }
+      : { rank: 0.5, state: 'stop', waitsFor: `${at(out.name)}: out of limits` };
+  const strip = places.find(({ stripIn }) => stripIn);
+  if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
+  const reopened = places.find(({ remedy }) => remedy !== undefined);
+  if (reopened) return { rank: 2.5, state: 'waiting', waitsFor: `${at(reopened.name)}: to read again` };
+  const stale = places.find(({ state }) => state === 'stale');
+  return stale && { rank: 2.6, state: 'waiting', waitsFor: `${at(stale.name)}: stale` };
+}
+
 /** The one line on an engine's tag. */
-export function waitsFor({ joints, leaves }: EngineStanding, now: number): Waiting {
+export function waitsFor({ joints, fits, leaves }: EngineStanding, now: number): Waiting {
   if (leaves === 0) return { waitsFor: 'a first leaf from its book', state: 'rest' };
   if (joints.length === 0) return { waitsFor: 'a first joint', state: 'rest' };
-  const waits = joints.flatMap((joint) => jointWaits(joint, now) ?? []).sort((a, b) => a.rank - b.rank);
+  const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint, now) ?? [])].sort(
+    (a, b) => a.rank - b.rank,
+  );
   return waits[0] ?? { waitsFor: 'nothing', state: 'rest' };
 }

@@ -10,6 +10,7 @@ import { speakingLeaves } from '@/db/governing';
 import { PLAIN_DETAIL } from '@/db/joint-detail';
 import { settingOf } from '@/db/joint-setting';
 import { planOfJoint, usualFaceOf, workJoint } from '@/db/joint-working';
+import { fitsOfEngine, gateOf, guardsOfGate, type Gate } from '@/db/fits-of-engine';
 import { leafOfText } from '@/db/leaf-of-text';
 import { PLAIN_SOURCE } from '@/db/repositories/book-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
@@ -178,12 +179,28 @@ export async function chooseLeafAction(input: unknown) {
   });
 }
 
+/** What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws DomainError */
+function assertGate({ held, strips }: Gate, purpose: 'final' | 'trial'): void {
+  if (purpose === 'trial') return;
+  const out = held.map(({ line }) => line).join('; ');
+  if (out) throw new DomainError('fit-out', `${out}. Put it right and read it again; until then only a trial goes round.`, 'purpose');
+  if (strips.length > 0)
+    throw new DomainError(
+      'strip-in',
+      `A strip lies in ${strips.join(', ')}: until it is out only a trial goes round, without turning the shaft.`,
+      'purpose',
+    );
+}
+
 /** Begins a going-round with the plan as it stands now, and answers with its face. */
 export async function startTighteningAction(input: unknown) {
   return attempt(startSchema, input, async ({ jointId, purpose, reason }) => {
     const shop = await currentShop();
     const joint = jointNamed(shop, jointId);
-    const plan = planOfJoint(settingOf(shop, joint, nowMs()), { reason });
+    const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
+    assertGate(gate, purpose);
+    const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
+    const plan = planOfJoint(settingOf(shop, joint, nowMs()), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
     const stops = (plan.guards ?? []).filter((guard) => guard.severity === 'stop');
     const offScale = stops.find((guard) => guard.code === 'off-scale');
     if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
+import type { Guard } from '@/core/joint';
 import { isDomainError } from '@/core/units';
 import { stagesOfJoint, workJoint, type JointSetting } from '@/db/joint-working';
 import type { SpeakingLeaf } from '@/db/governing';
@@ -31,6 +32,8 @@ interface Props {
   readonly standing: string;
   readonly speaking: readonly SpeakingLeaf[];
   readonly otherLeaves: readonly Leaf[];
+  /** What the engine’s fits say to closing it up. */
+  readonly against: readonly Guard[];
   readonly stretch: { readonly href: string; readonly line: string };
 }
 
@@ -47,7 +50,7 @@ function useWorked(setting: JointSetting) {
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointSheet({ setting, resume, tight, standing, speaking, otherLeaves, stretch }: Props) {
+export function JointSheet({ setting, resume, tight, standing, speaking, otherLeaves, stretch, against }: Props) {
   const { joint, change, changeDetail, problem, settled } = useKeptJoint(setting.joint);
   const { plain } = useFigures();
   const { standard } = setting.joint.detail;
@@ -65,13 +68,15 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
     <Sheet
       title={joint.name}
       lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${standing}`}
-      aside={<StartControls joint={joint} resume={resume} tight={tight} stops={stops} ready={worked !== undefined} settled={settled} />}
+      aside={
+        <StartControls joint={joint} resume={resume} tight={tight} stops={stops} against={against} ready={worked !== undefined} settled={settled} />
+      }
     >
       {problem && <Remark kind="stop">{problem}</Remark>}
       {!found.ok && <Remark kind="stop">{found.message}</Remark>}
       <Alive>
         {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
-        {worked && <GuardList guards={worked.guards} />}
+        {worked && <GuardList guards={[...against, ...worked.guards]} />}
         <SourcesFold joint={joint} speaking={speaking} otherLeaves={otherLeaves} settled={settled} onDetail={changeDetail} />
         <FastenerFold setting={now} onChange={change} onDetail={changeDetail} />
         {worked && <WrenchFold setting={now} worked={worked} onChange={change} onDetail={changeDetail} />}

@@ -1,5 +1,7 @@
 import { engineStanding, jointStanding } from '@/db/engine-standing';
 import { sameSubject, speakingLeaves, type SpeakingLeaf } from '@/db/governing';
+import type { Guard } from '@/core/joint';
+import { fitsOfEngine, gateOf, guardsOfGate } from '@/db/fits-of-engine';
 import { settingOf } from '@/db/joint-setting';
 import { filmsName, workJoint, type JointSetting } from '@/db/joint-working';
 import type { Leaf } from '@/db/repositories/book-repository';
@@ -29,9 +31,11 @@ export function leavesOfJoint(shop: Shop, joint: Joint): readonly Leaf[] {
 }
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
-export const jointSummaries = (shop: Shop, engine: Engine, now: number): readonly JointSummary[] =>
-  engineStanding(shop, engine).joints.map((standing) => {
+export function jointSummaries(shop: Shop, engine: Engine, now: number): readonly JointSummary[] {
+  const { joints, fits } = engineStanding(shop, engine);
+  return joints.map((standing) => {
     const { joint } = standing;
+    const gate = gateOf(fits, joint.id);
     const setting = settingOf(shop, joint, now);
     const { ladder, wrench, guards } = workJoint(setting);
     return {
@@ -47,10 +51,11 @@ export const jointSummaries = (shop: Shop, engine: Engine, now: number): readonl
       standing: `${tighteningLine(standing, now)} ${retorqueLine(standing, now)}`,
       done: standing.final?.standing.complete ?? false,
       filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
-      stops: guards.filter((guard) => guard.severity === 'stop').length,
-      asks: guards.filter((guard) => guard.severity === 'ask').length,
+      stops: guards.filter((guard) => guard.severity === 'stop').length + gate.held.length,
+      asks: guards.filter((guard) => guard.severity === 'ask').length + gate.asks.length,
     };
   });
+}
 
 export interface JointPage {
   readonly setting: JointSetting;
@@ -60,6 +65,8 @@ export interface JointPage {
   readonly otherLeaves: readonly Leaf[];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
+  /** What the engine’s fits say to closing this joint up. */
+  readonly against: readonly Guard[];
 }
 
 /** One joint with everything its sheet needs. */
@@ -83,6 +90,7 @@ export function jointPage(shop: Shop, engine: Engine, jointId: string, now: numb
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
       line: sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`,
     },
+    against: guardsOfGate(gateOf(fitsOfEngine(shop, engine.id), joint.id)),
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

@@ -21,12 +21,14 @@ interface Props {
   readonly resume?: Resume;
   readonly tight: boolean;
   readonly stops: readonly Guard[];
+  /** What stands against closing it up for good; a trial may go round all the same. */
+  readonly against: readonly Guard[];
   readonly ready: boolean;
   readonly settled: () => Promise<unknown>;
 }
 
 /** The way to the face. Where something stands against the figure, a written reason goes first. */
-export function StartControls({ joint, resume, tight, stops, ready, settled }: Props) {
+export function StartControls({ joint, resume, tight, stops, against, ready, settled }: Props) {
   const router = useRouter();
   const [starting, startTransition] = useTransition();
   const [refusal, setRefusal] = useState<string>();
@@ -40,7 +42,12 @@ export function StartControls({ joint, resume, tight, stops, ready, settled }: P
       if (outcome.error.code === 'needs-reason') setAsking(purpose);
       return setRefusal(outcome.error.message);
     });
-  const begin = (purpose: 'final' | 'trial') => (stops.length > 0 && reason.trim() === '' ? setAsking(purpose) : start(purpose));
+  const begin = (purpose: 'final' | 'trial') => {
+    const standing = purpose === 'final' ? [...stops, ...against] : stops;
+    // What is out of limits is refused whatever is written, so nothing is asked for.
+    const asks = standing.length > 0 && reason.trim() === '' && !standing.some(({ code }) => code === 'fit-out');
+    return asks ? setAsking(purpose) : start(purpose);
+  };
   const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';
   return (
     <div className={styles.start}>

@@ -12,6 +12,8 @@ import type { Joint } from '@/db/repositories/joint-repository';
 import type { Wrench } from '@/db/repositories/wrench-repository';
 import type { Shop } from '@/db/shop';
 
+import { loadFit, loadSheets, loadShims, type YardFit, type YardSheets, type YardShim } from './demonstration-fits';
+
 /** Times of the yard are minutes before it is loaded, so that it is always this morning there. */
 export interface YardTightening {
   readonly purpose: 'final' | 'trial' | 'retorque';
@@ -60,6 +62,8 @@ export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice'> {
   readonly sources: readonly (Pick<Source, 'id' | 'title' | 'edition' | 'year'> & Partial<Source> & { readonly leaves: readonly YardLeaf[] })[];
   readonly joints: readonly YardJoint[];
   readonly cycles: readonly YardCycle[];
+  readonly fits?: readonly YardFit[];
+  readonly sheets?: YardSheets;
 }
 
 export interface YardWrench extends Omit<Wrench, 'createdAt' | 'calibration' | 'checkedAt'> {
@@ -70,6 +74,7 @@ export interface YardWrench extends Omit<Wrench, 'createdAt' | 'calibration' | '
 export interface Yard {
   readonly wrenches: readonly YardWrench[];
   readonly trials: readonly YardTrial[];
+  readonly shims?: readonly YardShim[];
   readonly engines: readonly YardEngine[];
 }
 
@@ -143,13 +148,15 @@ function loadJoint(shop: Shop, engineId: string, { faceMm, tightenings, detail, 
 }
 
 function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number): void {
-  const { sources, joints, cycles, ...engine } = yard;
+  const { sources, joints, cycles, fits = [], sheets = {}, ...engine } = yard;
   shop.engines.add({ ...engine, practice: {}, createdAt: before(60_000 - place) });
   for (const [s, { leaves, ...source }] of sources.entries()) {
     shop.book.addSource(engine.id, { ...PLAIN_SOURCE, ...source, createdAt: before(50_000 - s) });
     leaves.forEach((leaf, i) => shop.book.addLeaf(leafOf(engine.id, source.id, leaf, before(49_000 - i))));
   }
   for (const joint of joints) loadJoint(shop, engine.id, joint, before);
+  for (const fit of fits) loadFit(shop, engine.id, fit, before);
+  loadSheets(shop, engine.id, sheets, before);
   for (const { readings, ranFromMinutesAgo, ranToMinutesAgo, ...cycle } of cycles) {
     const ranTo = before(ranToMinutesAgo);
     shop.heat.addCycle({ ...cycle, engineId: engine.id, ranFrom: before(ranFromMinutesAgo), ranTo }, ranTo);
@@ -169,6 +176,7 @@ export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void 
       const checkedAt = checkedDaysAgo === undefined ? null : before(checkedDaysAgo * MIN_PER_DAY);
       shop.wrenches.add({ ...wrench, calibration, checkedAt, createdAt: before(70_000) });
     }
+    loadShims(shop, yard.shims ?? [], before);
     for (const trial of yard.trials) loadTrial(shop, trial, before);
     yard.engines.forEach((engine, place) => loadEngine(shop, engine, before, place));
   });

@@ -39,6 +39,7 @@ export function shelfStops(shop: Shop): readonly Stop[] {
     stop('Threads', 'threads', 'finder'),
     stop('Metals', 'metals', own('metal')),
     stop('Wrenches', 'wrenches', `${shop.wrenches.all().length}`),
+    stop('Instruments', 'instruments', 'simulated'),
     stop('Practice', 'practice', 'schools'),
     stop('Trials', 'trials', trials === 0 ? 'none yet' : `${trials}`),
   ];

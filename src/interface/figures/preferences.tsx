@@ -2,7 +2,7 @@
 
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { torqueFromSi, type TorqueUnit } from '@/core/units';
-import { formatPlain, formatSignificant, type DecimalSign } from './format';
+import { formatFixed, formatPlain, formatSignificant, type DecimalSign } from './format';
 import { writePreference } from './preference-cookies';
 
 export interface Preferences {
@@ -50,6 +50,36 @@ export const otherUnitOf = (unit: TorqueUnit): TorqueUnit => (unit === 'N·m' ? 
 export function useTorqueUnit(): TorqueUnit {
   const own = useContext(OwnUnitContext);
   return usePreferences().otherUnits ? otherUnitOf(own) : own;
+}
+
+const isInchShop = (unit: TorqueUnit) => unit.startsWith('lbf') || unit.startsWith('ozf');
+const MM_PER_IN = 25.4;
+const MM_PER_THOU = 0.0254;
+
+/** Writes lengths the way this person reads them: mm, or inches and thou; the other system is one key away. */
+export function useLengths() {
+  const own = useContext(OwnUnitContext);
+  const { decimalSign, otherUnits } = usePreferences();
+  const inch = isInchShop(own) !== otherUnits;
+  return useMemo(() => {
+    const small = (value_mm: number) => formatFixed(inch ? value_mm / MM_PER_THOU : value_mm, inch ? 2 : 3, decimalSign);
+    return {
+      inch,
+      /** What a clearance or a float is told in. */
+      smallUnit: inch ? 'thou' : 'mm',
+      /** A clearance or a float, without its unit: `1.50`, `0.038`. */
+      small,
+      /** `1.50 thou`, `0.038 mm` */
+      gap: (value_mm: number) => `${small(value_mm)} ${inch ? 'thou' : 'mm'}`,
+      /** `1.00 to 1.50 thou` */
+      span: (low_mm: number, high_mm: number) =>
+        small(low_mm) === small(high_mm)
+          ? `${small(low_mm)} ${inch ? 'thou' : 'mm'}`
+          : `${small(low_mm)} to ${small(high_mm)} ${inch ? 'thou' : 'mm'}`,
+      /** A size, to a tenth of a thou or a thousandth of a mm: `1.9685 in`, `50.000 mm`. */
+      size: (value_mm: number) => (inch ? `${formatFixed(value_mm / MM_PER_IN, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`),
+    };
+  }, [decimalSign, inch]);
 }
 
 /** Writes figures the way this person reads them. */

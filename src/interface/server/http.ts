@@ -3,6 +3,7 @@ import { problemOfThrown, refused, type Outcome, type Problem } from './outcome'
 
 const STATUS: Readonly<Record<string, number>> = {
   'bad-field': 400, 'bad-json': 400, 'missing-field': 400, 'not-found': 404, 'out-of-turn': 409, 'nothing-to-strike': 409,
+  'crank-held': 409, 'nothing-to-accept': 409, 'outside-packet': 400, 'no-number': 400, 'unknown-unit': 400, 'no-unit': 400, unreadable: 400, negative: 400, zero: 400,
   'other-origin': 403, 'disk-full': 507, locked: 503, failed: 500,
 }; // prettier-ignore
 

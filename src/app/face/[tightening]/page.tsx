@@ -15,7 +15,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
   const found = await troubleIn(async () => facePage(await currentShop(), id));
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   if (!found.value) notFound();
-  const { tightening, events, joint, engine } = found.value;
+  const { tightening, events, joint, engine, strips } = found.value;
   return (
     <OwnUnit unit={engine.preferredUnit}>
       <Face
@@ -27,6 +27,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         events={events}
         caps={joint.pattern === 'caps'}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
+        strips={strips}
         openedAt={nowMs()}
       />
     </OwnUnit>

@@ -1,0 +1,13 @@
+import { BearingsSheet } from '@/features/fits/bearings-sheet';
+import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+
+export default async function BearingsPage({ params }: EngineParams) {
+  const { shop, engine } = await engineAt(params);
+  return (
+    <BearingsSheet
+      engineId={engine.id}
+      bearings={shop.sheets.latest(engine.id, 'bearings')?.body}
+      marks={shop.sheets.latest(engine.id, 'marks')?.body}
+    />
+  );
+}

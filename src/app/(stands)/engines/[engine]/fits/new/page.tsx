@@ -1,0 +1,7 @@
+import { NewFitsSheet } from '@/features/fits/new-fits-sheet';
+import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+
+export default async function NewFitsPage({ params }: EngineParams) {
+  const { shop, engine } = await engineAt(params);
+  return <NewFitsSheet engine={engine} has={shop.fits.ofEngine(engine.id).map(({ kind }) => kind)} />;
+}

@@ -1,0 +1,7 @@
+import { RingsSheet } from '@/features/fits/rings-sheet';
+import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+
+export default async function RingsPage({ params }: EngineParams) {
+  const { shop, engine } = await engineAt(params);
+  return <RingsSheet engineId={engine.id} kept={shop.sheets.latest(engine.id, 'clocking')?.body} />;
+}

@@ -1,0 +1,13 @@
+import { WeightsSheet } from '@/features/fits/weights-sheet';
+import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+
+export default async function WeightsPage({ params }: EngineParams) {
+  const { shop, engine } = await engineAt(params);
+  return (
+    <WeightsSheet
+      engineId={engine.id}
+      weights={shop.sheets.latest(engine.id, 'weights')?.body}
+      balance={shop.sheets.latest(engine.id, 'balance')?.body}
+    />
+  );
+}

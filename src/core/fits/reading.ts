@@ -1,0 +1,55 @@
+import { readLength } from '../print';
+import { DomainError } from '../units';
+import type { Part } from './conditions';
+
+/** The units in which an instrument is read, in mm. Exact. */
+export const READING_UNITS_MM = { mm: 1, µm: 0.001, in: 25.4, thou: 0.0254, '0.0001 in': 0.00254 } as const;
+export type ReadingUnit = keyof typeof READING_UNITS_MM;
+
+export interface TypedReading {
+  readonly typed: string;
+  readonly unit: ReadingUnit;
+  /** What the instrument was set to, where it is read as more or less than a standard. */
+  readonly standard_mm?: number;
+  /** True where a reading may lie at or below nothing: a dial. */
+  readonly signed?: boolean;
+}
+
+const PLAIN = /^[+−-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/;
+
+function figureOf(text: string): number {
+  const magnitude = Number(text.replace(/^[+−-]/, '').replace(',', '.'));
+  return /^[−-]/.test(text) ? -magnitude : magnitude;
+}
+
+/**
+ * A reading as typed, in mm: `50.012`, `1.9685`, `0,5`; `+0.012` from a setting standard; one with a unit of its own is read as print.
+ * @throws DomainError bad-field; and what readLength throws
+ */
+export function readReading({ typed, unit, standard_mm, signed = false }: TypedReading): number {
+  const text = typed.trim();
+  if (text === '') throw new DomainError('bad-field', 'There is no figure yet.', 'typed');
+  if (!PLAIN.test(text)) {
+    const { min_mm, max_mm } = readLength(text);
+    if (min_mm !== max_mm) throw new DomainError('bad-field', 'Give one figure, not a range.', 'typed');
+    return min_mm;
+  }
+  const value_mm = (standard_mm ?? 0) + figureOf(text) * READING_UNITS_MM[unit];
+  if (!signed && !(value_mm > 0))
+    throw new DomainError('bad-field', `A size must be above 0, got ${text}. A reading from a standard needs the standard’s size first.`, 'typed');
+  if (Math.abs(value_mm) > 10_000) throw new DomainError('bad-field', `${text} ${unit} is longer than any part of an engine.`, 'typed');
+  return value_mm;
+}
+
+const DIAL_PARTS: ReadonlySet<Part> = new Set(['push', 'pull', 'zero', 'high', 'low']);
+
+/** Whether a part is read on a dial, which may stand at or below nothing. */
+export const isSigned = (part: Part): boolean => DIAL_PARTS.has(part);
+
+/** Thermal expansion of what is measured, µm/m·K. */
+export const EXPANSIONS_UM_PER_MK = { steel: 11.5, 'cast iron': 10.5, aluminium: 23, magnesium: 26, bronze: 18 } as const;
+export type ExpandingMetal = keyof typeof EXPANSIONS_UM_PER_MK;
+
+/** A size brought to 20 °C, part and gauge each at its own temperature: L20 = L·(1 + αg·(Tg − 20))/(1 + αp·(Tp − 20)). */
+export const sizeAt20C = (size_mm: number, part: { expansion: number; at_C: number }, gauge: { expansion: number; at_C: number }): number =>
+  (size_mm * (1 + gauge.expansion * 1e-6 * (gauge.at_C - 20))) / (1 + part.expansion * 1e-6 * (part.at_C - 20));

@@ -1,0 +1,87 @@
+import type { Answers, ChangeId, Limits, Method, Part, ReadingUnit, RemedyId, Wanted } from '@/core/fits';
+
+/** What is known of a fit beside its limits. Lengths in mm. */
+export interface FitDetail {
+  /** About how large it is: what a slipped zero is seen by, and what a rule works on where no diameter is measured. */
+  readonly nominal_mm?: number;
+  /** The packet of crushed strip: its range in its own unit. */
+  readonly packet?: { readonly name: string; readonly min_mm: number; readonly max_mm: number; readonly unit: ReadingUnit };
+  readonly shim?: { readonly family: string; readonly fitted_mm: number; readonly crush?: Limits; readonly stack: number };
+  /** µm/m·K of the inner and outer side, for readings away from 20 °C. */
+  readonly expansion?: { readonly journal: number; readonly bore: number };
+}
+
+/** Something that is measured on one engine. */
+export interface Fit {
+  readonly id: string;
+  readonly engineId: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly places: readonly string[];
+  readonly methods: readonly Method[];
+  readonly stations: number;
+  readonly angles: number;
+  readonly jointId: string | null;
+  readonly leafId: string | null;
+  readonly holds: readonly string[];
+  readonly wanted: Wanted;
+  readonly detail: FitDetail;
+  readonly createdAt: string;
+}
+
+/** How a reading was taken; kept with it. */
+export interface ReadingBody {
+  readonly unit: ReadingUnit;
+  readonly standard_mm?: number;
+  readonly instrument: string;
+  readonly resolution_mm?: number;
+  readonly part_C?: number;
+  readonly gauge_C?: number;
+  readonly by?: string;
+  /** Another shop’s measurement. */
+  readonly reportedBy?: string;
+  readonly answers: Answers;
+  /** The bolts that were in, and the figure they were at, when it was read. */
+  readonly bolts?: string;
+}
+
+interface Line<Kind extends string, Body> {
+  readonly id: string;
+  readonly kind: Kind;
+  /** From 0; null where it holds for every place. */
+  readonly place: number | null;
+  readonly at: string;
+  readonly body: Body;
+}
+
+export type ReadingLine = Line<'reading', ReadingBody> & {
+  readonly place: number;
+  readonly part: Part;
+  readonly station: number;
+  readonly angle: number;
+  readonly value_mm: number;
+  readonly typed: string;
+};
+
+export type FitLine =
+  | ReadingLine
+  | Line<'felt', { readonly words: string; readonly by?: string }>
+  | Line<'affirm', { readonly answers: Answers }>
+  | Line<'change', { readonly change: ChangeId; readonly words: string }>
+  | Line<'accept', { readonly reason: string }>
+  | Line<'remedy', { readonly remedy: RemedyId; readonly words: string }>
+  | Line<'order', { readonly words: string }>
+  | Line<'strip-in', { readonly width?: string }>
+  | Line<'strip-out', object>
+  | (Line<'strike', object> & { readonly strikes: string });
+
+export type FitLineKind = FitLine['kind'];
+
+export interface Shim {
+  readonly id: string;
+  readonly family: string;
+  readonly thicknessMm: number;
+  readonly typed: string;
+  readonly count: number;
+  readonly createdAt: string;
+}

@@ -1,0 +1,120 @@
+'use server';
+
+import { nanoid } from 'nanoid';
+import { revalidatePath } from 'next/cache';
+import { DomainError } from '@/core/units';
+import type { Fit, Shim } from '@/db/fit';
+import { shelvesOf } from '@/db/shelves-of-shop';
+import type { Shop } from '@/db/shop';
+import { nowIso } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { attempt } from '@/interface/server/outcome';
+import { alteredFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
+import { drawerSchema, fitSchema, fitShimSchema, listSchema, ownFitSchema, shimSchema } from './schema';
+
+const fitNamed = (shop: Shop, id: string): Fit => {
+  const fit = shop.fits.find(id);
+  if (!fit) throw new DomainError('not-found', 'That fit is no longer here.', 'id');
+  return fit;
+};
+
+const engineNamed = (shop: Shop, id: string) => {
+  const engine = shop.engines.find(id);
+  if (!engine) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+  return engine;
+};
+
+/** Makes the fits chosen from the list fitted to the engine. */
+export async function addListedFitsAction(input: unknown) {
+  return attempt(listSchema, input, async (fields) => {
+    const shop = await currentShop();
+    const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
+    const made = listedFits(fields, practice, shop.joints.ofEngine(fields.engineId));
+    // The list's order is the order of measuring, so that each is a moment younger than the one before.
+    const start = Date.parse(nowIso());
+    shop.together(() => made.forEach((fit, i) => shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(start + i).toISOString() })));
+    revalidatePath('/', 'layout');
+    return { href: `/engines/${fields.engineId}/fits` };
+  });
+}
+
+/** Makes a fit of the user's own. */
+export async function addOwnFitAction(input: unknown) {
+  return attempt(ownFitSchema, input, async (fields) => {
+    const shop = await currentShop();
+    const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
+    const fit: Fit = { ...ownFit(fields, practice, shop.joints.ofEngine(fields.engineId)), id: nanoid(10), createdAt: nowIso() };
+    shop.fits.add(fit);
+    revalidatePath('/', 'layout');
+    return { href: `/engines/${fields.engineId}/fits/${fit.id}` };
+  });
+}
+
+/** Keeps what is wanted of a fit and how it is read. Readings taken before stand as they were taken. */
+export async function alterFitAction(input: unknown) {
+  return attempt(fitSchema, input, async (fields) => {
+    const shop = await currentShop();
+    const before = fitNamed(shop, fields.id);
+    const leaf = fields.leafId === null ? undefined : shop.book.leaves(before.engineId).find(({ id }) => id === fields.leafId);
+    const joints = new Set(shop.joints.ofEngine(before.engineId).map(({ id }) => id));
+    if ([fields.jointId, ...fields.holds].some((id) => id !== null && !joints.has(id)))
+      throw new DomainError('not-found', 'That joint is not on this engine.', 'jointId');
+    shop.fits.alter(alteredFit(before, fields, leaf));
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+/** Says which drawer of shims a fit draws on, what is in now, and what its gasket loses. */
+export async function keepDrawerAction(input: unknown) {
+  return attempt(drawerSchema, input, async ({ fitId, family, fitted, crushLow, crushHigh, stack }) => {
+    const shop = await currentShop();
+    const fit = fitNamed(shop, fitId);
+    const crush = limitsOf(crushLow, crushHigh, ['crushLow', 'crushHigh']);
+    const fitted_mm = fitted === '' ? 0 : lengthWithUnit(fitted, 'fitted');
+    shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { family, fitted_mm, ...(crush && { crush }), stack } } });
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+const SAME_MM = 0.0005;
+const like = (thickness_mm: number) => (shim: Shim) => Math.abs(shim.thicknessMm - thickness_mm) < SAME_MM;
+
+/** Puts shims of one thickness into the drawer, or says how many there are. */
+export async function putShimAction(input: unknown) {
+  return attempt(shimSchema, input, async ({ family, typed, count }) => {
+    const shop = await currentShop();
+    const thicknessMm = lengthWithUnit(typed, 'typed');
+    if (!(thicknessMm > 0 && thicknessMm <= 20)) throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
+    const known = shop.shims.inFamily(family).find(like(thicknessMm));
+    shop.shims.put(known ? { ...known, count } : { id: nanoid(10), family, thicknessMm, typed, count, createdAt: nowIso() });
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+/** Takes shims out of the drawer and fits them; what was in goes back, and the float is to be read again. */
+export async function fitShimAction(input: unknown) {
+  return attempt(fitShimSchema, input, async ({ fitId, place, choice_mm }) => {
+    const shop = await currentShop();
+    const fit = fitNamed(shop, fitId);
+    const { shim } = fit.detail;
+    if (!shim) throw new DomainError('bad-field', 'Say first which drawer it draws on.', 'family');
+    const move = (thickness_mm: number, by: number) => {
+      const known = shop.shims.inFamily(shim.family).find(like(thickness_mm));
+      if (by < 0 && (!known || known.count < -by)) throw new DomainError('bad-field', `There is no shim of ${thickness_mm} mm in the drawer.`, 'choice_mm');
+      if (known) shop.shims.put({ ...known, count: known.count + by });
+    };
+    const total = Number(choice_mm.reduce((sum, one) => sum + one, 0).toPrecision(9));
+    shop.together(() => {
+      for (const one of choice_mm) move(one, -1);
+      if (shim.fitted_mm > 0) move(shim.fitted_mm, 1);
+      shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { ...shim, fitted_mm: total } } });
+      const words = `${choice_mm.join(' + ')} mm in place of ${shim.fitted_mm} mm`;
+      shop.fits.record(fitId, { id: nanoid(), kind: 'remedy', place, at: nowIso(), body: { remedy: 'shim', words } }, nowIso());
+    });
+    revalidatePath('/', 'layout');
+    return {};
+  });
+} // prettier-ignore

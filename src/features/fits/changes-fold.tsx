@@ -1,0 +1,52 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { CHANGES, cellGroups, isVoidedBy, type ChangeId } from '@/core/fits';
+import type { FitLine } from '@/db/fit';
+import { planOfFit, type FitStanding } from '@/db/fit-standing';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import form from '@/interface/parts/form.module.css';
+
+/** The changes that can touch a reading of this fit. */
+function changesOf({ fit, kind }: FitStanding): readonly ChangeId[] {
+  const parts = [...new Set(cellGroups(planOfFit(fit)).flatMap((cells) => cells.map(({ part }) => part)))];
+  return (Object.keys(CHANGES) as ChangeId[]).filter((change) => parts.some((part) => isVoidedBy(change, part, kind.conditions[part] ?? [])));
+}
+
+/** Says that something changed since the readings: those that rested on it go stale and say why. */
+export function ChangesFold({ standing, add }: { readonly standing: FitStanding; readonly add: (line: FitLine) => void }) {
+  const changes = changesOf(standing);
+  const [change, setChange] = useState<ChangeId>(changes[0] ?? 'part-changed');
+  const [place, setPlace] = useState('all');
+  const [words, setWords] = useState('');
+  const keep = () => {
+    add({
+      id: nanoid(),
+      kind: 'change',
+      place: place === 'all' ? null : Number(place),
+      at: new Date().toISOString(),
+      body: { change, words: words.trim() },
+    });
+    setWords('');
+  };
+  return (
+    <Fold title="Something has changed since" line="a cap loosened, a bore cut: what rests on it is read again">
+      <div className={form.grid}>
+        <NativeSelect label="What changed" data={changes.map((id) => ({ value: id, label: CHANGES[id].name }))} value={change} onChange={(event) => setChange(event.currentTarget.value as ChangeId)} />
+        <NativeSelect
+          label="Where"
+          data={[{ value: 'all', label: 'everywhere' }, ...standing.fit.places.map((name, i) => ({ value: String(i), label: name }))]}
+          value={place}
+          onChange={(event) => setPlace(event.currentTarget.value)}
+        />
+        <TextInput label="In words" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
+        <div className={form.acts}>
+          <Key onClick={keep}>It has changed</Key>
+        </div>
+      </div>
+    </Fold>
+  ); // prettier-ignore
+}

@@ -1,0 +1,123 @@
+'use client';
+
+import { useHotkeys } from '@mantine/hooks';
+import { nanoid } from 'nanoid';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
+import { fitStanding, isHolding, planOfFit, type FitStanding } from '@/db/fit-standing';
+import { useLengths, usePreferences } from '@/interface/figures/preferences';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { useRecord } from '@/interface/record/use-record';
+import { useStandingWorking } from '@/interface/shell/working-margin';
+import { ChangesFold } from './changes-fold';
+import { workingOfPlace } from './fit-working';
+import { LinesFold } from './lines-fold';
+import { PairGrid } from './pair-grid';
+import { PlaceList } from './place-list';
+import type { FitPage, LengthLeaf } from './queries';
+import { RowGrid } from './row-grid';
+import { RunoutDrawing } from './runout-drawing';
+import { ScaleFold } from './scale-fold';
+import { Conditions, SessionBar } from './session-bar';
+import { startSession } from './session';
+import { ShimFold } from './shim-fold';
+import { useFitEntry } from './use-fit-entry';
+import { useInstruments } from './use-instruments';
+import { WantedFold } from './wanted-fold';
+import styles from './readings.module.css';
+
+const REFRESH_MS = 600;
+
+/** The rail and the strip are drawn anew once the last line is on disk. */
+function useRefreshAfter(waiting: number) {
+  const router = useRouter();
+  const wrote = useRef(false);
+  useEffect(() => {
+    if (waiting > 0) wrote.current = true;
+    if (waiting > 0 || !wrote.current) return;
+    wrote.current = false;
+    const timer = setTimeout(() => router.refresh(), REFRESH_MS);
+    return () => clearTimeout(timer);
+  }, [waiting, router]);
+}
+
+const conditionsOf = ({ fit, kind }: FitStanding): readonly ConditionId[] => [
+  ...new Set(cellGroups(planOfFit(fit)).flatMap((cells) => cells.flatMap(({ part }) => kind.conditions[part] ?? []))),
+];
+
+/** Where what is wanted comes from, in one line. */
+function useWantedLine({ fit }: FitStanding, leaves: readonly LengthLeaf[]): { readonly line: string; readonly pageSays?: string } {
+  const { span } = useLengths();
+  const leaf = leaves.find(({ id }) => id === fit.leafId);
+  const { limits, rule } = fit.wanted;
+  const pageSays = leaf && `${leaf.source}, p. ${leaf.page}: “${leaf.printedText}”`;
+  if (limits) return { line: `${span(limits.min_mm, limits.max_mm)}, from ${pageSays ?? 'limits of your own'}`, pageSays };
+  if (rule) return { line: `${rule.perDiameter[0]} to ${rule.perDiameter[1]} of the diameter, by a rule` };
+  return { line: 'nothing says yet what is wanted' };
+}
+
+function Holding({ standing, joints }: { readonly standing: FitStanding; readonly joints: FitPage['joints'] }) {
+  const held = joints.filter(({ id }) => standing.fit.holds.includes(id)).map(({ name }) => name);
+  if (!isHolding(standing.state)) return null;
+  return (
+    <Remark kind="stop">
+      Out of limits. {held.length > 0 ? `It holds: ${held.join(', ')}. What is done about it reopens the reading; the gate opens when it is inside.` : 'It holds no joint yet: say below what it closes up.'}
+    </Remark>
+  );
+} // prettier-ignore
+
+/** One fit: what it comes to place by place, its readings drawn as the part, what is wanted, and every line. */
+export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, engineId }: FitPage & { readonly engineId: string }) {
+  const told = useLengths();
+  const { keys } = usePreferences();
+  const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, `/api/fits/${fit.id}/lines`, onDisk);
+  const standing = useMemo(() => fitStanding(fit, lines, context), [fit, lines, context]);
+  const [session, setSession] = useState(() => startSession(standing.kind.shape, onDisk, told.inch));
+  const entry = useFitEntry(standing, session, context.bolts, add);
+  const instruments = useInstruments(entry.receive);
+  const { line, pageSays } = useWantedLine(standing, leaves);
+  useRefreshAfter(waiting.length);
+  useHotkeys(keys ? [['n', entry.goOn]] : []);
+  const worst = standing.places.find(({ state }) => state === standing.state) ?? standing.places[0];
+  useStandingWorking(useMemo(() => worst && workingOfPlace(standing, worst, pageSays, told), [standing, worst, pageSays, told]));
+  const answer = (answers: Answers) => {
+    setSession((before) => ({ ...before, answers }));
+    // Readings that were taken before it was said are covered by what is said now.
+    if (lines.some(({ kind }) => kind === 'reading'))
+      add({ id: nanoid(), kind: 'affirm', place: null, at: new Date().toISOString(), body: { answers } });
+  };
+  const plan = planOfFit(fit);
+  return (
+    <Sheet title={fit.name} lead={<><Link href={`/engines/${engineId}/fits`}>All fits</Link>. Wanted: {line}.</>}>
+      <Alive>
+        {trouble && <Remark kind="stop">{trouble}</Remark>}
+        <Holding standing={standing} joints={joints} />
+        <PlaceList standing={standing} pageSays={pageSays} add={add} />
+        <Part title="Readings">
+          <SessionBar kind={standing.kind} session={session} change={(part) => setSession((before) => ({ ...before, ...part }))} />
+          <Conditions conditions={conditionsOf(standing)} answers={session.answers} change={answer} />
+          <p className={styles.go}>
+            <Key rank={entry.left > 0 ? 'main' : 'plain'} onClick={entry.goOn} disabled={entry.left === 0}>
+              {entry.left === 0 ? 'All read' : 'Go on reading'}
+            </Key>
+            <Key onClick={instruments.toggle} aria-pressed={instruments.on}>{instruments.ready ? 'Listening to instruments' : 'Listen to instruments'}</Key>
+            <span className="soft" aria-live="polite">
+              {entry.left === 0 ? 'Type over a figure to read it again.' : `${entry.left} still to read. A value, then Enter.`}
+            </span>
+          </p>
+          {standing.kind.shape === 'runout' && <RunoutDrawing standing={standing} />}
+          {standing.kind.shape === 'pair' ? <PairGrid standing={standing} plan={plan} entry={entry} add={add} /> : <RowGrid standing={standing} plan={plan} entry={entry} />}
+        </Part>
+        {standing.kind.remedies.includes('shim') && <ShimFold standing={standing} drawer={shims} add={add} />}
+        <ChangesFold standing={standing} add={add} />
+        <WantedFold key={JSON.stringify([fit.wanted, fit.leafId, fit.detail.packet])} fit={fit} leaves={leaves} joints={joints} line={line} />
+        <ScaleFold standing={standing} />
+        <LinesFold fit={fit} lines={lines} add={add} />
+      </Alive>
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import { useHotkeys } from '@mantine/hooks';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMemo } from 'react';
+import { isHolding, isProven, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
+import { useLengths, usePreferences } from '@/interface/figures/preferences';
+import key from '@/interface/parts/button.module.css';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { useShowWorking, useStandingWorking } from '@/interface/shell/working-margin';
+import { FitBand } from './fit-band';
+import { STATE_WORDS } from './fit-words';
+import { workingOfPlace } from './fit-working';
+import type { FitsPage } from './queries';
+import { SheetLinks } from './sheet-links';
+import styles from './fits-sheet.module.css';
+
+const MOST_BANDS = 5;
+
+const worstOf = ({ places, state }: FitStanding): PlaceStanding | undefined => places.find((place) => place.state === state) ?? places[0];
+
+/** Places that are drawn: all of a short fit, else the worst of it. */
+function drawnOf({ places }: FitStanding): readonly PlaceStanding[] {
+  const read = places.filter(({ result }) => result.wanted && result.figures.length > 0);
+  if (read.length <= MOST_BANDS) return read;
+  return [...read].sort((a, b) => Number(isProven(a.state)) - Number(isProven(b.state))).slice(0, MOST_BANDS);
+}
+
+function FitLine({ standing, engineId, joints }: { readonly standing: FitStanding; readonly engineId: string; readonly joints: FitsPage['joints'] }) {
+  const told = useLengths();
+  const show = useShowWorking();
+  const { fit, places } = standing;
+  const worst = worstOf(standing);
+  const { sign, words, kind } = STATE_WORDS[standing.state];
+  const drawn = drawnOf(standing);
+  const proven = places.filter(({ state }) => isProven(state)).length;
+  const held = isHolding(standing.state) ? joints.filter(({ id }) => fit.holds.includes(id)) : [];
+  const at = places.length > 1 && worst && !isProven(standing.state) ? `${worst.name}: ` : '';
+  return (
+    <li className={styles.line} data-kind={kind} {...(worst && show(workingOfPlace(standing, worst, undefined, told)))}>
+      <div>
+        <Link href={`/engines/${engineId}/fits/${fit.id}`} className={styles.name}>{fit.name}</Link>
+        <span className={styles.small}>{places.length === 1 ? '' : `${proven} of ${places.length} proven`}</span>
+      </div>
+      <div className={styles.bands}>
+        {drawn.map((place) => {
+          const [figure] = place.result.figures;
+          const { wanted } = place.result;
+          return figure && wanted ? (
+            <div key={place.place} className={styles.bandLine}>
+              <span className={styles.placeName}>{places.length > 1 ? place.name : ''}</span>
+              <FitBand figure={figure} wanted={wanted} kind={STATE_WORDS[place.state].kind} label={`${fit.name} ${place.name}`} />
+              <span className={styles.figure}>{figure.method === 'dial' && figure.uncrushed_mm === undefined ? told.gap(figure.mean_mm) : told.span(figure.least_mm, figure.greatest_mm)}</span>
+            </div>
+          ) : null;
+        })}
+        {places.length > drawn.length && drawn.length > 0 && <span className={styles.small}>and {places.length - drawn.length} more</span>}
+      </div>
+      <div className={styles.state}>
+        <b><span aria-hidden>{sign}</span> {at}{words}</b>
+        {worst?.order && <span>On order: {worst.order}</span>}
+        {worst?.why && <span>{worst.why}</span>}
+        {held.length > 0 && <span className={styles.holds}>Holds {held.map(({ name }) => name).join(', ')}</span>}
+      </div>
+    </li>
+  ); // prettier-ignore
+}
+
+/** Every fit of the engine, the worst first, as bands whose limits stand beneath one another. */
+export function FitsSheet({ engine, fits, joints, sheets }: FitsPage) {
+  const router = useRouter();
+  const { keys } = usePreferences();
+  const told = useLengths();
+  const first = fits[0];
+  const worst = first && worstOf(first);
+  useStandingWorking(useMemo(() => first && worst && workingOfPlace(first, worst, undefined, told), [first, worst, told]));
+  const to = (path: string) => `/engines/${engine.id}/fits/${path}`;
+  useHotkeys(keys ? [['n', () => router.push(to('new'))]] : []);
+  const out = fits.filter(({ state }) => isHolding(state)).length;
+  return (
+    <Sheet
+      title="Fits"
+      lead="Proven before it is closed up; the worst first."
+      aside={<Link href={to('new')} className={key.key} data-rank="main">New fits</Link>}
+    >
+      {out > 0 && <Remark kind="stop">{out === 1 ? 'One fit is out of limits' : `${out} fits are out of limits`}: what closes {out === 1 ? 'it' : 'them'} up waits.</Remark>}
+      {fits.length === 0 && <Remark kind="plain">Nothing is measured yet. <Link href={to('new')}>Choose from the list fitted to this engine, or make a fit of your own.</Link></Remark>}
+      {fits.length > 0 && (
+        <ul className={styles.lines}>
+          {fits.map((standing) => <FitLine key={standing.fit.id} standing={standing} engineId={engine.id} joints={joints} />)}
+        </ul>
+      )}
+      <Part title="Of the whole engine">
+        <SheetLinks engineId={engine.id} sheets={sheets} />
+      </Part>
+      <p className={styles.ends}>
+        <Link href={to('import')} className={key.key}>Readings in (CSV)</Link>
+        {fits.length > 0 && <a href={`/api/engines/${engine.id}/fits`} download className={key.key}>The readings as CSV</a>}
+      </p>
+    </Sheet>
+  ); // prettier-ignore
+}

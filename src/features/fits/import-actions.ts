@@ -1,0 +1,46 @@
+'use server';
+
+import Joi from 'joi';
+import { nanoid } from 'nanoid';
+import { revalidatePath } from 'next/cache';
+import { DomainError } from '@/core/units';
+import type { Fit, ReadingLine } from '@/db/fit';
+import type { Shop } from '@/db/shop';
+import { nowIso } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { attempt } from '@/interface/server/outcome';
+import { readReadings, type ReadingRow } from './readings-csv';
+
+const schema = Joi.object<{ text: string; engineId: string }>({
+  text: Joi.string().max(5_000_000).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
+  engineId: Joi.string().required(),
+});
+
+function fitsFor(shop: Shop, engineId: string): readonly Fit[] {
+  const fits = shop.fits.ofEngine(engineId);
+  if (fits.length === 0)
+    throw new DomainError('bad-field', 'This engine has no fit yet: make them first, so that the readings have a place.', 'text');
+  return fits;
+}
+
+/** Shows each row as it would be read. Nothing is written. */
+export async function previewReadingsAction(input: unknown) {
+  return attempt(schema, input, async ({ text, engineId }) => readReadings(text, fitsFor(await currentShop(), engineId)));
+}
+
+function lineOf(reading: NonNullable<ReadingRow['reading']>): ReadingLine {
+  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by, reportedBy } = reading;
+  const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, answers: {} };
+  return { id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed, at: nowIso(), body };
+}
+
+/** Enters the rows that can be read, all of them or none. What was measured elsewhere says nothing of its conditions: they are asked for on the sheet. */
+export async function importReadingsAction(input: unknown) {
+  return attempt(schema, input, async ({ text, engineId }) => {
+    const shop = await currentShop();
+    const readings = readReadings(text, fitsFor(shop, engineId)).flatMap((row) => row.reading ?? []);
+    shop.together(() => readings.forEach((reading) => shop.fits.record(reading.fitId, lineOf(reading), nowIso())));
+    revalidatePath('/', 'layout');
+    return { entered: readings.length };
+  });
+}

@@ -1,0 +1,92 @@
+'use client';
+
+import type { Cell, ReadingPlan } from '@/core/fits';
+import type { FitLine } from '@/db/fit';
+import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import { angleName, partName, stationName } from './fit-words';
+import { AngleDrawing, PartDrawing } from './part-drawing';
+import { StripKey } from './place-acts';
+import { ReadingCell } from './reading-cell';
+import styles from './readings.module.css';
+import type { Entry } from './use-fit-entry';
+
+interface SideProps {
+  readonly part: 'journal' | 'bore';
+  readonly standing: FitStanding;
+  readonly place: PlaceStanding;
+  readonly plan: ReadingPlan;
+  readonly entry: Entry;
+}
+
+const degreesOf = (angle: number, angles: number) => (angles <= 2 ? angle * 90 : (180 / angles) * angle);
+
+/** One side of a pair, drawn as the part: a column a station, a row an angle. */
+function SideGrid({ part, standing, place, plan, entry }: SideProps) {
+  const { stations, angles, kind } = plan;
+  const name = partName(part, kind.sides);
+  const columns = { '--stations': stations } as React.CSSProperties;
+  const cells = (angle: number): readonly Cell[] => Array.from({ length: stations }, (_, station) => ({ part, station, angle }));
+  return (
+    <div className={styles.side} style={columns} role="group" aria-label={`${name}, ${standing.fit.places.length > 1 ? place.name : standing.fit.name}`}>
+      <span className={styles.sideName}>{name}</span>
+      <PartDrawing side={part === 'journal' ? 'inner' : 'outer'} stations={stations} />
+      <span />
+      {Array.from({ length: stations }, (_, station) => (
+        <span key={station} className={styles.stationName} aria-hidden>{stationName(station)}</span>
+      ))}
+      {Array.from({ length: angles }, (_, angle) => [
+        <span key={`angle ${angle}`} className={styles.angleName} aria-hidden>
+          <AngleDrawing degrees={degreesOf(angle, angles)} />
+          {angleName(angle, angles)}
+        </span>,
+        ...cells(angle).map((cell) => (
+          <ReadingCell
+            key={`${cell.station} ${angle}`}
+            cell={{ ...cell, place: place.place }}
+            label={`${name} ${place.name}, station ${stationName(cell.station)}, ${angleName(angle, angles)}`}
+            place={place}
+            entry={entry}
+          />
+        )),
+      ])}
+    </div>
+  ); // prettier-ignore
+}
+
+const STRIP_ENDS = ['one end', 'the other end'];
+
+/** Crushed strip, read at both ends of where it lay. */
+const StripRow = ({ place, entry, add }: { readonly place: PlaceStanding; readonly entry: Entry; readonly add: (line: FitLine) => void }) => (
+  <div className={styles.strip} role="group" aria-label={`Strip, ${place.name}`}>
+    <span className={styles.sideName}>Strip{place.stripIn && <b className={styles.stripIn}> lies in: the crank is held</b>}</span>
+    <svg className={styles.stripDrawing} viewBox="0 0 200 20" aria-hidden preserveAspectRatio="none">
+      <path className={styles.metal} d="M4 6 q96 -5 192 0 v8 q-96 5 -192 0 z" />
+    </svg>
+    {STRIP_ENDS.map((end, station) => (
+      <ReadingCell key={end} cell={{ part: 'strip', station, angle: 0, place: place.place }} label={`Strip ${place.name}, ${end}`} place={place} entry={entry} small />
+    ))}
+    <StripKey place={place} add={add} />
+  </div>
+); // prettier-ignore
+
+interface Props {
+  readonly standing: FitStanding;
+  readonly plan: ReadingPlan;
+  readonly entry: Entry;
+  readonly add: (line: FitLine) => void;
+}
+
+/** Every place of a pair with both its sides beside one another, and the strip beneath where one is used. */
+export const PairGrid = ({ standing, plan, entry, add }: Props) =>
+  standing.places.map((place) => (
+    <section key={place.place} className={styles.place} aria-label={place.name}>
+      {standing.places.length > 1 && <h3 className={styles.placeName}>{place.name}</h3>}
+      {plan.methods.includes('micrometer') && (
+        <div className={styles.sides}>
+          <SideGrid part="journal" standing={standing} place={place} plan={plan} entry={entry} />
+          <SideGrid part="bore" standing={standing} place={place} plan={plan} entry={entry} />
+        </div>
+      )}
+      {plan.methods.includes('strip') && <StripRow place={place} entry={entry} add={add} />}
+    </section>
+  ));

@@ -1,0 +1,90 @@
+'use client';
+
+import { useState } from 'react';
+import type { PlaceFigure, PlaceResult } from '@/core/fits';
+import type { FitLine } from '@/db/fit';
+import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import { useLengths } from '@/interface/figures/preferences';
+import { useShowWorking } from '@/interface/shell/working-margin';
+import { FitBand } from './fit-band';
+import { METHOD_WORDS, STATE_WORDS } from './fit-words';
+import { workingOfPlace } from './fit-working';
+import { PlaceActs } from './place-acts';
+import styles from './places.module.css';
+
+const NOTABLE_MM = 0.0127;
+
+/** How much is to be filed off a ring to reach the least gap. */
+const toFile = ({ figures, wanted }: PlaceResult) => Math.max(0, (wanted?.hard.min_mm ?? 0) - (figures[0]?.least_mm ?? Infinity));
+
+function Figures({ place, filed }: { readonly place: PlaceStanding; readonly filed: boolean }) {
+  const { span, gap } = useLengths();
+  const { figures, read, asked, stripDifference_mm: off_mm } = place.result;
+  const told = ({ method, least_mm, greatest_mm, mean_mm, uncrushed_mm }: PlaceFigure) =>
+    method === 'dial' && uncrushed_mm === undefined ? gap(mean_mm) : span(least_mm, greatest_mm);
+  return (
+    <div className={styles.figures}>
+      {figures.map((one) => (
+        <span key={one.method}>
+          <span className={styles.figure}>{told(one)}</span>
+          {figures.length > 1 && <span className="soft"> {METHOD_WORDS[one.method]}</span>}
+        </span>
+      ))}
+      {read < asked && <span className="soft">{read} of {asked} read</span>}
+      {off_mm !== undefined && (
+        <span className={Math.abs(off_mm) > NOTABLE_MM ? styles.apart : 'soft'}>
+          They differ by {gap(Math.abs(off_mm))}{Math.abs(off_mm) > NOTABLE_MM ? ': find out which is wrong' : ''}; shown, not averaged.
+        </span>
+      )}
+      {filed && toFile(place.result) > 0 && <span>File {gap(toFile(place.result))} off this ring, in this bore only.</span>}
+    </div>
+  ); // prettier-ignore
+}
+
+interface Props {
+  readonly standing: FitStanding;
+  readonly pageSays?: string;
+  readonly add: (line: FitLine) => void;
+}
+
+/** Each place as a band with its verdict, what stands against it, and what can be decided. */
+export function PlaceList({ standing, pageSays, add }: Props) {
+  const told = useLengths();
+  const show = useShowWorking();
+  const [deciding, setDeciding] = useState<number>();
+  return (
+    <ul className={styles.places}>
+      {standing.places.map((place) => {
+        const { sign, words, kind } = STATE_WORDS[place.state];
+        const { wanted, figures } = place.result;
+        const isOpen = deciding === place.place;
+        const name = standing.places.length > 1 ? place.name : standing.fit.name;
+        return (
+          <li key={place.place} className={styles.line} data-kind={kind} data-state={place.state} data-testid={`place-${place.place}`} {...show(workingOfPlace(standing, place, pageSays, told))}>
+            <span className={styles.name}>{standing.places.length > 1 ? place.name : ''}</span>
+            <div className={styles.bands}>
+              {wanted && figures.map((one) => <FitBand key={one.method} figure={one} wanted={wanted} kind={kind} label={name} />)}
+            </div>
+            <Figures place={place} filed={standing.kind.id === 'ring-gap'} />
+            <div className={styles.state}>
+              <b><span aria-hidden>{sign}</span> {words}</b>
+              {place.why && <span>{place.why}</span>}
+              {place.remedy && <span>{place.remedy}. To be read again; the old reading stays beneath.</span>}
+              {place.accepted && <span>Because: {place.accepted}</span>}
+              {place.order && <span>On order: {place.order}</span>}
+              {place.felt && <span>Felt: {place.felt}</span>}
+            </div>
+            <div className={styles.keys}>
+              {(place.result.read > 0 || standing.kind.shape === 'float') && (
+                <button type="button" className={styles.decide} aria-expanded={isOpen} onClick={() => setDeciding(isOpen ? undefined : place.place)}>
+                  Decide<span className="only-spoken"> on {name}</span>
+                </button>
+              )}
+            </div>
+            {isOpen && <PlaceActs standing={standing} place={place} add={add} onDone={() => setDeciding(undefined)} />}
+          </li>
+        );
+      })}
+    </ul>
+  ); // prettier-ignore
+}

@@ -1,0 +1,67 @@
+'use client';
+
+import { cellKey } from '@/core/fits';
+import type { ReadingLine } from '@/db/fit';
+import type { PlaceStanding } from '@/db/fit-standing';
+import { useLengths } from '@/interface/figures/preferences';
+import { cellId, type Entry, type PlacedCell } from './use-fit-entry';
+import styles from './readings.module.css';
+
+interface Props {
+  readonly cell: PlacedCell;
+  readonly label: string;
+  readonly place: PlaceStanding;
+  readonly entry: Entry;
+  /** True for figures that are told as a clearance, not as a size. */
+  readonly small?: boolean;
+}
+
+const isAsTyped = ({ body, typed }: ReadingLine, inch: boolean, small: boolean) =>
+  body.standard_mm === undefined && /^[\d.,]+$/.test(typed) && body.unit === (inch ? (small ? 'thou' : 'in') : 'mm');
+
+/** One figure of a grid: as typed, and what it comes to. Enter keeps it and goes on. */
+export function ReadingCell({ cell, label, place, entry, small = false }: Props) {
+  const { size, gap, inch } = useLengths();
+  const id = cellId(cell);
+  const current = place.current.get(cellKey(cell));
+  const draft = entry.drafts[id];
+  const problem = entry.problems[id];
+  const earlier = place.beneath.findLast((line) => cellKey(line) === cellKey(cell));
+  const told = small ? gap : size;
+  // Said only where it is not what was typed: another unit, or from a standard.
+  const comes = current && isAsTyped(current, inch, small) ? undefined : current && told(current.value_mm);
+  return (
+    <span className={styles.cell} data-read={current !== undefined || undefined} data-draft={draft !== undefined || undefined}>
+      <input
+        id={id}
+        className={styles.input}
+        aria-label={label}
+        aria-invalid={problem !== undefined || undefined}
+        aria-describedby={problem ? `${id}-problem` : undefined}
+        inputMode="text"
+        autoComplete="off"
+        spellCheck={false}
+        value={draft ?? current?.typed ?? ''}
+        onChange={(event) => entry.type(cell, event.currentTarget.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') {
+            event.preventDefault();
+            entry.enter(cell);
+          }
+          if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            entry.move(cell, event.key === 'ArrowDown' ? 1 : -1);
+          }
+        }}
+      />
+      <span className={styles.told}>
+        {earlier && <s>{told(earlier.value_mm)}</s>} {comes}
+      </span>
+      {problem && (
+        <span className={styles.problem} id={`${id}-problem`} role="alert">
+          {problem.words}
+        </span>
+      )}
+    </span>
+  ); // prettier-ignore
+}

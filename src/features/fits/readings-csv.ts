@@ -1,0 +1,111 @@
+import { stringify } from 'csv-stringify/sync';
+import { PARTS, READING_UNITS_MM, cellGroups, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
+import { isDomainError } from '@/core/units';
+import type { Fit, FitLine } from '@/db/fit';
+import { planOfFit } from '@/db/fit-standing';
+import { readRecords } from '@/interface/csv/read-records';
+
+const COLUMNS = ['Fit', 'Place', 'Part', 'Station', 'Angle', 'Typed', 'Unit', 'Standard mm', 'mm', 'Instrument', 'Reads to mm', 'Read by', 'Reported by', 'At', 'Struck'] as const; // prettier-ignore
+
+/** Every reading of an engine’s fits as a table that can be read in again; stations and angles count from 1. */
+export function readingsCsv(fits: readonly Fit[], lines: ReadonlyMap<string, readonly FitLine[]>): string {
+  const rows = fits.flatMap((fit) => {
+    const own = lines.get(fit.id) ?? [];
+    const struck = new Set(own.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
+    return own.flatMap((line) => {
+      if (line.kind !== 'reading') return [];
+      const { body } = line;
+      return [
+        [
+          fit.name, fit.places[line.place], line.part, line.station + 1, line.angle + 1, line.typed, body.unit, body.standard_mm ?? '',
+          Number(line.value_mm.toPrecision(10)), body.instrument, body.resolution_mm ?? '', body.by ?? '', body.reportedBy ?? '', line.at, struck.has(line.id) ? 'struck' : '',
+        ],
+      ];
+    });
+  }); // prettier-ignore
+  return stringify(rows, { header: true, columns: [...COLUMNS], escape_formulas: true });
+}
+
+export interface ReadingRow {
+  /** Line in the file, the heading being 1. */
+  readonly line: number;
+  readonly fit: string;
+  readonly place: string;
+  readonly part: string;
+  readonly cell: string;
+  readonly typed: string;
+  readonly unit: string;
+  readonly value_mm?: number;
+  /** Why the row is kept aside. */
+  readonly reason?: string;
+  /** The reading to be written, where it can be. */
+  readonly reading?: {
+    readonly fitId: string;
+    readonly place: number;
+    readonly part: Part;
+    readonly station: number;
+    readonly angle: number;
+    readonly value_mm: number;
+    readonly typed: string;
+    readonly unit: ReadingUnit;
+    readonly standard_mm?: number;
+    readonly instrument: string;
+    readonly resolution_mm?: number;
+    readonly by?: string;
+    readonly reportedBy?: string;
+  };
+}
+
+const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+const isPart = (text: string): text is Part => (PARTS as readonly string[]).includes(text);
+const isUnit = (text: string): text is ReadingUnit => text in READING_UNITS_MM;
+const number = (text: string) => {
+  const value = Number(text.replace(',', '.'));
+  return text === '' || Number.isNaN(value) ? undefined : value;
+};
+
+type At = (column: (typeof COLUMNS)[number]) => string;
+
+function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['reading']> | { readonly reason: string } {
+  const fit = fits.find(({ name }) => same(name, at('Fit')));
+  if (!fit) return { reason: `No fit here is called “${at('Fit')}”.` };
+  if (at('Struck') !== '') return { reason: 'It was struck where it comes from.' };
+  const place = fit.places.length === 1 && at('Place') === '' ? 0 : fit.places.findIndex((name) => same(name, at('Place')));
+  if (place < 0) return { reason: `${fit.name} has no place “${at('Place')}”.` };
+  const part = at('Part').toLowerCase();
+  const unit = at('Unit');
+  if (!isPart(part)) return { reason: `“${at('Part')}” is no part of a reading. Known: ${PARTS.join(', ')}.` };
+  if (!isUnit(unit)) return { reason: unit === '' ? 'The figure has no unit.' : `“${unit}” is not a unit read here. Known: ${Object.keys(READING_UNITS_MM).join(', ')}.` };
+  const [station, angle] = [(number(at('Station')) ?? 1) - 1, (number(at('Angle')) ?? 1) - 1];
+  if (!cellGroups(planOfFit(fit)).flat().some((cell) => cellKey(cell) === cellKey({ part, station, angle })))
+    return { reason: `${fit.name} asks for no such reading: ${part}, station ${station + 1}, angle ${angle + 1}.` };
+  const standard_mm = number(at('Standard mm'));
+  const value_mm = readReading({ typed: at('Typed'), unit, ...(standard_mm !== undefined && !isSigned(part) && { standard_mm }), signed: isSigned(part) });
+  const resolution_mm = number(at('Reads to mm'));
+  return {
+    fitId: fit.id, place, part, station, angle, value_mm, typed: at('Typed'), unit, instrument: at('Instrument').slice(0, 80),
+    ...(standard_mm !== undefined && !isSigned(part) && { standard_mm }),
+    ...(resolution_mm !== undefined && resolution_mm > 0 && resolution_mm <= 1 && { resolution_mm }),
+    ...(at('Read by') !== '' && { by: at('Read by').slice(0, 60) }),
+    ...(at('Reported by') !== '' && { reportedBy: at('Reported by').slice(0, 80) }),
+  };
+} // prettier-ignore
+
+/** Reads a table of readings as it would be entered, row by row; nothing is written. @throws DomainError bad-csv */
+export function readReadings(text: string, fits: readonly Fit[]): readonly ReadingRow[] {
+  const { headings, records } = readRecords(text);
+  return records.map((record, i): ReadingRow => {
+    const at: At = (column) => {
+      const index = headings.findIndex((heading) => same(heading, column));
+      return index < 0 ? '' : (record[index] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    };
+    const shown = { line: i + 2, fit: at('Fit'), place: at('Place'), part: at('Part'), cell: `${at('Station')}, ${at('Angle')}`, typed: at('Typed'), unit: at('Unit') };
+    try {
+      const found = readingOf(at, fits);
+      return 'reason' in found ? { ...shown, ...found } : { ...shown, value_mm: found.value_mm, reading: found };
+    } catch (error) {
+      if (isDomainError(error)) return { ...shown, reason: error.message };
+      throw error;
+    }
+  }); // prettier-ignore
+}

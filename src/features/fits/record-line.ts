@@ -1,0 +1,66 @@
+import { cellGroups, cellKey, isSigned, readReading } from '@/core/fits';
+import { DomainError } from '@/core/units';
+import type { Fit, FitLine, ReadingLine } from '@/db/fit';
+import { fitStanding, kindOf, planOfFit } from '@/db/fit-standing';
+import { contextOfFit } from '@/db/fits-of-engine';
+import type { Shop } from '@/db/shop';
+import { nowIso } from '@/interface/server/clock';
+import { done, problemOf, problemOfThrown, refused, type Outcome } from '@/interface/server/outcome';
+import { validateLine } from './line-schema';
+
+const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
+function checkedReading(fit: Fit, line: ReadingLine): ReadingLine {
+  const asked = cellGroups(planOfFit(fit)).flat();
+  if (!asked.some((cell) => cellKey(cell) === cellKey(line)))
+    throw new DomainError('bad-field', `${fit.name} asks for no such reading: ${line.part}, station ${line.station + 1}.`, 'part');
+  const { unit, standard_mm } = line.body;
+  const value_mm = readReading({ typed: line.typed, unit, standard_mm: isSigned(line.part) ? undefined : standard_mm, signed: isSigned(line.part) });
+  const { packet } = fit.detail;
+  if (line.part === 'strip' && packet && !(value_mm >= packet.min_mm - 1e-9 && value_mm <= packet.max_mm + 1e-9))
+    throw new DomainError('outside-packet', `The packet reads ${packet.min_mm} to ${packet.max_mm} mm; ${Number(value_mm.toFixed(4))} mm is not on it. Take the strip for that range.`, 'typed');
+  return { ...line, value_mm };
+} // prettier-ignore
+
+/** Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws DomainError */
+function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
+  if (line.place !== null && line.place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
+  switch (line.kind) {
+    case 'reading':
+      return checkedReading(fit, line);
+    case 'accept': {
+      const place = fitStanding(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit)).places[line.place ?? 0];
+      if (place && ['improve', 'too-close', 'accepted'].includes(place.state)) return line;
+      throw new DomainError('nothing-to-accept', 'Only what lies inside its hard limits can be accepted. What is out is put right and read again.', 'place');
+    }
+    case 'remedy':
+      if (kindOf(fit).remedies.includes(line.body.remedy)) return line;
+      throw new DomainError('bad-field', 'That remedy does nothing for this fit.', 'remedy');
+    case 'strike':
+      if (shop.fits.lines(fit.id).some(({ id, kind }) => id === line.strikes && kind !== 'strike')) return line;
+      throw new DomainError('nothing-to-strike', 'There is no such line to strike.', 'strikes');
+    default:
+      return line;
+  }
+} // prettier-ignore
+
+/** Writes one line of a fit; the answer comes only once it is on disk. The same line twice is one line. */
+export function recordLine(shop: Shop, fitId: string, body: unknown): Outcome<{ readonly id: string; readonly isNew: boolean }> {
+  const checked = validateLine(body);
+  if (checked.error) return refused(problemOf(checked.error));
+  try {
+    const fit = shop.fits.find(fitId);
+    if (!fit) return refused(noFit);
+    return done(
+      shop.together(() => {
+        if (shop.fits.lines(fitId).some(({ id }) => id === checked.value.id)) return { id: checked.value.id, isNew: false };
+        return { id: checked.value.id, isNew: shop.fits.record(fitId, checkedLine(shop, fit, checked.value), nowIso()) };
+      }),
+    );
+  } catch (thrown) {
+    return refused(problemOfThrown(thrown));
+  }
+}
+
+/** Every line of a fit. */
+export const linesOf = (shop: Shop, fitId: string): Outcome<readonly FitLine[]> =>
+  shop.fits.find(fitId) ? done(shop.fits.lines(fitId)) : refused(noFit);

@@ -1,0 +1,36 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import type { FitStanding } from '@/db/fit-standing';
+import { useLengths } from '@/interface/figures/preferences';
+import { Fold } from '@/interface/parts/fold';
+
+const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false });
+
+/** Every place on one scale, in µm or tenths of a thou: a bar from least to greatest, a point its mean, behind them what is wanted. */
+export function ScaleFold({ standing }: { readonly standing: FitStanding }) {
+  const { inch, smallUnit } = useLengths();
+  const unit = inch ? '0.0001 in' : 'µm';
+  const in_ = (mm: number) => mm / (inch ? 0.00254 : 0.001);
+  const rows = standing.places.flatMap(({ name, result }) =>
+    result.figures.slice(0, 1).map((one) => ({ name, band: [in_(one.least_mm), in_(one.greatest_mm)] as const, points: [in_(one.mean_mm)] })),
+  );
+  const hard = standing.places.find(({ result }) => result.wanted)?.result.wanted?.hard;
+  const target = standing.fit.wanted.target_mm;
+  if (rows.length === 0) return null;
+  return (
+    <Fold title="On one scale" line={`every place, in ${inch ? 'tenths of a thou' : 'µm'}`}>
+      <BandChart
+        rows={rows}
+        unit={unit}
+        rowHeight={46}
+        pointColour="var(--ink)"
+        behind={hard && [in_(hard.min_mm), in_(hard.max_mm)]}
+        lines={target === undefined ? [] : [{ at: in_(target), label: 'own target', colour: 'var(--verdigris)' }]}
+      />
+      <p className="soft">
+        The bar is from the least to the greatest, the point the mean; behind it is what is wanted. A figure in {smallUnit} stands above.
+      </p>
+    </Fold>
+  );
+}

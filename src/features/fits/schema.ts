@@ -1,0 +1,129 @@
+import Joi from 'joi';
+import { EXPANSIONS_UM_PER_MK, FIT_KINDS, METHODS, type Method } from '@/core/fits';
+
+const id = Joi.string().min(1).max(60).required();
+const idOrNone = Joi.string().max(60).allow('', null).empty(['', null]).default(null);
+const typed = Joi.string().trim().max(60).allow('').default('');
+const count = (label: string, most: number) =>
+  Joi.number()
+    .integer()
+    .min(1)
+    .max(most)
+    .required()
+    .label(label)
+    .messages({ 'number.base': `Give ${label} as a whole number.` });
+const kinds = FIT_KINDS.map((kind) => kind.id);
+
+export interface ListFields {
+  readonly engineId: string;
+  readonly cylinders: number;
+  readonly mains: number;
+  readonly rings: number;
+  readonly valves: number;
+  readonly kinds: readonly string[];
+}
+
+export const listSchema = Joi.object<ListFields>({
+  engineId: id,
+  cylinders: count('the cylinders', 16),
+  mains: count('the main bearings', 12),
+  rings: count('the rings of a piston', 6),
+  valves: count('the valves', 64),
+  kinds: Joi.array().items(Joi.string().valid(...kinds)).min(1).required().messages({ 'array.min': 'Choose at least one fit.' }),
+}); // prettier-ignore
+
+export interface OwnFitFields {
+  readonly engineId: string;
+  readonly kind: string;
+  readonly name: string;
+  readonly places: string;
+  readonly stations: number;
+  readonly angles: number;
+}
+
+export const ownFitSchema = Joi.object<OwnFitFields>({
+  engineId: id,
+  kind: Joi.string().valid(...kinds).required(),
+  name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the fit a name.' }),
+  places: Joi.string().trim().max(400).required().messages({ 'string.empty': 'Say where it is measured: “1” for one place, or names with commas between.' }),
+  stations: count('the stations', 24),
+  angles: count('the angles', 12),
+}); // prettier-ignore
+
+/** What is wanted of a fit and how it is read, as typed. */
+export interface FitFields {
+  readonly id: string;
+  readonly name: string;
+  readonly methods: readonly Method[];
+  readonly stations: number;
+  readonly angles: number;
+  readonly jointId: string | null;
+  readonly holds: readonly string[];
+  readonly by: 'page' | 'rule' | 'own' | 'nothing';
+  readonly leafId: string | null;
+  readonly low: string;
+  readonly high: string;
+  readonly ruleLow: string;
+  readonly ruleHigh: string;
+  readonly floor: string;
+  readonly softLow: string;
+  readonly softHigh: string;
+  readonly target: string;
+  readonly as: 'reading' | 'eccentricity';
+  readonly nominal: string;
+  readonly packetName: string;
+  readonly packetLow: string;
+  readonly packetHigh: string;
+  readonly innerMetal: string;
+  readonly outerMetal: string;
+}
+
+const metal = Joi.string()
+  .valid(...Object.keys(EXPANSIONS_UM_PER_MK))
+  .default('steel');
+
+export const fitSchema = Joi.object<FitFields>({
+  id,
+  name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the fit a name.' }),
+  methods: Joi.array().items(Joi.string().valid(...METHODS)).min(1).required().messages({ 'array.min': 'Choose how it is measured.' }),
+  stations: count('the stations', 24),
+  angles: count('the angles', 12),
+  jointId: idOrNone,
+  holds: Joi.array().items(Joi.string().max(60)).max(40).default([]),
+  by: Joi.string().valid('page', 'rule', 'own', 'nothing').required(),
+  leafId: idOrNone,
+  low: typed, high: typed, ruleLow: typed, ruleHigh: typed, floor: typed, softLow: typed, softHigh: typed, target: typed,
+  as: Joi.string().valid('reading', 'eccentricity').default('reading'),
+  nominal: typed, packetName: Joi.string().trim().max(80).allow('').default(''), packetLow: typed, packetHigh: typed,
+  innerMetal: metal, outerMetal: metal,
+}); // prettier-ignore
+
+export interface DrawerFields {
+  readonly fitId: string;
+  readonly family: string;
+  readonly fitted: string;
+  readonly crushLow: string;
+  readonly crushHigh: string;
+  readonly stack: number;
+}
+
+export const drawerSchema = Joi.object<DrawerFields>({
+  fitId: id,
+  family: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Name the family of shims: what they fit.' }),
+  fitted: typed,
+  crushLow: typed,
+  crushHigh: typed,
+  stack: count('the shims in one stack', 5),
+});
+
+export const shimSchema = Joi.object<{ family: string; typed: string; count: number }>({
+  family: Joi.string().trim().max(80).required(),
+  typed: Joi.string().trim().max(40).required().messages({ 'string.empty': 'Give its thickness with its unit.' }),
+  count: Joi.number().integer().min(0).max(500).required().messages({ 'number.base': 'Say how many there are.' }),
+});
+
+export const fitShimSchema = Joi.object<{ fitId: string; place: number; choice_mm: number[] }>({
+  fitId: id,
+  place: Joi.number().integer().min(0).required(),
+  choice_mm: Joi.array().items(Joi.number().greater(0).max(50)).min(1).max(5).required(),
+});

@@ -1,0 +1,23 @@
+'use server';
+
+import { nanoid } from 'nanoid';
+import { revalidatePath } from 'next/cache';
+import { DomainError } from '@/core/units';
+import type { EngineSheet } from '@/db/repositories/sheet-repository';
+import { nowIso } from '@/interface/server/clock';
+import { currentShop } from '@/interface/server/current-shop';
+import { attempt } from '@/interface/server/outcome';
+import { SHEET_SCHEMAS, keptSheetSchema } from './sheet-schema';
+
+/** Keeps a sheet of the whole engine; the earlier one stays beneath. */
+export async function keepSheetAction(input: unknown) {
+  return attempt(keptSheetSchema, input, async ({ engineId, kind, body }) => {
+    const shop = await currentShop();
+    if (!shop.engines.find(engineId)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+    const checked = SHEET_SCHEMAS[kind].validate(body, { stripUnknown: true });
+    if (checked.error) throw new DomainError('bad-field', checked.error.message.replaceAll('"', ''), 'body');
+    shop.sheets.add({ id: nanoid(10), engineId, kind, body: checked.value as EngineSheet['body'], at: nowIso() });
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}

@@ -1,0 +1,160 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { nanoid } from 'nanoid';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { shims as chooseShims, type ShimChoice } from '@/core/fits';
+import { isDomainError } from '@/core/units';
+import type { FitLine, Shim } from '@/db/fit';
+import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import { useFigures, useLengths } from '@/interface/figures/preferences';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import form from '@/interface/parts/form.module.css';
+import { Remark } from '@/interface/parts/sheet';
+import { send, useActionForm } from '@/interface/parts/use-action-form';
+import { fitShimAction, keepDrawerAction, putShimAction } from './actions';
+
+type Chosen = { readonly ok: true; readonly choice: ShimChoice } | { readonly ok: false; readonly message: string };
+
+const stockOf = (drawer: readonly Shim[]) => drawer.flatMap(({ thicknessMm, count }) => Array<number>(count).fill(thicknessMm));
+
+/** What the drawer can do for the float as it was read with the shim that is in. */
+function choiceFor({ fit }: FitStanding, place: PlaceStanding, drawer: readonly Shim[]): Chosen | undefined {
+  const { shim } = fit.detail;
+  const float = place.result.figures[0];
+  const { wanted } = place.result;
+  if (!shim || !float || !wanted) return undefined;
+  const stock = stockOf(drawer);
+  if (stock.length === 0) return { ok: false, message: 'The drawer is empty: put the shims in it first.' };
+  try {
+    const choice = chooseShims({
+      float_mm: float.uncrushed_mm ?? float.mean_mm,
+      fitted_mm: shim.fitted_mm,
+      wanted: { ...wanted.hard, ...(wanted.target_mm !== undefined && { target_mm: wanted.target_mm }) },
+      ...(shim.crush && { crush: shim.crush }),
+      // What is in comes out first and can go in again.
+      stock_mm: [...stock, ...(shim.fitted_mm > 0 ? [shim.fitted_mm] : [])],
+      stack: shim.stack,
+    });
+    return { ok: true, choice };
+  } catch (error) {
+    if (isDomainError(error)) return { ok: false, message: error.message };
+    throw error;
+  }
+}
+
+function DrawerForm({ standing: { fit } }: { readonly standing: FitStanding }) {
+  const router = useRouter();
+  const { shim } = fit.detail;
+  const mm = (value: number | undefined) => (value === undefined ? '' : `${value} mm`);
+  const { form: fields, submit, pending, problem } = useActionForm(
+    { fitId: fit.id, family: shim?.family ?? `${fit.name}, shims`, fitted: mm(shim?.fitted_mm), crushLow: mm(shim?.crush?.min_mm), crushHigh: mm(shim?.crush?.max_mm), stack: String(shim?.stack ?? 1) },
+    keepDrawerAction,
+    () => router.refresh(),
+  );
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label="The drawer of shims" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Family of shims" description="What they fit" {...field('family')} />
+      <TextInput label="In while it was read" description="0.45 mm, or 18 thou; empty for none" {...field('fitted')} />
+      <TextInput label="Gasket loses, least" description="Where it was read uncrushed" {...field('crushLow')} />
+      <TextInput label="Gasket loses, most" {...field('crushHigh')} />
+      <TextInput label="At most in one stack" inputMode="numeric" {...field('stack')} />
+      <div className={form.acts}>
+        <Key type="submit" disabled={pending}>Keep it</Key>
+      </div>
+    </ActionForm>
+  );
+} // prettier-ignore
+
+function StockForm({ family, drawer }: { readonly family: string; readonly drawer: readonly Shim[] }) {
+  const router = useRouter();
+  const { gap } = useLengths();
+  const { form: fields, submit, pending, problem } = useActionForm({ family, typed: '', count: '1' }, putShimAction, (_, entered) => {
+    entered.setValues({ typed: '' });
+    router.refresh();
+  });
+  const field = fields.getInputProps;
+  return (
+    <>
+      <p>
+        In the drawer: {drawer.filter(({ count }) => count > 0).map(({ id, thicknessMm, count }, i) => <span key={id}>{i > 0 && ', '}<span className="figure">{count > 1 && `${count} × `}{gap(thicknessMm)}</span></span>)}
+        {drawer.every(({ count }) => count === 0) && 'nothing'}.
+      </p>
+      <ActionForm label="Shims of one thickness" onSubmit={fields.onSubmit(submit)} problem={problem}>
+        <TextInput label="Thickness" description="0.40 mm, or 16 thou" autoComplete="off" {...field('typed')} />
+        <TextInput label="How many there are" inputMode="numeric" {...field('count')} />
+        <div className={form.acts}>
+          <Key type="submit" disabled={pending}>Into the drawer</Key>
+        </div>
+      </ActionForm>
+    </>
+  );
+} // prettier-ignore
+
+interface ChoiceProps {
+  readonly standing: FitStanding;
+  readonly place: PlaceStanding;
+  readonly drawer: readonly Shim[];
+  readonly add: (line: FitLine) => void;
+}
+
+function Choice({ standing, place, drawer, add }: ChoiceProps) {
+  const router = useRouter();
+  const { gap, span } = useLengths();
+  const { plain } = useFigures();
+  const [refusal, setRefusal] = useState<string>();
+  const [pending, startTransition] = useTransition();
+  const found = choiceFor(standing, place, drawer);
+  if (!found) return <p className="soft">Read the float first, and say what is wanted.</p>;
+  if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
+  const { choice_mm, float, verdict, notes } = found.choice;
+  const { shim } = standing.fit.detail;
+  const stays = choice_mm.length === 1 && Math.abs((choice_mm[0] ?? 0) - (shim?.fitted_mm ?? 0)) < 0.0005;
+  const fit = () =>
+    startTransition(async () => {
+      const outcome = await send(fitShimAction, { fitId: standing.fit.id, place: place.place, choice_mm });
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      router.refresh();
+    });
+  const order = () => {
+    const wanted = place.result.wanted;
+    const target = wanted?.target_mm ?? ((wanted?.hard.min_mm ?? 0) + (wanted?.hard.max_mm ?? 0)) / 2;
+    const crush = shim?.crush ? (shim.crush.min_mm + shim.crush.max_mm) / 2 : 0;
+    const read = place.result.figures[0];
+    const missing = (read?.uncrushed_mm ?? read?.mean_mm ?? 0) + (shim?.fitted_mm ?? 0) - crush - target;
+    add({ id: nanoid(), kind: 'order', place: place.place, at: new Date().toISOString(), body: { words: `shim of ${plain(Number(missing.toFixed(2)))} mm` } });
+  };
+  return (
+    <>
+      <p data-testid="shim-choice">
+        The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The float is then{' '}
+        <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
+      </p>
+      {notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      <p className={form.acts}>
+        {!stays && <Key rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the float again</Key>}
+        {verdict !== 'inside' && <Key onClick={order}>A better one is on order</Key>}
+      </p>
+    </>
+  );
+} // prettier-ignore
+
+/** Shims for a float: what the drawer can do at least and at full crush of the gasket, which is counted once. */
+export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) {
+  const { shim } = standing.fit.detail;
+  const { gap } = useLengths();
+  const line = shim ? `${gap(shim.fitted_mm)} in; ${drawer.reduce((sum, { count }) => sum + count, 0)} in the drawer` : 'no drawer yet';
+  return (
+    <Fold title="Shims" line={line} open={shim !== undefined}>
+      {shim && standing.places.map((place) => <Choice key={place.place} standing={standing} place={place} drawer={drawer} add={add} />)}
+      {shim && <StockForm key={shim.family} family={shim.family} drawer={drawer} />}
+      <h3>The drawer, and what is in now</h3>
+      <DrawerForm key={JSON.stringify(shim)} standing={standing} />
+    </Fold>
+  );
+}

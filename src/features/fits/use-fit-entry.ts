@@ -1,0 +1,134 @@
+'use client';
+
+import { nanoid } from 'nanoid';
+import { useCallback, useMemo, useState } from 'react';
+import { READING_UNITS_MM, cellKey, dialDoubts, entryOrder, feelerDoubts, readingDoubts, type Cell, type Part } from '@/core/fits';
+import { isDomainError, type Note } from '@/core/units';
+import type { FitLine } from '@/db/fit';
+import { planOfFit, type FitStanding } from '@/db/fit-standing';
+import type { InstrumentReading } from '@/instruments/measuring-instrument';
+import { bodyOf, valueOf, type Session } from './session';
+
+export type PlacedCell = Cell & { readonly place: number };
+
+export const cellId = (cell: PlacedCell): string => `cell-${cell.place}-${cellKey(cell).replaceAll('.', '-')}`;
+
+export interface Entry {
+  readonly drafts: Readonly<Record<string, string>>;
+  /** A sentence on a cell, and whether a second Enter keeps the reading all the same. */
+  readonly problems: Readonly<Record<string, { readonly words: string; readonly isDoubt: boolean }>>;
+  readonly type: (cell: PlacedCell, text: string) => void;
+  /** Enters what was typed and goes on to the next cell that is still to be read. */
+  readonly enter: (cell: PlacedCell, text?: string, how?: Session) => void;
+  /** A reading that an instrument sent: into the cell at hand, else the next that is open and fits it. */
+  readonly receive: (reading: InstrumentReading) => void;
+  readonly goOn: () => void;
+  readonly move: (cell: PlacedCell, by: number) => void;
+  readonly left: number;
+}
+
+const OPPOSITE: Partial<Record<Part, Part>> = { journal: 'bore', bore: 'journal' };
+const mean = (values: readonly number[]) => (values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length);
+
+/** What is doubtful about a value in a cell, by what else has been read. */
+function doubtsOf(standing: FitStanding, cell: PlacedCell, value_mm: number, resolution_mm: number): readonly Note[] {
+  const { kind, fit, places } = standing;
+  const here = places[cell.place];
+  const read = (part: Part) => here?.current.get(cellKey({ ...cell, part }))?.value_mm;
+  if (cell.part === 'pull') return dialDoubts(read('push'), value_mm, undefined, resolution_mm);
+  if (cell.part === 'zero') return dialDoubts(read('push'), undefined, value_mm, resolution_mm);
+  const others_mm = places.flatMap((place) =>
+    [...place.current.values()].flatMap((line) =>
+      line.part === cell.part && !(place.place === cell.place && cellKey(line) === cellKey(cell)) ? [line.value_mm] : [],
+    ),
+  );
+  const opposite = OPPOSITE[cell.part];
+  const opposite_mm = opposite && mean([...(here?.current.values() ?? [])].flatMap((line) => (line.part === opposite ? [line.value_mm] : [])));
+  const isInner = cell.part === 'journal';
+  const feelers = cell.part === 'goes' ? feelerDoubts(value_mm, read('stops')) : cell.part === 'stops' ? feelerDoubts(read('goes'), value_mm) : [];
+  const order =
+    cell.part === 'stops' && value_mm <= (read('goes') ?? -1)
+      ? [{ code: 'go-not-below-stop', message: 'It does not go, yet a thicker one goes: one of them was read wrong.' }]
+      : [];
+  return [
+    ...order,
+    ...feelers,
+    ...readingDoubts({
+      part: cell.part,
+      value_mm,
+      ...(fit.detail.nominal_mm !== undefined && kind.shape === 'pair' && { nominal_mm: fit.detail.nominal_mm }),
+      others_mm: kind.shape === 'pair' && cell.part !== 'strip' ? others_mm : [],
+      opposite_mm,
+      ...(opposite && { mustBe: isInner !== kind.interference ? ('smaller' as const) : ('larger' as const) }),
+      limits: here?.result.wanted?.hard ?? fit.wanted.limits,
+    }),
+  ];
+}
+
+const focusCell = (cell: PlacedCell | undefined) => {
+  const element = cell && document.getElementById(cellId(cell));
+  if (element instanceof HTMLInputElement) {
+    element.focus();
+    element.select();
+  }
+};
+
+/** Entering readings by keyboard in the order of the hand: value, Enter, and on to the next cell. */
+export function useFitEntry(standing: FitStanding, session: Session, bolts: string | undefined, add: (line: FitLine) => void): Entry {
+  const { fit } = standing;
+  const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
+  const [problems, setProblems] = useState<Entry['problems']>({});
+  const order = useMemo(() => entryOrder(planOfFit(fit), fit.places.length), [fit]);
+  const isRead = useCallback((cell: PlacedCell) => standing.places[cell.place]?.current.has(cellKey(cell)) ?? false, [standing]);
+  const without = (id: string) => (before: Entry['problems']) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id));
+  const indexOf = (cell: PlacedCell) => order.findIndex((one) => cellId(one) === cellId(cell));
+  const onFrom = (cell: PlacedCell) => {
+    const at = indexOf(cell);
+    const rest = [...order.slice(at + 1), ...order.slice(0, at)];
+    focusCell(rest.find((one) => !isRead(one)) ?? order[at + 1]);
+  };
+  const refuse = (id: string, words: string, isDoubt: boolean) => setProblems((before) => ({ ...before, [id]: { words, isDoubt } }));
+  const enter = (cell: PlacedCell, text = drafts[cellId(cell)], how = session) => {
+    const id = cellId(cell);
+    if (text === undefined || text.trim() === '') return onFrom(cell);
+    try {
+      const value_mm = valueOf(text, cell.part, how, fit.detail.packet?.unit);
+      const doubts = doubtsOf(standing, cell, value_mm, how.resolution_mm);
+      if (doubts.length > 0 && !problems[id]?.isDoubt)
+        return refuse(id, `${doubts.map(({ message }) => message).join(' ')} Enter again if it is really so.`, true);
+      const { place, part, station, angle } = cell;
+      add({ id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed: text.trim(), at: new Date().toISOString(), body: bodyOf(how, part, bolts, fit.detail.packet?.unit) });
+    } catch (error) {
+      if (isDomainError(error)) return refuse(id, error.message, false);
+      throw error;
+    }
+    setProblems(without(id));
+    setDrafts((before) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id)));
+    return onFrom(cell);
+  }; // prettier-ignore
+  const open = order.filter((cell) => !isRead(cell));
+  const receive = (reading: InstrumentReading) => {
+    const suits = (cell: PlacedCell) => reading.says === undefined || cell.part === reading.says;
+    const inFocus = order.find((cell) => cellId(cell) === document.activeElement?.id);
+    const cell = inFocus && suits(inFocus) ? inFocus : open.find(suits);
+    if (!cell) return;
+    const text = String(reading.value);
+    setDrafts((before) => ({ ...before, [cellId(cell)]: text }));
+    const named = cell.part === 'bore' ? { outerInstrument: reading.instrument } : { instrument: reading.instrument };
+    const { unit, resolution } = reading;
+    enter(cell, text, { ...session, ...named, unit, resolution_mm: resolution * READING_UNITS_MM[unit], standard: '' });
+  };
+  return {
+    drafts,
+    problems,
+    enter,
+    receive,
+    left: open.length,
+    type: (cell, text) => {
+      setDrafts((before) => ({ ...before, [cellId(cell)]: text }));
+      setProblems(without(cellId(cell)));
+    },
+    goOn: () => focusCell(open[0]),
+    move: (cell, by) => focusCell(order[indexOf(cell) + by]),
+  };
+}

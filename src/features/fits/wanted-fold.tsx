@@ -1,0 +1,145 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { EXPANSIONS_UM_PER_MK, fitKind, type FitKind, type Method } from '@/core/fits';
+import type { Fit } from '@/db/fit';
+import { kindOf } from '@/db/fit-standing';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import { Fold } from '@/interface/parts/fold';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { alterFitAction } from './actions';
+import { METHOD_WORDS } from './fit-words';
+import type { LengthLeaf, NamedJoint } from './queries';
+
+const METHODS_OF: Readonly<Record<FitKind['shape'], readonly Method[]>> = {
+  pair: ['micrometer', 'strip'],
+  float: ['dial', 'feelers'],
+  feelers: ['feelers'],
+  length: ['length'],
+  runout: ['dial'],
+};
+
+const mm = (value: number | undefined) => (value === undefined ? '' : `${Number(value.toFixed(6))} mm`);
+const METALS = Object.keys(EXPANSIONS_UM_PER_MK);
+const metalOf = (expansion: number | undefined) => Object.entries(EXPANSIONS_UM_PER_MK).find(([, value]) => value === expansion)?.[0] ?? 'steel';
+
+function valuesOf(fit: Fit) {
+  const { limits, rule, soft, target_mm, as } = fit.wanted;
+  const { packet, expansion, nominal_mm } = fit.detail;
+  const shipped = fitKind(fit.kind)?.rule;
+  return {
+    id: fit.id,
+    name: fit.name,
+    methods: [...fit.methods] as string[],
+    stations: String(fit.stations),
+    angles: String(fit.angles),
+    jointId: fit.jointId ?? '',
+    holds: [...fit.holds],
+    by: fit.leafId !== null ? 'page' : limits ? 'own' : rule ? 'rule' : 'nothing',
+    leafId: fit.leafId ?? '',
+    low: fit.leafId === null ? mm(limits?.min_mm) : '',
+    high: fit.leafId === null ? mm(limits?.max_mm) : '',
+    ruleLow: String(rule?.perDiameter[0] ?? shipped?.perDiameter[0] ?? ''),
+    ruleHigh: String(rule?.perDiameter[1] ?? shipped?.perDiameter[1] ?? ''),
+    floor: mm(rule?.floor_mm ?? shipped?.floor_mm),
+    softLow: mm(soft?.min_mm),
+    softHigh: mm(soft?.max_mm),
+    target: mm(target_mm),
+    as: as ?? 'reading',
+    nominal: mm(nominal_mm),
+    packetName: packet?.name ?? '',
+    packetLow: mm(packet?.min_mm),
+    packetHigh: mm(packet?.max_mm),
+    innerMetal: metalOf(expansion?.journal),
+    outerMetal: metalOf(expansion?.bore),
+  };
+}
+
+const BY = [
+  { value: 'page', label: 'a page of the book' },
+  { value: 'rule', label: 'a rule on the measured diameter' },
+  { value: 'own', label: 'limits of your own' },
+  { value: 'nothing', label: 'nothing yet' },
+];
+
+type Fields = ReturnType<typeof useActionForm<ReturnType<typeof valuesOf>, object>>['form'];
+
+function WantedFields({ fields, leaves, kind }: { readonly fields: Fields; readonly leaves: readonly LengthLeaf[]; readonly kind: FitKind }) {
+  const field = fields.getInputProps;
+  const { by } = fields.values;
+  return (
+    <>
+      <NativeSelect label="What is wanted comes from" data={BY} {...field('by')} />
+      {by === 'page' && (
+        <NativeSelect
+          label="Which leaf"
+          data={[{ value: '', label: leaves.length === 0 ? 'no leaf gives a length yet' : 'choose' }, ...leaves.map((leaf) => ({ value: leaf.id, label: `${leaf.subject}: “${leaf.printedText}”, ${leaf.source}, p. ${leaf.page}` }))]}
+          {...field('leafId')}
+        />
+      )}
+      {by === 'own' && <TextInput label="Lower limit" description="With its unit: 0.025 mm, 1 thou" {...field('low')} />}
+      {by === 'own' && <TextInput label="Upper limit" {...field('high')} />}
+      {by === 'rule' && <TextInput label="Rule, least share" description="Of the measured diameter" {...field('ruleLow')} />}
+      {by === 'rule' && <TextInput label="Rule, most" {...field('ruleHigh')} />}
+      {by === 'rule' && <TextInput label="Not under" {...field('floor')} />}
+      <TextInput label="Own target" description="Inside the limits" {...field('target')} />
+      <TextInput label="Soft limits, lower" description="Inside the hard ones: usable, better wanted" {...field('softLow')} />
+      <TextInput label="Soft limits, upper" {...field('softHigh')} />
+      {kind.shape === 'runout' && <NativeSelect label="The limits are of" data={[{ value: 'reading', label: 'the full indicator reading' }, { value: 'eccentricity', label: 'the eccentricity, half of it' }]} {...field('as')} />}
+    </>
+  );
+} // prettier-ignore
+
+/** What is wanted of a fit and where from; how it is read; what its readings rest on and what they hold. */
+export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; readonly leaves: readonly LengthLeaf[]; readonly joints: readonly NamedJoint[]; readonly line: string }) {
+  const router = useRouter();
+  const kind = kindOf(fit);
+  const { form: fields, submit, pending, problem } = useActionForm(valuesOf(fit), alterFitAction, () => router.refresh());
+  const field = fields.getInputProps;
+  const tick = (name: 'methods' | 'holds', value: string, label: string) => (
+    <label key={value} className={form.choice}>
+      <input
+        type="checkbox"
+        checked={fields.values[name].includes(value)}
+        onChange={(event) => fields.setFieldValue(name, event.currentTarget.checked ? [...fields.values[name], value] : fields.values[name].filter((one) => one !== value))}
+      />
+      <span>{label}</span>
+    </label>
+  );
+  const methods = METHODS_OF[kind.shape];
+  return (
+    <Fold title="What is wanted, and how it is read" line={line} open={Object.keys(fit.wanted).length === 0}>
+      <ActionForm label="What is wanted" onSubmit={fields.onSubmit(submit)} problem={problem}>
+        <WantedFields fields={fields} leaves={leaves} kind={kind} />
+        <TextInput label="Name" {...field('name')} />
+        <TextInput label={kind.shape === 'pair' ? 'Stations along it' : 'Readings at each place'} inputMode="numeric" {...field('stations')} />
+        {kind.shape === 'pair' && <TextInput label="Angles round it" inputMode="numeric" {...field('angles')} />}
+        <TextInput label={kind.id === 'ring-gap' ? 'Bore' : 'About how large'} description="A slipped zero is seen by it" {...field('nominal')} />
+        {kind.shape === 'pair' && <NativeSelect label={`${kind.sides[0]} is of`} data={METALS} {...field('innerMetal')} />}
+        {kind.shape === 'pair' && <NativeSelect label={`${kind.sides[1]} is of`} data={METALS} {...field('outerMetal')} />}
+        {methods.length > 1 && (
+          <fieldset className={form.fieldset}>
+            <legend className={form.legend}>Measured by</legend>
+            <div className={form.choices}>{methods.map((method) => tick('methods', method, METHOD_WORDS[method]))}</div>
+          </fieldset>
+        )}
+        {fields.values.methods.includes('strip') && <TextInput label="Packet of the strip" {...field('packetName')} />}
+        {fields.values.methods.includes('strip') && <TextInput label="It reads from" description="With the packet’s own unit" {...field('packetLow')} />}
+        {fields.values.methods.includes('strip') && <TextInput label="To" {...field('packetHigh')} />}
+        <NativeSelect label="Its cap or cover is tightened by" data={[{ value: '', label: 'no joint' }, ...joints.map(({ id, name }) => ({ value: id, label: name }))]} {...field('jointId')} />
+        {joints.length > 0 && (
+          <fieldset className={form.fieldset}>
+            <legend className={form.legend}>Out of limits, it holds</legend>
+            <div className={form.choices}>{joints.map(({ id, name }) => tick('holds', id, name))}</div>
+          </fieldset>
+        )}
+        <div className={form.acts}>
+          <Key type="submit" rank="main" disabled={pending}>Keep it</Key>
+        </div>
+      </ActionForm>
+    </Fold>
+  );
+} // prettier-ignore

@@ -1,0 +1,115 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import type { ReadingUnit } from '@/core/fits';
+import type { InstrumentKind, InstrumentReading, MeasuringInstrument } from '@/instruments/measuring-instrument';
+import { createSimulatedDial } from '@/instruments/simulated-dial';
+import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
+import { createSimulatedMicrometer } from '@/instruments/simulated-micrometer';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import styles from './instruments.module.css';
+
+const world = { random: () => Math.random(), now: () => new Date().toISOString(), newId: () => nanoid() };
+
+const ABOUT: Working = {
+  title: 'A reading without typing',
+  remarks: [
+    ['On a fit', 'press “Listen to instruments” on its sheet; a reading goes into the cell at hand and on to the next'],
+    ['Real ones', 'whatever can send a line of JSON to this machine: see docs/instruments.md'],
+    ['Doubt', 'a reading that cannot be is held in its cell with a sentence, as if it had been typed'],
+  ],
+};
+
+interface Setup {
+  readonly kind: InstrumentKind;
+  readonly name: string;
+  readonly unit: ReadingUnit;
+  readonly truth: string;
+  readonly error: string;
+}
+
+const SETUPS: readonly (Setup & { readonly says: string })[] = [
+  { kind: 'micrometer', name: 'Simulated micrometer', unit: 'mm', truth: '44.982', error: '0.001', says: 'reads a size' },
+  { kind: 'dial', name: 'Simulated dial', unit: 'mm', truth: '0.11', error: '0.01', says: 'pushed, pulled, let back' },
+  { kind: 'feelers', name: 'Simulated feelers', unit: 'mm', truth: '0.22', error: '', says: 'what goes, what does not' },
+];
+
+const LEAVES: Readonly<Record<'metric' | 'inch', readonly number[]>> = {
+  metric: [0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5],
+  inch: [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 18, 20, 25],
+};
+const RESOLUTION: Readonly<Record<ReadingUnit, number>> = { mm: 0.001, µm: 1, in: 0.0001, thou: 0.1, '0.0001 in': 1 };
+const number = (text: string) => Number(text.trim().replace(',', '.'));
+
+function instrumentOf({ kind, name, unit, truth, error }: Setup): MeasuringInstrument {
+  const resolution = kind === 'dial' && unit === 'mm' ? 0.01 : RESOLUTION[unit];
+  const shared = { name, unit, truth: number(truth), error: number(error) || 0 };
+  if (kind === 'feelers') return createSimulatedFeelers({ ...shared, leaves: unit === 'mm' ? LEAVES.metric : LEAVES.inch }, world);
+  return kind === 'dial' ? createSimulatedDial({ ...shared, resolution }, world) : createSimulatedMicrometer({ ...shared, resolution }, world);
+}
+
+async function sendReading(reading: InstrumentReading): Promise<number | undefined> {
+  try {
+    const response = await fetch('/api/instruments/readings', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(reading) });
+    const outcome = (await response.json()) as { ok: boolean; result?: { heardBy: number } };
+    return outcome.ok ? outcome.result?.heardBy : undefined;
+  } catch {
+    return undefined;
+  }
+} // prettier-ignore
+
+function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
+  const [setup, setSetup] = useState<Setup>(start);
+  const [sent, setSent] = useState<readonly InstrumentReading[]>([]);
+  const [heard, setHeard] = useState<number>();
+  const isReady = Number.isFinite(number(setup.truth)) && setup.truth.trim() !== '';
+  const take = async () => {
+    const readings = await instrumentOf(setup).measure();
+    let by: number | undefined;
+    for (const reading of readings) by = await sendReading(reading);
+    setSent(readings);
+    setHeard(by);
+  };
+  const text = (name: 'name' | 'truth' | 'error') => ({
+    value: setup[name],
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) => setSetup((before) => ({ ...before, [name]: event.currentTarget.value })),
+  });
+  return (
+    <Part title={start.name}>
+      <div className={form.grid}>
+        <TextInput label="Called" {...text('name')} />
+        <NativeSelect label="Shows" data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']} value={setup.unit} onChange={(event) => setSetup((before) => ({ ...before, unit: event.currentTarget.value as ReadingUnit }))} />
+        <TextInput label={start.kind === 'micrometer' ? 'True size' : start.kind === 'dial' ? 'True float' : 'True gap'} inputMode="decimal" {...text('truth')} />
+        {start.kind !== 'feelers' && <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />}
+        <div className={form.acts}>
+          <Key onClick={() => void take()} disabled={!isReady}>Take a reading<span className="only-spoken"> with {start.name}</span></Key>
+          <span className="soft" role="status">{heard === undefined ? start.says : heard === 0 ? 'Sent; no sheet is listening.' : 'Sent, and heard.'}</span>
+        </div>
+      </div>
+      {sent.length > 0 && (
+        <pre className={styles.wire} tabIndex={0} aria-label="As it went over the wire">{sent.map((reading) => JSON.stringify(reading)).join('\n')}</pre>
+      )}
+    </Part>
+  );
+} // prettier-ignore
+
+/** Simulated instruments, and what they send. */
+export function InstrumentsSheet() {
+  useStandingWorking(ABOUT);
+  return (
+    <Sheet title="Instruments" lead="Simulated, for trying; a real one sends the same lines.">
+      <Alive>
+        {SETUPS.map((setup) => (
+          <Instrument key={setup.kind} start={setup} />
+        ))}
+        <Remark kind="plain">One reading is one line of JSON, posted to /api/instruments/readings on this machine.</Remark>
+      </Alive>
+    </Sheet>
+  );
+}

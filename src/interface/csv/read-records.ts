@@ -1,0 +1,31 @@
+import { parse } from 'csv-parse/sync';
+import { DomainError } from '@/core/units';
+
+const MOST_ROWS = 5000;
+
+function delimiterOf(text: string): string {
+  const first = text.split(/\r?\n/, 1)[0] ?? '';
+  const count = (sign: string) => first.split(sign).length;
+  return [';', '\t', ','].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
+}
+
+/** @throws DomainError bad-csv */
+function recordsOf(text: string): readonly (readonly string[])[] {
+  try {
+    return parse(text, { bom: true, delimiter: delimiterOf(text), relax_column_count: true, skip_empty_lines: true, trim: true });
+  } catch (error) {
+    throw new DomainError(
+      'bad-csv',
+      `The table cannot be read: ${error instanceof Error ? error.message : 'it is no CSV'}. Nothing was written.`,
+      'text',
+    );
+  }
+}
+
+/** A table with a line of headings; commas, semicolons or tabs between. @throws DomainError bad-csv */
+export function readRecords(text: string): { readonly headings: readonly string[]; readonly records: readonly (readonly string[])[] } {
+  const [headings, ...records] = recordsOf(text);
+  if (!headings || records.length === 0) throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
+  if (records.length > MOST_ROWS) throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MOST_ROWS} at a time.`, 'text');
+  return { headings, records };
+}

@@ -1,0 +1,90 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Outcome } from '../server/outcome';
+import { loadOutbox, saveOutbox } from './outbox';
+
+const RETRY_MS = 2000;
+
+interface Lines<Line> {
+  readonly written: readonly Line[];
+  readonly waiting: readonly Line[];
+}
+
+export interface Kept<Line> {
+  /** What is on disk, and then what is on its way there. */
+  readonly lines: readonly Line[];
+  readonly waiting: readonly Line[];
+  readonly trouble?: string;
+  readonly add: (line: Line) => void;
+}
+
+async function answerOf<T>(request: () => Promise<Response>): Promise<Outcome<T> | undefined> {
+  try {
+    return (await (await request()).json()) as Outcome<T>;
+  } catch {
+    return undefined;
+  }
+}
+
+const post = (address: string, line: unknown) =>
+  answerOf<unknown>(() => fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(line) }));
+
+const UNREACHED = 'The last line is not on disk yet: the program on this machine does not answer. It is kept here and sent again.';
+/** Trouble that passes by itself: the line is sent again. Anything else is a refusal, and what is on disk stands. */
+const PASSING = new Set(['locked', 'disk-full', 'failed']);
+
+/** Sends waiting lines one after another; a line leaves the outbox only when the server has it on disk. */
+function useSending<Line extends { readonly id: string }>(
+  address: string,
+  { waiting }: Lines<Line>,
+  setLines: (change: (before: Lines<Line>) => Lines<Line>) => void,
+) {
+  const [trouble, setTrouble] = useState<string>();
+  const [attempt, setAttempt] = useState(0);
+  const sending = useRef(false);
+  const first = waiting[0];
+  useEffect(() => {
+    if (!first || sending.current) return;
+    sending.current = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const again = () => setAttempt((n) => n + 1);
+    void post(address, first).then(async (outcome) => {
+      sending.current = false;
+      if (outcome?.ok) {
+        setTrouble(undefined);
+        // By its identity: the page may have been read again meanwhile, with the line already in it.
+        setLines(({ written, waiting: rest }) => ({
+          written: written.some(({ id }) => id === first.id) ? written : [...written, first],
+          waiting: rest.filter(({ id }) => id !== first.id),
+        }));
+      } else if (outcome && !PASSING.has(outcome.error.code)) {
+        // Another screen went on meanwhile, or the line cannot stand: what is on disk stands.
+        const written = await answerOf<readonly Line[]>(() => fetch(address));
+        setTrouble(`${outcome.error.message} The record was read again.`);
+        setLines((before) => ({ written: written?.ok ? written.result : before.written, waiting: [] }));
+      } else {
+        setTrouble(outcome ? outcome.error.message : UNREACHED);
+        timer = setTimeout(again, RETRY_MS);
+      }
+    });
+    return () => clearTimeout(timer);
+  }, [first, attempt, address, setLines]);
+  return trouble;
+}
+
+/** Append-only lines of one record: shown at once, sent one by one, kept in the browser until each is on disk. */
+export function useRecord<Line extends { readonly id: string }>(name: string, address: string, onDisk: readonly Line[]): Kept<Line> {
+  const [lines, setLines] = useState<Lines<Line>>({ written: onDisk, waiting: [] });
+  useEffect(() => {
+    const kept = loadOutbox<Line>(name).filter((line) => !onDisk.some((written) => written.id === line.id));
+    // Lines left over from a closed browser can only be seen after the first paint; a page that was read again has the newer lines.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setLines((before) => (kept.length > 0 || before.written.length < onDisk.length ? { written: onDisk, waiting: kept } : before));
+  }, [name, onDisk]);
+  useEffect(() => saveOutbox(name, lines.waiting), [name, lines.waiting]);
+  const trouble = useSending(address, lines, setLines);
+  const add = useCallback((line: Line) => setLines((before) => ({ ...before, waiting: [...before.waiting, line] })), []);
+  const all = useMemo(() => [...lines.written, ...lines.waiting], [lines]);
+  return { lines: all, waiting: lines.waiting, trouble, add };
+}

@@ -11,7 +11,7 @@ const shared = {
 
 const config = {
   projects: [
-    { ...shared, displayName: 'core', testMatch: ['<rootDir>/test/{core,reference,reckoner,db,features,interface}/**/*.test.ts'] },
+    { ...shared, displayName: 'core', testMatch: ['<rootDir>/test/{core,reference,reckoner,db,features,instruments,interface}/**/*.test.ts'] },
     // Needs a build: the real server is started, and killed.
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/test/server/**/*.test.ts'] },
   ],

@@ -2,6 +2,7 @@
 import jsQuantities from 'js-quantities';
 import { unit as mathUnit } from 'mathjs';
 import { Bench } from 'tinybench';
+import { benchFits } from './bench-fits.mts';
 import { benchMonteCarlo } from './bench-monte-carlo.mts';
 import { usualBearingFace } from '@/core/fastener';
 import { correct } from '@/core/joint';
@@ -45,3 +46,4 @@ for (const [name, rate] of rates) {
 }
 
 benchMonteCarlo();
+benchFits();

@@ -70,7 +70,8 @@ const VIEWS = [
       await page.getByLabel('Pitch gauge').fill('26 tpi');
     },
   ],
-  ['practice', '/shelves/practice', {}],
+  ['fits', '/engines/demo-norrhem/fits', {}],
+  ['bearings', '/engines/demo-norrhem/fits/demo-n-fit-mains', {}],
   ['tighten', '/engines/demo-maestrale/tighten', {}],
   ['face', '/face/demo-m-joint-head-round-1', {}],
   ['face-dark', '/face/demo-m-joint-head-round-1', { colorScheme: 'dark' }],

@@ -167,10 +167,10 @@ function stateOf({ result, folded, stale, unmet }: { result: PlaceResult; folded
   if (result.fault) return 'fault';
   if (stale) return 'stale';
   if (result.read === 0) return folded.felt ? 'not-measured' : 'unread';
+  if (verdict === 'tight' || verdict === 'loose') return unmet && result.read === result.asked ? 'unmet' : verdict;
   if (result.read < result.asked) return 'open';
   if (unmet) return 'unmet';
   if (!verdict) return 'unjudged';
-  if (verdict === 'tight' || verdict === 'loose') return verdict;
   if (folded.accepted !== undefined) return 'accepted';
   if (verdict === 'too-close') return 'too-close';
   return result.improve || folded.order !== undefined ? 'improve' : 'inside';

@@ -60,5 +60,7 @@ test('the book goes out and comes in again', () => {
     'left out',
   ]);
   const leaves = bookOf(shop, 'demo-fourteen').flatMap((source) => source.leaves);
-  expect(rows.map((row) => [row.subject, row.printedText, row.min_Nm])).toEqual(leaves.map((leaf) => [leaf.subject, leaf.printedText, leaf.minNm]));
+  expect(rows.map((row) => [row.subject, row.printedText, row.min_Nm ?? null])).toEqual(
+    leaves.map((leaf) => [leaf.subject, leaf.printedText, leaf.minNm]),
+  );
 });

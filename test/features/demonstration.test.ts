@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { engineStanding } from '@/db/engine-standing';
+import { gateOf } from '@/db/fits-of-engine';
 import { waitsFor } from '@/features/engine/waits';
 import { yardShop, YARD_NOW } from '../db/temporary-shop';
 
@@ -33,8 +34,24 @@ describe('the demonstration yard', () => {
     expect(shop.book.findLeaf('demo-m-sprocket')?.agreedNotes).toEqual(['printed-units-disagree']);
   });
 
-  test('the Norrhem: nothing tight yet', () => {
-    expect(standingOf('demo-norrhem').joints.every(({ tightenings }) => tightenings.length === 0)).toBe(true);
+  test('the Norrhem: nothing tight yet, and a main bearing out of limits holds its caps', () => {
+    const { joints, fits } = standingOf('demo-norrhem');
+    expect(joints.every(({ final }) => final === undefined)).toBe(true);
+    expect(fits.map(({ state }) => state)).toEqual(['loose', 'open', 'unread']);
+    expect(gateOf(fits, 'demo-n-joint-mains').held.map(({ line }) => line)).toEqual(['Main bearings, oil clearance, 2: out of limits']);
+    expect(waitsFor(standingOf('demo-norrhem'), now)).toEqual({
+      rank: 0.5,
+      state: 'stop',
+      waitsFor: 'Main bearings, oil clearance, 2: out of limits',
+    });
+  });
+
+  test('the Fourteen: a full set of fits inside; the Maestrale: no shim in the drawer will do, so one is on order', () => {
+    expect(standingOf('demo-fourteen').fits.map(({ fit, state }) => [fit.id, state])).toEqual(
+      ['mains', 'rods', 'float', 'side', 'pistons', 'gaps', 'guides'].map((id) => [`demo-f-fit-${id}`, 'inside']),
+    );
+    const cam = standingOf('demo-maestrale').fits.find(({ fit }) => fit.id === 'demo-m-fit-cam');
+    expect([cam?.state, cam?.places[0]?.order]).toEqual(['loose', 'shim of 0.40 mm']);
   });
 
   test('every figure of the yard is on the scale of its wrench', () => {

@@ -89,7 +89,7 @@ describe('a joint’s page', () => {
   test('lists what speaks of it, the governing leaf first, the rest apart', () => {
     const page = jointPage(shop, engine('demo-fourteen'), 'demo-f-joint-head', now);
     expect(page?.speaking.map((one) => [one.leaf.id, one.governs])).toEqual([['demo-f-head-38', true], ['demo-f-head-told', false], ['demo-f-head-36', false]]); // prettier-ignore
-    expect(page?.otherLeaves.map((leaf) => leaf.id)).toEqual(['demo-f-mains', 'demo-f-rods']);
+    expect(page?.otherLeaves.map((leaf) => leaf.id)).toEqual(['demo-f-mains', 'demo-f-mains-play', 'demo-f-float', 'demo-f-rods']);
     expect([page?.tight, page?.resume]).toEqual([true, undefined]);
     expect(jointPage(shop, engine('demo-norrhem'), 'demo-f-joint-head', now)).toBeUndefined();
   });

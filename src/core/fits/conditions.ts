@@ -51,7 +51,7 @@ export interface Remedy {
 export const REMEDIES = {
   polish: { name: 'Polish the journal', reopens: ['journal', 'strip'] },
   'next-shell': { name: 'The next shell', reopens: ['bore', 'strip'] },
-  shim: { name: 'Another shim', reopens: FLOAT },
+  shim: { name: 'Another shim', reopens: [...FLOAT, 'length'] },
   file: { name: 'File the ring', reopens: ['length'] },
   'machine-journal': { name: 'Grind the journal', reopens: ['journal', 'strip'] },
   'machine-bore': { name: 'Machine the bore', reopens: ['bore', 'strip'] },

@@ -30,7 +30,7 @@ export {
   type RodWeight,
 } from './engine';
 export { at20C, endFloat, feelers, type EndFloat, type FloatReading } from './gauges';
-export { FIT_KINDS, SHAPES, fitKind, placesOf, type EngineMake, type FitKind, type FitShape } from './kinds';
+export { FIT_KINDS, fitKind, placesOf, type EngineMake, type FitKind, type FitShape } from './kinds';
 export { judgeInterval, placeResult, worstVerdict, type PlaceFacts, type PlaceFigure, type PlaceReading, type PlaceResult } from './place';
 export {
   EXPANSIONS_UM_PER_MK,

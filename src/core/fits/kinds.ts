@@ -2,8 +2,7 @@ import type { ClearanceRule } from './rule';
 import type { ConditionId, Part, RemedyId } from './conditions';
 
 /** How a fit is read: two diameters; play by dial or feelers; a gap by feelers; a length; a turning part under a dial. */
-export const SHAPES = ['pair', 'float', 'feelers', 'length', 'runout'] as const;
-export type FitShape = (typeof SHAPES)[number];
+export type FitShape = 'pair' | 'float' | 'feelers' | 'length' | 'runout';
 
 /** Where a fit is found on an engine, for a list of its places. */
 type PlacesAt = 'mains' | 'cylinders' | 'rings' | 'valves' | 'one';

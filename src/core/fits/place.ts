@@ -126,10 +126,11 @@ function runoutMeasure(readings: readonly PlaceReading[], as: Wanted['as']): Mea
 
 /**
  * The verdict of an interval: at each spot the figure lies somewhere between what goes and what does not.
+ * A leaf as thick as the lower limit that does not go is too tight; one as thick as the upper that goes may be right.
  * Only what is certain is said: an interval across a limit is `too-close`.
  */
 export function judgeInterval(spots: readonly { readonly goes_mm: number; readonly stops_mm: number }[], { min_mm, max_mm }: Limits): Verdict {
-  if (spots.some(({ stops_mm }) => stops_mm <= min_mm - 1e-9)) return 'tight';
+  if (spots.some(({ stops_mm }) => stops_mm <= min_mm + 1e-9)) return 'tight';
   if (spots.some(({ goes_mm }) => goes_mm >= max_mm + 1e-9)) return 'loose';
   return spots.every(({ goes_mm, stops_mm }) => goes_mm >= min_mm - 1e-9 && stops_mm <= max_mm + 1e-9) ? 'inside' : 'too-close';
 }
@@ -183,7 +184,7 @@ export interface PlaceFacts {
   readonly crush?: Limits;
 }
 
-/** The figures that can be reckoned so far, each judged; a verdict only once all that was asked for is there. */
+/** The figures that can be reckoned so far, each judged; a verdict once all that was asked for is there, or one method has found it out. */
 function judgedPlace(plan: ReadingPlan, readings: readonly PlaceReading[], full: Full, wanted: Wanted, { nominal_mm, crush }: PlaceFacts) {
   const { measures: read, journal, bore } = { journal: undefined, bore: undefined, ...measuresOf(plan, readings, full, wanted.as) };
   const measures = plan.kind.shape === 'float' ? read.map((one) => crushed(one, crush)) : read;
@@ -197,7 +198,9 @@ function judgedPlace(plan: ReadingPlan, readings: readonly PlaceReading[], full:
   const complete = full(cellGroups(plan).flatMap((cells) => cells.map(({ part }) => part)));
   const soft = inForce?.soft;
   const softly = soft && complete ? measures.map((measured) => verdictOf(measured, soft, interference, undefined)) : [];
-  const verdict = complete ? worstVerdict(figures.flatMap((figure) => figure.verdict ?? [])) : undefined;
+  const worst = worstVerdict(figures.flatMap((figure) => figure.verdict ?? []));
+  // What one method found out of limits is out, whatever another has still to say.
+  const verdict = complete || worst === 'tight' || worst === 'loose' ? worst : undefined;
   const [pair, strip] = [figures.find(({ method }) => method === 'micrometer'), figures.find(({ method }) => method === 'strip')];
   return {
     figures,

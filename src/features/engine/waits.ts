@@ -26,13 +26,13 @@ function jointWaits({ joint, final, openRetorque, retorque }: JointStanding, now
 /** What one fit waits for: out of limits goes before everything but work under way. */
 function fitWaits({ fit, places }: FitStanding): (Waiting & { rank: number }) | undefined {
   const at = (name: string) => (places.length > 1 ? `${fit.name}, ${name}` : fit.name);
+  const strip = places.find(({ stripIn }) => stripIn);
+  if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
   const out = places.find(({ state }) => isHolding(state));
   if (out)
     return out.order
       ? { rank: 2.7, state: 'waiting', waitsFor: `${out.order} on order` }
       : { rank: 0.5, state: 'stop', waitsFor: `${at(out.name)}: out of limits` };
-  const strip = places.find(({ stripIn }) => stripIn);
-  if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
   const reopened = places.find(({ remedy }) => remedy !== undefined);
   if (reopened) return { rank: 2.5, state: 'waiting', waitsFor: `${at(reopened.name)}: to read again` };
   const stale = places.find(({ state }) => state === 'stale');

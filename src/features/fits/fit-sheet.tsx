@@ -32,17 +32,24 @@ import styles from './readings.module.css';
 
 const REFRESH_MS = 600;
 
-/** The rail and the strip are drawn anew once the last line is on disk. */
-function useRefreshAfter(waiting: number) {
+/** The rail and the strip are drawn anew once the last line is on disk; not while the program does not answer, for then the page would be lost. */
+function useRefreshAfter(waiting: number, address: string) {
   const router = useRouter();
   const wrote = useRef(false);
   useEffect(() => {
     if (waiting > 0) wrote.current = true;
     if (waiting > 0 || !wrote.current) return;
     wrote.current = false;
-    const timer = setTimeout(() => router.refresh(), REFRESH_MS);
+    const timer = setTimeout(
+      () =>
+        void fetch(address).then(
+          ({ ok }) => ok && router.refresh(),
+          () => undefined,
+        ),
+      REFRESH_MS,
+    );
     return () => clearTimeout(timer);
-  }, [waiting, router]);
+  }, [waiting, router, address]);
 }
 
 const conditionsOf = ({ fit, kind }: FitStanding): readonly ConditionId[] => [
@@ -74,13 +81,14 @@ function Holding({ standing, joints }: { readonly standing: FitStanding; readonl
 export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, engineId }: FitPage & { readonly engineId: string }) {
   const told = useLengths();
   const { keys } = usePreferences();
-  const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, `/api/fits/${fit.id}/lines`, onDisk);
+  const address = `/api/fits/${fit.id}/lines`;
+  const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk);
   const standing = useMemo(() => fitStanding(fit, lines, context), [fit, lines, context]);
   const [session, setSession] = useState(() => startSession(standing.kind.shape, onDisk, told.inch));
   const entry = useFitEntry(standing, session, context.bolts, add);
   const instruments = useInstruments(entry.receive);
   const { line, pageSays } = useWantedLine(standing, leaves);
-  useRefreshAfter(waiting.length);
+  useRefreshAfter(waiting.length, address);
   useHotkeys(keys ? [['n', entry.goOn]] : []);
   const worst = standing.places.find(({ state }) => state === standing.state) ?? standing.places[0];
   useStandingWorking(useMemo(() => worst && workingOfPlace(standing, worst, pageSays, told), [standing, worst, pageSays, told]));

@@ -1,8 +1,8 @@
-import type { WorkingLine } from '@/core/joint';
+import { USUAL_PRACTICE, schoolWords, type WorkingLine } from '@/core/joint';
 import type { PlaceResult, PlaceFigure } from '@/core/fits';
 import { value20_mm, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
 import type { Working } from '@/interface/shell/working-margin';
-import { METHOD_WORDS, STATE_WORDS } from './fit-words';
+import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
 
 /** Figures of the margin in the system that is shown. */
 export interface Told {
@@ -75,6 +75,14 @@ function wantedLines({ wanted, journal }: PlaceResult, { fit }: FitStanding, { s
   ];
 } // prettier-ignore
 
+/** The school of house practice that gave what is wanted, with its reason. */
+function schoolOf(page: string | undefined, by: 'limits' | 'rule' | 'nothing', hasTarget: boolean): readonly (readonly [string, string])[] {
+  if (by === 'nothing') return [];
+  const clearance = by === 'rule' ? 'rule' : hasTarget || page === undefined ? 'target' : 'page';
+  const { name, reason } = schoolWords({ ...USUAL_PRACTICE, clearance }, 'clearance');
+  return [['School', `${name}: ${reason}`]];
+}
+
 const SOURCES = { limits: 'limits of your own', rule: 'a rule on the measured diameter', nothing: 'nothing yet' } as const;
 
 /** The working of one place: what is wanted and from where, what was read, and what stands between. */
@@ -94,6 +102,7 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, page
     ],
     remarks: [
       ['Wanted from', pageSays ?? SOURCES[by]],
+      ...schoolOf(pageSays, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
       ...(resolution > 0 ? [['Doubt', `√2 × resolution = ${told.gap(resolution)} either way`] as const] : []),
       ['Read by', result.figures.map(({ method }) => METHOD_WORDS[method]).join(' and ') || 'nothing yet'],

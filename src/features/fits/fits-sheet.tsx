@@ -10,7 +10,7 @@ import key from '@/interface/parts/button.module.css';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
 import { useShowWorking, useStandingWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';
-import { STATE_WORDS } from './fit-words';
+import { STATE_WORDS } from '@/interface/words/fit-words';
 import { workingOfPlace } from './fit-working';
 import type { FitsPage } from './queries';
 import { SheetLinks } from './sheet-links';

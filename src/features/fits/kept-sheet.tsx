@@ -44,6 +44,3 @@ export function KeepSheet<K extends SheetKind>({ engineId, kind, body, words = '
     </>
   );
 }
-
-/** What a calculation says, or its refusal as a sentence. */
-export const refusedAs = (words: string | undefined) => (words === undefined ? null : <Remark kind="stop">{words}</Remark>);

@@ -1,48 +1,13 @@
 'use client';
 
 import { nanoid } from 'nanoid';
-import { CHANGES, REMEDIES } from '@/core/fits';
-import type { FitLine } from '@/db/fit';
-import { kindOf } from '@/db/fit-standing';
-import type { Fit } from '@/db/fit';
+import type { Fit, FitLine } from '@/db/fit';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Fold } from '@/interface/parts/fold';
 import table from '@/interface/parts/table.module.css';
-import { angleName, partName, stationName } from './fit-words';
+import { lineWords, type Tell } from '@/interface/words/fit-line-words';
 import styles from './places.module.css';
-
-type Tell = (mm: number) => string;
-
-/** A line in words. */
-export function wordsOf(line: FitLine, fit: Fit, told: Tell): string {
-  switch (line.kind) {
-    case 'reading': {
-      const { body, part, station, angle, typed, value_mm } = line;
-      const where = [partName(part, kindOf(fit).sides), fit.stations > 1 || part === 'strip' ? stationName(station) : '', fit.angles > 1 && (part === 'journal' || part === 'bore') ? angleName(angle, fit.angles) : ''].filter(Boolean).join(' ');
-      const from = [body.instrument, body.by && `read by ${body.by}`, body.reportedBy && `reported by ${body.reportedBy}`, body.part_C === undefined ? '' : `part at ${body.part_C} °C`].filter(Boolean).join(', ');
-      return `${where}: “${typed}”, ${told(value_mm)}${from ? ` (${from})` : ''}`;
-    }
-    case 'felt':
-      return `Felt: ${line.body.words}`;
-    case 'affirm':
-      return 'Conditions said to hold';
-    case 'change':
-      return `Changed: ${CHANGES[line.body.change].name}${line.body.words ? `, ${line.body.words}` : ''}`;
-    case 'accept':
-      return `Accepted: ${line.body.reason}`;
-    case 'remedy':
-      return `${REMEDIES[line.body.remedy].name}${line.body.words ? `: ${line.body.words}` : ''}`;
-    case 'order':
-      return `On order: ${line.body.words}`;
-    case 'strip-in':
-      return 'Strip laid in; the crank is held';
-    case 'strip-out':
-      return 'Strip taken out';
-    case 'strike':
-      return 'Struck';
-  }
-} // prettier-ignore
 
 /** Every line of the fit, the newest first. A line is never taken away: it is struck by another. */
 export function LinesFold({ fit, lines, add }: { readonly fit: Fit; readonly lines: readonly FitLine[]; readonly add: (line: FitLine) => void }) {
@@ -59,9 +24,9 @@ export function LinesFold({ fit, lines, add }: { readonly fit: Fit; readonly lin
             {lines.toReversed().filter(({ kind }) => kind !== 'strike').map((line) => (
               <tr key={line.id}>
                 <td>{line.place === null ? 'everywhere' : fit.places[line.place]}</td>
-                <td>{struck.has(line.id) ? <s>{wordsOf(line, fit, told(line))}</s> : wordsOf(line, fit, told(line))}</td>
+                <td>{struck.has(line.id) ? <s>{lineWords(line, fit, told(line))}</s> : lineWords(line, fit, told(line))}</td>
                 <td className="soft">{fullTime(line.at)}</td>
-                <td>{!struck.has(line.id) && <button type="button" className={styles.decide} onClick={() => strike(line)}>Strike<span className="only-spoken"> {wordsOf(line, fit, told(line))}</span></button>}</td>
+                <td>{!struck.has(line.id) && <button type="button" className={styles.decide} onClick={() => strike(line)}>Strike<span className="only-spoken"> {lineWords(line, fit, told(line))}</span></button>}</td>
               </tr>
             ))}
           </tbody>

@@ -3,10 +3,10 @@
 import type { Cell, ReadingPlan } from '@/core/fits';
 import type { FitLine } from '@/db/fit';
 import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
-import { angleName, partName, stationName } from './fit-words';
+import { angleName, partName, stationName } from '@/interface/words/fit-words';
 import { AngleDrawing, PartDrawing } from './part-drawing';
 import { StripKey } from './place-acts';
-import { ReadingCell } from './reading-cell';
+import { CellProblems, ReadingCell } from './reading-cell';
 import styles from './readings.module.css';
 import type { Entry } from './use-fit-entry';
 
@@ -46,9 +46,13 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
             label={`${name} ${place.name}, station ${stationName(cell.station)}, ${angleName(angle, angles)}`}
             place={place}
             entry={entry}
+            apart
           />
         )),
       ])}
+      <div className={styles.problems}>
+        <CellProblems cells={Array.from({ length: angles }, (_, angle) => cells(angle)).flat().map((cell) => ({ ...cell, place: place.place }))} entry={entry} />
+      </div>
     </div>
   ); // prettier-ignore
 }
@@ -63,9 +67,12 @@ const StripRow = ({ place, entry, add }: { readonly place: PlaceStanding; readon
       <path className={styles.metal} d="M4 6 q96 -5 192 0 v8 q-96 5 -192 0 z" />
     </svg>
     {STRIP_ENDS.map((end, station) => (
-      <ReadingCell key={end} cell={{ part: 'strip', station, angle: 0, place: place.place }} label={`Strip ${place.name}, ${end}`} place={place} entry={entry} small />
+      <ReadingCell key={end} cell={{ part: 'strip', station, angle: 0, place: place.place }} label={`Strip ${place.name}, ${end}`} place={place} entry={entry} small apart />
     ))}
     <StripKey place={place} add={add} />
+    <div className={styles.problems}>
+      <CellProblems cells={STRIP_ENDS.map((_, station) => ({ part: 'strip', station, angle: 0, place: place.place }))} entry={entry} />
+    </div>
   </div>
 ); // prettier-ignore
 

@@ -7,7 +7,7 @@ import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
 import { useLengths } from '@/interface/figures/preferences';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';
-import { METHOD_WORDS, STATE_WORDS } from './fit-words';
+import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
 import { workingOfPlace } from './fit-working';
 import { PlaceActs } from './place-acts';
 import styles from './places.module.css';

@@ -14,13 +14,28 @@ interface Props {
   readonly entry: Entry;
   /** True for figures that are told as a clearance, not as a size. */
   readonly small?: boolean;
+  /** True where the sentence on it stands elsewhere, so that the drawing keeps its shape. */
+  readonly apart?: boolean;
 }
 
 const isAsTyped = ({ body, typed }: ReadingLine, inch: boolean, small: boolean) =>
   body.standard_mm === undefined && /^[\d.,]+$/.test(typed) && body.unit === (inch ? (small ? 'thou' : 'in') : 'mm');
 
+const CellProblem = ({ id, words }: { readonly id: string; readonly words: string }) => (
+  <span className={styles.problem} id={`${id}-problem`} role="alert">
+    {words}
+  </span>
+);
+
+/** The sentences on some cells, across the whole width. */
+export const CellProblems = ({ cells, entry }: { readonly cells: readonly PlacedCell[]; readonly entry: Entry }) =>
+  cells.map((cell) => {
+    const problem = entry.problems[cellId(cell)];
+    return problem && <CellProblem key={cellId(cell)} id={cellId(cell)} words={problem.words} />;
+  });
+
 /** One figure of a grid: as typed, and what it comes to. Enter keeps it and goes on. */
-export function ReadingCell({ cell, label, place, entry, small = false }: Props) {
+export function ReadingCell({ cell, label, place, entry, small = false, apart = false }: Props) {
   const { size, gap, inch } = useLengths();
   const id = cellId(cell);
   const current = place.current.get(cellKey(cell));
@@ -57,11 +72,7 @@ export function ReadingCell({ cell, label, place, entry, small = false }: Props)
       <span className={styles.told}>
         {earlier && <s>{told(earlier.value_mm)}</s>} {comes}
       </span>
-      {problem && (
-        <span className={styles.problem} id={`${id}-problem`} role="alert">
-          {problem.words}
-        </span>
-      )}
+      {problem && !apart && <CellProblem id={id} words={problem.words} />}
     </span>
   ); // prettier-ignore
 }

@@ -1,12 +1,12 @@
 import { cellGroups, cellKey, isSigned, readReading } from '@/core/fits';
 import { DomainError } from '@/core/units';
 import type { Fit, FitLine, ReadingLine } from '@/db/fit';
+import { validateLine } from '@/db/fit-line-schema';
 import { fitStanding, kindOf, planOfFit } from '@/db/fit-standing';
 import { contextOfFit } from '@/db/fits-of-engine';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/interface/server/clock';
 import { done, problemOf, problemOfThrown, refused, type Outcome } from '@/interface/server/outcome';
-import { validateLine } from './line-schema';
 
 const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
 function checkedReading(fit: Fit, line: ReadingLine): ReadingLine {

@@ -4,7 +4,7 @@ import { cellGroups, runout, type Part, type ReadingPlan } from '@/core/fits';
 import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
 import { useLengths } from '@/interface/figures/preferences';
 import table from '@/interface/parts/table.module.css';
-import { PART_WORDS, partName, stationName } from './fit-words';
+import { PART_WORDS, partName, stationName } from '@/interface/words/fit-words';
 import { ReadingCell } from './reading-cell';
 import styles from './readings.module.css';
 import type { Entry } from './use-fit-entry';

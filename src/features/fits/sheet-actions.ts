@@ -3,11 +3,12 @@
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
+import { SHEET_SCHEMAS } from '@/db/engine-sheet-schemas';
 import type { EngineSheet } from '@/db/repositories/sheet-repository';
 import { nowIso } from '@/interface/server/clock';
 import { currentShop } from '@/interface/server/current-shop';
 import { attempt } from '@/interface/server/outcome';
-import { SHEET_SCHEMAS, keptSheetSchema } from './sheet-schema';
+import { keptSheetSchema } from './sheet-schema';
 
 /** Keeps a sheet of the whole engine; the earlier one stays beneath. */
 export async function keepSheetAction(input: unknown) {

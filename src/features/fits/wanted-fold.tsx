@@ -3,6 +3,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { EXPANSIONS_UM_PER_MK, fitKind, type FitKind, type Method } from '@/core/fits';
+import { isDomainError } from '@/core/units';
 import type { Fit } from '@/db/fit';
 import { kindOf } from '@/db/fit-standing';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -11,7 +12,8 @@ import { Fold } from '@/interface/parts/fold';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { alterFitAction } from './actions';
-import { METHOD_WORDS } from './fit-words';
+import { limitsOf } from './fit-of-fields';
+import { METHOD_WORDS } from '@/interface/words/fit-words';
 import type { LengthLeaf, NamedJoint } from './queries';
 
 const METHODS_OF: Readonly<Record<FitKind['shape'], readonly Method[]>> = {
@@ -67,9 +69,26 @@ const BY = [
 
 type Fields = ReturnType<typeof useActionForm<ReturnType<typeof valuesOf>, object>>['form'];
 
+/** What is wrong with two limits as they stand, while they are being typed: a missing unit, an end above the other. */
+function liveProblem(low: string, high: string, names: readonly [string, string]): Readonly<Record<string, string>> {
+  if (low === '' || high === '') return {};
+  try {
+    limitsOf(low, high, names);
+    return {};
+  } catch (error) {
+    if (isDomainError(error)) return { [error.field ?? names[0]]: error.message };
+    throw error;
+  }
+}
+
 function WantedFields({ fields, leaves, kind }: { readonly fields: Fields; readonly leaves: readonly LengthLeaf[]; readonly kind: FitKind }) {
-  const field = fields.getInputProps;
-  const { by } = fields.values;
+  const { by, low, high, softLow, softHigh } = fields.values;
+  const live = { ...(by === 'own' && liveProblem(low, high, ['low', 'high'])), ...liveProblem(softLow, softHigh, ['softLow', 'softHigh']) };
+  const field = (name: keyof typeof fields.values) => {
+    const props = fields.getInputProps(name);
+    const { error } = props as { error?: string };
+    return { ...props, error: live[name] ?? error };
+  };
   return (
     <>
       <NativeSelect label="What is wanted comes from" data={BY} {...field('by')} />

@@ -68,6 +68,7 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
   const [setup, setSetup] = useState<Setup>(start);
   const [sent, setSent] = useState<readonly InstrumentReading[]>([]);
   const [heard, setHeard] = useState<number>();
+  const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
   const isReady = Number.isFinite(number(setup.truth)) && setup.truth.trim() !== '';
   const take = async () => {
     const readings = await instrumentOf(setup).measure();
@@ -78,13 +79,13 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
   };
   const text = (name: 'name' | 'truth' | 'error') => ({
     value: setup[name],
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => setSetup((before) => ({ ...before, [name]: event.currentTarget.value })),
+    onChange: ({ currentTarget }: React.ChangeEvent<HTMLInputElement>) => change({ [name]: currentTarget.value }),
   });
   return (
     <Part title={start.name}>
       <div className={form.grid}>
         <TextInput label="Called" {...text('name')} />
-        <NativeSelect label="Shows" data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']} value={setup.unit} onChange={(event) => setSetup((before) => ({ ...before, unit: event.currentTarget.value as ReadingUnit }))} />
+        <NativeSelect label="Shows" data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']} value={setup.unit} onChange={({ currentTarget }) => change({ unit: currentTarget.value as ReadingUnit })} />
         <TextInput label={start.kind === 'micrometer' ? 'True size' : start.kind === 'dial' ? 'True float' : 'True gap'} inputMode="decimal" {...text('truth')} />
         {start.kind !== 'feelers' && <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />}
         <div className={form.acts}>

@@ -1,6 +1,9 @@
 import Joi from 'joi';
+import { METHODS, READING_UNITS_MM } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
 import { TORQUE_UNITS } from '@/core/units';
+import { SHEET_SCHEMAS } from '@/db/engine-sheet-schemas';
+import { LINE_SCHEMAS } from '@/db/fit-line-schema';
 import { PLAIN_DETAIL } from '@/db/joint-detail';
 import { detailSchema } from '@/db/joint-detail-schema';
 import { SHELF_SCHEMAS } from '@/db/shelf-schemas';
@@ -122,6 +125,24 @@ const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_
 const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highestC: number, ambientC: number });
 const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, headC: number, ambientC: number });
 
+const span = Joi.object({ min_mm: number, max_mm: number });
+const rule = Joi.object({ perDiameter: Joi.array().items(Joi.number()).length(2).required(), floor_mm: Joi.number() });
+
+const fit = Joi.object({
+  id, engineId: id, kind: text, name: text, places: list(Joi.string().max(80)), methods: list(Joi.string().valid(...METHODS)),
+  stations: Joi.number().integer().min(1).max(24).required(), angles: Joi.number().integer().min(1).max(12).required(), jointId: idOrNone, leafId: idOrNone,
+  holds: list(Joi.string().max(60)),
+  wanted: Joi.object({ limits: span, rule, soft: span, target_mm: Joi.number(), as: Joi.string().valid('reading', 'eccentricity') }).required(),
+  detail: Joi.object({
+    nominal_mm: Joi.number(), packet: span.keys({ name: text, unit: Joi.string().valid(...Object.keys(READING_UNITS_MM)).required() }),
+    shim: Joi.object({ family: text, fitted_mm: number, crush: span, stack: Joi.number().integer().min(1).max(5).required() }), expansion: Joi.object({ journal: number, bore: number }),
+  }).required(),
+  createdAt: time,
+  lines: list(Joi.alternatives(...Object.entries(LINE_SCHEMAS).map(([kind, schema]) => schema.keys({ kind: Joi.string().valid(kind).required() })))),
+}); // prettier-ignore
+
+const shim = Joi.object({ id, family: text, thicknessMm: number, typed: text, count: Joi.number().integer().min(0).required(), createdAt: time });
+
 /** The build file; `docs/build-file.schema.json` is made from this. */
 export const buildFileSchema = Joi.object<BuildFile>({
   format: Joi.string().valid(BUILD_FORMAT).required().messages({ 'any.only': 'This is not a build file of this program.', 'any.required': 'This is not a build file of this program.' }),
@@ -135,5 +156,8 @@ export const buildFileSchema = Joi.object<BuildFile>({
   tightenings: list(tightening),
   boltSets: Joi.array().items(boltSet).default([]),
   shelf: Joi.object({ film: shelfRows('film'), grade: shelfRows('grade'), metal: shelfRows('metal'), thread: shelfRows('thread') }).default({ film: [], grade: [], metal: [], thread: [] }),
+  fits: Joi.array().items(fit).default([]),
+  sheets: Joi.array().items(...Object.entries(SHEET_SCHEMAS).map(([kind, body]) => Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }))).default([]),
+  shims: Joi.array().items(shim).default([]),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 }); // prettier-ignore

@@ -1,3 +1,4 @@
+import type { Fit, FitLine, Shim } from '@/db/fit';
 import type { Leaf, Source } from '@/db/repositories/book-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
@@ -5,6 +6,7 @@ import type { ShelfKind, ShelfRows } from '@/db/repositories/shelf-repository';
 import type { CoolingReading, HeatCycle } from '@/db/repositories/heat-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
 import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
+import type { EngineSheet } from '@/db/repositories/sheet-repository';
 import type { Wrench } from '@/db/repositories/wrench-repository';
 import type { Shop } from '@/db/shop';
 
@@ -25,6 +27,10 @@ export interface BuildFile {
   readonly boltSets: readonly (BoltSet & { readonly readings: readonly BoltReading[] })[];
   /** The shop's own rows that these joints draw on. */
   readonly shelf: { readonly [K in ShelfKind]: readonly ShelfRows[K][] };
+  readonly fits: readonly (Fit & { readonly lines: readonly FitLine[] })[];
+  readonly sheets: readonly EngineSheet[];
+  /** The drawers that the fits draw on. */
+  readonly shims: readonly Shim[];
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
 }
 
@@ -39,6 +45,15 @@ function withEarlier(leaves: readonly Leaf[], wanted: ReadonlySet<string>): read
 function used<T extends { readonly id: string }>(rows: readonly T[], joints: readonly Joint[]): readonly T[] {
   const text = JSON.stringify(joints);
   return rows.filter((row) => text.includes(JSON.stringify(row.id)));
+}
+
+/** Fits are of the whole engine: the file of one joint has none. */
+function fitsPart(shop: Shop, engine: Engine, jointId: string | undefined): Pick<BuildFile, 'fits' | 'sheets' | 'shims'> {
+  if (jointId !== undefined) return { fits: [], sheets: [], shims: [] };
+  const lines = shop.fits.linesOfEngine(engine.id);
+  const fits = shop.fits.ofEngine(engine.id).map((fit) => ({ ...fit, lines: lines.get(fit.id) ?? [] }));
+  const families = new Set(fits.flatMap(({ detail }) => detail.shim?.family ?? []));
+  return { fits, sheets: shop.sheets.all(engine.id), shims: shop.shims.all().filter(({ family }) => families.has(family)) };
 }
 
 /** Writes an engine out, or one of its joints with what it rests on. */
@@ -67,6 +82,7 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
       metal: used(shop.shelf.own('metal'), joints),
       thread: [],
     },
+    ...fitsPart(shop, engine, jointId),
     heat: shop.heat.log(engine.id),
   };
 }

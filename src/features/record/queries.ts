@@ -3,8 +3,10 @@ import { settingOf } from '@/db/joint-setting';
 import { workJoint, type JointSetting, type WorkedJoint } from '@/db/joint-working';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { HeatLog } from '@/db/repositories/heat-repository';
+import { fitsOfEngine } from '@/db/fits-of-engine';
 import type { Shop } from '@/db/shop';
 import { nowMs } from '@/interface/server/clock';
+import type { FitsRecord } from './fits-record-page';
 
 export interface JointRecord {
   readonly engine: Engine;
@@ -20,4 +22,20 @@ export function jointRecord(shop: Shop, engine: Engine, jointId: string): JointR
   if (joint?.engineId !== engine.id) return undefined;
   const setting = settingOf(shop, joint, nowMs());
   return { engine, setting, standing: jointStanding(shop, engine, joint), worked: workJoint(setting), heat: shop.heat.log(engine.id) };
+}
+
+/** What was measured on an engine, with the page each limit comes from and the sheets that hold. */
+export function fitsRecord(shop: Shop, engine: Engine): FitsRecord {
+  const lines = shop.fits.linesOfEngine(engine.id);
+  const titles = new Map(shop.book.sources(engine.id).map(({ id, title }) => [id, title]));
+  const pageOf = (leafId: string | null) => {
+    const leaf = leafId === null ? undefined : shop.book.findLeaf(leafId);
+    return leaf && `${titles.get(leaf.sourceId) ?? ''}, p. ${leaf.page}: “${leaf.printedText}”.`;
+  };
+  const fits = fitsOfEngine(shop, engine.id).map((standing) => {
+    const page = pageOf(standing.fit.leafId);
+    return { standing, lines: lines.get(standing.fit.id) ?? [], ...(page && { page }) };
+  });
+  const holding = new Map(shop.sheets.all(engine.id).map((sheet) => [sheet.kind, sheet]));
+  return { engine, fits, sheets: [...holding.values()] };
 }

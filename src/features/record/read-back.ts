@@ -18,10 +18,14 @@ export function asCopy(file: BuildFile, newId: () => string): BuildFile {
     ...file.heat.readings,
     ...file.boltSets,
     ...file.boltSets.flatMap((set) => set.readings),
+    ...file.fits,
+    ...file.fits.flatMap((fit) => fit.lines),
+    ...file.sheets,
+    ...file.shims,
   ];
   for (const row of rows) ids.set(row.id, newId());
   const renamed = JSON.parse(JSON.stringify(file), (key, value: unknown) => {
-    if (key === 'alsoLeaves') return (value as string[]).map((id) => ids.get(id) ?? id);
+    if (key === 'alsoLeaves' || key === 'holds') return (value as string[]).map((id) => ids.get(id) ?? id);
     return typeof value === 'string' && (key === 'id' || key.endsWith('Id') || key === 'strikes') ? (ids.get(value) ?? value) : value;
   }) as BuildFile;
   return { ...renamed, engine: { ...renamed.engine, name: `${file.engine.name} (copy)` } };
@@ -56,6 +60,11 @@ function assertWhole(file: BuildFile): void {
   }
   for (const row of file.tightenings) joint(row.jointId, 'joint');
   for (const row of file.heat.readings) cycle(row.cycleId, 'run');
+  for (const row of file.fits) {
+    engine(row.engineId, 'engine');
+    if (row.leafId) leaf(row.leafId, 'leaf');
+    for (const id of [row.jointId, ...row.holds]) if (id) joint(id, 'joint');
+  }
 }
 
 /** Rows in such an order that each comes after the one it refers to. @throws DomainError where they go round in a ring */
@@ -99,6 +108,17 @@ function addTightenings(shop: Shop, file: BuildFile): void {
   }
 }
 
+/** Shims come along where this shop has none of that thickness: what is in its own drawer is never changed by a file. */
+function addFits(shop: Shop, file: BuildFile): void {
+  for (const { lines, ...fit } of file.fits) {
+    shop.fits.add(fit);
+    for (const line of lines) shop.fits.record(fit.id, line, line.at);
+  }
+  for (const sheet of file.sheets) shop.sheets.add(sheet);
+  for (const shim of file.shims)
+    if (!shop.shims.inFamily(shim.family).some(({ thicknessMm }) => thicknessMm === shim.thicknessMm)) shop.shims.put(shim);
+}
+
 /**
  * Reads a build file into a shop, all of it or none.
  * @throws DomainError bad-field where the file is not whole; out-of-turn where its lines do not follow one another
@@ -117,6 +137,7 @@ export function readBack(shop: Shop, file: BuildFile): void {
     for (const joint of file.joints) shop.joints.add({ ...joint, detail: detailOf(JSON.stringify(joint.detail)) });
     addBolts(shop, file);
     addTightenings(shop, file);
+    addFits(shop, file);
     for (const cycle of file.heat.cycles) shop.heat.addCycle(cycle, cycle.ranTo);
     for (const reading of file.heat.readings) shop.heat.addReading(reading, reading.at);
   });

@@ -13,6 +13,8 @@ import styles from './record-sheet.module.css';
 interface Props {
   readonly engineId: string;
   readonly joints: readonly { readonly id: string; readonly name: string; readonly line: string }[];
+  /** How many fits are proven; undefined where nothing is measured. */
+  readonly fits?: string;
 }
 
 /** Reads a build file back in, from this shop or another. */
@@ -31,7 +33,7 @@ function ReadBack() {
     });
   return (
     <>
-      <p className="soft">A build file holds an engine, or one joint of it, with its leaves, plans, pulls and heat. If the engine already stands here, a copy is put beside it.</p>
+      <p className="soft">A build file holds an engine, or one joint of it, with its leaves, plans, pulls, fits and heat. If the engine already stands here, a copy is put beside it.</p>
       <input ref={file} type="file" accept=".json,application/json" className="only-spoken" id="build-file" tabIndex={-1} aria-label="Build file" onChange={(event) => read(event.currentTarget.files?.[0])} />
       <Key onClick={() => file.current?.click()} disabled={pending}>Read a build file in</Key>
       {refusal && <Remark kind="stop">{refusal}</Remark>}
@@ -40,7 +42,7 @@ function ReadBack() {
 }
 
 /** The record: each joint as a page to print and as a file, and the way back in. */
-export const RecordSheet = ({ engineId, joints }: Props) => (
+export const RecordSheet = ({ engineId, joints, fits }: Props) => (
   <Sheet
     title="Record"
     lead="Who set what, to what, with which wrench, in which film, from which page."
@@ -57,6 +59,13 @@ export const RecordSheet = ({ engineId, joints }: Props) => (
         </li>
       ))}
     </ul>
+    {fits !== undefined && (
+      <p className={styles.joint}>
+        <Link href={`/engines/${engineId}/record/fits`} className={styles.name}>Fits, weights and volumes</Link>
+        <span>{fits}</span>
+        <a href={`/api/engines/${engineId}/fits`} download>CSV<span className="only-spoken"> of the readings</span></a>
+      </p>
+    )}
     {joints.length === 0 && <Remark kind="plain">Nothing to record yet.</Remark>}
     <Part title="Read back in">
       <ReadBack />

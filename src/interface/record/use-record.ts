@@ -73,14 +73,25 @@ function useSending<Line extends { readonly id: string }>(
   return trouble;
 }
 
+/** What is on disk as read just now, with what was acknowledged since; nothing that waits is lost or sent twice. */
+function merged<Line extends { readonly id: string }>(before: Lines<Line>, onDisk: readonly Line[], kept: readonly Line[]): Lines<Line> {
+  const without = (lines: readonly Line[], of: readonly Line[]) => {
+    const ids = new Set(of.map(({ id }) => id));
+    return lines.filter(({ id }) => !ids.has(id));
+  };
+  const written = [...onDisk, ...without(before.written, onDisk)];
+  const waiting = without([...before.waiting, ...without(kept, before.waiting)], written);
+  return written.length === before.written.length && waiting.length === before.waiting.length ? before : { written, waiting };
+}
+
 /** Append-only lines of one record: shown at once, sent one by one, kept in the browser until each is on disk. */
 export function useRecord<Line extends { readonly id: string }>(name: string, address: string, onDisk: readonly Line[]): Kept<Line> {
   const [lines, setLines] = useState<Lines<Line>>({ written: onDisk, waiting: [] });
   useEffect(() => {
-    const kept = loadOutbox<Line>(name).filter((line) => !onDisk.some((written) => written.id === line.id));
-    // Lines left over from a closed browser can only be seen after the first paint; a page that was read again has the newer lines.
+    const kept = loadOutbox<Line>(name);
+    // Lines left over from a closed browser can only be seen after the first paint; a page that was read again may know more, or less, than this one.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    setLines((before) => (kept.length > 0 || before.written.length < onDisk.length ? { written: onDisk, waiting: kept } : before));
+    setLines((before) => merged(before, onDisk, kept));
   }, [name, onDisk]);
   useEffect(() => saveOutbox(name, lines.waiting), [name, lines.waiting]);
   const trouble = useSending(address, lines, setLines);

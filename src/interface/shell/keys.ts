@@ -8,15 +8,22 @@ export const KEY_LIST: readonly { readonly where: string; readonly keys: readonl
       ['D', 'Light, dark, high contrast'],
       ['[ ]', 'The engine before, the engine after'],
       ['0', 'All stands'],
-      ['H', 'The shelves: films, grades, threads, wrenches, house practice'],
+      ['H', 'The shelves: films, grades, threads, wrenches, instruments, house practice'],
       ['R', 'Read a figure, with the films side by side'],
     ],
   },
   {
     where: 'On an engine',
     keys: [
-      ['1 … 5', 'Book, Joints, Tighten, Run-in, Record; on the shelves, the shelves in their order'],
-      ['N', 'New: a leaf, a joint, a run, as the sheet has it'],
+      ['1 … 6', 'Book, Joints, Fits, Tighten, Run-in, Record; on the shelves, the shelves in their order'],
+      ['N', 'New: a leaf, a joint, fits, a run, as the sheet has it; on a fit, the next reading'],
+    ],
+  },
+  {
+    where: 'Among readings',
+    keys: [
+      ['Enter', 'Keep the figure and go on to the next that is still to be read'],
+      ['↓ ↑', 'The next cell, the cell before'],
     ],
   },
   {

@@ -1,4 +1,5 @@
 import { engineStanding } from '@/db/engine-standing';
+import { provenFits } from '@/db/fits-of-engine';
 import { RecordSheet } from '@/features/record/record-sheet';
 import { nowMs } from '@/interface/server/clock';
 import { engineAt, type EngineParams } from '@/interface/server/engine-at';
@@ -7,10 +8,12 @@ import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
 export default async function RecordPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
   const now = nowMs();
-  const joints = engineStanding(shop, engine).joints.map((joint) => ({
+  const standing = engineStanding(shop, engine);
+  const joints = standing.joints.map((joint) => ({
     id: joint.joint.id,
     name: joint.joint.name,
     line: `${tighteningLine(joint, now)} ${retorqueLine(joint, now)}`,
   }));
-  return <RecordSheet engineId={engine.id} joints={joints} />;
+  const fits = standing.fits.length === 0 ? undefined : `${provenFits(standing.fits)} of ${standing.fits.length} proven`;
+  return <RecordSheet engineId={engine.id} joints={joints} fits={fits} />;
 }

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { CHANGES, CONDITIONS, PARTS, READING_UNITS_MM, REMEDIES } from '@/core/fits';
-import type { FitLine, FitLineKind } from '@/db/fit';
+import type { FitLine, FitLineKind } from './fit';
 
 const place = Joi.number().integer().min(0).max(199).required();
 const everyPlace = Joi.number().integer().min(0).max(199).allow(null).required();

@@ -67,37 +67,41 @@ const LOOKS = [
 const QUARTERS = [0, 1, 2, 3].map((quarter) => SCREENS.filter((_, i) => i % 4 === quarter));
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-for (const [quarter, screens] of QUARTERS.entries()) {
-  test(`no screen has an accessibility fault, nor a colour too faint in any look, quarter ${quarter + 1}`, async ({ page, bench, faults }) => {
-    await inYard(page, bench);
-    for (const [name, path] of screens)
-      for (const [i, [scheme, contrast]] of LOOKS.entries()) {
-        await page.emulateMedia({ colorScheme: scheme });
-        await page.context().addCookies([{ name: 'spanner-contrast', value: contrast, url: bench.address }]);
-        await open(page, bench.address + path);
-        // Only colour changes with the look: the rest is looked at once.
-        const axe = i === 0 ? new AxeBuilder({ page }).withTags(TAGS) : new AxeBuilder({ page }).withRules(['color-contrast']);
-        const { violations } = await axe.analyze();
-        expect(
-          violations.map(({ id, nodes }) => `${name}, ${scheme} ${contrast}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`),
-        ).toEqual([]);
-      }
-    expect(faults.filter((fault) => !fault.includes('404'))).toEqual([]);
-  });
+/** Changes the look without asking for the page again. */
+async function look(page: Page, scheme: 'light' | 'dark', contrast: 'normal' | 'high') {
+  await page.emulateMedia({ colorScheme: scheme });
+  await page.evaluate((to) => void (document.documentElement.dataset.contrast = to), contrast);
+  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', scheme);
+}
 
-  test(`nothing runs off the side at 1280, 1024, 390 and 320 px, quarter ${quarter + 1}`, async ({ page, bench }) => {
+for (const [quarter, screens] of QUARTERS.entries())
+  test(`no accessibility fault, no colour too faint in any look, nothing off the side at any width, quarter ${quarter + 1}`, async ({
+    page,
+    bench,
+    faults,
+  }) => {
     await inYard(page, bench);
     for (const [name, path] of screens) {
       await page.setViewportSize({ width: 1280, height: 800 });
+      await page.emulateMedia({ colorScheme: 'light' });
       await open(page, bench.address + path);
+      for (const [i, [scheme, contrast]] of LOOKS.entries()) {
+        await look(page, scheme, contrast);
+        // Only colour changes with the look: the rest is looked at once.
+        const axe = i === 0 ? new AxeBuilder({ page }).withTags(TAGS) : new AxeBuilder({ page }).withRules(['color-contrast']);
+        const { violations } = await axe.analyze();
+        expect
+          .soft(violations.map(({ id, nodes }) => `${name}, ${scheme} ${contrast}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`))
+          .toEqual([]);
+      }
       for (const width of [1280, 1024, 390, 320]) {
         await page.setViewportSize({ width, height: 800 });
-        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
-        expect(`${name} at ${width}: ${over}`).toBe(`${name} at ${width}: 0`);
+        // A chart is drawn anew a moment after its frame has changed.
+        await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), { message: `${name} at ${width}` }).toBe(0);
       }
     }
+    expect(faults.filter((fault) => !fault.includes('404'))).toEqual([]);
   });
-}
 
 test('the setting on the face is at least 120 px high, and its keys are broad', async ({ page, bench }) => {
   await inYard(page, bench);

@@ -30,7 +30,7 @@ function FitRecord({ standing, lines, page }: FitsRecord['fits'][number]) {
   const people = [...new Set(readings.flatMap(({ body }) => [body.by, body.reportedBy && `reported by ${body.reportedBy}`]).filter(Boolean))];
   return (
     <section className={styles.fit}>
-      <h3>{fit.name}</h3>
+      <h2>{fit.name}</h2>
       <p className="soft">
         {page ?? (fit.wanted.limits ? 'Limits of our own.' : fit.wanted.rule ? 'By a rule on the diameter.' : 'Nothing says what is wanted.')} {readings.length} readings
         {instruments.length > 0 && ` with ${instruments.join(', ')}`}{people.length > 0 && `, by ${people.join(', ')}`}{readings[0] && `, ${fullDate(readings[0].at)}`}.

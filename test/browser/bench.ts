@@ -39,7 +39,7 @@ export const test = base.extend<Fixtures>({
   faults: [
     async ({ page }, use) => {
       const faults: string[] = [];
-      page.on('console', (message) => message.type() === 'error' && faults.push(`console: ${message.text()}`));
+      page.on('console', (message) => message.type() === 'error' && faults.push(`console: ${message.text()} ${message.location().url}`));
       page.on('pageerror', (error) => faults.push(`page: ${error.message}`));
       page.on('request', (request) => {
         const { hostname, protocol } = new URL(request.url());

@@ -90,6 +90,7 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, page
   const { result } = place;
   const { fit } = standing;
   const by = result.wanted?.by ?? (fit.wanted.limits ? 'limits' : fit.wanted.rule ? 'rule' : 'nothing');
+  const page = pageSays ?? (fit.leafId === null ? undefined : 'a page of the book');
   const resolution = result.figures[0]?.doubt_mm ?? 0;
   const reports = [...new Set([...place.current.values()].flatMap((line) => line.body.reportedBy ?? []))];
   return {
@@ -101,8 +102,8 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, page
       ...wantedLines(result, standing, told),
     ],
     remarks: [
-      ['Wanted from', pageSays ?? SOURCES[by]],
-      ...schoolOf(pageSays, by, fit.wanted.target_mm !== undefined),
+      ['Wanted from', page ?? SOURCES[by]],
+      ...schoolOf(page, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
       ...(resolution > 0 ? [['Doubt', `√2 × resolution = ${told.gap(resolution)} either way`] as const] : []),
       ['Read by', result.figures.map(({ method }) => METHOD_WORDS[method]).join(' and ') || 'nothing yet'],

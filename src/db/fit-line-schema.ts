@@ -20,6 +20,7 @@ const readingBody = Joi.object({
   reportedBy: Joi.string().trim().max(80),
   answers,
   bolts: Joi.string().max(120),
+  piece: Joi.string().trim().max(20),
 }); // prettier-ignore
 
 const reason = (message: string) => Joi.string().trim().min(3).max(400).required().messages({ 'string.empty': message, 'string.min': message });

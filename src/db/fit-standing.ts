@@ -14,6 +14,7 @@ import {
   type ReadingPlan,
 } from '@/core/fits';
 import type { Fit, FitLine, ReadingLine } from './fit';
+import type { FitPageSays } from './fit-page';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [
@@ -33,6 +34,8 @@ export interface FitContext {
   readonly rounds: readonly { readonly purpose: 'final' | 'trial' | 'retorque'; readonly startedAt: string }[];
   readonly bolts?: string;
   readonly jointName?: string;
+  /** The page that what is wanted was taken from. */
+  readonly page?: FitPageSays;
 }
 
 export interface PlaceStanding {
@@ -59,6 +62,7 @@ export interface FitStanding {
   readonly fit: Fit;
   readonly kind: FitKind;
   readonly places: readonly PlaceStanding[];
+  readonly page?: FitPageSays;
   /** That of its worst place. */
   readonly state: PlaceState;
 }
@@ -210,7 +214,14 @@ export function fitStanding(fit: Fit, lines: readonly FitLine[], context: FitCon
   const kind = kindOf(fit);
   const valid = withoutStruck(lines);
   const places = fit.places.map((_, place) => placeStanding(fit, kind, valid, place, context));
-  return { fit, kind, places, state: places.reduce<PlaceState>((worst, { state }) => (rank(state) < rank(worst) ? state : worst), 'inside') };
+  const { page } = context;
+  return {
+    fit,
+    kind,
+    places,
+    ...(page && { page }),
+    state: places.reduce<PlaceState>((worst, { state }) => (rank(state) < rank(worst) ? state : worst), 'inside'),
+  };
 }
 
 /** Worst first; of like standing in the order in which they were made. */

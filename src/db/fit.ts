@@ -1,12 +1,31 @@
 import type { Answers, ChangeId, Limits, Method, Part, ReadingUnit, RemedyId, Wanted } from '@/core/fits';
 
+/** The shims that a fit is set by. */
+export interface ShimDetail {
+  readonly family: string;
+  /** What was in at every place while it was read first. */
+  readonly fitted_mm: number;
+  /** The shims in a place since, by the place's number. */
+  readonly byPlace?: Readonly<Record<string, readonly number[]>>;
+  readonly crush?: Limits;
+  /** How many may lie on one another. */
+  readonly stack: number;
+}
+
+/** The shims that are in a place now, mm each. */
+export const shimsIn = ({ fitted_mm, byPlace }: ShimDetail, place: number): readonly number[] =>
+  byPlace?.[place] ?? (fitted_mm > 0 ? [fitted_mm] : []);
+
+/** Their thickness together, mm. */
+export const stackOf_mm = (shims_mm: readonly number[]): number => Number(shims_mm.reduce((sum, one) => sum + one, 0).toPrecision(9));
+
 /** What is known of a fit beside its limits. Lengths in mm. */
 export interface FitDetail {
   /** About how large it is: what a slipped zero is seen by, and what a rule works on where no diameter is measured. */
   readonly nominal_mm?: number;
   /** The packet of crushed strip: its range in its own unit. */
   readonly packet?: { readonly name: string; readonly min_mm: number; readonly max_mm: number; readonly unit: ReadingUnit };
-  readonly shim?: { readonly family: string; readonly fitted_mm: number; readonly crush?: Limits; readonly stack: number };
+  readonly shim?: ShimDetail;
   /** µm/m·K of the inner and outer side, for readings away from 20 °C. */
   readonly expansion?: { readonly journal: number; readonly bore: number };
 }
@@ -43,6 +62,8 @@ export interface ReadingBody {
   readonly answers: Answers;
   /** The bolts that were in, and the figure they were at, when it was read. */
   readonly bolts?: string;
+  /** What marks the part itself: the scratch on a ring. */
+  readonly piece?: string;
 }
 
 interface Line<Kind extends string, Body> {

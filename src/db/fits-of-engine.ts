@@ -1,5 +1,6 @@
 import type { Guard } from '@/core/joint';
 import type { Fit } from './fit';
+import { pagesOfFits, type FitPageSays } from './fit-page';
 import { fitStanding, isHolding, isProven, type FitContext, type FitStanding, type PlaceStanding, type PlaceState } from './fit-standing';
 import type { Joint } from './repositories/joint-repository';
 import type { Tightening } from './repositories/tightening-repository';
@@ -13,17 +14,21 @@ export function boltsOf({ thread, detail }: Joint): string {
 
 type Round = Omit<Tightening, 'plan'>;
 
-const contextOf = (fit: Fit, joints: readonly Joint[], rounds: readonly Round[]): FitContext => {
+const contextOf = (fit: Fit, page: FitPageSays | undefined, joints: readonly Joint[], rounds: readonly Round[]): FitContext => {
   const joint = joints.find(({ id }) => id === fit.jointId);
-  if (!joint) return { rounds: [] };
-  return { rounds: rounds.filter(({ jointId }) => jointId === joint.id), bolts: boltsOf(joint), jointName: joint.name };
+  const paged = page && { page };
+  if (!joint) return { rounds: [], ...paged };
+  return { rounds: rounds.filter(({ jointId }) => jointId === joint.id), bolts: boltsOf(joint), jointName: joint.name, ...paged };
 };
 
 /** What one fit's readings rest on outside of it. */
-export const contextOfFit = (shop: Shop, fit: Fit): FitContext =>
-  fit.jointId === null ? { rounds: [] } : contextOf(fit, shop.joints.ofEngine(fit.engineId), shop.tightenings.rounds(fit.engineId));
+export function contextOfFit(shop: Shop, fit: Fit): FitContext {
+  const page = pagesOfFits(shop, fit.engineId, [fit])(fit);
+  if (fit.jointId === null) return contextOf(fit, page, [], []);
+  return contextOf(fit, page, shop.joints.ofEngine(fit.engineId), shop.tightenings.rounds(fit.engineId));
+}
 
-/** Every fit of an engine with where it stands, in four queries however many there are. */
+/** Every fit of an engine with where it stands, in six queries however many there are. */
 export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joint[]): readonly FitStanding[] {
   const fits = shop.fits.ofEngine(engineId);
   if (fits.length === 0) return [];
@@ -31,7 +36,8 @@ export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joi
   const linked = fits.some(({ jointId }) => jointId !== null);
   const own = linked ? (joints ?? shop.joints.ofEngine(engineId)) : [];
   const rounds = linked ? shop.tightenings.rounds(engineId) : [];
-  return fits.map((fit) => fitStanding(fit, lines.get(fit.id) ?? [], contextOf(fit, own, rounds)));
+  const pageOf = pagesOfFits(shop, engineId, fits);
+  return fits.map((fit) => fitStanding(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), own, rounds)));
 }
 
 export interface GateLine {
@@ -80,14 +86,19 @@ function linesOf(standing: FitStanding, says: (place: PlaceStanding) => string |
   return [...bySaying].map(([said, names]) => ({ fitId: standing.fit.id, line: `${placesName(standing, names)}: ${said}` }));
 }
 
+/** Limits that were taken from a leaf which has been corrected since. */
+const correctedOf = ({ fit, page }: FitStanding): readonly GateLine[] =>
+  page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
+
 /** The gate that an engine’s fits put before one of its joints. */
 export function gateOf(standings: readonly FitStanding[], jointId: string): Gate {
   const closing = standings.filter(({ fit }) => fit.holds.includes(jointId));
   return {
     held: closing.flatMap((standing) => linesOf(standing, ({ state }) => (isHolding(state) ? 'out of limits' : undefined))),
-    asks: closing.flatMap((standing) =>
-      linesOf(standing, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
-    ),
+    asks: closing.flatMap((standing) => [
+      ...linesOf(standing, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
+      ...correctedOf(standing),
+    ]),
     strips: stripsIn(standings),
   };
 }

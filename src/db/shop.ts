@@ -5,6 +5,7 @@ import { createEngineRepository } from './repositories/engine-repository';
 import { createFitRepository } from './repositories/fit-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
+import { createRailRepository } from './repositories/rail-repository';
 import { createSettingRepository } from './repositories/setting-repository';
 import { createSheetRepository } from './repositories/sheet-repository';
 import { createShelfRepository } from './repositories/shelf-repository';
@@ -34,6 +35,7 @@ export function openShop(file: string) {
     shims: createShimRepository(db),
     sheets: createSheetRepository(db),
     trials: createTrialRepository(db),
+    rail: createRailRepository(db),
     settings: createSettingRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */
     together: <T>(work: () => T): T => {

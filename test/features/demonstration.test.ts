@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { engineStanding } from '@/db/engine-standing';
 import { gateOf } from '@/db/fits-of-engine';
-import { waitsFor } from '@/features/engine/waits';
+import { waitLine, waitOf } from '@/features/engine/waits';
 import { yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
@@ -21,10 +21,9 @@ describe('the demonstration yard', () => {
     if (head?.retorque.state !== 'cooling') throw new Error(head?.retorque.state);
     expect(head.retorque.window.from).toBeGreaterThan(now);
     expect(head.retorque.window.by - head.retorque.window.from).toBeGreaterThan(10 * 60_000);
-    expect(waitsFor(standingOf('demo-fourteen'), now)).toMatchObject({
-      state: 'waiting',
-      waitsFor: expect.stringMatching(/^Cylinder head cold about \d\d:\d\d$/) as unknown,
-    });
+    const wait = waitOf(standingOf('demo-fourteen'));
+    expect(wait.state).toBe('waiting');
+    expect(waitLine(wait, now)).toMatch(/^Cylinder head cold about \d\d:\d\d$/);
   });
 
   test('the Maestrale: half way round, and the misprint caught by its own second unit', () => {
@@ -39,8 +38,7 @@ describe('the demonstration yard', () => {
     expect(joints.every(({ final }) => final === undefined)).toBe(true);
     expect(fits.map(({ state }) => state)).toEqual(['loose', 'open', 'unread']);
     expect(gateOf(fits, 'demo-n-joint-mains').held.map(({ line }) => line)).toEqual(['Main bearings, oil clearance, 2: out of limits']);
-    expect(waitsFor(standingOf('demo-norrhem'), now)).toEqual({
-      rank: 0.5,
+    expect(waitOf(standingOf('demo-norrhem'))).toEqual({
       state: 'stop',
       waitsFor: 'Main bearings, oil clearance, 2: out of limits',
     });

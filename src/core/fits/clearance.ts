@@ -1,6 +1,6 @@
 import { DomainError, assertNotNegative, assertPositive } from '../units';
 import { ruleLimits, type ClearanceRule } from './rule';
-import { assertLimits, judge, type Limits, type Verdict } from './verdict';
+import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
 
 /** Stations along the length, each a list of diameters round it, mm. */
 export type Grid = readonly (readonly number[])[];
@@ -72,6 +72,7 @@ function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits
  * @throws DomainError journal-over-bore, bad-field
  */
 export function clearance(input: ClearanceInput): Clearance {
+  assertResolution(input.resolution_mm);
   const [journal, bore] = [roundness(input.journal, 'journal'), roundness(input.bore, 'bore')];
   if (journal.mean_mm >= bore.mean_mm)
     throw new DomainError(

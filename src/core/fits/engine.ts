@@ -64,11 +64,17 @@ export interface RingGap {
   readonly verdict: Verdict;
 }
 
+function assertShares([low, high]: readonly [number, number]): void {
+  assertPositive(low, 'wanted.perBore[0]');
+  assertPositive(high, 'wanted.perBore[1]');
+  if (low > high) throw new DomainError('bad-field', `wanted.perBore must rise, got ${low} to ${high}.`, 'wanted.perBore');
+}
+
 /** A ring's gap in its own bore against limits or a rule on the bore. @throws DomainError bad-field */
 export function ringGap(bore_mm: number, gap_mm: number, wanted: Limits | { readonly perBore: readonly [number, number] }): RingGap {
   assertPositive(bore_mm, 'bore_mm');
   assertNotNegative(gap_mm, 'gap_mm');
-  if ('perBore' in wanted) wanted.perBore.forEach((share) => assertPositive(share, 'wanted.perBore'));
+  if ('perBore' in wanted) assertShares(wanted.perBore);
   const limits = 'perBore' in wanted ? { min_mm: wanted.perBore[0] * bore_mm, max_mm: wanted.perBore[1] * bore_mm } : wanted;
   assertLimits(limits, 'wanted');
   return { wanted: limits, file_mm: Math.max(0, limits.min_mm - gap_mm), verdict: judge(gap_mm, gap_mm, limits) };

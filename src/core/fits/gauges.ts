@@ -1,5 +1,5 @@
 import { DomainError, assertFinite, assertNotNegative, assertPositive } from '../units';
-import { assertLimits, judge, type Limits, type Verdict } from './verdict';
+import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
 
 const MOST = 400;
 
@@ -43,6 +43,7 @@ export interface EndFloat {
  */
 export function endFloat(readings_mm: readonly FloatReading[], limits?: Limits, resolution_mm?: number): EndFloat {
   assertList(readings_mm, 'readings_mm');
+  assertResolution(resolution_mm);
   const floats = readings_mm.map(({ push, pull }, i) => {
     assertFinite(push, `readings_mm[${i}].push`);
     assertFinite(pull, `readings_mm[${i}].pull`);

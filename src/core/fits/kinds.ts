@@ -20,6 +20,8 @@ export interface FitKind {
   readonly angles: number;
   readonly conditions: Readonly<Partial<Record<Part, readonly ConditionId[]>>>;
   readonly remedies: readonly RemedyId[];
+  /** What is marked where parts must not change places: a ring, with a scratch of its own. */
+  readonly piece?: string;
   /** Where no page speaks. */
   readonly rule?: ClearanceRule & { readonly source: string };
 }
@@ -56,7 +58,7 @@ export const FIT_KINDS: readonly FitKind[] = [
   kind({ id: 'cam-float', name: 'Camshaft end float', shape: 'float', stations: 3, conditions: floats(['cover-tight', 'seal-out']), remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'rod-side', name: 'Big ends, side clearance', shape: 'feelers', at: 'cylinders', stations: 2 }),
   kind({ id: 'piston-bore', name: 'Piston to bore', shape: 'pair', at: 'cylinders', sides: ['Piston', 'Bore'], stations: 2, angles: 2, remedies: ['machine-bore', 'replace'] }),
-  kind({ id: 'ring-gap', name: 'Ring gap', shape: 'length', at: 'rings', conditions: { length: ['squared'] }, remedies: ['file', 'replace'], rule: { perDiameter: [0.0035, 0.004], source: 'rule of thumb, top ring, road use, water-cooled' } }),
+  kind({ id: 'ring-gap', name: 'Ring gap', shape: 'length', at: 'rings', piece: 'Ring', conditions: { length: ['squared'] }, remedies: ['file', 'replace'], rule: { perDiameter: [0.0035, 0.004], source: 'rule of thumb, top ring, road use, water-cooled' } }),
   kind({ id: 'ring-groove', name: 'Ring in its groove', shape: 'feelers', at: 'rings', stations: 3 }),
   kind({ id: 'valve-guide', name: 'Valve in its guide', shape: 'pair', at: 'valves', sides: ['Stem', 'Guide'], stations: 2, remedies: ['machine-bore', 'replace'] }),
   kind({ id: 'backlash', name: 'Backlash', shape: 'float', stations: 3, remedies: ['shim', 'machine', 'replace'] }),

@@ -18,12 +18,17 @@ export function assertLimits({ min_mm, max_mm }: Limits, field: string): void {
   if (min_mm > max_mm) throw new DomainError('bad-field', `${field}.min_mm must not be above max_mm (${max_mm}), got ${min_mm}.`, `${field}.min_mm`);
 }
 
+/** @throws DomainError bad-field where an instrument's resolution was given and is none */
+export function assertResolution(resolution_mm: number | undefined): void {
+  if (resolution_mm !== undefined) assertPositive(resolution_mm, 'resolution_mm');
+}
+
 /**
  * Judges the least and the greatest figure of a fit by its limits.
  * Two readings make a figure, so an instrument of resolution r cannot tell within √2·r of a limit.
  */
 export function judge(least_mm: number, greatest_mm: number, { min_mm, max_mm }: Limits, resolution_mm?: number): Verdict {
-  if (resolution_mm !== undefined) assertPositive(resolution_mm, 'resolution_mm');
+  assertResolution(resolution_mm);
   // A nanometre of slack, so that 50.03 − 50.005 is not under 0.025.
   const doubt = Math.SQRT2 * (resolution_mm ?? 0) + NOISE_MM;
   if (least_mm < min_mm - doubt) return 'tight';

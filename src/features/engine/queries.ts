@@ -1,21 +1,55 @@
 import { engineStanding, type EngineStanding } from '@/db/engine-standing';
 import { provenFits } from '@/db/fits-of-engine';
+import type { Stamped } from '@/db/repositories/rail-repository';
 import type { Shop } from '@/db/shop';
 import { nowMs } from '@/interface/server/clock';
+import { EDITION } from '@/interface/server/edition';
 import type { Stop } from '@/interface/shell/order-strip';
 import type { EngineTag } from '@/interface/shell/rail';
-import { waitsFor } from './waits';
+import { waitLine, waitOf, type Wait } from './waits';
+
+/** What each engine waits for: as it was last worked out where no row of it was written since, else worked out now and kept. */
+function waitsOfShop(shop: Shop, edition: string): ReadonlyMap<string, { readonly wait: Wait; readonly stamp: number }> {
+  const missing: Required<Stamped>[] = [];
+  const waits = shop.rail.stamped(edition).flatMap(({ engineId, stamp, body }) => {
+    if (body !== undefined) return [[engineId, { stamp, wait: JSON.parse(body) as Wait }] as const];
+    const engine = shop.engines.find(engineId);
+    if (!engine) return [];
+    const wait = waitOf(engineStanding(shop, engine));
+    missing.push({ engineId, stamp, body: JSON.stringify(wait) });
+    return [[engineId, { stamp, wait }] as const];
+  });
+  if (missing.length > 0) keepIfWritable(shop, edition, missing);
+  return new Map(waits);
+}
+
+/** A page is shown whether or not it could be kept for the next one. */
+function keepIfWritable(shop: Shop, edition: string, missing: readonly Required<Stamped>[]): void {
+  try {
+    shop.rail.keep(edition, missing);
+  } catch (error) {
+    console.warn('What the engines wait for could not be kept:', error);
+  }
+}
 
 /** A tag for each engine, and what it waits for. */
-export function engineTags(shop: Shop): readonly EngineTag[] {
+export function engineTags(shop: Shop, edition = EDITION): readonly EngineTag[] {
   const now = nowMs();
-  return shop.engines.all().map((engine) => ({
-    id: engine.id,
-    name: engine.name,
-    unit: engine.preferredUnit,
-    href: `/engines/${engine.id}/joints`,
-    ...waitsFor(engineStanding(shop, engine), now),
-  }));
+  const waits = waitsOfShop(shop, edition);
+  return shop.engines.all().flatMap((engine) => {
+    const found = waits.get(engine.id);
+    if (!found) return [];
+    const { wait, stamp } = found;
+    return {
+      id: engine.id,
+      name: engine.name,
+      unit: engine.preferredUnit,
+      href: `/engines/${engine.id}/joints`,
+      state: wait.state,
+      waitsFor: waitLine(wait, now),
+      stamp,
+    };
+  });
 }
 
 const isSettled = ({ retorque }: EngineStanding['joints'][number]) => retorque.state === 'done' || retorque.state === 'not-asked';

@@ -4,7 +4,13 @@ import type { Step } from '@/core/tightening';
 import { nearTime } from '@/interface/figures/times';
 import type { EngineTag } from '@/interface/shell/rail';
 
-type Waiting = Pick<EngineTag, 'waitsFor' | 'state'>;
+/** What an engine waits for. Plain data that holds until a row of it is written: only the hour is told anew. */
+export interface Wait extends Pick<EngineTag, 'waitsFor' | 'state'> {
+  /** When it is likely to be so, ms since 1970. */
+  readonly about?: number;
+}
+
+type Ranked = Wait & { readonly rank: number };
 
 const place = (step: Step | undefined): string => {
   if (!step) return '';
@@ -12,19 +18,19 @@ const place = (step: Step | undefined): string => {
 };
 
 /** What one joint waits for; the lower the rank, the sooner it is said. */
-function jointWaits({ joint, final, openRetorque, retorque }: JointStanding, now: number): (Waiting & { rank: number }) | undefined {
+function jointWaits({ joint, final, openRetorque, retorque }: JointStanding): Ranked | undefined {
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
   if (final && !final.standing.complete && final.standing.next > 0)
     return { rank: 2, state: 'ready', waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.standing.next])}` };
-  if (retorque.state === 'cooling') return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold about ${nearTime(retorque.window.from, now)}` };
+  if (retorque.state === 'cooling') return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };
   if (retorque.state === 'waits-for-heat') return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle` };
   if (!final?.standing.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };
   return undefined;
 }
 
 /** What one fit waits for: out of limits goes before everything but work under way. */
-function fitWaits({ fit, places }: FitStanding): (Waiting & { rank: number }) | undefined {
+function fitWaits({ fit, places }: FitStanding): Ranked | undefined {
   const at = (name: string) => (places.length > 1 ? `${fit.name}, ${name}` : fit.name);
   const strip = places.find(({ stripIn }) => stripIn);
   if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
@@ -39,12 +45,17 @@ function fitWaits({ fit, places }: FitStanding): (Waiting & { rank: number }) | 
   return stale && { rank: 2.6, state: 'waiting', waitsFor: `${at(stale.name)}: stale` };
 }
 
-/** The one line on an engine's tag. */
-export function waitsFor({ joints, fits, leaves }: EngineStanding, now: number): Waiting {
+/** What of all that an engine waits for is said on its tag. */
+export function waitOf({ joints, fits, leaves }: EngineStanding): Wait {
   if (leaves === 0) return { waitsFor: 'a first leaf from its book', state: 'rest' };
   if (joints.length === 0) return { waitsFor: 'a first joint', state: 'rest' };
-  const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint, now) ?? [])].sort(
-    (a, b) => a.rank - b.rank,
-  );
-  return waits[0] ?? { waitsFor: 'nothing', state: 'rest' };
+  const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint) ?? [])];
+  const first = waits.sort((a, b) => a.rank - b.rank)[0];
+  if (!first) return { waitsFor: 'nothing', state: 'rest' };
+  const { waitsFor, state, about } = first;
+  return { waitsFor, state, ...(about !== undefined && { about }) };
 }
+
+/** The one line on an engine's tag. */
+export const waitLine = ({ waitsFor, about }: Wait, now: number): string =>
+  about === undefined ? waitsFor : `${waitsFor} about ${nearTime(about, now)}`;

@@ -3,14 +3,16 @@
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import type { Fit, Shim } from '@/db/fit';
+import type { Fit } from '@/db/fit';
 import { shelvesOf } from '@/db/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/interface/server/clock';
 import { currentShop } from '@/interface/server/current-shop';
 import { attempt } from '@/interface/server/outcome';
-import { alteredFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
-import { drawerSchema, fitSchema, fitShimSchema, listSchema, ownFitSchema, shimSchema } from './schema';
+import { contextOfFit } from '@/db/fits-of-engine';
+import { alteredFit, correctedFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
+import { fitShims, isAsThickAs } from './fit-shims';
+import { correctedSchema, drawerSchema, fitSchema, fitShimSchema, listSchema, ownFitSchema, shimSchema } from './schema';
 
 const fitNamed = (shop: Shop, id: string): Fit => {
   const fit = shop.fits.find(id);
@@ -65,6 +67,18 @@ export async function alterFitAction(input: unknown) {
   });
 }
 
+/** Takes what the leaf says since it was corrected. */
+export async function takeCorrectedAction(input: unknown) {
+  return attempt(correctedSchema, input, async ({ fitId }) => {
+    const shop = await currentShop();
+    const fit = fitNamed(shop, fitId);
+    const corrected = contextOfFit(shop, fit).page?.corrected;
+    shop.fits.alter(correctedFit(fit, corrected && shop.book.findLeaf(corrected.leafId)));
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
 /** Says which drawer of shims a fit draws on, what is in now, and what its gasket loses. */
 export async function keepDrawerAction(input: unknown) {
   return attempt(drawerSchema, input, async ({ fitId, family, fitted, crushLow, crushHigh, stack }) => {
@@ -72,14 +86,15 @@ export async function keepDrawerAction(input: unknown) {
     const fit = fitNamed(shop, fitId);
     const crush = limitsOf(crushLow, crushHigh, ['crushLow', 'crushHigh']);
     const fitted_mm = fitted === '' ? 0 : lengthWithUnit(fitted, 'fitted');
-    shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { family, fitted_mm, ...(crush && { crush }), stack } } });
+    const { byPlace, fitted_mm: was } = fit.detail.shim ?? {};
+    shop.fits.alter({
+      ...fit,
+      detail: { ...fit.detail, shim: { family, fitted_mm, ...(byPlace && fitted_mm === was && { byPlace }), ...(crush && { crush }), stack } },
+    });
     revalidatePath('/', 'layout');
     return {};
   });
 }
-
-const SAME_MM = 0.0005;
-const like = (thickness_mm: number) => (shim: Shim) => Math.abs(shim.thicknessMm - thickness_mm) < SAME_MM;
 
 /** Puts shims of one thickness into the drawer, or says how many there are. */
 export async function putShimAction(input: unknown) {
@@ -87,7 +102,7 @@ export async function putShimAction(input: unknown) {
     const shop = await currentShop();
     const thicknessMm = lengthWithUnit(typed, 'typed');
     if (!(thicknessMm > 0 && thicknessMm <= 20)) throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
-    const known = shop.shims.inFamily(family).find(like(thicknessMm));
+    const known = shop.shims.inFamily(family).find(isAsThickAs(thicknessMm));
     shop.shims.put(known ? { ...known, count } : { id: nanoid(10), family, thicknessMm, typed, count, createdAt: nowIso() });
     revalidatePath('/', 'layout');
     return {};
@@ -98,23 +113,8 @@ export async function putShimAction(input: unknown) {
 export async function fitShimAction(input: unknown) {
   return attempt(fitShimSchema, input, async ({ fitId, place, choice_mm }) => {
     const shop = await currentShop();
-    const fit = fitNamed(shop, fitId);
-    const { shim } = fit.detail;
-    if (!shim) throw new DomainError('bad-field', 'Say first which drawer it draws on.', 'family');
-    const move = (thickness_mm: number, by: number) => {
-      const known = shop.shims.inFamily(shim.family).find(like(thickness_mm));
-      if (by < 0 && (!known || known.count < -by)) throw new DomainError('bad-field', `There is no shim of ${thickness_mm} mm in the drawer.`, 'choice_mm');
-      if (known) shop.shims.put({ ...known, count: known.count + by });
-    };
-    const total = Number(choice_mm.reduce((sum, one) => sum + one, 0).toPrecision(9));
-    shop.together(() => {
-      for (const one of choice_mm) move(one, -1);
-      if (shim.fitted_mm > 0) move(shim.fitted_mm, 1);
-      shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { ...shim, fitted_mm: total } } });
-      const words = `${choice_mm.join(' + ')} mm in place of ${shim.fitted_mm} mm`;
-      shop.fits.record(fitId, { id: nanoid(), kind: 'remedy', place, at: nowIso(), body: { remedy: 'shim', words } }, nowIso());
-    });
+    fitShims(shop, fitNamed(shop, fitId), place, choice_mm, nowIso());
     revalidatePath('/', 'layout');
     return {};
   });
-} // prettier-ignore
+}

@@ -4,21 +4,23 @@ import { useHotkeys } from '@mantine/hooks';
 import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
 import { fitStanding, isHolding, planOfFit, type FitStanding } from '@/db/fit-standing';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
 import { Key } from '@/interface/parts/button';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
 import { useRecord } from '@/interface/record/use-record';
 import { useStandingWorking } from '@/interface/shell/working-margin';
+import { takeCorrectedAction } from './actions';
 import { ChangesFold } from './changes-fold';
 import { workingOfPlace } from './fit-working';
 import { LinesFold } from './lines-fold';
 import { PairGrid } from './pair-grid';
 import { PlaceList } from './place-list';
-import type { FitPage, LengthLeaf } from './queries';
+import type { FitPage } from './queries';
 import { RowGrid } from './row-grid';
 import { RunoutDrawing } from './runout-drawing';
 import { ScaleFold } from './scale-fold';
@@ -57,15 +59,36 @@ const conditionsOf = ({ fit, kind }: FitStanding): readonly ConditionId[] => [
 ];
 
 /** Where what is wanted comes from, in one line. */
-function useWantedLine({ fit }: FitStanding, leaves: readonly LengthLeaf[]): { readonly line: string; readonly pageSays?: string } {
+function useWantedLine({ fit, page }: FitStanding): string {
   const { span } = useLengths();
-  const leaf = leaves.find(({ id }) => id === fit.leafId);
   const { limits, rule } = fit.wanted;
-  const pageSays = leaf && `${leaf.source}, p. ${leaf.page}: “${leaf.printedText}”`;
-  if (limits) return { line: `${span(limits.min_mm, limits.max_mm)}, from ${pageSays ?? 'limits of your own'}`, pageSays };
-  if (rule) return { line: `${rule.perDiameter[0]} to ${rule.perDiameter[1]} of the diameter, by a rule` };
-  return { line: 'nothing says yet what is wanted' };
+  if (limits) return `${span(limits.min_mm, limits.max_mm)}, from ${page?.says ?? 'limits of your own'}`;
+  if (rule) return `${rule.perDiameter[0]} to ${rule.perDiameter[1]} of the diameter, by a rule`;
+  return 'nothing says yet what is wanted';
 }
+
+/** Where the leaf was corrected since: the fit goes on with what it was taken from until the corrected figure is taken. */
+function Corrected({ standing: { fit, page } }: { readonly standing: FitStanding }) {
+  const router = useRouter();
+  const [refusal, setRefusal] = useState<string>();
+  const [pending, startTransition] = useTransition();
+  if (!page?.corrected) return null;
+  const take = () =>
+    startTransition(async () => {
+      const outcome = await send(takeCorrectedAction, { fitId: fit.id });
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      router.refresh();
+    });
+  return (
+    <>
+      <Remark kind="wait">The page was corrected since these limits were taken from it: {page.corrected.says}.</Remark>
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      <p>
+        <Key onClick={take} disabled={pending}>Take the corrected figure</Key>
+      </p>
+    </>
+  );
+} // prettier-ignore
 
 function Holding({ standing, joints }: { readonly standing: FitStanding; readonly joints: FitPage['joints'] }) {
   const held = joints.filter(({ id }) => standing.fit.holds.includes(id)).map(({ name }) => name);
@@ -87,11 +110,11 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
   const [session, setSession] = useState(() => startSession(standing.kind.shape, onDisk, told.inch));
   const entry = useFitEntry(standing, session, context.bolts, add);
   const instruments = useInstruments(entry.receive);
-  const { line, pageSays } = useWantedLine(standing, leaves);
+  const line = useWantedLine(standing);
   useRefreshAfter(waiting.length, address);
   useHotkeys(keys ? [['n', entry.goOn]] : []);
   const worst = standing.places.find(({ state }) => state === standing.state) ?? standing.places[0];
-  useStandingWorking(useMemo(() => worst && workingOfPlace(standing, worst, pageSays, told), [standing, worst, pageSays, told]));
+  useStandingWorking(useMemo(() => worst && workingOfPlace(standing, worst, told), [standing, worst, told]));
   const answer = (answers: Answers) => {
     setSession((before) => ({ ...before, answers }));
     // Readings that were taken before it was said are covered by what is said now.
@@ -104,7 +127,8 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
       <Alive>
         {trouble && <Remark kind="stop">{trouble}</Remark>}
         <Holding standing={standing} joints={joints} />
-        <PlaceList standing={standing} pageSays={pageSays} add={add} />
+        <Corrected standing={standing} />
+        <PlaceList standing={standing} add={add} />
         <Part title="Readings">
           <SessionBar kind={standing.kind} session={session} change={(part) => setSession((before) => ({ ...before, ...part }))} />
           <Conditions conditions={conditionsOf(standing)} answers={session.answers} change={answer} />

@@ -86,11 +86,11 @@ function schoolOf(page: string | undefined, by: 'limits' | 'rule' | 'nothing', h
 const SOURCES = { limits: 'limits of your own', rule: 'a rule on the measured diameter', nothing: 'nothing yet' } as const;
 
 /** The working of one place: what is wanted and from where, what was read, and what stands between. */
-export function workingOfPlace(standing: FitStanding, place: PlaceStanding, pageSays: string | undefined, told: Told): Working {
+export function workingOfPlace(standing: FitStanding, place: PlaceStanding, told: Told): Working {
   const { result } = place;
   const { fit } = standing;
   const by = result.wanted?.by ?? (fit.wanted.limits ? 'limits' : fit.wanted.rule ? 'rule' : 'nothing');
-  const page = pageSays ?? (fit.leafId === null ? undefined : 'a page of the book');
+  const page = standing.page?.says;
   const resolution = result.figures[0]?.doubt_mm ?? 0;
   const reports = [...new Set([...place.current.values()].flatMap((line) => line.body.reportedBy ?? []))];
   return {
@@ -103,6 +103,7 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, page
     ],
     remarks: [
       ['Wanted from', page ?? SOURCES[by]],
+      ...(standing.page?.corrected ? [['Corrected since', standing.page.corrected.says] as const] : []),
       ...schoolOf(page, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
       ...(resolution > 0 ? [['Doubt', `√2 × resolution = ${told.gap(resolution)} either way`] as const] : []),

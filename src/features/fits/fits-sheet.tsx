@@ -38,7 +38,7 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitStandin
   const held = isHolding(standing.state) ? joints.filter(({ id }) => fit.holds.includes(id)) : [];
   const at = places.length > 1 && worst && !isProven(standing.state) ? `${worst.name}: ` : '';
   return (
-    <li className={styles.line} data-kind={kind} {...(worst && show(workingOfPlace(standing, worst, undefined, told)))}>
+    <li className={styles.line} data-kind={kind} {...(worst && show(workingOfPlace(standing, worst, told)))}>
       <div>
         <Link href={`/engines/${engineId}/fits/${fit.id}`} className={styles.name}>{fit.name}</Link>
         <span className={styles.small}>{places.length === 1 ? '' : `${proven} of ${places.length} proven`}</span>
@@ -61,6 +61,7 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitStandin
         <b><span aria-hidden>{sign}</span> {at}{words}</b>
         {worst?.order && <span>On order: {worst.order}</span>}
         {worst?.why && <span>{worst.why}</span>}
+        {standing.page?.corrected && <span>Its page was corrected since.</span>}
         {held.length > 0 && <span className={styles.holds}>Holds {held.map(({ name }) => name).join(', ')}</span>}
       </div>
     </li>
@@ -74,7 +75,7 @@ export function FitsSheet({ engine, fits, joints, sheets }: FitsPage) {
   const told = useLengths();
   const first = fits[0];
   const worst = first && worstOf(first);
-  useStandingWorking(useMemo(() => first && worst && workingOfPlace(first, worst, undefined, told), [first, worst, told]));
+  useStandingWorking(useMemo(() => first && worst && workingOfPlace(first, worst, told), [first, worst, told]));
   const to = (path: string) => `/engines/${engine.id}/fits/${path}`;
   useHotkeys(keys ? [['n', () => router.push(to('new'))]] : []);
   const out = fits.filter(({ state }) => isHolding(state)).length;

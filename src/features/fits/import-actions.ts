@@ -9,6 +9,7 @@ import type { Shop } from '@/db/shop';
 import { nowIso } from '@/interface/server/clock';
 import { currentShop } from '@/interface/server/current-shop';
 import { attempt } from '@/interface/server/outcome';
+import { recordLine } from './record-line';
 import { readReadings, type ReadingRow } from './readings-csv';
 
 const schema = Joi.object<{ text: string; engineId: string }>({
@@ -29,9 +30,14 @@ export async function previewReadingsAction(input: unknown) {
 }
 
 function lineOf(reading: NonNullable<ReadingRow['reading']>): ReadingLine {
-  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by, reportedBy } = reading;
-  const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, answers: {} };
+  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece } = reading;
+  const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, answers: {} };
   return { id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed, at: nowIso(), body };
+}
+
+function enter(shop: Shop, fitId: string, line: ReadingLine): void {
+  const outcome = recordLine(shop, fitId, line);
+  if (!outcome.ok) throw new DomainError(outcome.error.code, outcome.error.message, 'text');
 }
 
 /** Enters the rows that can be read, all of them or none. What was measured elsewhere says nothing of its conditions: they are asked for on the sheet. */
@@ -39,7 +45,7 @@ export async function importReadingsAction(input: unknown) {
   return attempt(schema, input, async ({ text, engineId }) => {
     const shop = await currentShop();
     const readings = readReadings(text, fitsFor(shop, engineId)).flatMap((row) => row.reading ?? []);
-    shop.together(() => readings.forEach((reading) => shop.fits.record(reading.fitId, lineOf(reading), nowIso())));
+    shop.together(() => readings.forEach((reading) => enter(shop, reading.fitId, lineOf(reading))));
     revalidatePath('/', 'layout');
     return { entered: readings.length };
   });

@@ -43,12 +43,11 @@ function Figures({ place, filed }: { readonly place: PlaceStanding; readonly fil
 
 interface Props {
   readonly standing: FitStanding;
-  readonly pageSays?: string;
   readonly add: (line: FitLine) => void;
 }
 
 /** Each place as a band with its verdict, what stands against it, and what can be decided. */
-export function PlaceList({ standing, pageSays, add }: Props) {
+export function PlaceList({ standing, add }: Props) {
   const told = useLengths();
   const show = useShowWorking();
   const [deciding, setDeciding] = useState<number>();
@@ -60,7 +59,7 @@ export function PlaceList({ standing, pageSays, add }: Props) {
         const isOpen = deciding === place.place;
         const name = standing.places.length > 1 ? place.name : standing.fit.name;
         return (
-          <li key={place.place} className={styles.line} data-kind={kind} data-state={place.state} data-testid={`place-${place.place}`} {...show(workingOfPlace(standing, place, pageSays, told))}>
+          <li key={place.place} className={styles.line} data-kind={kind} data-state={place.state} data-testid={`place-${place.place}`} {...show(workingOfPlace(standing, place, told))}>
             <span className={styles.name}>{standing.places.length > 1 ? place.name : ''}</span>
             <div className={styles.bands}>
               {wanted && figures.map((one) => <FitBand key={one.method} figure={one} wanted={wanted} kind={kind} label={name} />)}

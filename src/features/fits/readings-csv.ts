@@ -1,11 +1,11 @@
 import { stringify } from 'csv-stringify/sync';
-import { PARTS, READING_UNITS_MM, cellGroups, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
+import { PARTS, READING_UNITS_MM, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import type { Fit, FitLine } from '@/db/fit';
-import { planOfFit } from '@/db/fit-standing';
+import { assertAsked } from '@/db/fit-reading';
 import { readRecords } from '@/interface/csv/read-records';
 
-const COLUMNS = ['Fit', 'Place', 'Part', 'Station', 'Angle', 'Typed', 'Unit', 'Standard mm', 'mm', 'Instrument', 'Reads to mm', 'Read by', 'Reported by', 'At', 'Struck'] as const; // prettier-ignore
+const COLUMNS = ['Fit', 'Place', 'Part', 'Station', 'Angle', 'Typed', 'Unit', 'Standard mm', 'mm', 'Instrument', 'Reads to mm', 'Read by', 'Reported by', 'At', 'Struck', 'Piece'] as const; // prettier-ignore
 
 /** Every reading of an engine’s fits as a table that can be read in again; stations and angles count from 1. */
 export function readingsCsv(fits: readonly Fit[], lines: ReadonlyMap<string, readonly FitLine[]>): string {
@@ -18,7 +18,7 @@ export function readingsCsv(fits: readonly Fit[], lines: ReadonlyMap<string, rea
       return [
         [
           fit.name, fit.places[line.place], line.part, line.station + 1, line.angle + 1, line.typed, body.unit, body.standard_mm ?? '',
-          Number(line.value_mm.toPrecision(10)), body.instrument, body.resolution_mm ?? '', body.by ?? '', body.reportedBy ?? '', line.at, struck.has(line.id) ? 'struck' : '',
+          Number(line.value_mm.toPrecision(10)), body.instrument, body.resolution_mm ?? '', body.by ?? '', body.reportedBy ?? '', line.at, struck.has(line.id) ? 'struck' : '', body.piece ?? '',
         ],
       ];
     });
@@ -53,6 +53,7 @@ export interface ReadingRow {
     readonly resolution_mm?: number;
     readonly by?: string;
     readonly reportedBy?: string;
+    readonly piece?: string;
   };
 }
 
@@ -77,10 +78,9 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
   if (!isPart(part)) return { reason: `“${at('Part')}” is no part of a reading. Known: ${PARTS.join(', ')}.` };
   if (!isUnit(unit)) return { reason: unit === '' ? 'The figure has no unit.' : `“${unit}” is not a unit read here. Known: ${Object.keys(READING_UNITS_MM).join(', ')}.` };
   const [station, angle] = [(number(at('Station')) ?? 1) - 1, (number(at('Angle')) ?? 1) - 1];
-  if (!cellGroups(planOfFit(fit)).flat().some((cell) => cellKey(cell) === cellKey({ part, station, angle })))
-    return { reason: `${fit.name} asks for no such reading: ${part}, station ${station + 1}, angle ${angle + 1}.` };
   const standard_mm = number(at('Standard mm'));
   const value_mm = readReading({ typed: at('Typed'), unit, ...(standard_mm !== undefined && !isSigned(part) && { standard_mm }), signed: isSigned(part) });
+  assertAsked(fit, { part, station, angle }, value_mm);
   const resolution_mm = number(at('Reads to mm'));
   return {
     fitId: fit.id, place, part, station, angle, value_mm, typed: at('Typed'), unit, instrument: at('Instrument').slice(0, 80),
@@ -88,6 +88,7 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
     ...(resolution_mm !== undefined && resolution_mm > 0 && resolution_mm <= 1 && { resolution_mm }),
     ...(at('Read by') !== '' && { by: at('Read by').slice(0, 60) }),
     ...(at('Reported by') !== '' && { reportedBy: at('Reported by').slice(0, 80) }),
+    ...(at('Piece') !== '' && { piece: at('Piece').slice(0, 20) }),
   };
 } // prettier-ignore
 

@@ -1,34 +1,35 @@
-import { cellGroups, cellKey, isSigned, readReading } from '@/core/fits';
+import { isSigned, readReading } from '@/core/fits';
 import { DomainError } from '@/core/units';
 import type { Fit, FitLine, ReadingLine } from '@/db/fit';
 import { validateLine } from '@/db/fit-line-schema';
-import { fitStanding, kindOf, planOfFit } from '@/db/fit-standing';
+import { assertAsked, assertOfThisBore } from '@/db/fit-reading';
+import { fitStanding, kindOf } from '@/db/fit-standing';
 import { contextOfFit } from '@/db/fits-of-engine';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/interface/server/clock';
 import { done, problemOf, problemOfThrown, refused, type Outcome } from '@/interface/server/outcome';
 
 const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
-function checkedReading(fit: Fit, line: ReadingLine): ReadingLine {
-  const asked = cellGroups(planOfFit(fit)).flat();
-  if (!asked.some((cell) => cellKey(cell) === cellKey(line)))
-    throw new DomainError('bad-field', `${fit.name} asks for no such reading: ${line.part}, station ${line.station + 1}.`, 'part');
-  const { unit, standard_mm } = line.body;
-  const value_mm = readReading({ typed: line.typed, unit, standard_mm: isSigned(line.part) ? undefined : standard_mm, signed: isSigned(line.part) });
-  const { packet } = fit.detail;
-  if (line.part === 'strip' && packet && !(value_mm >= packet.min_mm - 1e-9 && value_mm <= packet.max_mm + 1e-9))
-    throw new DomainError('outside-packet', `The packet reads ${packet.min_mm} to ${packet.max_mm} mm; ${Number(value_mm.toFixed(4))} mm is not on it. Take the strip for that range.`, 'typed');
+
+const standingOf = (shop: Shop, fit: Fit) => fitStanding(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit));
+
+function checkedReading(shop: Shop, fit: Fit, line: ReadingLine): ReadingLine {
+  const { unit, standard_mm, piece } = line.body;
+  const signed = isSigned(line.part);
+  const value_mm = readReading({ typed: line.typed, unit, standard_mm: signed ? undefined : standard_mm, signed });
+  assertAsked(fit, line, value_mm);
+  if (piece !== undefined) assertOfThisBore(standingOf(shop, fit), line.place, piece);
   return { ...line, value_mm };
-} // prettier-ignore
+}
 
 /** Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws DomainError */
 function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
   if (line.place !== null && line.place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
   switch (line.kind) {
     case 'reading':
-      return checkedReading(fit, line);
+      return checkedReading(shop, fit, line);
     case 'accept': {
-      const place = fitStanding(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit)).places[line.place ?? 0];
+      const place = standingOf(shop, fit).places[line.place ?? 0];
       if (place && ['improve', 'too-close', 'accepted'].includes(place.state)) return line;
       throw new DomainError('nothing-to-accept', 'Only what lies inside its hard limits can be accepted. What is out is put right and read again.', 'place');
     }

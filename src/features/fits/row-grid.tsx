@@ -30,11 +30,23 @@ function rowFigure(place: PlaceStanding, station: number, parts: readonly Part[]
   return undefined;
 }
 
+/** How a part is marked, where parts must not change places. Left empty, its place alone tells it. */
+const PieceCell = ({ piece, place, entry }: { readonly piece: string; readonly place: PlaceStanding; readonly entry: Entry }) => (
+  <input
+    className={styles.piece}
+    aria-label={`${piece} marked, ${place.name}`}
+    autoComplete="off"
+    maxLength={20}
+    value={entry.pieceAt(place.place)}
+    onChange={(event) => entry.markPiece(place.place, event.currentTarget.value)}
+  />
+);
+
 /** Play, gaps, lengths and runout: a row a repeat or a spot, a column a part of the reading. */
 export function RowGrid({ standing, plan, entry }: Props) {
   const { span } = useLengths();
   const groups = cellGroups(plan).map((cells) => [...new Set(cells.map(({ part }) => part))]);
-  const { shape, sides } = plan.kind;
+  const { shape, sides, piece } = plan.kind;
   const isSize = standing.kind.id === 'spring-height';
   return groups.map((parts) => (
     <div key={parts.join()} className={table.frame} role="group" aria-label={parts.map((part) => partName(part, sides)).join(', ')}>
@@ -42,6 +54,7 @@ export function RowGrid({ standing, plan, entry }: Props) {
         <thead>
           <tr>
             {standing.places.length > 1 && <th scope="col">Place</th>}
+            {piece && <th scope="col">{piece} marked</th>}
             {plan.stations > 1 && <th scope="col">{ROW_WORDS[shape]}</th>}
             {parts.map((part) => <th key={part} scope="col">{part === 'journal' || part === 'bore' ? '' : PART_WORDS[part]}</th>)}
             {shape !== 'length' && <th scope="col">Comes to</th>}
@@ -55,6 +68,7 @@ export function RowGrid({ standing, plan, entry }: Props) {
               return (
                 <tr key={`${place.place} ${station}`}>
                   {standing.places.length > 1 && station === 0 && <th scope="rowgroup" rowSpan={plan.stations}>{place.name}</th>}
+                  {piece && <td><PieceCell piece={piece} place={place} entry={entry} /></td>}
                   {plan.stations > 1 && <td>{at}</td>}
                   {parts.map((part) => (
                     <td key={part}>

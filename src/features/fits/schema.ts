@@ -98,6 +98,8 @@ export const fitSchema = Joi.object<FitFields>({
   innerMetal: metal, outerMetal: metal,
 }); // prettier-ignore
 
+export const correctedSchema = Joi.object<{ fitId: string }>({ fitId: id });
+
 export interface DrawerFields {
   readonly fitId: string;
   readonly family: string;

@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { shims as chooseShims, type ShimChoice } from '@/core/fits';
 import { isDomainError } from '@/core/units';
-import type { FitLine, Shim } from '@/db/fit';
+import { shimsIn, stackOf_mm, type FitLine, type Shim } from '@/db/fit';
 import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -16,6 +16,7 @@ import form from '@/interface/parts/form.module.css';
 import { Remark } from '@/interface/parts/sheet';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { fitShimAction, keepDrawerAction, putShimAction } from './actions';
+import styles from './places.module.css';
 
 type Chosen = { readonly ok: true; readonly choice: ShimChoice } | { readonly ok: false; readonly message: string };
 
@@ -32,11 +33,11 @@ function choiceFor({ fit }: FitStanding, place: PlaceStanding, drawer: readonly 
   try {
     const choice = chooseShims({
       float_mm: float.uncrushed_mm ?? float.mean_mm,
-      fitted_mm: shim.fitted_mm,
+      fitted_mm: stackOf_mm(shimsIn(shim, place.place)),
       wanted: { ...wanted.hard, ...(wanted.target_mm !== undefined && { target_mm: wanted.target_mm }) },
       ...(shim.crush && { crush: shim.crush }),
       // What is in comes out first and can go in again.
-      stock_mm: [...stock, ...(shim.fitted_mm > 0 ? [shim.fitted_mm] : [])],
+      stock_mm: [...stock, ...shimsIn(shim, place.place)],
       stack: shim.stack,
     });
     return { ok: true, choice };
@@ -113,7 +114,8 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
   const { choice_mm, float, verdict, notes } = found.choice;
   const { shim } = standing.fit.detail;
-  const stays = choice_mm.length === 1 && Math.abs((choice_mm[0] ?? 0) - (shim?.fitted_mm ?? 0)) < 0.0005;
+  const isIn_mm = stackOf_mm(shim ? shimsIn(shim, place.place) : []);
+  const stays = Math.abs(stackOf_mm(choice_mm) - isIn_mm) < 0.0005;
   const fit = () =>
     startTransition(async () => {
       const outcome = await send(fitShimAction, { fitId: standing.fit.id, place: place.place, choice_mm });
@@ -125,13 +127,13 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
     const target = wanted?.target_mm ?? ((wanted?.hard.min_mm ?? 0) + (wanted?.hard.max_mm ?? 0)) / 2;
     const crush = shim?.crush ? (shim.crush.min_mm + shim.crush.max_mm) / 2 : 0;
     const read = place.result.figures[0];
-    const missing = (read?.uncrushed_mm ?? read?.mean_mm ?? 0) + (shim?.fitted_mm ?? 0) - crush - target;
+    const missing = (read?.uncrushed_mm ?? read?.mean_mm ?? 0) + isIn_mm - crush - target;
     add({ id: nanoid(), kind: 'order', place: place.place, at: new Date().toISOString(), body: { words: `shim of ${plain(Number(missing.toFixed(2)))} mm` } });
   };
   return (
     <>
       <p data-testid="shim-choice">
-        The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The float is then{' '}
+        {standing.places.length > 1 && <b>{place.name}. </b>}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The float is then{' '}
         <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
       </p>
       {notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}
@@ -148,12 +150,15 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
 export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) {
   const { shim } = standing.fit.detail;
   const { gap } = useLengths();
-  const line = shim ? `${gap(shim.fitted_mm)} in; ${drawer.reduce((sum, { count }) => sum + count, 0)} in the drawer` : 'no drawer yet';
+  const isIn = shim && [...new Set(standing.places.map(({ place }) => stackOf_mm(shimsIn(shim, place))))];
+  const line = isIn
+    ? `${isIn.length === 1 ? gap(isIn[0] ?? 0) : 'each its own'} in; ${drawer.reduce((sum, { count }) => sum + count, 0)} in the drawer`
+    : 'no drawer yet';
   return (
     <Fold title="Shims" line={line} open={shim !== undefined}>
       {shim && standing.places.map((place) => <Choice key={place.place} standing={standing} place={place} drawer={drawer} add={add} />)}
       {shim && <StockForm key={shim.family} family={shim.family} drawer={drawer} />}
-      <h3>The drawer, and what is in now</h3>
+      <h3 className={styles.drawer}>The drawer, and what is in now</h3>
       <DrawerForm key={JSON.stringify(shim)} standing={standing} />
     </Fold>
   );

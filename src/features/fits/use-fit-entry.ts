@@ -4,7 +4,8 @@ import { nanoid } from 'nanoid';
 import { useCallback, useMemo, useState } from 'react';
 import { READING_UNITS_MM, cellKey, dialDoubts, entryOrder, feelerDoubts, readingDoubts, type Cell, type Part } from '@/core/fits';
 import { isDomainError, type Note } from '@/core/units';
-import type { FitLine } from '@/db/fit';
+import type { FitLine, ReadingLine } from '@/db/fit';
+import { assertOfThisBore } from '@/db/fit-reading';
 import { planOfFit, type FitStanding } from '@/db/fit-standing';
 import type { InstrumentReading } from '@/instruments/measuring-instrument';
 import { bodyOf, valueOf, type Session } from './session';
@@ -22,6 +23,9 @@ export interface Entry {
   readonly enter: (cell: PlacedCell, text?: string, how?: Session) => void;
   /** A reading that an instrument sent: into the cell at hand, else the next that is open and fits it. */
   readonly receive: (reading: InstrumentReading) => void;
+  /** What marks the part at a place, as typed or as it was last read. */
+  readonly pieceAt: (place: number) => string;
+  readonly markPiece: (place: number, piece: string) => void;
   readonly goOn: () => void;
   readonly move: (cell: PlacedCell, by: number) => void;
   readonly left: number;
@@ -77,6 +81,7 @@ const focusCell = (cell: PlacedCell | undefined) => {
 export function useFitEntry(standing: FitStanding, session: Session, bolts: string | undefined, add: (line: FitLine) => void): Entry {
   const { fit } = standing;
   const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
+  const [pieces, setPieces] = useState<Readonly<Record<number, string>>>({});
   const [problems, setProblems] = useState<Entry['problems']>({});
   const order = useMemo(() => entryOrder(planOfFit(fit), fit.places.length), [fit]);
   const isRead = useCallback((cell: PlacedCell) => standing.places[cell.place]?.current.has(cellKey(cell)) ?? false, [standing]);
@@ -86,6 +91,10 @@ export function useFitEntry(standing: FitStanding, session: Session, bolts: stri
     const at = indexOf(cell);
     const rest = [...order.slice(at + 1), ...order.slice(0, at)];
     focusCell(rest.find((one) => !isRead(one)) ?? order[at + 1]);
+  };
+  const pieceAt = (place: number) => {
+    const { current, beneath } = standing.places[place] ?? { current: new Map<string, ReadingLine>(), beneath: [] };
+    return pieces[place] ?? [...beneath, ...current.values()].findLast(({ body }) => body.piece !== undefined)?.body.piece ?? '';
   };
   const refuse = (id: string, words: string, isDoubt: boolean) => setProblems((before) => ({ ...before, [id]: { words, isDoubt } }));
   const enter = (cell: PlacedCell, text = drafts[cellId(cell)], how = session) => {
@@ -97,7 +106,9 @@ export function useFitEntry(standing: FitStanding, session: Session, bolts: stri
       if (doubts.length > 0 && !problems[id]?.isDoubt)
         return refuse(id, `${doubts.map(({ message }) => message).join(' ')} Enter again if it is really so.`, true);
       const { place, part, station, angle } = cell;
-      add({ id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed: text.trim(), at: new Date().toISOString(), body: bodyOf(how, part, bolts, fit.detail.packet?.unit) });
+      const piece = pieceAt(place).trim() || undefined;
+      assertOfThisBore(standing, place, piece);
+      add({ id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed: text.trim(), at: new Date().toISOString(), body: { ...bodyOf(how, part, bolts, fit.detail.packet?.unit), ...(piece !== undefined && { piece }) } });
     } catch (error) {
       if (isDomainError(error)) return refuse(id, error.message, false);
       throw error;
@@ -124,6 +135,8 @@ export function useFitEntry(standing: FitStanding, session: Session, bolts: stri
     enter,
     receive,
     left: open.length,
+    pieceAt,
+    markPiece: (place, piece) => setPieces((before) => ({ ...before, [place]: piece })),
     type: (cell, text) => {
       setDrafts((before) => ({ ...before, [cellId(cell)]: text }));
       setProblems(without(cellId(cell)));

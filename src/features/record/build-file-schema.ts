@@ -135,7 +135,7 @@ const fit = Joi.object({
   wanted: Joi.object({ limits: span, rule, soft: span, target_mm: Joi.number(), as: Joi.string().valid('reading', 'eccentricity') }).required(),
   detail: Joi.object({
     nominal_mm: Joi.number(), packet: span.keys({ name: text, unit: Joi.string().valid(...Object.keys(READING_UNITS_MM)).required() }),
-    shim: Joi.object({ family: text, fitted_mm: number, crush: span, stack: Joi.number().integer().min(1).max(5).required() }), expansion: Joi.object({ journal: number, bore: number }),
+    shim: Joi.object({ family: text, fitted_mm: number, byPlace: Joi.object().pattern(/^\d+$/, Joi.array().items(number)), crush: span, stack: Joi.number().integer().min(1).max(5).required() }), expansion: Joi.object({ journal: number, bore: number }),
   }).required(),
   createdAt: time,
   lines: list(Joi.alternatives(...Object.entries(LINE_SCHEMAS).map(([kind, schema]) => schema.keys({ kind: Joi.string().valid(kind).required() })))),

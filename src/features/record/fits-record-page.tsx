@@ -17,13 +17,13 @@ import styles from './fits-record-page.module.css';
 
 export interface FitsRecord {
   readonly engine: Engine;
-  readonly fits: readonly { readonly standing: FitStanding; readonly lines: readonly FitLine[]; readonly page?: string }[];
+  readonly fits: readonly { readonly standing: FitStanding; readonly lines: readonly FitLine[] }[];
   readonly sheets: readonly EngineSheet[];
 }
 
-function FitRecord({ standing, lines, page }: FitsRecord['fits'][number]) {
+function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
   const told = useLengths();
-  const { fit } = standing;
+  const { fit, page } = standing;
   const decided = lines.filter(({ kind }) => !['reading', 'affirm', 'strip-in', 'strip-out', 'strike'].includes(kind));
   const readings = lines.filter((line) => line.kind === 'reading');
   const instruments = [...new Set(readings.map(({ body }) => body.instrument).filter(Boolean))];
@@ -32,7 +32,7 @@ function FitRecord({ standing, lines, page }: FitsRecord['fits'][number]) {
     <section className={styles.fit}>
       <h2>{fit.name}</h2>
       <p className="soft">
-        {page ?? (fit.wanted.limits ? 'Limits of our own.' : fit.wanted.rule ? 'By a rule on the diameter.' : 'Nothing says what is wanted.')} {readings.length} readings
+        {page ? `${page.says}.${page.corrected ? ` Corrected since: ${page.corrected.says}.` : ''}` : (fit.wanted.limits ? 'Limits of our own.' : fit.wanted.rule ? 'By a rule on the diameter.' : 'Nothing says what is wanted.')} {readings.length} readings
         {instruments.length > 0 && ` with ${instruments.join(', ')}`}{people.length > 0 && `, by ${people.join(', ')}`}{readings[0] && `, ${fullDate(readings[0].at)}`}.
       </p>
       <div className={table.frame} tabIndex={0} role="group" aria-label={fit.name}>

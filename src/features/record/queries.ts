@@ -27,15 +27,7 @@ export function jointRecord(shop: Shop, engine: Engine, jointId: string): JointR
 /** What was measured on an engine, with the page each limit comes from and the sheets that hold. */
 export function fitsRecord(shop: Shop, engine: Engine): FitsRecord {
   const lines = shop.fits.linesOfEngine(engine.id);
-  const titles = new Map(shop.book.sources(engine.id).map(({ id, title }) => [id, title]));
-  const pageOf = (leafId: string | null) => {
-    const leaf = leafId === null ? undefined : shop.book.findLeaf(leafId);
-    return leaf && `${titles.get(leaf.sourceId) ?? ''}, p. ${leaf.page}: “${leaf.printedText}”.`;
-  };
-  const fits = fitsOfEngine(shop, engine.id).map((standing) => {
-    const page = pageOf(standing.fit.leafId);
-    return { standing, lines: lines.get(standing.fit.id) ?? [], ...(page && { page }) };
-  });
+  const fits = fitsOfEngine(shop, engine.id).map((standing) => ({ standing, lines: lines.get(standing.fit.id) ?? [] }));
   const holding = new Map(shop.sheets.all(engine.id).map((sheet) => [sheet.kind, sheet]));
   return { engine, fits, sheets: [...holding.values()] };
 }

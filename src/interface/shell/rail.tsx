@@ -18,9 +18,20 @@ export interface EngineTag {
   readonly waitsFor: string;
   /** How the line reads: nothing pending, waiting for time or a part, to be done now, or stopped. */
   readonly state: 'rest' | 'waiting' | 'ready' | 'stop';
+  /** The engine that was worked on last has the highest. */
+  readonly stamp: number;
 }
 
 const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };
+
+const MOST = 8;
+
+/** Those that hang on the rail: the latest worked on and the one being looked at, in their usual order. */
+function hung(tags: readonly EngineTag[], at: string | undefined): readonly EngineTag[] {
+  if (tags.length <= MOST) return tags;
+  const latest = [...tags].sort((a, b) => b.stamp - a.stamp).slice(0, MOST);
+  return tags.filter((tag) => tag.id === at || latest.includes(tag));
+}
 
 interface Props {
   readonly tags: readonly EngineTag[];
@@ -34,10 +45,11 @@ export function Rail({ tags, home, reckoner }: Props) {
   const { engine } = useParams<{ engine?: string }>();
   const router = useRouter();
   const { keys } = usePreferences();
+  const shown = hung(tags, engine);
   const step = (by: number) => () => {
-    if (tags.length === 0) return;
-    const at = tags.findIndex((tag) => tag.id === engine);
-    const next = tags[(at + by + tags.length) % tags.length];
+    if (shown.length === 0) return;
+    const at = shown.findIndex((tag) => tag.id === engine);
+    const next = shown[(at + by + shown.length) % shown.length];
     if (next) router.push(next.href);
   };
   useHotkeys(keys ? [['[', step(-1)], [']', step(1)], ['0', () => router.push('/')], ['h', () => router.push('/shelves/films')]] : []); // prettier-ignore
@@ -48,7 +60,7 @@ export function Rail({ tags, home, reckoner }: Props) {
         <span className={styles.home}>{home}</span>
       </Link>
       <nav className={styles.tags} aria-label="Engines on stands">
-        {tags.map((tag) => (
+        {shown.map((tag) => (
           <Link key={tag.id} href={tag.href} className={styles.tag} aria-current={tag.id === engine ? 'true' : undefined}>
             <span className={styles.face}>
               <span className={styles.name}>{tag.name}</span>
@@ -59,6 +71,11 @@ export function Rail({ tags, home, reckoner }: Props) {
             </span>
           </Link>
         ))}
+        {shown.length < tags.length && (
+          <Link href="/" className={styles.others}>
+            all {tags.length} engines
+          </Link>
+        )}
       </nav>
       <OwnUnit unit={tags.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
         <RailTools reckoner={reckoner} />

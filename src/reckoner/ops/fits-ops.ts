@@ -47,6 +47,19 @@ function matchWeights({ rods, pieces_g, tolerance_g }: WeightFields): { readonly
   throw new DomainError('missing-field', 'The field rods is missing; or give pieces_g.', 'rods');
 }
 
+interface GapWanted extends Partial<Limits> {
+  readonly perBore?: readonly [number, number];
+}
+
+function wantedGap({ min_mm, max_mm, perBore }: GapWanted): Parameters<typeof ringGap>[2] {
+  if (perBore && (min_mm !== undefined || max_mm !== undefined))
+    throw new DomainError('bad-field', 'Give min_mm and max_mm, or perBore, not both.', 'wanted.perBore');
+  if (perBore) return { perBore };
+  if (min_mm === undefined) throw new DomainError('missing-field', 'The field wanted.min_mm is missing; or give perBore.', 'wanted.min_mm');
+  if (max_mm === undefined) throw new DomainError('missing-field', 'The field wanted.max_mm is missing; or give perBore.', 'wanted.max_mm');
+  return { min_mm, max_mm };
+}
+
 export const fitsOps = {
   clearance: op(
     Joi.object<ClearanceInput>({
@@ -83,12 +96,12 @@ export const fitsOps = {
     (fields) => withNotes(shims(fields)),
   ),
   'ring-gap': op(
-    Joi.object<{ bore_mm: number; gap_mm: number; wanted: Limits | { perBore: [number, number] } }>({
+    Joi.object<{ bore_mm: number; gap_mm: number; wanted: GapWanted }>({
       bore_mm: number().required(),
       gap_mm: number().required(),
-      wanted: Joi.alternatives(limits, Joi.object({ perBore: pair.required() })).required(),
+      wanted: Joi.object({ min_mm: number(), max_mm: number(), perBore: pair }).required(),
     }),
-    (fields) => ({ result: ringGap(fields.bore_mm, fields.gap_mm, fields.wanted) }),
+    ({ bore_mm, gap_mm, wanted }) => ({ result: ringGap(bore_mm, gap_mm, wantedGap(wanted)) }),
   ),
   displacement: op(
     Joi.object<{ bore_mm: number; stroke_mm: number; cylinders: number; overbore_mm?: number }>({

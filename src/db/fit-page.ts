@@ -1,0 +1,32 @@
+import type { Fit } from './fit';
+import type { Leaf } from './repositories/book-repository';
+import type { Shop } from './shop';
+
+/** The page that what is wanted of a fit was taken from. */
+export interface FitPageSays {
+  /** `Workshop manual, p. 12: “0.03 to 0.06 mm”` */
+  readonly says: string;
+  /** How the leaf reads now, where it was corrected since; the fit still has what it was taken from. */
+  readonly corrected?: { readonly leafId: string; readonly says: string };
+}
+
+/** The leaf that stands today in the place of one that was corrected, perhaps more than once. */
+export function standingLeaf(leaf: Leaf, leaves: readonly Leaf[]): Leaf {
+  let last = leaf;
+  for (let next: Leaf | undefined = leaf; next; next = leaves.find(({ replacesId }) => replacesId === last.id)) last = next;
+  return last;
+}
+
+/** Tells the page of any fit of an engine; its book is read once, and only if a fit rests on it. */
+export function pagesOfFits(shop: Shop, engineId: string, fits: readonly Fit[]): (fit: Fit) => FitPageSays | undefined {
+  if (fits.every(({ leafId }) => leafId === null)) return () => undefined;
+  const leaves = shop.book.leaves(engineId);
+  const titles = new Map(shop.book.sources(engineId).map(({ id, title }) => [id, title]));
+  const says = ({ sourceId, page, printedText }: Leaf) => `${titles.get(sourceId) ?? ''}, p. ${page}: “${printedText}”`;
+  return ({ leafId }) => {
+    const leaf = leaves.find(({ id }) => id === leafId);
+    if (!leaf) return undefined;
+    const now = standingLeaf(leaf, leaves);
+    return { says: says(leaf), ...(now.id !== leaf.id && { corrected: { leafId: now.id, says: says(now) } }) };
+  };
+}

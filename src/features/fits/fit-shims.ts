@@ -1,0 +1,43 @@
+import { nanoid } from 'nanoid';
+import { DomainError } from '@/core/units';
+import { shimsIn, stackOf_mm, type Fit, type Shim } from '@/db/fit';
+import type { Shop } from '@/db/shop';
+
+const SAME_MM = 0.0005;
+
+/** Shims are told apart to half a micrometre. */
+export const isAsThickAs =
+  (thickness_mm: number) =>
+  (shim: Shim): boolean =>
+    Math.abs(shim.thicknessMm - thickness_mm) < SAME_MM;
+
+function putBack(shop: Shop, family: string, thickness_mm: number, now: string): void {
+  const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
+  const fresh = { id: nanoid(10), family, thicknessMm: thickness_mm, typed: `${thickness_mm} mm`, count: 0, createdAt: now };
+  const shim = known ?? fresh;
+  shop.shims.put({ ...shim, count: shim.count + 1 });
+}
+
+function takeOut(shop: Shop, family: string, thickness_mm: number): void {
+  const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
+  if (!known || known.count < 1) throw new DomainError('bad-field', `There is no shim of ${thickness_mm} mm in the drawer.`, 'choice_mm');
+  shop.shims.put({ ...known, count: known.count - 1 });
+}
+
+/**
+ * Changes the shims of one place: what was in goes back into the drawer, the chosen ones come out of it, and its float is to be read again.
+ * @throws DomainError where no drawer is named, the place is not there, or the drawer has no such shim; nothing is changed then
+ */
+export function fitShims(shop: Shop, fit: Fit, place: number, choice_mm: readonly number[], now: string): void {
+  const { shim } = fit.detail;
+  if (!shim) throw new DomainError('bad-field', 'Say first which drawer it draws on.', 'family');
+  if (place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
+  const before_mm = shimsIn(shim, place);
+  shop.together(() => {
+    for (const one of before_mm) putBack(shop, shim.family, one, now);
+    for (const one of choice_mm) takeOut(shop, shim.family, one);
+    shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { ...shim, byPlace: { ...shim.byPlace, [place]: choice_mm } } } });
+    const words = `${choice_mm.join(' + ')} mm in place of ${stackOf_mm(before_mm)} mm`;
+    shop.fits.record(fit.id, { id: nanoid(), kind: 'remedy', place, at: now, body: { remedy: 'shim', words } }, now);
+  });
+}

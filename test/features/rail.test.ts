@@ -1,0 +1,106 @@
+import { describe, expect, jest, test } from '@jest/globals';
+import { engineStanding } from '@/db/engine-standing';
+import type { Shop } from '@/db/shop';
+import { recordEvent } from '@/features/bench/record-event';
+import { engineTags } from '@/features/engine/queries';
+import { waitLine, waitOf } from '@/features/engine/waits';
+import { recordLine } from '@/features/fits/record-line';
+import { freshTightening, YARD_NOW, yardShop } from '../db/temporary-shop';
+
+const AT = '2026-05-16T14:30:00.000Z';
+const stamps = (shop: Shop) => new Map(shop.rail.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
+const latest = (shop: Shop) => [...stamps(shop)].sort((a, b) => b[1] - a[1])[0]?.[0];
+const told = (shop: Shop, edition: string) => engineTags(shop, edition).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
+
+/** What the tags must say: every engine worked out from its rows. */
+const afresh = (shop: Shop) =>
+  shop.engines.all().map((engine) => {
+    const wait = waitOf(engineStanding(shop, engine));
+    return { id: engine.id, state: wait.state, waitsFor: waitLine(wait, Date.now()) };
+  });
+
+const felt = (id: string) => ({ id, kind: 'felt', place: 0, at: AT, body: { words: 'none to be felt' } });
+
+/** A row of every kind that an engine's tag may rest on, and the engine it belongs to. */
+const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Shop) => unknown])[] = [
+  ['an engine altered', 'demo-fourteen', (shop) => shop.engines.practise('demo-fourteen', {})],
+  ['a line of a fit', 'demo-norrhem', (shop) => recordLine(shop, 'demo-n-fit-float', felt('felt-0001'))],
+  ['a fit altered', 'demo-maestrale', (shop) => { const fit = shop.fits.find('demo-m-fit-cam'); if (fit) shop.fits.alter({ ...fit, name: 'Cam float' }); }],
+  ['a fit added', 'demo-maestrale', (shop) => { const fit = shop.fits.find('demo-m-fit-cam'); if (fit) shop.fits.add({ ...fit, id: 'fit-new' }); }],
+  ['a going-round', 'demo-norrhem', (shop) => freshTightening(shop)],
+  ['a pull', 'demo-norrhem', (shop) => recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', at: AT })],
+  ['a run of the engine', 'demo-maestrale', (shop) => shop.heat.addCycle({ id: 'cycle-0001', engineId: 'demo-maestrale', ranFrom: '2026-05-16T13:00:00.000Z', ranTo: AT, highestC: 80, ambientC: 15 }, AT)],
+  ['a joint added', 'demo-fourteen', (shop) => { const joint = shop.joints.find('demo-f-joint-head'); if (joint) shop.joints.add({ ...joint, id: 'joint-new', name: 'Manifold' }); }],
+  ['a leaf', 'demo-norrhem', (shop) => { const leaf = shop.book.findLeaf('demo-n-mains-play'); if (leaf) shop.book.addLeaf({ ...leaf, id: 'leaf-new' }); }],
+  ['a new engine', 'engine-new', (shop) => { const engine = shop.engines.find('demo-norrhem'); if (engine) shop.engines.add({ ...engine, id: 'engine-new', name: 'Another' }); }],
+]; // prettier-ignore
+
+describe('what the engines wait for, kept between pages', () => {
+  const shop = yardShop();
+  test('is worked out once, and read after that', () => {
+    expect(shop.rail.stamped('first').every(({ body }) => body === undefined)).toBe(true);
+    expect(told(shop, 'first')).toEqual(afresh(shop));
+    expect(shop.rail.stamped('first').every(({ body }) => body !== undefined)).toBe(true);
+    const joints = jest.spyOn(shop.joints, 'ofEngine');
+    expect(told(shop, 'first')).toHaveLength(3);
+    expect(joints).not.toHaveBeenCalled();
+    joints.mockRestore();
+  });
+  test('another edition of the program trusts nothing of it', () => {
+    told(shop, 'first');
+    expect(shop.rail.stamped('second').every(({ body }) => body === undefined)).toBe(true);
+    expect(told(shop, 'second')).toEqual(afresh(shop));
+  });
+  test.each(WRITES)('%s makes %s the latest, and leaves the others as they were', (_, engine, write) => {
+    const before = stamps(shop);
+    told(shop, 'first');
+    write(shop);
+    const after = stamps(shop);
+    expect(latest(shop)).toBe(engine);
+    for (const [id, stamp] of before) if (id !== engine) expect(after.get(id)).toBe(stamp);
+    expect(told(shop, 'first')).toEqual(afresh(shop));
+  });
+  test('a file that cannot be written still shows its engines', () => {
+    const locked = yardShop();
+    const keep = jest.spyOn(locked.rail, 'keep').mockImplementation(() => {
+      throw new Error('disk full');
+    });
+    const warn = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+    expect(told(locked, 'first')).toEqual(afresh(locked));
+    expect([keep.mock.calls.length, warn.mock.calls.length]).toEqual([1, 1]);
+    warn.mockRestore();
+  });
+});
+
+describe('the one line on a tag', () => {
+  const shop = yardShop();
+  const of = (id: string) => {
+    const engine = shop.engines.find(id);
+    if (!engine) throw new Error(`no ${id}`);
+    return engineStanding(shop, engine);
+  };
+  const fourteen = of('demo-fourteen');
+  const norrhem = of('demo-norrhem');
+  const [mains] = norrhem.fits;
+  if (!mains) throw new Error('no fits');
+  const withPlace = (part: object, among = norrhem) => waitOf({ ...among, fits: [{ ...mains, places: [{ ...mains.places[1], state: 'inside', ...part } as never] }] }); // prettier-ignore
+  test('the hour is told anew each time, from the same rows', () => {
+    const wait = waitOf(fourteen);
+    expect(wait.about).toBeDefined();
+    const now = Date.parse(YARD_NOW);
+    expect(waitLine(wait, now)).not.toBe(waitLine(wait, now - 4 * 86_400_000));
+  });
+  test('an empty stand asks for a leaf, then for a joint', () => {
+    expect(waitOf({ ...norrhem, leaves: 0 }).waitsFor).toBe('a first leaf from its book');
+    expect(waitOf({ ...norrhem, joints: [] }).waitsFor).toBe('a first joint');
+  });
+  test('nothing', () => expect(waitOf({ ...norrhem, fits: [], joints: norrhem.joints.map((joint) => ({ ...joint, final: { ...fourteen.joints[0]?.final }, retorque: { state: 'done' } }) as never) })).toEqual({ waitsFor: 'nothing', state: 'rest' })); // prettier-ignore
+  test.each([
+    ['a strip before all else', { stripIn: true, state: 'loose' }, 'Main bearings, oil clearance: strip in, crank held', 'ready'],
+    ['out of limits', { state: 'tight' }, 'Main bearings, oil clearance: out of limits', 'stop'],
+    ['what is on order for it', { state: 'loose', order: 'next shell' }, 'next shell on order', 'waiting'],
+    ['a reading that a remedy reopened', { state: 'open', remedy: 'Polish the journal' }, 'Main bearings, oil clearance: to read again', 'waiting'],
+    ['a stale reading', { state: 'stale' }, 'Main bearings, oil clearance: stale', 'waiting'],
+  ])('%s', (_, place, waitsFor, state) => expect(withPlace(place)).toEqual({ waitsFor, state })); // prettier-ignore
+  test('the joints, where the fits have nothing to say', () => expect(withPlace({}).waitsFor).toMatch(/: to tighten$/));
+});

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { TroubleCode } from '@/db/trouble';
 import type { Outcome } from '../server/outcome';
 import { loadOutbox, saveOutbox } from './outbox';
 
@@ -19,6 +20,9 @@ export interface Kept<Line> {
   readonly add: (line: Line) => void;
 }
 
+/** Pulls follow one another, so that those behind a refused one fall with it; readings stand each by itself. */
+type AfterRefusal = 'stop' | 'go-on';
+
 async function answerOf<T>(request: () => Promise<Response>): Promise<Outcome<T> | undefined> {
   try {
     return (await (await request()).json()) as Outcome<T>;
@@ -31,16 +35,26 @@ const post = (address: string, line: unknown) =>
   answerOf<unknown>(() => fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(line) }));
 
 const UNREACHED = 'The last line is not on disk yet: the program on this machine does not answer. It is kept here and sent again.';
-/** Trouble that passes by itself: the line is sent again. Anything else is a refusal, and what is on disk stands. */
-const PASSING = new Set(['locked', 'disk-full', 'failed']);
+/** Trouble with the file, not with the line: it is kept here and sent again. Anything else is a refusal, and what is on disk stands. */
+const KEPT = new Set<string>([
+  'locked',
+  'disk-full',
+  'not-writable',
+  'corrupt',
+  'newer-version',
+  'changed-history',
+  'failed',
+] satisfies TroubleCode[]);
 
 /** Sends waiting lines one after another; a line leaves the outbox only when the server has it on disk. */
 function useSending<Line extends { readonly id: string }>(
   address: string,
   { waiting }: Lines<Line>,
   setLines: (change: (before: Lines<Line>) => Lines<Line>) => void,
+  after: AfterRefusal,
 ) {
   const [trouble, setTrouble] = useState<string>();
+  const [refusal, setRefusal] = useState<string>();
   const [attempt, setAttempt] = useState(0);
   const sending = useRef(false);
   const first = waiting[0];
@@ -58,19 +72,24 @@ function useSending<Line extends { readonly id: string }>(
           written: written.some(({ id }) => id === first.id) ? written : [...written, first],
           waiting: rest.filter(({ id }) => id !== first.id),
         }));
-      } else if (outcome && !PASSING.has(outcome.error.code)) {
+      } else if (outcome && !KEPT.has(outcome.error.code)) {
         // Another screen went on meanwhile, or the line cannot stand: what is on disk stands.
         const written = await answerOf<readonly Line[]>(() => fetch(address));
-        setTrouble(`${outcome.error.message} The record was read again.`);
-        setLines((before) => ({ written: written?.ok ? written.result : before.written, waiting: [] }));
+        setTrouble(undefined);
+        setRefusal(`${outcome.error.message} The record was read again.`);
+        setLines((before) => ({
+          written: written?.ok ? written.result : before.written,
+          waiting: after === 'go-on' ? before.waiting.filter(({ id }) => id !== first.id) : [],
+        }));
       } else {
         setTrouble(outcome ? outcome.error.message : UNREACHED);
         timer = setTimeout(again, RETRY_MS);
       }
     });
     return () => clearTimeout(timer);
-  }, [first, attempt, address, setLines]);
-  return trouble;
+  }, [first, attempt, address, setLines, after]);
+  const clear = useCallback(() => setRefusal(undefined), []);
+  return { trouble: trouble ?? refusal, clear };
 }
 
 /** What is on disk as read just now, with what was acknowledged since; nothing that waits is lost or sent twice. */
@@ -85,7 +104,12 @@ function merged<Line extends { readonly id: string }>(before: Lines<Line>, onDis
 }
 
 /** Append-only lines of one record: shown at once, sent one by one, kept in the browser until each is on disk. */
-export function useRecord<Line extends { readonly id: string }>(name: string, address: string, onDisk: readonly Line[]): Kept<Line> {
+export function useRecord<Line extends { readonly id: string }>(
+  name: string,
+  address: string,
+  onDisk: readonly Line[],
+  after: AfterRefusal = 'stop',
+): Kept<Line> {
   const [lines, setLines] = useState<Lines<Line>>({ written: onDisk, waiting: [] });
   useEffect(() => {
     const kept = loadOutbox<Line>(name);
@@ -94,8 +118,14 @@ export function useRecord<Line extends { readonly id: string }>(name: string, ad
     setLines((before) => merged(before, onDisk, kept));
   }, [name, onDisk]);
   useEffect(() => saveOutbox(name, lines.waiting), [name, lines.waiting]);
-  const trouble = useSending(address, lines, setLines);
-  const add = useCallback((line: Line) => setLines((before) => ({ ...before, waiting: [...before.waiting, line] })), []);
+  const { trouble, clear } = useSending(address, lines, setLines, after);
+  const add = useCallback(
+    (line: Line) => {
+      clear();
+      setLines((before) => ({ ...before, waiting: [...before.waiting, line] }));
+    },
+    [clear],
+  );
   const all = useMemo(() => [...lines.written, ...lines.waiting], [lines]);
   return { lines: all, waiting: lines.waiting, trouble, add };
 }

@@ -1,14 +1,26 @@
 import { NextResponse } from 'next/server';
 import { problemOfThrown, refused, type Outcome, type Problem } from './outcome';
 
+/** What is not the asker's fault, or is not simply a wrong field. Every other refusal is a 400. */
 const STATUS: Readonly<Record<string, number>> = {
-  'bad-field': 400, 'bad-json': 400, 'missing-field': 400, 'not-found': 404, 'out-of-turn': 409, 'nothing-to-strike': 409,
-  'crank-held': 409, 'nothing-to-accept': 409, 'outside-packet': 400, 'no-number': 400, 'unknown-unit': 400, 'no-unit': 400, unreadable: 400, negative: 400, zero: 400,
-  'other-origin': 403, 'disk-full': 507, locked: 503, failed: 500,
-}; // prettier-ignore
+  'not-found': 404,
+  'out-of-turn': 409,
+  'nothing-to-strike': 409,
+  'nothing-to-accept': 409,
+  'crank-held': 409,
+  'of-another-bore': 409,
+  'other-origin': 403,
+  'disk-full': 507,
+  locked: 503,
+  'not-writable': 500,
+  corrupt: 500,
+  'newer-version': 500,
+  'changed-history': 500,
+  failed: 500,
+};
 
 export const answer = <T>(outcome: Outcome<T>): NextResponse =>
-  NextResponse.json(outcome, { status: outcome.ok ? 200 : (STATUS[outcome.error.code] ?? 500) });
+  NextResponse.json(outcome, { status: outcome.ok ? 200 : (STATUS[outcome.error.code] ?? 400) });
 
 /** A page of another site must not write into the shop through this browser. */
 function isForeign(request: Request): boolean {

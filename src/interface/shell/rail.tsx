@@ -3,7 +3,7 @@
 import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useParams, useRouter } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import type { TorqueUnit } from '@/core/units';
 import { OwnUnit, usePreferences } from '../figures/preferences';
 import { RailTools } from './rail-tools';
@@ -24,7 +24,7 @@ export interface EngineTag {
 
 const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };
 
-const MOST = 8;
+const MOST = 6;
 
 /** Those that hang on the rail: the latest worked on and the one being looked at, in their usual order. */
 function hung(tags: readonly EngineTag[], at: string | undefined): readonly EngineTag[] {
@@ -46,6 +46,9 @@ export function Rail({ tags, home, reckoner }: Props) {
   const router = useRouter();
   const { keys } = usePreferences();
   const shown = hung(tags, engine);
+  const current = useRef<HTMLAnchorElement>(null);
+  // Among many tags the one looked at may hang out of sight.
+  useEffect(() => current.current?.scrollIntoView({ inline: 'nearest', block: 'nearest' }), [engine]);
   const step = (by: number) => () => {
     if (shown.length === 0) return;
     const at = shown.findIndex((tag) => tag.id === engine);
@@ -61,7 +64,13 @@ export function Rail({ tags, home, reckoner }: Props) {
       </Link>
       <nav className={styles.tags} aria-label="Engines on stands">
         {shown.map((tag) => (
-          <Link key={tag.id} href={tag.href} className={styles.tag} aria-current={tag.id === engine ? 'true' : undefined}>
+          <Link
+            key={tag.id}
+            href={tag.href}
+            ref={tag.id === engine ? current : undefined}
+            className={styles.tag}
+            aria-current={tag.id === engine ? 'true' : undefined}
+          >
             <span className={styles.face}>
               <span className={styles.name}>{tag.name}</span>
               <span className={styles.waits} data-state={tag.state}>
@@ -71,12 +80,13 @@ export function Rail({ tags, home, reckoner }: Props) {
             </span>
           </Link>
         ))}
-        {shown.length < tags.length && (
-          <Link href="/" className={styles.others}>
-            all {tags.length} engines
-          </Link>
-        )}
       </nav>
+      {shown.length < tags.length && (
+        <Link href="/" className={styles.others}>
+          all {tags.length}
+          <span className="only-spoken"> engines</span>
+        </Link>
+      )}
       <OwnUnit unit={tags.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
         <RailTools reckoner={reckoner} />
       </OwnUnit>

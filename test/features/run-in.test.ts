@@ -1,0 +1,127 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { coolingWindow, type CoolingWindow } from '@/core/heat';
+import { coolingCurve } from '@/features/run-in/cooling-curve';
+import { runInOf } from '@/features/run-in/queries';
+import { cycleSchema, readingSchema } from '@/features/run-in/schema';
+import { fieldOf, isoOfField } from '@/features/run-in/time-field';
+import { workingOfWindow } from '@/features/run-in/window-working';
+import { yardShop, YARD_NOW } from '../db/temporary-shop';
+
+const MIN = 60_000;
+const RAN_TO = Date.parse('2026-05-16T09:00:00.000Z');
+const cycle = { id: 'cycle-0001', ranFrom: RAN_TO - 30 * MIN, ranTo: RAN_TO, highest_C: 90, ambient_C: 15 };
+
+/** The window after readings at so many minutes of an engine that truly cools by one exponential. */
+function windowAfter(tau_min: number, minutes: readonly number[], ambient_C = 15, highest_C = 90): CoolingWindow {
+  const readings = minutes.map((m) => ({ cycleId: cycle.id, at: RAN_TO + m * MIN, head_C: ambient_C + (highest_C - ambient_C) * Math.exp(-m / tau_min), ambient_C })); // prettier-ignore
+  return coolingWindow({ kind: 'car', headMetal: 'iron', cycle: { ...cycle, ambient_C }, cycles: [cycle], readings });
+}
+
+const numbersIn = (figures: readonly unknown[]) =>
+  figures.flatMap((piece) => (typeof piece === 'object' && piece !== null && 'value' in piece ? [piece.value as number] : []));
+
+describe('the curve that is drawn while a head cools', () => {
+  const taus = fc.integer({ min: 60, max: 240 });
+  test('both laws set out from the last reading and only fall', () =>
+    fc.assert(
+      fc.property(taus, (tau) => {
+        const window = windowAfter(tau, [40, 80]);
+        const curve = coolingCurve(window, RAN_TO);
+        const last = window.used.at(-1);
+        expect(curve[0]?.early).toBeCloseTo(last?.C ?? NaN, 6);
+        expect(curve[0]?.late).toBeCloseTo(last?.C ?? NaN, 6);
+        for (let i = 1; i < curve.length; i++) {
+          expect(curve[i]?.early).toBeLessThan(curve[i - 1]?.early ?? -1);
+          expect(curve[i]?.late).toBeLessThanOrEqual((curve[i - 1]?.late ?? -1) + 1e-9);
+        }
+      }),
+    ));
+  test('the early law meets the target where the window opens, the late one where it ends', () =>
+    fc.assert(
+      fc.property(taus, (tau) => {
+        const window = windowAfter(tau, [40, 80]);
+        const curve = coolingCurve(window, RAN_TO);
+        const at = (side: 'early' | 'late', ms: number) => {
+          const minutes = (ms - RAN_TO) / MIN;
+          const i = curve.findIndex((point) => point.minutes >= minutes);
+          const [a, b] = [curve[i - 1], curve[i]];
+          if (!a || !b) throw new Error('the curve ends before the window');
+          return a[side] + ((b[side] - a[side]) * (minutes - a.minutes)) / (b.minutes - a.minutes);
+        };
+        expect(at('early', window.from)).toBeCloseTo(window.target_C, 0);
+        expect(at('late', window.by)).toBeCloseTo(window.target_C, 0);
+      }),
+    ));
+  test('it never comes to the air itself, and is drawn past the window', () => {
+    const window = windowAfter(120, [40, 80]);
+    const curve = coolingCurve(window, RAN_TO);
+    expect(curve).toHaveLength(61);
+    for (const { early, late } of curve) expect(Math.min(early, late)).toBeGreaterThan(window.ambient_C);
+    expect(curve.at(-1)?.minutes).toBeGreaterThan((window.by - RAN_TO) / MIN);
+  });
+});
+
+describe('the working of the window', () => {
+  test('its figures give what it ends with: the early end by pencil', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 60, max: 240 }), (tau) => {
+        const window = windowAfter(tau, [45, 90]);
+        const [, from] = workingOfWindow(window, RAN_TO).lines ?? [];
+        const [t = NaN, shown = NaN, above = NaN, target = NaN, ends = NaN] = numbersIn(from?.figures ?? []);
+        expect(t + shown * Math.log(above / target)).toBeCloseTo(ends, 0);
+      }),
+    ));
+  test('and the late end by pencil, from two readings', () => {
+    const window = windowAfter(120, [45, 90]);
+    const late = workingOfWindow(window, RAN_TO).lines?.[2];
+    const [t1 = NaN, apart = NaN, target = NaN, first = NaN, last = NaN, , ends = NaN] = numbersIn(late?.figures ?? []);
+    expect(t1 + (apart * (target ** -0.25 - first ** -0.25)) / (last ** -0.25 - first ** -0.25)).toBeCloseTo(ends, 3);
+  });
+  test.each([
+    [[45, 90], 'this run’s own readings', 'least squares through the readings'],
+    [[45], 'one reading; take another to make it sharper', 'a usual figure for its kind, until it has shown its own'],
+    [[], 'the highest temperature when it was stopped; a reading or two will make it sharper', 'a usual figure for its kind, until it has shown its own'],
+  ] as const)('after readings at %j it says what it rests on', (minutes, basis, tau) => {
+    const { remarks = [], caution } = workingOfWindow(windowAfter(120, minutes), RAN_TO);
+    expect(remarks.find(([label]) => label === 'Rests on')?.[1]).toBe(basis);
+    expect(remarks.find(([label]) => label === 'τ')?.[1]).toBe(tau);
+    expect(caution).toContain('Hot coolant');
+  }); // prettier-ignore
+});
+
+describe('a run as typed', () => {
+  const run = { id: 'cycle-0001', engineId: 'e', ranFrom: '2026-05-16T08:30:00.000Z', ranTo: '2026-05-16T09:00:00.000Z', highestC: 88, ambientC: 14 };
+  const problem = (fields: object) => cycleSchema.validate({ ...run, ...fields }).error?.details[0]?.message;
+  test.each([
+    [{}, undefined],
+    [{ highestC: '' }, 'Give the highest temperature in °C.'],
+    [{ ambientC: 'warm' }, 'Give the air temperature in °C.'],
+    [{ ranTo: '' }, 'Give when it was stopped.'],
+    [{ ranFrom: 'this morning' }, 'Give when it was started as a date and a time.'],
+  ])('%j', (fields, message) => expect(problem(fields)).toBe(message));
+  test('a head of 500 °C is not believed', () => {
+    const read = { id: 'read-00001', engineId: 'e', cycleId: 'c', at: YARD_NOW, headC: 40, ambientC: 14 };
+    expect(readingSchema.validate(read).error).toBeUndefined();
+    expect(readingSchema.validate({ ...read, headC: 500 }).error).toBeDefined();
+  });
+  test('a field’s own clock and the record’s UTC are one time', () => {
+    const minute = Math.floor(Date.parse(YARD_NOW) / MIN) * MIN;
+    expect(Date.parse(isoOfField(fieldOf(minute)))).toBe(minute);
+    expect(isoOfField('half past')).toBe('half past');
+  });
+});
+
+test('the run-in of the yard: newest run first, each with its readings in order, a line for every joint', () => {
+  const shop = yardShop();
+  const engine = shop.engines.find('demo-fourteen');
+  if (!engine) throw new Error('no Fourteen');
+  const { cycles, dues, window } = runInOf(shop, engine, Date.parse(YARD_NOW));
+  expect(cycles.map(({ ranTo }) => ranTo)).toEqual([...cycles.map(({ ranTo }) => ranTo)].sort().reverse());
+  for (const { readings, id } of cycles) {
+    expect(readings.every(({ cycleId }) => cycleId === id)).toBe(true);
+    expect(readings.map(({ at }) => at)).toEqual([...readings.map(({ at }) => at)].sort());
+  }
+  expect(dues.map(({ name }) => name)).toEqual(shop.joints.ofEngine(engine.id).map(({ name }) => name));
+  expect(window?.from).toBeLessThan(window?.by ?? 0);
+});

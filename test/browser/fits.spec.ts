@@ -214,6 +214,73 @@ test('the drawer of shims: the best lies outside, a new one is put in and fitted
   await expect(place(page, 0)).toContainText('0.070 to 0.090 mm');
 });
 
+test('a page corrected since is told, asked about at the gate, and taken', async ({ page, bench, faults }) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-norrhem/book');
+  await page.getByRole('button', { name: 'Correct Kurbelwellenlager, Laufspiel' }).click();
+  await page.getByLabel('Text exactly as printed').fill('0,04 bis 0,07 mm');
+  await page.getByRole('button', { name: 'Enter the correction' }).click();
+  await expect(page.getByText('“0,04 bis 0,07 mm”')).toBeVisible();
+
+  await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
+  await expect(page.getByText('The page was corrected since these limits were taken from it')).toBeVisible();
+  await expect(page.getByText('Wanted: 0.030 to 0.060 mm')).toBeVisible();
+  await expect(place(page, 1)).toContainText('out: too loose');
+  await at(page, bench, '/engines/demo-norrhem/joints/demo-n-joint-mains');
+  await expect(page.locator('[data-code="fit-not-proven"]').filter({ hasText: 'its page was corrected since' })).toBeVisible();
+  await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
+  await page.getByRole('button', { name: 'Take the corrected figure' }).click();
+  await expect(page.getByText('Wanted: 0.040 to 0.070 mm')).toBeVisible();
+  // Out before, it now lies at the upper limit, where this micrometer cannot tell.
+  await expect(place(page, 1)).toContainText('too close for the instrument');
+  await expect(page.getByRole('button', { name: 'Take the corrected figure' })).toHaveCount(0);
+  expect(faults).toEqual([]);
+});
+
+test('a marked ring is refused in another bore, on the page and by the server', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-fourteen/fits/demo-f-fit-gaps');
+  const gap = (name: string) => page.getByLabel(name, { exact: true });
+  const fit = 'demo-f-fit-gaps';
+  await page.getByLabel('Ring marked, Bore 1, ring 1').fill('A');
+  await gap('Bore 1, ring 1, As read').fill('10.5');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => onDisk(page, fit)).toBe(13);
+  await page.getByLabel('Ring marked, Bore 2, ring 1').fill('a');
+  await gap('Bore 2, ring 1, As read').fill('10.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Ring a was fitted to Bore 1, ring 1. It stays with its own bore' })).toBeVisible();
+  await page.getByLabel('Ring marked, Bore 2, ring 1').fill('B');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => onDisk(page, fit)).toBe(14);
+  await page.reload();
+  await expect(page.getByLabel('Ring marked, Bore 2, ring 1')).toHaveValue('B');
+  const body = { unit: 'thou', instrument: 'Feelers', answers: {}, piece: 'A' };
+  const sent = { id: 'from-elsewhere', kind: 'reading', place: 6, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: '2026-05-16T14:30:00.000Z', body }; // prettier-ignore
+  expect((await page.request.post(`${bench.address}/api/fits/${fit}/lines`, { data: sent })).status()).toBe(409);
+  expect(await onDisk(page, fit)).toBe(14);
+});
+
+test('a reading that the server refuses leaves those behind it', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-fourteen/fits/demo-f-fit-gaps');
+  await page.getByLabel('Ring marked, Bore 1, ring 2').fill('C');
+  // Another bench marks that ring for its own bore meanwhile, which this page does not know.
+  const body = { unit: 'thou', instrument: 'Feelers', answers: { squared: 'yes' }, piece: 'C' };
+  const sent = { id: 'from-elsewhere', kind: 'reading', place: 9, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: '2026-05-16T14:30:00.000Z', body }; // prettier-ignore
+  expect((await page.request.post(`${bench.address}/api/fits/demo-f-fit-gaps/lines`, { data: sent })).status()).toBe(200);
+  await bench.cut();
+  for (const [name, value] of [['Bore 1, ring 2', '10'], ['Bore 2, ring 2', '12'], ['Bore 3, ring 2', '12']] as const) {
+    await page.getByLabel(`${name}, As read`, { exact: true }).fill(value);
+    await page.keyboard.press('Enter');
+  } // prettier-ignore
+  await bench.restart();
+  await expect(page.getByRole('alert').filter({ hasText: 'Ring C was fitted to Bore 4, ring 1' })).toBeVisible({ timeout: 15_000 });
+  await expect.poll(() => onDisk(page, 'demo-f-fit-gaps')).toBe(15);
+  await expect(page.getByRole('alert').filter({ hasText: 'Ring C was fitted to Bore 4, ring 1' })).toBeVisible();
+});
+
 test('a simulated instrument fills a cell without typing', async ({ page, bench, context }) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-pistons');

@@ -1,3 +1,5 @@
+import { join } from 'node:path';
+import { openShop } from '@/db/shop';
 import { expect, faceAlive, inYard, test } from './bench';
 
 const FACE = '/face/demo-m-joint-head-round-1';
@@ -135,4 +137,25 @@ test('a wrong run is struck, and the retorque waits for heat again', async ({ pa
   await expect(page.getByText('Retorque when cold')).toBeVisible();
   await page.getByRole('button', { name: 'Strike this run' }).click();
   await expect(page.getByText('Retorque waits for the first heat cycle.')).toBeVisible();
+});
+
+test('among many engines the rail hangs the latest and the one looked at, and leads to all', async ({ page, bench, faults }) => {
+  await inYard(page, bench);
+  const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
+  const norrhem = shop.engines.find('demo-norrhem');
+  if (!norrhem) throw new Error('no Norrhem');
+  for (let n = 1; n <= 20; n++) shop.engines.add({ ...norrhem, id: `stand-${n}`, name: `Stand ${n}` });
+  shop.close();
+  const rail = page.getByRole('navigation', { name: 'Engines on stands' });
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints`);
+  await expect(rail.getByRole('link')).toHaveCount(7);
+  await expect(rail.locator('[aria-current]')).toContainText('Thorncote-Wicks Fourteen');
+  await expect(rail.locator('[aria-current]')).toBeInViewport({ ratio: 0.9 });
+  await expect(rail.getByRole('link', { name: /^Stand 20/ })).toHaveCount(1);
+  await page.goto(`${bench.address}/engines/stand-20/joints`);
+  await expect(rail.getByRole('link')).toHaveCount(6);
+  await page.getByRole('link', { name: 'all 23 engines' }).click();
+  await expect(page.getByRole('heading', { name: 'On the stands' })).toBeVisible();
+  await expect(page.getByRole('main').getByRole('link', { name: /^Stand / })).toHaveCount(20);
+  expect(faults).toEqual([]);
 });

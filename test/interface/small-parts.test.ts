@@ -130,17 +130,17 @@ describe('answers over HTTP', () => {
     expect(foreign(post('{}'))).toBeUndefined();
     expect(foreign(post('{}', { origin: 'http://127.0.0.1:1' }))).toBeUndefined();
     let ran = false;
-    const other = await withJson(post('not json', { origin: 'http://elsewhere.example' }), async () => {
+    const other = await withJson(post('not json', { origin: 'http://elsewhere.example' }), () => {
       ran = true;
-      return answer(done({}));
+      return Promise.resolve(answer(done({})));
     });
     expect([other.status, ran]).toEqual([403, false]);
   });
   test('what is no JSON, a refusal and trouble with the file come in the one shape', async () => {
-    expect((await withJson(post('{half'), async () => answer(done({})))).status).toBe(400);
-    const refusal = await answering(async () => { throw new DomainError('no-unit', 'The figure has no unit.', 'text'); }); // prettier-ignore
+    expect((await withJson(post('{half'), () => Promise.resolve(answer(done({}))))).status).toBe(400);
+    const refusal = await answering(() => Promise.reject(new DomainError('no-unit', 'The figure has no unit.', 'text'))); // prettier-ignore
     expect(await refusal.json()).toMatchObject({ ok: false, error: { code: 'no-unit', field: 'text' } });
-    const trouble = await answering(async () => { throw new ShopTrouble('disk-full', 'The disk is full.', 'Free some.'); }); // prettier-ignore
+    const trouble = await answering(() => Promise.reject(new ShopTrouble('disk-full', 'The disk is full.', 'Free some.'))); // prettier-ignore
     expect([trouble.status, await trouble.json()]).toMatchObject([507, { error: { code: 'disk-full', message: 'The disk is full. Free some.' } }]);
   });
 });

@@ -72,7 +72,9 @@ export function Face(props: Props) {
     alreadyPast: () => pull('already-past'),
     wentOver: () => pull('went-over'),
   });
-  useEffect(() => router.prefetch(back), [router, back]);
+  useEffect(() => {
+    router.prefetch(back);
+  }, [router, back]);
   const nextPosition = step?.kind === 'pull' ? step.position : undefined;
   return (
     <main className={styles.face}>

@@ -117,7 +117,9 @@ export function useRecord<Line extends { readonly id: string }>(
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setLines((before) => merged(before, onDisk, kept));
   }, [name, onDisk]);
-  useEffect(() => saveOutbox(name, lines.waiting), [name, lines.waiting]);
+  useEffect(() => {
+    saveOutbox(name, lines.waiting);
+  }, [name, lines.waiting]);
   const { trouble, clear } = useSending(address, lines, setLines, after);
   const add = useCallback(
     (line: Line) => {

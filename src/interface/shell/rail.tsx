@@ -48,7 +48,9 @@ export function Rail({ tags, home, reckoner }: Props) {
   const shown = hung(tags, engine);
   const current = useRef<HTMLAnchorElement>(null);
   // Among many tags the one looked at may hang out of sight.
-  useEffect(() => current.current?.scrollIntoView({ inline: 'nearest', block: 'nearest' }), [engine]);
+  useEffect(() => {
+    void current.current?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  }, [engine]);
   const step = (by: number) => () => {
     if (shown.length === 0) return;
     const at = shown.findIndex((tag) => tag.id === engine);

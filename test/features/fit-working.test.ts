@@ -99,6 +99,11 @@ describe('the margin of a fit can be followed with a pencil', () => {
     expect(lineOf(working.lines, /^strip − micrometers, means$/)).toBe('0.015 mm');
     expect(remark(working, 'Read by')).toBe('micrometers and crushed strip');
   });
+  test('a plain length is read by its instrument', () => {
+    const gap = fitOf({ kind: 'ring-gap', methods: ['length'], angles: 1 });
+    expect(remark(work(gap, [reading('length', 0.3, {}, { instrument: 'Feelers' })]).working, 'Read by')).toBe('feelers');
+    expect(remark(work(gap, [reading('length', 0.3, {}, { instrument: '' })]).working, 'Read by')).toBe('length');
+  });
   test('while a strip lies in, the margin says what must not be done', () => {
     const lines: FitLine[] = [{ id: 'strip', kind: 'strip-in', place: 0, at: AT, body: {} }];
     expect(work(fitOf({ kind: 'main-clearance', methods: ['strip'] }), lines).working.caution).toBe('A strip lies in: do not turn the shaft.');

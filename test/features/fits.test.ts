@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { FIT_KINDS, fitKind } from '@/core/fits';
 import { USUAL_PRACTICE } from '@/core/joint';
 import { SHEET_SCHEMAS } from '@/db/engine-sheet-schemas';
@@ -53,6 +54,27 @@ describe('a line of a fit on its way to disk', () => {
   test('what is out is not accepted', () =>
     expect(codeIn(post({ id: 'accept-01', kind: 'accept', place: 1, at: AT, body: { reason: 'it will do' } }, 'demo-n-fit-mains'))).toBe('nothing-to-accept')); // prettier-ignore
 });
+
+describe('whatever is sent to a fit', () => {
+  const shop = yardShop();
+  const before = JSON.stringify(shop.fits.lines('demo-n-fit-mains'));
+  const kinds = fc.constantFrom(...Object.keys(LINE_SCHEMAS), 'guess');
+  const some = fc.oneof(fc.jsonValue(), fc.string(), fc.double(), fc.constantFrom('yes', 'mm', '45.01', 'next-shell', 'cap-loosened', AT));
+  const body = fc.dictionary(fc.constantFrom('unit', 'instrument', 'answers', 'remedy', 'change', 'words', 'reason', 'standard_mm', 'piece', '__proto__'), some);
+  const line = fc.record({ id: some, kind: kinds, place: some, part: some, station: some, angle: some, value_mm: some, typed: some, at: some, strikes: some, body: fc.oneof(body, some) }, { requiredKeys: ['kind'] });
+  test('is refused with a code and a sentence, or stands; it never fails', () =>
+    fc.assert(
+      fc.property(fc.oneof(line, some), (sent) => {
+        const outcome = recordLine(shop, 'demo-n-fit-mains', sent);
+        if (outcome.ok) return;
+        expect(outcome.error.code).not.toBe('failed');
+        expect(outcome.error.message).toMatch(/^\S.*[.!?]$/s);
+      }),
+      { numRuns: 400 },
+    ));
+  test('and no line that was there before is other than it was', () =>
+    expect(JSON.stringify(shop.fits.lines('demo-n-fit-mains')).startsWith(before.slice(0, -1))).toBe(true));
+}); // prettier-ignore
 
 test('while a strip lies in, the bench refuses to record a turned shaft', () => {
   const shop = yardShop();

@@ -66,6 +66,7 @@ export const FIT_KINDS: readonly FitKind[] = [
   kind({ id: 'spring-height', name: 'Spring, fitted height', shape: 'length', at: 'valves', remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'press-fit', name: 'Press or shrink fit', shape: 'pair', sides: ['Shaft', 'Housing'], interference: true, stations: 2, angles: 2, remedies: ['machine-bore', 'machine-journal', 'replace'] }),
   kind({ id: 'stud-hole', name: 'Stud and depth of its hole', shape: 'pair', sides: ['Stud', 'Hole'], remedies: ['machine-bore', 'machine-journal', 'replace'] }),
+  kind({ id: 'stud-height', name: 'Stud, height above its face', shape: 'length' }),
   kind({ id: 'own-pair', name: 'Two diameters of your own', shape: 'pair', sides: ['Inner', 'Outer'], stations: 2, angles: 2, remedies: ['polish', 'machine-bore', 'machine-journal', 'replace'] }),
   kind({ id: 'own-float', name: 'Play of your own, by dial or feelers', shape: 'float', stations: 3, remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'own-length', name: 'Length or gap of your own', shape: 'length' }),

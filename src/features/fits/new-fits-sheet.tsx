@@ -11,6 +11,7 @@ import { Part, Sheet } from '@/interface/parts/sheet';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
 import { addListedFitsAction, addOwnFitAction } from './actions';
+import styles from './fits-sheet.module.css';
 
 const LISTED = FIT_KINDS.filter(({ id }) => !id.startsWith('own-'));
 /** What is measured on nearly every engine of the kind; the rest is a tick away. */
@@ -52,7 +53,7 @@ function ListForm({ engine, has }: { readonly engine: Engine; readonly has: read
         {LISTED.map(({ id, name, at }) => {
           const places = placesOf(at, make).length;
           return (
-            <label key={id} className={form.choice} style={{ width: 'min(100%, 380px)' }}>
+            <label key={id} className={`${form.choice} ${styles.listed}`}>
               <input type="checkbox" checked={kinds.includes(id)} onChange={(event) => fields.setFieldValue('kinds', event.currentTarget.checked ? [...kinds, id] : kinds.filter((one) => one !== id))} />
               <span>{name} <span className="soft">{places === 1 ? 'one place' : `${places} places`}{has.includes(id) ? ', there already' : ''}</span></span>
             </label>

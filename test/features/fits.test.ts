@@ -136,16 +136,31 @@ describe('what is wanted, as typed', () => {
   });
 });
 
+const kindNamed = (id: string) => {
+  const kind = fitKind(id);
+  if (!kind) throw new Error(`no kind ${id}`);
+  return kind;
+};
+
 describe('how a reading is taken', () => {
+  test.each([
+    ['spring-height', true, 'in', 'Caliper'],
+    ['stud-height', false, 'mm', 'Depth gauge'],
+    ['ring-gap', true, 'thou', 'Feelers'],
+    ['stud-hole', true, 'in', 'Caliper'],
+    ['runout', false, 'mm', 'Dial'],
+  ] as const)('%s, where nothing has been read yet', (id, inch, unit, instrument) =>
+    expect(startSession(kindNamed(id), [], inch)).toMatchObject({ unit, instrument }),
+  );
   test('as the last one was; a strip says nothing of the micrometer', () => {
     const shop = yardShop();
-    const session = startSession('pair', shop.fits.lines('demo-f-fit-rods'), true);
+    const session = startSession(kindNamed('own-pair'), shop.fits.lines('demo-f-fit-rods'), true);
     expect([session.unit, session.instrument, session.outerInstrument, session.by]).toEqual(['in', 'Micrometer 1 to 2', 'Bore gauge', 'Ruth']);
-    expect(startSession('pair', [], true).unit).toBe('in');
-    expect(startSession('float', [], false)).toMatchObject({ unit: 'mm', resolution_mm: 0.01, instrument: 'Dial' });
+    expect(startSession(kindNamed('own-pair'), [], true).unit).toBe('in');
+    expect(startSession(kindNamed('crank-float'), [], false)).toMatchObject({ unit: 'mm', resolution_mm: 0.01, instrument: 'Dial' });
   });
   test('more or less than a standard; a strip in its packet’s unit; a dial never from a standard', () => {
-    const session = { ...startSession('pair', [], false), standard: '50 mm', part_C: '18,5', by: ' Ruth ' };
+    const session = { ...startSession(kindNamed('own-pair'), [], false), standard: '50 mm', part_C: '18,5', by: ' Ruth ' };
     expect(valueOf('+0.012', 'journal', session)).toBeCloseTo(50.012, 9);
     expect(valueOf('2', 'strip', session, 'thou')).toBeCloseTo(0.0508, 9);
     expect(valueOf('-0.5', 'push', session)).toBe(-0.5);

@@ -19,6 +19,8 @@ export interface ClearanceInput {
   readonly limits?: Limits;
   readonly rule?: ClearanceRule;
   readonly resolution_mm?: number;
+  /** What the two are called in a refusal. */
+  readonly names?: readonly [inner: string, outer: string];
 }
 
 export interface Clearance {
@@ -74,10 +76,11 @@ function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits
 export function clearance(input: ClearanceInput): Clearance {
   assertResolution(input.resolution_mm);
   const [journal, bore] = [roundness(input.journal, 'journal'), roundness(input.bore, 'bore')];
+  const [inner, outer] = input.names ?? ['journal', 'bore'];
   if (journal.mean_mm >= bore.mean_mm)
     throw new DomainError(
       'journal-over-bore',
-      `The journal (${journal.mean_mm.toFixed(4)} mm) is not smaller than its bore (${bore.mean_mm.toFixed(4)} mm). Check the readings and their unit.`,
+      `The ${inner} (${journal.mean_mm.toFixed(4)} mm) is not smaller than its ${outer} (${bore.mean_mm.toFixed(4)} mm). Check the readings and their unit.`,
       'journal',
     );
   const [journals, bores] = [input.journal.flat(), input.bore.flat()];

@@ -56,6 +56,8 @@ export const REMEDIES = {
   'machine-journal': { name: 'Grind the journal', reopens: ['journal', 'strip'] },
   'machine-bore': { name: 'Machine the bore', reopens: ['bore', 'strip'] },
   machine: { name: 'Machine it', reopens: ['length', ...FLOAT, 'high', 'low'] },
+  'deepen-hole': { name: 'Deepen the hole', reopens: ['bore'] },
+  'shorten-stud': { name: 'Shorten the stud', reopens: ['journal'] },
   straighten: { name: 'Straighten it', reopens: ['high', 'low'] },
   replace: { name: 'Another part', reopens: PARTS },
 } as const satisfies Record<string, Remedy>;

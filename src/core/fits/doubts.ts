@@ -11,6 +11,8 @@ export interface DoubtInput {
   /** The mean of the other side of a pair, and whether this part must be the smaller one. */
   readonly opposite_mm?: number;
   readonly mustBe?: 'smaller' | 'larger';
+  /** What the other side is called. */
+  readonly oppositeName?: string;
   /** Limits of the figure itself, where one reading is the figure: a gap, a strip. */
   readonly limits?: Limits;
 }
@@ -61,7 +63,16 @@ function gapDoubt(value_mm: number, { min_mm, max_mm }: Limits): Note | undefine
 } // prettier-ignore
 
 /** What is doubtful about a reading at the moment in which it is typed, a sentence each; empty where nothing is. */
-export function readingDoubts({ part, value_mm, nominal_mm, others_mm = [], opposite_mm, mustBe, limits }: DoubtInput): readonly Note[] {
+export function readingDoubts({
+  part,
+  value_mm,
+  nominal_mm,
+  others_mm = [],
+  opposite_mm,
+  mustBe,
+  oppositeName = 'other side',
+  limits,
+}: DoubtInput): readonly Note[] {
   if (part === 'zero' || part === 'push' || part === 'pull' || part === 'high' || part === 'low') return [];
   const reference = median(others_mm) ?? nominal_mm;
   const isSize = part === 'journal' || part === 'bore';
@@ -69,9 +80,9 @@ export function readingDoubts({ part, value_mm, nominal_mm, others_mm = [], oppo
   if (found) return [found];
   if (opposite_mm === undefined || mustBe === undefined) return [];
   if (mustBe === 'smaller' && value_mm >= opposite_mm)
-    return [doubt('journal-over-bore', `${mm(value_mm)} is not smaller than the bore it runs in, ${mm(opposite_mm)}.`)];
+    return [doubt('journal-over-bore', `${mm(value_mm)} is not smaller than the ${oppositeName}, ${mm(opposite_mm)}.`)];
   if (mustBe === 'larger' && value_mm <= opposite_mm)
-    return [doubt('journal-over-bore', `${mm(value_mm)} is not larger than what runs in it, ${mm(opposite_mm)}.`)];
+    return [doubt('journal-over-bore', `${mm(value_mm)} is not larger than the ${oppositeName}, ${mm(opposite_mm)}.`)];
   return [];
 }
 

@@ -14,6 +14,12 @@ export interface FitKind {
   readonly at: PlacesAt;
   /** The inner and the outer side of a pair, as they are called. */
   readonly sides: readonly [inner: string, outer: string];
+  /** True where two lengths are compared, not two diameters: the inner may well be the longer, and then it bottoms. */
+  readonly along: boolean;
+  /** What it is read with where no reading says so yet, the inner or only side first. */
+  readonly gauges: readonly [string, string];
+  /** True for a plain length as large as a size, not as small as a gap. */
+  readonly isSize: boolean;
   /** True where the inner side is the larger: a press or a shrink fit. */
   readonly interference: boolean;
   readonly stations: number;
@@ -39,10 +45,21 @@ const floats = (conditions: readonly ConditionId[]): FitKind['conditions'] => ({
   stops: conditions,
 });
 
+const GAUGES: Readonly<Record<FitShape, readonly [string, string]>> = {
+  pair: ['Micrometer', 'Bore gauge'],
+  float: ['Dial', ''],
+  feelers: ['Feelers', ''],
+  length: ['Feelers', ''],
+  runout: ['Dial', ''],
+};
+
 const kind = (row: Pick<FitKind, 'id' | 'name' | 'shape'> & Partial<FitKind>): FitKind => ({
   at: 'one',
   sides: ['Journal', 'Bore'],
   interference: false,
+  along: false,
+  isSize: false,
+  gauges: GAUGES[row.shape],
   stations: 1,
   angles: 1,
   conditions: {},
@@ -63,13 +80,14 @@ export const FIT_KINDS: readonly FitKind[] = [
   kind({ id: 'valve-guide', name: 'Valve in its guide', shape: 'pair', at: 'valves', sides: ['Stem', 'Guide'], stations: 2, remedies: ['machine-bore', 'replace'] }),
   kind({ id: 'backlash', name: 'Backlash', shape: 'float', stations: 3, remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'runout', name: 'Runout', shape: 'runout', stations: 3, remedies: ['straighten', 'machine', 'replace'] }),
-  kind({ id: 'spring-height', name: 'Spring, fitted height', shape: 'length', at: 'valves', remedies: ['shim', 'machine', 'replace'] }),
+  kind({ id: 'spring-height', name: 'Spring, fitted height', shape: 'length', at: 'valves', isSize: true, gauges: ['Caliper', ''], remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'press-fit', name: 'Press or shrink fit', shape: 'pair', sides: ['Shaft', 'Housing'], interference: true, stations: 2, angles: 2, remedies: ['machine-bore', 'machine-journal', 'replace'] }),
-  kind({ id: 'stud-hole', name: 'Stud and depth of its hole', shape: 'pair', sides: ['Stud', 'Hole'], remedies: ['machine-bore', 'machine-journal', 'replace'] }),
-  kind({ id: 'stud-height', name: 'Stud, height above its face', shape: 'length' }),
+  kind({ id: 'stud-hole', name: 'Stud and depth of its hole', shape: 'pair', sides: ['Stud', 'Hole'], along: true, gauges: ['Caliper', 'Depth gauge'], remedies: ['deepen-hole', 'shorten-stud', 'replace'] }),
+  kind({ id: 'stud-height', name: 'Stud, height above its face', shape: 'length', isSize: true, gauges: ['Depth gauge', ''] }),
   kind({ id: 'own-pair', name: 'Two diameters of your own', shape: 'pair', sides: ['Inner', 'Outer'], stations: 2, angles: 2, remedies: ['polish', 'machine-bore', 'machine-journal', 'replace'] }),
   kind({ id: 'own-float', name: 'Play of your own, by dial or feelers', shape: 'float', stations: 3, remedies: ['shim', 'machine', 'replace'] }),
-  kind({ id: 'own-length', name: 'Length or gap of your own', shape: 'length' }),
+  kind({ id: 'own-length', name: 'Length of your own', shape: 'length', isSize: true, gauges: ['Caliper', ''] }),
+  kind({ id: 'own-gap', name: 'Gap of your own, by feelers', shape: 'feelers' }),
 ]; // prettier-ignore
 
 const BY_ID = new Map(FIT_KINDS.map((one) => [one.id, one]));

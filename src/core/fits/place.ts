@@ -1,8 +1,9 @@
 import { isDomainError } from '../units';
 import { cellGroups, type Cell, type Method, type ReadingPlan } from './cells';
-import { clearance, type Grid, type Roundness } from './clearance';
+import { clearance, roundness, type Grid, type Roundness } from './clearance';
 import type { Part } from './conditions';
 import { endFloat } from './gauges';
+import type { FitKind } from './kinds';
 import { runout } from './runout';
 import { judge, type Limits, type Verdict } from './verdict';
 import { wantedFigures, type Wanted, type WantedFigures } from './wanted';
@@ -61,11 +62,26 @@ type Full = (parts: readonly Part[]) => boolean;
 
 type Measured = Pick<PlaceFigure, 'method' | 'least_mm' | 'greatest_mm' | 'mean_mm' | 'uncrushed_mm'> & { readonly from: readonly PlaceReading[] };
 
+/** A part in the depth that takes it: below nothing where it bottoms. */
+function lengthsMeasure(inner: readonly PlaceReading[], outer: readonly PlaceReading[]) {
+  const [inners, outers] = [inner, outer].map((side) => side.map(({ value_mm }) => value_mm)) as [number[], number[]];
+  const measured: Measured = {
+    method: 'micrometer',
+    least_mm: Math.min(...outers) - Math.max(...inners),
+    greatest_mm: Math.max(...outers) - Math.min(...inners),
+    mean_mm: mean(outers) - mean(inners),
+    from: [...inner, ...outer],
+  };
+  return { measured, journal: roundness(gridOf(inner)), bore: roundness(gridOf(outer)) };
+}
+
 /** A round part in a hole by two grids; where the inner side must be larger, the two are exchanged and the figure is the interference. */
-function pairMeasure(readings: readonly PlaceReading[], interference: boolean) {
+function pairMeasure(readings: readonly PlaceReading[], { interference, along, sides }: FitKind) {
   const [journals, bores] = [of(readings, 'journal'), of(readings, 'bore')];
+  if (along) return lengthsMeasure(journals, bores);
   const [inner, outer] = interference ? [bores, journals] : [journals, bores];
-  const found = clearance({ journal: gridOf(inner), bore: gridOf(outer) });
+  const [first, second] = sides.map((side) => side.toLowerCase()) as [string, string];
+  const found = clearance({ journal: gridOf(inner), bore: gridOf(outer), names: interference ? [second, first] : [first, second] });
   const measured: Measured = {
     method: 'micrometer',
     least_mm: found.min_mm,
@@ -155,7 +171,7 @@ function verdictOf(measured: Measured, limits: Limits, interference: boolean, re
 function measuresOf({ kind, methods }: ReadingPlan, readings: readonly PlaceReading[], full: Full, as: Wanted['as']) {
   switch (kind.shape) {
     case 'pair': {
-      const pair = methods.includes('micrometer') && full(['journal', 'bore']) ? pairMeasure(readings, kind.interference) : undefined;
+      const pair = methods.includes('micrometer') && full(['journal', 'bore']) ? pairMeasure(readings, kind) : undefined;
       const strip = methods.includes('strip') && full(['strip']) ? [span('strip', of(readings, 'strip'))] : [];
       return { measures: [...(pair ? [pair.measured] : []), ...strip], journal: pair?.journal, bore: pair?.bore };
     }

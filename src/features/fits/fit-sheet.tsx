@@ -107,7 +107,7 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
   const standing = useMemo(() => fitStanding(fit, lines, context), [fit, lines, context]);
-  const [session, setSession] = useState(() => startSession(standing.kind.shape, onDisk, told.inch));
+  const [session, setSession] = useState(() => startSession(standing.kind, onDisk, told.inch));
   const entry = useFitEntry(standing, session, context.bolts, add);
   const instruments = useInstruments(entry.receive);
   const line = useWantedLine(standing);

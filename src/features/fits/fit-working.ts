@@ -23,8 +23,8 @@ function pairLines(place: PlaceStanding, { fit, kind }: FitStanding, { size, gap
   return [
     { formula: `min = least ${nameA} − greatest ${nameB}`, figures: [`${size(Math.min(...a))} − ${size(Math.max(...b))} = ${gap(pair.least_mm)}`] },
     { formula: `max = greatest ${nameA} − least ${nameB}`, figures: [`${size(Math.max(...a))} − ${size(Math.min(...b))} = ${gap(pair.greatest_mm)}`] },
-    { formula: `${kind.sides[0]}: out of round, taper`, figures: [`${gap(journal.outOfRound_mm)}, ${gap(journal.taper_mm)}`] },
-    { formula: `${kind.sides[1]}: out of round, taper`, figures: [`${gap(bore.outOfRound_mm)}, ${gap(bore.taper_mm)}`] },
+    ...(kind.along ? [] : [{ formula: `${kind.sides[0]}: out of round, taper`, figures: [`${gap(journal.outOfRound_mm)}, ${gap(journal.taper_mm)}`] }]),
+    ...(kind.along ? [] : [{ formula: `${kind.sides[1]}: out of round, taper`, figures: [`${gap(bore.outOfRound_mm)}, ${gap(bore.taper_mm)}`] }]),
   ];
 } // prettier-ignore
 

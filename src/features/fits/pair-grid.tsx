@@ -4,7 +4,7 @@ import type { Cell, ReadingPlan } from '@/core/fits';
 import type { FitLine } from '@/db/fit';
 import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
 import { angleName, partName, stationName } from '@/interface/words/fit-words';
-import { AngleDrawing, PartDrawing } from './part-drawing';
+import { AngleDrawing, LengthDrawing, PartDrawing } from './part-drawing';
 import { StripKey } from './place-acts';
 import { CellProblems, ReadingCell } from './reading-cell';
 import styles from './readings.module.css';
@@ -29,21 +29,21 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
   return (
     <div className={styles.side} style={columns} role="group" aria-label={`${name}, ${standing.fit.places.length > 1 ? place.name : standing.fit.name}`}>
       <span className={styles.sideName}>{name}</span>
-      <PartDrawing side={part === 'journal' ? 'inner' : 'outer'} stations={stations} />
+      {kind.along ? <LengthDrawing side={part === 'journal' ? 'inner' : 'outer'} /> : <PartDrawing side={part === 'journal' ? 'inner' : 'outer'} stations={stations} />}
       <span />
       {Array.from({ length: stations }, (_, station) => (
-        <span key={station} className={styles.stationName} aria-hidden>{stationName(station)}</span>
+        <span key={station} className={styles.stationName} aria-hidden>{kind.along && stations === 1 ? '' : stationName(station)}</span>
       ))}
       {Array.from({ length: angles }, (_, angle) => [
         <span key={`angle ${angle}`} className={styles.angleName} aria-hidden>
-          <AngleDrawing degrees={degreesOf(angle, angles)} />
-          {angleName(angle, angles)}
+          {!kind.along && <AngleDrawing degrees={degreesOf(angle, angles)} />}
+          {!kind.along && angleName(angle, angles)}
         </span>,
         ...cells(angle).map((cell) => (
           <ReadingCell
             key={`${cell.station} ${angle}`}
             cell={{ ...cell, place: place.place }}
-            label={`${name} ${place.name}, station ${stationName(cell.station)}, ${angleName(angle, angles)}`}
+            label={kind.along ? `${name} ${place.name}, ${stationName(cell.station)}` : `${name} ${place.name}, station ${stationName(cell.station)}, ${angleName(angle, angles)}`}
             place={place}
             entry={entry}
             apart

@@ -47,3 +47,16 @@ export function AngleDrawing({ degrees }: { readonly degrees: number }) {
     </svg>
   );
 }
+
+/** A stud, or the blind hole that takes it, from the side, with the length that is read. */
+export const LengthDrawing = ({ side }: { readonly side: 'inner' | 'outer' }) => (
+  <svg className={styles.part} viewBox="0 0 200 62" aria-hidden preserveAspectRatio="none">
+    {side === 'inner' ? (
+      <path className={styles.metal} d="M24 20 h142 l8 6 v10 l-8 6 h-142 z" />
+    ) : (
+      <path className={styles.metal} d="M24 2 h160 v58 h-160 v-18 h140 l12 -11 l-12 -11 h-140 z" />
+    )}
+    <line className={styles.centre} x1={10} x2={190} y1={31} y2={31} />
+    <path className={styles.station} d="M24 52 v8 M24 56 h150 M174 52 v8" fill="none" />
+  </svg>
+);

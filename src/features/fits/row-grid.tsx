@@ -46,8 +46,7 @@ const PieceCell = ({ piece, place, entry }: { readonly piece: string; readonly p
 export function RowGrid({ standing, plan, entry }: Props) {
   const { span } = useLengths();
   const groups = cellGroups(plan).map((cells) => [...new Set(cells.map(({ part }) => part))]);
-  const { shape, sides, piece } = plan.kind;
-  const isSize = standing.kind.id === 'spring-height';
+  const { shape, sides, piece, isSize } = plan.kind;
   return groups.map((parts) => (
     <div key={parts.join()} className={table.frame} role="group" aria-label={parts.map((part) => partName(part, sides)).join(', ')}>
       <table className={`${table.table} ${styles.rows}`}>

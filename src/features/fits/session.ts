@@ -1,4 +1,4 @@
-import { READING_UNITS_MM, isSigned, readReading, type Answers, type Part, type ReadingUnit } from '@/core/fits';
+import { READING_UNITS_MM, isSigned, readReading, type Answers, type FitKind, type Part, type ReadingUnit } from '@/core/fits';
 import type { FitLine, ReadingBody, ReadingLine } from '@/db/fit';
 
 /** How readings are being taken just now; what was used last is offered again. */
@@ -32,23 +32,21 @@ const isOuter = (part: Part) => part === 'bore';
 const last = (lines: readonly FitLine[], is: (part: Part) => boolean) =>
   lines.findLast((line): line is ReadingLine => line.kind === 'reading' && line.part !== 'strip' && is(line.part));
 
-const GAUGES = {
-  pair: ['Micrometer', 'Bore gauge'],
-  float: ['Dial', ''],
-  feelers: ['Feelers', ''],
-  length: ['Feelers', ''],
-  runout: ['Dial', ''],
-} as const;
+const FINE_INCH_MM = 0.00254;
+const HALF_THOU_MM = 0.0127;
+
+/** What a reading is likely to be read to, where none says so yet. */
+const usualResolution = (fine: boolean, inch: boolean) => (inch ? (fine ? FINE_INCH_MM : HALF_THOU_MM) : fine ? 0.001 : 0.01);
 
 /** A session as the last reading was taken, or as this shop would begin one. */
-export function startSession(shape: keyof typeof GAUGES, lines: readonly FitLine[], inch: boolean): Session {
+export function startSession({ shape, along, isSize, gauges }: FitKind, lines: readonly FitLine[], inch: boolean): Session {
   const [inner, outer, latest] = [last(lines, (part) => !isOuter(part)), last(lines, isOuter), last(lines, () => true)];
-  const fine = shape === 'pair';
+  const whole = shape === 'pair' || isSize;
   return {
-    unit: latest?.body.unit ?? (inch ? (fine ? 'in' : 'thou') : 'mm'),
-    resolution_mm: latest?.body.resolution_mm ?? (inch ? 0.00254 : fine ? 0.001 : 0.01),
-    instrument: inner?.body.instrument ?? GAUGES[shape][0],
-    outerInstrument: outer?.body.instrument ?? GAUGES[shape][1],
+    unit: latest?.body.unit ?? (inch ? (whole ? 'in' : 'thou') : 'mm'),
+    resolution_mm: latest?.body.resolution_mm ?? usualResolution(shape === 'pair' && !along, inch),
+    instrument: inner?.body.instrument ?? gauges[0],
+    outerInstrument: outer?.body.instrument ?? gauges[1],
     standard: latest?.body.standard_mm === undefined ? '' : `${latest.body.standard_mm} mm`,
     part_C: latest?.body.part_C === undefined ? '' : String(latest.body.part_C),
     gauge_C: latest?.body.gauge_C === undefined ? '' : String(latest.body.gauge_C),

@@ -109,8 +109,9 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const { plain } = useFigures();
   const [refusal, setRefusal] = useState<string>();
   const [pending, startTransition] = useTransition();
+  const what = standing.kind.isSize ? 'height' : 'float';
   const found = choiceFor(standing, place, drawer);
-  if (!found) return <p className="soft">Read the float first, and say what is wanted.</p>;
+  if (!found) return <p className="soft">Read the {what} first, and say what is wanted.</p>;
   if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
   const { choice_mm, float, verdict, notes } = found.choice;
   const { shim } = standing.fit.detail;
@@ -133,13 +134,13 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   return (
     <>
       <p data-testid="shim-choice">
-        {standing.places.length > 1 && <b>{place.name}. </b>}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The float is then{' '}
+        {standing.places.length > 1 && <b>{place.name}. </b>}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The {what} is then{' '}
         <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
       </p>
       {notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}
       {refusal && <Remark kind="stop">{refusal}</Remark>}
       <p className={form.acts}>
-        {!stays && <Key rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the float again</Key>}
+        {!stays && <Key rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the {what} again</Key>}
         {verdict !== 'inside' && <Key onClick={order}>A better one is on order</Key>}
       </p>
     </>

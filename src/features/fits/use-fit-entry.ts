@@ -63,7 +63,8 @@ function doubtsOf(standing: FitStanding, cell: PlacedCell, value_mm: number, res
       ...(fit.detail.nominal_mm !== undefined && kind.shape === 'pair' && { nominal_mm: fit.detail.nominal_mm }),
       others_mm: kind.shape === 'pair' && cell.part !== 'strip' ? others_mm : [],
       opposite_mm,
-      ...(opposite && { mustBe: isInner !== kind.interference ? ('smaller' as const) : ('larger' as const) }),
+      ...(opposite && !kind.along && { mustBe: isInner !== kind.interference ? ('smaller' as const) : ('larger' as const) }),
+      oppositeName: kind.sides[isInner ? 1 : 0].toLowerCase(),
       limits: here?.result.wanted?.hard ?? fit.wanted.limits,
     }),
   ];

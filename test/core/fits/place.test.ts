@@ -230,3 +230,28 @@ test('a cell is named by part, station and angle', () => {
   const cell: Cell = { part: 'bore', station: 1, angle: 3 };
   expect(cellKey(cell)).toBe('bore.1.3');
 });
+
+describe('two lengths, not two diameters', () => {
+  const stud = planOf('stud-hole', ['micrometer']);
+  const limits = { min_mm: 1, max_mm: 6 };
+  const of = (length: number, depth: number) => placeResult(stud, filled(stud, [length, depth]), { limits });
+  test('a stud shorter than its hole has room to spare', () => {
+    const { figures, verdict } = of(30, 34);
+    expect(figures[0]?.least_mm).toBeCloseTo(4, 9);
+    expect(verdict).toBe('inside');
+  });
+  test('one that is longer bottoms: out, and told by how much, not called a slip', () => {
+    const { figures, verdict, fault } = of(30, 28);
+    expect([figures[0]?.greatest_mm, verdict, fault]).toEqual([-2, 'tight', undefined]);
+  });
+  test('a fault names the parts of its own fit', () => {
+    const piston = planOf('piston-bore', ['micrometer']);
+    expect(placeResult(piston, filled(piston, [63, 63, 63, 63, 62, 62, 62, 62]), {}).fault).toMatch(
+      /^The piston \(63\.0000 mm\) is not smaller than its bore/,
+    );
+    const press = planOf('press-fit', ['micrometer']);
+    expect(placeResult(press, filled(press, [20, 20, 20, 20, 21, 21, 21, 21]), {}).fault).toMatch(
+      /^The housing \(21\.0000 mm\) is not smaller than its shaft/,
+    );
+  });
+});

@@ -229,3 +229,29 @@ test('a photograph of the page is kept with its leaf; what is no picture is refu
   expect(await picture.evaluate((img: HTMLImageElement) => img.naturalHeight)).toBe(360);
   faults.splice(0, faults.length, ...faults.filter((fault) => !fault.includes('400')));
 });
+
+test('the margin follows what is in focus as it changes, and leaves with its sheet', async ({ page, bench, faults }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  const margin = page.getByRole('complementary', { name: 'Working' });
+  const film = page.getByLabel('Film today');
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await film.focus();
+  await expect(margin.getByRole('heading')).toHaveText('Film');
+  const before = await margin.innerText();
+  await film.selectOption('dry-bare');
+  await expect.poll(() => margin.innerText()).not.toBe(before);
+  await expect(margin).toContainText('μt·d2/(2 cos β) + μh·Dm/2= 0.2246 + 0.24 × 5.755 + 0.24 × 7.38 = 3.377 mm');
+  await page.getByRole('link', { name: /^Book/ }).click();
+  await expect(page.getByRole('heading', { name: 'Book', level: 1 })).toBeVisible();
+  await expect(margin.getByRole('heading')).not.toHaveText('Film');
+
+  await page.goto(`${bench.address}/engines/demo-norrhem/fits/demo-n-fit-mains`);
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await page.getByTestId('place-0').getByRole('button', { name: 'Decide' }).focus();
+  await expect(margin).toContainText('= 45.024 mm − 44.983 mm = 0.041 mm');
+  await page.getByLabel('Bore 1, station a, 0°').fill('45.020');
+  await page.keyboard.press('Enter');
+  await expect(margin).toContainText('= 45.020 mm − 44.983 mm = 0.037 mm');
+  expect(faults).toEqual([]);
+});

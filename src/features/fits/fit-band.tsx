@@ -14,11 +14,13 @@ interface Props {
   readonly wanted: WantedFigures;
   readonly kind: 'done' | 'wait' | 'stop' | 'rest';
   readonly label: string;
+  /** True where figures are told as a size. */
+  readonly whole?: boolean;
 }
 
 /** A fit as a band: the limits always at the same two places, the readings between their ends, their doubt as whiskers. */
-export function FitBand({ figure, wanted, kind, label }: Props) {
-  const { span } = useLengths();
+export function FitBand({ figure, wanted, kind, label, whole }: Props) {
+  const { span } = useLengths(whole);
   const at = bandShape({ ...figure, hard: wanted.hard, soft: wanted.soft, target_mm: wanted.target_mm });
   const x = (share: number) => 4 + share * (WIDTH - 8);
   const words = `${label}: ${span(figure.least_mm, figure.greatest_mm)}, wanted ${span(wanted.hard.min_mm, wanted.hard.max_mm)}`;

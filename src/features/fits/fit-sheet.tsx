@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
-import { fitStanding, isHolding, planOfFit, type FitStanding } from '@/db/fit-standing';
+import { fitStanding, isHolding, kindOf, planOfFit, type FitStanding } from '@/db/fit-standing';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
 import { Key } from '@/interface/parts/button';
@@ -59,8 +59,8 @@ const conditionsOf = ({ fit, kind }: FitStanding): readonly ConditionId[] => [
 ];
 
 /** Where what is wanted comes from, in one line. */
-function useWantedLine({ fit, page }: FitStanding): string {
-  const { span } = useLengths();
+function useWantedLine({ fit, kind, page }: FitStanding): string {
+  const { span } = useLengths(kind.isSize);
   const { limits, rule } = fit.wanted;
   if (limits) return `${span(limits.min_mm, limits.max_mm)}, from ${page?.says ?? 'limits of your own'}`;
   if (rule) return `${rule.perDiameter[0]} to ${rule.perDiameter[1]} of the diameter, by a rule`;
@@ -102,7 +102,7 @@ function Holding({ standing, joints }: { readonly standing: FitStanding; readonl
 
 /** One fit: what it comes to place by place, its readings drawn as the part, what is wanted, and every line. */
 export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, engineId }: FitPage & { readonly engineId: string }) {
-  const told = useLengths();
+  const told = useLengths(kindOf(fit).isSize);
   const { keys } = usePreferences();
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');

@@ -28,17 +28,18 @@ function drawnOf({ places }: FitStanding): readonly PlaceStanding[] {
 }
 
 function FitLine({ standing, engineId, joints }: { readonly standing: FitStanding; readonly engineId: string; readonly joints: FitsPage['joints'] }) {
-  const told = useLengths();
-  const show = useShowWorking();
+  const told = useLengths(standing.kind.isSize);
   const { fit, places } = standing;
   const worst = worstOf(standing);
+  const working = worst && workingOfPlace(standing, worst, told);
+  const show = useShowWorking(working ? [working] : []);
   const { sign, words, kind } = STATE_WORDS[standing.state];
   const drawn = drawnOf(standing);
   const proven = places.filter(({ state }) => isProven(state)).length;
   const held = isHolding(standing.state) ? joints.filter(({ id }) => fit.holds.includes(id)) : [];
   const at = places.length > 1 && worst && !isProven(standing.state) ? `${worst.name}: ` : '';
   return (
-    <li className={styles.line} data-kind={kind} {...(worst && show(workingOfPlace(standing, worst, told)))}>
+    <li className={styles.line} data-kind={kind} {...(working && show(working))}>
       <div>
         <Link href={`/engines/${engineId}/fits/${fit.id}`} className={styles.name}>{fit.name}</Link>
         <span className={styles.small}>{places.length === 1 ? '' : `${proven} of ${places.length} proven`}</span>
@@ -50,7 +51,7 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitStandin
           return figure && wanted ? (
             <div key={place.place} className={styles.bandLine}>
               <span className={styles.placeName}>{places.length > 1 ? place.name : ''}</span>
-              <FitBand figure={figure} wanted={wanted} kind={STATE_WORDS[place.state].kind} label={`${fit.name} ${place.name}`} />
+              <FitBand figure={figure} wanted={wanted} kind={STATE_WORDS[place.state].kind} label={`${fit.name} ${place.name}`} whole={standing.kind.isSize} />
               <span className={styles.figure}>{figure.method === 'dial' && figure.uncrushed_mm === undefined ? told.gap(figure.mean_mm) : told.span(figure.least_mm, figure.greatest_mm)}</span>
             </div>
           ) : null;
@@ -72,9 +73,9 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitStandin
 export function FitsSheet({ engine, fits, joints, sheets }: FitsPage) {
   const router = useRouter();
   const { keys } = usePreferences();
-  const told = useLengths();
   const first = fits[0];
   const worst = first && worstOf(first);
+  const told = useLengths(first?.kind.isSize);
   useStandingWorking(useMemo(() => first && worst && workingOfPlace(first, worst, told), [first, worst, told]));
   const to = (path: string) => `/engines/${engine.id}/fits/${path}`;
   useHotkeys(keys ? [['n', () => router.push(to('new'))]] : []);

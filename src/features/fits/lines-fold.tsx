@@ -2,6 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import type { Fit, FitLine } from '@/db/fit';
+import { kindOf } from '@/db/fit-standing';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Fold } from '@/interface/parts/fold';
@@ -11,7 +12,7 @@ import styles from './places.module.css';
 
 /** Every line of the fit, the newest first. A line is never taken away: it is struck by another. */
 export function LinesFold({ fit, lines, add }: { readonly fit: Fit; readonly lines: readonly FitLine[]; readonly add: (line: FitLine) => void }) {
-  const { size, gap } = useLengths();
+  const { size, gap } = useLengths(kindOf(fit).isSize);
   const struck = new Set(lines.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
   const strike = (line: FitLine) =>
     add({ id: nanoid(), kind: 'strike', place: line.place, strikes: line.id, at: new Date().toISOString(), body: {} });

@@ -17,8 +17,8 @@ const NOTABLE_MM = 0.0127;
 /** How much is to be filed off a ring to reach the least gap. */
 const toFile = ({ figures, wanted }: PlaceResult) => Math.max(0, (wanted?.hard.min_mm ?? 0) - (figures[0]?.least_mm ?? Infinity));
 
-function Figures({ place, filed }: { readonly place: PlaceStanding; readonly filed: boolean }) {
-  const { span, gap } = useLengths();
+function Figures({ place, kind }: { readonly place: PlaceStanding; readonly kind: FitStanding['kind'] }) {
+  const { span, gap } = useLengths(kind.isSize);
   const { figures, read, asked, stripDifference_mm: off_mm } = place.result;
   const told = ({ method, least_mm, greatest_mm, mean_mm, uncrushed_mm }: PlaceFigure) =>
     method === 'dial' && uncrushed_mm === undefined ? gap(mean_mm) : span(least_mm, greatest_mm);
@@ -36,7 +36,7 @@ function Figures({ place, filed }: { readonly place: PlaceStanding; readonly fil
           They differ by {gap(Math.abs(off_mm))}{Math.abs(off_mm) > NOTABLE_MM ? ': find out which is wrong' : ''}; shown, not averaged.
         </span>
       )}
-      {filed && toFile(place.result) > 0 && <span>File {gap(toFile(place.result))} off this ring, in this bore only.</span>}
+      {kind.id === 'ring-gap' && toFile(place.result) > 0 && <span>File {gap(toFile(place.result))} off this ring, in this bore only.</span>}
     </div>
   ); // prettier-ignore
 }
@@ -48,23 +48,25 @@ interface Props {
 
 /** Each place as a band with its verdict, what stands against it, and what can be decided. */
 export function PlaceList({ standing, add }: Props) {
-  const told = useLengths();
-  const show = useShowWorking();
+  const told = useLengths(standing.kind.isSize);
+  const workings = standing.places.map((place) => workingOfPlace(standing, place, told));
+  const show = useShowWorking(workings);
   const [deciding, setDeciding] = useState<number>();
   return (
     <ul className={styles.places}>
-      {standing.places.map((place) => {
+      {standing.places.map((place, i) => {
+        const working = workings[i];
         const { sign, words, kind } = STATE_WORDS[place.state];
         const { wanted, figures } = place.result;
         const isOpen = deciding === place.place;
         const name = standing.places.length > 1 ? place.name : standing.fit.name;
         return (
-          <li key={place.place} className={styles.line} data-kind={kind} data-state={place.state} data-testid={`place-${place.place}`} {...show(workingOfPlace(standing, place, told))}>
+          <li key={place.place} className={styles.line} data-kind={kind} data-state={place.state} data-testid={`place-${place.place}`} {...(working && show(working))}>
             <span className={styles.name}>{standing.places.length > 1 ? place.name : ''}</span>
             <div className={styles.bands}>
-              {wanted && figures.map((one) => <FitBand key={one.method} figure={one} wanted={wanted} kind={kind} label={name} />)}
+              {wanted && figures.map((one) => <FitBand key={one.method} figure={one} wanted={wanted} kind={kind} label={name} whole={standing.kind.isSize} />)}
             </div>
-            <Figures place={place} filed={standing.kind.id === 'ring-gap'} />
+            <Figures place={place} kind={standing.kind} />
             <div className={styles.state}>
               <b><span aria-hidden>{sign}</span> {words}</b>
               {place.why && <span>{place.why}</span>}

@@ -7,7 +7,7 @@ import { useState, useTransition } from 'react';
 import { shims as chooseShims, type ShimChoice } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import { shimsIn, stackOf_mm, type FitLine, type Shim } from '@/db/fit';
-import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import { isProven, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
@@ -105,17 +105,20 @@ interface ChoiceProps {
 
 function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const router = useRouter();
-  const { gap, span } = useLengths();
+  const { gap } = useLengths();
+  const { span } = useLengths(standing.kind.isSize);
   const { plain } = useFigures();
   const [refusal, setRefusal] = useState<string>();
   const [pending, startTransition] = useTransition();
   const what = standing.kind.isSize ? 'height' : 'float';
   const found = choiceFor(standing, place, drawer);
-  if (!found) return <p className="soft">Read the {what} first, and say what is wanted.</p>;
-  if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
-  const { choice_mm, float, verdict, notes } = found.choice;
   const { shim } = standing.fit.detail;
   const isIn_mm = stackOf_mm(shim ? shimsIn(shim, place.place) : []);
+  const name = standing.places.length > 1 ? `${place.name}. ` : '';
+  if (isProven(place.state)) return <p className="soft">{name}Inside as it is, {isIn_mm > 0 ? `with ${gap(isIn_mm)} in` : 'without a shim'}.</p>;
+  if (!found) return <p className="soft">{name}Read the {what} first, and say what is wanted.</p>;
+  if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
+  const { choice_mm, float, verdict, notes } = found.choice;
   const stays = Math.abs(stackOf_mm(choice_mm) - isIn_mm) < 0.0005;
   const fit = () =>
     startTransition(async () => {
@@ -134,7 +137,7 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   return (
     <>
       <p data-testid="shim-choice">
-        {standing.places.length > 1 && <b>{place.name}. </b>}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The {what} is then{' '}
+        {name}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The {what} is then{' '}
         <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
       </p>
       {notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}

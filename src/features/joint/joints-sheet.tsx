@@ -9,7 +9,7 @@ import type { TorqueUnit } from '@/core/units';
 import { otherUnitOf, usePreferences, useFigures } from '@/interface/figures/preferences';
 import key from '@/interface/parts/button.module.css';
 import { Remark, Sheet } from '@/interface/parts/sheet';
-import { useShowWorking, useStandingWorking } from '@/interface/shell/working-margin';
+import { useShowWorking, useStandingWorking, type Working } from '@/interface/shell/working-margin';
 import { workingOfRung } from './ladder-view';
 import styles from './joints-sheet.module.css';
 
@@ -31,6 +31,8 @@ export interface JointSummary {
   readonly filmRung?: Rung;
 }
 
+const workingOf = ({ filmRung, name }: JointSummary): Working | undefined => filmRung && { ...workingOfRung(filmRung), title: name };
+
 /** Every joint of the engine: what is printed, what to set, where it stands. */
 export function JointsSheet({
   engineId,
@@ -44,7 +46,7 @@ export function JointsSheet({
   const router = useRouter();
   const { keys } = usePreferences();
   const { plain, torque, unit } = useFigures();
-  const show = useShowWorking();
+  const show = useShowWorking(joints.flatMap((joint) => workingOf(joint) ?? []));
   const first = joints.find((joint) => joint.filmRung)?.filmRung;
   useStandingWorking(useMemo(() => first && workingOfRung(first), [first]));
   const at = (path: string) => `/engines/${engineId}/${path}`;
@@ -72,8 +74,10 @@ export function JointsSheet({
             </tr>
           </thead>
           <tbody>
-            {joints.map((joint) => (
-              <tr key={joint.id} {...(joint.filmRung && show({ ...workingOfRung(joint.filmRung), title: joint.name }))}>
+            {joints.map((joint) => {
+              const working = workingOf(joint);
+              return (
+              <tr key={joint.id} {...(working && show(working))}>
                 <th scope="row">
                   <Link href={at(`joints/${joint.id}`)}>{joint.name}</Link>
                   <span className={styles.small}>{joint.fasteners} × {joint.thread}</span>
@@ -90,7 +94,7 @@ export function JointsSheet({
                   {joint.stops === 0 && joint.asks > 0 && <span className={styles.asks}>△ {joint.asks === 1 ? 'One thing' : `${joint.asks} things`} to look at.</span>}
                 </td>
               </tr>
-            ))}
+            );})}
           </tbody>
         </table>
       )}

@@ -103,10 +103,11 @@ export function LadderView(props: Props) {
   const { worked, setting, onDetail } = props;
   const { ladder, wrench, guards } = worked;
   const { torque, significant, plain, unit } = useFigures();
-  const show = useShowWorking();
   const [aside, setAside] = useState<RungId>();
   const caution = guards.map((guard) => guard.message).join(' ') || undefined;
   const top = ladder.rungs.at(-1);
+  const working = (rung: Rung) => workingOfRung(rung, rung === top || rung.id === 'wrench' || rung.id === 'film' ? caution : undefined);
+  const show = useShowWorking(ladder.rungs.map(working));
   const { overrides } = setting.joint.detail;
   const override = (id: RungId, next: Override | undefined) => {
     const rest = Object.fromEntries(Object.entries(overrides).filter(([rung]) => rung !== id));
@@ -115,7 +116,7 @@ export function LadderView(props: Props) {
   };
   return (
     <div className={styles.ladder}>
-      <div className={styles.top} data-off={!ladder.setting.onScale || undefined} tabIndex={0} {...(top && show(workingOfRung(top, caution)))} aria-live="polite">
+      <div className={styles.top} data-off={!ladder.setting.onScale || undefined} tabIndex={0} {...(top && show(working(top)))} aria-live="polite">
         <span className={styles.set}>Set the wrench to</span>
         <output className={styles.setting} data-testid="setting">
           {plain(ladder.setting.rounded)} <span className={styles.unit}>{wrench.unit}</span>
@@ -126,7 +127,7 @@ export function LadderView(props: Props) {
       </div>
       <ol className={styles.rungs} reversed>
         {[...ladder.rungs].reverse().map((rung) => (
-          <li key={rung.id} className={styles.rung} data-rung={rung.id} data-aside={rung.override !== undefined || undefined} {...show(workingOfRung(rung, rung.id === 'wrench' || rung.id === 'film' ? caution : undefined))}>
+          <li key={rung.id} className={styles.rung} data-rung={rung.id} data-aside={rung.override !== undefined || undefined} {...show(working(rung))}>
             <span className={styles.nameCell}>
               <button type="button" className={styles.name}>
                 {rung.title}

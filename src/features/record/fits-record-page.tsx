@@ -22,7 +22,7 @@ export interface FitsRecord {
 }
 
 function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
-  const told = useLengths();
+  const told = useLengths(standing.kind.isSize);
   const { fit, page } = standing;
   const decided = lines.filter(({ kind }) => !['reading', 'affirm', 'strip-in', 'strip-out', 'strike'].includes(kind));
   const readings = lines.filter((line) => line.kind === 'reading');

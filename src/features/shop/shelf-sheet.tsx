@@ -11,7 +11,7 @@ import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Remark, Sheet } from '@/interface/parts/sheet';
 import { send } from '@/interface/parts/use-action-form';
-import { useShowWorking } from '@/interface/shell/working-margin';
+import { useShowWorking, type Working } from '@/interface/shell/working-margin';
 import { keepShelfRowAction, removeShelfRowAction } from './actions';
 import { SHELF_SHAPES, type ShelfShape } from './shelf-kinds';
 import table from '@/interface/parts/table.module.css';
@@ -77,7 +77,6 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
   const shape = SHELF_SHAPES[kind] as unknown as ShelfShape<ShelfKind>;
   const router = useRouter();
   const { decimalSign } = useFigures();
-  const show = useShowWorking();
   const [changing, setChanging] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const [, startTransition] = useTransition();
@@ -90,6 +89,15 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
     });
   const cell = (value: number | undefined, column: number) =>
     value === undefined ? '' : formatFixed(value, shape.decimals[column] ?? 0, decimalSign);
+  const workingOf = ({ row, shipped }: ShelvedRow): Working => ({
+    title: row.name,
+    remarks: [
+      ['Source', row.source],
+      ['Standing', STANDING[row.standing]],
+      ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : []),
+    ],
+  });
+  const show = useShowWorking(rows.map(workingOf));
   return (
     <Sheet title={shape.title} lead={shape.lead} aside={<Key rank="main" onClick={() => setChanging('new')}>A row of your own</Key>}>
       <Alive>
@@ -107,7 +115,7 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
             </thead>
             <tbody>
               {rows.map(({ row, shipped }) => (
-                <tr key={row.id} {...show({ title: row.name, remarks: [['Source', row.source], ['Standing', STANDING[row.standing]], ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : [])] })}>
+                <tr key={row.id} {...show(workingOf({ row, shipped }))}>
                   <th scope="row" className={styles.name}>{row.name}</th>
                   {shape.cells(row).map((value, i) => <td key={i} className={table.right}>{cell(value, i)}</td>)}
                   <td className={row.standing === 'own' ? styles.own : undefined}>{STANDING[row.standing]}</td>

@@ -72,9 +72,25 @@ const bySpanner = (text: string): Answer =>
         found: threadsForSpanner(lengthOf(text)).map(({ row, standard }) => ({ designation: row.designation, remark: standard })),
       }));
 
+function workingOfThread(designation: string, significant: (value: number, digits: number) => string): Working {
+  const thread = threadNamed(designation);
+  const flats = thread.acrossFlats_mm?.map((flat) => `${significant(flat.mm, 4)} mm (${flat.standard})`).join('; ');
+  return {
+    title: designation,
+    lines: [
+      {
+        formula: 'd2, d3, As',
+        figures: [{ value: thread.pitchDiameter_mm, digits: 5 }, ' mm, ', { value: thread.minorDiameter_mm, digits: 5 }, ' mm, ', { value: thread.stressArea_mm2, digits: 4 }, ' mm²'],
+      },
+    ],
+    remarks: [['Flats', flats ?? 'not in the table']],
+  };
+} // prettier-ignore
+
 function List({ answer, called }: { readonly answer: Answer; readonly called: (designation: string) => string | undefined }) {
-  const show = useShowWorking();
   const { significant } = useFigures();
+  const workingOf = (designation: string) => workingOfThread(designation, significant);
+  const show = useShowWorking(answer.found.map(({ designation }) => workingOf(designation)));
   if (answer.refusal) return <Remark kind="stop">{answer.refusal}</Remark>;
   return (
     <div aria-live="polite">
@@ -83,9 +99,7 @@ function List({ answer, called }: { readonly answer: Answer; readonly called: (d
         {answer.found.map(({ designation, remark }) => {
           const thread = threadNamed(designation);
           return (
-            <li key={designation} className={styles.row} tabIndex={0} {...show({ title: designation, lines: [
-              { formula: 'd2, d3, As', figures: [{ value: thread.pitchDiameter_mm, digits: 5 }, ' mm, ', { value: thread.minorDiameter_mm, digits: 5 }, ' mm, ', { value: thread.stressArea_mm2, digits: 4 }, ' mm²'] },
-            ], remarks: [['Flats', thread.acrossFlats_mm?.map((flat) => `${significant(flat.mm, 4)} mm (${flat.standard})`).join('; ') ?? 'not in the table']] })}>
+            <li key={designation} className={styles.row} tabIndex={0} {...show(workingOf(designation))}>
               <span><b>{called(designation) ?? designation}</b> <span className="figure">{significant(thread.major_mm, 5)} × {significant(thread.pitch_mm, 4)} mm, {significant(thread.tpi, 4)} to the inch</span></span>
               <span className={styles.standing}>{remark}</span>
             </li>

@@ -79,13 +79,14 @@ const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
 
 function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAct: (work: () => Promise<Outcome<unknown>>) => void }) {
   const { significant, plain } = useFigures();
-  const show = useShowWorking();
+  const working = workingOfFilm(tried);
+  const show = useShowWorking([working]);
   const { film, result, own, moves, pulls, refusal } = tried;
   const isShelved = film.standing === 'own' && own !== undefined && JSON.stringify(own) === JSON.stringify(film);
   const trialId = pulls[0]?.trialId ?? '';
   const range = (low: number, high: number) => `${significant(low)} to ${significant(high)}`;
   return (
-    <section className={styles.film} tabIndex={0} {...show(workingOfFilm(tried))} aria-label={film.name}>
+    <section className={styles.film} tabIndex={0} {...show(working)} aria-label={film.name}>
       <h3>{film.name}{film.standing === 'own' && <span className={styles.own}> own</span>}</h3>
       {refusal && <Remark kind="stop">{refusal}</Remark>}
       {result && (

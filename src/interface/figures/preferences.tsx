@@ -56,30 +56,37 @@ const isInchShop = (unit: TorqueUnit) => unit.startsWith('lbf') || unit.startsWi
 const MM_PER_IN = 25.4;
 const MM_PER_THOU = 0.0254;
 
-/** Writes lengths the way this person reads them: mm, or inches and thou; the other system is one key away. */
-export function useLengths() {
+/**
+ * Writes lengths the way this person reads them: mm, or inches and thou; the other system is one key away.
+ * @param whole true for figures as large as a size, which nobody tells in thou
+ */
+export function useLengths(whole = false) {
   const own = useContext(OwnUnitContext);
   const { decimalSign, otherUnits } = usePreferences();
   const inch = isInchShop(own) !== otherUnits;
   return useMemo(() => {
-    const small = (value_mm: number) => formatFixed(inch ? value_mm / MM_PER_THOU : value_mm, inch ? 2 : 3, decimalSign);
+    const size = (value_mm: number) =>
+      inch ? `${formatFixed(value_mm / MM_PER_IN, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`;
+    const smallUnit = inch ? (whole ? 'in' : 'thou') : 'mm';
+    const small = (value_mm: number) => {
+      if (!inch) return formatFixed(value_mm, 3, decimalSign);
+      return whole ? formatFixed(value_mm / MM_PER_IN, 4, decimalSign) : formatFixed(value_mm / MM_PER_THOU, 2, decimalSign);
+    };
     return {
       inch,
       /** What a clearance or a float is told in. */
-      smallUnit: inch ? 'thou' : 'mm',
+      smallUnit,
       /** A clearance or a float, without its unit: `1.50`, `0.038`. */
       small,
       /** `1.50 thou`, `0.038 mm` */
-      gap: (value_mm: number) => `${small(value_mm)} ${inch ? 'thou' : 'mm'}`,
+      gap: (value_mm: number) => `${small(value_mm)} ${smallUnit}`,
       /** `1.00 to 1.50 thou` */
       span: (low_mm: number, high_mm: number) =>
-        small(low_mm) === small(high_mm)
-          ? `${small(low_mm)} ${inch ? 'thou' : 'mm'}`
-          : `${small(low_mm)} to ${small(high_mm)} ${inch ? 'thou' : 'mm'}`,
+        small(low_mm) === small(high_mm) ? `${small(low_mm)} ${smallUnit}` : `${small(low_mm)} to ${small(high_mm)} ${smallUnit}`,
       /** A size, to a tenth of a thou or a thousandth of a mm: `1.9685 in`, `50.000 mm`. */
-      size: (value_mm: number) => (inch ? `${formatFixed(value_mm / MM_PER_IN, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`),
+      size,
     };
-  }, [decimalSign, inch]);
+  }, [decimalSign, inch, whole]);
 }
 
 /** Writes figures the way this person reads them. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useId, useMemo, useState, type ReactNode } from 'react';
 import type { WorkingLine } from '@/core/joint';
 import { formatPieces } from '../figures/format';
 import { usePreferences } from '../figures/preferences';
@@ -14,18 +14,26 @@ export interface Working {
   readonly caution?: string;
 }
 
+/** A working that was brought into the margin by focus or pointer, and by which part of a sheet. */
+interface Focused {
+  readonly owner: string;
+  readonly working: Working;
+}
+
+type Change = (before: Focused | undefined) => Focused | undefined;
+
 interface Margin {
   readonly shown?: Working;
-  readonly setFocused: (working: Working | undefined) => void;
+  readonly setFocused: (change: Change) => void;
   readonly setStanding: (working: Working | undefined) => void;
 }
 
 const MarginContext = createContext<Margin | undefined>(undefined);
 
 export function WorkingProvider({ children }: { readonly children: ReactNode }) {
-  const [focused, setFocused] = useState<Working>();
+  const [focused, setFocused] = useState<Focused>();
   const [standing, setStanding] = useState<Working>();
-  const margin = useMemo(() => ({ shown: focused ?? standing, setFocused, setStanding }), [focused, standing]);
+  const margin = useMemo(() => ({ shown: focused?.working ?? standing, setFocused, setStanding }), [focused, standing]);
   return <MarginContext value={margin}>{children}</MarginContext>;
 }
 
@@ -44,21 +52,46 @@ export function useStandingWorking(working: Working | undefined): void {
   }, [setStanding, working]);
 }
 
-/** Handlers that put a working into the margin while an element has the focus or the pointer. */
-export function useShowWorking(): (working: Working) => {
+const isSame = (a: Working, b: Working) => JSON.stringify(a) === JSON.stringify(b);
+
+/** What is in the margin follows what it was reckoned from; it leaves with the part of the sheet that brought it. */
+const followed =
+  (owner: string, workings: readonly Working[]): Change =>
+  (before) => {
+    if (before?.owner !== owner) return before;
+    const working = workings.find(({ title }) => title === before.working.title);
+    if (!working) return undefined;
+    return isSame(working, before.working) ? before : { owner, working };
+  };
+
+const left =
+  (owner: string): Change =>
+  (before) =>
+    before?.owner === owner ? undefined : before;
+
+/**
+ * Handlers that put a working into the margin when an element takes the focus or the pointer.
+ * @param workings every working that this part of the sheet can show, each with a title of its own
+ */
+export function useShowWorking(workings: readonly Working[]): (working: Working) => {
   readonly onFocus: () => void;
   readonly onPointerEnter: (event: React.PointerEvent) => void;
 } {
   const { setFocused } = useMargin();
+  const owner = useId();
+  useEffect(() => {
+    setFocused(followed(owner, workings));
+  });
+  useEffect(() => () => setFocused(left(owner)), [owner, setFocused]);
   return useCallback(
     (working) => ({
-      onFocus: () => setFocused(working),
+      onFocus: () => setFocused(() => ({ owner, working })),
       onPointerEnter: ({ movementX, movementY }) => {
         // A sheet that scrolls under a resting pointer says nothing of what the reader is at.
-        if (movementX !== 0 || movementY !== 0) setFocused(working);
+        if (movementX !== 0 || movementY !== 0) setFocused(() => ({ owner, working }));
       },
     }),
-    [setFocused],
+    [owner, setFocused],
   );
 }
 

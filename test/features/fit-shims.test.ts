@@ -50,7 +50,7 @@ describe('shims of a place', () => {
     const { shop, fit } = drawer();
     fitShims(shop, fit(), 0, [0.3, 0.25], YARD_NOW);
     const last = shop.fits.lines('lash').at(-1);
-    expect(last).toMatchObject({ kind: 'remedy', place: 0, body: { remedy: 'shim', words: '0.3 + 0.25 mm in place of 0 mm' } });
+    expect(last).toMatchObject({ kind: 'remedy', place: 0, body: { remedy: 'shim', words: '0.3 mm + 0.25 mm in place of none' } });
   });
   test('what the drawer has not is refused, and nothing moves', () => {
     const { shop, fit, counts } = drawer();

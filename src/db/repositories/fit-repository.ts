@@ -51,8 +51,18 @@ const toFit = (row: FitRow): Fit => ({
   createdAt: row.created_at,
 });
 
-function toLine(row: LineRow): FitLine {
-  const shared = { id: row.id, kind: row.kind, place: row.place, at: row.at, body: JSON.parse(row.body) as object };
+/** Readings taken one after another were taken alike: what is kept with them is parsed once. */
+function bodies(): (text: string) => object {
+  const parsed = new Map<string, object>();
+  return (text) => {
+    const known = parsed.get(text) ?? (JSON.parse(text) as object);
+    parsed.set(text, known);
+    return known;
+  };
+}
+
+function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {
+  const shared = { id: row.id, kind: row.kind, place: row.place, at: row.at, body: bodyOf(row.body) };
   if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
   if (row.kind !== 'reading') return shared as FitLine;
   return {
@@ -117,14 +127,18 @@ export const createFitRepository = (db: Database) => {
       update.run(columns(fit));
       hold(fit);
     }),
-    lines: (fitId: string): readonly FitLine[] => linesOfFit.all(fitId).map(toLine),
+    lines: (fitId: string): readonly FitLine[] => {
+      const bodyOf = bodies();
+      return linesOfFit.all(fitId).map((row) => toLine(row, bodyOf));
+    },
     /** Every line of every fit of an engine, by fit, read at once. */
     linesOfEngine: (engineId: string): ReadonlyMap<string, readonly FitLine[]> => {
       const byFit = new Map<string, FitLine[]>();
+      const bodyOf = bodies();
       for (const row of linesOfEngine.all(engineId)) {
         const own = byFit.get(row.fit_id);
-        if (own) own.push(toLine(row));
-        else byFit.set(row.fit_id, [toLine(row)]);
+        if (own) own.push(toLine(row, bodyOf));
+        else byFit.set(row.fit_id, [toLine(row, bodyOf)]);
       }
       return byFit;
     },

@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { shimsIn, stackOf_mm, type Fit, type Shim } from '@/db/fit';
+import { shimsIn, type Fit, type Shim } from '@/db/fit';
 import type { Shop } from '@/db/shop';
 
 const SAME_MM = 0.0005;
@@ -33,11 +33,12 @@ export function fitShims(shop: Shop, fit: Fit, place: number, choice_mm: readonl
   if (!shim) throw new DomainError('bad-field', 'Say first which drawer it draws on.', 'family');
   if (place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
   const before_mm = shimsIn(shim, place);
+  const called = (thickness_mm: number) => shop.shims.inFamily(shim.family).find(isAsThickAs(thickness_mm))?.typed ?? `${thickness_mm} mm`;
   shop.together(() => {
     for (const one of before_mm) putBack(shop, shim.family, one, now);
     for (const one of choice_mm) takeOut(shop, shim.family, one);
     shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { ...shim, byPlace: { ...shim.byPlace, [place]: choice_mm } } } });
-    const words = `${choice_mm.join(' + ')} mm in place of ${stackOf_mm(before_mm)} mm`;
+    const words = `${choice_mm.map(called).join(' + ')} in place of ${before_mm.length > 0 ? before_mm.map(called).join(' + ') : 'none'}`;
     shop.fits.record(fit.id, { id: nanoid(), kind: 'remedy', place, at: now, body: { remedy: 'shim', words } }, now);
   });
 }

@@ -86,10 +86,10 @@ function schoolOf(page: string | undefined, by: 'limits' | 'rule' | 'nothing', h
 const SOURCES = { limits: 'limits of your own', rule: 'a rule on the measured diameter', nothing: 'nothing yet' } as const;
 
 /** By which methods; a plain length by whatever instrument it was read with. */
-const readBy = ({ result, current }: PlaceStanding): string => {
+const readBy = ({ result, current }: PlaceStanding, { along }: FitStanding['kind']): string => {
   const instruments = [...new Set([...current.values()].map(({ body }) => body.instrument.toLowerCase()).filter(Boolean))];
   return result.figures
-    .map(({ method }) => (method === 'length' && instruments.length > 0 ? instruments.join(', ') : METHOD_WORDS[method]))
+    .map(({ method }) => ((method === 'length' || along) && instruments.length > 0 ? instruments.join(', ') : METHOD_WORDS[method]))
     .join(' and ');
 };
 
@@ -115,7 +115,7 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, told
       ...schoolOf(page, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
       ...(resolution > 0 ? [['Doubt', `√2 × resolution = ${told.gap(resolution)} either way`] as const] : []),
-      ['Read by', readBy(place) || 'nothing yet'],
+      ['Read by', readBy(place, standing.kind) || 'nothing yet'],
       ...(reports.length > 0 ? [['Reported by', reports.join(', ')] as const] : []),
       ['Stands', `${STATE_WORDS[place.state].words}${place.why ? `. ${place.why}` : ''}`],
     ],

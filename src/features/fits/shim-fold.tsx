@@ -60,7 +60,7 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitStanding }) {
   return (
     <ActionForm label="The drawer of shims" onSubmit={fields.onSubmit(submit)} problem={problem}>
       <TextInput label="Family of shims" description="What they fit" {...field('family')} />
-      <TextInput label="In while it was read" description="0.45 mm, or 18 thou; empty for none" {...field('fitted')} />
+      <TextInput label="In while it was read" description="0.45 mm, or empty" {...field('fitted')} />
       <TextInput label="Gasket loses, least" description="Where it was read uncrushed" {...field('crushLow')} />
       <TextInput label="Gasket loses, most" {...field('crushHigh')} />
       <TextInput label="At most in one stack" inputMode="numeric" {...field('stack')} />

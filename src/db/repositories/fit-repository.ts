@@ -75,6 +75,17 @@ function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {
   } as ReadingLine;
 }
 
+function byFit(rows: readonly LineRow[]): ReadonlyMap<string, readonly FitLine[]> {
+  const lines = new Map<string, FitLine[]>();
+  const bodyOf = bodies();
+  for (const row of rows) {
+    const own = lines.get(row.fit_id);
+    if (own) own.push(toLine(row, bodyOf));
+    else lines.set(row.fit_id, [toLine(row, bodyOf)]);
+  }
+  return lines;
+}
+
 const FITS = `SELECT fit.*, (SELECT json_group_array(joint_id) FROM fit_hold WHERE fit_id = fit.id) AS holds FROM fit`;
 const NO_CELL = { part: null, station: null, angle: null, value_mm: null, typed: null };
 
@@ -132,16 +143,7 @@ export const createFitRepository = (db: Database) => {
       return linesOfFit.all(fitId).map((row) => toLine(row, bodyOf));
     },
     /** Every line of every fit of an engine, by fit, read at once. */
-    linesOfEngine: (engineId: string): ReadonlyMap<string, readonly FitLine[]> => {
-      const byFit = new Map<string, FitLine[]>();
-      const bodyOf = bodies();
-      for (const row of linesOfEngine.all(engineId)) {
-        const own = byFit.get(row.fit_id);
-        if (own) own.push(toLine(row, bodyOf));
-        else byFit.set(row.fit_id, [toLine(row, bodyOf)]);
-      }
-      return byFit;
-    },
+    linesOfEngine: (engineId: string): ReadonlyMap<string, readonly FitLine[]> => byFit(linesOfEngine.all(engineId)),
     /** Adds a line; the same line sent twice is one. */
     record: (fitId: string, line: FitLine, recordedAt: string): boolean =>
       insertLine.run({

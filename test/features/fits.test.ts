@@ -187,6 +187,29 @@ describe('readings as a table', () => {
       expect(rows.map(({ value_mm }) => Number(value_mm?.toFixed(9))).sort()).toEqual(kept.map((value) => Number(value.toFixed(9))).sort());
     }
   });
+  test.each([
+    ['2026-03-01T10:15:00.000Z', '2026-03-01T10:15:00.000Z'],
+    ['2026-03-01', '2026-03-01T00:00:00.000Z'],
+    ['10:15', undefined],
+    ['yesterday', undefined],
+    ['2026-99-01', undefined],
+    ['', undefined],
+  ])('read at %j: %j', (said, at) => {
+    const [row] = readReadings(
+      `Fit,Place,Part,Station,Angle,Typed,Unit,At\nPiston to bore,1,journal,1,1,60,mm,${said}`,
+      shop.fits.ofEngine('demo-norrhem'),
+    );
+    expect(row?.reading?.at).toBe(at);
+  });
+  test('what went out from here is in the record already, and is not entered twice', () => {
+    const id = 'demo-maestrale';
+    const lines = shop.fits.linesOfEngine(id);
+    const rows = readReadings(out(id), shop.fits.ofEngine(id), lines);
+    expect(rows.length).toBeGreaterThan(10);
+    expect(rows.every(({ reason, reading: entered }) => reason === 'It is in the record already.' && entered === undefined)).toBe(true);
+    const altered = out(id).replace(/0\.210(?=,mm)/, '0.220');
+    expect(readReadings(altered, shop.fits.ofEngine(id), lines).filter(({ reading: entered }) => entered)).toHaveLength(1);
+  });
   const HEAD = 'Fit,Place,Part,Station,Angle,Typed,Unit';
   test.each([
     ['Nothing,1,journal,1,1,60,mm', /No fit here/],

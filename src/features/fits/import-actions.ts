@@ -24,15 +24,21 @@ function fitsFor(shop: Shop, engineId: string): readonly Fit[] {
   return fits;
 }
 
+const rowsOf = (shop: Shop, engineId: string, text: string): readonly ReadingRow[] =>
+  readReadings(text, fitsFor(shop, engineId), shop.fits.linesOfEngine(engineId));
+
 /** Shows each row as it would be read. Nothing is written. */
 export async function previewReadingsAction(input: unknown) {
-  return attempt(schema, input, async ({ text, engineId }) => readReadings(text, fitsFor(await currentShop(), engineId)));
+  return attempt(schema, input, async ({ text, engineId }) => rowsOf(await currentShop(), engineId, text));
 }
 
+/** When it was read; a clock that ran ahead of this one is not believed. */
+const earlier = (said: string | undefined, now: string) => (said !== undefined && said < now ? said : now);
+
 function lineOf(reading: NonNullable<ReadingRow['reading']>): ReadingLine {
-  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece } = reading;
+  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, at } = reading;
   const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, answers: {} };
-  return { id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed, at: nowIso(), body };
+  return { id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed, at: earlier(at, nowIso()), body };
 }
 
 function enter(shop: Shop, fitId: string, line: ReadingLine): void {
@@ -44,7 +50,7 @@ function enter(shop: Shop, fitId: string, line: ReadingLine): void {
 export async function importReadingsAction(input: unknown) {
   return attempt(schema, input, async ({ text, engineId }) => {
     const shop = await currentShop();
-    const readings = readReadings(text, fitsFor(shop, engineId)).flatMap((row) => row.reading ?? []);
+    const readings = rowsOf(shop, engineId, text).flatMap((row) => row.reading ?? []);
     shop.together(() => readings.forEach((reading) => enter(shop, reading.fitId, lineOf(reading))));
     revalidatePath('/', 'layout');
     return { entered: readings.length };

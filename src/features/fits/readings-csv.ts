@@ -1,5 +1,5 @@
 import { stringify } from 'csv-stringify/sync';
-import { PARTS, READING_UNITS_MM, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
+import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import type { Fit, FitLine } from '@/db/fit';
 import { assertAsked } from '@/db/fit-reading';
@@ -54,6 +54,8 @@ export interface ReadingRow {
     readonly by?: string;
     readonly reportedBy?: string;
     readonly piece?: string;
+    /** When it was read, where the table says so. */
+    readonly at?: string;
   };
 }
 
@@ -64,6 +66,13 @@ const number = (text: string) => {
   const value = Number(text.replace(',', '.'));
   return text === '' || Number.isNaN(value) ? undefined : value;
 };
+
+/** A time as this table writes it, or as a spreadsheet left it; a bare clock says no day and is not taken. */
+function whenOf(text: string): string | undefined {
+  if (!/^\d{4}-\d{2}-\d{2}/.test(text)) return undefined;
+  const time = new Date(text);
+  return Number.isNaN(time.getTime()) ? undefined : time.toISOString();
+}
 
 type At = (column: (typeof COLUMNS)[number]) => string;
 
@@ -88,12 +97,27 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
     ...(resolution_mm !== undefined && resolution_mm > 0 && resolution_mm <= 1 && { resolution_mm }),
     ...(at('Read by') !== '' && { by: at('Read by').slice(0, 60) }),
     ...(at('Reported by') !== '' && { reportedBy: at('Reported by').slice(0, 80) }),
+    ...(whenOf(at('At')) && { at: whenOf(at('At')) }),
     ...(at('Piece') !== '' && { piece: at('Piece').slice(0, 20) }),
   };
 } // prettier-ignore
 
+type Lines = ReadonlyMap<string, readonly FitLine[]>;
+
+/** The same figure of the same cell at the same moment: the table was read in before, or went out from here. */
+const isHere = (reading: NonNullable<ReadingRow['reading']>, lines: Lines): boolean =>
+  reading.at !== undefined &&
+  (lines.get(reading.fitId) ?? []).some(
+    (line) =>
+      line.kind === 'reading' &&
+      line.place === reading.place &&
+      cellKey(line) === cellKey(reading) &&
+      line.typed === reading.typed &&
+      Date.parse(line.at) === Date.parse(reading.at ?? ''),
+  );
+
 /** Reads a table of readings as it would be entered, row by row; nothing is written. @throws DomainError bad-csv */
-export function readReadings(text: string, fits: readonly Fit[]): readonly ReadingRow[] {
+export function readReadings(text: string, fits: readonly Fit[], lines: Lines = new Map()): readonly ReadingRow[] {
   const { headings, records } = readRecords(text);
   return records.map((record, i): ReadingRow => {
     const at: At = (column) => {
@@ -103,7 +127,9 @@ export function readReadings(text: string, fits: readonly Fit[]): readonly Readi
     const shown = { line: i + 2, fit: at('Fit'), place: at('Place'), part: at('Part'), cell: `${at('Station')}, ${at('Angle')}`, typed: at('Typed'), unit: at('Unit') };
     try {
       const found = readingOf(at, fits);
-      return 'reason' in found ? { ...shown, ...found } : { ...shown, value_mm: found.value_mm, reading: found };
+      if ('reason' in found) return { ...shown, ...found };
+      if (isHere(found, lines)) return { ...shown, reason: 'It is in the record already.' };
+      return { ...shown, value_mm: found.value_mm, reading: found };
     } catch (error) {
       if (isDomainError(error)) return { ...shown, reason: error.message };
       throw error;

@@ -44,6 +44,7 @@ export const fourteenSheets: YardSheets = {
     note: 'As found; the book gives no order.',
   },
   bearings: {
+    name: 'Main bearings',
     journal_mm: 50.761,
     journalStandard_mm: 51.054,
     housing_mm: 54.61,

@@ -41,6 +41,7 @@ export const SHEET_SCHEMAS: Readonly<Record<SheetKind, Joi.ObjectSchema>> = {
     pin_deg: degrees, thrust_deg: degrees, note: Joi.string().trim().max(300).allow('').required(),
   }),
   bearings: Joi.object({
+    name: Joi.string().trim().max(80).default('Main bearings'),
     journal_mm: positive('the journal'), journalStandard_mm: positive('the standard journal'), housing_mm: positive('the housing'), housingStandard_mm: positive('the standard housing'),
     steps_mm: Joi.array().items(Joi.number().min(0).less(100).label('a step')).max(20).required(), tolerance_mm: notNegative('the tolerance'),
     shells: Joi.array().items(Joi.object({ upper: shell, lower: shell })).max(24).required().custom((shells: readonly { upper: string; lower: string }[], helpers) => {

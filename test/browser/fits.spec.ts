@@ -348,8 +348,17 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await expect(page.getByText('Top ring and Second ring lie 10° apart')).toBeVisible();
   await at(page, bench, '/engines/demo-fourteen/fits/weights');
   await expect(page.getByText('big 4 g off; small the lightest')).toBeVisible();
+  await page.getByLabel('Which set').selectOption('Pistons with pins');
+  for (const [i, grams] of ['381', '380.5', '382', '380'].entries()) await page.getByLabel(`Piece ${i + 1}, g`).fill(grams);
+  await expect(page.getByText('2 g off', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep the weights' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByLabel('Which set').selectOption('Connecting rods');
+  await expect(page.getByText('big 4 g off; small the lightest')).toBeVisible();
   await page.goto(`${bench.address}/engines/demo-fourteen/record/fits`);
   await expect(page.getByText('1223 cc (74.62 cu in)')).toBeVisible();
+  await expect(page.getByText('Connecting rods: 412 and 171 g')).toBeVisible();
+  await expect(page.getByText('Pistons with pins: 381 g; 380.5 g; 382 g; 380 g. Not yet alike within 1 g.')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Ring gap' })).toBeVisible();
   expect(faults).toEqual([]);
 });

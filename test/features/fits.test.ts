@@ -234,6 +234,22 @@ describe('sheets of the whole engine', () => {
     expect(refusal('marks', { pairs: [{ place: 'Rod 3', one: '3', other: '2' }] })).toMatch(/Rod 3 does not belong together/);
     expect(refusal('volumes', { bore_mm: 0 })).toBeDefined();
   });
+  test('rods and pistons are weighed apart: of each name the last holds, the earlier stay beneath', () => {
+    const shop = yardShop();
+    const keep = (kind: 'weights' | 'bearings', name: string, at: string) => {
+      const body = { ...fourteenSheets[kind], name } as never;
+      shop.sheets.add({ id: `${kind} ${name} ${at}`, engineId: 'demo-norrhem', kind, body, at });
+    };
+    keep('weights', 'Connecting rods', '2026-05-01T08:00:00.000Z');
+    keep('weights', 'Pistons', '2026-05-02T08:00:00.000Z');
+    keep('bearings', 'Big ends', '2026-05-02T08:00:00.000Z');
+    keep('weights', 'connecting rods', '2026-05-03T08:00:00.000Z');
+    expect(shop.sheets.holding('demo-norrhem', 'weights').map(({ at }) => at.slice(0, 10))).toEqual(['2026-05-03', '2026-05-02']);
+    expect(shop.sheets.holding('demo-norrhem', 'bearings')).toHaveLength(1);
+    expect(shop.sheets.all('demo-norrhem')).toHaveLength(4);
+  });
+  test('bearings without a name are the mains', () =>
+    expect(SHEET_SCHEMAS.bearings.validate({ ...fourteenSheets.bearings, name: undefined }).value).toMatchObject({ name: 'Main bearings' }));
   test('every kind of line has a schema of its own', () => expect(Object.keys(LINE_SCHEMAS)).toHaveLength(10));
 });
 

@@ -18,6 +18,8 @@ export interface EngineSheets {
   readonly balance: { readonly report: string; readonly unit: ImbalanceUnit; readonly planes: readonly PlaneImbalance[] };
   readonly clocking: { readonly marks: readonly GapMark[]; readonly pin_deg?: number; readonly thrust_deg?: number; readonly note: string };
   readonly bearings: {
+    /** `Main bearings`, `Big ends` */
+    readonly name: string;
     readonly journal_mm: number;
     readonly journalStandard_mm: number;
     readonly housing_mm: number;
@@ -55,6 +57,13 @@ const toSheet = (row: SheetRow): EngineSheet => ({
   at: row.at,
 });
 
+const nameOf = ({ body }: EngineSheet): string => ('name' in body ? body.name.trim().toLowerCase() : '');
+
+/** Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends measured apart. */
+export const holdingSheets = (sheets: readonly EngineSheet[]): readonly EngineSheet[] => [
+  ...new Map(sheets.map((sheet) => [`${sheet.kind} ${nameOf(sheet)}`, sheet])).values(),
+];
+
 export const createSheetRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], SheetRow>('SELECT * FROM engine_sheet WHERE engine_id = ? ORDER BY seq');
   const insert = db.prepare('INSERT INTO engine_sheet (id, engine_id, kind, body, at) VALUES (@id, @engineId, @kind, @body, @at)');
@@ -62,6 +71,9 @@ export const createSheetRepository = (db: Database) => {
   return {
     /** Every sheet, the earlier ones before the one that holds. */
     all,
+    /** Those of a kind that hold: one of each name. */
+    holding: <K extends SheetKind>(engineId: string, kind: K): readonly EngineSheet<K>[] =>
+      holdingSheets(all(engineId)).filter((sheet): sheet is EngineSheet<K> => sheet.kind === kind),
     /** The sheet of a kind that holds. */
     latest: <K extends SheetKind>(engineId: string, kind: K): EngineSheet<K> | undefined =>
       all(engineId).findLast((sheet): sheet is EngineSheet<K> => sheet.kind === kind),

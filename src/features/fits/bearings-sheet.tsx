@@ -1,7 +1,7 @@
 'use client';
 
-import { TextInput } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useMemo, useState, type ReactNode } from 'react';
 import { bearingSize } from '@/core/fits';
 import { readLength } from '@/core/print';
 import { isDomainError } from '@/core/units';
@@ -66,12 +66,26 @@ const ABOUT = {
   ],
 } as const;
 
-function SizePart({ engineId, kept }: { readonly engineId: string; readonly kept?: Bearings }) {
-  const { size, gap } = useLengths();
+const USUAL = ['Main bearings', 'Big ends'];
+
+function SizePart({
+  engineId,
+  name,
+  kept,
+  which,
+}: {
+  readonly engineId: string;
+  readonly name: string;
+  readonly kept?: Bearings;
+  readonly which: ReactNode;
+}) {
+  const { size, gap, inch } = useLengths();
   const [v, setV] = useState<Sizes>(
     kept ?? { journal_mm: null, journalStandard_mm: null, housing_mm: null, housingStandard_mm: null, tolerance_mm: 0.02 },
   );
-  const [stepText, setStepText] = useState(kept ? kept.steps_mm.map((step) => `${step} mm`).join(', ') : '0.25 mm, 0.50 mm, 0.75 mm');
+  const [stepText, setStepText] = useState(
+    kept ? kept.steps_mm.map((step) => `${step} mm`).join(', ') : inch ? '0.010 in, 0.020 in, 0.030 in' : '0.25 mm, 0.50 mm, 0.75 mm',
+  );
   const [shells, setShells] = useState<Bearings['shells']>(kept?.shells ?? [{ upper: '', lower: '' }]);
   const set = (name: keyof Sizes) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const setShell = (at: number, part: Partial<Bearings['shells'][number]>) =>
@@ -84,7 +98,7 @@ function SizePart({ engineId, kept }: { readonly engineId: string; readonly kept
   const given = journal_mm !== null && journalStandard_mm !== null && housing_mm !== null && housingStandard_mm !== null && tolerance_mm !== null;
   const body =
     given && steps.ok && journal?.ok && housing?.ok
-      ? { journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm, steps_mm: list, shells }
+      ? { name, journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm, steps_mm: list, shells }
       : undefined;
   const told = (found: Found, words: string) =>
     found &&
@@ -98,6 +112,7 @@ function SizePart({ engineId, kept }: { readonly engineId: string; readonly kept
   return (
     <Part title="Bearing size">
       <div className={form.grid}>
+        {which}
         <MeasureField label="Journal, measured" value={v.journal_mm} onChange={set('journal_mm')} />
         <MeasureField label="Journal, standard" value={v.journalStandard_mm} onChange={set('journalStandard_mm')} />
         <MeasureField label="Housing, measured" value={v.housing_mm} onChange={set('housing_mm')} />
@@ -148,12 +163,23 @@ function MarksPart({ engineId, kept }: { readonly engineId: string; readonly kep
 }
 
 /** Which shell from journal and housing, the shells' own marks, and what belongs to what. */
-export function BearingsSheet({ engineId, bearings, marks }: { readonly engineId: string; readonly bearings?: Bearings; readonly marks?: Marks }) {
+export function BearingsSheet({
+  engineId,
+  bearings,
+  marks,
+}: {
+  readonly engineId: string;
+  readonly bearings: readonly Bearings[];
+  readonly marks?: Marks;
+}) {
+  const [name, setName] = useState(bearings[0]?.name ?? 'Main bearings');
+  const names = [...new Set([...bearings.map((one) => one.name), ...USUAL])];
+  const which = <NativeSelect label="Which bearings" data={names} value={name} onChange={(event) => setName(event.currentTarget.value)} />;
   useStandingWorking(useMemo(() => ABOUT, []));
   return (
     <Sheet title="Bearing sizes and match marks" lead="Measured before anything is ordered.">
       <Alive>
-        <SizePart engineId={engineId} kept={bearings} />
+        <SizePart key={name} engineId={engineId} name={name} kept={bearings.find((one) => one.name === name)} which={which} />
         <MarksPart engineId={engineId} kept={marks} />
       </Alive>
     </Sheet>

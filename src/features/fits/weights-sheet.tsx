@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { IMBALANCE_UNITS, balanced, imbalance_gmm, matchPieces, matchRods, type ImbalanceUnit, type RodWeight } from '@/core/fits';
 import type { EngineSheets } from '@/db/repositories/sheet-repository';
 import { useFigures } from '@/interface/figures/preferences';
@@ -33,10 +33,24 @@ interface RodFields {
 
 const isRod = (rod: RodFields): rod is RodWeight => rod.big_g !== null && rod.small_g !== null;
 
-function Rods({ engineId, kept }: { readonly engineId: string; readonly kept?: Weights }) {
+/** Sets that are weighed on nearly every engine. */
+const SETS: readonly Pick<Weights, 'name' | 'what'>[] = [
+  { name: 'Connecting rods', what: 'rods' },
+  { name: 'Pistons with pins', what: 'pieces' },
+];
+
+interface SetProps {
+  readonly engineId: string;
+  readonly set: Pick<Weights, 'name' | 'what'>;
+  readonly kept?: Weights;
+  /** Chooses which set is looked at. */
+  readonly which: ReactNode;
+}
+
+function WeighedSet({ engineId, set, kept, which }: SetProps) {
   const { significant } = useFigures();
-  const [what, setWhat] = useState(kept?.what ?? 'rods');
-  const [name, setName] = useState(kept?.name ?? 'Connecting rods');
+  const [what, setWhat] = useState(set.what);
+  const [name, setName] = useState(set.name);
   const [rods, setRods] = useState<readonly RodFields[]>(
     kept?.rods.length ? kept.rods : Array.from({ length: 4 }, () => ({ big_g: null, small_g: null })),
   );
@@ -60,12 +74,13 @@ function Rods({ engineId, kept }: { readonly engineId: string; readonly kept?: W
   const add = () => (what === 'rods' ? setRods((before) => [...before, { big_g: null, small_g: null }]) : setPieces((before) => [...before, null]));
   const drop = () => (what === 'rods' ? setRods((before) => before.slice(0, -1)) : setPieces((before) => before.slice(0, -1)));
   const body =
-    matched && tolerance_g !== null
+    matched && tolerance_g !== null && name.trim() !== ''
       ? { what, name, rods: what === 'rods' ? weighedRods : [], pieces_g: what === 'pieces' ? weighedPieces : [], tolerance_g }
       : undefined;
   return (
     <Part title="Matched to the lightest">
       <div className={form.grid}>
+        {which}
         <NativeSelect label="Weighed" data={[{ value: 'rods', label: 'rods, end by end' }, { value: 'pieces', label: 'whole pieces: pistons, pins' }]} value={what} onChange={(event) => setWhat(event.currentTarget.value as Weights['what'])} />
         <TextInput label="What they are" value={name} onChange={(event) => setName(event.currentTarget.value)} />
         <MeasureField label="Alike within, g" kind="number" value={tolerance_g} onChange={setTolerance} zero />
@@ -155,12 +170,30 @@ function BalancePart({ engineId, kept }: { readonly engineId: string; readonly k
 }
 
 /** Weights matched end by end, and what a balancing report says. */
-export function WeightsSheet({ engineId, weights, balance }: { readonly engineId: string; readonly weights?: Weights; readonly balance?: Balance }) {
+export function WeightsSheet({
+  engineId,
+  weights,
+  balance,
+}: {
+  readonly engineId: string;
+  readonly weights: readonly Weights[];
+  readonly balance?: Balance;
+}) {
+  const sets = [...weights, ...SETS.filter(({ name }) => !weights.some((one) => one.name === name)), { name: '', what: 'pieces' as const }];
+  const [name, setName] = useState(sets[0]?.name ?? '');
+  const set = sets.find((one) => one.name === name) ?? { name, what: 'pieces' as const };
+  const data = sets.map((one) => ({ value: one.name, label: one.name || 'another set' }));
   useStandingWorking(useMemo(() => LIGHTEST, []));
   return (
     <Sheet title="Weights and balance" lead="Down to the lightest, end by end; then what the balancing shop reports.">
       <Alive>
-        <Rods engineId={engineId} kept={weights} />
+        <WeighedSet
+          key={name}
+          engineId={engineId}
+          set={set}
+          kept={weights.find((one) => one.name === name)}
+          which={<NativeSelect label="Which set" data={data} value={name} onChange={(event) => setName(event.currentTarget.value)} />}
+        />
         <BalancePart engineId={engineId} kept={balance} />
       </Alive>
     </Sheet>

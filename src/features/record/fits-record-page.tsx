@@ -80,7 +80,7 @@ function useSheetWords() {
     },
     balance: ({ report, planes }) => `${report ? `${report}: ` : ''}${balanced(planes).map(({ name, before_gmm, after_gmm }) => `${name} ${significant(before_gmm)} to ${significant(after_gmm)} g·mm`).join('; ')}.`,
     clocking: ({ marks, note }) => `${marks.map(({ name, at_deg }) => `${name} at ${at_deg}°`).join(', ')}. ${note}`,
-    bearings: ({ journal_mm, housing_mm, shells }) => `Journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
+    bearings: ({ name, journal_mm, housing_mm, shells }) => `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
     marks: ({ pairs }) => `${pairs.map(({ place, one }) => `${place}: ${one}`).join(', ')}.`,
   };
   return (sheet: EngineSheet) => (words[sheet.kind] as (body: EngineSheet['body']) => string)(sheet.body);

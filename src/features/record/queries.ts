@@ -4,6 +4,7 @@ import { workJoint, type JointSetting, type WorkedJoint } from '@/db/joint-worki
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { HeatLog } from '@/db/repositories/heat-repository';
 import { fitsOfEngine } from '@/db/fits-of-engine';
+import { holdingSheets } from '@/db/repositories/sheet-repository';
 import type { Shop } from '@/db/shop';
 import { nowMs } from '@/interface/server/clock';
 import type { FitsRecord } from './fits-record-page';
@@ -28,6 +29,5 @@ export function jointRecord(shop: Shop, engine: Engine, jointId: string): JointR
 export function fitsRecord(shop: Shop, engine: Engine): FitsRecord {
   const lines = shop.fits.linesOfEngine(engine.id);
   const fits = fitsOfEngine(shop, engine.id).map((standing) => ({ standing, lines: lines.get(standing.fit.id) ?? [] }));
-  const holding = new Map(shop.sheets.all(engine.id).map((sheet) => [sheet.kind, sheet]));
-  return { engine, fits, sheets: [...holding.values()] };
+  return { engine, fits, sheets: holdingSheets(shop.sheets.all(engine.id)) };
 }

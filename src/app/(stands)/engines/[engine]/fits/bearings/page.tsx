@@ -6,7 +6,7 @@ export default async function BearingsPage({ params }: EngineParams) {
   return (
     <BearingsSheet
       engineId={engine.id}
-      bearings={shop.sheets.latest(engine.id, 'bearings')?.body}
+      bearings={shop.sheets.holding(engine.id, 'bearings').map(({ body }) => body)}
       marks={shop.sheets.latest(engine.id, 'marks')?.body}
     />
   );

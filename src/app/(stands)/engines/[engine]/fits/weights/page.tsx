@@ -6,7 +6,7 @@ export default async function WeightsPage({ params }: EngineParams) {
   return (
     <WeightsSheet
       engineId={engine.id}
-      weights={shop.sheets.latest(engine.id, 'weights')?.body}
+      weights={shop.sheets.holding(engine.id, 'weights').map(({ body }) => body)}
       balance={shop.sheets.latest(engine.id, 'balance')?.body}
     />
   );

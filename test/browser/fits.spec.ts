@@ -325,6 +325,31 @@ test('both unit systems are one key apart, and no verdict moves', async ({ page,
   await expect(place(page, 1)).toContainText('out: too loose');
 });
 
+test('sizes and volumes in both systems: a bare figure keeps its meaning, a dome counts as less', async ({ page, bench, faults }) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-fourteen/fits/volumes');
+  const margin = page.getByRole('complementary', { name: 'Working' });
+  await expect(page.getByLabel('Standard bore, in')).toHaveValue('2.46');
+  await expect(margin).toContainText('π/4 × (62.484 + 1.524)² × 95 / 1000 = 305.69 cc');
+  await page.getByLabel('Stroke, in').fill('3.75');
+  await expect(margin).toContainText('× 95.25 / 1000');
+  await page.getByLabel('Dish, cc').fill('−6');
+  await expect(margin).toContainText('+ (−6) =');
+  const ratio = await page.getByTestId('volumes').innerText();
+  await page.getByRole('heading', { name: 'Swept' }).click();
+  await page.keyboard.press('u');
+  await expect(page.getByLabel('Stroke, mm')).toHaveValue('95.25');
+  expect(await page.getByTestId('volumes').innerText()).toBe(ratio);
+  await page.keyboard.press('u');
+  await expect(page.getByLabel('Stroke, in')).toHaveValue('3.75');
+  await at(page, bench, '/engines/demo-fourteen/fits/bearings');
+  await page.getByLabel('Journal, measured, in').fill('1.99');
+  await expect(margin).toContainText('2.0100 in − 1.9900 in = 20.00 thou: the 20.00 thou size');
+  await page.getByLabel('Which bearings').selectOption('Big ends');
+  await expect(page.getByLabel('Journal, measured, in')).toHaveValue('');
+  expect(faults).toEqual([]);
+});
+
 test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and printed', async ({ page, bench, faults }) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits/bearings');

@@ -14,6 +14,7 @@ import { MeasureField } from '@/interface/parts/measure-field';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
 import { useStandingWorking } from '@/interface/shell/working-margin';
 import { KeepSheet } from './kept-sheet';
+import { workingOfBearings } from './sheet-working';
 import styles from './engine-sheets.module.css';
 
 type Bearings = EngineSheets['bearings'];
@@ -53,18 +54,17 @@ const find = (
 ): Found =>
   measured === null || standard === null || tolerance === null ? undefined : attempt(() => bearingSize(measured, standard, steps, kind, tolerance));
 
-const ABOUT = {
-  title: 'Which shell',
-  lines: [
-    { formula: 'journal undersize = standard − measured', figures: ['to the nearest step on sale'] },
-    { formula: 'housing oversize = measured − standard', figures: ['the same'] },
-  ],
-  remarks: [
-    ['Between sizes', 'measured wrong, or to be machined: nothing is on sale for it'],
-    ['Shells', 'two halves of one size and one maker’s mark; others go back to the box'],
-    ['Backs', 'dry, unless house practice says otherwise; no dirt beneath'],
-  ],
-} as const;
+/** Which step the journal and the housing come to, by what has been typed so far. */
+function found(v: Sizes, stepText: string) {
+  const steps = readSteps(stepText);
+  const list = steps.ok ? steps.steps_mm : [];
+  return {
+    steps,
+    list,
+    journal: find(v.journal_mm, v.journalStandard_mm, list, 'journal', v.tolerance_mm),
+    housing: find(v.housing_mm, v.housingStandard_mm, list, 'housing', v.tolerance_mm),
+  };
+}
 
 const USUAL = ['Main bearings', 'Big ends'];
 
@@ -90,35 +90,38 @@ function SizePart({
   const set = (name: keyof Sizes) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const setShell = (at: number, part: Partial<Bearings['shells'][number]>) =>
     setShells((before) => before.map((shell, i) => (i === at ? { ...shell, ...part } : shell)));
-  const steps = readSteps(stepText);
-  const list = steps.ok ? steps.steps_mm : [];
-  const journal = find(v.journal_mm, v.journalStandard_mm, list, 'journal', v.tolerance_mm);
-  const housing = find(v.housing_mm, v.housingStandard_mm, list, 'housing', v.tolerance_mm);
+  const { steps, list, journal, housing } = useMemo(() => found(v, stepText), [v, stepText]);
   const { journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm } = v;
   const given = journal_mm !== null && journalStandard_mm !== null && housing_mm !== null && housingStandard_mm !== null && tolerance_mm !== null;
   const body =
     given && steps.ok && journal?.ok && housing?.ok
       ? { name, journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm, steps_mm: list, shells }
       : undefined;
-  const told = (found: Found, words: string) =>
-    found &&
-    (found.ok ? (
+  const working = useMemo(() => {
+    const measured = (measured_mm: number | null, standard_mm: number | null, size: Found) =>
+      measured_mm === null || standard_mm === null ? undefined : { measured_mm, standard_mm, ...(size?.ok && { step_mm: size.step_mm }) };
+    return workingOfBearings(measured(journal_mm, journalStandard_mm, journal), measured(housing_mm, housingStandard_mm, housing), { size, gap });
+  }, [journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, journal, housing, size, gap]);
+  useStandingWorking(working);
+  const told = (one: Found, words: string) =>
+    one &&
+    (one.ok ? (
       <p data-testid={`size-${words}`}>
-        <b className="figure">{found.step_mm === 0 ? 'Standard' : `${gap(found.step_mm)} ${words}`}</b>, off it by {gap(found.off_mm)}.
+        <b className="figure">{one.step_mm === 0 ? 'Standard' : `${gap(one.step_mm)} ${words}`}</b>, off it by {gap(one.off_mm)}.
       </p>
     ) : (
-      <Remark kind="stop">{found.message}</Remark>
+      <Remark kind="stop">{one.message}</Remark>
     ));
   return (
     <Part title="Bearing size">
       <div className={form.grid}>
         {which}
-        <MeasureField label="Journal, measured" value={v.journal_mm} onChange={set('journal_mm')} />
-        <MeasureField label="Journal, standard" value={v.journalStandard_mm} onChange={set('journalStandard_mm')} />
-        <MeasureField label="Housing, measured" value={v.housing_mm} onChange={set('housing_mm')} />
-        <MeasureField label="Housing, standard" value={v.housingStandard_mm} onChange={set('housingStandard_mm')} />
+        <MeasureField bothSystems label="Journal, measured" value={v.journal_mm} onChange={set('journal_mm')} />
+        <MeasureField bothSystems label="Journal, standard" value={v.journalStandard_mm} onChange={set('journalStandard_mm')} />
+        <MeasureField bothSystems label="Housing, measured" value={v.housing_mm} onChange={set('housing_mm')} />
+        <MeasureField bothSystems label="Housing, standard" value={v.housingStandard_mm} onChange={set('housingStandard_mm')} />
         <TextInput label="Steps on sale" description="0.010 in, 0.020 in" value={stepText} onChange={(event) => setStepText(event.currentTarget.value)} error={!steps.ok && steps.message} />
-        <MeasureField label="Counts as that size within" value={v.tolerance_mm} onChange={set('tolerance_mm')} zero />
+        <MeasureField bothSystems label="Counts as that size within" value={v.tolerance_mm} onChange={set('tolerance_mm')} zero />
       </div>
       {told(journal, 'under')}
       {told(housing, 'over')}
@@ -175,7 +178,6 @@ export function BearingsSheet({
   const [name, setName] = useState(bearings[0]?.name ?? 'Main bearings');
   const names = [...new Set([...bearings.map((one) => one.name), ...USUAL])];
   const which = <NativeSelect label="Which bearings" data={names} value={name} onChange={(event) => setName(event.currentTarget.value)} />;
-  useStandingWorking(useMemo(() => ABOUT, []));
   return (
     <Sheet title="Bearing sizes and match marks" lead="Measured before anything is ordered.">
       <Alive>

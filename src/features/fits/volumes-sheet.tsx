@@ -9,32 +9,32 @@ import { Alive } from '@/interface/parts/alive';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { useStandingWorking } from '@/interface/shell/working-margin';
 import { KeepSheet } from './kept-sheet';
+import { workingOfVolumes, type VolumesGiven } from './sheet-working';
 import styles from './engine-sheets.module.css';
 
 type Volumes = EngineSheets['volumes'];
 type Fields = { readonly [K in keyof Volumes]-?: number | null };
 
-function ratioOf(v: Fields) {
-  const { bore_mm, overbore_mm, stroke_mm, chamber_cc, gasketBore_mm, gasket_mm, deck_mm, crown_cc } = v;
-  if (bore_mm === null || stroke_mm === null || chamber_cc === null || gasketBore_mm === null || gasket_mm === null) return undefined;
-  const bored = bore_mm + (overbore_mm ?? 0);
-  return compression({
-    bore_mm: bored,
-    stroke_mm,
-    chamber_cc,
-    gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm },
-    deck_mm: deck_mm ?? 0,
-    crown_cc: crown_cc ?? 0,
-  });
+/** What has been given, as far as it can be reckoned with. */
+function givenOf(v: Fields): VolumesGiven | undefined {
+  const { bore_mm, stroke_mm, cylinders, overbore_mm, chamber_cc, gasketBore_mm, gasket_mm, deck_mm, crown_cc } = v;
+  if (bore_mm === null || stroke_mm === null || cylinders === null) return undefined;
+  const swept = { bore_mm, stroke_mm, cylinders, overbore_mm: overbore_mm ?? 0 };
+  if (chamber_cc === null || gasketBore_mm === null || gasket_mm === null) return swept;
+  const gasket = { bore_mm: gasketBore_mm, thickness_mm: gasket_mm };
+  return { ...swept, above: { chamber_cc, gasket, deck_mm: deck_mm ?? 0, crown_cc: crown_cc ?? 0 } };
 }
 
 function reckoned(v: Fields) {
+  const given = givenOf(v);
+  if (!given) return { ok: true as const };
+  const { bore_mm, stroke_mm, cylinders, overbore_mm, above } = given;
   try {
-    const { bore_mm, stroke_mm, cylinders, overbore_mm } = v;
-    if (bore_mm === null || stroke_mm === null || cylinders === null) return { ok: true as const };
-    return { ok: true as const, swept: displacement(bore_mm, stroke_mm, cylinders, overbore_mm ?? 0), ratio: ratioOf(v) };
+    const swept = displacement(bore_mm, stroke_mm, cylinders, overbore_mm);
+    const ratio = above && compression({ bore_mm: bore_mm + overbore_mm, stroke_mm, ...above });
+    return { ok: true as const, swept, ratio, working: workingOfVolumes(given) };
   } catch (error) {
     if (isDomainError(error)) return { ok: false as const, message: error.message };
     throw error;
@@ -56,41 +56,25 @@ export function VolumesSheet({ engineId, kept }: { readonly engineId: string; re
   const [v, setV] = useState<Fields>({ ...EMPTY, ...kept });
   const set = (name: keyof Fields) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const found = useMemo(() => reckoned(v), [v]);
-  useStandingWorking(
-    useMemo((): Working | undefined => {
-      if (!found.ok || !found.swept) return undefined;
-      const { swept, ratio } = found;
-      return {
-        title: 'Volumes',
-        lines: [
-          { formula: 'swept = π/4 · (bore + overbore)² · stroke', figures: [{ value: swept.swept_cc, digits: 5 }, ' cc a cylinder'] },
-          ...(ratio ? [
-            { formula: 'left above the piston = chamber + gasket + deck + crown', figures: [{ value: ratio.clearance_cc, digits: 4 }, ' cc'] },
-            { formula: 'ratio = (swept + left) / left', figures: [{ value: ratio.ratio, digits: 3 }, ' : 1'] },
-          ] : []),
-        ],
-        remarks: [['Deck', 'below the face counts as more, above it as less'], ['Crown', 'a dish counts as more, a dome as less']],
-      }; // prettier-ignore
-    }, [found]),
-  );
+  useStandingWorking(found.ok ? found.working : undefined);
   return (
     <Sheet title="Displacement and compression" lead="As measured on this engine, with its overbore.">
       <Alive>
         <Part title="Swept">
           <div className={form.grid}>
-            <MeasureField label="Standard bore" value={v.bore_mm} onChange={set('bore_mm')} />
-            <MeasureField label="Overbore, on the diameter" value={v.overbore_mm} onChange={set('overbore_mm')} zero />
-            <MeasureField label="Stroke" value={v.stroke_mm} onChange={set('stroke_mm')} />
+            <MeasureField bothSystems label="Standard bore" value={v.bore_mm} onChange={set('bore_mm')} />
+            <MeasureField bothSystems label="Overbore, on the diameter" value={v.overbore_mm} onChange={set('overbore_mm')} zero />
+            <MeasureField bothSystems label="Stroke" value={v.stroke_mm} onChange={set('stroke_mm')} />
             <MeasureField label="Cylinders" kind="number" value={v.cylinders} onChange={set('cylinders')} />
           </div>
         </Part>
         <Part title="Above the piston">
           <div className={form.grid}>
             <MeasureField label="Chamber, cc" description="By burette, valves in" kind="number" value={v.chamber_cc} onChange={set('chamber_cc')} zero />
-            <MeasureField label="Hole in the gasket" value={v.gasketBore_mm} onChange={set('gasketBore_mm')} />
-            <MeasureField label="Gasket, crushed" value={v.gasket_mm} onChange={set('gasket_mm')} zero />
-            <MeasureField label="Piston below the face" value={v.deck_mm} onChange={set('deck_mm')} zero />
-            <MeasureField label="Dish, cc" kind="number" value={v.crown_cc} onChange={set('crown_cc')} zero />
+            <MeasureField bothSystems label="Hole in the gasket" value={v.gasketBore_mm} onChange={set('gasketBore_mm')} />
+            <MeasureField bothSystems label="Gasket, crushed" value={v.gasket_mm} onChange={set('gasket_mm')} zero />
+            <MeasureField bothSystems label="Piston below the face" description="Above it with a minus" value={v.deck_mm} onChange={set('deck_mm')} signed />
+            <MeasureField label="Dish, cc" description="A dome with a minus" kind="number" value={v.crown_cc} onChange={set('crown_cc')} signed />
           </div>
         </Part>
         {!found.ok && <Remark kind="stop">{found.message}</Remark>}

@@ -10,21 +10,13 @@ import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Part, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { useStandingWorking } from '@/interface/shell/working-margin';
 import { KeepSheet } from './kept-sheet';
+import { workingOfWeights } from './sheet-working';
 import styles from './engine-sheets.module.css';
 
 type Weights = EngineSheets['weights'];
 type Balance = EngineSheets['balance'];
-
-const LIGHTEST: Working = {
-  title: 'Down to the lightest',
-  lines: [{ formula: 'take off = its weight − the lightest', figures: ['end by end: the big ends turn, the small ends go up and down'] }],
-  remarks: [
-    ['Weigh', 'one end hung, the other on the scale, level, the same way round each time'],
-    ['Where', 'only from the pads the maker left for it; never from the web or round a bolt'],
-  ],
-};
 
 interface RodFields {
   readonly big_g: number | null;
@@ -70,6 +62,18 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
       ? { words: grams(one), most: one }
       : { words: `big ${grams(one.big_g)}; small ${grams(one.small_g)}`, most: Math.max(one.big_g, one.small_g) };
   };
+  useStandingWorking(
+    useMemo(
+      () =>
+        what === 'rods'
+          ? workingOfWeights(rods.filter(isRod), [])
+          : workingOfWeights(
+              [],
+              pieces.filter((piece) => piece !== null),
+            ),
+      [what, rods, pieces],
+    ),
+  );
   const count = what === 'rods' ? rods.length : pieces.length;
   const add = () => (what === 'rods' ? setRods((before) => [...before, { big_g: null, small_g: null }]) : setPieces((before) => [...before, null]));
   const drop = () => (what === 'rods' ? setRods((before) => before.slice(0, -1)) : setPieces((before) => before.slice(0, -1)));
@@ -183,7 +187,6 @@ export function WeightsSheet({
   const [name, setName] = useState(sets[0]?.name ?? '');
   const set = sets.find((one) => one.name === name) ?? { name, what: 'pieces' as const };
   const data = sets.map((one) => ({ value: one.name, label: one.name || 'another set' }));
-  useStandingWorking(useMemo(() => LIGHTEST, []));
   return (
     <Sheet title="Weights and balance" lead="Down to the lightest, end by end; then what the balancing shop reports.">
       <Alive>

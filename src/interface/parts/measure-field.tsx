@@ -3,25 +3,55 @@
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { isDomainError } from '@/core/units';
-import { useFigures } from '../figures/preferences';
+import { useFigures, useLengths } from '../figures/preferences';
 import { isBare, typedLength, typedNumber, typedTorque } from '../figures/typed';
 
 type Read = { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly message: string };
 type Kind = 'length' | 'torque' | 'number';
 
-const TYPED = { length: typedLength, torque: typedTorque, number: typedNumber } as const;
+const MM_PER_IN = 25.4;
 
-function readMeasure(text: string, kind: Kind): Read {
+/** How a field of a kind is read and told: its unit, a bare figure in it, and back. */
+interface Scale {
+  readonly unit: string;
+  readonly read: (text: string) => number;
+  readonly told: (value: number) => number;
+}
+
+const same = (value: number) => value;
+const SCALES: Readonly<Record<Kind | 'inch', Scale>> = {
+  length: { unit: 'mm', read: (text) => typedLength(text, 'value'), told: same },
+  inch: { unit: 'in', read: (text) => typedLength(text, 'value', 'in'), told: (mm) => Number((mm / MM_PER_IN).toPrecision(7)) },
+  torque: { unit: 'N·m', read: (text) => typedTorque(text, 'value'), told: same },
+  number: { unit: '', read: (text) => typedNumber(text, 'value'), told: same },
+};
+
+const SIGN = /^\s*([+\-−])\s*/;
+
+function readMeasure(text: string, scale: Scale, signed: boolean): Read {
   if (text.trim() === '') return { ok: true, value: null };
+  const sign = signed ? SIGN.exec(text)?.[1] : undefined;
   try {
-    return { ok: true, value: TYPED[kind](text, 'value') };
+    const value = scale.read(sign === undefined ? text : text.replace(SIGN, ''));
+    return { ok: true, value: sign === '-' || sign === '−' ? -value : value };
   } catch (error) {
     if (isDomainError(error)) return { ok: false, message: error.message };
     throw error;
   }
 }
 
-const UNITS = { length: 'mm', torque: 'N·m', number: '' } as const;
+/** What was typed. A bare figure is told anew when the unit system changes, so that it never changes its meaning. */
+function useTyped(value: number | null, scale: Scale): readonly [text: string, setText: (text: string) => void] {
+  const { plain } = useFigures();
+  const told = (one: number | null) => (one === null ? '' : plain(scale.told(one)));
+  const [text, setText] = useState(() => told(value));
+  const [unit, setUnit] = useState(scale.unit);
+  if (unit !== scale.unit) {
+    setUnit(scale.unit);
+    if (isBare(text.replace(SIGN, '')) && value !== null) setText(told(value));
+  }
+  return [text, setText];
+}
 
 interface Props {
   readonly label: string;
@@ -30,25 +60,33 @@ interface Props {
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
   readonly zero?: boolean;
+  /** True where it may lie below nothing: a dome, a piston above the face. */
+  readonly signed?: boolean;
+  /** True where a length is told, and a bare figure read, in inches while inches are shown. */
+  readonly bothSystems?: boolean;
 }
 
-/** A measured figure: typed in mm or N·m, or in any unit that print knows (`9/16 in`, `12 in lb`). Nothing typed is lost. */
-export function MeasureField({ label, description, kind = 'length', value, onChange, zero = false }: Props) {
+/** A measured figure: typed bare in the field's unit, or in any unit that print knows (`9/16 in`, `12 in lb`). Nothing typed is lost. */
+export function MeasureField({ label, description, kind = 'length', value, onChange, zero = false, signed = false, bothSystems = false }: Props) {
   const { plain } = useFigures();
-  const [text, setText] = useState(value === null ? '' : plain(value));
-  const read = readMeasure(text, kind);
-  const low = read.ok && read.value !== null && !(read.value > 0 || (zero && read.value === 0));
-  const converted = read.ok && read.value !== null && !isBare(text);
+  const { inch } = useLengths();
+  const scale = SCALES[bothSystems && kind === 'length' && inch ? 'inch' : kind];
+  const [text, setText] = useTyped(value, scale);
+  const stands = (one: number) => signed || one > 0 || (zero && one === 0);
+  const read = readMeasure(text, scale, signed);
+  const low = read.ok && read.value !== null && !stands(read.value);
+  const converted = read.ok && read.value !== null && !isBare(text.replace(SIGN, ''));
   const type = (next: string) => {
     setText(next);
-    const now = readMeasure(next, kind);
-    if (now.ok && (now.value === null || now.value > 0 || (zero && now.value === 0))) onChange(now.value);
+    const now = readMeasure(next, scale, signed);
+    if (now.ok && (now.value === null || stands(now.value))) onChange(now.value);
   };
-  const unit = UNITS[kind];
   return (
     <TextInput
-      label={unit ? `${label}, ${unit}` : label}
-      description={converted && read.ok && read.value !== null ? `${plain(Number(read.value.toPrecision(6)))} ${unit}` : description}
+      label={scale.unit ? `${label}, ${scale.unit}` : label}
+      description={
+        converted && read.ok && read.value !== null ? `${plain(Number(scale.told(read.value).toPrecision(6)))} ${scale.unit}` : description
+      }
       inputMode={kind === 'number' ? 'decimal' : 'text'}
       autoComplete="off"
       value={text}

@@ -4,13 +4,13 @@ import type { YardSheets } from '@/features/shop/demonstration-fits';
 export const fourteenSheets: YardSheets = {
   volumes: {
     bore_mm: 62.484,
-    stroke_mm: 95,
+    stroke_mm: 94.996,
     cylinders: 4,
     overbore_mm: 1.524,
     chamber_cc: 58,
-    gasketBore_mm: 66,
-    gasket_mm: 1.4,
-    deck_mm: 0.5,
+    gasketBore_mm: 66.04,
+    gasket_mm: 1.397,
+    deck_mm: 0.508,
     crown_cc: 0,
   },
   weights: {
@@ -45,12 +45,12 @@ export const fourteenSheets: YardSheets = {
   },
   bearings: {
     name: 'Main bearings',
-    journal_mm: 50.761,
+    journal_mm: 50.7619,
     journalStandard_mm: 51.054,
     housing_mm: 54.61,
     housingStandard_mm: 54.61,
     steps_mm: [0.254, 0.508, 0.762],
-    tolerance_mm: 0.05,
+    tolerance_mm: 0.0508,
     shells: [
       { upper: '010', lower: '010' },
       { upper: '010', lower: '010' },

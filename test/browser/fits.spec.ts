@@ -330,7 +330,7 @@ test('sizes and volumes in both systems: a bare figure keeps its meaning, a dome
   await at(page, bench, '/engines/demo-fourteen/fits/volumes');
   const margin = page.getByRole('complementary', { name: 'Working' });
   await expect(page.getByLabel('Standard bore, in')).toHaveValue('2.46');
-  await expect(margin).toContainText('π/4 × (62.484 + 1.524)² × 95 / 1000 = 305.69 cc');
+  await expect(margin).toContainText('π/4 × (62.484 + 1.524)² × 94.996 / 1000 = 305.68 cc');
   await page.getByLabel('Stroke, in').fill('3.75');
   await expect(margin).toContainText('× 95.25 / 1000');
   await page.getByLabel('Dish, cc').fill('−6');
@@ -381,7 +381,7 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await page.getByLabel('Which set').selectOption('Connecting rods');
   await expect(page.getByText('big 4 g off; small the lightest')).toBeVisible();
   await page.goto(`${bench.address}/engines/demo-fourteen/record/fits`);
-  await expect(page.getByText('1223 cc (74.62 cu in)')).toBeVisible();
+  await expect(page.getByText('1223 cc (74.61 cu in)')).toBeVisible();
   await expect(page.getByText('Connecting rods: 412 and 171 g')).toBeVisible();
   await expect(page.getByText('Pistons with pins: 381 g; 380.5 g; 382 g; 380 g. Not yet alike within 1 g.')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Ring gap' })).toBeVisible();

@@ -84,7 +84,11 @@ function SizePart({
     kept ?? { journal_mm: null, journalStandard_mm: null, housing_mm: null, housingStandard_mm: null, tolerance_mm: 0.02 },
   );
   const [stepText, setStepText] = useState(
-    kept ? kept.steps_mm.map((step) => `${step} mm`).join(', ') : inch ? '0.010 in, 0.020 in, 0.030 in' : '0.25 mm, 0.50 mm, 0.75 mm',
+    kept
+      ? kept.steps_mm.map((step) => (inch ? `${Number((step / 25.4).toFixed(4))} in` : `${step} mm`)).join(', ')
+      : inch
+        ? '0.010 in, 0.020 in, 0.030 in'
+        : '0.25 mm, 0.50 mm, 0.75 mm',
   );
   const [shells, setShells] = useState<Bearings['shells']>(kept?.shells ?? [{ upper: '', lower: '' }]);
   const set = (name: keyof Sizes) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));

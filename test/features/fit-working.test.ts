@@ -4,7 +4,8 @@ import type { WorkingLine } from '@/core/joint';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/db/fit';
 import { fitStanding, type FitStanding } from '@/db/fit-standing';
 import { fitsOfEngine } from '@/db/fits-of-engine';
-import { workingOfPlace, type Told } from '@/features/fits/fit-working';
+import { workingOfShims, type Told } from '@/features/fits/figure-working';
+import { workingOfPlace } from '@/features/fits/fit-working';
 import { yardShop } from '../db/temporary-shop';
 
 const told: Told = {
@@ -82,16 +83,42 @@ describe('the margin of a fit can be followed with a pencil', () => {
   test('a dial: the mean with its spread; a gasket’s crush as most and least', () => {
     const float = fitOf({ kind: 'crank-float', methods: ['dial'], stations: 2, angles: 1, wanted: { limits: { min_mm: 0.05, max_mm: 0.2 } } });
     const read = [0, 1].flatMap((station) => [reading('push', 0, { station }), reading('pull', 0.1 + station / 100, { station }), reading('zero', 0, { station })]); // prettier-ignore
-    expect(lineOf(work(float, read).working.lines, /^float = pulled − pushed; their mean$/)).toBe('0.105 mm, spread 0.010 mm');
+    expect(lineOf(work(float, read).working.lines, /^float = pulled − pushed; their mean$/)).toBe(
+      '0.100 − 0.000; 0.110 − 0.000; mean 0.105 mm, spread 0.010 mm',
+    );
     const shimmed = { ...float, detail: { shim: { family: 'f', fitted_mm: 0.3, crush: { min_mm: 0.02, max_mm: 0.04 }, stack: 1 } } };
-    expect(lineOf(work(shimmed, read).working.lines, /^less what the gasket loses/)).toBe('0.065 to 0.085 mm');
+    expect(lineOf(work(shimmed, read).working.lines, /^less what the gasket loses/)).toBe('0.105 − 0.040 = 0.065 mm; 0.105 − 0.020 = 0.085 mm');
   });
   test('feelers are an interval; a runout is the full reading and its half', () => {
     const side = fitOf({ kind: 'rod-side', methods: ['feelers'], angles: 1, wanted: { limits: { min_mm: 0.1, max_mm: 0.3 } } });
     expect(lineOf(work(side, [reading('goes', 0.15), reading('stops', 0.2)]).working.lines, /^between what goes/)).toBe('0.150 to 0.200 mm');
     const shaft = fitOf({ kind: 'runout', methods: ['dial'], angles: 1, wanted: { limits: { min_mm: 0, max_mm: 0.05 } } });
     const { lines } = work(shaft, [reading('high', 0.03), reading('low', -0.01)]).working;
-    expect([lineOf(lines, /^full indicator/), lineOf(lines, /^eccentricity/)]).toEqual(['0.040 mm', '0.020 mm']);
+    const printed = ['0.030 − (-0.010) = 0.040 mm at most', '0.040 / 2 = 0.020 mm'];
+    expect([lineOf(lines, /^full indicator/), lineOf(lines, /^eccentricity/)]).toEqual(printed);
+    // Limits of the eccentricity judge its half; the drawing and the margin still tell which is which.
+    const half = work({ ...shaft, wanted: { limits: { min_mm: 0, max_mm: 0.015 }, as: 'eccentricity' } }, [
+      reading('high', 0.03),
+      reading('low', -0.01),
+    ]);
+    expect([lineOf(half.working.lines, /^full indicator/), lineOf(half.working.lines, /^eccentricity/)]).toEqual(printed);
+    expect(half.place.state).toBe('loose');
+  });
+  test('a tight ring says how much comes off it, a ring inside says nothing of filing', () => {
+    const gap = fitOf({ kind: 'ring-gap', methods: ['length'], angles: 1, wanted: { limits: { min_mm: 0.25, max_mm: 0.4 } } });
+    expect(lineOf(work(gap, [reading('length', 0.21)]).working.lines, /^to file/)).toBe('0.250 − 0.210 = 0.040 mm, in this bore only');
+    expect(work(gap, [reading('length', 0.3)]).working.lines?.some(({ formula }) => formula.startsWith('to file'))).toBe(false);
+  });
+  test('a choice of shims, at full and at least crush', () => {
+    const choice = { choice_mm: [0.35], float: { min_mm: 0.117, max_mm: 0.137 }, verdict: 'loose' as const, notes: [] };
+    const shim = { family: 'f', fitted_mm: 0.3, stack: 1 };
+    const shimmed = { name: 'Cam', what: 'float', read_mm: 0.207, in_mm: 0.3, shim: { ...shim, crush: { min_mm: 0.02, max_mm: 0.04 } }, choice };
+    const { lines } = workingOfShims(shimmed, told);
+    expect([lineOf(lines, /full crush/), lineOf(lines, /least crush/)]).toEqual([
+      '0.207 + 0.300 − 0.350 − 0.040 = 0.117 mm',
+      '0.207 + 0.300 − 0.350 − 0.020 = 0.137 mm',
+    ]);
+    expect(lineOf(workingOfShims({ ...shimmed, shim }, told).lines, /^float = read/)).toBe('0.207 + 0.300 − 0.350 = 0.157 mm');
   });
   test('strip against micrometers: the difference of the means, and both named', () => {
     const both = fitOf({ kind: 'main-clearance', methods: ['micrometer', 'strip'], angles: 1 });

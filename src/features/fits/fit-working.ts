@@ -1,16 +1,9 @@
 import { USUAL_PRACTICE, schoolWords, type WorkingLine } from '@/core/joint';
-import type { PlaceResult, PlaceFigure } from '@/core/fits';
+import type { PlaceResult } from '@/core/fits';
 import { value20_mm, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
 import type { Working } from '@/interface/shell/working-margin';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
-
-/** Figures of the margin in the system that is shown. */
-export interface Told {
-  readonly small: (mm: number) => string;
-  readonly gap: (mm: number) => string;
-  readonly size: (mm: number) => string;
-  readonly span: (low_mm: number, high_mm: number) => string;
-}
+import { fileLines, linesOfFigure, type Told } from './figure-working';
 
 function pairLines(place: PlaceStanding, { fit, kind }: FitStanding, { size, gap }: Told): readonly WorkingLine[] {
   const { journal, bore, figures } = place.result;
@@ -27,36 +20,6 @@ function pairLines(place: PlaceStanding, { fit, kind }: FitStanding, { size, gap
     ...(kind.along ? [] : [{ formula: `${kind.sides[1]}: out of round, taper`, figures: [`${gap(bore.outOfRound_mm)}, ${gap(bore.taper_mm)}`] }]),
   ];
 } // prettier-ignore
-
-const figureLine = ({ method, least_mm, greatest_mm, mean_mm, uncrushed_mm }: PlaceFigure, { gap, span }: Told): readonly WorkingLine[] => {
-  if (uncrushed_mm !== undefined)
-    return [
-      { formula: method === 'dial' ? 'float = pulled − pushed; their mean' : 'middle of what goes and what does not', figures: [gap(uncrushed_mm)] },
-      { formula: 'less what the gasket loses, most and least', figures: [span(least_mm, greatest_mm)] },
-    ];
-  switch (method) {
-    case 'dial':
-      return [
-        {
-          formula: 'float = pulled − pushed; their mean',
-          figures: [`${gap(mean_mm)}${least_mm === greatest_mm ? '' : `, spread ${gap(greatest_mm - least_mm)}`}`],
-        },
-      ];
-    case 'feelers':
-      return [{ formula: 'between what goes and what does not', figures: [span(least_mm, greatest_mm)] }];
-    case 'strip':
-      return [{ formula: 'strip, both ends', figures: [span(least_mm, greatest_mm)] }];
-    case 'runout':
-      return [
-        { formula: 'full indicator reading = highest − lowest', figures: [gap(greatest_mm)] },
-        { formula: 'eccentricity = half of it', figures: [gap(greatest_mm / 2)] },
-      ];
-    case 'length':
-      return [{ formula: 'as read', figures: [span(least_mm, greatest_mm)] }];
-    case 'micrometer':
-      return [];
-  }
-};
 
 function wantedLines({ wanted, journal }: PlaceResult, { fit }: FitStanding, { span, size }: Told): readonly WorkingLine[] {
   const { rule } = fit.wanted;
@@ -105,9 +68,10 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, told
     title: standing.places.length > 1 ? `${fit.name}, ${place.name}` : fit.name,
     lines: [
       ...pairLines(place, standing, told),
-      ...result.figures.flatMap((one) => figureLine(one, told)),
+      ...result.figures.flatMap((one) => linesOfFigure(one, place, standing, told)),
       ...(result.stripDifference_mm === undefined ? [] : [{ formula: 'strip − micrometers, means', figures: [told.gap(result.stripDifference_mm)] }]),
       ...wantedLines(result, standing, told),
+      ...(standing.kind.remedies.includes('file') ? fileLines(place, told) : []),
     ],
     remarks: [
       ['Wanted from', page ?? SOURCES[by]],

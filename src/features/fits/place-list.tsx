@@ -13,6 +13,7 @@ import { PlaceActs } from './place-acts';
 import styles from './places.module.css';
 
 const NOTABLE_MM = 0.0127;
+const LONG = 6;
 
 /** How much is to be filed off a ring to reach the least gap. */
 const toFile = ({ figures, wanted }: PlaceResult) => Math.max(0, (wanted?.hard.min_mm ?? 0) - (figures[0]?.least_mm ?? Infinity));
@@ -53,7 +54,7 @@ export function PlaceList({ standing, add }: Props) {
   const show = useShowWorking(workings);
   const [deciding, setDeciding] = useState<number>();
   return (
-    <ul className={styles.places}>
+    <ul className={styles.places} data-named={standing.places.some(({ name }) => name.length > LONG) || undefined}>
       {standing.places.map((place, i) => {
         const working = workings[i];
         const { sign, words, kind } = STATE_WORDS[place.state];

@@ -15,6 +15,8 @@ import { Fold } from '@/interface/parts/fold';
 import form from '@/interface/parts/form.module.css';
 import { Remark } from '@/interface/parts/sheet';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
+import { useShowWorking } from '@/interface/shell/working-margin';
+import { workingOfShims } from './figure-working';
 import { fitShimAction, keepDrawerAction, putShimAction } from './actions';
 import styles from './places.module.css';
 
@@ -105,7 +107,8 @@ interface ChoiceProps {
 
 function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const router = useRouter();
-  const { gap } = useLengths();
+  const told = useLengths();
+  const { gap, inch } = told;
   const { span } = useLengths(standing.kind.isSize);
   const { plain } = useFigures();
   const [refusal, setRefusal] = useState<string>();
@@ -115,6 +118,11 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const { shim } = standing.fit.detail;
   const isIn_mm = stackOf_mm(shim ? shimsIn(shim, place.place) : []);
   const name = standing.places.length > 1 ? `${place.name}. ` : '';
+  const read = place.result.figures[0];
+  const read_mm = read?.uncrushed_mm ?? read?.mean_mm ?? 0;
+  const called = standing.places.length > 1 ? `Shims, ${place.name}` : 'Shims';
+  const working = found?.ok && shim ? workingOfShims({ name: called, what, read_mm, in_mm: isIn_mm, shim, choice: found.choice }, told) : undefined;
+  const show = useShowWorking(working ? [working] : []);
   if (isProven(place.state)) return <p className="soft">{name}Inside as it is, {isIn_mm > 0 ? `with ${gap(isIn_mm)} in` : 'without a shim'}.</p>;
   if (!found) return <p className="soft">{name}Read the {what} first, and say what is wanted.</p>;
   if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
@@ -130,12 +138,12 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
     const wanted = place.result.wanted;
     const target = wanted?.target_mm ?? ((wanted?.hard.min_mm ?? 0) + (wanted?.hard.max_mm ?? 0)) / 2;
     const crush = shim?.crush ? (shim.crush.min_mm + shim.crush.max_mm) / 2 : 0;
-    const read = place.result.figures[0];
-    const missing = (read?.uncrushed_mm ?? read?.mean_mm ?? 0) + isIn_mm - crush - target;
-    add({ id: nanoid(), kind: 'order', place: place.place, at: new Date().toISOString(), body: { words: `shim of ${plain(Number(missing.toFixed(2)))} mm` } });
+    const missing_mm = read_mm + isIn_mm - crush - target;
+    const thickness = inch ? `${plain(Math.round(missing_mm / 0.0254))} thou` : `${plain(Number(missing_mm.toFixed(2)))} mm`;
+    add({ id: nanoid(), kind: 'order', place: place.place, at: new Date().toISOString(), body: { words: `shim of ${thickness}` } });
   };
   return (
-    <>
+    <div tabIndex={0} role="group" aria-label={called} {...(working && show(working))}>
       <p data-testid="shim-choice">
         {name}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The {what} is then{' '}
         <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
@@ -146,7 +154,7 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
         {!stays && <Key rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the {what} again</Key>}
         {verdict !== 'inside' && <Key onClick={order}>A better one is on order</Key>}
       </p>
-    </>
+    </div>
   );
 } // prettier-ignore
 

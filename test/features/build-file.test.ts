@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { openShop } from '@/db/shop';
+import { fitShims } from '@/features/fits/fit-shims';
+import { recordLine } from '@/features/fits/record-line';
 import { buildFileOf, type BuildFile } from '@/features/record/build-file';
 import { buildFileSchema } from '@/features/record/build-file-schema';
 import { asCopy, readBack } from '@/features/record/read-back';
@@ -27,6 +29,29 @@ describe('the build file', () => {
     if (!engine) throw new Error('it did not come back');
     expect(JSON.parse(JSON.stringify(buildFileOf(other, engine, YARD_NOW)))).toEqual(file);
   });
+
+  test('shims place by place, marked rings, corrected pages and named sheets come back too', () => {
+    const own = yardShop();
+    const cam = own.fits.find('demo-m-fit-cam');
+    const leaf = own.book.findLeaf('demo-n-mains-play');
+    if (!cam || !leaf) throw new Error('the yard is not whole');
+    fitShims(own, cam, 0, [0.35], YARD_NOW);
+    own.book.addLeaf({ ...leaf, id: 'again', replacesId: leaf.id, printedText: '0,04 bis 0,07 mm', minMm: 0.04, maxMm: 0.07 });
+    own.sheets.add({ id: 'pistons', engineId: 'demo-fourteen', kind: 'weights', at: YARD_NOW, body: { what: 'pieces', name: 'Pistons', rods: [], pieces_g: [380, 381], tolerance_g: 1 } });
+    const ring = { id: 'ring-marked', kind: 'reading', place: 0, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: YARD_NOW };
+    expect(recordLine(own, 'demo-f-fit-gaps', { ...ring, body: { unit: 'thou', instrument: 'Feelers', answers: {}, piece: 'A' } }).ok).toBe(true);
+    for (const id of ['demo-fourteen', 'demo-maestrale', 'demo-norrhem']) {
+      const engine = own.engines.find(id);
+      if (!engine) throw new Error(`no ${id}`);
+      const file = JSON.parse(JSON.stringify(buildFileOf(own, engine, YARD_NOW))) as BuildFile;
+      const checked = buildFileSchema.validate(file, { stripUnknown: true });
+      if (checked.error) throw checked.error;
+      const other = openShop(temporaryFile());
+      readBack(other, checked.value);
+      const back = other.engines.find(id);
+      expect(back && JSON.parse(JSON.stringify(buildFileOf(other, back, YARD_NOW)))).toEqual(file);
+    }
+  }); // prettier-ignore
 
   test('one joint takes along what it rests on, and no more', () => {
     const file = fileOf('demo-fourteen', 'demo-f-joint-head');

@@ -87,7 +87,11 @@ interface Props {
 export const PairGrid = ({ standing, plan, entry, add }: Props) =>
   standing.places.map((place) => (
     <section key={place.place} className={styles.place} aria-label={place.name}>
-      {standing.places.length > 1 && <h3 className={styles.placeName}>{place.name}</h3>}
+      {standing.places.length > 1 && (
+        <h3 className={styles.placeName} data-long={place.name.length > 3 || undefined}>
+          {place.name}
+        </h3>
+      )}
       {plan.methods.includes('micrometer') && (
         <div className={styles.sides}>
           <SideGrid part="journal" standing={standing} place={place} plan={plan} entry={entry} />

@@ -2,7 +2,7 @@ import { checkOverdue, guards, type Guard, type Ladder } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
-import type { JointSetting } from './joint-working';
+import type { JointSetting } from './joint-setting';
 import { askedOf } from './leaf-of-text';
 import type { Wrench } from './repositories/wrench-repository';
 import { filmOn, gradeOn, metalOn } from './shelves';

@@ -4,7 +4,7 @@ import { readTorque, type TorqueReading } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
 import type { FastenerFacts } from './joint-detail';
-import type { JointSetting } from './joint-working';
+import type { JointSetting } from './joint-setting';
 import type { Leaf, Source } from './repositories/book-repository';
 import type { Wrench } from './repositories/wrench-repository';
 import { filmOn, gradeOn, type Shelves } from './shelves';

@@ -1,8 +1,19 @@
 import { DomainError } from '@/core/units';
-import type { JointSetting } from './joint-working';
+import type { Leaf, Source } from './repositories/book-repository';
 import type { Joint } from './repositories/joint-repository';
+import type { Shelves } from './shelves';
 import { shelvesOf } from './shelves-of-shop';
 import type { Shop } from './shop';
+
+/** A joint with everything its figure is made from. Plain rows in, core results out: nothing here touches a file. */
+export interface JointSetting {
+  readonly joint: Joint;
+  readonly leaf: Leaf;
+  readonly source: Source;
+  readonly shelves: Shelves;
+  /** For what is overdue, ms since 1970. */
+  readonly now: number;
+}
 
 /** A joint with its leaf, source and the shelves. @throws DomainError not-found */
 export function settingOf(shop: Shop, joint: Joint, now: number): JointSetting {

@@ -7,21 +7,11 @@ import { chooseWrench, type WrenchChoice } from '@/core/wrench';
 import { careOf } from './joint-detail';
 import { guardsOfJoint, isOverdue } from './joint-guards';
 import { ladderInput, readingOfLeaf, scaleOf, sourceLine, todayFacts } from './joint-ladder';
-import type { Leaf, Source } from './repositories/book-repository';
 import type { Joint } from './repositories/joint-repository';
 import type { Wrench } from './repositories/wrench-repository';
-import { filmOn, type Shelves } from './shelves';
+import type { JointSetting } from './joint-setting';
+import { filmOn } from './shelves';
 import type { TighteningPlan } from './tightening-plan';
-
-/** A joint with everything its figure is made from. Plain rows in, core results out: nothing here touches a file. */
-export interface JointSetting {
-  readonly joint: Joint;
-  readonly leaf: Leaf;
-  readonly source: Source;
-  readonly shelves: Shelves;
-  /** For what is overdue, ms since 1970. */
-  readonly now: number;
-}
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
 export interface WorkedJoint {

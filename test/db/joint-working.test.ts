@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { USUAL_PRACTICE } from '@/core/joint';
 import { careOf, detailOf, PLAIN_DETAIL } from '@/db/joint-detail';
-import { settingOf } from '@/db/joint-setting';
-import { planOfJoint, stagesOfJoint, workJoint, type JointSetting } from '@/db/joint-working';
+import { settingOf, type JointSetting } from '@/db/joint-setting';
+import { planOfJoint, stagesOfJoint, workJoint } from '@/db/joint-working';
 import type { Joint } from '@/db/repositories/joint-repository';
 import { keepShopPractice, shelvesOf } from '@/db/shelves-of-shop';
 import { YARD_NOW, yardShop } from './temporary-shop';

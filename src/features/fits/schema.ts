@@ -121,16 +121,11 @@ export const drawerSchema = Joi.object<DrawerFields>({
 export const shimSchema = Joi.object<{ family: string; typed: string; count: number }>({
   family: Joi.string().trim().max(80).required(),
   typed: Joi.string().trim().max(40).required().messages({ 'string.empty': 'Give its thickness with its unit.' }),
-  count: Joi.number()
-    .integer()
-    .min(0)
-    .max(500)
-    .required()
-    .messages({
-      'number.base': 'Say how many there are.',
-      'number.min': 'Say how many there are: none or more.',
-      'number.integer': 'Say how many there are, as a whole number.',
-    }),
+  count: Joi.number().integer().min(0).max(500).required().messages({
+    'number.base': 'Say how many there are.',
+    'number.min': 'Say how many there are: none or more.',
+    'number.integer': 'Say how many there are, as a whole number.',
+  }),
 });
 
 export const fitShimSchema = Joi.object<{ fitId: string; place: number; choice_mm: number[] }>({

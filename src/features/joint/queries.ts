@@ -2,15 +2,14 @@ import { engineStanding, jointStanding } from '@/db/engine-standing';
 import { sameSubject, speakingLeaves, type SpeakingLeaf } from '@/db/governing';
 import type { Guard } from '@/core/joint';
 import { fitsOfEngine, gateOf, guardsOfGate } from '@/db/fits-of-engine';
-import { settingOf } from '@/db/joint-setting';
-import { filmsName, workJoint, type JointSetting } from '@/db/joint-working';
+import { settingOf, type JointSetting } from '@/db/joint-setting';
+import { filmsName, workJoint } from '@/db/joint-working';
 import type { Leaf } from '@/db/repositories/book-repository';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { Joint } from '@/db/repositories/joint-repository';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
 import type { JointSummary } from './joints-sheet';
-import type { Resume } from './start-controls';
 
 function standingLeaves(shop: Shop, engineId: string): readonly Leaf[] {
   const leaves = shop.book.leaves(engineId);
@@ -55,6 +54,11 @@ export function jointSummaries(shop: Shop, engine: Engine, now: number): readonl
       asks: guards.filter((guard) => guard.severity === 'ask').length + gate.asks.length,
     };
   });
+}
+
+export interface Resume {
+  readonly href: string;
+  readonly line: string;
 }
 
 export interface JointPage {

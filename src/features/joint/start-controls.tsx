@@ -9,12 +9,8 @@ import { Key } from '@/interface/parts/button';
 import { Remark } from '@/interface/parts/sheet';
 import { send } from '@/interface/parts/use-action-form';
 import { startTighteningAction } from './actions';
+import type { Resume } from './queries';
 import styles from './joint-sheet.module.css';
-
-export interface Resume {
-  readonly href: string;
-  readonly line: string;
-}
 
 interface Props {
   readonly joint: Joint;

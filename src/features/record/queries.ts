@@ -1,6 +1,6 @@
 import { jointStanding, type JointStanding } from '@/db/engine-standing';
-import { settingOf } from '@/db/joint-setting';
-import { workJoint, type JointSetting, type WorkedJoint } from '@/db/joint-working';
+import { settingOf, type JointSetting } from '@/db/joint-setting';
+import { workJoint, type WorkedJoint } from '@/db/joint-working';
 import type { Engine } from '@/db/repositories/engine-repository';
 import type { HeatLog } from '@/db/repositories/heat-repository';
 import { fitsOfEngine } from '@/db/fits-of-engine';

@@ -1,4 +1,14 @@
-import type { Preferences } from './preferences';
+import type { DecimalSign } from './format';
+
+/** How this person wants figures and screens shown. */
+export interface Preferences {
+  readonly decimalSign: DecimalSign;
+  /** True while the other unit system is shown. */
+  readonly otherUnits: boolean;
+  readonly contrast: 'normal' | 'high';
+  /** False turns every single-key shortcut off. */
+  readonly keys: boolean;
+}
 
 const COOKIES: Readonly<Record<keyof Preferences, string>> = {
   decimalSign: 'spanner-decimal',

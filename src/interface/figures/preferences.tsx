@@ -2,17 +2,8 @@
 
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { torqueFromSi, type TorqueUnit } from '@/core/units';
-import { formatFixed, formatPlain, formatSignificant, type DecimalSign } from './format';
-import { writePreference } from './preference-cookies';
-
-export interface Preferences {
-  readonly decimalSign: DecimalSign;
-  /** True while the other unit system is shown. */
-  readonly otherUnits: boolean;
-  readonly contrast: 'normal' | 'high';
-  /** False turns every single-key shortcut off. */
-  readonly keys: boolean;
-}
+import { formatFixed, formatPlain, formatSignificant } from './format';
+import { writePreference, type Preferences } from './preference-cookies';
 
 interface Held extends Preferences {
   readonly change: (part: Partial<Preferences>) => void;

@@ -4,8 +4,8 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { CONDITIONS, READING_UNITS_MM, type Answer, type Answers, type ConditionId, type FitKind, type ReadingUnit } from '@/core/fits';
 import { Fold } from '@/interface/parts/fold';
 import form from '@/interface/parts/form.module.css';
-import styles from './readings.module.css';
 import { RESOLUTIONS, type Session } from './session';
+import styles from './session-bar.module.css';
 
 const UNITS: readonly { readonly value: ReadingUnit; readonly label: string }[] = [
   { value: 'mm', label: 'mm' },

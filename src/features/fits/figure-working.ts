@@ -81,12 +81,17 @@ export function linesOfFigure(figure: PlaceFigure, place: PlaceStanding, standin
   }
 }
 
-/** How much comes off a ring that is too tight; filing never closes a gap. */
-export function fileLines({ result: { figures, wanted } }: PlaceStanding, { small, gap }: Told): readonly WorkingLine[] {
+/** How much comes off a ring to reach the least gap, or 0: filing never closes a gap. Nothing where the fit is not one to be filed. */
+export function toFile_mm({ result: { figures, wanted } }: PlaceStanding, { remedies }: FitStanding['kind']): number {
   const [read] = figures;
-  if (!read || !wanted || read.least_mm >= wanted.hard.min_mm) return [];
-  const { min_mm } = wanted.hard;
-  return [{ formula: 'to file = least wanted − as read', figures: [`${small(min_mm)} − ${small(read.least_mm)} = ${gap(min_mm - read.least_mm)}, in this bore only`] }];
+  return read && wanted && remedies.includes('file') ? Math.max(0, wanted.hard.min_mm - read.least_mm) : 0;
+}
+
+export function fileLines(place: PlaceStanding, kind: FitStanding['kind'], { small, gap }: Told): readonly WorkingLine[] {
+  const file_mm = toFile_mm(place, kind);
+  const min_mm = place.result.wanted?.hard.min_mm ?? 0;
+  if (file_mm === 0) return [];
+  return [{ formula: 'to file = least wanted − as read', figures: [`${small(min_mm)} − ${small(min_mm - file_mm)} = ${gap(file_mm)}, in this bore only`] }];
 } // prettier-ignore
 
 interface Shimmed {

@@ -71,7 +71,7 @@ export function workingOfPlace(standing: FitStanding, place: PlaceStanding, told
       ...result.figures.flatMap((one) => linesOfFigure(one, place, standing, told)),
       ...(result.stripDifference_mm === undefined ? [] : [{ formula: 'strip − micrometers, means', figures: [told.gap(result.stripDifference_mm)] }]),
       ...wantedLines(result, standing, told),
-      ...(standing.kind.remedies.includes('file') ? fileLines(place, told) : []),
+      ...fileLines(place, standing.kind, told),
     ],
     remarks: [
       ['Wanted from', page ?? SOURCES[by]],

@@ -1,13 +1,14 @@
 'use client';
 
 import { useState } from 'react';
-import type { PlaceFigure, PlaceResult } from '@/core/fits';
+import type { PlaceFigure } from '@/core/fits';
 import type { FitLine } from '@/db/fit';
 import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
 import { useLengths } from '@/interface/figures/preferences';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
+import { toFile_mm } from './figure-working';
 import { workingOfPlace } from './fit-working';
 import { PlaceActs } from './place-acts';
 import styles from './places.module.css';
@@ -15,12 +16,10 @@ import styles from './places.module.css';
 const NOTABLE_MM = 0.0127;
 const LONG = 6;
 
-/** How much is to be filed off a ring to reach the least gap. */
-const toFile = ({ figures, wanted }: PlaceResult) => Math.max(0, (wanted?.hard.min_mm ?? 0) - (figures[0]?.least_mm ?? Infinity));
-
 function Figures({ place, kind }: { readonly place: PlaceStanding; readonly kind: FitStanding['kind'] }) {
   const { span, gap } = useLengths(kind.isSize);
   const { figures, read, asked, stripDifference_mm: off_mm } = place.result;
+  const file_mm = toFile_mm(place, kind);
   const told = ({ method, least_mm, greatest_mm, mean_mm, uncrushed_mm }: PlaceFigure) =>
     method === 'dial' && uncrushed_mm === undefined ? gap(mean_mm) : span(least_mm, greatest_mm);
   return (
@@ -37,7 +36,7 @@ function Figures({ place, kind }: { readonly place: PlaceStanding; readonly kind
           They differ by {gap(Math.abs(off_mm))}{Math.abs(off_mm) > NOTABLE_MM ? ': find out which is wrong' : ''}; shown, not averaged.
         </span>
       )}
-      {kind.id === 'ring-gap' && toFile(place.result) > 0 && <span>File {gap(toFile(place.result))} off this ring, in this bore only.</span>}
+      {file_mm > 0 && <span>File {gap(file_mm)} off this ring, in this bore only.</span>}
     </div>
   ); // prettier-ignore
 }

@@ -1,6 +1,6 @@
 import { boltSegments, stiffness, usualBearingFace } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
-import type { YardTrial } from '@/features/shop/demonstration';
+import type { YardTrial } from './load-yard';
 
 const thread = threadNamed('7/16 BSF');
 const face = usualBearingFace(thread);

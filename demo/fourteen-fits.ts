@@ -1,4 +1,4 @@
-import type { YardFit } from '@/features/shop/demonstration-fits';
+import type { YardFit } from './load-fits';
 
 const CAPS = { 'cap-final': 'yes', 'final-bolts': 'yes' } as const;
 const STRIP = { ...CAPS, dry: 'yes', 'shaft-still': 'yes' } as const;

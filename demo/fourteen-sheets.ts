@@ -1,4 +1,4 @@
-import type { YardSheets } from '@/features/shop/demonstration-fits';
+import type { YardSheets } from './load-fits';
 
 /** What is known of the whole Fourteen: bored sixty thou over, crank ground ten under, rods matched, rings clocked. */
 export const fourteenSheets: YardSheets = {

@@ -1,7 +1,7 @@
-import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { fourteenFits } from './fourteen-fits';
 import { fourteenSheets } from './fourteen-sheets';
-import type { YardEngine } from '@/features/shop/demonstration';
+import type { YardEngine } from './load-yard';
 
 /** Side-valve four of 1936: head on, first heat cycle done this morning, retorque due when it is cold. */
 export const fourteen: YardEngine = {

@@ -1,4 +1,4 @@
-import type { YardFit } from '@/features/shop/demonstration-fits';
+import type { YardFit } from './load-fits';
 
 const COVER = { 'cover-tight': 'yes', 'seal-out': 'yes' } as const;
 const DIAL = { unit: 'mm', instrument: 'Dial', resolution_mm: 0.01 } as const;

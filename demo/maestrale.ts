@@ -1,8 +1,8 @@
 import { boltSegments } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
-import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { maestraleFits } from './maestrale-fits';
-import type { YardBoltSet, YardEngine } from '@/features/shop/demonstration';
+import type { YardBoltSet, YardEngine } from './load-yard';
 
 const FREE = [58.012, 58.006, 58.02, 58.009];
 const TIGHT: readonly (readonly [mm: number, torque: number])[] = [[58.141, 31], [58.132, 30.5], [58.1, 36], [58.139, 31.5]]; // prettier-ignore

@@ -1,6 +1,6 @@
-import { PLAIN_DETAIL } from '@/db/joint-detail';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { norrhemFits } from './norrhem-fits';
-import type { YardEngine } from '@/features/shop/demonstration';
+import type { YardEngine } from './load-yard';
 
 /** V4 two-stroke of 1962: parts being checked in, the book open, nothing tight yet. */
 export const norrhem: YardEngine = {

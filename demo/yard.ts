@@ -1,4 +1,4 @@
-import type { Yard } from '@/features/shop/demonstration';
+import type { Yard } from './load-yard';
 import { filmTrial } from './film-trial';
 import { fourteen } from './fourteen';
 import { maestrale } from './maestrale';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { openShop } from '@/db/shop';
-import { loadDemonstration } from '@/features/shop/demonstration';
+import { loadDemonstration } from '@demo/load-yard';
 import { fitPage, fitsPage } from '@/features/fits/queries';
 import { demonstrationYard } from '@demo/yard';
 

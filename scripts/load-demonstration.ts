@@ -2,9 +2,9 @@
 import { existsSync } from 'node:fs';
 import { openShop } from '@/db/shop';
 import { ShopTrouble } from '@/db/trouble';
-import { loadDemonstration, removeShopFile } from '@/features/shop/demonstration';
-import { nowIso } from '@/interface/server/clock';
-import { shopFile } from '@/interface/server/shop-file';
+import { loadDemonstration, removeShopFile } from '@demo/load-yard';
+import { nowIso } from '@/server/clock';
+import { shopFile } from '@/server/shop-file';
 import { demonstrationYard } from '@demo/yard';
 
 const file = shopFile('demonstration');

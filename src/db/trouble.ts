@@ -1,5 +1,5 @@
-/** What can go wrong with the file itself. Nothing is lost by any of them. */
-export type TroubleCode = 'disk-full' | 'locked' | 'newer-version' | 'corrupt' | 'not-writable' | 'changed-history' | 'failed';
+import type { TroubleCode } from '@/model/trouble-code';
+
 
 /** Trouble with the shop's file: a sentence for a person, and what to do next. */
 export class ShopTrouble extends Error {

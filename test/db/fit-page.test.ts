@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { contextOfFit, fitsOfEngine, gateOf, guardsOfGate } from '@/db/fits-of-engine';
-import { standingLeaf } from '@/db/fit-page';
-import type { Leaf } from '@/db/repositories/book-repository';
+import { contextOfFit, fitsOfEngine } from '@/db/reads/fits-of-engine';
+import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
+import { standingLeaf } from '@/model/fit/fit-page';
+import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 import { correctedFit } from '@/features/fits/fit-of-fields';
 import { fitsRecord } from '@/features/record/queries';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { contextOfFit } from '@/db/fits-of-engine';
-import { assertAsked, assertOfThisBore, fittedElsewhere } from '@/db/fit-reading';
-import { fitStanding } from '@/db/fit-standing';
+import { contextOfFit } from '@/db/reads/fits-of-engine';
+import { assertAsked, assertOfThisBore, fittedElsewhere } from '@/model/fit/fit-reading';
+import { fitStanding } from '@/model/fit/fit-state';
 import { readReadings, readingsCsv } from '@/features/fits/readings-csv';
 import { recordLine } from '@/features/fits/record-line';
 import { codeOf } from '../core/code-of';

@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/db/fit';
-import { fitStanding, value20_mm, worstFirst, type FitContext } from '@/db/fit-standing';
-import { boltsOf, fitsOfEngine, gateOf, guardsOfGate, provenFits, stripsIn, stripsInEngine } from '@/db/fits-of-engine';
+import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
+import { fitStanding, value20_mm, worstFirst, type FitContext } from '@/model/fit/fit-state';
+import { fitsOfEngine, stripsInEngine } from '@/db/reads/fits-of-engine';
+import { boltsOf } from '@/model/fit/fit-context';
+import { gateOf, guardsOfGate, provenFits, stripsIn } from '@/model/fit/fit-gate';
 import { yardShop } from './temporary-shop';
 
 const fit: Fit = {

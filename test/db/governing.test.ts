@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { appliesTo, compareNumbers, sameSubject, speakingLeaves } from '@/db/governing';
-import { PLAIN_SOURCE, type Leaf, type Source } from '@/db/repositories/book-repository';
+import { appliesTo, compareNumbers, sameSubject, speakingLeaves } from '@/model/book/source-precedence';
+import type { Leaf } from '@/model/book/leaf';
+import { PLAIN_SOURCE, type Source } from '@/model/book/source';
 
 const source = (id: string, part: Partial<Source> = {}): Source => ({
   ...PLAIN_SOURCE,

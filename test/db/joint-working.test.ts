@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { USUAL_PRACTICE } from '@/core/joint';
-import { careOf, detailOf, PLAIN_DETAIL } from '@/db/joint-detail';
-import { settingOf, type JointSetting } from '@/db/joint-setting';
-import { planOfJoint, stagesOfJoint, workJoint } from '@/db/joint-working';
-import type { Joint } from '@/db/repositories/joint-repository';
-import { keepShopPractice, shelvesOf } from '@/db/shelves-of-shop';
+import { careOf, detailOf, PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { settingOf } from '@/db/reads/joint-inputs';
+import type { JointSetting } from '@/model/joint/joint-inputs';
+import { planOfJoint, stagesOfJoint, workJoint } from '@/model/joint/joint-result';
+import type { Joint } from '@/model/joint/joint';
+import { keepShopPractice, shelvesOf } from '@/db/reads/shelves-of-shop';
 import { YARD_NOW, yardShop } from './temporary-shop';
 
 const now = Date.parse(YARD_NOW);

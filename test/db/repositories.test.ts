@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { SHELF_FILMS } from '@/core/film';
-import { PLAIN_SOURCE } from '@/db/repositories/book-repository';
-import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
-import type { TrialPullRow } from '@/db/repositories/trial-repository';
+import { PLAIN_SOURCE } from '@/model/book/source';
+import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
+import type { TrialPullRow } from '@/model/trial/film-trial';
 import { YARD_NOW, yardShop } from './temporary-shop';
 
 const shop = yardShop();

@@ -2,9 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SHELF_GRADES, SHELF_METALS } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
-import { PLAIN_DETAIL, type JointDetail } from '@/db/joint-detail';
-import { detailSchema } from '@/db/joint-detail-schema';
-import { SHELF_SCHEMAS } from '@/db/shelf-schemas';
+import { PLAIN_DETAIL, type JointDetail } from '@/model/joint/joint-detail';
+import { detailSchema } from '@/model/joint/joint-detail-schema';
+import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import { yardShop } from './temporary-shop';
 
 const details = (() => {

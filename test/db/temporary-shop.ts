@@ -2,9 +2,9 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openShop, type Shop } from '@/db/shop';
-import { planOfJoint } from '@/db/joint-working';
-import { settingOf } from '@/db/joint-setting';
-import { loadDemonstration } from '@/features/shop/demonstration';
+import { planOfJoint } from '@/model/joint/joint-result';
+import { settingOf } from '@/db/reads/joint-inputs';
+import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
 
 export const temporaryFile = (): string => join(mkdtempSync(join(tmpdir(), 'spanner-')), 'shop.sqlite');

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { engineStanding } from '@/db/engine-standing';
-import { gateOf } from '@/db/fits-of-engine';
-import { waitLine, waitOf } from '@/features/engine/waits';
+import { engineStanding } from '@/db/reads/engine-state';
+import { gateOf } from '@/model/fit/fit-gate';
+import { waitLine } from '@/features/engine/wait-line';
+import { waitOf } from '@/model/engine/engine-wait';
 import { yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);

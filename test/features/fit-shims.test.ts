@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { shimsIn, stackOf_mm, type Fit } from '@/db/fit';
+import { shimsIn, stackOf_mm, type Fit } from '@/model/fit/fit';
 import type { Shop } from '@/db/shop';
 import { fitShims } from '@/features/fits/fit-shims';
 import { codeOf } from '../core/code-of';

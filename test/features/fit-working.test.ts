@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { WorkingLine } from '@/core/joint';
-import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/db/fit';
-import { fitStanding, type FitStanding } from '@/db/fit-standing';
-import { fitsOfEngine } from '@/db/fits-of-engine';
+import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
+import { fitStanding, type FitStanding } from '@/model/fit/fit-state';
+import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { workingOfShims, type Told } from '@/features/fits/figure-working';
 import { workingOfPlace } from '@/features/fits/fit-working';
 import { yardShop } from '../db/temporary-shop';

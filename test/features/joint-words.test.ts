@@ -17,8 +17,8 @@ import {
   schemeOfFigures,
 } from '@/features/joint/joint-words';
 import { originalFilmFor, originalFilmReason, todayFilmFor } from '@/features/joint/film-reason';
-import { SHELF_SHAPES } from '@/features/shop/shelf-kinds';
-import { keepRowSchema, practiceSchema } from '@/features/shop/shelf-schema';
+import { SHELF_SHAPES } from '@/features/shelves/shelf-kinds';
+import { keepRowSchema, practiceSchema } from '@/features/shelves/shelf-schema';
 import { boltReadingSchema, boltSetSchema } from '@/features/stretch/schema';
 import { STRETCH_WORDS } from '@/features/stretch/stretch-words'; // prettier-ignore
 

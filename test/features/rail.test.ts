@@ -1,9 +1,10 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import { engineStanding } from '@/db/engine-standing';
+import { engineStanding } from '@/db/reads/engine-state';
 import type { Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
 import { engineTags } from '@/features/engine/queries';
-import { waitLine, waitOf } from '@/features/engine/waits';
+import { waitLine } from '@/features/engine/wait-line';
+import { waitOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
 import { freshTightening, YARD_NOW, yardShop } from '../db/temporary-shop';
 

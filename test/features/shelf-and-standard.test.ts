@@ -1,15 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import { clamp } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
-import { guardsOfJoint } from '@/db/joint-guards';
-import { settingOf } from '@/db/joint-setting';
-import { usualFaceOf, workJoint } from '@/db/joint-working';
-import type { Joint } from '@/db/repositories/joint-repository';
-import { shelvesOf } from '@/db/shelves-of-shop';
+import { guardsOfJoint } from '@/model/joint/joint-guards';
+import { settingOf } from '@/db/reads/joint-inputs';
+import { usualFaceOf, workJoint } from '@/model/joint/joint-result';
+import type { Joint } from '@/model/joint/joint';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { jointPage, jointSummaries, torqueLeaves } from '@/features/joint/queries';
 import { standardReading } from '@/features/joint/standard-leaf';
-import { shelfRows, shelfStops, shelvedWrenches } from '@/features/shop/queries';
-import { pointsOf, wrenchSchema } from '@/features/shop/schema';
+import { shelfRows, shelfStops, shelvedWrenches } from '@/features/shelves/queries';
+import { pointsOf, wrenchSchema } from '@/features/shelves/schema';
 import { YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { settingOf } from '@/db/joint-setting';
-import { workJoint } from '@/db/joint-working';
+import { settingOf } from '@/db/reads/joint-inputs';
+import { workJoint } from '@/model/joint/joint-result';
 import { ownFilm } from '@/features/trial/own-film';
 import { trialPage } from '@/features/trial/queries';
 import { stretchPage } from '@/features/stretch/queries';

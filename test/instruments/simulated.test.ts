@@ -5,7 +5,7 @@ import { toMark, type MeasuringInstrument } from '@/instruments/measuring-instru
 import { createSimulatedDial } from '@/instruments/simulated-dial';
 import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
 import { createSimulatedMicrometer } from '@/instruments/simulated-micrometer';
-import { handOn, listen } from '@/interface/server/reading-hub';
+import { handOn, listen } from '@/server/reading-hub';
 
 let n = 0;
 const world = (random: number) => ({

@@ -3,13 +3,13 @@ import fc from 'fast-check';
 import { patternPositions } from '@/core/tightening';
 import { DomainError } from '@/core/units';
 import { ShopTrouble } from '@/db/trouble';
-import { measure } from '@/interface/figures/measure-schema';
+import { measure } from '@/server/measure-schema';
 import { preferencesFrom, writePreference } from '@/interface/figures/preference-cookies';
 import { agoFrom, clockTime, fullDate, nearTime } from '@/interface/figures/times';
 import { patternBox, tickEnds, trianglePoints } from '@/interface/pattern/pattern-geometry';
 import { loadOutbox, saveOutbox } from '@/interface/record/outbox';
-import { answer, answering, foreign, withJson } from '@/interface/server/http';
-import { done, refused } from '@/interface/server/outcome';
+import { answer, answering, foreign, withJson } from '@/server/http';
+import { done, refused } from '@/model/outcome';
 import { KEY_LIST } from '@/interface/shell/keys';
 
 /** A browser's storage of one page, as far as the outbox needs it. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { isBare, typedLength, typedNumber, typedTorque } from '@/interface/figures/typed';
+import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print/typed';
 import type { DomainError } from '@/core/units';
 import { codeOf } from '../core/code-of';
 

@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
-import { engineStanding, jointStanding, type JointStanding } from '@/db/engine-standing';
-import type { FitLine } from '@/db/fit';
-import { PLACE_STATES, isHolding, isProven } from '@/db/fit-standing';
+import { engineStanding, jointStanding } from '@/db/reads/engine-state';
+import type { JointStanding } from '@/model/engine/engine-state';
+import type { FitLine } from '@/model/fit/fit';
+import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
 import { isNewSetting, lineOf, OUTCOME_WORDS, stageCount, stepName, turnNumber } from '@/interface/words/bench-words';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, PART_WORDS, STATE_WORDS, angleName, partName, stationName } from '@/interface/words/fit-words';

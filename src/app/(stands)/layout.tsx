@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
-import { QuickReckoner } from '@/features/shop/quick-reckoner';
-import { shelvesOf } from '@/db/shelves-of-shop';
+import { QuickReckoner } from '@/features/reckon/quick-reckoner';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { engineTags } from '@/features/engine/queries';
-import { currentShop, currentShopName } from '@/interface/server/current-shop';
+import { currentShop, currentShopName } from '@/server/current-shop';
 import { TroubleScreen, troubleIn } from '@/interface/shell/trouble-screen';
 import { Rail } from '@/interface/shell/rail';
 

@@ -1,10 +1,10 @@
 import { engineTags } from '@/features/engine/queries';
 import { StandsSheet } from '@/features/engine/stands-sheet';
-import { DemonstrationControls } from '@/features/shop/demonstration-controls';
-import { QuickReckoner } from '@/features/shop/quick-reckoner';
-import { WrenchForm } from '@/features/shop/wrench-form';
-import { shelvesOf } from '@/db/shelves-of-shop';
-import { currentShop, currentShopName } from '@/interface/server/current-shop';
+import { DemonstrationControls } from '@/features/engine/demonstration-controls';
+import { QuickReckoner } from '@/features/reckon/quick-reckoner';
+import { WrenchForm } from '@/features/shelves/wrench-form';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { currentShop, currentShopName } from '@/server/current-shop';
 
 export default async function StandsPage() {
   const shop = await currentShop();

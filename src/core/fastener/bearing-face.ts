@@ -1,5 +1,5 @@
-import type { Thread } from '../thread';
-import { DomainError, assertPositive } from '../units';
+import type { Thread } from '@/core/thread';
+import { DomainError, assertPositive } from '@/core/units';
 
 /** The ring on which a head or nut turns, in mm. */
 export interface BearingFace {

@@ -1,4 +1,4 @@
-import type { Standing } from '../film';
+import type { Standing } from '@/core/film';
 
 /** A strength grade, MPa. Proof is absent where its norm prints none. */
 export interface Grade {

@@ -1,4 +1,4 @@
-import type { Standing } from '../film';
+import type { Standing } from '@/core/film';
 
 /** What a thread is tapped in, or a head sits on: low and high of the usual range, MPa. */
 export interface ParentMetal {

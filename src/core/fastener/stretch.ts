@@ -1,5 +1,5 @@
-import type { Thread } from '../thread';
-import { DomainError, assertPositive } from '../units';
+import type { Thread } from '@/core/thread';
+import { DomainError, assertPositive } from '@/core/units';
 
 /** A length of the fastener with one section: give its diameter, or its area. */
 export interface StretchSegment {

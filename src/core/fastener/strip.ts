@@ -1,5 +1,5 @@
-import type { Thread } from '../thread';
-import { assertPositive } from '../units';
+import type { Thread } from '@/core/thread';
+import { assertPositive } from '@/core/units';
 
 export interface Strip {
   readonly strip_N: number;

@@ -1,4 +1,4 @@
-import { assertNotNegative } from '../units';
+import { assertNotNegative } from '@/core/units';
 
 /** Residual imbalance at one plane of a balancing report, g·mm. */
 export interface PlaneImbalance {

@@ -1,4 +1,4 @@
-import { DomainError, assertNotNegative, assertPositive } from '../units';
+import { DomainError, assertNotNegative, assertPositive } from '@/core/units';
 import { ruleLimits, type ClearanceRule } from './rule';
 import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
 

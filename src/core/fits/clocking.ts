@@ -1,4 +1,4 @@
-import type { Note } from '../units';
+import type { Note } from '@/core/units';
 
 /** A ring’s gap, or an end of an expander, degrees clockwise from the front as seen from above. */
 export interface GapMark {

@@ -1,4 +1,4 @@
-import type { Note } from '../units';
+import type { Note } from '@/core/units';
 import type { Part } from './conditions';
 import type { Limits } from './verdict';
 

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive } from '../units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive } from '@/core/units';
 import { assertLimits, judge, type Limits, type Verdict } from './verdict';
 
 const CUBIC_INCH_CC = 16.387064;

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive } from '../units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive } from '@/core/units';
 import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
 
 const MOST = 400;

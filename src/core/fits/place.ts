@@ -1,4 +1,4 @@
-import { isDomainError } from '../units';
+import { isDomainError } from '@/core/units';
 import { cellGroups, type Cell, type Method, type ReadingPlan } from './cells';
 import { clearance, roundness, type Grid, type Roundness } from './clearance';
 import type { Part } from './conditions';

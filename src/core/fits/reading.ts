@@ -1,5 +1,5 @@
-import { readLength } from '../print';
-import { DomainError } from '../units';
+import { readLength } from '@/core/print';
+import { DomainError } from '@/core/units';
 import type { Part } from './conditions';
 
 /** The units in which an instrument is read, in mm. Exact. */

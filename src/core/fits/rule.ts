@@ -1,4 +1,4 @@
-import { DomainError } from '../units';
+import { DomainError } from '@/core/units';
 import type { Limits } from './verdict';
 
 /** A clearance wanted as a share of the measured diameter, never under its floor. */

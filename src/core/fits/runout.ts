@@ -1,4 +1,4 @@
-import { DomainError, assertFinite } from '../units';
+import { DomainError, assertFinite } from '@/core/units';
 
 export interface Runout {
   /** Highest less lowest in one turn: what the dial shows. */

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive, tidy, type Note } from '../units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive, tidy, type Note } from '@/core/units';
 import { assertLimits, judge, type Limits, type Verdict } from './verdict';
 
 export interface ShimInput {

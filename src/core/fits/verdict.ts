@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertPositive } from '../units';
+import { DomainError, assertFinite, assertPositive } from '@/core/units';
 
 /** Limits of a fit, mm. */
 export interface Limits {

@@ -1,4 +1,4 @@
-import { DomainError } from '../units';
+import { DomainError } from '@/core/units';
 import { ruleLimits, type ClearanceRule } from './rule';
 import { assertLimits, type Limits } from './verdict';
 

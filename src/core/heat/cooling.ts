@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive, type Note } from '../units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive, type Note } from '@/core/units';
 import { fitDecay, type Excess } from './decay-fit';
 
 /** A temperature at the head, so many minutes after stopping. */

@@ -1,5 +1,5 @@
-import type { Friction } from '../film';
-import { assertNotNegative, DomainError } from '../units';
+import type { Friction } from '@/core/film';
+import { assertNotNegative, DomainError } from '@/core/units';
 import { assertAbovePrevailing, preloadOf } from './clamp';
 import { assertTurned, headArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 

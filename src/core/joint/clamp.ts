@@ -1,5 +1,5 @@
-import type { Thread } from '../thread';
-import { DomainError, assertFinite, assertPositive } from '../units';
+import type { Thread } from '@/core/thread';
+import { DomainError, assertFinite, assertPositive } from '@/core/units';
 import { assertTurned, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 
 const N_MM_PER_N_M = 1000;

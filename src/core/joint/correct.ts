@@ -1,4 +1,4 @@
-import { assertPositive, type Note } from '../units';
+import { assertPositive, type Note } from '@/core/units';
 import { assertAbovePrevailing, preloadOf, tighteningStress, torqueOf } from './clamp';
 import { assertTurned, type TurnedFastener } from './tightening-arm';
 

@@ -1,7 +1,7 @@
-import { reachFaults, strip, type Grade, type ParentMetal, type Reach } from '../fastener';
-import type { Thread } from '../thread';
-import type { Note } from '../units';
-import type { WrenchScale } from '../wrench';
+import { reachFaults, strip, type Grade, type ParentMetal, type Reach } from '@/core/fastener';
+import type { Thread } from '@/core/thread';
+import type { Note } from '@/core/units';
+import type { WrenchScale } from '@/core/wrench';
 import type { Ladder } from './ladder';
 import type { LadderFastener } from './rungs/rung';
 

@@ -1,6 +1,6 @@
-import type { Friction } from '../film';
-import type { Note } from '../units';
-import { wrenchSetting, type WrenchSetting } from '../wrench';
+import type { Friction } from '@/core/film';
+import type { Note } from '@/core/units';
+import { wrenchSetting, type WrenchSetting } from '@/core/wrench';
 import { clampBand, type ClampBand } from './clamp-band';
 import { preloadOf, tighteningStress } from './clamp';
 import { filmRung, fastenerRung, lockingRung, makerRung } from './rungs/change-rungs';

@@ -1,4 +1,4 @@
-import type { WrenchWindow } from '../wrench';
+import type { WrenchWindow } from '@/core/wrench';
 
 /** What the shop does where the books leave it open. Every row can be overridden for an engine, and on a joint. */
 export interface HousePractice {

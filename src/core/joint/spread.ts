@@ -1,4 +1,4 @@
-import type { Film, Friction } from '../film';
+import type { Film, Friction } from '@/core/film';
 import { clampBand, type ClampBand } from './clamp-band';
 import { tighteningStress, torqueOf } from './clamp';
 import type { Ladder } from './ladder';

@@ -1,5 +1,5 @@
-import { strip } from '../fastener';
-import { assertPositive, assertWithin } from '../units';
+import { strip } from '@/core/fastener';
+import { assertPositive, assertWithin } from '@/core/units';
 import { torqueFor } from './clamp';
 import type { TurnedFastener } from './tightening-arm';
 

@@ -1,4 +1,4 @@
-import type { Note } from '../units';
+import type { Note } from '@/core/units';
 
 const ASKED: ReadonlySet<string> = new Set(['range-reversed', 'suspect-magnitude', 'upper-limit', 'lower-limit', 'printed-units-disagree']);
 

@@ -1,4 +1,4 @@
-import { tidy } from '../units';
+import { tidy } from '@/core/units';
 import type { Group } from './groups';
 import type { Numeral } from './tokens';
 

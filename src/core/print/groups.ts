@@ -1,4 +1,4 @@
-import { dictionary } from '../units';
+import { dictionary } from '@/core/units';
 import { LIMIT_OF_MARK, type Limit } from './phrases';
 import type { Numeral, Token } from './tokens';
 

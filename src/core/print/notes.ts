@@ -1,4 +1,4 @@
-import type { Note } from '../units';
+import type { Note } from '@/core/units';
 
 const MESSAGES = {
   'quotient-notation': 'The page prints a quotient where the product is meant; it is read as the product.',

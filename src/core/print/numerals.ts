@@ -1,4 +1,4 @@
-import { dictionary } from '../units';
+import { dictionary } from '@/core/units';
 import type { Numeral, Token } from './tokens';
 
 const ONES =

@@ -1,4 +1,4 @@
-import { dictionary } from '../units';
+import { dictionary } from '@/core/units';
 
 /** Words on limits and on the state of the thread, taken out of the text before the figures are read. */
 export type Limit = 'upper-limit' | 'lower-limit' | 'approximate';

@@ -1,4 +1,4 @@
-import { DomainError, dictionary, type Note } from '../units';
+import { DomainError, dictionary, type Note } from '@/core/units';
 import { amountOf, hasThousandChoice, type Amount } from './amounts';
 import { foldCharacters } from './characters';
 import { compareIntervals, type Agreement, type PrintedInterval } from './cross-check';

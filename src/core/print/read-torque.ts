@@ -1,4 +1,4 @@
-import { DomainError, type Note } from '../units';
+import { DomainError, type Note } from '@/core/units';
 import { amountOf } from './amounts';
 import { foldCharacters } from './characters';
 import { compareIntervals, type Agreement } from './cross-check';

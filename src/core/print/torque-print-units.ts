@@ -1,4 +1,4 @@
-import { FORCE_WORDS, LENGTH_WORDS, torqueUnitFromLetters, type ForceWord, type LengthWord, type TorqueUnit } from '../units';
+import { FORCE_WORDS, LENGTH_WORDS, torqueUnitFromLetters, type ForceWord, type LengthWord, type TorqueUnit } from '@/core/units';
 import type { UnitMatch } from './groups';
 import type { Token } from './tokens';
 

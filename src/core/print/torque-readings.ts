@@ -1,4 +1,4 @@
-import { FORCE_N, LENGTH_M, SMALL_TORQUE_UNITS, TORQUE_UNITS_NM, type ForceWord, type LengthWord, type TorqueUnit } from '../units';
+import { FORCE_N, LENGTH_M, SMALL_TORQUE_UNITS, TORQUE_UNITS_NM, type ForceWord, type LengthWord, type TorqueUnit } from '@/core/units';
 import { amountOf, hasThousandChoice, rangeOfFraction, type Amount, type CommaSense } from './amounts';
 import type { PrintedInterval } from './cross-check';
 import type { Group } from './groups';

@@ -1,6 +1,6 @@
-import type { Friction } from '../film';
-import { headArm, liftArm, threadArm, type TurnedFastener } from '../joint';
-import { DomainError, assertPositive } from '../units';
+import type { Friction } from '@/core/film';
+import { headArm, liftArm, threadArm, type TurnedFastener } from '@/core/joint';
+import { DomainError, assertPositive } from '@/core/units';
 import { studentQuantile } from './student';
 
 /** One pull of a trial: a bolt in a film, pulled to a torque, with the clamp load that its stretch showed. */

@@ -1,7 +1,6 @@
-import type { ClampBand, ClampBandInput } from '../joint';
-import { assertBand, headArm, liftArm, threadArm } from '../joint';
-import type { Friction } from '../film';
-import { DomainError } from '../units';
+import { assertBand, type ClampBand, type ClampBandInput, headArm, liftArm, threadArm } from '@/core/joint';
+import type { Friction } from '@/core/film';
+import { DomainError } from '@/core/units';
 import { normalQuantile } from './normal';
 import { quantilesOf } from './quantile';
 import { createRandom } from './random';

@@ -1,4 +1,4 @@
-import { assertFinite, DomainError } from '../units';
+import { assertFinite, DomainError } from '@/core/units';
 
 /** A source of chance that gives the same numbers everywhere for the same seed. */
 export interface Random {

@@ -1,4 +1,4 @@
-import { DomainError, assertWithin } from '../units';
+import { DomainError, assertWithin } from '@/core/units';
 
 /**
  * P(|T| ≤ t) for Student's t with whole degrees of freedom, by its finite trigonometric series.

@@ -1,4 +1,4 @@
-import { DomainError, assertPositive, type Note } from '../units';
+import { DomainError, assertPositive, type Note } from '@/core/units';
 import { threadForm } from './forms';
 import { THREAD_ROWS } from './read-thread';
 import type { ThreadRow, ThreadSeries } from './thread';

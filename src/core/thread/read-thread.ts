@@ -1,4 +1,4 @@
-import { DomainError, dictionary, type Note } from '../units';
+import { DomainError, dictionary, type Note } from '@/core/units';
 import { threadOfRow } from './geometry';
 import { rowByFigures } from './own';
 import { BRITISH_ASSOCIATION_ROWS } from './series/british-association';

@@ -1,4 +1,4 @@
-import { DomainError } from '../units';
+import { DomainError } from '@/core/units';
 
 export type Position = readonly [x: number, y: number];
 export type OrderSchool = 'centre-out' | 'spiral' | 'star';

@@ -1,4 +1,4 @@
-import { DomainError } from '../units';
+import { DomainError } from '@/core/units';
 import type { Position } from './order';
 
 /** Two rows of head studs, a ring (flange, flywheel, single cylinder), or a line of bearing caps with two fasteners each. */

@@ -1,4 +1,4 @@
-import { DomainError } from '../units';
+import { DomainError } from '@/core/units';
 import { order, type OrderSchool, type Position } from './order';
 
 /** A stage of the tightening: what the wrench is set to, in its own unit, and what that is in N·m. */

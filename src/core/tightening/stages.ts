@@ -1,4 +1,4 @@
-import { DomainError, assertPositive, dictionary, tidy, type Note } from '../units';
+import { DomainError, assertPositive, dictionary, tidy, type Note } from '@/core/units';
 
 export type StageScheme = 'halves' | 'thirds' | 'quarters' | readonly number[];
 

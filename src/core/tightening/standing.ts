@@ -1,4 +1,4 @@
-import { DomainError } from '../units';
+import { DomainError } from '@/core/units';
 import type { PullStep, Step } from './plan';
 
 /** How a pull went. Each is recorded as such, none is made to look like another. */

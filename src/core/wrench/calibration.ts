@@ -1,4 +1,4 @@
-import { DomainError, assertPositive } from '../units';
+import { DomainError, assertPositive } from '@/core/units';
 
 /** A point of a wrench's check: what it was set to, and what it delivered, both in the wrench's unit. */
 export interface CalibrationPoint {

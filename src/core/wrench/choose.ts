@@ -1,4 +1,4 @@
-import { torqueFromSi } from '../units';
+import { torqueFromSi } from '@/core/units';
 import { windowFloor, wrenchSetting, type Adaptor, type WrenchScale, type WrenchSetting, type WrenchWindow } from './setting';
 
 /** A wrench of the shelf, as the choice sees it. */

@@ -8,7 +8,7 @@ import {
   torqueFromSi,
   type Note,
   type TorqueUnit,
-} from '../units';
+} from '@/core/units';
 import { deliveredAt, settingFor, sortedCalibration, type CalibrationPoint } from './calibration';
 
 /** A torque wrench as it is marked, with its last check where it has one. */

@@ -1,56 +1,6 @@
+import { Leaf, Photo } from '@/model/book/leaf';
+import { Source, SourceKind } from '@/model/book/source';
 import type { Database } from 'better-sqlite3';
-
-/** What kind of paper a figure stands on, in the order in which they outrank one another. */
-export const SOURCE_KINDS = ['part-print', 'bulletin', 'manual', 'supplier', 'own', 'shop-report', 'hearsay'] as const;
-export type SourceKind = (typeof SOURCE_KINDS)[number];
-
-export interface Source {
-  readonly id: string;
-  readonly title: string;
-  readonly edition: string;
-  readonly year: number | null;
-  readonly kind: SourceKind;
-  /** Set where the shop ranks it otherwise than its kind; 1 goes first. */
-  readonly rank: number | null;
-  readonly fromYear: number | null;
-  readonly toYear: number | null;
-  readonly fromNumber: string;
-  readonly toNumber: string;
-  /** The source whose leaves this one puts out of force, for the engines it applies to. */
-  readonly supersedesId: string | null;
-  readonly createdAt: string;
-}
-
-export const LEAF_KINDS = ['torque', 'lever-pull', 'turn', 'stretch', 'clearance', 'end-float', 'order', 'note'] as const;
-export type LeafKind = (typeof LEAF_KINDS)[number];
-
-/** What a plain source says beside its title. */
-export const PLAIN_SOURCE = { kind: 'manual', rank: null, fromYear: null, toYear: null, fromNumber: '', toNumber: '', supersedesId: null } as const;
-
-/** One printed figure, as it stands on its page. */
-export interface Leaf {
-  readonly id: string;
-  readonly engineId: string;
-  readonly sourceId: string;
-  readonly page: string;
-  readonly subject: string;
-  readonly printedText: string;
-  /** The printed words on the thread; null where the page says nothing. */
-  readonly conditionText: string | null;
-  readonly kind: LeafKind;
-  /** Which of the readings of the text was chosen. */
-  readonly readingIndex: number;
-  readonly minNm: number | null;
-  readonly maxNm: number | null;
-  readonly minDeg: number | null;
-  readonly maxDeg: number | null;
-  readonly minMm: number | null;
-  readonly maxMm: number | null;
-  /** Codes of the notes that the reader was asked about and agreed to. */
-  readonly agreedNotes: readonly string[];
-  readonly replacesId: string | null;
-  readonly createdAt: string;
-}
 
 interface SourceRow {
   readonly id: string;
@@ -123,17 +73,6 @@ const toLeaf = (row: LeafRow): Leaf => ({
   replacesId: row.replaces_id,
   createdAt: row.created_at,
 });
-
-/** A photograph of a page: the file as given, and a small one. */
-export interface Photo {
-  readonly id: string;
-  readonly leafId: string;
-  readonly name: string;
-  readonly type: string;
-  readonly whole: Buffer;
-  readonly thumbnail: Buffer;
-  readonly createdAt: string;
-}
 
 export const createBookRepository = (db: Database) => {
   const sourcesOf = db.prepare<[string], SourceRow>(

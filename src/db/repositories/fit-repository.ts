@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { Method, Part, Wanted } from '@/core/fits';
-import type { Fit, FitDetail, FitLine, FitLineKind, ReadingLine } from '../fit';
+import type { Fit, FitDetail, FitLine, FitLineKind, ReadingLine } from '@/model/fit/fit';
 
 interface FitRow {
   readonly id: string;

@@ -1,29 +1,5 @@
+import { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 import type { Database } from 'better-sqlite3';
-
-/** A run of the engine: what warms the head and makes a retorque fall due. */
-export interface HeatCycle {
-  readonly id: string;
-  readonly engineId: string;
-  readonly ranFrom: string;
-  readonly ranTo: string;
-  readonly highestC: number;
-  readonly ambientC: number;
-}
-
-/** A temperature read at the head while it cools. */
-export interface CoolingReading {
-  readonly id: string;
-  readonly engineId: string;
-  readonly cycleId: string;
-  readonly at: string;
-  readonly headC: number;
-  readonly ambientC: number;
-}
-
-export interface HeatLog {
-  readonly cycles: readonly HeatCycle[];
-  readonly readings: readonly CoolingReading[];
-}
 
 interface HeatRow {
   readonly id: string;

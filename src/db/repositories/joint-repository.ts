@@ -1,36 +1,8 @@
 import type { Database } from 'better-sqlite3';
 import type { RangeSchool } from '@/core/joint';
-import { detailOf, type JointDetail } from '../joint-detail';
+import { detailOf } from '@/model/joint/joint-detail';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
-
-export type RetorqueSchool = 'slacken' | 'straight' | 'warm' | 'none';
-
-export interface Joint {
-  readonly id: string;
-  readonly engineId: string;
-  readonly leafId: string;
-  readonly name: string;
-  readonly pattern: PatternKind;
-  readonly fasteners: number;
-  /** Designation of the thread that turns. */
-  readonly thread: string;
-  readonly bearingOuterMm: number;
-  readonly bearingInnerMm: number;
-  /** False where the face is the usual one of the size, not measured on the nut. */
-  readonly bearingMeasured: boolean;
-  readonly originalFilm: string;
-  readonly originalFilmReason: string;
-  readonly todayFilm: string;
-  readonly rangeSchool: RangeSchool;
-  readonly stageScheme: StageScheme;
-  readonly orderSchool: OrderSchool;
-  readonly unitOfWork: UnitOfWork;
-  readonly turnShaft: boolean;
-  readonly wrenchId: string;
-  readonly retorqueSchool: RetorqueSchool;
-  readonly detail: JointDetail;
-  readonly createdAt: string;
-}
+import { Joint, RetorqueSchool } from '@/model/joint/joint';
 
 interface JointRow {
   readonly id: string;

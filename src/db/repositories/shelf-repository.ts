@@ -1,16 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { Grade, ParentMetal } from '@/core/fastener';
-import type { Film } from '@/core/film';
-import type { OwnThread } from '@/core/thread';
-
-export interface ShelfRows {
-  readonly film: Film;
-  readonly grade: Grade;
-  readonly metal: ParentMetal;
-  readonly thread: OwnThread;
-}
-
-export type ShelfKind = keyof ShelfRows;
+import { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 
 /** The shop's own rows. What ships with the program is not in the file and is never changed by it. */
 export const createShelfRepository = (db: Database) => {

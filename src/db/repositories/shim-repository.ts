@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { Shim } from '../fit';
+import type { Shim } from '@/model/fit/fit';
 
 interface ShimRow {
   readonly id: string;

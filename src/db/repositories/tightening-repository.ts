@@ -1,18 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { assertFollows, type BenchEvent, type PullOutcome, type PullStep } from '@/core/tightening';
-import type { TighteningPlan } from '../tightening-plan';
-
-export type Purpose = 'final' | 'trial' | 'retorque';
-
-export interface Tightening {
-  readonly id: string;
-  readonly jointId: string;
-  readonly purpose: Purpose;
-  readonly plan: TighteningPlan;
-  readonly startedAt: string;
-}
-
-export type RecordedEvent = BenchEvent & { readonly recordedAt: string };
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { Purpose, RecordedEvent, Tightening } from '@/model/joint/tightening';
 
 interface TighteningRow {
   readonly id: string;

@@ -1,7 +1,7 @@
 'use client';
 
 import type { Standing } from '@/core/tightening';
-import type { TighteningPlan } from '@/db/tightening-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
 import { isNewSetting, stageCount, turnNumber } from '@/interface/words/bench-words';
 import styles from './face.module.css';

@@ -4,7 +4,7 @@ import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import type { BenchEvent, PullOutcome } from '@/core/tightening';
-import type { TighteningPlan } from '@/db/tightening-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { agoFrom } from '@/interface/figures/times';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { FaceCall } from './face-call';

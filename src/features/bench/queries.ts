@@ -1,9 +1,10 @@
 import { patternPositions, standing, tighteningPlan } from '@/core/tightening';
-import { engineStanding, tighteningStanding, type JointStanding } from '@/db/engine-standing';
-import { stripsInEngine } from '@/db/fits-of-engine';
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { Joint } from '@/db/repositories/joint-repository';
-import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
+import { engineStanding, tighteningStanding } from '@/db/reads/engine-state';
+import type { JointStanding } from '@/model/engine/engine-state';
+import { stripsInEngine } from '@/db/reads/fits-of-engine';
+import type { Engine } from '@/model/engine/engine';
+import type { Joint } from '@/model/joint/joint';
+import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
 import type { TightenLine } from './tighten-sheet';

@@ -1,9 +1,10 @@
 import { DomainError } from '@/core/units';
-import { stripsInEngine } from '@/db/fits-of-engine';
-import type { RecordedEvent } from '@/db/repositories/tightening-repository';
+import { stripsInEngine } from '@/db/reads/fits-of-engine';
+import type { RecordedEvent } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/interface/server/clock';
-import { done, problemOf, problemOfThrown, refused, type Outcome } from '@/interface/server/outcome';
+import { nowIso } from '@/server/clock';
+import { problemOf, problemOfThrown } from '@/server/run-action';
+import { done, type Outcome, refused } from '@/model/outcome';
 import { validateEvent } from './event-schema';
 
 const noTightening = { code: 'not-found', message: 'That tightening is not in this shop.' };

@@ -3,7 +3,7 @@
 import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
 import { standing, type BenchEvent, type PullOutcome, type Standing } from '@/core/tightening';
-import type { TighteningPlan } from '@/db/tightening-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useRecord } from '@/interface/record/use-record';
 
 export interface BenchRecord {

@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync';
 import { isDomainError } from '@/core/units';
-import { askedOf, leafOfText } from '@/db/leaf-of-text';
-import { readRecords } from '@/interface/csv/read-records';
+import { askedOf, leafOfText } from '@/model/book/leaf-of-text';
+import { readRecords } from '@/server/read-records';
 import type { BookSource } from './queries';
 
 /** What a column of a table of figures may hold. */

@@ -4,10 +4,10 @@ import Joi from 'joi';
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import { leafOfText } from '@/db/leaf-of-text';
-import { nowIso } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
-import { attempt } from '@/interface/server/outcome';
+import { leafOfText } from '@/model/book/leaf-of-text';
+import { nowIso } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { attempt } from '@/server/run-action';
 import { COLUMN_USES, asideCsv, readTable, type ColumnUse } from './csv-table';
 
 const MOST_CHARACTERS = 5_000_000;

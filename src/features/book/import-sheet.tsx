@@ -3,7 +3,7 @@
 import { NativeSelect } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import type { Source } from '@/db/repositories/book-repository';
+import type { Source } from '@/model/book/source';
 import { useFigures } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
 import { Key } from '@/interface/parts/button';

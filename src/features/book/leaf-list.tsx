@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import type { Leaf } from '@/db/repositories/book-repository';
+import type { Leaf } from '@/model/book/leaf';
 import { useConverted } from '@/interface/parts/torque-reading';
 import { useFigures } from '@/interface/figures/preferences';
 import { tidy } from '@/core/units';

@@ -1,6 +1,6 @@
 import { DomainError, atField } from '@/core/units';
-import { askedOf, leafOfText } from '@/db/leaf-of-text';
-import type { Leaf } from '@/db/repositories/book-repository';
+import { askedOf, leafOfText } from '@/model/book/leaf-of-text';
+import type { Leaf } from '@/model/book/leaf';
 import type { LeafFields } from './schema';
 
 /**

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import type { Outcome } from '@/interface/server/outcome';
+import type { Outcome } from '@/model/outcome';
 import styles from './leaf-list.module.css';
 
 interface Props {

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import sharp from 'sharp';
 import { DomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/interface/server/clock';
+import { nowIso } from '@/server/clock';
 
 const MOST_BYTES = 30_000_000;
 const SMALL_PX = 360;

@@ -1,4 +1,5 @@
-import type { Leaf, Source } from '@/db/repositories/book-repository';
+import type { Leaf } from '@/model/book/leaf';
+import type { Source } from '@/model/book/source';
 import type { Shop } from '@/db/shop';
 
 /** A leaf with the leaves that it corrects, newest first. */

@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import type { LeafContent } from '@/db/leaf-of-text';
-import { SOURCE_KINDS, type Source } from '@/db/repositories/book-repository';
+import type { LeafContent } from '@/model/book/leaf-of-text';
+import { type Source, SOURCE_KINDS } from '@/model/book/source';
 
 export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
   readonly engineId: string;

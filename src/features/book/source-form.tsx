@@ -1,8 +1,8 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { kindWords } from '@/db/governing';
-import { SOURCE_KINDS, type Source } from '@/db/repositories/book-repository';
+import { kindWords } from '@/model/book/source-precedence';
+import { type Source, SOURCE_KINDS } from '@/model/book/source';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';

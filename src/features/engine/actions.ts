@@ -3,9 +3,9 @@
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import { nowIso } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
-import { attempt } from '@/interface/server/outcome';
+import { nowIso } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { attempt } from '@/server/run-action';
 import { alteredEngineSchema, engineSchema } from './schema';
 
 /** Puts an engine on a stand; answers with where it stands. */

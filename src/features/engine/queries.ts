@@ -1,12 +1,14 @@
-import { engineStanding, type EngineStanding } from '@/db/engine-standing';
-import { provenFits } from '@/db/fits-of-engine';
-import type { Stamped } from '@/db/repositories/rail-repository';
+import { engineStanding } from '@/db/reads/engine-state';
+import type { EngineStanding } from '@/model/engine/engine-state';
+import { provenFits } from '@/model/fit/fit-gate';
+import type { Stamped } from '@/db/repositories/engine-summary-repository';
 import type { Shop } from '@/db/shop';
-import { nowMs } from '@/interface/server/clock';
-import { EDITION } from '@/interface/server/edition';
+import { nowMs } from '@/server/clock';
+import { EDITION } from '@/server/build-id';
 import type { Stop } from '@/interface/shell/order-strip';
 import type { EngineTag } from '@/interface/shell/rail';
-import { waitLine, waitOf, type Wait } from './waits';
+import { waitLine } from './wait-line';
+import { type Wait, waitOf } from '@/model/engine/engine-wait';
 
 /** What each engine waits for: as it was last worked out where no row of it was written since, else worked out now and kept. */
 function waitsOfShop(shop: Shop, edition: string): ReadonlyMap<string, { readonly wait: Wait; readonly stamp: number }> {

@@ -1,7 +1,7 @@
 import type { Part, PlaceFigure, ShimChoice } from '@/core/fits';
 import type { WorkingLine } from '@/core/joint';
-import { stackOf_mm, type ShimDetail } from '@/db/fit';
-import { value20_mm, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
+import { stackOf_mm, type ShimDetail } from '@/model/fit/fit';
+import { value20_mm, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
 import type { Working } from '@/interface/shell/working-margin';
 
 /** Figures of the margin in the system that is shown. */

@@ -12,9 +12,9 @@ import {
 import type { HousePractice } from '@/core/joint';
 import { readLength } from '@/core/print';
 import { DomainError, atField } from '@/core/units';
-import type { Fit, FitDetail } from '@/db/fit';
-import type { Leaf } from '@/db/repositories/book-repository';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { Fit, FitDetail } from '@/model/fit/fit';
+import type { Leaf } from '@/model/book/leaf';
+import type { Joint } from '@/model/joint/joint';
 import type { FitFields, ListFields, OwnFitFields } from './schema';
 
 /** A length with its unit, in mm; `0` needs none. A bare figure is refused: 2 may be thou or mm. @throws DomainError */

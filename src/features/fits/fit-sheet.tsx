@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
-import { fitStanding, isHolding, kindOf, planOfFit, type FitStanding } from '@/db/fit-standing';
+import { fitStanding, isHolding, kindOf, planOfFit, type FitStanding } from '@/model/fit/fit-state';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
 import { Alive } from '@/interface/parts/alive';
 import { Key } from '@/interface/parts/button';

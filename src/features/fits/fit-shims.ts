@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { shimsIn, type Fit, type Shim } from '@/db/fit';
+import { shimsIn, type Fit, type Shim } from '@/model/fit/fit';
 import type { Shop } from '@/db/shop';
 
 const SAME_MM = 0.0005;

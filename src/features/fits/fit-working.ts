@@ -1,6 +1,6 @@
 import { USUAL_PRACTICE, schoolWords, type WorkingLine } from '@/core/joint';
 import type { PlaceResult } from '@/core/fits';
-import { value20_mm, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
+import { value20_mm, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
 import type { Working } from '@/interface/shell/working-margin';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
 import { fileLines, linesOfFigure, type Told } from './figure-working';

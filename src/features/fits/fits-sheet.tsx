@@ -3,8 +3,8 @@
 import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo } from 'react';
-import { isHolding, isProven, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
+import { useMemo, type ReactNode } from 'react';
+import { isHolding, isProven, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
 import key from '@/interface/parts/button.module.css';
 import { Part, Remark, Sheet } from '@/interface/parts/sheet';
@@ -13,7 +13,6 @@ import { FitBand } from './fit-band';
 import { STATE_WORDS } from '@/interface/words/fit-words';
 import { workingOfPlace } from './fit-working';
 import type { FitsPage } from './queries';
-import { SheetLinks } from './sheet-links';
 import styles from './fits-sheet.module.css';
 
 const MOST_BANDS = 5;
@@ -70,7 +69,7 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitStandin
 }
 
 /** Every fit of the engine, the worst first, as bands whose limits stand beneath one another. */
-export function FitsSheet({ engine, fits, joints, sheets }: FitsPage) {
+export function FitsSheet({ engine, fits, joints, children }: FitsPage & { readonly children: ReactNode }) {
   const router = useRouter();
   const { keys } = usePreferences();
   const first = fits[0];
@@ -94,7 +93,7 @@ export function FitsSheet({ engine, fits, joints, sheets }: FitsPage) {
         </ul>
       )}
       <Part title="Of the whole engine">
-        <SheetLinks engineId={engine.id} sheets={sheets} />
+        {children}
       </Part>
       <p className={styles.ends}>
         <Link href={to('import')} className={key.key}>Readings in (CSV)</Link>

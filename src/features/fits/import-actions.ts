@@ -4,11 +4,11 @@ import Joi from 'joi';
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import type { Fit, ReadingLine } from '@/db/fit';
+import type { Fit, ReadingLine } from '@/model/fit/fit';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
-import { attempt } from '@/interface/server/outcome';
+import { nowIso } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { attempt } from '@/server/run-action';
 import { recordLine } from './record-line';
 import { readReadings, type ReadingRow } from './readings-csv';
 

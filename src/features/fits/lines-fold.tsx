@@ -1,8 +1,8 @@
 'use client';
 
 import { nanoid } from 'nanoid';
-import type { Fit, FitLine } from '@/db/fit';
-import { kindOf } from '@/db/fit-standing';
+import type { Fit, FitLine } from '@/model/fit/fit';
+import { kindOf } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Fold } from '@/interface/parts/fold';

@@ -3,7 +3,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { FIT_KINDS, placesOf } from '@/core/fits';
-import type { Engine } from '@/db/repositories/engine-repository';
+import type { Engine } from '@/model/engine/engine';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';

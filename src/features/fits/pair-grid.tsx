@@ -1,8 +1,8 @@
 'use client';
 
 import type { Cell, ReadingPlan } from '@/core/fits';
-import type { FitLine } from '@/db/fit';
-import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import type { FitLine } from '@/model/fit/fit';
+import type { FitStanding, PlaceStanding } from '@/model/fit/fit-state';
 import { angleName, partName, stationName } from '@/interface/words/fit-words';
 import { AngleDrawing, LengthDrawing, PartDrawing } from './part-drawing';
 import { StripKey } from './place-acts';

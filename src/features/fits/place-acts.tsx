@@ -4,8 +4,8 @@ import { NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { REMEDIES, type RemedyId } from '@/core/fits';
-import type { FitLine } from '@/db/fit';
-import { isHolding, type FitStanding, type PlaceStanding } from '@/db/fit-standing';
+import type { FitLine } from '@/model/fit/fit';
+import { isHolding, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
 import { Key } from '@/interface/parts/button';
 import styles from './places.module.css';
 

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import type { PlaceFigure } from '@/core/fits';
-import type { FitLine } from '@/db/fit';
-import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import type { FitLine } from '@/model/fit/fit';
+import type { FitStanding, PlaceStanding } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';

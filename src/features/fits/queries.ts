@@ -1,9 +1,8 @@
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { Fit, FitLine, Shim } from '@/db/fit';
-import { worstFirst, type FitContext, type FitStanding } from '@/db/fit-standing';
-import { contextOfFit, fitsOfEngine } from '@/db/fits-of-engine';
-import type { Leaf } from '@/db/repositories/book-repository';
-import type { EngineSheet } from '@/db/repositories/sheet-repository';
+import type { Engine } from '@/model/engine/engine';
+import type { Fit, FitLine, Shim } from '@/model/fit/fit';
+import { worstFirst, type FitContext, type FitStanding } from '@/model/fit/fit-state';
+import { contextOfFit, fitsOfEngine } from '@/db/reads/fits-of-engine';
+import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 
 /** A leaf that may say what is wanted of a fit. */
@@ -61,7 +60,6 @@ export interface FitsPage {
   readonly engine: Engine;
   readonly fits: readonly FitStanding[];
   readonly joints: readonly NamedJoint[];
-  readonly sheets: readonly EngineSheet[];
 }
 
 /** Every fit of an engine, worst first. */
@@ -69,5 +67,4 @@ export const fitsPage = (shop: Shop, engine: Engine): FitsPage => ({
   engine,
   fits: worstFirst(fitsOfEngine(shop, engine.id)),
   joints: shop.joints.ofEngine(engine.id).map(({ id, name }) => ({ id, name })),
-  sheets: shop.sheets.all(engine.id),
 });

@@ -1,8 +1,8 @@
 'use client';
 
 import { cellKey } from '@/core/fits';
-import type { ReadingLine } from '@/db/fit';
-import type { PlaceStanding } from '@/db/fit-standing';
+import type { ReadingLine } from '@/model/fit/fit';
+import type { PlaceStanding } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { cellId, type Entry, type PlacedCell } from './use-fit-entry';
 import styles from './readings.module.css';

@@ -1,9 +1,9 @@
 import { stringify } from 'csv-stringify/sync';
 import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
 import { isDomainError } from '@/core/units';
-import type { Fit, FitLine } from '@/db/fit';
-import { assertAsked } from '@/db/fit-reading';
-import { readRecords } from '@/interface/csv/read-records';
+import type { Fit, FitLine } from '@/model/fit/fit';
+import { assertAsked } from '@/model/fit/fit-reading';
+import { readRecords } from '@/server/read-records';
 
 const COLUMNS = ['Fit', 'Place', 'Part', 'Station', 'Angle', 'Typed', 'Unit', 'Standard mm', 'mm', 'Instrument', 'Reads to mm', 'Read by', 'Reported by', 'At', 'Struck', 'Piece'] as const; // prettier-ignore
 

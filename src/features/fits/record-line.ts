@@ -1,13 +1,14 @@
 import { isSigned, readReading } from '@/core/fits';
 import { DomainError } from '@/core/units';
-import type { Fit, FitLine, ReadingLine } from '@/db/fit';
-import { validateLine } from '@/db/fit-line-schema';
-import { assertAsked, assertOfThisBore } from '@/db/fit-reading';
-import { fitStanding, kindOf } from '@/db/fit-standing';
-import { contextOfFit } from '@/db/fits-of-engine';
+import type { Fit, FitLine, ReadingLine } from '@/model/fit/fit';
+import { validateLine } from '@/model/fit/fit-line-schema';
+import { assertAsked, assertOfThisBore } from '@/model/fit/fit-reading';
+import { fitStanding, kindOf } from '@/model/fit/fit-state';
+import { contextOfFit } from '@/db/reads/fits-of-engine';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/interface/server/clock';
-import { done, problemOf, problemOfThrown, refused, type Outcome } from '@/interface/server/outcome';
+import { nowIso } from '@/server/clock';
+import { problemOf, problemOfThrown } from '@/server/run-action';
+import { done, type Outcome, refused } from '@/model/outcome';
 
 const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
 

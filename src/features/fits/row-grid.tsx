@@ -1,7 +1,7 @@
 'use client';
 
 import { cellGroups, runout, type Part, type ReadingPlan } from '@/core/fits';
-import type { FitStanding, PlaceStanding } from '@/db/fit-standing';
+import type { FitStanding, PlaceStanding } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import table from '@/interface/parts/table.module.css';
 import { PART_WORDS, partName, stationName } from '@/interface/words/fit-words';

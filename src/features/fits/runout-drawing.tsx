@@ -1,6 +1,6 @@
 'use client';
 
-import type { FitStanding } from '@/db/fit-standing';
+import type { FitStanding } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import styles from './runout.module.css';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { FitStanding } from '@/db/fit-standing';
+import type { FitStanding } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { Fold } from '@/interface/parts/fold';
 

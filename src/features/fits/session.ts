@@ -1,5 +1,5 @@
 import { READING_UNITS_MM, isSigned, readReading, type Answers, type FitKind, type Part, type ReadingUnit } from '@/core/fits';
-import type { FitLine, ReadingBody, ReadingLine } from '@/db/fit';
+import type { FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
 
 /** How readings are being taken just now; what was used last is offered again. */
 export interface Session {

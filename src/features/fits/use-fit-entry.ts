@@ -4,9 +4,9 @@ import { nanoid } from 'nanoid';
 import { useCallback, useMemo, useState } from 'react';
 import { READING_UNITS_MM, cellKey, dialDoubts, entryOrder, feelerDoubts, readingDoubts, type Cell, type Part } from '@/core/fits';
 import { isDomainError, type Note } from '@/core/units';
-import type { FitLine, ReadingLine } from '@/db/fit';
-import { assertOfThisBore } from '@/db/fit-reading';
-import { planOfFit, type FitStanding } from '@/db/fit-standing';
+import type { FitLine, ReadingLine } from '@/model/fit/fit';
+import { assertOfThisBore } from '@/model/fit/fit-reading';
+import { planOfFit, type FitStanding } from '@/model/fit/fit-state';
 import type { InstrumentReading } from '@/instruments/measuring-instrument';
 import { bodyOf, valueOf, type Session } from './session';
 

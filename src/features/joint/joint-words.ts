@@ -1,7 +1,7 @@
 import type { Locking, RangeSchool } from '@/core/joint';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
-import type { Care, FastenerFacts, JointClass } from '@/db/joint-detail';
-import type { RetorqueSchool } from '@/db/repositories/joint-repository';
+import type { Care, FastenerFacts, JointClass } from '@/model/joint/joint-detail';
+import type { RetorqueSchool } from '@/model/joint/joint';
 
 export interface Choice<T extends string> {
   readonly value: T;

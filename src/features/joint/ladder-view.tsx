@@ -3,10 +3,10 @@
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { OVERRULED, type Override, type Rung, type RungId } from '@/core/joint';
-import type { JointDetail } from '@/db/joint-detail';
-import type { JointSetting } from '@/db/joint-setting';
-import type { WorkedJoint } from '@/db/joint-working';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import type { JointSetting } from '@/model/joint/joint-inputs';
+import type { WorkedJoint } from '@/model/joint/joint-result';
+import type { Joint } from '@/model/joint/joint';
 import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
 import { RANGES } from './joint-words';

@@ -2,8 +2,8 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import type { Leaf } from '@/db/repositories/book-repository';
-import type { Shelves } from '@/db/shelves';
+import type { Leaf } from '@/model/book/leaf';
+import type { Shelves } from '@/model/shelf/shelves';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';

@@ -3,8 +3,8 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { HousePractice } from '@/core/joint';
-import { careOf, type JointDetail } from '@/db/joint-detail';
-import type { Joint } from '@/db/repositories/joint-repository';
+import { careOf, type JointDetail } from '@/model/joint/joint-detail';
+import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
 import { CARES, CLASSES, NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
 

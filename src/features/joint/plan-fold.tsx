@@ -3,10 +3,10 @@
 import { useMemo } from 'react';
 import { patternPositions, tighteningPlan, order, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/core/joint';
-import type { JointDetail } from '@/db/joint-detail';
-import type { JointSetting } from '@/db/joint-setting';
-import { shaftOf, type WorkedJoint } from '@/db/joint-working';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import type { JointSetting } from '@/model/joint/joint-inputs';
+import { shaftOf, type WorkedJoint } from '@/model/joint/joint-result';
+import type { Joint } from '@/model/joint/joint';
 import { Part } from '@/interface/parts/sheet';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { PlanControls } from './plan-controls';

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { MOST_FASTENERS, type StageScheme } from '@/core/tightening';
-import type { Joint } from '@/db/repositories/joint-repository';
-import { detailSchema } from '@/db/joint-detail-schema';
+import type { Joint } from '@/model/joint/joint';
+import { detailSchema } from '@/model/joint/joint-detail-schema';
 
 /** What a person sets of a joint. */
 export type JointFields = Omit<Joint, 'createdAt'>;

@@ -3,11 +3,11 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { kindWords, type SpeakingLeaf } from '@/db/governing';
-import { sourceLine } from '@/db/joint-ladder';
-import type { JointDetail } from '@/db/joint-detail';
-import type { Leaf } from '@/db/repositories/book-repository';
-import type { Joint } from '@/db/repositories/joint-repository';
+import { kindWords, type SpeakingLeaf } from '@/model/book/source-precedence';
+import { sourceLine } from '@/model/joint/joint-ladder';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import type { Leaf } from '@/model/book/leaf';
+import type { Joint } from '@/model/joint/joint';
 import { useFigures } from '@/interface/figures/preferences';
 import { Key } from '@/interface/parts/button';
 import { Fold } from '@/interface/parts/fold';

@@ -4,7 +4,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import { isDomainError } from '@/core/units';
-import type { Shelves } from '@/db/shelves';
+import type { Shelves } from '@/model/shelf/shelves';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';

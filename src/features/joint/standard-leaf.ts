@@ -2,8 +2,8 @@ import { proofOf } from '@/core/fastener';
 import { USUAL_PROOF_SHARE, standardFigure, type StandardFigure } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { atField } from '@/core/units';
-import { usualFaceOf } from '@/db/joint-working';
-import { designationOn, filmOn, gradeOn, metalOn, type Shelves } from '@/db/shelves';
+import { usualFaceOf } from '@/model/joint/joint-result';
+import { designationOn, filmOn, gradeOn, metalOn, type Shelves } from '@/model/shelf/shelves';
 import type { StandardFields } from './schema';
 
 export interface StandardReading {

@@ -4,7 +4,7 @@ import { Textarea } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Guard } from '@/core/joint';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { Joint } from '@/model/joint/joint';
 import { Key } from '@/interface/parts/button';
 import { Remark } from '@/interface/parts/sheet';
 import { send } from '@/interface/parts/use-action-form';

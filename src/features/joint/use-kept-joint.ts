@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useRef, useState } from 'react';
-import type { JointDetail } from '@/db/joint-detail';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import type { Joint } from '@/model/joint/joint';
 import { send } from '@/interface/parts/use-action-form';
 import { alterJointAction } from './actions';
 

@@ -3,10 +3,10 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { schoolWords } from '@/core/joint';
-import type { JointDetail } from '@/db/joint-detail';
-import type { JointSetting } from '@/db/joint-setting';
-import type { WorkedJoint } from '@/db/joint-working';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import type { JointSetting } from '@/model/joint/joint-inputs';
+import type { WorkedJoint } from '@/model/joint/joint-result';
+import type { Joint } from '@/model/joint/joint';
 import { useFigures } from '@/interface/figures/preferences';
 import { Key } from '@/interface/parts/button';
 import { Fold } from '@/interface/parts/fold';

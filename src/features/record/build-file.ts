@@ -1,13 +1,14 @@
-import type { Fit, FitLine, Shim } from '@/db/fit';
-import type { Leaf, Source } from '@/db/repositories/book-repository';
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
-import type { ShelfKind, ShelfRows } from '@/db/repositories/shelf-repository';
-import type { CoolingReading, HeatCycle } from '@/db/repositories/heat-repository';
-import type { Joint } from '@/db/repositories/joint-repository';
-import type { RecordedEvent, Tightening } from '@/db/repositories/tightening-repository';
-import type { EngineSheet } from '@/db/repositories/sheet-repository';
-import type { Wrench } from '@/db/repositories/wrench-repository';
+import type { Fit, FitLine, Shim } from '@/model/fit/fit';
+import type { Leaf } from '@/model/book/leaf';
+import type { Source } from '@/model/book/source';
+import type { Engine } from '@/model/engine/engine';
+import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
+import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
+import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
+import type { Joint } from '@/model/joint/joint';
+import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
+import type { EngineSheet } from '@/model/engine/engine-measure';
+import type { Wrench } from '@/model/shelf/wrench';
 import type { Shop } from '@/db/shop';
 
 export const BUILD_FORMAT = 'unhurried-spanner-build';

@@ -2,10 +2,10 @@
 
 import Link from 'next/link';
 import { balanced, compression, displacement, matchPieces, matchRods } from '@/core/fits';
-import type { FitLine } from '@/db/fit';
-import type { FitStanding } from '@/db/fit-standing';
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { EngineSheet, EngineSheets, SheetKind } from '@/db/repositories/sheet-repository';
+import type { FitLine } from '@/model/fit/fit';
+import type { FitStanding } from '@/model/fit/fit-state';
+import type { Engine } from '@/model/engine/engine';
+import type { EngineSheet, EngineSheets, SheetKind } from '@/model/engine/engine-measure';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
 import { Key } from '@/interface/parts/button';

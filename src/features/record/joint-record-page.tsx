@@ -2,8 +2,8 @@
 
 import type { Ladder, Rung } from '@/core/joint';
 import type { PullStep } from '@/core/tightening';
-import type { TighteningStanding } from '@/db/engine-standing';
-import type { TighteningPlan } from '@/db/tightening-plan';
+import type { TighteningStanding } from '@/model/engine/engine-state';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { formatPieces } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';

@@ -1,12 +1,14 @@
-import { jointStanding, type JointStanding } from '@/db/engine-standing';
-import { settingOf, type JointSetting } from '@/db/joint-setting';
-import { workJoint, type WorkedJoint } from '@/db/joint-working';
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { HeatLog } from '@/db/repositories/heat-repository';
-import { fitsOfEngine } from '@/db/fits-of-engine';
-import { holdingSheets } from '@/db/repositories/sheet-repository';
+import { jointStanding } from '@/db/reads/engine-state';
+import type { JointStanding } from '@/model/engine/engine-state';
+import { settingOf } from '@/db/reads/joint-inputs';
+import type { JointSetting } from '@/model/joint/joint-inputs';
+import { workJoint, type WorkedJoint } from '@/model/joint/joint-result';
+import type { Engine } from '@/model/engine/engine';
+import type { HeatLog } from '@/model/heat/heat-log';
+import { fitsOfEngine } from '@/db/reads/fits-of-engine';
+import { holdingSheets } from '@/model/engine/engine-measure';
 import type { Shop } from '@/db/shop';
-import { nowMs } from '@/interface/server/clock';
+import { nowMs } from '@/server/clock';
 import type { FitsRecord } from './fits-record-page';
 
 export interface JointRecord {

@@ -1,5 +1,5 @@
 import { DomainError } from '@/core/units';
-import { detailOf } from '@/db/joint-detail';
+import { detailOf } from '@/model/joint/joint-detail';
 import type { Shop } from '@/db/shop';
 import type { BuildFile } from './build-file';
 

@@ -3,14 +3,14 @@
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import { jointStanding } from '@/db/engine-standing';
-import { settingOf } from '@/db/joint-setting';
-import { planOfJoint } from '@/db/joint-working';
-import type { Engine } from '@/db/repositories/engine-repository';
+import { jointStanding } from '@/db/reads/engine-state';
+import { settingOf } from '@/db/reads/joint-inputs';
+import { planOfJoint } from '@/model/joint/joint-result';
+import type { Engine } from '@/model/engine/engine';
 import type { Shop } from '@/db/shop';
-import { nowIso, nowMs } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
-import { attempt } from '@/interface/server/outcome';
+import { nowIso, nowMs } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { attempt } from '@/server/run-action';
 import { cycleSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
 
 // A watch may run ahead of the machine's clock a little.

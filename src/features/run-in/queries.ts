@@ -1,7 +1,8 @@
 import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
-import { cyclesOf, engineStanding, headReadingsOf } from '@/db/engine-standing';
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { CoolingReading, HeatCycle } from '@/db/repositories/heat-repository';
+import { engineStanding } from '@/db/reads/engine-state';
+import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
+import type { Engine } from '@/model/engine/engine';
+import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Shop } from '@/db/shop';
 import { retorqueLine } from '@/interface/words/standing-words';
 

@@ -5,10 +5,10 @@ import { revalidatePath } from 'next/cache';
 import { boltSegments, stiffness } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import { typedLength, typedTorque } from '@/interface/figures/typed';
-import { nowIso } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
-import { attempt } from '@/interface/server/outcome';
+import { typedLength, typedTorque } from '@/core/print/typed';
+import { nowIso } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { attempt } from '@/server/run-action';
 import { boltReadingSchema, boltSetSchema, type BoltSetFields } from './schema';
 
 function segmentsOf(fields: BoltSetFields) {

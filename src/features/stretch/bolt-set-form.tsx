@@ -2,7 +2,7 @@
 
 import { TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import type { Joint } from '@/db/repositories/joint-repository';
+import type { Joint } from '@/model/joint/joint';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';

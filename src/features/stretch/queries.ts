@@ -1,11 +1,11 @@
 import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
 import { tighteningArm } from '@/core/joint';
-import { ladderInput } from '@/db/joint-ladder';
-import { settingOf } from '@/db/joint-setting';
-import { workJoint } from '@/db/joint-working';
-import type { BoltReading, BoltSet } from '@/db/repositories/bolt-repository';
-import type { Engine } from '@/db/repositories/engine-repository';
-import type { Joint } from '@/db/repositories/joint-repository';
+import { ladderInput } from '@/model/joint/joint-ladder';
+import { settingOf } from '@/db/reads/joint-inputs';
+import { workJoint } from '@/model/joint/joint-result';
+import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
+import type { Engine } from '@/model/engine/engine';
+import type { Joint } from '@/model/joint/joint';
 import type { Shop } from '@/db/shop';
 
 export interface BoltLine {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { measure } from '@/interface/figures/measure-schema';
+import { measure } from '@/server/measure-schema';
 
 export interface BoltSetFields {
   readonly jointId: string;

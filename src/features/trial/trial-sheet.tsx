@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
-import type { Outcome } from '@/interface/server/outcome';
+import type { Outcome } from '@/model/outcome';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Alive } from '@/interface/parts/alive';
 import type { BandRow } from '@/interface/parts/band-chart';

@@ -4,7 +4,7 @@ import { TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { FilmTrialRow } from '@/db/repositories/trial-repository';
+import type { FilmTrialRow } from '@/model/trial/film-trial';
 import { fullDate } from '@/interface/figures/times';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Key } from '@/interface/parts/button';

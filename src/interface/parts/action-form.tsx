@@ -1,7 +1,7 @@
 'use client';
 
 import type { FormEvent, ReactNode } from 'react';
-import type { Problem } from '../server/outcome';
+import type { Problem } from '@/model/outcome';
 import { Alive } from './alive';
 import styles from './form.module.css';
 import { Remark } from './sheet';

@@ -2,7 +2,7 @@
 
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
-import type { Outcome, Problem } from '../server/outcome';
+import type { Outcome, Problem } from '@/model/outcome';
 
 interface ActionForm<Values extends Record<string, unknown>> {
   readonly form: UseFormReturnType<Values>;

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { TroubleCode } from '@/db/trouble';
-import type { Outcome } from '../server/outcome';
+import type { TroubleCode } from '@/model/trouble-code';
+import type { Outcome } from '@/model/outcome';
 import { loadOutbox, saveOutbox } from './outbox';
 
 const RETRY_MS = 2000;

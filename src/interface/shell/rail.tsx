@@ -1,5 +1,6 @@
 'use client';
 
+import type { WaitState } from '@/model/engine/engine-wait';
 import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useParams, useRouter } from 'next/navigation';
@@ -17,7 +18,7 @@ export interface EngineTag {
   readonly unit: TorqueUnit;
   readonly waitsFor: string;
   /** How the line reads: nothing pending, waiting for time or a part, to be done now, or stopped. */
-  readonly state: 'rest' | 'waiting' | 'ready' | 'stop';
+  readonly state: WaitState;
   /** The engine that was worked on last has the highest. */
   readonly stamp: number;
 }

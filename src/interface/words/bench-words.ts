@@ -1,5 +1,5 @@
 import type { DoneEvent, PullOutcome, Step } from '@/core/tightening';
-import type { TighteningPlan } from '@/db/tightening-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 
 export const OUTCOME_WORDS: Readonly<Record<PullOutcome, string>> = {
   pulled: 'pulled',

@@ -1,6 +1,6 @@
 import { CHANGES, REMEDIES } from '@/core/fits';
-import type { Fit, FitLine } from '@/db/fit';
-import { kindOf } from '@/db/fit-standing';
+import type { Fit, FitLine } from '@/model/fit/fit';
+import { kindOf } from '@/model/fit/fit-state';
 import { angleName, partName, stationName } from './fit-words';
 
 /** Tells a length in the system that is shown. */

@@ -1,5 +1,5 @@
 import type { Part } from '@/core/fits';
-import type { PlaceState } from '@/db/fit-standing';
+import type { PlaceState } from '@/model/fit/fit-state';
 
 interface StateWords {
   /** By shape, so that it is told without colour. */

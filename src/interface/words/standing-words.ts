@@ -1,4 +1,4 @@
-import type { JointStanding } from '@/db/engine-standing';
+import type { JointStanding } from '@/model/engine/engine-state';
 import { agoFrom, nearTime } from '../figures/times';
 import { lineOf } from './bench-words';
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
-import { shelfStops } from '@/features/shop/queries';
-import { currentShop } from '@/interface/server/current-shop';
+import { shelfStops } from '@/features/shelves/queries';
+import { currentShop } from '@/server/current-shop';
 import { OrderStrip } from '@/interface/shell/order-strip';
 import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
 import styles from '@/interface/shell/engine-frame.module.css';

@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server';
-import { badJson } from '@/interface/server/http';
+import { badJson } from '@/server/http';
 import { reckon } from '@/reckoner/reckon';
 
 const MOST_REQUESTS = 1000;

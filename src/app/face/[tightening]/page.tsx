@@ -3,8 +3,8 @@ import { notFound } from 'next/navigation';
 import { Face } from '@/features/bench/face';
 import { facePage } from '@/features/bench/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
-import { nowMs } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
+import { nowMs } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
 import { TroubleScreen, troubleIn } from '@/interface/shell/trouble-screen';
 
 export const metadata: Metadata = { title: 'At the face' };

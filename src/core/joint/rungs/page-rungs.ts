@@ -1,6 +1,6 @@
-import type { TorqueReading } from '../../print';
-import { DomainError, FORCE_N, LENGTH_M, TORQUE_UNITS_NM } from '../../units';
-import type { Film } from '../../film';
+import type { TorqueReading } from '@/core/print';
+import { DomainError, FORCE_N, LENGTH_M, TORQUE_UNITS_NM } from '@/core/units';
+import type { Film } from '@/core/film';
 import { preloadOf, torqueOf } from '../clamp';
 import { figure, type WorkingLine } from '../working';
 import { inFilms, prevailingOf, rangeText, spreadOf, type LadderInput, type RangeSchool, type Rung } from './rung';

@@ -1,8 +1,8 @@
-import type { Film } from '../../film';
-import type { BearingFace } from '../../fastener';
-import type { TorqueReading } from '../../print';
-import type { Thread } from '../../thread';
-import type { Adaptor, WrenchScale, WrenchWindow } from '../../wrench';
+import type { Film } from '@/core/film';
+import type { BearingFace } from '@/core/fastener';
+import type { TorqueReading } from '@/core/print';
+import type { Thread } from '@/core/thread';
+import type { Adaptor, WrenchScale, WrenchWindow } from '@/core/wrench';
 import type { TurnedFastener } from '../tightening-arm';
 import { figure, type WorkingLine } from '../working';
 

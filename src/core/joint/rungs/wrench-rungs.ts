@@ -1,5 +1,5 @@
-import { TORQUE_UNITS_NM, torqueFromSi, torqueToSi } from '../../units';
-import { adaptorRatio, deliveredAt, type WrenchSetting } from '../../wrench';
+import { TORQUE_UNITS_NM, torqueFromSi, torqueToSi } from '@/core/units';
+import { adaptorRatio, deliveredAt, type WrenchSetting } from '@/core/wrench';
 import { figure } from '../working';
 import type { LadderInput, Rung } from './rung';
 

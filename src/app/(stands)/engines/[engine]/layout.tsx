@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
-import { engineStanding } from '@/db/engine-standing';
+import { engineStanding } from '@/db/reads/engine-state';
 import { stopsOf } from '@/features/engine/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
-import { currentShop } from '@/interface/server/current-shop';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { currentShop } from '@/server/current-shop';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 import { OrderStrip } from '@/interface/shell/order-strip';
 import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
 import styles from '@/interface/shell/engine-frame.module.css';

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { shelfRows } from '@/features/shop/queries';
-import { ShelfSheet } from '@/features/shop/shelf-sheet';
-import { currentShop } from '@/interface/server/current-shop';
+import { shelfRows } from '@/features/shelves/queries';
+import { ShelfSheet } from '@/features/shelves/shelf-sheet';
+import { currentShop } from '@/server/current-shop';
 
 const KINDS = new Map([
   ['films', 'film'],

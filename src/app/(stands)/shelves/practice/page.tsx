@@ -1,6 +1,6 @@
-import { PracticeQuestions } from '@/features/shop/practice-sheet';
-import { shopPractice } from '@/db/shelves-of-shop';
-import { currentShop } from '@/interface/server/current-shop';
+import { PracticeQuestions } from '@/features/shelves/practice-sheet';
+import { shopPractice } from '@/db/reads/shelves-of-shop';
+import { currentShop } from '@/server/current-shop';
 import { Sheet } from '@/interface/parts/sheet';
 
 export default async function PracticePage() {

@@ -1,5 +1,5 @@
 import { TrialsSheet } from '@/features/trial/trials-sheet';
-import { currentShop } from '@/interface/server/current-shop';
+import { currentShop } from '@/server/current-shop';
 
 export default async function TrialsPage() {
   return <TrialsSheet trials={(await currentShop()).trials.all()} />;

@@ -1,7 +1,7 @@
-import { shelvedWrenches } from '@/features/shop/queries';
-import { WrenchShelf } from '@/features/shop/wrench-shelf';
-import { currentShop } from '@/interface/server/current-shop';
-import { nowMs } from '@/interface/server/clock';
+import { shelvedWrenches } from '@/features/shelves/queries';
+import { WrenchShelf } from '@/features/shelves/wrench-shelf';
+import { currentShop } from '@/server/current-shop';
+import { nowMs } from '@/server/clock';
 import { Part, Sheet } from '@/interface/parts/sheet';
 
 export default async function WrenchesPage() {

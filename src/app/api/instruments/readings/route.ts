@@ -1,7 +1,8 @@
 import { readingSchema } from '@/features/instruments/reading-schema';
-import { answer, withJson } from '@/interface/server/http';
-import { done, problemOf, refused } from '@/interface/server/outcome';
-import { handOn } from '@/interface/server/reading-hub';
+import { answer, withJson } from '@/server/http';
+import { problemOf } from '@/server/run-action';
+import { done, refused } from '@/model/outcome';
+import { handOn } from '@/server/reading-hub';
 
 /** Takes one reading from an instrument and hands it to whatever sheet listens. Nothing is recorded here. */
 export async function POST(request: Request) {

@@ -1,4 +1,4 @@
-import { listen } from '@/interface/server/reading-hub';
+import { listen } from '@/server/reading-hub';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
-import { currentShop } from '@/interface/server/current-shop';
-import { answer, answering } from '@/interface/server/http';
-import { refused } from '@/interface/server/outcome';
+import { currentShop } from '@/server/current-shop';
+import { answer, answering } from '@/server/http';
+import { refused } from '@/model/outcome';
 
 /** A photograph of a page, whole, or with `?small` small. */
 export async function GET(request: Request, { params }: { readonly params: Promise<{ readonly photo: string }> }) {

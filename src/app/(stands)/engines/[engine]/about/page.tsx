@@ -1,8 +1,8 @@
-import { PracticeQuestions } from '@/features/shop/practice-sheet';
-import { shopPractice } from '@/db/shelves-of-shop';
+import { PracticeQuestions } from '@/features/shelves/practice-sheet';
+import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { EngineForm } from '@/features/engine/engine-form';
 import { Part, Sheet } from '@/interface/parts/sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function AboutPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

@@ -1,8 +1,13 @@
 import { FitsSheet } from '@/features/fits/fits-sheet';
 import { fitsPage } from '@/features/fits/queries';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { SheetLinks } from '@/features/measures/sheet-links';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function FitsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
-  return <FitsSheet {...fitsPage(shop, engine)} />;
+  return (
+    <FitsSheet {...fitsPage(shop, engine)}>
+      <SheetLinks engineId={engine.id} sheets={shop.sheets.all(engine.id)} />
+    </FitsSheet>
+  );
 }

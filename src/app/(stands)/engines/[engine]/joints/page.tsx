@@ -1,7 +1,7 @@
 import { jointSummaries, torqueLeaves } from '@/features/joint/queries';
 import { JointsSheet } from '@/features/joint/joints-sheet';
-import { nowMs } from '@/interface/server/clock';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { nowMs } from '@/server/clock';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function JointsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

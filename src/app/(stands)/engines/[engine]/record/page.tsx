@@ -1,8 +1,8 @@
-import { engineStanding } from '@/db/engine-standing';
-import { provenFits } from '@/db/fits-of-engine';
+import { engineStanding } from '@/db/reads/engine-state';
+import { provenFits } from '@/model/fit/fit-gate';
 import { RecordSheet } from '@/features/record/record-sheet';
-import { nowMs } from '@/interface/server/clock';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { nowMs } from '@/server/clock';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
 
 export default async function RecordPage({ params }: EngineParams) {

@@ -1,7 +1,7 @@
 import { runInOf } from '@/features/run-in/queries';
 import { RunInSheet } from '@/features/run-in/run-in-sheet';
-import { nowMs } from '@/interface/server/clock';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { nowMs } from '@/server/clock';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function RunInPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

@@ -1,7 +1,7 @@
 import { tightenLines } from '@/features/bench/queries';
 import { TightenSheet } from '@/features/bench/tighten-sheet';
-import { nowMs } from '@/interface/server/clock';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { nowMs } from '@/server/clock';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function TightenPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

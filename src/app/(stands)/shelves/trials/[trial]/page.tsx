@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
 import { TrialSheet } from '@/features/trial/trial-sheet';
 import { trialPage } from '@/features/trial/queries';
-import { nowMs } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
+import { nowMs } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
 
 export default async function TrialPage({ params }: { readonly params: Promise<{ readonly trial: string }> }) {
   const page = trialPage(await currentShop(), (await params).trial, nowMs());

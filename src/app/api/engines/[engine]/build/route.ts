@@ -1,9 +1,9 @@
 import { NextResponse } from 'next/server';
 import { buildFileOf } from '@/features/record/build-file';
-import { nowIso } from '@/interface/server/clock';
-import { currentShop } from '@/interface/server/current-shop';
-import { answer, answering } from '@/interface/server/http';
-import { refused } from '@/interface/server/outcome';
+import { nowIso } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { answer, answering } from '@/server/http';
+import { refused } from '@/model/outcome';
 
 interface Context {
   readonly params: Promise<{ readonly engine: string }>;

@@ -1,5 +1,5 @@
 import { readingsCsv } from '@/features/fits/readings-csv';
-import { csvOfEngine } from '@/interface/server/csv-answer';
+import { csvOfEngine } from '@/server/csv-answer';
 
 /** Every reading of an engine's fits as CSV, struck ones marked. */
 export async function GET(_: Request, { params }: { readonly params: Promise<{ readonly engine: string }> }) {

@@ -1,7 +1,7 @@
 import { keepPhoto } from '@/features/book/photo';
-import { currentShop } from '@/interface/server/current-shop';
-import { answer, answering, foreign } from '@/interface/server/http';
-import { done, refused } from '@/interface/server/outcome';
+import { currentShop } from '@/server/current-shop';
+import { answer, answering, foreign } from '@/server/http';
+import { done, refused } from '@/model/outcome';
 
 /** Keeps a photograph of the page that a leaf stands on. */
 export async function POST(request: Request, { params }: { readonly params: Promise<{ readonly leaf: string }> }) {

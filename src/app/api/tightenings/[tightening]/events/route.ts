@@ -1,6 +1,6 @@
 import { eventsOf, recordEvent } from '@/features/bench/record-event';
-import { currentShop } from '@/interface/server/current-shop';
-import { answer, answering, withJson } from '@/interface/server/http';
+import { currentShop } from '@/server/current-shop';
+import { answer, answering, withJson } from '@/server/http';
 
 interface Context {
   readonly params: Promise<{ readonly tightening: string }>;

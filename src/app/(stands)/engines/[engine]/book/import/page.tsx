@@ -1,5 +1,5 @@
 import { ImportSheet } from '@/features/book/import-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function ImportPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

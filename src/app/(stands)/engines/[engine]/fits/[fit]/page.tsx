@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { FitSheet } from '@/features/fits/fit-sheet';
 import { fitPage } from '@/features/fits/queries';
-import { engineAt } from '@/interface/server/engine-at';
+import { engineAt } from '@/server/engine-at';
 
 export default async function FitPage({ params }: { readonly params: Promise<{ readonly engine: string; readonly fit: string }> }) {
   const { shop, engine } = await engineAt(params);

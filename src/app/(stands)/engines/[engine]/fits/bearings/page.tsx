@@ -1,5 +1,5 @@
-import { BearingsSheet } from '@/features/fits/bearings-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { BearingsSheet } from '@/features/measures/bearings-sheet';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function BearingsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

@@ -1,5 +1,5 @@
 import { ReadingsImportSheet } from '@/features/fits/import-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function ReadingsImportPage({ params }: EngineParams) {
   const { engine } = await engineAt(params);

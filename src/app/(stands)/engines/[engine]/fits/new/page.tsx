@@ -1,5 +1,5 @@
 import { NewFitsSheet } from '@/features/fits/new-fits-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function NewFitsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

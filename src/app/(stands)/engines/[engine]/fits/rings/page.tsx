@@ -1,5 +1,5 @@
-import { RingsSheet } from '@/features/fits/rings-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { RingsSheet } from '@/features/measures/rings-sheet';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function RingsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

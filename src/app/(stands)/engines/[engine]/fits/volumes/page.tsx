@@ -1,5 +1,5 @@
-import { VolumesSheet } from '@/features/fits/volumes-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { VolumesSheet } from '@/features/measures/volumes-sheet';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function VolumesPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

@@ -1,5 +1,5 @@
-import { WeightsSheet } from '@/features/fits/weights-sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { WeightsSheet } from '@/features/measures/weights-sheet';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function WeightsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
 import { JointSheet } from '@/features/joint/joint-sheet';
 import { jointPage } from '@/features/joint/queries';
-import { nowMs } from '@/interface/server/clock';
-import { engineAt } from '@/interface/server/engine-at';
+import { nowMs } from '@/server/clock';
+import { engineAt } from '@/server/engine-at';
 
 export default async function JointPage({ params }: { readonly params: Promise<{ readonly engine: string; readonly joint: string }> }) {
   const { shop, engine } = await engineAt(params);

@@ -1,11 +1,11 @@
 import { NewJointForm } from '@/features/joint/new-joint-form';
 import { StandardJointForm } from '@/features/joint/standard-joint-form';
 import { torqueLeaves } from '@/features/joint/queries';
-import { shelvesOf } from '@/db/shelves-of-shop';
-import { WrenchForm } from '@/features/shop/wrench-form';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { WrenchForm } from '@/features/shelves/wrench-form';
 import { Fold } from '@/interface/parts/fold';
 import { Part, Sheet } from '@/interface/parts/sheet';
-import { engineAt, type EngineParams } from '@/interface/server/engine-at';
+import { engineAt, type EngineParams } from '@/server/engine-at';
 
 interface Props extends EngineParams {
   readonly searchParams: Promise<{ readonly leaf?: string }>;

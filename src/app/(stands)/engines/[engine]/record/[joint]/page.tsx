@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { JointRecordPage } from '@/features/record/joint-record-page';
 import { jointRecord } from '@/features/record/queries';
-import { engineAt } from '@/interface/server/engine-at';
+import { engineAt } from '@/server/engine-at';
 
 export default async function JointRecordRoute({ params }: { readonly params: Promise<{ readonly engine: string; readonly joint: string }> }) {
   const { shop, engine } = await engineAt(params);

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation';
 import { StretchSheet } from '@/features/stretch/stretch-sheet';
 import { stretchPage } from '@/features/stretch/queries';
-import { nowMs } from '@/interface/server/clock';
-import { engineAt } from '@/interface/server/engine-at';
+import { nowMs } from '@/server/clock';
+import { engineAt } from '@/server/engine-at';
 
 export default async function StretchPage({ params }: { readonly params: Promise<{ readonly engine: string; readonly joint: string }> }) {
   const { shop, engine } = await engineAt(params);

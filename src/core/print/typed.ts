@@ -1,0 +1,38 @@
+import { readLength, readTorque } from './index';
+import { DomainError, atField } from '@/core/units';
+
+const PLAIN = /^\d*[.,]?\d+$|^\d+[.,]$/;
+const plainOf = (text: string) => Number(text.replace(',', '.'));
+
+/** Whether a figure stands without a unit. */
+export const isBare = (text: string): boolean => PLAIN.test(text.trim());
+
+/** A typed figure without a unit. @throws DomainError */
+export function typedNumber(text: string, field: string): number {
+  if (!isBare(text)) throw new DomainError('bad-field', 'Give it as a figure.', field);
+  return plainOf(text.trim());
+}
+
+/** A typed length in mm: a bare figure is in `unit`, one with a unit of its own is read like print. @throws DomainError */
+export function typedLength(text: string, field: string, unit: 'mm' | 'in' = 'mm'): number {
+  return atField(field, () => {
+    const trimmed = text.trim();
+    if (PLAIN.test(trimmed)) return plainOf(trimmed) * (unit === 'in' ? 25.4 : 1);
+    const { min_mm, max_mm } = readLength(trimmed);
+    if (min_mm !== max_mm) throw new DomainError('bad-field', 'Give one figure, not a range.', field);
+    return min_mm;
+  });
+}
+
+/** A typed torque in N·m: a bare figure is N·m. @throws DomainError */
+export function typedTorque(text: string, field: string): number {
+  return atField(field, () => {
+    const trimmed = text.trim();
+    if (PLAIN.test(trimmed)) return plainOf(trimmed);
+    const print = readTorque(trimmed);
+    const reading = print.kind === 'turn' || print.ambiguous ? undefined : print.readings[0];
+    if (!reading || reading.min_Nm !== reading.max_Nm)
+      throw new DomainError('bad-field', 'Give one torque with its unit, such as 40 Nm or 30 lb ft.', field);
+    return reading.min_Nm;
+  });
+}

@@ -1,0 +1,39 @@
+import { standing } from '@/core/tightening';
+import { fitsOfEngine } from './fits-of-engine';
+import type { Engine } from '@/model/engine/engine';
+import type { Joint } from '@/model/joint/joint';
+import type { Tightening } from '@/model/joint/tightening';
+import type { Shop } from '../shop';
+import { EngineStanding, JointStanding, retorqueOf, TighteningStanding } from '@/model/engine/engine-state';
+
+export function tighteningStanding(shop: Shop, tightening: Tightening): TighteningStanding {
+  const events = shop.tightenings.events(tightening.id);
+  return { tightening, events, standing: standing(tightening.plan.steps, events, tightening.plan.positions.length) };
+}
+
+export function jointStanding(shop: Shop, engine: Engine, joint: Joint, heat = shop.heat.log(engine.id)): JointStanding {
+  const tightenings = shop.tightenings.ofJoint(joint.id).map((tightening) => tighteningStanding(shop, tightening));
+  const open = tightenings.filter(({ tightening, standing: now }) => tightening.purpose === 'retorque' && !now.complete).at(-1);
+  return {
+    joint,
+    tightenings,
+    final: tightenings.filter(({ tightening }) => tightening.purpose === 'final').at(-1),
+    openRetorque: open,
+    retorque: retorqueOf(engine, joint, heat, tightenings),
+  };
+}
+
+/** Everything about where one engine stands, read once. */
+export function engineStanding(shop: Shop, engine: Engine): EngineStanding {
+  const heat = shop.heat.log(engine.id);
+  const leaves = shop.book.leaves(engine.id);
+  const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
+  const joints = shop.joints.ofEngine(engine.id);
+  return {
+    engine,
+    heat,
+    fits: fitsOfEngine(shop, engine.id, joints),
+    leaves: leaves.filter((leaf) => !replaced.has(leaf.id)).length,
+    joints: joints.map((joint) => jointStanding(shop, engine, joint, heat)),
+  };
+}

@@ -1,0 +1,45 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import type { Outcome } from '@/model/outcome';
+import { Key } from '@/interface/parts/button';
+import { Remark } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
+import { openShopAction, resetDemonstrationAction } from '@/features/shelves/actions';
+
+/** The way into the demonstration yard and back, and its reset. */
+export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) {
+  const router = useRouter();
+  const [pending, startTransition] = useTransition();
+  const [refusal, setRefusal] = useState<string>();
+  const act = (work: () => Promise<Outcome<unknown>>) =>
+    startTransition(async () => {
+      const outcome = await send(work, undefined);
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      if (outcome.ok) {
+        router.push('/');
+        router.refresh();
+      }
+    });
+  return (
+    <>
+      <p className="soft">
+        {inYard
+          ? 'You are in Larkmoor Yard. It is a file of its own: nothing done here touches your own shop.'
+          : 'Larkmoor Yard: three made-up engines, one with its head cooling, one half tightened. It is a file of its own.'}
+      </p>
+      <p>
+        {inYard ? (
+          <>
+            <Key onClick={() => act(() => openShopAction({ name: 'own' }))} disabled={pending}>Go to my own shop</Key>{' '}
+            <Key rank="stop" onClick={() => act(() => resetDemonstrationAction())} disabled={pending}>Put the yard back as it was</Key>
+          </>
+        ) : (
+          <Key onClick={() => act(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>Walk round the demonstration yard</Key>
+        )}
+      </p>
+      {refusal && <Remark kind="stop">{refusal}</Remark>}
+    </>
+  ); // prettier-ignore
+}

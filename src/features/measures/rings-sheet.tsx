@@ -1,0 +1,108 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { clockingDoubts, evenClocking, type GapMark } from '@/core/fits';
+import type { EngineSheets } from '@/model/engine/engine-measure';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { Remark, Sheet } from '@/interface/parts/sheet';
+import { useStandingWorking } from '@/interface/shell/working-margin';
+import { ClockingDrawing } from './clocking-drawing';
+import { KeepSheet } from './kept-sheet';
+import styles from './measures.module.css';
+
+type Clocking = EngineSheets['clocking'];
+
+interface MarkFields {
+  readonly name: string;
+  readonly deg: string;
+  readonly kind: GapMark['kind'];
+}
+
+const START: readonly MarkFields[] = evenClocking(['Top ring', 'Second ring', 'Oil ring'], 30).map(({ name, at_deg, kind }) => ({
+  name,
+  deg: String(at_deg),
+  kind,
+}));
+
+const number = (text: string) => {
+  const value = Number(text.trim().replace(',', '.'));
+  return text.trim() === '' || Number.isNaN(value) ? undefined : value;
+};
+
+const ABOUT = {
+  title: 'Clocking',
+  remarks: [
+    ['Apart', 'gaps 60° or more apart, so that gas finds no straight way; three rings lie 120° apart'],
+    ['Keep off', 'the piston pin and the thrust side, by 15°'],
+    ['Expander', 'its ends butt and do not overlap; rail gaps keep off them'],
+    ['Recorded', 'as it is on this engine: the book of another may say otherwise'],
+  ],
+} as const;
+
+/** Where the ring gaps lie, drawn from above, and what stands against it. */
+export function RingsSheet({ engineId, kept }: { readonly engineId: string; readonly kept?: Clocking }) {
+  const [marks, setMarks] = useState<readonly MarkFields[]>(
+    kept?.marks.map(({ name, at_deg, kind }) => ({ name, deg: String(at_deg), kind })) ?? START,
+  );
+  const [pin, setPin] = useState(String(kept?.pin_deg ?? (kept ? '' : 0)));
+  const [thrust, setThrust] = useState(String(kept?.thrust_deg ?? ''));
+  const [note, setNote] = useState(kept?.note ?? '');
+  useStandingWorking(ABOUT);
+  const set = (at: number, part: Partial<MarkFields>) => setMarks((before) => before.map((mark, i) => (i === at ? { ...mark, ...part } : mark)));
+  const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: number(deg), kind }));
+  const isWhole = read.every(
+    (mark): mark is GapMark => mark.at_deg !== undefined && mark.at_deg >= -360 && mark.at_deg <= 720 && mark.name.trim() !== '',
+  );
+  const given: readonly GapMark[] = read.flatMap((mark) => (mark.at_deg === undefined ? [] : [{ ...mark, at_deg: mark.at_deg }]));
+  const [pin_deg, thrust_deg] = [number(pin), number(thrust)];
+  const input = { marks: given, ...(pin_deg !== undefined && { pin_deg }), ...(thrust_deg !== undefined && { thrust_deg }) };
+  const doubts = clockingDoubts(input);
+  const add = (kind: GapMark['kind'], name: string) => setMarks((before) => [...before, { name, deg: '0', kind }]);
+  const even = () => {
+    const spread = evenClocking(
+      marks.filter(({ kind }) => kind === 'gap').map(({ name }) => name),
+      number(marks[0]?.deg ?? '') ?? 0,
+    );
+    setMarks((before) =>
+      before.map((mark) => ({
+        ...mark,
+        deg: String(Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? number(mark.deg) ?? 0).toFixed(1))),
+      })),
+    );
+  };
+  return (
+    <Sheet title="Ring clocking" lead="Degrees clockwise from the front, seen from above.">
+      <Alive>
+        <div className={styles.clock}>
+          <ClockingDrawing {...input} />
+          <div>
+            {marks.map((mark, i) => (
+              <div key={i} className={styles.row}>
+                <b>{i + 1}</b>
+                <TextInput label="Name" value={mark.name} onChange={(event) => set(i, { name: event.currentTarget.value })} />
+                <TextInput label="At, degrees" inputMode="decimal" value={mark.deg} onChange={(event) => set(i, { deg: event.currentTarget.value })} error={number(mark.deg) === undefined && 'Give it in degrees.'} />
+                <NativeSelect label="What it is" data={[{ value: 'gap', label: 'a gap' }, { value: 'expander', label: 'an expander’s end' }]} value={mark.kind} onChange={(event) => set(i, { kind: event.currentTarget.value as GapMark['kind'] })} />
+              </div>
+            ))}
+            <p className={form.acts}>
+              <Key onClick={() => add('gap', `Ring ${marks.length + 1}`)}>Another gap</Key>
+              <Key onClick={() => add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)}>An expander’s end</Key>
+              {marks.length > 1 && <Key onClick={() => setMarks((before) => before.slice(0, -1))}>One less</Key>}
+              <Key onClick={even}>Spread evenly from the first</Key>
+            </p>
+            <div className={form.grid}>
+              <TextInput label="Piston pin lies at, degrees" inputMode="decimal" value={pin} onChange={(event) => setPin(event.currentTarget.value)} />
+              <TextInput label="Thrust side at, degrees" inputMode="decimal" value={thrust} onChange={(event) => setThrust(event.currentTarget.value)} />
+              <TextInput label="Note" value={note} onChange={(event) => setNote(event.currentTarget.value)} />
+            </div>
+          </div>
+        </div>
+        {doubts.map((doubt) => <Remark key={doubt.message} kind="wait">{doubt.message}</Remark>)}
+        <KeepSheet engineId={engineId} kind="clocking" body={isWhole ? { ...input, note } : undefined} />
+      </Alive>
+    </Sheet>
+  ); // prettier-ignore
+}

@@ -1,0 +1,204 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { IMBALANCE_UNITS, balanced, imbalance_gmm, matchPieces, matchRods, type ImbalanceUnit, type RodWeight } from '@/core/fits';
+import type { EngineSheets } from '@/model/engine/engine-measure';
+import { useFigures } from '@/interface/figures/preferences';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { MeasureField } from '@/interface/parts/measure-field';
+import { Part, Sheet } from '@/interface/parts/sheet';
+import { useStandingWorking } from '@/interface/shell/working-margin';
+import { KeepSheet } from './kept-sheet';
+import { workingOfWeights } from './sheet-working';
+import styles from './measures.module.css';
+
+type Weights = EngineSheets['weights'];
+type Balance = EngineSheets['balance'];
+
+interface RodFields {
+  readonly big_g: number | null;
+  readonly small_g: number | null;
+}
+
+const isRod = (rod: RodFields): rod is RodWeight => rod.big_g !== null && rod.small_g !== null;
+
+/** Sets that are weighed on nearly every engine. */
+const SETS: readonly Pick<Weights, 'name' | 'what'>[] = [
+  { name: 'Connecting rods', what: 'rods' },
+  { name: 'Pistons with pins', what: 'pieces' },
+];
+
+interface SetProps {
+  readonly engineId: string;
+  readonly set: Pick<Weights, 'name' | 'what'>;
+  readonly kept?: Weights;
+  /** Chooses which set is looked at. */
+  readonly which: ReactNode;
+}
+
+function WeighedSet({ engineId, set, kept, which }: SetProps) {
+  const { significant } = useFigures();
+  const [what, setWhat] = useState(set.what);
+  const [name, setName] = useState(set.name);
+  const [rods, setRods] = useState<readonly RodFields[]>(
+    kept?.rods.length ? kept.rods : Array.from({ length: 4 }, () => ({ big_g: null, small_g: null })),
+  );
+  const [pieces, setPieces] = useState<readonly (number | null)[]>(kept?.pieces_g.length ? kept.pieces_g : [null, null, null, null]);
+  const [tolerance_g, setTolerance] = useState<number | null>(kept?.tolerance_g ?? 1);
+  const setRod = (at: number, part: Partial<RodFields>) => setRods((before) => before.map((rod, i) => (i === at ? { ...rod, ...part } : rod)));
+  const weighedRods = rods.filter(isRod);
+  const weighedPieces = pieces.filter((piece) => piece !== null);
+  const complete = what === 'rods' ? weighedRods.length === rods.length : weighedPieces.length === pieces.length;
+  const matched =
+    complete && tolerance_g !== null ? (what === 'rods' ? matchRods(weighedRods, tolerance_g) : matchPieces(weighedPieces, tolerance_g)) : undefined;
+  const grams = (value: number) => (value === 0 ? 'the lightest' : `${significant(value)} g off`);
+  const removed = (i: number): { readonly words: string; readonly most: number } | undefined => {
+    const one = matched?.remove[i];
+    if (one === undefined) return undefined;
+    return typeof one === 'number'
+      ? { words: grams(one), most: one }
+      : { words: `big ${grams(one.big_g)}; small ${grams(one.small_g)}`, most: Math.max(one.big_g, one.small_g) };
+  };
+  useStandingWorking(
+    useMemo(
+      () =>
+        what === 'rods'
+          ? workingOfWeights(rods.filter(isRod), [])
+          : workingOfWeights(
+              [],
+              pieces.filter((piece) => piece !== null),
+            ),
+      [what, rods, pieces],
+    ),
+  );
+  const count = what === 'rods' ? rods.length : pieces.length;
+  const add = () => (what === 'rods' ? setRods((before) => [...before, { big_g: null, small_g: null }]) : setPieces((before) => [...before, null]));
+  const drop = () => (what === 'rods' ? setRods((before) => before.slice(0, -1)) : setPieces((before) => before.slice(0, -1)));
+  const body =
+    matched && tolerance_g !== null && name.trim() !== ''
+      ? { what, name, rods: what === 'rods' ? weighedRods : [], pieces_g: what === 'pieces' ? weighedPieces : [], tolerance_g }
+      : undefined;
+  return (
+    <Part title="Matched to the lightest">
+      <div className={form.grid}>
+        {which}
+        <NativeSelect label="Weighed" data={[{ value: 'rods', label: 'rods, end by end' }, { value: 'pieces', label: 'whole pieces: pistons, pins' }]} value={what} onChange={(event) => setWhat(event.currentTarget.value as Weights['what'])} />
+        <TextInput label="What they are" value={name} onChange={(event) => setName(event.currentTarget.value)} />
+        <MeasureField label="Alike within, g" kind="number" value={tolerance_g} onChange={setTolerance} zero />
+      </div>
+      {Array.from({ length: count }, (_, i) => {
+        const off = removed(i);
+        return (
+          <div key={`${what} ${i}`} className={styles.row}>
+            <b>{i + 1}</b>
+            {what === 'rods' ? (
+              <>
+                <MeasureField label={`Big end ${i + 1}, g`} kind="number" value={rods[i]?.big_g ?? null} onChange={(big_g) => setRod(i, { big_g })} />
+                <MeasureField label={`Small end ${i + 1}, g`} kind="number" value={rods[i]?.small_g ?? null} onChange={(small_g) => setRod(i, { small_g })} />
+              </>
+            ) : (
+              <MeasureField label={`Piece ${i + 1}, g`} kind="number" value={pieces[i] ?? null} onChange={(value) => setPieces((before) => before.map((piece, at) => (at === i ? value : piece)))} />
+            )}
+            <span className={styles.off} data-kind={off && off.most <= (tolerance_g ?? 0) ? 'done' : undefined}>{off?.words}</span>
+          </div>
+        );
+      })}
+      <p className={form.acts}>
+        <Key onClick={add}>One more</Key>
+        {count > 1 && <Key onClick={drop}>One less</Key>}
+        {matched && <span data-testid="matched">{matched.alreadyMatched ? `Alike within ${significant(tolerance_g ?? 0)} g already.` : 'Take off what is told, and weigh again.'}</span>}
+      </p>
+      <KeepSheet engineId={engineId} kind="weights" body={body} words="Keep the weights" />
+    </Part>
+  ); // prettier-ignore
+}
+
+interface PlaneFields {
+  readonly name: string;
+  readonly before: number | null;
+  readonly after: number | null;
+  readonly allowed: number | null;
+}
+
+const NO_PLANES: readonly PlaneFields[] = [
+  { name: 'Front', before: null, after: null, allowed: null },
+  { name: 'Rear', before: null, after: null, allowed: null },
+];
+
+function BalancePart({ engineId, kept }: { readonly engineId: string; readonly kept?: Balance }) {
+  const { significant } = useFigures();
+  const [report, setReport] = useState(kept?.report ?? '');
+  const [unit, setUnit] = useState<ImbalanceUnit>(kept?.unit ?? 'g·mm');
+  const per = imbalance_gmm(1, unit);
+  const [planes, setPlanes] = useState<readonly PlaneFields[]>(
+    kept?.planes.map((plane) => ({
+      name: plane.name,
+      before: plane.before_gmm / per,
+      after: plane.after_gmm / per,
+      allowed: plane.allowed_gmm === undefined ? null : plane.allowed_gmm / per,
+    })) ?? NO_PLANES,
+  );
+  const set = (at: number, part: Partial<PlaneFields>) => setPlanes((before) => before.map((plane, i) => (i === at ? { ...plane, ...part } : plane)));
+  const given = planes.flatMap(({ name, before, after, allowed }) =>
+    before === null || after === null
+      ? []
+      : [{ name, before_gmm: before * per, after_gmm: after * per, ...(allowed !== null && { allowed_gmm: allowed * per }) }],
+  );
+  const found = given.length === planes.length ? balanced(given) : undefined;
+  return (
+    <Part title="Imbalance, before and after">
+      <div className={form.grid}>
+        <TextInput label="From which report" value={report} onChange={(event) => setReport(event.currentTarget.value)} />
+        <NativeSelect label="Printed in" data={[...IMBALANCE_UNITS]} value={unit} onChange={(event) => setUnit(event.currentTarget.value as ImbalanceUnit)} />
+      </div>
+      {planes.map((plane, i) => {
+        const one = found?.[i];
+        return (
+          <div key={i} className={styles.row}>
+            <TextInput label="Plane" value={plane.name} onChange={(event) => set(i, { name: event.currentTarget.value })} />
+            <MeasureField label={`Before, ${unit}`} kind="number" value={plane.before} onChange={(before) => set(i, { before })} zero />
+            <MeasureField label={`After, ${unit}`} kind="number" value={plane.after} onChange={(after) => set(i, { after })} zero />
+            <MeasureField label={`Allowed, ${unit}`} kind="number" value={plane.allowed} onChange={(allowed) => set(i, { allowed })} />
+            <span className={styles.off} data-kind={one?.verdict === 'inside' ? 'done' : one?.verdict === 'out' ? 'stop' : undefined}>
+              {one && (one.removed >= 0 ? `${significant(one.removed * 100, 2)} % out` : 'it grew')}{one?.verdict === 'out' && ', too much left'}
+            </span>
+          </div>
+        );
+      })}
+      <KeepSheet engineId={engineId} kind="balance" body={found ? { report, unit, planes: given } : undefined} words="Keep the report" />
+    </Part>
+  ); // prettier-ignore
+}
+
+/** Weights matched end by end, and what a balancing report says. */
+export function WeightsSheet({
+  engineId,
+  weights,
+  balance,
+}: {
+  readonly engineId: string;
+  readonly weights: readonly Weights[];
+  readonly balance?: Balance;
+}) {
+  const sets = [...weights, ...SETS.filter(({ name }) => !weights.some((one) => one.name === name)), { name: '', what: 'pieces' as const }];
+  const [name, setName] = useState(sets[0]?.name ?? '');
+  const set = sets.find((one) => one.name === name) ?? { name, what: 'pieces' as const };
+  const data = sets.map((one) => ({ value: one.name, label: one.name || 'another set' }));
+  return (
+    <Sheet title="Weights and balance" lead="Down to the lightest, end by end; then what the balancing shop reports.">
+      <Alive>
+        <WeighedSet
+          key={name}
+          engineId={engineId}
+          set={set}
+          kept={weights.find((one) => one.name === name)}
+          which={<NativeSelect label="Which set" data={data} value={name} onChange={(event) => setName(event.currentTarget.value)} />}
+        />
+        <BalancePart engineId={engineId} kept={balance} />
+      </Alive>
+    </Sheet>
+  );
+}

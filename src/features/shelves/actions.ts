@@ -1,0 +1,104 @@
+'use server';
+
+import Joi from 'joi';
+import { nanoid } from 'nanoid';
+import { revalidatePath } from 'next/cache';
+import { cookies } from 'next/headers';
+import { DomainError, atField } from '@/core/units';
+import { wrenchSetting } from '@/core/wrench';
+import { jointsNaming } from '@/db/reads/joints-affected';
+import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
+import { SHIPPED } from '@/model/shelf/shelves';
+import { keepShopPractice, shopPractice } from '@/db/reads/shelves-of-shop';
+import { nowIso } from '@/server/clock';
+import { SHOP_COOKIE, closeShop, currentShop, shopNamed } from '@/server/current-shop';
+import { shopFile, type ShopName } from '@/server/shop-file';
+import { attempt } from '@/server/run-action';
+import { demonstrationYard } from '@demo/yard';
+import { loadDemonstration, removeShopFile } from '@demo/load-yard';
+import { pointsOf, wrenchSchema } from './schema';
+import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
+
+/** Hangs a wrench on the shelf, or changes what is known of one. What was tightened keeps the wrench as it was. */
+export async function keepWrenchAction(input: unknown) {
+  return attempt(wrenchSchema, input, async ({ id: known, calibration, checkedAt, ...fields }) => {
+    const shop = await currentShop();
+    const before = known === '' ? undefined : shop.wrenches.find(known);
+    if (known !== '' && !before) throw new DomainError('not-found', 'That wrench is no longer on the shelf.', 'id');
+    const points = pointsOf(calibration) ?? [];
+    const wrench = {
+      ...fields,
+      calibration: points,
+      checkedAt: checkedAt === null ? null : new Date(checkedAt).toISOString(),
+      id: before?.id ?? nanoid(10),
+      createdAt: before?.createdAt ?? nowIso(),
+    };
+    atField('calibration', () => wrenchSetting(1, { ...wrench, calibration: points }));
+    if (before) shop.wrenches.alter(wrench);
+    else shop.wrenches.add(wrench);
+    revalidatePath('/', 'layout');
+    return { id: wrench.id };
+  });
+}
+
+/** Puts a row on a shelf, over the shipped one of the same id if there is one. The shipped row itself is never changed. */
+export async function keepShelfRowAction(input: unknown) {
+  return attempt(keepRowSchema, input, async ({ kind, row }) => {
+    const checked = SHELF_SCHEMAS[kind].validate({ ...row, id: row.id || nanoid(8) }, { abortEarly: false, stripUnknown: true });
+    if (checked.error)
+      throw new DomainError('bad-field', `${checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept'}`.replace(/\.?$/, '.'));
+    const shop = await currentShop();
+    shop.shelf.put(kind, checked.value as never, nowIso());
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+/** Takes an own row off a shelf; one that a joint draws on and that nothing shipped stands under has to stay. */
+export async function removeShelfRowAction(input: unknown) {
+  return attempt(removeRowSchema, input, async ({ kind, id }) => {
+    const shop = await currentShop();
+    const shipped = SHIPPED[kind].some((row) => row.id === id);
+    const using = shipped ? [] : jointsNaming(shop, id);
+    if (using.length > 0) throw new DomainError('in-use', `It stays: ${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it.`, 'id');
+    shop.shelf.remove(kind, id);
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+/** Keeps the shop's practice, or where an engine differs from it. */
+export async function keepPracticeAction(input: unknown) {
+  return attempt(practiceSchema, input, async ({ engineId, practice }) => {
+    const shop = await currentShop();
+    if (engineId === null) keepShopPractice(shop, { ...shopPractice(shop), ...practice });
+    else if (shop.engines.find(engineId)) shop.engines.practise(engineId, practice);
+    else throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+const nameSchema = Joi.object<{ name: ShopName }>({ name: Joi.string().valid('own', 'demonstration').required() });
+
+/** Looks at the own shop or at the demonstration yard; the yard is made where it is missing. */
+export async function openShopAction(input: unknown) {
+  return attempt(nameSchema, input, async ({ name }) => {
+    const shop = shopNamed(name);
+    if (name === 'demonstration' && shop.engines.all().length === 0) loadDemonstration(shop, demonstrationYard, nowIso());
+    (await cookies()).set(SHOP_COOKIE, name, { path: '/', maxAge: 31_536_000, sameSite: 'lax' });
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}
+
+/** Makes the demonstration yard anew. The own shop is a file of its own and is not touched. */
+export async function resetDemonstrationAction() {
+  return attempt(Joi.object({}), {}, () => {
+    closeShop('demonstration');
+    removeShopFile(shopFile('demonstration'));
+    loadDemonstration(shopNamed('demonstration'), demonstrationYard, nowIso());
+    revalidatePath('/', 'layout');
+    return {};
+  });
+}

@@ -1,0 +1,46 @@
+import { checkOverdue } from '@/core/joint';
+import type { ShelfKind } from '@/model/shelf/shelf-rows';
+import { SHIPPED, overlaid } from '@/model/shelf/shelves';
+import { shopPractice } from '@/db/reads/shelves-of-shop';
+import type { Shop } from '@/db/shop';
+import type { ShelvedRow } from './shelf-sheet';
+import type { Stop } from '@/interface/shell/order-strip';
+import type { ShelvedWrench } from './wrench-shelf';
+
+/** One shelf's rows, an own one with the shipped row beneath it. */
+export function shelfRows(shop: Shop, kind: ShelfKind): readonly ShelvedRow[] {
+  const shipped: readonly ShelvedRow['row'][] = SHIPPED[kind];
+  return overlaid<ShelvedRow['row']>(shipped, shop.shelf.own(kind)).map((row) => {
+    const beneath = shipped.find((one) => one.id === row.id);
+    return { row, ...(beneath && beneath !== row && { shipped: beneath }) };
+  });
+}
+
+/** The wrenches, each with whether its check is overdue by the shop's school. */
+export const shelvedWrenches = (shop: Shop, now: number): readonly ShelvedWrench[] => {
+  const { check } = shopPractice(shop);
+  return shop.wrenches.all().map((wrench) => ({
+    wrench,
+    overdue: checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), check, now),
+  }));
+};
+
+/** The shelves in their order, with how much is the shop's own. */
+export function shelfStops(shop: Shop): readonly Stop[] {
+  const own = (kind: ShelfKind) => {
+    const count = shop.shelf.own(kind).length;
+    return count === 0 ? 'shipped' : `${count} own`;
+  };
+  const stop = (name: string, path: string, line: string): Stop => ({ name, href: `/shelves/${path}`, done: 0, total: 0, line });
+  const trials = shop.trials.all().length;
+  return [
+    stop('Films', 'films', own('film')),
+    stop('Grades', 'grades', own('grade')),
+    stop('Threads', 'threads', 'finder'),
+    stop('Metals', 'metals', own('metal')),
+    stop('Wrenches', 'wrenches', `${shop.wrenches.all().length}`),
+    stop('Instruments', 'instruments', 'simulated'),
+    stop('Practice', 'practice', 'schools'),
+    stop('Trials', 'trials', trials === 0 ? 'none yet' : `${trials}`),
+  ];
+}

@@ -1,0 +1,143 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
+import { formatFixed } from '@/interface/figures/format';
+import { useFigures } from '@/interface/figures/preferences';
+import { Alive } from '@/interface/parts/alive';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { Remark, Sheet } from '@/interface/parts/sheet';
+import { send } from '@/interface/parts/use-action-form';
+import { useShowWorking, type Working } from '@/interface/shell/working-margin';
+import { keepShelfRowAction, removeShelfRowAction } from './actions';
+import { SHELF_SHAPES, type ShelfShape } from './shelf-kinds';
+import table from '@/interface/parts/table.module.css';
+import styles from './shelves.module.css';
+
+type AnyRow = ShelfRows[ShelfKind];
+
+export interface ShelvedRow {
+  readonly row: AnyRow;
+  /** The shipped row that lies beneath an own one. */
+  readonly shipped?: AnyRow;
+}
+
+interface FormProps {
+  readonly shape: ShelfShape<ShelfKind>;
+  readonly row?: AnyRow;
+  readonly onDone: () => void;
+}
+
+/** Puts a row of one's own on the shelf, over a shipped one or beside it. */
+function RowForm({ shape, row, onDone }: FormProps) {
+  const router = useRouter();
+  const [values, setValues] = useState<Readonly<Record<string, string>>>({
+    name: row?.name ?? '',
+    source: row?.standing === 'own' ? row.source : '',
+    ...(row ? shape.valuesOf(row) : {}),
+  });
+  const [pending, startTransition] = useTransition();
+  const [refusal, setRefusal] = useState<string>();
+  const field = (name: string) => ({
+    value: values[name] ?? '',
+    onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
+      const { value } = event.currentTarget;
+      setValues((before) => ({ ...before, [name]: value }));
+    },
+  });
+  const keep = () =>
+    startTransition(async () => {
+      const made = { id: row?.id ?? '', name: values.name, source: values.source, standing: 'own', ...shape.rowOf(values) };
+      const outcome = await send(keepShelfRowAction, { kind: shape.kind, row: made });
+      if (!outcome.ok) return setRefusal(outcome.error.message);
+      router.refresh();
+      return onDone();
+    });
+  return (
+    <form className={form.grid} onSubmit={(event) => { event.preventDefault(); keep(); }} aria-label={row ? `Change ${row.name}` : 'New row'}>
+      <TextInput label="Name" {...field('name')} />
+      <TextInput label="Where the figures come from" {...field('source')} />
+      {shape.fields.map(({ name, label }) => <TextInput key={name} label={label} inputMode="decimal" {...field(name)} />)}
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>Put it on the shelf</Key>
+        <Key onClick={onDone}>Leave it</Key>
+      </div>
+      {refusal && <div className={form.wide}><Remark kind="stop">{refusal}</Remark></div>}
+    </form>
+  ); // prettier-ignore
+}
+
+const STANDING = { standard: 'standard', typical: 'typical', own: 'own' } as const;
+
+/** One shelf: every row with its source and standing; own rows over the shipped ones, which stay beneath. */
+export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly rows: readonly ShelvedRow[] }) {
+  const shape = SHELF_SHAPES[kind] as unknown as ShelfShape<ShelfKind>;
+  const router = useRouter();
+  const { decimalSign } = useFigures();
+  const [changing, setChanging] = useState<string>();
+  const [refusal, setRefusal] = useState<string>();
+  const [, startTransition] = useTransition();
+  const done = () => setChanging(undefined);
+  const remove = (id: string) =>
+    startTransition(async () => {
+      const outcome = await send(removeShelfRowAction, { kind, id });
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      router.refresh();
+    });
+  const cell = (value: number | undefined, column: number) =>
+    value === undefined ? '' : formatFixed(value, shape.decimals[column] ?? 0, decimalSign);
+  const workingOf = ({ row, shipped }: ShelvedRow): Working => ({
+    title: row.name,
+    remarks: [
+      ['Source', row.source],
+      ['Standing', STANDING[row.standing]],
+      ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : []),
+    ],
+  });
+  const show = useShowWorking(rows.map(workingOf));
+  return (
+    <Sheet title={shape.title} lead={shape.lead} aside={<Key rank="main" onClick={() => setChanging('new')}>A row of your own</Key>}>
+      <Alive>
+        {changing === 'new' && <RowForm shape={shape} onDone={done} />}
+        {refusal && <Remark kind="stop">{refusal}</Remark>}
+        <div className={table.frame} tabIndex={0} role="group" aria-label={`${shape.title}, the rows`}>
+          <table className={table.table}>
+            <thead>
+              <tr>
+                <th scope="col">Name</th>
+                {shape.columns.map((column, i) => <th key={i} scope="col" className={table.right}>{column}</th>)}
+                <th scope="col">Standing</th>
+                <th scope="col"><span className="only-spoken">Acts</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map(({ row, shipped }) => (
+                <tr key={row.id} {...show(workingOf({ row, shipped }))}>
+                  <th scope="row" className={styles.name}>{row.name}</th>
+                  {shape.cells(row).map((value, i) => <td key={i} className={table.right}>{cell(value, i)}</td>)}
+                  <td className={row.standing === 'own' ? styles.own : undefined}>{STANDING[row.standing]}</td>
+                  <td>
+                    <span className={styles.links}>
+                      <button type="button" className={styles.link} onClick={() => setChanging(row.id)}>Change<span className="only-spoken"> {row.name}</span></button>
+                      {row.standing === 'own' && <button type="button" className={styles.link} onClick={() => remove(row.id)}>{shipped ? 'As shipped' : 'Take off'}<span className="only-spoken"> {row.name}</span></button>}
+                    </span>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {rows.length === 0 && <p className="soft">None yet.</p>}
+        {rows.map(({ row }) => row.id === changing && (
+          <section key={row.id} className={styles.change}>
+            <h2>{row.name}, as this shop has it</h2>
+            <RowForm shape={shape} row={row} onDone={done} />
+          </section>
+        ))}
+      </Alive>
+    </Sheet>
+  ); // prettier-ignore
+}

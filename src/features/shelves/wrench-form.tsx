@@ -1,0 +1,53 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { TORQUE_UNITS } from '@/core/units';
+import type { Wrench } from '@/model/shelf/wrench';
+import { ActionForm } from '@/interface/parts/action-form';
+import { Key } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { keepWrenchAction } from './actions';
+
+const EMPTY = { id: '', name: '', unit: 'lbf·ft', min: '', max: '', graduation: '', accuracyPct: '4', calibration: '', checkedAt: '' };
+
+const valuesOf = (wrench: Wrench): typeof EMPTY => ({
+  id: wrench.id,
+  name: wrench.name,
+  unit: wrench.unit,
+  min: String(wrench.min),
+  max: String(wrench.max),
+  graduation: String(wrench.graduation),
+  accuracyPct: String(wrench.accuracyPct),
+  calibration: wrench.calibration.map((point) => `${point.set} ${point.true}`).join(', '),
+  checkedAt: wrench.checkedAt?.slice(0, 10) ?? '',
+});
+
+/** Hangs a wrench on the shelf, or changes what is known of one: its scale, its accuracy and its last check. */
+export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; readonly onDone?: () => void }) {
+  const router = useRouter();
+  const done = () => {
+    onDone?.();
+    router.refresh();
+  };
+  const { form: fields, submit, pending, problem } = useActionForm(wrench ? valuesOf(wrench) : EMPTY, keepWrenchAction, done);
+  const field = fields.getInputProps;
+  return (
+    <ActionForm label={wrench ? `Change ${wrench.name}` : 'New wrench'} onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput label="Name" description="What you know it by" {...field('name')} />
+      <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
+      <TextInput label="Lowest mark" inputMode="decimal" {...field('min')} />
+      <TextInput label="Highest mark" inputMode="decimal" {...field('max')} />
+      <TextInput label="Graduation" description="From one mark to the next" inputMode="decimal" {...field('graduation')} />
+      <TextInput label="Accuracy, ± %" description="4 where checked; 10 to 15 unchecked" inputMode="decimal" {...field('accuracyPct')} />
+      <TextInput type="date" label="Last checked" {...field('checkedAt')} />
+      <TextInput className={form.wide} label="Points of that check" description="Set and delivered, in its own unit: 20 19.5, 60 61, 100 103" {...field('calibration')} />
+      <div className={form.acts}>
+        <Key type="submit" rank="main" disabled={pending}>
+          {wrench ? 'Keep it so' : 'Hang it on the shelf'}
+        </Key>
+      </div>
+    </ActionForm>
+  ); // prettier-ignore
+}

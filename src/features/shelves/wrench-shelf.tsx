@@ -1,0 +1,41 @@
+'use client';
+
+import { useState } from 'react';
+import type { Wrench } from '@/model/shelf/wrench';
+import { useFigures } from '@/interface/figures/preferences';
+import { fullDate } from '@/interface/figures/times';
+import { Key } from '@/interface/parts/button';
+import styles from './shelves.module.css';
+import { WrenchForm } from './wrench-form';
+
+export interface ShelvedWrench {
+  readonly wrench: Wrench;
+  readonly overdue: boolean;
+}
+
+/** The torque wrenches of the shop: scale, accuracy, last check; each can be changed, and a new one entered. */
+export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedWrench[] }) {
+  const { plain } = useFigures();
+  const [changing, setChanging] = useState<string>();
+  return (
+    <>
+      <ul className={styles.rows}>
+        {wrenches.map(({ wrench: one, overdue }) => (
+          <li key={one.id} className={styles.row}>
+            <span>
+              <b>{one.name}</b>, <span className="figure">{plain(one.min)} to {plain(one.max)} {one.unit}</span>, marked every {plain(one.graduation)}, ±{plain(one.accuracyPct)} %
+              <span className={styles.standing} data-warns={overdue || undefined}>
+                {one.checkedAt ? `checked ${fullDate(one.checkedAt)}` : 'never checked'}
+                {one.calibration.length > 0 && ` at ${one.calibration.map((point) => plain(point.set)).join(', ')} ${one.unit}`}
+                {overdue && ': overdue'}
+              </span>
+            </span>
+            <Key onClick={() => setChanging(changing === one.id ? undefined : one.id)} aria-expanded={changing === one.id}>Change<span className="only-spoken"> {one.name}</span></Key>
+            {changing === one.id && <div className={styles.change}><WrenchForm wrench={one} onDone={() => setChanging(undefined)} /></div>}
+          </li>
+        ))}
+      </ul>
+      {changing === 'new' || wrenches.length === 0 ? <WrenchForm onDone={() => setChanging(undefined)} /> : <Key onClick={() => setChanging('new')}>Another wrench</Key>}
+    </>
+  ); // prettier-ignore
+}

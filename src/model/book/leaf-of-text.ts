@@ -1,0 +1,48 @@
+import { notesToAgree, readLength, readTorque } from '@/core/print';
+import { DomainError, type Note } from '@/core/units';
+import type { Leaf, LeafKind } from './leaf';
+
+type Read = Pick<Leaf, 'kind' | 'readingIndex' | 'minNm' | 'maxNm' | 'minDeg' | 'maxDeg' | 'minMm' | 'maxMm' | 'agreedNotes' | 'conditionText'>;
+
+/** What a person says that a leaf holds; a torque may turn out to be a pull on a lever, or a turn. */
+export type LeafContent = Exclude<LeafKind, 'lever-pull' | 'turn'>;
+
+export interface LeafText {
+  readonly kind: LeafContent;
+  readonly printedText: string;
+  readonly conditionText: string | null;
+  /** Which reading of an ambiguous text; −1 where none was chosen. */
+  readonly readingIndex: number;
+}
+
+const NOTHING = { readingIndex: 0, minNm: null, maxNm: null, minDeg: null, maxDeg: null, minMm: null, maxMm: null, agreedNotes: [] };
+
+const LENGTHS: ReadonlySet<LeafContent> = new Set(['stretch', 'clearance', 'end-float']);
+
+/** The notes that a person is asked about before this text is taken. @throws DomainError for what cannot be read */
+export function askedOf({ kind, printedText }: Pick<LeafText, 'kind' | 'printedText'>): readonly Note[] {
+  if (kind === 'torque') return notesToAgree(readTorque(printedText).notes);
+  return LENGTHS.has(kind) ? notesToAgree(readLength(printedText).notes) : [];
+}
+
+/**
+ * Reads the printed text of a leaf and says what is kept of it, in SI.
+ * @throws DomainError for what cannot be read, and for a choice not made
+ */
+export function leafOfText({ kind, printedText, conditionText, readingIndex }: LeafText): Read {
+  if (kind === 'order' || kind === 'note') return { ...NOTHING, kind, conditionText };
+  const agreedNotes = askedOf({ kind, printedText }).map((note) => note.code);
+  if (kind !== 'torque') {
+    const { min_mm, max_mm } = readLength(printedText);
+    return { ...NOTHING, kind, minMm: min_mm, maxMm: max_mm, agreedNotes, conditionText };
+  }
+  const print = readTorque(printedText);
+  const shared = { ...NOTHING, agreedNotes, conditionText: conditionText ?? print.condition ?? null };
+  if (print.kind === 'turn') return { ...shared, kind: 'turn', minDeg: print.min_deg, maxDeg: print.max_deg };
+  if (print.ambiguous && readingIndex < 0)
+    throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
+  const index = Math.max(readingIndex, 0);
+  const reading = print.readings[index];
+  if (!reading) throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
+  return { ...shared, kind: print.kind, readingIndex: index, minNm: reading.min_Nm, maxNm: reading.max_Nm };
+}

@@ -1,0 +1,24 @@
+/** What kind of paper a figure stands on, in the order in which they outrank one another. */
+export const SOURCE_KINDS = ['part-print', 'bulletin', 'manual', 'supplier', 'own', 'shop-report', 'hearsay'] as const;
+
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+
+export interface Source {
+  readonly id: string;
+  readonly title: string;
+  readonly edition: string;
+  readonly year: number | null;
+  readonly kind: SourceKind;
+  /** Set where the shop ranks it otherwise than its kind; 1 goes first. */
+  readonly rank: number | null;
+  readonly fromYear: number | null;
+  readonly toYear: number | null;
+  readonly fromNumber: string;
+  readonly toNumber: string;
+  /** The source whose leaves this one puts out of force, for the engines it applies to. */
+  readonly supersedesId: string | null;
+  readonly createdAt: string;
+}
+
+/** What a plain source says beside its title. */
+export const PLAIN_SOURCE = { kind: 'manual', rank: null, fromYear: null, toYear: null, fromNumber: '', toNumber: '', supersedesId: null } as const;

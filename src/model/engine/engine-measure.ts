@@ -1,0 +1,48 @@
+import type { RodWeight, ImbalanceUnit, PlaneImbalance, GapMark } from '@/core/fits';
+
+
+/** What is known of a whole engine beside its fits. Lengths mm, volumes cc, weights g. */
+export interface EngineSheets {
+  readonly volumes: {
+    readonly bore_mm: number;
+    readonly stroke_mm: number;
+    readonly cylinders: number;
+    readonly overbore_mm: number;
+    readonly chamber_cc?: number;
+    readonly gasketBore_mm?: number;
+    readonly gasket_mm?: number;
+    readonly deck_mm?: number;
+    readonly crown_cc?: number;
+  };
+  readonly weights: { readonly what: 'rods' | 'pieces'; readonly name: string; readonly rods: readonly RodWeight[]; readonly pieces_g: readonly number[]; readonly tolerance_g: number; };
+  readonly balance: { readonly report: string; readonly unit: ImbalanceUnit; readonly planes: readonly PlaneImbalance[]; };
+  readonly clocking: { readonly marks: readonly GapMark[]; readonly pin_deg?: number; readonly thrust_deg?: number; readonly note: string; };
+  readonly bearings: {
+    /** `Main bearings`, `Big ends` */
+    readonly name: string;
+    readonly journal_mm: number;
+    readonly journalStandard_mm: number;
+    readonly housing_mm: number;
+    readonly housingStandard_mm: number;
+    readonly steps_mm: readonly number[];
+    readonly tolerance_mm: number;
+    readonly shells: readonly { readonly upper: string; readonly lower: string; }[];
+  };
+  readonly marks: { readonly pairs: readonly { readonly place: string; readonly one: string; readonly other: string; }[]; };
+} // prettier-ignore
+export type SheetKind = keyof EngineSheets;
+
+export interface EngineSheet<K extends SheetKind = SheetKind> {
+  readonly id: string;
+  readonly engineId: string;
+  readonly kind: K;
+  readonly body: EngineSheets[K];
+  readonly at: string;
+}
+
+export const nameOf = ({ body }: EngineSheet): string => ('name' in body ? body.name.trim().toLowerCase() : '');
+
+/** Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends measured apart. */
+export const holdingSheets = (sheets: readonly EngineSheet[]): readonly EngineSheet[] => [
+  ...new Map(sheets.map((sheet) => [`${sheet.kind} ${nameOf(sheet)}`, sheet])).values(),
+];

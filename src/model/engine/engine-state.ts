@@ -1,0 +1,61 @@
+import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
+import type { Standing } from '@/core/tightening';
+import type { Joint } from '@/model/joint/joint';
+import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
+import type { FitStanding } from '@/model/fit/fit-state';
+import type { Engine } from './engine';
+import type { HeatLog } from '@/model/heat/heat-log';
+
+
+/** A tightening with its lines and where they leave it. */
+export interface TighteningStanding {
+  readonly tightening: Tightening;
+  readonly events: readonly RecordedEvent[];
+  readonly standing: Standing;
+}
+
+export interface JointStanding {
+  readonly joint: Joint;
+  readonly tightenings: readonly TighteningStanding[];
+  /** The going-round that counts: the last one to the final figure. */
+  readonly final?: TighteningStanding;
+  /** A retorque that was begun and is not finished. */
+  readonly openRetorque?: TighteningStanding;
+  readonly retorque: RetorqueState;
+}
+
+export interface EngineStanding {
+  readonly engine: Engine;
+  readonly joints: readonly JointStanding[];
+  readonly fits: readonly FitStanding[];
+  readonly heat: HeatLog;
+  readonly leaves: number;
+}
+
+export const time = (iso: string) => Date.parse(iso);
+
+export const cyclesOf = (heat: HeatLog): readonly CycleFact[] => heat.cycles.map(({ id, ranFrom, ranTo, highestC, ambientC }) => ({
+  id,
+  ranFrom: time(ranFrom),
+  ranTo: time(ranTo),
+  highest_C: highestC,
+  ambient_C: ambientC,
+}));
+export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] => heat.readings
+  .map(({ cycleId, at, headC, ambientC }) => ({ cycleId, at: time(at), head_C: headC, ambient_C: ambientC }))
+  .sort((a, b) => a.at - b.at);
+export function retorqueOf(engine: Engine, joint: Joint, heat: HeatLog, tightenings: readonly TighteningStanding[]): RetorqueState {
+  const final = tightenings.filter(({ tightening }) => tightening.purpose === 'final').at(-1);
+  const tightenedAt = final?.standing.complete ? final.standing.last?.at : undefined;
+  const answered = tightenings.flatMap(({ tightening, standing: now }) => tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : []
+  );
+  return retorqueState({
+    kind: engine.kind,
+    headMetal: engine.headMetal,
+    school: joint.retorqueSchool,
+    tightenedAt: tightenedAt === undefined ? undefined : time(tightenedAt),
+    cycles: cyclesOf(heat),
+    readings: headReadingsOf(heat),
+    answered,
+  });
+}

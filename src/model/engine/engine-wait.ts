@@ -1,0 +1,61 @@
+import type { Step } from '@/core/tightening';
+import { type FitStanding, isHolding } from '@/model/fit/fit-state';
+import type { EngineStanding, JointStanding } from './engine-state';
+
+
+/** How an engine's tag is marked: work to be done now, waiting for something, held up, or at rest. */
+export type WaitState = 'ready' | 'waiting' | 'stop' | 'rest';
+
+/** What an engine waits for. Plain data that holds until a row of it is written: only the hour is told anew. */
+export interface Wait {
+  readonly waitsFor: string;
+  readonly state: WaitState;
+  /** When it is likely to be so, ms since 1970. */
+  readonly about?: number;
+}
+
+type Ranked = Wait & { readonly rank: number; };
+
+const place = (step: Step | undefined): string => {
+  if (!step) return '';
+  return step.kind === 'shaft' ? 'turn the shaft' : `fastener ${step.position + 1}, stage ${step.stage + 1}`;
+};
+
+/** What one joint waits for; the lower the rank, the sooner it is said. */
+function jointWaits({ joint, final, openRetorque, retorque }: JointStanding): Ranked | undefined {
+  if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
+  if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
+  if (final && !final.standing.complete && final.standing.next > 0)
+    return { rank: 2, state: 'ready', waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.standing.next])}` };
+  if (retorque.state === 'cooling') return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };
+  if (retorque.state === 'waits-for-heat') return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle` };
+  if (!final?.standing.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };
+  return undefined;
+}
+
+/** What one fit waits for: out of limits goes before everything but work under way. */
+function fitWaits({ fit, places }: FitStanding): Ranked | undefined {
+  const at = (name: string) => (places.length > 1 ? `${fit.name}, ${name}` : fit.name);
+  const strip = places.find(({ stripIn }) => stripIn);
+  if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
+  const out = places.find(({ state }) => isHolding(state));
+  if (out)
+    return out.order
+      ? { rank: 2.7, state: 'waiting', waitsFor: `${out.order} on order` }
+      : { rank: 0.5, state: 'stop', waitsFor: `${at(out.name)}: out of limits` };
+  const reopened = places.find(({ remedy }) => remedy !== undefined);
+  if (reopened) return { rank: 2.5, state: 'waiting', waitsFor: `${at(reopened.name)}: to read again` };
+  const stale = places.find(({ state }) => state === 'stale');
+  return stale && { rank: 2.6, state: 'waiting', waitsFor: `${at(stale.name)}: stale` };
+}
+
+/** What of all that an engine waits for is said on its tag. */
+export function waitOf({ joints, fits, leaves }: EngineStanding): Wait {
+  if (leaves === 0) return { waitsFor: 'a first leaf from its book', state: 'rest' };
+  if (joints.length === 0) return { waitsFor: 'a first joint', state: 'rest' };
+  const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint) ?? [])];
+  const first = waits.sort((a, b) => a.rank - b.rank)[0];
+  if (!first) return { waitsFor: 'nothing', state: 'rest' };
+  const { waitsFor, state, about } = first;
+  return { waitsFor, state, ...(about !== undefined && { about }) };
+}

@@ -1,0 +1,21 @@
+import type { FitContext } from './fit-state';
+import type { FitPageSays } from './fit-page';
+import type { Fit } from './fit';
+import type { Joint } from '@/model/joint/joint';
+import type { Tightening } from '@/model/joint/tightening';
+
+
+/** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9`. */
+export function boltsOf({ thread, detail }: Joint): string {
+  const today = detail.today ?? { ...detail.original, thread };
+  return [`${today.form} ${today.thread}`, today.grade].filter(Boolean).join(', ');
+}
+
+export type Round = Omit<Tightening, 'plan'>;
+
+export const contextOf = (fit: Fit, page: FitPageSays | undefined, joints: readonly Joint[], rounds: readonly Round[]): FitContext => {
+  const joint = joints.find(({ id }) => id === fit.jointId);
+  const paged = page && { page };
+  if (!joint) return { rounds: [], ...paged };
+  return { rounds: rounds.filter(({ jointId }) => jointId === joint.id), bolts: boltsOf(joint), jointName: joint.name, ...paged };
+};

@@ -1,0 +1,79 @@
+import type { Guard } from '@/core/joint';
+import { isHolding, type FitStanding, type PlaceStanding, type PlaceState, isProven } from './fit-state';
+
+export interface GateLine {
+  readonly fitId: string;
+  readonly line: string;
+}
+
+/** What the fits say to closing one joint up. */
+export interface Gate {
+  /** Out of limits: the joint is not pulled for good. */
+  readonly held: readonly GateLine[];
+  /** Not proven, or accepted although better is wanted: asked again. */
+  readonly asks: readonly GateLine[];
+  /** Places with a strip in: the crank is held. */
+  readonly strips: readonly string[];
+}
+
+const ASKED: Readonly<Partial<Record<PlaceState, string>>> = {
+  'too-close': 'too close to its limit for the instrument',
+  stale: 'its readings are stale',
+  unmet: 'its conditions were not said to hold',
+  improve: 'usable, better is wanted',
+  open: 'not all of it has been read',
+  unread: 'not measured yet',
+  unjudged: 'nothing says what is wanted',
+  'not-measured': 'felt, not measured',
+};
+
+const askOf = ({ state, accepted, order }: PlaceStanding): string => `${accepted === undefined ? (ASKED[state] ?? state) : `accepted, improve: ${accepted}`}${order ? ` (on order: ${order})` : ''}`;
+
+/** `Main bearings, oil clearance, 2 and 3` */
+function placesName({ fit }: FitStanding, names: readonly string[]): string {
+  if (fit.places.length === 1) return fit.name;
+  if (names.length === fit.places.length) return `${fit.name}, every place`;
+  return `${fit.name}, ${[names.slice(0, -1).join(', '), names.at(-1)].filter(Boolean).join(' and ')}`;
+}
+
+/** Places of which the same is said, in one line. */
+function linesOf(standing: FitStanding, says: (place: PlaceStanding) => string | undefined): readonly GateLine[] {
+  const bySaying = new Map<string, string[]>();
+  for (const place of standing.places) {
+    const said = says(place);
+    if (said !== undefined) bySaying.set(said, [...(bySaying.get(said) ?? []), place.name]);
+  }
+  return [...bySaying].map(([said, names]) => ({ fitId: standing.fit.id, line: `${placesName(standing, names)}: ${said}` }));
+}
+
+/** Limits that were taken from a leaf which has been corrected since. */
+const correctedOf = ({ fit, page }: FitStanding): readonly GateLine[] => page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
+
+/** Where a strip lies in a bearing of this engine: nothing may turn the shaft. */
+export const stripsIn = (standings: readonly FitStanding[]): readonly string[] => standings.flatMap((standing) => standing.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(standing, [name])));
+
+/** The gate that an engine’s fits put before one of its joints. */
+export function gateOf(standings: readonly FitStanding[], jointId: string): Gate {
+  const closing = standings.filter(({ fit }) => fit.holds.includes(jointId));
+  return {
+    held: closing.flatMap((standing) => linesOf(standing, ({ state }) => (isHolding(state) ? 'out of limits' : undefined))),
+    asks: closing.flatMap((standing) => [
+      ...linesOf(standing, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
+      ...correctedOf(standing),
+    ]),
+    strips: stripsIn(standings),
+  };
+}
+
+/** What the fits say to a going-round, as guards: what is out or not proven asks for a written reason before it is closed for good. */
+export const guardsOfGate = ({ held, asks }: Gate): readonly Guard[] => [
+  ...held.map(({ line }): Guard => ({
+    code: 'fit-out',
+    severity: 'stop',
+    message: `${line}. It is not closed up for good before that is put right.`,
+  })),
+  ...asks.map(({ line }): Guard => ({ code: 'fit-not-proven', severity: 'stop', message: `${line}.` })),
+];
+
+/** Fits of which every place is proven. */
+export const provenFits = (standings: readonly FitStanding[]): number => standings.filter(({ places }) => places.every(({ state }) => isProven(state))).length;

@@ -1,0 +1,232 @@
+import {
+  CHANGES,
+  REMEDIES,
+  cellKey,
+  fitKind,
+  isVoidedBy,
+  placeResult,
+  sizeAt20C,
+  unmetCondition,
+  type ConditionId,
+  type FitKind,
+  type Part,
+  type PlaceResult,
+  type ReadingPlan,
+} from '@/core/fits';
+import type { Fit, FitLine, ReadingLine } from './fit';
+import type { FitPageSays } from './fit-page';
+
+/** Where one place of a fit stands, the worst first. */
+export const PLACE_STATES = [
+  'tight', 'loose', 'fault', 'too-close', 'stale', 'unmet', 'improve', 'open', 'unread', 'unjudged', 'not-measured', 'accepted', 'inside',
+] as const; // prettier-ignore
+export type PlaceState = (typeof PLACE_STATES)[number];
+
+const PROVEN: ReadonlySet<PlaceState> = new Set(['inside', 'accepted']);
+
+const HOLDING: ReadonlySet<PlaceState> = new Set(['tight', 'loose', 'fault']);
+
+/** Out of limits: what closes it up is not pulled for good. */
+export const isHolding = (state: PlaceState): boolean => HOLDING.has(state);
+
+export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
+
+/** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
+export interface FitContext {
+  readonly rounds: readonly { readonly purpose: 'final' | 'trial' | 'retorque'; readonly startedAt: string }[];
+  readonly bolts?: string;
+  readonly jointName?: string;
+  /** The page that what is wanted was taken from. */
+  readonly page?: FitPageSays;
+}
+
+export interface PlaceStanding {
+  readonly place: number;
+  readonly name: string;
+  readonly state: PlaceState;
+  readonly result: PlaceResult;
+  /** The readings that count, by cell. */
+  readonly current: ReadonlyMap<string, ReadingLine>;
+  /** Earlier readings of the same cells, the oldest first. */
+  readonly beneath: readonly ReadingLine[];
+  /** Why the readings are stale, or were not taken under their conditions. */
+  readonly why?: string;
+  readonly stripIn: boolean;
+  readonly accepted?: string;
+  /** What is on order for it. */
+  readonly order?: string;
+  /** The last remedy, while its readings are still to be taken. */
+  readonly remedy?: string;
+  readonly felt?: string;
+}
+
+export interface FitStanding {
+  readonly fit: Fit;
+  readonly kind: FitKind;
+  readonly places: readonly PlaceStanding[];
+  readonly page?: FitPageSays;
+  /** That of its worst place. */
+  readonly state: PlaceState;
+}
+
+/** A fit whose kind this program does not know is still shown, as a pair of diameters of one's own. */
+export const kindOf = (fit: Pick<Fit, 'kind'>): FitKind => fitKind(fit.kind) ?? (fitKind('own-pair') as FitKind);
+
+export const planOfFit = (fit: Fit): ReadingPlan => ({ kind: kindOf(fit), methods: fit.methods, stations: fit.stations, angles: fit.angles });
+
+const conditionsOf = (kind: FitKind, part: Part): readonly ConditionId[] => kind.conditions[part] ?? [];
+
+const isAt = (line: FitLine, place: number) => line.place === null || line.place === place;
+
+/** A reading in mm at 20 °C, where its temperatures were taken. */
+export function value20_mm(line: ReadingLine, fit: Fit): number {
+  const { part_C, gauge_C } = line.body;
+  if (part_C === undefined) return line.value_mm;
+  const expansion = line.part === 'bore' ? fit.detail.expansion?.bore : fit.detail.expansion?.journal;
+  return sizeAt20C(line.value_mm, { expansion: expansion ?? STEEL_UM_PER_MK, at_C: part_C }, { expansion: STEEL_UM_PER_MK, at_C: gauge_C ?? part_C });
+}
+
+const STEEL_UM_PER_MK = 11.5;
+
+const withoutStruck = (lines: readonly FitLine[]): readonly FitLine[] => {
+  const struck = new Set(lines.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
+  return lines.filter((line) => line.kind !== 'strike' && !struck.has(line.id));
+};
+
+interface Folded {
+  readonly current: Map<string, ReadingLine>;
+  readonly beneath: ReadingLine[];
+  remedy?: string;
+  accepted?: string;
+  order?: string;
+  felt?: string;
+  stripIn: boolean;
+}
+
+/** Lines of one place in their order: later readings lie over earlier ones, a remedy reopens its parts, a reading ends what was accepted. */
+function fold(lines: readonly FitLine[]): Folded {
+  const folded: Folded = { current: new Map(), beneath: [], stripIn: false };
+  const { current, beneath } = folded;
+  const lay = (key: string) => {
+    const under = current.get(key);
+    if (under) beneath.push(under);
+    current.delete(key);
+  };
+  for (const line of lines)
+    switch (line.kind) {
+      case 'reading':
+        lay(cellKey(line));
+        current.set(cellKey(line), line);
+        folded.accepted = undefined;
+        folded.felt = undefined;
+        break;
+      case 'remedy': {
+        const reopens: readonly Part[] = REMEDIES[line.body.remedy].reopens;
+        for (const [key, reading] of [...current]) if (reopens.includes(reading.part)) lay(key);
+        folded.remedy = line.body.words ? `${REMEDIES[line.body.remedy].name}: ${line.body.words}` : REMEDIES[line.body.remedy].name;
+        folded.accepted = undefined;
+        folded.order = undefined;
+        break;
+      }
+      case 'accept':
+        folded.accepted = line.body.reason;
+        break;
+      case 'order':
+        folded.order = line.body.words;
+        break;
+      case 'felt':
+        folded.felt = line.body.words;
+        break;
+      case 'strip-in':
+      case 'strip-out':
+        folded.stripIn = line.kind === 'strip-in';
+        break;
+    }
+  return folded;
+}
+
+/** What was said of a reading’s conditions when it was taken; what was left unsaid then may be said since. */
+const answersOf = (reading: ReadingLine, lines: readonly FitLine[]) =>
+  lines
+    .slice(lines.indexOf(reading) + 1)
+    .reduce((said, line) => (line.kind === 'affirm' ? { ...line.body.answers, ...said } : said), reading.body.answers);
+
+/** The first final going-round after a reading closes the fit; any other going-round opens what was read. */
+function isOpenedSince(reading: ReadingLine, { rounds }: FitContext): boolean {
+  const after = rounds.filter(({ startedAt, purpose }) => startedAt > reading.at && purpose !== 'retorque');
+  return after.length > 0 && !(after.length === 1 && after[0]?.purpose === 'final');
+}
+
+/** Why a reading no longer counts; undefined where it does. */
+function staleReason(reading: ReadingLine, lines: readonly FitLine[], kind: FitKind, context: FitContext): string | undefined {
+  const conditions = conditionsOf(kind, reading.part);
+  const after = lines.slice(lines.indexOf(reading) + 1);
+  const change = after.find((line) => line.kind === 'change' && isVoidedBy(line.body.change, reading.part, conditions));
+  if (change?.kind === 'change') return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
+  if (conditions.includes('cap-final') && isOpenedSince(reading, context))
+    return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
+  if (conditions.includes('final-bolts') && reading.body.bolts !== undefined && context.bolts !== undefined && reading.body.bolts !== context.bolts)
+    return `Since it was read ${CHANGES['bolts-changed'].name}: ${reading.body.bolts} then, ${context.bolts} now.`;
+  return undefined;
+} // prettier-ignore
+
+function stateOf({ result, folded, stale, unmet }: { result: PlaceResult; folded: Folded; stale?: string; unmet?: string }): PlaceState {
+  const { verdict } = result;
+  if (result.fault) return 'fault';
+  if (stale) return 'stale';
+  if (result.read === 0) return folded.felt ? 'not-measured' : 'unread';
+  if (verdict === 'tight' || verdict === 'loose') return unmet && result.read === result.asked ? 'unmet' : verdict;
+  if (result.read < result.asked) return 'open';
+  if (unmet) return 'unmet';
+  if (!verdict) return 'unjudged';
+  if (folded.accepted !== undefined) return 'accepted';
+  if (verdict === 'too-close') return 'too-close';
+  return result.improve || folded.order !== undefined ? 'improve' : 'inside';
+}
+
+function placeStanding(fit: Fit, kind: FitKind, all: readonly FitLine[], place: number, context: FitContext): PlaceStanding {
+  const lines = all.filter((line) => isAt(line, place));
+  const folded = fold(lines);
+  const readings = [...folded.current.values()];
+  const measured = readings.map((line) => ({ ...line, value_mm: value20_mm(line, fit), resolution_mm: line.body.resolution_mm }));
+  const result = placeResult(planOfFit(fit), measured, fit.wanted, { nominal_mm: fit.detail.nominal_mm, crush: fit.detail.shim?.crush });
+  const first = <T>(reasons: readonly (T | undefined)[]) => reasons.find((reason) => reason !== undefined);
+  const stale = first(readings.map((reading) => staleReason(reading, lines, kind, context)));
+  const unmet = first(readings.map((reading) => unmetCondition(conditionsOf(kind, reading.part), answersOf(reading, lines))));
+  const state = stateOf({ result, folded, stale, unmet });
+  const why = result.fault ?? stale ?? (state === 'unmet' ? unmet : undefined);
+  return {
+    place,
+    name: fit.places[place] ?? `${place + 1}`,
+    state,
+    result,
+    current: folded.current,
+    beneath: folded.beneath,
+    ...(why && { why }),
+    stripIn: folded.stripIn,
+    ...(state === 'accepted' && { accepted: folded.accepted }),
+    ...(folded.order !== undefined && { order: folded.order }),
+    ...(folded.remedy !== undefined && result.read < result.asked && { remedy: folded.remedy }),
+    ...(folded.felt !== undefined && { felt: folded.felt }),
+  };
+}
+
+const rank = (state: PlaceState) => PLACE_STATES.indexOf(state);
+
+/** Where a fit stands, place by place, from its lines. Plain rows in; nothing here touches a file. */
+export function fitStanding(fit: Fit, lines: readonly FitLine[], context: FitContext): FitStanding {
+  const kind = kindOf(fit);
+  const valid = withoutStruck(lines);
+  const places = fit.places.map((_, place) => placeStanding(fit, kind, valid, place, context));
+  const { page } = context;
+  return {
+    fit,
+    kind,
+    places,
+    ...(page && { page }),
+    state: places.reduce<PlaceState>((worst, { state }) => (rank(state) < rank(worst) ? state : worst), 'inside'),
+  };
+}
+
+/** Worst first; of like standing in the order in which they were made. */
+export const worstFirst = (standings: readonly FitStanding[]): readonly FitStanding[] => [...standings].sort((a, b) => rank(a.state) - rank(b.state));

@@ -1,0 +1,80 @@
+import Joi from 'joi';
+import { OVERRULED } from '@/core/joint';
+import type { FastenerFacts, JointDetail } from './joint-detail';
+
+const id = () => Joi.string().max(60);
+
+const length = () => Joi.number().positive().max(2000).allow(null).required();
+
+const torque = () => Joi.number().min(0).max(5000).allow(null).required();
+
+const locking = Joi.string().valid('none', 'polymer-nut', 'metal-nut', 'tab', 'compound', 'wire').required();
+
+const beyondThread = {
+  form: Joi.string().valid('bolt', 'stud').required(),
+  grade: id().allow(null).required(),
+  metalThread: Joi.string().max(40).allow(null).required(),
+  seating_Nm: torque(),
+  washer_mm: length(),
+  length_mm: length(),
+  threadLength_mm: length(),
+  headHeight_mm: length(),
+  shankDiameter_mm: length(),
+  locking,
+  prevailingLow_Nm: torque(),
+  prevailingHigh_Nm: torque(),
+  socket: Joi.string().valid('takes', 'fouls', 'not-tried').required(),
+};
+
+const facts = Joi.object<FastenerFacts>({
+  ...beyondThread,
+  thread: Joi.string().trim().max(40).required(),
+  outer_mm: Joi.number().positive().max(200).required(),
+  inner_mm: Joi.number().positive().max(200).required(),
+  faceMeasured: Joi.boolean().required(),
+});
+
+const override = Joi.object({
+  value_Nm: Joi.number().positive().max(5000).allow(null).required(),
+  reason: Joi.string().trim().min(1).max(400).required(),
+});
+
+/** What a browser may send of a joint's detail. */
+export const detailSchema = Joi.object<JointDetail>({
+  original: Joi.object(beyondThread).required(),
+  today: facts.allow(null).required(),
+  headFilm: id().allow(null).required(),
+  parent: Joi.object({
+    metal: id().allow(null).required(),
+    engagement_mm: length(),
+    underHead: id().allow(null).required(),
+    holeDepth_mm: length(),
+    grip_mm: length(),
+    nearHeat: Joi.boolean().required(),
+    boreMoves: Joi.boolean().required(),
+  }).required(),
+  maker: Joi.object({
+    text: Joi.string().max(200).required(),
+    film: id().required(),
+    source: Joi.string().max(200).required(),
+  })
+    .allow(null)
+    .required(),
+  adaptor: Joi.object({
+    wrenchLength_mm: Joi.number().positive().max(3000).required(),
+    extension_mm: Joi.number().min(0).max(2000).required(),
+    angle_deg: Joi.number().min(-360).max(360).required(),
+  })
+    .allow(null)
+    .required(),
+  overrides: Joi.object(Object.fromEntries(OVERRULED.map((rung) => [rung, override]))).required(),
+  wrenchByHand: Joi.boolean().required(),
+  jointClass: Joi.string().valid('inside', 'outside', 'trim').required(),
+  care: Joi.string().valid('wrench', 'importance', 'hand').allow(null).required(),
+  confirming: Joi.boolean().required(),
+  alsoLeaves: Joi.array().items(id()).max(40).required(),
+  leafReason: Joi.string().max(400).allow(null).required(),
+  standard: Joi.object({ grade: id().required(), fraction: Joi.number().greater(0).max(1).required() })
+    .allow(null)
+    .required(),
+});

@@ -1,0 +1,107 @@
+import type { HousePractice, Locking, Override, RungId } from '@/core/joint';
+import type { Adaptor } from '@/core/wrench';
+
+/** What is known of a fastener beyond thread and face. What was not measured or asked is null. Lengths in mm, torques in N·m. */
+export interface FastenerFacts {
+  readonly form: 'bolt' | 'stud';
+  /** The thread that turns. */
+  readonly thread: string;
+  readonly outer_mm: number;
+  readonly inner_mm: number;
+  readonly faceMeasured: boolean;
+  readonly grade: string | null;
+  /** A stud's other end, in the parent. */
+  readonly metalThread: string | null;
+  readonly seating_Nm: number | null;
+  /** Outside of a loose washer under the head or nut. */
+  readonly washer_mm: number | null;
+  readonly length_mm: number | null;
+  readonly threadLength_mm: number | null;
+  readonly headHeight_mm: number | null;
+  /** Of the shank, where it is thinner than the thread. */
+  readonly shankDiameter_mm: number | null;
+  readonly locking: Locking;
+  readonly prevailingLow_Nm: number | null;
+  readonly prevailingHigh_Nm: number | null;
+  readonly socket: 'takes' | 'fouls' | 'not-tried';
+}
+
+/** Where the fastener sits. */
+export interface ParentFacts {
+  readonly metal: string | null;
+  readonly engagement_mm: number | null;
+  readonly underHead: string | null;
+  readonly holeDepth_mm: number | null;
+  readonly grip_mm: number | null;
+  readonly nearHeat: boolean;
+  /** New fasteners here can move a bore: rods, mains. */
+  readonly boreMoves: boolean;
+}
+
+export type Care = 'wrench' | 'importance' | 'hand';
+
+export type JointClass = 'inside' | 'outside' | 'trim';
+
+/** What was substituted, set aside and decided on a joint. */
+export interface JointDetail {
+  /** The original's facts beyond the joint's own thread and face. */
+  readonly original: Omit<FastenerFacts, 'thread' | 'outer_mm' | 'inner_mm' | 'faceMeasured'>;
+  /** The substitute; null where the original is used. */
+  readonly today: FastenerFacts | null;
+  /** Null: the same film as in the thread. */
+  readonly headFilm: string | null;
+  readonly parent: ParentFacts;
+  readonly maker: { readonly text: string; readonly film: string; readonly source: string } | null;
+  readonly adaptor: Adaptor | null;
+  readonly overrides: Partial<Record<RungId, Override>>;
+  /** True where the wrench was taken by hand, not chosen from the shelf. */
+  readonly wrenchByHand: boolean;
+  readonly jointClass: JointClass;
+  /** Null: what house practice gives its class. */
+  readonly care: Care | null;
+  /** One more round at the final figure. */
+  readonly confirming: boolean;
+  /** Leaves under another subject that speak of this joint too. */
+  readonly alsoLeaves: readonly string[];
+  /** Why a lower-ranked leaf was taken. */
+  readonly leafReason: string | null;
+  /** The figure of a joint that no page mentions. */
+  readonly standard: { readonly grade: string; readonly fraction: number } | null;
+}
+
+const NOTHING_KNOWN: JointDetail['original'] = {
+  form: 'stud', grade: null, metalThread: null, seating_Nm: null, washer_mm: null, length_mm: null, threadLength_mm: null,
+  headHeight_mm: null, shankDiameter_mm: null, locking: 'none', prevailingLow_Nm: null, prevailingHigh_Nm: null, socket: 'not-tried',
+}; // prettier-ignore
+
+export const PLAIN_DETAIL: JointDetail = {
+  original: NOTHING_KNOWN,
+  today: null,
+  headFilm: null,
+  parent: { metal: null, engagement_mm: null, underHead: null, holeDepth_mm: null, grip_mm: null, nearHeat: false, boreMoves: false },
+  maker: null,
+  adaptor: null,
+  overrides: {},
+  wrenchByHand: true,
+  jointClass: 'inside',
+  care: null,
+  confirming: false,
+  alsoLeaves: [],
+  leafReason: null,
+  standard: null,
+};
+
+/** The care a joint gets: its own, or what house practice gives its class. */
+export const careOf = ({ care, jointClass }: JointDetail, practice: HousePractice): Care =>
+  care ?? { inside: practice.careInside, outside: practice.careOutside, trim: practice.careTrim }[jointClass];
+
+/** Fills in what an older line of the file does not say. */
+export function detailOf(text: string): JointDetail {
+  const held = JSON.parse(text) as Partial<JointDetail>;
+  return {
+    ...PLAIN_DETAIL,
+    ...held,
+    original: { ...PLAIN_DETAIL.original, ...held.original },
+    parent: { ...PLAIN_DETAIL.parent, ...held.parent },
+  };
+}

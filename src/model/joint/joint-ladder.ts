@@ -1,0 +1,105 @@
+import { filmOfCondition } from '@/core/film';
+import { schoolWords, type LadderFastener, type LadderInput, type MakerFigure, type Override, type RungId } from '@/core/joint';
+import { readTorque, type TorqueReading } from '@/core/print';
+import { threadNamed } from '@/core/thread';
+import { DomainError, atField } from '@/core/units';
+import type { FastenerFacts } from './joint-detail';
+import type { JointSetting } from './joint-inputs';
+import type { Leaf } from '@/model/book/leaf';
+import type { Source } from '@/model/book/source';
+import type { Wrench } from '@/model/shelf/wrench';
+import { filmOn, gradeOn, type Shelves } from '@/model/shelf/shelves';
+
+/** @throws DomainError where the leaf holds no torque */
+export function readingOfLeaf(leaf: Pick<Leaf, 'printedText' | 'readingIndex' | 'kind'>): TorqueReading {
+  const torque = leaf.kind === 'torque' || leaf.kind === 'lever-pull';
+  const print = torque ? readTorque(leaf.printedText) : undefined;
+  const reading = print && print.kind !== 'turn' ? print.readings[leaf.readingIndex] : undefined;
+  if (!reading) throw new DomainError('bad-field', 'The leaf gives no torque, so no setting can be reckoned from it.', 'leafId');
+  return reading;
+}
+
+export const sourceLine = ({ title, edition, year }: Pick<Source, 'title' | 'edition' | 'year'>): string =>
+  [title, edition, year].filter(Boolean).join(', ');
+
+/** The original as facts: the joint's own thread and face, with what else is known of it. */
+export const originalFacts = ({ joint }: Pick<JointSetting, 'joint'>): FastenerFacts => ({
+  ...joint.detail.original,
+  thread: joint.thread,
+  outer_mm: joint.bearingOuterMm,
+  inner_mm: joint.bearingInnerMm,
+  faceMeasured: joint.bearingMeasured,
+});
+
+/** What is on the joint today. */
+export const todayFacts = (setting: Pick<JointSetting, 'joint'>): FastenerFacts => setting.joint.detail.today ?? originalFacts(setting);
+
+export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFastener {
+  const grade = facts.grade === null ? undefined : gradeOn(shelves, facts.grade);
+  const [low, high] = [facts.prevailingLow_Nm, facts.prevailingHigh_Nm];
+  return {
+    name: [facts.thread, facts.form, grade?.name].filter(Boolean).join(' '),
+    thread: threadNamed(facts.thread),
+    bearing: { outer_mm: facts.outer_mm, inner_mm: facts.inner_mm },
+    bearingSource: facts.faceMeasured ? 'measured.' : 'usual for the size, not measured.',
+    ...(grade && { yield_MPa: grade.yield_MPa, grade: grade.name }),
+    ...(facts.shankDiameter_mm !== null && { shank_mm: facts.shankDiameter_mm }),
+    ...(low !== null && high !== null && high > 0 && { prevailing: { low_Nm: low, high_Nm: high } }),
+  };
+}
+
+function makerOf({ joint, shelves }: JointSetting): MakerFigure | undefined {
+  const { maker } = joint.detail;
+  if (!maker) return undefined;
+  const print = atField('maker', () => readTorque(maker.text));
+  const reading = print.kind === 'turn' ? undefined : print.readings[0];
+  if (!reading || print.ambiguous)
+    throw new DomainError('bad-field', 'The maker’s figure must be one torque with its unit, such as “42 Nm”.', 'maker');
+  return { reading, printedText: maker.text, film: filmOn(shelves, maker.film), source: maker.source };
+}
+
+/** Where the page says nothing of the threads, the films that it may have meant lie between these two. */
+const extremesOf = ({ leaf, shelves }: JointSetting): LadderInput['extremes'] =>
+  leaf.conditionText !== null && filmOfCondition(leaf.conditionText) !== undefined
+    ? undefined
+    : [filmOn(shelves, 'dry-bare'), filmOn(shelves, 'engine-oil')];
+
+function rangeReason({ joint, shelves }: JointSetting): string {
+  const words = schoolWords({ ...shelves.practice, range: joint.rangeSchool }, 'range');
+  if (joint.rangeSchool === shelves.practice.range) return `house practice: ${words.name}; ${words.reason}`;
+  return `chosen for this joint: ${words.name}; house practice is ${schoolWords(shelves.practice, 'range').name}`;
+}
+
+export const scaleOf = ({ name, unit, min, max, graduation, accuracyPct, calibration }: Wrench) => ({
+  name, unit, min, max, graduation, accuracy_pct: accuracyPct, ...(calibration.length > 0 && { calibration }),
+}); // prettier-ignore
+
+const reasoned = (overrides: Partial<Record<RungId, Override>>) =>
+  Object.fromEntries(Object.entries(overrides).filter(([, override]) => override.reason.trim() !== ''));
+
+/** Everything the ladder needs, looked up. @throws DomainError */
+export function ladderInput(setting: JointSetting, wrench: Wrench): LadderInput {
+  const { joint, leaf, source, shelves } = setting;
+  const { detail } = joint;
+  const original = ladderFastener(originalFacts(setting), shelves);
+  const threadFilm = filmOn(shelves, joint.todayFilm);
+  return {
+    reading: readingOfLeaf(leaf),
+    printedText: leaf.printedText,
+    page: `${sourceLine(source)}, p. ${leaf.page}`,
+    rangeSchool: joint.rangeSchool,
+    rangeReason: rangeReason(setting),
+    original,
+    today: detail.today ? ladderFastener(detail.today, shelves) : original,
+    originalFilm: filmOn(shelves, joint.originalFilm),
+    originalFilmReason: joint.originalFilmReason,
+    extremes: extremesOf(setting),
+    threadFilm,
+    headFilm: detail.headFilm === null ? threadFilm : filmOn(shelves, detail.headFilm),
+    maker: makerOf(setting),
+    ...(detail.adaptor && { adaptor: detail.adaptor }),
+    wrench: scaleOf(wrench),
+    window: shelves.practice.window,
+    overrides: reasoned(detail.overrides),
+  };
+}

@@ -1,0 +1,119 @@
+import { usualBearingFace } from '@/core/fastener';
+import { ladder, type Guard, type Ladder } from '@/core/joint';
+import { threadNamed } from '@/core/thread';
+import { patternPositions, stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
+import { DomainError, torqueToSi } from '@/core/units';
+import { chooseWrench, type WrenchChoice } from '@/core/wrench';
+import { careOf } from './joint-detail';
+import { guardsOfJoint, isOverdue } from './joint-guards';
+import { ladderInput, readingOfLeaf, scaleOf, sourceLine, todayFacts } from './joint-ladder';
+import type { Joint } from './joint';
+import type { Wrench } from '@/model/shelf/wrench';
+import type { JointSetting } from './joint-inputs';
+import { filmOn } from '@/model/shelf/shelves';
+import type { TighteningPlan } from './tightening-plan';
+
+/** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
+export interface WorkedJoint {
+  readonly ladder: Ladder;
+  readonly wrench: Wrench;
+  readonly choice: WrenchChoice;
+  readonly guards: readonly Guard[];
+}
+
+function wrenchNamed({ joint, shelves }: JointSetting, id = joint.wrenchId): Wrench {
+  const wrench = shelves.wrenches.find((one) => one.id === id);
+  if (!wrench) throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
+  return wrench;
+}
+
+/** The joint's ladder, from its leaf to its wrench. @throws DomainError */
+export function workJoint(setting: JointSetting): WorkedJoint {
+  const { joint, shelves } = setting;
+  const byHand = wrenchNamed(setting);
+  const first = ladder(ladderInput(setting, byHand));
+  const shelf = shelves.wrenches.map((wrench) => ({ ...scaleOf(wrench), id: wrench.id, overdue: isOverdue(wrench, setting) }));
+  const adaptor = joint.detail.overrides.adaptor ? undefined : (joint.detail.adaptor ?? undefined);
+  const choice = chooseWrench(first.target_Nm, shelf, shelves.practice.window, adaptor);
+  const chosen = joint.detail.wrenchByHand || !choice.chosen ? byHand : wrenchNamed(setting, choice.chosen.id);
+  const worked = chosen === byHand ? first : ladder(ladderInput(setting, chosen));
+  return { ladder: worked, wrench: chosen, choice, guards: guardsOfJoint(setting, worked, chosen) };
+}
+
+/** The figures of the stages, in the wrench's unit and in N·m. */
+export function stagesOfJoint(setting: JointSetting, { ladder: worked, wrench }: Pick<WorkedJoint, 'ladder' | 'wrench'>): readonly PlannedStage[] {
+  const { joint, leaf } = setting;
+  const final = worked.setting.rounded;
+  const reading = readingOfLeaf(leaf);
+  const bottomFirst = joint.rangeSchool === 'bottom-then-middle' && reading.min_Nm < reading.max_Nm;
+  const bottom = (final * 2 * reading.min_Nm) / (reading.min_Nm + reading.max_Nm);
+  const marked = Math.round(bottom / wrench.graduation) * wrench.graduation;
+  const rising =
+    bottomFirst && marked > 0 && marked < final
+      ? [...stages(Number(marked.toPrecision(10)), joint.stageScheme, wrench.graduation).stages, final]
+      : stages(final, joint.stageScheme, wrench.graduation).stages;
+  const figures = joint.detail.confirming ? [...rising, final] : rising;
+  return figures.map((figure) => ({ setting: figure, torque_Nm: torqueToSi(figure, wrench.unit) }));
+}
+
+/** Whether, and where, the shaft is turned between stages. */
+export const shaftOf = ({ turnShaft, rangeSchool }: Joint): boolean | 'before-last' =>
+  turnShaft || (rangeSchool === 'bottom-then-middle' ? 'before-last' : false);
+
+export const filmsName = ({ joint, shelves }: JointSetting): string => {
+  const [thread, head] = [filmOn(shelves, joint.todayFilm).name, joint.detail.headFilm === null ? null : filmOn(shelves, joint.detail.headFilm).name];
+  return head === null || head === thread ? thread : `${thread} in the thread, ${head} under the head`;
+};
+
+interface PlanOptions {
+  /** The heat cycle that a retorque answers. */
+  readonly retorqueCycle?: string;
+  /** Why it is pulled although something stands against it. */
+  readonly reason?: string;
+  /** True while a strip lies in a bearing: nothing asks for a turn of the shaft. */
+  readonly crankHeld?: boolean;
+  /** What stands against it from outside the joint. */
+  readonly alsoAgainst?: readonly Guard[];
+}
+
+/** The plan of a going-round, to be kept with it. A retorque goes round once, at the final figure. */
+export function planOfJoint(setting: JointSetting, options: PlanOptions = {}): TighteningPlan {
+  const { joint, leaf, source } = setting;
+  const worked = workJoint(setting);
+  const allStages = stagesOfJoint(setting, worked);
+  const again = options.retorqueCycle !== undefined;
+  const positions = patternPositions(joint.pattern, joint.fasteners);
+  const { order, steps } = tighteningPlan({
+    positions,
+    school: joint.orderSchool,
+    stages: again ? allStages.slice(-1) : allStages,
+    unitOfWork: again ? 'row' : joint.unitOfWork,
+    perGroup: joint.pattern === 'caps' ? 2 : 1,
+    turnShaft: again || options.crankHeld ? false : shaftOf(joint),
+  });
+  const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
+  return {
+    positions,
+    order,
+    steps,
+    unit: worked.wrench.unit,
+    wrenchName: worked.wrench.name,
+    leaf: {
+      printedText: leaf.printedText,
+      source: sourceLine(source),
+      page: leaf.page,
+      ...(joint.detail.leafReason && { reason: joint.detail.leafReason }),
+    },
+    filmName: filmsName(setting),
+    thread: todayFacts(setting).thread,
+    ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
+    guards: [...worked.guards, ...(options.alsoAgainst ?? [])],
+    care: careOf(joint.detail, setting.shelves.practice),
+    act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
+    ...(options.reason && { reason: options.reason }),
+    ...(again && { cycleId: options.retorqueCycle }),
+  };
+}
+
+/** The face to start from for a thread, until somebody measures the nut. */
+export const usualFaceOf = (designation: string) => usualBearingFace(threadNamed(designation));

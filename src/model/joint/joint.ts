@@ -1,0 +1,32 @@
+import type { RangeSchool } from '@/core/joint';
+import type { PatternKind, StageScheme, OrderSchool, UnitOfWork } from '@/core/tightening';
+import type { JointDetail } from './joint-detail';
+
+export type RetorqueSchool = 'slacken' | 'straight' | 'warm' | 'none';
+
+export interface Joint {
+  readonly id: string;
+  readonly engineId: string;
+  readonly leafId: string;
+  readonly name: string;
+  readonly pattern: PatternKind;
+  readonly fasteners: number;
+  /** Designation of the thread that turns. */
+  readonly thread: string;
+  readonly bearingOuterMm: number;
+  readonly bearingInnerMm: number;
+  /** False where the face is the usual one of the size, not measured on the nut. */
+  readonly bearingMeasured: boolean;
+  readonly originalFilm: string;
+  readonly originalFilmReason: string;
+  readonly todayFilm: string;
+  readonly rangeSchool: RangeSchool;
+  readonly stageScheme: StageScheme;
+  readonly orderSchool: OrderSchool;
+  readonly unitOfWork: UnitOfWork;
+  readonly turnShaft: boolean;
+  readonly wrenchId: string;
+  readonly retorqueSchool: RetorqueSchool;
+  readonly detail: JointDetail;
+  readonly createdAt: string;
+}

@@ -1,0 +1,13 @@
+import type { Grade, ParentMetal } from '@/core/fastener';
+import type { Film } from '@/core/film';
+import type { OwnThread } from '@/core/thread';
+
+
+export interface ShelfRows {
+  readonly film: Film;
+  readonly grade: Grade;
+  readonly metal: ParentMetal;
+  readonly thread: OwnThread;
+}
+
+export type ShelfKind = keyof ShelfRows;

@@ -1,0 +1,45 @@
+import { SHELF_GRADES, SHELF_METALS, type Grade, type ParentMetal } from '@/core/fastener';
+import { SHELF_FILMS, type Film } from '@/core/film';
+import type { HousePractice } from '@/core/joint';
+import { ownDesignation, type OwnThread } from '@/core/thread';
+import { DomainError } from '@/core/units';
+import type { Wrench } from './wrench';
+
+/** Everything a figure may draw on. Plain data: it goes to the screen whole, so that a ladder moves without asking. */
+export interface Shelves {
+  readonly films: readonly Film[];
+  readonly grades: readonly Grade[];
+  readonly metals: readonly ParentMetal[];
+  /** Threads that are in no table. */
+  readonly threads: readonly OwnThread[];
+  readonly wrenches: readonly Wrench[];
+  readonly practice: HousePractice;
+}
+
+/** Puts the shop's own rows over the shipped ones of the same id, and the rest behind them. */
+export function overlaid<T extends { readonly id: string }>(shipped: readonly T[], own: readonly T[]): readonly T[] {
+  const byId = new Map(own.map((row) => [row.id, row]));
+  const ids = new Set(shipped.map((row) => row.id));
+  return [...shipped.map((row) => byId.get(row.id) ?? row), ...own.filter((row) => !ids.has(row.id))];
+}
+
+export const SHIPPED = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS, thread: [] as readonly OwnThread[] } as const;
+
+const found = <T extends { readonly id: string }>(rows: readonly T[], id: string, what: string, field: string): T => {
+  const row = rows.find((one) => one.id === id);
+  if (!row) throw new DomainError('bad-field', `There is no ${what} “${id}” on the shelf.`, field);
+  return row;
+};
+
+/** @throws DomainError bad-field */
+export const filmOn = (shelves: Pick<Shelves, 'films'>, id: string): Film => found(shelves.films, id, 'film', 'todayFilm');
+
+export const gradeOn = (shelves: Pick<Shelves, 'grades'>, id: string): Grade => found(shelves.grades, id, 'grade', 'grade');
+
+export const metalOn = (shelves: Pick<Shelves, 'metals'>, id: string): ParentMetal => found(shelves.metals, id, 'metal', 'metal');
+
+/** What a thread is called in the tables: one of the shop's own goes by its figures, whatever the shop calls it. */
+export function designationOn({ threads }: Pick<Shelves, 'threads'>, text: string): string {
+  const own = threads.find(({ name }) => name.trim().toLowerCase() === text.trim().toLowerCase());
+  return own ? ownDesignation(own) : text;
+}

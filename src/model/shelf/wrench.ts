@@ -1,0 +1,17 @@
+import type { TorqueUnit } from '@/core/units';
+import type { CalibrationPoint } from '@/core/wrench';
+
+
+export interface Wrench {
+  readonly id: string;
+  readonly name: string;
+  readonly unit: TorqueUnit;
+  readonly min: number;
+  readonly max: number;
+  readonly graduation: number;
+  readonly accuracyPct: number;
+  /** Points of its last check, in its own unit. */
+  readonly calibration: readonly CalibrationPoint[];
+  readonly checkedAt: string | null;
+  readonly createdAt: string;
+}

@@ -20,14 +20,14 @@ export const filmTrial: YardTrial = {
   id: 'demo-trial-three-films',
   name: 'Three films on 7/16 BSF bolts',
   thread: thread.designation,
-  outerMm: face.outer_mm,
-  innerMm: face.inner_mm,
+  outer_mm: face.outer_mm,
+  inner_mm: face.inner_mm,
   segments,
-  eGpa: E_GPA,
+  E_GPa: E_GPA,
   pulls: Object.entries(pulled).flatMap(([film, bolts]) =>
     bolts.map(([bolt, kN]) => {
-      const stretchMm = Number((kN * perKilonewton).toFixed(4));
-      return { bolt, film, torqueNm: 50, stretchMm, typed: `${stretchMm} mm` };
+      const stretch_mm = Number((kN * perKilonewton).toFixed(4));
+      return { bolt, film, torque_Nm: 50, stretch_mm, typed: `${stretch_mm} mm` };
     }),
   ),
 };

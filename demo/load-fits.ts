@@ -1,7 +1,7 @@
 import { READING_UNITS_MM, cellGroups, type Answers, type Part, type ReadingUnit } from '@/core/fits';
 import type { Fit, FitLine, ReadingBody, Shim } from '@/model/fit/fit';
 import { planOfFit } from '@/model/fit/fit-state';
-import type { EngineSheet, EngineSheets, SheetKind } from '@/model/engine/engine-measure';
+import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
 import type { Shop } from '@/db/shop';
 
 /** Readings of one part as they were called out: a list a place, in the order of its cells. */
@@ -22,7 +22,7 @@ export interface YardFit extends Omit<Fit, 'engineId' | 'createdAt' | 'leafId' |
   readonly lines?: readonly YardLine[];
 }
 
-export type YardSheets = { readonly [K in SheetKind]?: EngineSheets[K] };
+export type YardSheets = { readonly [K in MeasureKind]?: EngineMeasures[K] };
 export type YardShim = Omit<Shim, 'id' | 'createdAt'>;
 
 type Before = (minutesAgo: number) => string;
@@ -66,9 +66,9 @@ export function loadFit(shop: Shop, engineId: string, yard: YardFit, before: Bef
 }
 
 export function loadSheets(shop: Shop, engineId: string, sheets: YardSheets, before: Before): void {
-  (Object.keys(sheets) as SheetKind[]).forEach((kind, i) => {
-    const sheet = { id: `${engineId}-${kind}`, engineId, kind, body: sheets[kind], at: before(22_000 - i) } as EngineSheet;
-    shop.sheets.add(sheet);
+  (Object.keys(sheets) as MeasureKind[]).forEach((kind, i) => {
+    const sheet = { id: `${engineId}-${kind}`, engineId, kind, body: sheets[kind], at: before(22_000 - i) } as EngineMeasure;
+    shop.measures.add(sheet);
   });
 }
 

@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import { detailOf, type JointDetail } from '@/model/joint/joint-detail';
 import { usualFaceOf, planOfJoint } from '@/model/joint/joint-result';
-import { settingOf } from '@/db/reads/joint-inputs';
+import { jointInputs } from '@/db/reads/joint-inputs';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import type { PullOutcome } from '@/core/tightening';
 import type { Leaf } from '@/model/book/leaf';
@@ -28,10 +28,10 @@ export interface YardTightening {
   readonly struckSteps?: readonly number[];
 }
 
-export interface YardJoint extends Omit<Joint, 'engineId' | 'bearingOuterMm' | 'bearingInnerMm' | 'bearingMeasured' | 'detail' | 'createdAt'> {
+export interface YardJoint extends Omit<Joint, 'engineId' | 'bearingOuter_mm' | 'bearingInner_mm' | 'bearingMeasured' | 'detail' | 'createdAt'> {
   readonly detail?: Partial<JointDetail>;
   readonly boltSets?: readonly YardBoltSet[];
-  readonly faceMm?: readonly [outer: number, inner: number];
+  readonly face_mm?: readonly [outer: number, inner: number];
   readonly tightenings: readonly YardTightening[];
 }
 
@@ -54,9 +54,9 @@ export interface YardCycle {
   readonly id: string;
   readonly ranFromMinutesAgo: number;
   readonly ranToMinutesAgo: number;
-  readonly highestC: number;
-  readonly ambientC: number;
-  readonly readings: readonly { readonly id: string; readonly minutesAgo: number; readonly headC: number; readonly ambientC: number }[];
+  readonly highest_C: number;
+  readonly ambient_C: number;
+  readonly readings: readonly { readonly id: string; readonly minutesAgo: number; readonly head_C: number; readonly ambient_C: number }[];
 }
 
 export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice'> {
@@ -109,7 +109,7 @@ function loadTrial(shop: Shop, { pulls, ...trial }: YardTrial, before: Before): 
 function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: number, before: Before): void {
   const id = `${joint.id}-round-${index + 1}`;
   const startedAt = before(yard.startedMinutesAgo);
-  const plan = planOfJoint(settingOf(shop, joint, Date.parse(startedAt)));
+  const plan = planOfJoint(jointInputs(shop, joint, Date.parse(startedAt)));
   const tightening = { id, jointId: joint.id, purpose: yard.purpose, plan, startedAt };
   shop.tightenings.start(tightening);
   let minutesAgo = yard.startedMinutesAgo;
@@ -132,14 +132,14 @@ function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: n
   }
 }
 
-function loadJoint(shop: Shop, engineId: string, { faceMm, tightenings, detail, boltSets = [], ...fields }: YardJoint, before: Before): void {
+function loadJoint(shop: Shop, engineId: string, { face_mm, tightenings, detail, boltSets = [], ...fields }: YardJoint, before: Before): void {
   const usual = usualFaceOf(fields.thread);
   const joint: Joint = {
     ...fields,
     engineId,
-    bearingOuterMm: faceMm?.[0] ?? usual.outer_mm,
-    bearingInnerMm: faceMm?.[1] ?? usual.inner_mm,
-    bearingMeasured: faceMm !== undefined,
+    bearingOuter_mm: face_mm?.[0] ?? usual.outer_mm,
+    bearingInner_mm: face_mm?.[1] ?? usual.inner_mm,
+    bearingMeasured: face_mm !== undefined,
     detail: detailOf(JSON.stringify(detail ?? {})),
     createdAt: before(40_000 - shop.joints.ofEngine(engineId).length),
   };
@@ -172,7 +172,7 @@ function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number)
 export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void {
   const now = Date.parse(nowIso);
   const before: Before = (minutesAgo) => new Date(now - minutesAgo * MS_PER_MIN).toISOString();
-  shop.together(() => {
+  shop.transaction(() => {
     for (const { checkedDaysAgo, calibration = [], ...wrench } of yard.wrenches) {
       const checkedAt = checkedDaysAgo === undefined ? null : before(checkedDaysAgo * MIN_PER_DAY);
       shop.wrenches.add({ ...wrench, calibration, checkedAt, createdAt: before(70_000) });

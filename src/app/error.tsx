@@ -1,6 +1,6 @@
 'use client';
 
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import styles from '@/interface/shell/trouble-screen.module.css';
 
 export default function ErrorScreen({ reset }: { readonly reset: () => void }) {
@@ -8,7 +8,7 @@ export default function ErrorScreen({ reset }: { readonly reset: () => void }) {
     <main className={styles.screen}>
       <h1>Something failed that was not foreseen</h1>
       <p>What was recorded before is safe. Try again; the server’s window says more.</p>
-      <Key onClick={reset}>Try again</Key>
+      <Button onClick={reset}>Try again</Button>
     </main>
   );
 }

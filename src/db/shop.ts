@@ -5,9 +5,9 @@ import { createEngineRepository } from './repositories/engine-repository';
 import { createFitRepository } from './repositories/fit-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
-import { createRailRepository } from './repositories/engine-summary-repository';
+import { createEngineSummaryRepository } from './repositories/engine-summary-repository';
 import { createSettingRepository } from './repositories/setting-repository';
-import { createSheetRepository } from './repositories/measure-repository';
+import { createMeasureRepository } from './repositories/measure-repository';
 import { createShelfRepository } from './repositories/shelf-repository';
 import { createShimRepository } from './repositories/shim-repository';
 import { createTighteningRepository } from './repositories/tightening-repository';
@@ -33,12 +33,12 @@ export function openShop(file: string) {
     bolts: createBoltRepository(db),
     fits: createFitRepository(db),
     shims: createShimRepository(db),
-    sheets: createSheetRepository(db),
+    measures: createMeasureRepository(db),
     trials: createTrialRepository(db),
-    rail: createRailRepository(db),
+    summaries: createEngineSummaryRepository(db),
     settings: createSettingRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */
-    together: <T>(work: () => T): T => {
+    transaction: <T>(work: () => T): T => {
       try {
         return db.transaction(work).immediate();
       } catch (error) {

@@ -11,4 +11,4 @@ function builtAs(): string | undefined {
 }
 
 /** Which build of the program this is; outside a build, this run of it. What one edition worked out another does not trust. */
-export const EDITION: string = builtAs() ?? `run-${performance.timeOrigin}-${process.pid}`;
+export const BUILD_ID: string = builtAs() ?? `run-${performance.timeOrigin}-${process.pid}`;

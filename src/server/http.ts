@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { problemOfThrown } from './run-action';
-import { type Outcome, type Problem, refused } from '@/model/outcome';
+import { type Result, type Problem, fail } from '@/model/result';
 
 /** What is not the asker's fault, or is not simply a wrong field. Every other refusal is a 400. */
 const STATUS: Readonly<Record<string, number>> = {
@@ -20,7 +20,7 @@ const STATUS: Readonly<Record<string, number>> = {
   failed: 500,
 };
 
-export const answer = <T>(outcome: Outcome<T>): NextResponse =>
+export const toResponse = <T>(outcome: Result<T>): NextResponse =>
   NextResponse.json(outcome, { status: outcome.ok ? 200 : (STATUS[outcome.error.code] ?? 400) });
 
 /** A page of another site must not write into the shop through this browser. */
@@ -30,29 +30,29 @@ function isForeign(request: Request): boolean {
 }
 
 /** The refusal for a page of another site; undefined for our own. */
-export const foreign = (request: Request): NextResponse | undefined =>
-  isForeign(request) ? answer(refused({ code: 'other-origin', message: 'The request came from another site and was refused.' })) : undefined;
+export const rejectCrossOrigin = (request: Request): NextResponse | undefined =>
+  isForeign(request) ? toResponse(fail({ code: 'other-origin', message: 'The request came from another site and was refused.' })) : undefined;
 
 export const badJson: Problem = { code: 'bad-json', message: 'The body must be JSON.' };
 
 /** Answers with what the work returns; whatever goes wrong comes back in the one shape. */
-export async function answering(work: () => Promise<NextResponse>): Promise<NextResponse> {
+export async function catchToResponse(work: () => Promise<NextResponse>): Promise<NextResponse> {
   try {
     return await work();
   } catch (thrown) {
-    return answer(refused(problemOfThrown(thrown)));
+    return toResponse(fail(problemOfThrown(thrown)));
   }
 }
 
 /** The same for a request that carries JSON. */
 export async function withJson(request: Request, work: (body: unknown) => Promise<NextResponse>): Promise<NextResponse> {
-  const other = foreign(request);
+  const other = rejectCrossOrigin(request);
   if (other) return other;
   let body: unknown;
   try {
     body = await request.json();
   } catch {
-    return answer(refused(badJson));
+    return toResponse(fail(badJson));
   }
-  return answering(() => work(body));
+  return catchToResponse(() => work(body));
 }

@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import { DomainError } from '@/core/units';
 
-const MOST_ROWS = 5000;
+const MAX_ROWS = 5000;
 
 function delimiterOf(text: string): string {
   const first = text.split(/\r?\n/, 1)[0] ?? '';
@@ -26,6 +26,6 @@ function recordsOf(text: string): readonly (readonly string[])[] {
 export function readRecords(text: string): { readonly headings: readonly string[]; readonly records: readonly (readonly string[])[] } {
   const [headings, ...records] = recordsOf(text);
   if (!headings || records.length === 0) throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
-  if (records.length > MOST_ROWS) throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MOST_ROWS} at a time.`, 'text');
+  if (records.length > MAX_ROWS) throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MAX_ROWS} at a time.`, 'text');
   return { headings, records };
 }

@@ -2,7 +2,7 @@ import type { InstrumentReading } from '@/instruments/measuring-instrument';
 
 type Listener = (reading: InstrumentReading) => void;
 
-const MOST_REMEMBERED = 200;
+const MAX_REMEMBERED = 200;
 
 interface Hub {
   readonly listeners: Set<Listener>;
@@ -14,10 +14,10 @@ const holder = globalThis as { spannerReadings?: Hub };
 const hub = (holder.spannerReadings ??= { listeners: new Set(), seen: [] });
 
 /** Hands a reading to every open sheet that listens; how many there were. The same reading sent twice is handed on once. */
-export function handOn(reading: InstrumentReading): number {
+export function publish(reading: InstrumentReading): number {
   if (hub.seen.includes(reading.id)) return 0;
   hub.seen.push(reading.id);
-  if (hub.seen.length > MOST_REMEMBERED) hub.seen.shift();
+  if (hub.seen.length > MAX_REMEMBERED) hub.seen.shift();
   for (const listener of hub.listeners) listener(reading);
   return hub.listeners.size;
 }

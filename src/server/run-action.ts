@@ -1,7 +1,7 @@
 import type Joi from 'joi';
 import { isDomainError } from '@/core/units';
 import { troubleOf } from '@/db/trouble';
-import { done, Outcome, Problem, refused } from '@/model/outcome';
+import { ok, Result, Problem, fail } from '@/model/result';
 
 const sentence = (message: string) => {
   const text = message.replace(/"/g, '').trim();
@@ -31,16 +31,16 @@ export function problemOfThrown(thrown: unknown): Problem {
 }
 
 /** Validates, then works; whatever goes wrong comes back in the one shape. */
-export async function attempt<Fields, T>(
+export async function runAction<Fields, T>(
   schema: Joi.ObjectSchema<Fields>,
   input: unknown,
   work: (fields: Fields) => Promise<T> | T,
-): Promise<Outcome<T>> {
+): Promise<Result<T>> {
   const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
-  if (checked.error) return refused(problemOf(checked.error));
+  if (checked.error) return fail(problemOf(checked.error));
   try {
-    return done(await work(checked.value));
+    return ok(await work(checked.value));
   } catch (thrown) {
-    return refused(problemOfThrown(thrown));
+    return fail(problemOfThrown(thrown));
   }
 }

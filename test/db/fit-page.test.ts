@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { contextOfFit, fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
-import { standingLeaf } from '@/model/fit/fit-page';
+import { currentLeaf } from '@/model/fit/fit-page';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 import { correctedFit } from '@/features/fits/fit-of-fields';
@@ -30,8 +30,8 @@ function corrected(times: number): Shop {
       id: `again-${n}`,
       replacesId: n === 1 ? first.id : `again-${n - 1}`,
       printedText: `0,0${3 + n} bis 0,0${6 + n} mm`,
-      minMm: Number((0.03 + n / 100).toFixed(3)),
-      maxMm: Number((0.06 + n / 100).toFixed(3)),
+      min_mm: Number((0.03 + n / 100).toFixed(3)),
+      max_mm: Number((0.06 + n / 100).toFixed(3)),
     });
   return shop;
 }
@@ -48,7 +48,7 @@ describe('the page that a fit’s limits were taken from', () => {
     const { page } = contextOfFit(shop, fitOf(shop));
     expect(page?.says).toContain('“0,03 bis 0,06 mm”');
     expect(page?.corrected).toEqual({ leafId: `again-${times}`, says: `Norrhem N3, Werkstatthandbuch, p. 12: “0,0${3 + times} bis 0,0${6 + times} mm”` }); // prettier-ignore
-    expect(standingLeaf(leafOf(shop, 'demo-n-mains-play'), shop.book.leaves('demo-norrhem')).id).toBe(`again-${times}`);
+    expect(currentLeaf(leafOf(shop, 'demo-n-mains-play'), shop.book.leaves('demo-norrhem')).id).toBe(`again-${times}`);
   });
   test('until it is taken the old limits judge, and the gate asks', () => {
     const shop = corrected(1);
@@ -74,10 +74,10 @@ describe('the page that a fit’s limits were taken from', () => {
     const leaf = leafOf(shop, 'demo-n-mains-play');
     const fit = { ...fitOf(shop), wanted: { limits: { min_mm: 0.03, max_mm: 0.06 }, target_mm: 0.035 } };
     expect(codeOf(() => correctedFit(fit, undefined))).toBe('bad-field');
-    expect(codeOf(() => correctedFit(fit, { ...leaf, minMm: null }))).toBe('bad-field');
-    expect(codeOf(() => correctedFit(fit, { ...leaf, maxMm: leaf.minMm }))).toBe('bad-field');
-    expect(codeOf(() => correctedFit(fit, { ...leaf, minMm: 0.04, maxMm: 0.07 }))).toBe('bad-field');
-    expect(correctedFit(fit, { ...leaf, minMm: 0.032, maxMm: 0.05 }).wanted).toEqual({ limits: { min_mm: 0.032, max_mm: 0.05 }, target_mm: 0.035 });
+    expect(codeOf(() => correctedFit(fit, { ...leaf, min_mm: null }))).toBe('bad-field');
+    expect(codeOf(() => correctedFit(fit, { ...leaf, max_mm: leaf.min_mm }))).toBe('bad-field');
+    expect(codeOf(() => correctedFit(fit, { ...leaf, min_mm: 0.04, max_mm: 0.07 }))).toBe('bad-field');
+    expect(correctedFit(fit, { ...leaf, min_mm: 0.032, max_mm: 0.05 }).wanted).toEqual({ limits: { min_mm: 0.032, max_mm: 0.05 }, target_mm: 0.035 });
   });
   test('the record prints the page that was taken, and that it was corrected', () => {
     const shop = corrected(1);

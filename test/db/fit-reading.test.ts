@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
 import { assertAsked, assertOfThisBore, fittedElsewhere } from '@/model/fit/fit-reading';
-import { fitStanding } from '@/model/fit/fit-state';
+import { fitState } from '@/model/fit/fit-state';
 import { readReadings, readingsCsv } from '@/features/fits/readings-csv';
 import { recordLine } from '@/features/fits/record-line';
 import { codeOf } from '../core/code-of';
@@ -23,7 +23,7 @@ function rings() {
     const outcome = read(place, piece);
     return outcome.ok ? 'ok' : outcome.error.code;
   };
-  return { shop, fit, send, read, code, standing: () => fitStanding(fit, shop.fits.lines(FIT), contextOfFit(shop, fit)) };
+  return { shop, fit, send, read, code, standing: () => fitState(fit, shop.fits.lines(FIT), contextOfFit(shop, fit)) };
 }
 
 describe('a ring stays with its own bore', () => {

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
-import { fitStanding, value20_mm, worstFirst, type FitContext } from '@/model/fit/fit-state';
+import { fitState, value20_mm, worstFirst, type FitContext } from '@/model/fit/fit-state';
 import { fitsOfEngine, stripsInEngine } from '@/db/reads/fits-of-engine';
-import { boltsOf } from '@/model/fit/fit-context';
+import { fastenerFingerprint } from '@/model/fit/fit-context';
 import { gateOf, guardsOfGate, provenFits, stripsIn } from '@/model/fit/fit-gate';
 import { yardShop } from './temporary-shop';
 
@@ -26,18 +26,18 @@ const both = (place: number, journal: number, bore: number, minute: number) => [
 ];
 const INSIDE = [...both(0, 45, 45.045, 0), ...both(1, 45, 45.045, 2)];
 const states = (lines: readonly FitLine[], context: FitContext = { rounds: [] }, of = fit) =>
-  fitStanding(of, lines, context).places.map(({ state }) => state);
+  fitState(of, lines, context).places.map(({ state }) => state);
 
 describe('where a fit stands', () => {
   test('nothing, half, all; the worst place speaks for the fit', () => {
     expect(states([])).toEqual(['unread', 'unread']);
     expect(states(INSIDE.slice(0, 1))).toEqual(['open', 'unread']);
     expect(states(INSIDE)).toEqual(['inside', 'inside']);
-    expect(fitStanding(fit, [...INSIDE, reading(1, 'bore', 45.08, 5)], { rounds: [] }).state).toBe('loose');
+    expect(fitState(fit, [...INSIDE, reading(1, 'bore', 45.08, 5)], { rounds: [] }).state).toBe('loose');
     expect(states([...both(0, 45.03, 45.02, 0)])[0]).toBe('fault');
   });
   test('a later reading lies over an earlier one of its cell, which stays beneath', () => {
-    const { places } = fitStanding(fit, [...INSIDE, reading(0, 'bore', 45.05, 6)], { rounds: [] });
+    const { places } = fitState(fit, [...INSIDE, reading(0, 'bore', 45.05, 6)], { rounds: [] });
     expect(places[0]?.result.figures[0]?.least_mm).toBeCloseTo(0.05, 9);
     expect(places[0]?.beneath.map(({ value_mm }) => value_mm)).toEqual([45.045]);
   });
@@ -48,7 +48,7 @@ describe('where a fit stands', () => {
   });
   test('conditions unsaid or not met leave it unproven; what was left unsaid may be said since', () => {
     const unsaid = [reading(0, 'journal', 45, 0), reading(0, 'bore', 45.045, 1, { answers: { 'cap-final': 'yes' } })];
-    const { places } = fitStanding(fit, unsaid, { rounds: [] });
+    const { places } = fitState(fit, unsaid, { rounds: [] });
     expect([places[0]?.state, places[0]?.why]).toEqual(['unmet', 'Not said whether the bolts are of the final kind.']);
     const said = line({ kind: 'affirm', place: null, body: { answers: CAPS } }, 3);
     expect(states([...unsaid, said])[0]).toBe('inside');
@@ -60,17 +60,17 @@ describe('where a fit stands', () => {
   test('felt play is not measured, until it is', () => {
     const float: Fit = { ...fit, kind: 'crank-float', places: ['1'], methods: ['dial'], wanted: {} };
     const felt = line({ kind: 'felt', body: { words: 'none to be felt' } }, 0);
-    expect(fitStanding(float, [felt], { rounds: [] }).places[0]).toMatchObject({ state: 'not-measured', felt: 'none to be felt' });
+    expect(fitState(float, [felt], { rounds: [] }).places[0]).toMatchObject({ state: 'not-measured', felt: 'none to be felt' });
   });
   test('a kind that is not known here is read as two diameters', () =>
-    expect(fitStanding({ ...fit, kind: 'of tomorrow' }, [], { rounds: [] }).kind.id).toBe('own-pair'));
+    expect(fitState({ ...fit, kind: 'of tomorrow' }, [], { rounds: [] }).kind.id).toBe('own-pair'));
 });
 
 describe('stale', () => {
   const changed = (change: string, place: number | null = null) =>
     line({ kind: 'change', place, body: { change, words: 'for the seal' } } as never, 10);
   test('a loosened cap takes the bores with it and says why', () => {
-    const { places } = fitStanding(fit, [...INSIDE, changed('cap-loosened', 1)], { rounds: [] });
+    const { places } = fitState(fit, [...INSIDE, changed('cap-loosened', 1)], { rounds: [] });
     expect(places.map(({ state }) => state)).toEqual(['inside', 'stale']);
     expect(places[1]?.why).toBe('Since it was read a cap was loosened: for the seal.');
   });
@@ -91,7 +91,7 @@ describe('stale', () => {
   test('bolts of another kind since', () => {
     const read = [reading(0, 'journal', 45, 0), reading(0, 'bore', 45.045, 1, { bolts: 'bolt M10' })];
     expect(states(read, { rounds: [], bolts: 'bolt M10' })[0]).toBe('inside');
-    const { places } = fitStanding(fit, read, { rounds: [], bolts: 'stud M10, iso-12.9' });
+    const { places } = fitState(fit, read, { rounds: [], bolts: 'stud M10, iso-12.9' });
     expect(places[0]?.why).toBe('Since it was read the bolts were changed: bolt M10 then, stud M10, iso-12.9 now.');
   });
 });
@@ -100,16 +100,16 @@ describe('what is decided', () => {
   const OUT = [...both(0, 45, 45.07, 0), ...both(1, 45, 45.045, 2)];
   test('a remedy reopens the right reading and keeps the old one beneath; inside again, it is proven', () => {
     const shell = line({ kind: 'remedy', body: { remedy: 'next-shell', words: '0.25 under' } }, 5);
-    const after = fitStanding(fit, [...OUT, shell], { rounds: [] }).places[0];
+    const after = fitState(fit, [...OUT, shell], { rounds: [] }).places[0];
     expect([after?.state, after?.remedy, [...(after?.current.keys() ?? [])], after?.beneath.map(({ part }) => part)]).toEqual(['open', 'The next shell: 0.25 under', ['journal.0.0'], ['bore']]); // prettier-ignore
-    const read = fitStanding(fit, [...OUT, shell, reading(0, 'bore', 45.05, 6)], { rounds: [] }).places[0];
+    const read = fitState(fit, [...OUT, shell, reading(0, 'bore', 45.05, 6)], { rounds: [] }).places[0];
     expect([read?.state, read?.remedy]).toEqual(['inside', undefined]);
   });
   test('accepted with its reason, until it is read again', () => {
     const soft: Fit = { ...fit, wanted: { ...fit.wanted, soft: { min_mm: 0.03, max_mm: 0.04 } } };
     const accept = line({ kind: 'accept', body: { reason: 'for the run to the show' } }, 5);
     expect(states(INSIDE, { rounds: [] }, soft)[0]).toBe('improve');
-    expect(fitStanding(soft, [...INSIDE, accept], { rounds: [] }).places[0]).toMatchObject({
+    expect(fitState(soft, [...INSIDE, accept], { rounds: [] }).places[0]).toMatchObject({
       state: 'accepted',
       accepted: 'for the run to the show',
     });
@@ -118,7 +118,7 @@ describe('what is decided', () => {
   });
   test('too close for the instrument, and what is on order leaves a soft item', () => {
     expect(states(both(0, 45, 45.0595, 0))[0]).toBe('too-close');
-    expect(fitStanding(fit, [...INSIDE, line({ kind: 'order', body: { words: 'a shell' } }, 5)], { rounds: [] }).places[0]).toMatchObject({
+    expect(fitState(fit, [...INSIDE, line({ kind: 'order', body: { words: 'a shell' } }, 5)], { rounds: [] }).places[0]).toMatchObject({
       state: 'improve',
       order: 'a shell',
     });
@@ -126,7 +126,7 @@ describe('what is decided', () => {
 });
 
 describe('the gate', () => {
-  const standing = (lines: readonly FitLine[]) => [fitStanding(fit, lines, { rounds: [] })];
+  const standing = (lines: readonly FitLine[]) => [fitState(fit, lines, { rounds: [] })];
   test('out of limits holds; the rest is asked again, alike places in one line', () => {
     const gate = gateOf(standing([...both(0, 45, 45.07, 0)]), 'caps');
     expect([gate.held.map(({ line: said }) => said), gate.asks.map(({ line: said }) => said)]).toEqual([['Mains, 1: out of limits'], ['Mains, 2: not measured yet']]); // prettier-ignore
@@ -172,7 +172,7 @@ describe('in the shop', () => {
   });
   test('the bolts of a joint, told so that a change is seen', () => {
     const joint = shop.joints.find('demo-m-joint-head');
-    expect(joint && boltsOf(joint)).toBe('stud M9, iso-8.8-to-16-mm');
+    expect(joint && fastenerFingerprint(joint)).toBe('stud M9, iso-8.8-to-16-mm');
   });
   test('a drawer keeps its count, a fit what it is altered to', () => {
     const [shim] = shop.shims.inFamily('Camshaft shims');

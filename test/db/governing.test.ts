@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { appliesTo, compareNumbers, sameSubject, speakingLeaves } from '@/model/book/source-precedence';
+import { appliesTo, compareNumbers, sameSubject, rankedLeaves } from '@/model/book/source-precedence';
 import type { Leaf } from '@/model/book/leaf';
 import { PLAIN_SOURCE, type Source } from '@/model/book/source';
 
@@ -14,8 +14,8 @@ const source = (id: string, part: Partial<Source> = {}): Source => ({
   ...part,
 });
 const leaf = (id: string, sourceId: string, nm: number): Leaf => ({
-  id, engineId: 'e', sourceId, page: '1', subject: 'Head', printedText: `${nm} Nm`, conditionText: null, kind: 'torque', readingIndex: 0, minNm: nm, maxNm: nm,
-  minDeg: null, maxDeg: null, minMm: null, maxMm: null, agreedNotes: [], replacesId: null, createdAt: '2026-01-01',
+  id, engineId: 'e', sourceId, page: '1', subject: 'Head', printedText: `${nm} Nm`, conditionText: null, kind: 'torque', readingIndex: 0, min_Nm: nm, max_Nm: nm,
+  min_deg: null, max_deg: null, min_mm: null, max_mm: null, agreedNotes: [], replacesId: null, createdAt: '2026-01-01',
 }); // prettier-ignore
 
 describe('engine numbers', () => {
@@ -41,7 +41,7 @@ describe('which leaf governs', () => {
   const packet = source('packet', { kind: 'part-print' });
   const leaves = [leaf('m', 'manual', 40), leaf('b', 'bulletin', 50), leaf('t', 'told', 60)];
   const order = (engineNumber: string, sources: readonly Source[], all = leaves) =>
-    speakingLeaves(all, sources, { year: 1937, engineNumber }).map((one) => [one.leaf.id, one.governs, one.reason] as const);
+    rankedLeaves(all, sources, { year: 1937, engineNumber }).map((one) => [one.leaf.id, one.governs, one.reason] as const);
 
   test('a bulletin supersedes from its engine number on, with its reason', () => {
     const [first, second, third] = order('B 117', [manual, bulletin, told]);
@@ -59,7 +59,7 @@ describe('which leaf governs', () => {
     expect(order('B 117', [manual, bulletin, { ...told, rank: 1 }])[0]?.[0]).toBe('t');
   });
   test('by how much two disagree, middle to middle', () => {
-    const found = speakingLeaves(leaves, [manual, bulletin, told], { year: null, engineNumber: 'B 117' });
+    const found = rankedLeaves(leaves, [manual, bulletin, told], { year: null, engineNumber: 'B 117' });
     expect(found.map((one) => one.offBy_pct && Math.round(one.offBy_pct))).toEqual([undefined, 20, -20]);
   });
   test('nothing speaks, nothing governs', () => expect(order('B 1', [], leaves)).toEqual([]));

@@ -1,21 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
 import { USUAL_PRACTICE } from '@/core/joint';
 import { careOf, detailOf, PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { settingOf } from '@/db/reads/joint-inputs';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import { planOfJoint, stagesOfJoint, workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { planOfJoint, stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { keepShopPractice, shelvesOf } from '@/db/reads/shelves-of-shop';
 import { YARD_NOW, yardShop } from './temporary-shop';
 
 const now = Date.parse(YARD_NOW);
 const shop = yardShop();
-const settingNamed = (id: string, part: Partial<Joint> = {}, detail: Partial<Joint['detail']> = {}): JointSetting => {
+const settingNamed = (id: string, part: Partial<Joint> = {}, detail: Partial<Joint['detail']> = {}): JointInputs => {
   const joint = shop.joints.find(id);
   if (!joint) throw new Error(`no ${id}`);
-  return settingOf(shop, { ...joint, ...part, detail: { ...joint.detail, ...detail } }, now);
+  return jointInputs(shop, { ...joint, ...part, detail: { ...joint.detail, ...detail } }, now);
 };
-const figures = (setting: JointSetting) => stagesOfJoint(setting, workJoint(setting)).map((stage) => stage.setting);
+const figures = (setting: JointInputs) => stagesOfJoint(setting, computeJoint(setting)).map((stage) => stage.setting);
 
 describe('the stages', () => {
   test('bottom, turn the shaft, then middle: the bottom by stages, the shaft once, the middle last', () => {
@@ -39,7 +39,7 @@ describe('the shelves', () => {
     if (!shipped) throw new Error('no moly');
     shop.shelf.put('film', { ...shipped, thread: { low: 0.07, middle: 0.09, high: 0.12 }, standing: 'own', source: 'here' }, YARD_NOW);
     expect(film('moly-paste')?.standing).toBe('own');
-    expect(workJoint(settingNamed('demo-f-joint-head')).ladder.friction.thread.low).toBe(0.07);
+    expect(computeJoint(settingNamed('demo-f-joint-head')).ladder.friction.thread.low).toBe(0.07);
     shop.shelf.remove('film', 'moly-paste');
     expect(film('moly-paste')).toEqual(shipped);
   });
@@ -53,7 +53,7 @@ describe('the shelves', () => {
     keepShopPractice(shop, USUAL_PRACTICE);
   });
   test('the wrench is chosen by window, and taken by hand where a person says so', () => {
-    const cover = (byHand: boolean) => workJoint(settingNamed('demo-m-joint-cover', {}, { wrenchByHand: byHand })).wrench.id;
+    const cover = (byHand: boolean) => computeJoint(settingNamed('demo-m-joint-cover', {}, { wrenchByHand: byHand })).wrench.id;
     expect([cover(true), cover(false)]).toEqual(['demo-wrench-nm', 'demo-wrench-in']);
   });
 });

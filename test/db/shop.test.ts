@@ -72,9 +72,9 @@ describe('the file', () => {
     const other = new SqliteDatabase(file);
     other.exec('BEGIN EXCLUSIVE');
     shop.db.pragma('busy_timeout = 50');
-    expect(troubleOf(() => shop.together(() => shop.settings.set('a', 'b'))).code).toBe('locked');
+    expect(troubleOf(() => shop.transaction(() => shop.settings.set('a', 'b'))).code).toBe('locked');
     other.exec('ROLLBACK');
-    shop.together(() => shop.settings.set('a', 'b'));
+    shop.transaction(() => shop.settings.set('a', 'b'));
     expect(shop.settings.get('a')).toBe('b');
   });
 
@@ -85,7 +85,7 @@ describe('the file', () => {
     const pages = shop.db.pragma('page_count', { simple: true }) as number;
     shop.db.pragma(`max_page_count = ${pages}`);
     const fill = () => {
-      for (let i = 0; i < 5000; i++) shop.together(() => shop.settings.set(`key-${i}`, 'x'.repeat(500)));
+      for (let i = 0; i < 5000; i++) shop.transaction(() => shop.settings.set(`key-${i}`, 'x'.repeat(500)));
     };
     expect(troubleOf(fill).code).toBe('disk-full');
     shop.db.pragma('max_page_count = 1000000');
@@ -151,7 +151,7 @@ describe('leaves', () => {
     const shop = yardShop();
     const old = shop.book.findLeaf('demo-n-mains');
     if (!old) throw new Error('the yard has no such leaf');
-    shop.book.addLeaf({ ...old, id: 'better', printedText: '5,0 bis 5,5 mkp', minNm: 49, maxNm: 54, replacesId: old.id });
+    shop.book.addLeaf({ ...old, id: 'better', printedText: '5,0 bis 5,5 mkp', min_Nm: 49, max_Nm: 54, replacesId: old.id });
     expect(shop.joints.find('demo-n-joint-mains')?.leafId).toBe('better');
     expect(shop.book.findLeaf(old.id)?.printedText).toBe('5,5 bis 6 mkp');
   });

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openShop, type Shop } from '@/db/shop';
 import { planOfJoint } from '@/model/joint/joint-result';
-import { settingOf } from '@/db/reads/joint-inputs';
+import { jointInputs } from '@/db/reads/joint-inputs';
 import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
 
@@ -26,7 +26,7 @@ export function freshTightening(shop: Shop, id = 'round') {
     id,
     jointId: joint.id,
     purpose: 'final' as const,
-    plan: planOfJoint(settingOf(shop, joint, Date.parse(YARD_NOW))),
+    plan: planOfJoint(jointInputs(shop, joint, Date.parse(YARD_NOW))),
     startedAt: YARD_NOW,
   };
   shop.tightenings.start(tightening);

@@ -36,8 +36,8 @@ describe('the build file', () => {
     const leaf = own.book.findLeaf('demo-n-mains-play');
     if (!cam || !leaf) throw new Error('the yard is not whole');
     fitShims(own, cam, 0, [0.35], YARD_NOW);
-    own.book.addLeaf({ ...leaf, id: 'again', replacesId: leaf.id, printedText: '0,04 bis 0,07 mm', minMm: 0.04, maxMm: 0.07 });
-    own.sheets.add({ id: 'pistons', engineId: 'demo-fourteen', kind: 'weights', at: YARD_NOW, body: { what: 'pieces', name: 'Pistons', rods: [], pieces_g: [380, 381], tolerance_g: 1 } });
+    own.book.addLeaf({ ...leaf, id: 'again', replacesId: leaf.id, printedText: '0,04 bis 0,07 mm', min_mm: 0.04, max_mm: 0.07 });
+    own.measures.add({ id: 'pistons', engineId: 'demo-fourteen', kind: 'weights', at: YARD_NOW, body: { what: 'pieces', name: 'Pistons', rods: [], pieces_g: [380, 381], tolerance_g: 1 } });
     const ring = { id: 'ring-marked', kind: 'reading', place: 0, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: YARD_NOW };
     expect(recordLine(own, 'demo-f-fit-gaps', { ...ring, body: { unit: 'thou', instrument: 'Feelers', answers: {}, piece: 'A' } }).ok).toBe(true);
     for (const id of ['demo-fourteen', 'demo-maestrale', 'demo-norrhem']) {

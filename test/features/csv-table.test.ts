@@ -61,6 +61,6 @@ test('the book goes out and comes in again', () => {
   ]);
   const leaves = bookOf(shop, 'demo-fourteen').flatMap((source) => source.leaves);
   expect(rows.map((row) => [row.subject, row.printedText, row.min_Nm ?? null])).toEqual(
-    leaves.map((leaf) => [leaf.subject, leaf.printedText, leaf.minNm]),
+    leaves.map((leaf) => [leaf.subject, leaf.printedText, leaf.min_Nm]),
   );
 });

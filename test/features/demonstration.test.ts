@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { engineStanding } from '@/db/reads/engine-state';
+import { engineState } from '@/db/reads/engine-state';
 import { gateOf } from '@/model/fit/fit-gate';
 import { waitLine } from '@/features/engine/wait-line';
 import { waitOf } from '@/model/engine/engine-wait';
@@ -12,7 +12,7 @@ describe('the demonstration yard', () => {
   const standingOf = (id: string) => {
     const engine = shop.engines.find(id);
     if (!engine) throw new Error(`no ${id} in the yard`);
-    return engineStanding(shop, engine);
+    return engineState(shop, engine);
   };
 
   test('the Fourteen: head tight, first heat this morning, retorque due tonight', () => {
@@ -55,7 +55,7 @@ describe('the demonstration yard', () => {
 
   test('every figure of the yard is on the scale of its wrench', () => {
     for (const engine of shop.engines.all())
-      for (const { tightenings } of engineStanding(shop, engine).joints)
+      for (const { tightenings } of engineState(shop, engine).joints)
         for (const { tightening } of tightenings) expect(tightening.plan.ladder.setting.onScale).toBe(true);
   });
 });

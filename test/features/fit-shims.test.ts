@@ -15,9 +15,9 @@ function drawer(): { readonly shop: Shop; readonly fit: () => Fit; readonly coun
   const cam = shop.fits.find('demo-m-fit-cam');
   if (!cam) throw new Error('no camshaft in the yard');
   shop.fits.add({ ...cam, id: 'lash', kind: 'own-float', name: 'Lash', places: ['1', '2', '3'], detail: { shim: { family: FAMILY, fitted_mm: 0, stack: 2 } } });
-  for (const thicknessMm of THICKNESSES) shop.shims.put({ id: `shim-${thicknessMm}`, family: FAMILY, thicknessMm, typed: `${thicknessMm} mm`, count: 2, createdAt: YARD_NOW });
+  for (const thickness_mm of THICKNESSES) shop.shims.put({ id: `shim-${thickness_mm}`, family: FAMILY, thickness_mm, typed: `${thickness_mm} mm`, count: 2, createdAt: YARD_NOW });
   const fit = () => shop.fits.find('lash') ?? cam;
-  return { shop, fit, counts: () => Object.fromEntries(shop.shims.inFamily(FAMILY).map(({ thicknessMm, count }) => [thicknessMm, count])) };
+  return { shop, fit, counts: () => Object.fromEntries(shop.shims.inFamily(FAMILY).map(({ thickness_mm, count }) => [thickness_mm, count])) };
 } // prettier-ignore
 
 const shimOf = (fit: Fit) => {

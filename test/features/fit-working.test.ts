@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { WorkingLine } from '@/core/joint';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
-import { fitStanding, type FitStanding } from '@/model/fit/fit-state';
+import { fitState, type FitState } from '@/model/fit/fit-state';
 import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { workingOfShims, type Told } from '@/features/fits/figure-working';
 import { workingOfPlace } from '@/features/fits/fit-working';
@@ -24,8 +24,8 @@ let n = 0;
 const reading = (part: ReadingLine['part'], value_mm: number, cell: { station?: number; angle?: number } = {}, body: Partial<ReadingBody> = {}): FitLine => ({
   id: `line-${n++}`, kind: 'reading', place: 0, part, station: 0, angle: 0, value_mm, typed: String(value_mm), at: AT, body: { ...BODY, ...body }, ...cell,
 }); // prettier-ignore
-const work = (fit: Fit, lines: readonly FitLine[], context: Parameters<typeof fitStanding>[2] = { rounds: [] }) => {
-  const standing = fitStanding(fit, lines, context);
+const work = (fit: Fit, lines: readonly FitLine[], context: Parameters<typeof fitState>[2] = { rounds: [] }) => {
+  const standing = fitState(fit, lines, context);
   const [place] = standing.places;
   if (!place) throw new Error('no place');
   return { standing, place, working: workingOfPlace(standing, place, told) };
@@ -148,7 +148,7 @@ describe('the margin of a fit can be followed with a pencil', () => {
 
 describe('every fit of the yard', () => {
   const shop = yardShop();
-  const standings: FitStanding[] = shop.engines.all().flatMap(({ id }) => [...fitsOfEngine(shop, id)]);
+  const standings: FitState[] = shop.engines.all().flatMap(({ id }) => [...fitsOfEngine(shop, id)]);
   test.each(standings.map((standing) => [standing.fit.name, standing] as const))(
     '%s: a line for what is wanted, no figure that is none',
     (_, standing) => {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { FIT_KINDS, fitKind } from '@/core/fits';
 import { USUAL_PRACTICE } from '@/core/joint';
-import { SHEET_SCHEMAS } from '@/model/engine/engine-measure-schemas';
+import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { recordEvent } from '@/features/bench/record-event';
@@ -118,7 +118,7 @@ describe('what is wanted, as typed', () => {
   ] as const)('%j: %s', (part, field) => expect(fieldOf(part as Partial<FitFields>)).toBe(field)); // prettier-ignore
   test('a page with one figure gives a target, not limits', () => {
     const leaf = shop.book.findLeaf('demo-n-mains-play');
-    expect(leaf && fieldOf({ by: 'page' }, { ...leaf, maxMm: leaf.minMm })).toBe('leafId');
+    expect(leaf && fieldOf({ by: 'page' }, { ...leaf, max_mm: leaf.min_mm })).toBe('leafId');
     expect(fieldOf({ by: 'page' }, shop.book.findLeaf('demo-n-heads'))).toBe('leafId');
   });
   test('the list fitted to an engine takes house practice and finds the caps', () => {
@@ -224,9 +224,9 @@ describe('readings as a table', () => {
 });
 
 describe('sheets of the whole engine', () => {
-  const refusal = (kind: keyof typeof SHEET_SCHEMAS, body: object) => SHEET_SCHEMAS[kind].validate(body).error?.message;
+  const refusal = (kind: keyof typeof MEASURE_SCHEMAS, body: object) => MEASURE_SCHEMAS[kind].validate(body).error?.message;
   test('the yard’s are taken', () => {
-    for (const [kind, body] of Object.entries(fourteenSheets)) expect(refusal(kind as keyof typeof SHEET_SCHEMAS, body as object)).toBeUndefined();
+    for (const [kind, body] of Object.entries(fourteenSheets)) expect(refusal(kind as keyof typeof MEASURE_SCHEMAS, body as object)).toBeUndefined();
   });
   test('mismatched shells and marks are refused with a sentence', () => {
     const bearings = fourteenSheets.bearings ?? { shells: [] };
@@ -238,18 +238,18 @@ describe('sheets of the whole engine', () => {
     const shop = yardShop();
     const keep = (kind: 'weights' | 'bearings', name: string, at: string) => {
       const body = { ...fourteenSheets[kind], name } as never;
-      shop.sheets.add({ id: `${kind} ${name} ${at}`, engineId: 'demo-norrhem', kind, body, at });
+      shop.measures.add({ id: `${kind} ${name} ${at}`, engineId: 'demo-norrhem', kind, body, at });
     };
     keep('weights', 'Connecting rods', '2026-05-01T08:00:00.000Z');
     keep('weights', 'Pistons', '2026-05-02T08:00:00.000Z');
     keep('bearings', 'Big ends', '2026-05-02T08:00:00.000Z');
     keep('weights', 'connecting rods', '2026-05-03T08:00:00.000Z');
-    expect(shop.sheets.holding('demo-norrhem', 'weights').map(({ at }) => at.slice(0, 10))).toEqual(['2026-05-03', '2026-05-02']);
-    expect(shop.sheets.holding('demo-norrhem', 'bearings')).toHaveLength(1);
-    expect(shop.sheets.all('demo-norrhem')).toHaveLength(4);
+    expect(shop.measures.holding('demo-norrhem', 'weights').map(({ at }) => at.slice(0, 10))).toEqual(['2026-05-03', '2026-05-02']);
+    expect(shop.measures.holding('demo-norrhem', 'bearings')).toHaveLength(1);
+    expect(shop.measures.all('demo-norrhem')).toHaveLength(4);
   });
   test('bearings without a name are the mains', () =>
-    expect(SHEET_SCHEMAS.bearings.validate({ ...fourteenSheets.bearings, name: undefined }).value).toMatchObject({ name: 'Main bearings' }));
+    expect(MEASURE_SCHEMAS.bearings.validate({ ...fourteenSheets.bearings, name: undefined }).value).toMatchObject({ name: 'Main bearings' }));
   test('every kind of line has a schema of its own', () => expect(Object.keys(LINE_SCHEMAS)).toHaveLength(10));
 });
 

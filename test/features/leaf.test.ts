@@ -14,15 +14,15 @@ describe('a leaf', () => {
   test('keeps the text as printed and stores what the core read', () => {
     expect(leaf('  5½ mkg, threads oiled ')).toMatchObject({
       printedText: '  5½ mkg, threads oiled ',
-      minNm: 53.936575,
+      min_Nm: 53.936575,
       conditionText: 'oiled',
       kind: 'torque',
     });
-    expect(leaf('¼ turn')).toMatchObject({ kind: 'turn', minDeg: 90, minNm: null });
+    expect(leaf('¼ turn')).toMatchObject({ kind: 'turn', min_deg: 90, min_Nm: null });
   });
   test('asks where the page is ambiguous', () => {
     expect(codeOf(() => leaf('30 lb'))).toBe('not-chosen');
-    expect(leaf('30 lb', { readingIndex: 1 }).minNm).toBeCloseTo(3.39, 2);
+    expect(leaf('30 lb', { readingIndex: 1 }).min_Nm).toBeCloseTo(3.39, 2);
     expect(codeOf(() => leaf('30 lb', { readingIndex: 7 }))).toBe('bad-field');
   });
   test.each([['max. 38 lb ft', 'upper-limit'], ['40-36 lb ft', 'range-reversed'], ['5-50 lb ft', 'suspect-magnitude'], ['6 mkg (34 lb ft)', 'printed-units-disagree']])('%j must be agreed to', (text, code) => {

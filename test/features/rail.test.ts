@@ -1,5 +1,5 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import { engineStanding } from '@/db/reads/engine-state';
+import { engineState } from '@/db/reads/engine-state';
 import type { Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
 import { engineTags } from '@/features/engine/queries';
@@ -9,14 +9,14 @@ import { recordLine } from '@/features/fits/record-line';
 import { freshTightening, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const AT = '2026-05-16T14:30:00.000Z';
-const stamps = (shop: Shop) => new Map(shop.rail.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
+const stamps = (shop: Shop) => new Map(shop.summaries.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
 const latest = (shop: Shop) => [...stamps(shop)].sort((a, b) => b[1] - a[1])[0]?.[0];
 const told = (shop: Shop, edition: string) => engineTags(shop, edition).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
 
 /** What the tags must say: every engine worked out from its rows. */
 const afresh = (shop: Shop) =>
   shop.engines.all().map((engine) => {
-    const wait = waitOf(engineStanding(shop, engine));
+    const wait = waitOf(engineState(shop, engine));
     return { id: engine.id, state: wait.state, waitsFor: waitLine(wait, Date.now()) };
   });
 
@@ -30,7 +30,7 @@ const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Sh
   ['a fit added', 'demo-maestrale', (shop) => { const fit = shop.fits.find('demo-m-fit-cam'); if (fit) shop.fits.add({ ...fit, id: 'fit-new' }); }],
   ['a going-round', 'demo-norrhem', (shop) => freshTightening(shop)],
   ['a pull', 'demo-norrhem', (shop) => recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', at: AT })],
-  ['a run of the engine', 'demo-maestrale', (shop) => shop.heat.addCycle({ id: 'cycle-0001', engineId: 'demo-maestrale', ranFrom: '2026-05-16T13:00:00.000Z', ranTo: AT, highestC: 80, ambientC: 15 }, AT)],
+  ['a run of the engine', 'demo-maestrale', (shop) => shop.heat.addCycle({ id: 'cycle-0001', engineId: 'demo-maestrale', ranFrom: '2026-05-16T13:00:00.000Z', ranTo: AT, highest_C: 80, ambient_C: 15 }, AT)],
   ['a joint added', 'demo-fourteen', (shop) => { const joint = shop.joints.find('demo-f-joint-head'); if (joint) shop.joints.add({ ...joint, id: 'joint-new', name: 'Manifold' }); }],
   ['a leaf', 'demo-norrhem', (shop) => { const leaf = shop.book.findLeaf('demo-n-mains-play'); if (leaf) shop.book.addLeaf({ ...leaf, id: 'leaf-new' }); }],
   ['a new engine', 'engine-new', (shop) => { const engine = shop.engines.find('demo-norrhem'); if (engine) shop.engines.add({ ...engine, id: 'engine-new', name: 'Another' }); }],
@@ -39,9 +39,9 @@ const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Sh
 describe('what the engines wait for, kept between pages', () => {
   const shop = yardShop();
   test('is worked out once, and read after that', () => {
-    expect(shop.rail.stamped('first').every(({ body }) => body === undefined)).toBe(true);
+    expect(shop.summaries.stamped('first').every(({ body }) => body === undefined)).toBe(true);
     expect(told(shop, 'first')).toEqual(afresh(shop));
-    expect(shop.rail.stamped('first').every(({ body }) => body !== undefined)).toBe(true);
+    expect(shop.summaries.stamped('first').every(({ body }) => body !== undefined)).toBe(true);
     const joints = jest.spyOn(shop.joints, 'ofEngine');
     expect(told(shop, 'first')).toHaveLength(3);
     expect(joints).not.toHaveBeenCalled();
@@ -49,7 +49,7 @@ describe('what the engines wait for, kept between pages', () => {
   });
   test('another edition of the program trusts nothing of it', () => {
     told(shop, 'first');
-    expect(shop.rail.stamped('second').every(({ body }) => body === undefined)).toBe(true);
+    expect(shop.summaries.stamped('second').every(({ body }) => body === undefined)).toBe(true);
     expect(told(shop, 'second')).toEqual(afresh(shop));
   });
   test.each(WRITES)('%s makes %s the latest, and leaves the others as they were', (_, engine, write) => {
@@ -63,7 +63,7 @@ describe('what the engines wait for, kept between pages', () => {
   });
   test('a file that cannot be written still shows its engines', () => {
     const locked = yardShop();
-    const keep = jest.spyOn(locked.rail, 'keep').mockImplementation(() => {
+    const keep = jest.spyOn(locked.summaries, 'keep').mockImplementation(() => {
       throw new Error('disk full');
     });
     const warn = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
@@ -78,7 +78,7 @@ describe('the one line on a tag', () => {
   const of = (id: string) => {
     const engine = shop.engines.find(id);
     if (!engine) throw new Error(`no ${id}`);
-    return engineStanding(shop, engine);
+    return engineState(shop, engine);
   };
   const fourteen = of('demo-fourteen');
   const norrhem = of('demo-norrhem');

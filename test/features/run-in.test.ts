@@ -91,19 +91,19 @@ describe('the working of the window', () => {
 });
 
 describe('a run as typed', () => {
-  const run = { id: 'cycle-0001', engineId: 'e', ranFrom: '2026-05-16T08:30:00.000Z', ranTo: '2026-05-16T09:00:00.000Z', highestC: 88, ambientC: 14 };
+  const run = { id: 'cycle-0001', engineId: 'e', ranFrom: '2026-05-16T08:30:00.000Z', ranTo: '2026-05-16T09:00:00.000Z', highest_C: 88, ambient_C: 14 };
   const problem = (fields: object) => cycleSchema.validate({ ...run, ...fields }).error?.details[0]?.message;
   test.each([
     [{}, undefined],
-    [{ highestC: '' }, 'Give the highest temperature in °C.'],
-    [{ ambientC: 'warm' }, 'Give the air temperature in °C.'],
+    [{ highest_C: '' }, 'Give the highest temperature in °C.'],
+    [{ ambient_C: 'warm' }, 'Give the air temperature in °C.'],
     [{ ranTo: '' }, 'Give when it was stopped.'],
     [{ ranFrom: 'this morning' }, 'Give when it was started as a date and a time.'],
   ])('%j', (fields, message) => expect(problem(fields)).toBe(message));
   test('a head of 500 °C is not believed', () => {
-    const read = { id: 'read-00001', engineId: 'e', cycleId: 'c', at: YARD_NOW, headC: 40, ambientC: 14 };
+    const read = { id: 'read-00001', engineId: 'e', cycleId: 'c', at: YARD_NOW, head_C: 40, ambient_C: 14 };
     expect(readingSchema.validate(read).error).toBeUndefined();
-    expect(readingSchema.validate({ ...read, headC: 500 }).error).toBeDefined();
+    expect(readingSchema.validate({ ...read, head_C: 500 }).error).toBeDefined();
   });
   test('a field’s own clock and the record’s UTC are one time', () => {
     const minute = Math.floor(Date.parse(YARD_NOW) / MIN) * MIN;

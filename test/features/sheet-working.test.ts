@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { compression, displacement } from '@/core/fits';
 import type { WorkingLine } from '@/core/joint';
-import { workingOfBearings, workingOfVolumes, workingOfWeights } from '@/features/measures/sheet-working';
+import { workingOfBearings, workingOfVolumes, workingOfWeights } from '@/features/measures/measure-working';
 import { codeOf } from '../core/code-of';
 
 const told = { size: (mm: number) => `${mm.toFixed(3)} mm`, gap: (mm: number) => `${mm.toFixed(3)} mm` };

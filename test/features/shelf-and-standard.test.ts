@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { clamp } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { guardsOfJoint } from '@/model/joint/joint-guards';
-import { settingOf } from '@/db/reads/joint-inputs';
-import { usualFaceOf, workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { usualFaceOf, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { jointPage, jointSummaries, torqueLeaves } from '@/features/joint/queries';
@@ -38,7 +38,7 @@ describe('points of a check', () => {
       min: '5',
       max: '60',
       graduation: '0.5',
-      accuracyPct: '4',
+      accuracy_pct: '4',
       calibration: '20 19.5',
       checkedAt: '2026-03-01',
     };
@@ -112,8 +112,8 @@ describe('a joint’s page', () => {
 describe('guards from what is known of a joint', () => {
   const codes = (id: string, detail: Partial<Joint['detail']> = {}) => {
     const joint = jointNamed(id);
-    const setting = settingOf(shop, { ...joint, detail: { ...joint.detail, ...detail } }, now);
-    const { ladder, wrench } = workJoint(setting);
+    const setting = jointInputs(shop, { ...joint, detail: { ...joint.detail, ...detail } }, now);
+    const { ladder, wrench } = computeJoint(setting);
     return guardsOfJoint(setting, ladder, wrench).map((guard) => guard.code);
   };
   const head = jointNamed('demo-f-joint-head').detail;

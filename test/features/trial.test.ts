@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { settingOf } from '@/db/reads/joint-inputs';
-import { workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
 import { ownFilm } from '@/features/trial/own-film';
 import { trialPage } from '@/features/trial/queries';
 import { stretchPage } from '@/features/stretch/queries';
@@ -13,7 +13,7 @@ const tried = (id: string) => page?.tried.find((one) => one.film.id === id);
 const headSetting = () => {
   const joint = shop.joints.find('demo-f-joint-head');
   if (!joint) throw new Error('no head');
-  return workJoint(settingOf(shop, joint, now)).ladder.setting.rounded;
+  return computeJoint(jointInputs(shop, joint, now)).ladder.setting.rounded;
 };
 
 describe('the yard’s film trial', () => {

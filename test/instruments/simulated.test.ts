@@ -5,7 +5,7 @@ import { toMark, type MeasuringInstrument } from '@/instruments/measuring-instru
 import { createSimulatedDial } from '@/instruments/simulated-dial';
 import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
 import { createSimulatedMicrometer } from '@/instruments/simulated-micrometer';
-import { handOn, listen } from '@/server/reading-hub';
+import { publish, listen } from '@/server/reading-hub';
 
 let n = 0;
 const world = (random: number) => ({
@@ -64,8 +64,8 @@ describe('on the wire', () => {
     if (!reading || !other) throw new Error('no reading');
     const heard: number[] = [];
     const stop = listen(({ value }) => heard.push(value));
-    expect([handOn(reading), handOn(reading)]).toEqual([1, 0]);
+    expect([publish(reading), publish(reading)]).toEqual([1, 0]);
     stop();
-    expect([handOn(other), heard]).toEqual([0, [0]]);
+    expect([publish(other), heard]).toEqual([0, [0]]);
   });
 });

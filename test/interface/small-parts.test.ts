@@ -8,8 +8,8 @@ import { preferencesFrom, writePreference } from '@/interface/figures/preference
 import { agoFrom, clockTime, fullDate, nearTime } from '@/interface/figures/times';
 import { patternBox, tickEnds, trianglePoints } from '@/interface/pattern/pattern-geometry';
 import { loadOutbox, saveOutbox } from '@/interface/record/outbox';
-import { answer, answering, foreign, withJson } from '@/server/http';
-import { done, refused } from '@/model/outcome';
+import { toResponse, catchToResponse, rejectCrossOrigin, withJson } from '@/server/http';
+import { ok, fail } from '@/model/result';
 import { KEY_LIST } from '@/interface/shell/keys';
 
 /** A browser's storage of one page, as far as the outbox needs it. */
@@ -121,26 +121,26 @@ describe('answers over HTTP', () => {
   test.each([
     ['bad-field', 400], ['no-unit', 400], ['of-another-bore', 409], ['out-of-turn', 409], ['crank-held', 409], ['not-found', 404], ['other-origin', 403], ['locked', 503], ['disk-full', 507], ['not-writable', 500], ['failed', 500],
     ['a-code-of-tomorrow', 400],
-  ])('%s is %i', (code, status) => expect(answer(refused({ code, message: 'No.' })).status).toBe(status)); // prettier-ignore
+  ])('%s is %i', (code, status) => expect(toResponse(fail({ code, message: 'No.' })).status).toBe(status)); // prettier-ignore
   test('what went well is 200 with its result', async () => {
-    const good = answer(done({ n: 1 }));
+    const good = toResponse(ok({ n: 1 }));
     expect([good.status, await good.json()]).toEqual([200, { ok: true, result: { n: 1 } }]);
   });
   test('a page of another site is refused before its body is read', async () => {
-    expect(foreign(post('{}'))).toBeUndefined();
-    expect(foreign(post('{}', { origin: 'http://127.0.0.1:1' }))).toBeUndefined();
+    expect(rejectCrossOrigin(post('{}'))).toBeUndefined();
+    expect(rejectCrossOrigin(post('{}', { origin: 'http://127.0.0.1:1' }))).toBeUndefined();
     let ran = false;
     const other = await withJson(post('not json', { origin: 'http://elsewhere.example' }), () => {
       ran = true;
-      return Promise.resolve(answer(done({})));
+      return Promise.resolve(toResponse(ok({})));
     });
     expect([other.status, ran]).toEqual([403, false]);
   });
   test('what is no JSON, a refusal and trouble with the file come in the one shape', async () => {
-    expect((await withJson(post('{half'), () => Promise.resolve(answer(done({}))))).status).toBe(400);
-    const refusal = await answering(() => Promise.reject(new DomainError('no-unit', 'The figure has no unit.', 'text'))); // prettier-ignore
+    expect((await withJson(post('{half'), () => Promise.resolve(toResponse(ok({}))))).status).toBe(400);
+    const refusal = await catchToResponse(() => Promise.reject(new DomainError('no-unit', 'The figure has no unit.', 'text'))); // prettier-ignore
     expect(await refusal.json()).toMatchObject({ ok: false, error: { code: 'no-unit', field: 'text' } });
-    const trouble = await answering(() => Promise.reject(new ShopTrouble('disk-full', 'The disk is full.', 'Free some.'))); // prettier-ignore
+    const trouble = await catchToResponse(() => Promise.reject(new ShopTrouble('disk-full', 'The disk is full.', 'Free some.'))); // prettier-ignore
     expect([trouble.status, await trouble.json()]).toMatchObject([507, { error: { code: 'disk-full', message: 'The disk is full. Free some.' } }]);
   });
 });

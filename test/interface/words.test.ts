@@ -1,14 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
-import { engineStanding, jointStanding } from '@/db/reads/engine-state';
-import type { JointStanding } from '@/model/engine/engine-state';
+import { engineState, jointState } from '@/db/reads/engine-state';
+import type { JointState } from '@/model/engine/engine-state';
 import type { FitLine } from '@/model/fit/fit';
 import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
 import { isNewSetting, lineOf, OUTCOME_WORDS, stageCount, stepName, turnNumber } from '@/interface/words/bench-words';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, PART_WORDS, STATE_WORDS, angleName, partName, stationName } from '@/interface/words/fit-words';
-import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
+import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import { freshTightening, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const shop = yardShop();
@@ -92,11 +92,11 @@ describe('a line of a fit in words', () => {
 });
 
 describe('where a joint stands, in a line', () => {
-  const standingOf = (engineId: string, jointId: string): JointStanding => {
+  const standingOf = (engineId: string, jointId: string): JointState => {
     const engine = shop.engines.find(engineId);
     const joint = shop.joints.find(jointId);
     if (!engine || !joint) throw new Error(`no ${jointId}`);
-    return jointStanding(shop, engine, joint);
+    return jointState(shop, engine, joint);
   };
   const fourteen = standingOf('demo-fourteen', 'demo-f-joint-head');
   test('tight, half way round, and not begun', () => {
@@ -110,7 +110,7 @@ describe('where a joint stands, in a line', () => {
   test('every state of a retorque has a sentence of its own', () => {
     if (fourteen.retorque.state !== 'cooling') throw new Error(fourteen.retorque.state);
     const { window, cycleId } = fourteen.retorque;
-    const states: JointStanding['retorque'][] = [
+    const states: JointState['retorque'][] = [
       { state: 'not-asked' },
       { state: 'waits-for-tightening' },
       { state: 'waits-for-heat' },
@@ -125,7 +125,7 @@ describe('where a joint stands, in a line', () => {
   });
   test('every joint of the yard is told', () => {
     for (const engine of shop.engines.all())
-      for (const joint of engineStanding(shop, engine).joints)
+      for (const joint of engineState(shop, engine).joints)
         expect(`${tighteningLine(joint, NOW)} ${retorqueLine(joint, NOW)}`).toMatch(/^\S.*\.$/);
   });
 });

@@ -15,7 +15,7 @@ export interface Stretch {
 }
 
 const MPA_PER_GPA = 1000;
-const MOST_SEGMENTS = 50;
+const MAX_SEGMENTS = 50;
 
 function areaOf({ diameter_mm, area_mm2 }: StretchSegment, at: string): number {
   if (diameter_mm !== undefined && area_mm2 !== undefined)
@@ -34,8 +34,8 @@ function areaOf({ diameter_mm, area_mm2 }: StretchSegment, at: string): number {
  * @throws DomainError bad-field, missing-field
  */
 export function stiffness(segments: readonly StretchSegment[], E_GPa: number): number {
-  if (!(segments.length >= 1 && segments.length <= MOST_SEGMENTS))
-    throw new DomainError('bad-field', `segments must be a list of 1 to ${MOST_SEGMENTS}.`, 'segments');
+  if (!(segments.length >= 1 && segments.length <= MAX_SEGMENTS))
+    throw new DomainError('bad-field', `segments must be a list of 1 to ${MAX_SEGMENTS}.`, 'segments');
   assertPositive(E_GPa, 'E_GPa');
   const compliance = segments.reduce((sum, segment, i) => {
     assertPositive(segment.length_mm, `segments[${i}].length_mm`);

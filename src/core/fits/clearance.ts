@@ -33,15 +33,15 @@ export interface Clearance {
   readonly bore: Roundness;
 }
 
-const MOST = 400;
+const MAX = 400;
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
 
 function assertGrid(grid: Grid, field: string): void {
-  if (!(grid.length >= 1 && grid.length <= MOST)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MOST} stations.`, field);
+  if (!(grid.length >= 1 && grid.length <= MAX)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX} stations.`, field);
   grid.forEach((station, i) => {
-    if (!(station.length >= 1 && station.length <= MOST))
-      throw new DomainError('bad-field', `${field}[${i}] must be a list of 1 to ${MOST} diameters.`, `${field}[${i}]`);
+    if (!(station.length >= 1 && station.length <= MAX))
+      throw new DomainError('bad-field', `${field}[${i}] must be a list of 1 to ${MAX} diameters.`, `${field}[${i}]`);
     station.forEach((diameter, j) => assertPositive(diameter, `${field}[${i}][${j}]`));
   });
 }

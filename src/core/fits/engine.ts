@@ -85,7 +85,7 @@ export interface RodWeight {
   readonly small_g: number;
 }
 
-const MOST = 48;
+const MAX = 48;
 
 function lightest(weights_g: readonly number[], field: (i: number) => string): { readonly target: number; readonly remove: readonly number[] } {
   weights_g.forEach((weight, i) => assertPositive(weight, field(i)));
@@ -94,7 +94,7 @@ function lightest(weights_g: readonly number[], field: (i: number) => string): {
 }
 
 function assertSet(count: number, tolerance_g: number, field: string): void {
-  if (!(count >= 1 && count <= MOST)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MOST}.`, field);
+  if (!(count >= 1 && count <= MAX)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
   assertNotNegative(tolerance_g, 'tolerance_g');
 }
 
@@ -129,7 +129,7 @@ export function bearingSize(
   assertPositive(measured_mm, 'measured_mm');
   assertPositive(standard_mm, 'standard_mm');
   assertNotNegative(tolerance_mm, 'tolerance_mm');
-  if (steps_mm.length > MOST) throw new DomainError('bad-field', `steps_mm must be a list of at most ${MOST}.`, 'steps_mm');
+  if (steps_mm.length > MAX) throw new DomainError('bad-field', `steps_mm must be a list of at most ${MAX}.`, 'steps_mm');
   steps_mm.forEach((step, i) => assertNotNegative(step, `steps_mm[${i}]`));
   const away = kind === 'journal' ? standard_mm - measured_mm : measured_mm - standard_mm;
   const step_mm = [0, ...steps_mm].reduce((best, step) => (Math.abs(step - away) < Math.abs(best - away) ? step : best));

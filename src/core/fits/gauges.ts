@@ -1,10 +1,10 @@
 import { DomainError, assertFinite, assertNotNegative, assertPositive } from '@/core/units';
 import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
 
-const MOST = 400;
+const MAX = 400;
 
 function assertList(values: readonly unknown[], field: string): void {
-  if (!(values.length >= 1 && values.length <= MOST)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MOST}.`, field);
+  if (!(values.length >= 1 && values.length <= MAX)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
 }
 
 /**

@@ -21,9 +21,9 @@ export interface ShimChoice {
   readonly notes: readonly Note[];
 }
 
-const MOST_STOCK = 200;
-const MOST_STACK = 5;
-const MOST_STACKS = 3_000_000;
+const MAX_STOCK = 200;
+const MAX_STACK = 5;
+const MAX_STACKS = 3_000_000;
 const SAME = 1e-9;
 
 function assertShims({ float_mm, fitted_mm, wanted, crush, stock_mm, stack = 1 }: ShimInput): void {
@@ -35,11 +35,11 @@ function assertShims({ float_mm, fitted_mm, wanted, crush, stock_mm, stack = 1 }
     assertLimits(crush, 'crush');
     assertNotNegative(crush.min_mm, 'crush.min_mm');
   }
-  if (!(stock_mm.length >= 1 && stock_mm.length <= MOST_STOCK))
-    throw new DomainError('bad-field', `stock_mm must be a list of 1 to ${MOST_STOCK}.`, 'stock_mm');
+  if (!(stock_mm.length >= 1 && stock_mm.length <= MAX_STOCK))
+    throw new DomainError('bad-field', `stock_mm must be a list of 1 to ${MAX_STOCK}.`, 'stock_mm');
   stock_mm.forEach((shim, i) => assertPositive(shim, `stock_mm[${i}]`));
-  if (!Number.isInteger(stack) || stack < 1 || stack > MOST_STACK)
-    throw new DomainError('bad-field', `stack must be a whole number from 1 to ${MOST_STACK}, got ${stack}.`, 'stack');
+  if (!Number.isInteger(stack) || stack < 1 || stack > MAX_STACK)
+    throw new DomainError('bad-field', `stack must be a whole number from 1 to ${MAX_STACK}, got ${stack}.`, 'stack');
 }
 
 /** Every stack of 1 to `most` shims, fewer first; each entry of the stock at most once. */
@@ -82,7 +82,7 @@ export function shims(input: ShimInput): ShimChoice {
   let nearest = Infinity;
   let tried = 0;
   for (const candidate of stacks(stock, stack)) {
-    if (++tried > MOST_STACKS) throw new DomainError('bad-field', 'There are too many stacks to try; give less stock or a lower stack.', 'stack');
+    if (++tried > MAX_STACKS) throw new DomainError('bad-field', 'There are too many stacks to try; give less stock or a lower stack.', 'stack');
     const away = Math.abs(open_mm - total(candidate) - middle - target);
     if (away < nearest - SAME) [best, nearest] = [candidate, away];
   }

@@ -28,7 +28,7 @@ export interface CoolingInput {
 }
 
 const SOAK_MIN = 30;
-const MOST_READINGS = 500;
+const MAX_READINGS = 500;
 
 function assertReading(reading: HeadReading, at: string, ambient_C: number): void {
   if (typeof reading !== 'object' || reading === null) throw new DomainError('bad-field', `${at} must be {minutes, C}.`, at);
@@ -39,8 +39,8 @@ function assertReading(reading: HeadReading, at: string, ambient_C: number): voi
 }
 
 function assertReadings(readings: readonly HeadReading[], ambient_C: number): void {
-  if (!(readings.length >= 1 && readings.length <= MOST_READINGS))
-    throw new DomainError('bad-field', `readings must be a list of 1 to ${MOST_READINGS}, each {minutes, C}.`, 'readings');
+  if (!(readings.length >= 1 && readings.length <= MAX_READINGS))
+    throw new DomainError('bad-field', `readings must be a list of 1 to ${MAX_READINGS}, each {minutes, C}.`, 'readings');
   readings.forEach((reading, i) => assertReading(reading, `readings[${i}]`, ambient_C));
   const times = new Set(readings.map((reading) => reading.minutes));
   if (times.size !== readings.length) throw new DomainError('bad-field', 'readings must each have a time of their own.', 'readings');

@@ -11,12 +11,12 @@ export interface TurnedFastener {
   readonly prevailing_Nm?: number;
 }
 
-const MOST_FRICTION = 2;
+const MAX_FRICTION = 2;
 
 /** @throws DomainError bad-field, with `at` before the name of the field */
 export function assertTurned(fastener: TurnedFastener, at = ''): void {
-  assertWithin(fastener.muThread, Number.MIN_VALUE, MOST_FRICTION, `${at}muThread`);
-  assertWithin(fastener.muHead, Number.MIN_VALUE, MOST_FRICTION, `${at}muHead`);
+  assertWithin(fastener.muThread, Number.MIN_VALUE, MAX_FRICTION, `${at}muThread`);
+  assertWithin(fastener.muHead, Number.MIN_VALUE, MAX_FRICTION, `${at}muHead`);
   assertBearingFace(fastener.bearing, `${at}bearing`);
   if (fastener.prevailing_Nm !== undefined) assertNotNegative(fastener.prevailing_Nm, `${at}prevailing_Nm`);
 }

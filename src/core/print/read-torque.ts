@@ -38,7 +38,7 @@ export interface TurnPrint {
 type TorqueGroup = Group<TorquePrintUnit>;
 const SUSPECT_RATIO = 3;
 const LARGEST_FIGURE = 1e6;
-const MOST_CHARACTERS = 400;
+const MAX_CHARACTERS = 400;
 
 const unreadable = (message: string) => new DomainError('unreadable', message, 'text');
 const unknownUnit = (scan: Scan<TorquePrintUnit>) =>
@@ -156,7 +156,7 @@ function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, sq
  * @example readTorque('5½ mkg').readings[0].min_Nm // 53.936575
  */
 export function readTorque(text: string): TorquePrint | TurnPrint {
-  if (text.length > MOST_CHARACTERS) throw unreadable(`The text is longer than ${MOST_CHARACTERS} characters. Enter the figure alone.`);
+  if (text.length > MAX_CHARACTERS) throw unreadable(`The text is longer than ${MAX_CHARACTERS} characters. Enter the figure alone.`);
   const { rest, condition } = takeCondition(foldCharacters(text));
   const scan = scanGroups(joinNumerals(tokens(markLimits(rest))), matchTorquePrintUnit);
   assertScan(scan);

@@ -20,7 +20,7 @@ export interface MonteCarloRun {
   readonly band: () => ClampBand;
 }
 
-const MOST_SAMPLES = 5_000_000;
+const MAX_SAMPLES = 5_000_000;
 const Z95 = 1.6449;
 const N_MM_PER_N_M = 1000;
 const BATCH = 1024;
@@ -37,8 +37,8 @@ const slopes = ({ low, middle, high }: Friction) => ({ up: Math.log(high / middl
 export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
   assertBand(input);
   const { samples, thread, bearing, torque_Nm, muThread, muHead, prevailing_Nm = 0, wrenchAccuracy_pct, graduation_Nm = 0 } = input;
-  if (!Number.isInteger(samples) || samples < 1 || samples > MOST_SAMPLES)
-    throw new DomainError('bad-field', `samples must be a whole number from 1 to ${MOST_SAMPLES}, got ${samples}.`, 'samples');
+  if (!Number.isInteger(samples) || samples < 1 || samples > MAX_SAMPLES)
+    throw new DomainError('bad-field', `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`, 'samples');
   const { fill } = createRandom(input.seed);
   const shared = input.sharedFilm !== false;
   const [p, ct, ch] = [liftArm(thread), threadArm(thread), headArm(bearing)];

@@ -11,7 +11,7 @@ export interface Random {
 }
 
 const STEPS = 4294967296;
-const MOST_SEED = Number.MAX_SAFE_INTEGER;
+const MAX_SEED = Number.MAX_SAFE_INTEGER;
 
 /** Spreads one seed over the four words of state. splitmix32 (Steele, Lea, Flood 2014, the 32-bit variant). */
 function spread(seed: number): Uint32Array {
@@ -33,7 +33,7 @@ function spread(seed: number): Uint32Array {
  */
 export function createRandom(seed: number): Random {
   assertFinite(seed, 'seed');
-  if (!Number.isInteger(seed) || seed < 0 || seed > MOST_SEED)
+  if (!Number.isInteger(seed) || seed < 0 || seed > MAX_SEED)
     throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
   const state = spread(seed);
   const one = new Uint32Array(1);

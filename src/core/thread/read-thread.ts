@@ -100,7 +100,7 @@ const secondPitch = (row: ThreadRow, wanted: Wanted): readonly Note[] =>
     : [];
 
 const cache = new Map<string, { readonly thread: Thread; readonly notes: readonly Note[] }>();
-const MOST_CACHED = 500;
+const MAX_CACHED = 500;
 
 /**
  * Reads the name of a thread as it is printed or stamped, with the notes that go with it.
@@ -117,7 +117,7 @@ export function readThread(designation: string): { readonly thread: Thread; read
   const thread = row && THREADS.get(row);
   if (!thread || !wanted) throw unknown(designation, wanted);
   const found = { thread, notes: secondPitch(row, wanted) };
-  if (cache.size < MOST_CACHED) cache.set(designation, found);
+  if (cache.size < MAX_CACHED) cache.set(designation, found);
   return found;
 }
 

@@ -98,15 +98,15 @@ const SCHOOLS: Readonly<Record<OrderSchool, (places: readonly Place[]) => readon
 const isPosition = (value: unknown): value is Position =>
   Array.isArray(value) && value.length === 2 && value.every((n) => typeof n === 'number' && Number.isFinite(n));
 
-const MOST_POSITIONS = 500;
+const MAX_POSITIONS = 500;
 
 /**
  * The turn in which fasteners are pulled, as indices into `positions` (any unit, y pointing down).
  * @throws DomainError bad-field
  */
 export function order(positions: readonly Position[], school: OrderSchool): readonly number[] {
-  if (!Array.isArray(positions) || positions.length === 0 || positions.length > MOST_POSITIONS)
-    throw new DomainError('bad-field', `positions must be a list of 1 to ${MOST_POSITIONS} points [x, y].`, 'positions');
+  if (!Array.isArray(positions) || positions.length === 0 || positions.length > MAX_POSITIONS)
+    throw new DomainError('bad-field', `positions must be a list of 1 to ${MAX_POSITIONS} points [x, y].`, 'positions');
   const wrong = positions.findIndex((position) => !isPosition(position));
   if (wrong >= 0)
     throw new DomainError('bad-field', `positions[${wrong}] must be two numbers, got ${JSON.stringify(positions[wrong])}.`, 'positions');

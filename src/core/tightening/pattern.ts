@@ -4,7 +4,7 @@ import type { Position } from './order';
 /** Two rows of head studs, a ring (flange, flywheel, single cylinder), or a line of bearing caps with two fasteners each. */
 export type PatternKind = 'rows' | 'ring' | 'caps';
 
-export const MOST_FASTENERS = 60;
+export const MAX_FASTENERS = 60;
 
 const PITCH = 100;
 const ROW_GAP = 115;
@@ -23,11 +23,11 @@ function ring(count: number): readonly Position[] {
   const turn = count === 4 ? Math.PI / 4 : 0;
   return Array.from({ length: count }, (_, i): Position => {
     const angle = turn + (2 * Math.PI * i) / count;
-    return [tidyMm(radius * Math.sin(angle)), tidyMm(-radius * Math.cos(angle))];
+    return [tidy_mm(radius * Math.sin(angle)), tidy_mm(-radius * Math.cos(angle))];
   });
 }
 
-const tidyMm = (value: number) => Math.round(value * 1e4) / 1e4;
+const tidy_mm = (value: number) => Math.round(value * 1e4) / 1e4;
 
 const caps = (count: number): readonly Position[] =>
   Array.from({ length: count }, (_, i): Position => [Math.floor(i / 2) * PITCH, i % 2 === 0 ? 0 : CAP_WIDTH]);
@@ -37,8 +37,8 @@ const caps = (count: number): readonly Position[] =>
  * @throws DomainError bad-field
  */
 export function patternPositions(kind: PatternKind, count: number): readonly Position[] {
-  if (!Number.isInteger(count) || count < 1 || count > MOST_FASTENERS)
-    throw new DomainError('bad-field', `positions must be a whole number from 1 to ${MOST_FASTENERS}, got ${count}.`, 'positions');
+  if (!Number.isInteger(count) || count < 1 || count > MAX_FASTENERS)
+    throw new DomainError('bad-field', `positions must be a whole number from 1 to ${MAX_FASTENERS}, got ${count}.`, 'positions');
   if (kind === 'caps' && count % 2 === 1)
     throw new DomainError('bad-field', `A line of caps has two fasteners a cap, so an even number; got ${count}.`, 'positions');
   if (kind === 'rows') return rows(count);

@@ -30,12 +30,12 @@ const pair = (first: string, second: string): TorqueUnit | undefined => {
 export function torqueUnitFromLetters(letters: string): TorqueUnit | undefined {
   if (known.has(letters)) return known.get(letters);
   const unit = letters.length > LONGEST ? undefined : split(letters);
-  if (known.size < MOST_KNOWN) known.set(letters, unit);
+  if (known.size < MAX_KNOWN) known.set(letters, unit);
   return unit;
 }
 
 const LONGEST = 40;
-const MOST_KNOWN = 2000;
+const MAX_KNOWN = 2000;
 // The same few words come again and again; most tries are words that are half a unit.
 const known = new Map<string, TorqueUnit | undefined>();
 

@@ -4,15 +4,15 @@ import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening } from '@/model/joint/tightening';
 import type { Shop } from '../shop';
-import { EngineStanding, JointStanding, retorqueOf, TighteningStanding } from '@/model/engine/engine-state';
+import { EngineState, JointState, retorqueOf, TighteningState } from '@/model/engine/engine-state';
 
-export function tighteningStanding(shop: Shop, tightening: Tightening): TighteningStanding {
+export function tighteningState(shop: Shop, tightening: Tightening): TighteningState {
   const events = shop.tightenings.events(tightening.id);
   return { tightening, events, standing: standing(tightening.plan.steps, events, tightening.plan.positions.length) };
 }
 
-export function jointStanding(shop: Shop, engine: Engine, joint: Joint, heat = shop.heat.log(engine.id)): JointStanding {
-  const tightenings = shop.tightenings.ofJoint(joint.id).map((tightening) => tighteningStanding(shop, tightening));
+export function jointState(shop: Shop, engine: Engine, joint: Joint, heat = shop.heat.log(engine.id)): JointState {
+  const tightenings = shop.tightenings.ofJoint(joint.id).map((tightening) => tighteningState(shop, tightening));
   const open = tightenings.filter(({ tightening, standing: now }) => tightening.purpose === 'retorque' && !now.complete).at(-1);
   return {
     joint,
@@ -24,7 +24,7 @@ export function jointStanding(shop: Shop, engine: Engine, joint: Joint, heat = s
 }
 
 /** Everything about where one engine stands, read once. */
-export function engineStanding(shop: Shop, engine: Engine): EngineStanding {
+export function engineState(shop: Shop, engine: Engine): EngineState {
   const heat = shop.heat.log(engine.id);
   const leaves = shop.book.leaves(engine.id);
   const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
@@ -34,6 +34,6 @@ export function engineStanding(shop: Shop, engine: Engine): EngineStanding {
     heat,
     fits: fitsOfEngine(shop, engine.id, joints),
     leaves: leaves.filter((leaf) => !replaced.has(leaf.id)).length,
-    joints: joints.map((joint) => jointStanding(shop, engine, joint, heat)),
+    joints: joints.map((joint) => jointState(shop, engine, joint, heat)),
   };
 }

@@ -1,7 +1,7 @@
 import type { Fit } from '@/model/fit/fit';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '../shop';
-import { FitPageSays, standingLeaf } from '@/model/fit/fit-page';
+import { FitPageSays, currentLeaf } from '@/model/fit/fit-page';
 
 /** Tells the page of any fit of an engine; its book is read once, and only if a fit rests on it. */
 export function pagesOfFits(shop: Shop, engineId: string, fits: readonly Fit[]): (fit: Fit) => FitPageSays | undefined {
@@ -12,7 +12,7 @@ export function pagesOfFits(shop: Shop, engineId: string, fits: readonly Fit[]):
   return ({ leafId }) => {
     const leaf = leaves.find(({ id }) => id === leafId);
     if (!leaf) return undefined;
-    const now = standingLeaf(leaf, leaves);
+    const now = currentLeaf(leaf, leaves);
     return { says: says(leaf), ...(now.id !== leaf.id && { corrected: { leafId: now.id, says: says(now) } }) };
   };
 }

@@ -1,6 +1,6 @@
 import type { Fit } from '@/model/fit/fit';
 import { pagesOfFits } from './fit-page';
-import { fitStanding, type FitContext, type FitStanding } from '@/model/fit/fit-state';
+import { fitState, type FitContext, type FitState } from '@/model/fit/fit-state';
 import type { Joint } from '@/model/joint/joint';
 import type { Shop } from '../shop';
 import { stripsIn } from '@/model/fit/fit-gate';
@@ -14,7 +14,7 @@ export function contextOfFit(shop: Shop, fit: Fit): FitContext {
 }
 
 /** Every fit of an engine with where it stands, in six queries however many there are. */
-export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joint[]): readonly FitStanding[] {
+export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joint[]): readonly FitState[] {
   const fits = shop.fits.ofEngine(engineId);
   if (fits.length === 0) return [];
   const lines = shop.fits.linesOfEngine(engineId);
@@ -22,7 +22,7 @@ export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joi
   const own = linked ? (joints ?? shop.joints.ofEngine(engineId)) : [];
   const rounds = linked ? shop.tightenings.rounds(engineId) : [];
   const pageOf = pagesOfFits(shop, engineId, fits);
-  return fits.map((fit) => fitStanding(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), own, rounds)));
+  return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), own, rounds)));
 }
 
 export const stripsInEngine = (shop: Shop, engineId: string | undefined): readonly string[] =>

@@ -2,10 +2,10 @@ import { DomainError } from '@/core/units';
 import type { Joint } from '@/model/joint/joint';
 import { shelvesOf } from './shelves-of-shop';
 import type { Shop } from '../shop';
-import { JointSetting } from '@/model/joint/joint-inputs';
+import { JointInputs } from '@/model/joint/joint-inputs';
 
 /** A joint with its leaf, source and the shelves. @throws DomainError not-found */
-export function settingOf(shop: Shop, joint: Joint, now: number): JointSetting {
+export function jointInputs(shop: Shop, joint: Joint, now: number): JointInputs {
   const leaf = shop.book.findLeaf(joint.leafId);
   const source = leaf && shop.book.findSource(leaf.sourceId);
   const engine = shop.engines.find(joint.engineId);

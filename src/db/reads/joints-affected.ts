@@ -1,12 +1,12 @@
 import type { Film } from '@/core/film';
 import { isDomainError, type TorqueUnit } from '@/core/units';
-import { settingOf } from './joint-inputs';
-import { workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from './joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import type { Shop } from '../shop';
 
 /** A joint whose figure a change of film would move. */
-export interface MovedJoint {
+export interface AffectedJoint {
   readonly engine: string;
   readonly joint: string;
   readonly href: string;
@@ -18,20 +18,20 @@ export interface MovedJoint {
 const allJoints = (shop: Shop): readonly Joint[] => shop.engines.all().flatMap((engine) => shop.joints.ofEngine(engine.id));
 
 /** Names of the joints that draw on a row of a shelf. */
-export const jointsNaming = (shop: Shop, id: string): readonly string[] =>
+export const jointsReferringTo = (shop: Shop, id: string): readonly string[] =>
   allJoints(shop)
     .filter((joint) => JSON.stringify(joint).includes(JSON.stringify(id)))
     .map((joint) => joint.name);
 
 /** Every joint whose setting would move if this film stood on the shelf as given. */
-export function movedBy(shop: Shop, film: Film, now: number): readonly MovedJoint[] {
-  return allJoints(shop).flatMap((joint): readonly MovedJoint[] => {
+export function jointsAffectedBy(shop: Shop, film: Film, now: number): readonly AffectedJoint[] {
+  return allJoints(shop).flatMap((joint): readonly AffectedJoint[] => {
     if (![joint.originalFilm, joint.todayFilm, joint.detail.headFilm, joint.detail.maker?.film].includes(film.id)) return [];
     try {
-      const setting = settingOf(shop, joint, now);
+      const setting = jointInputs(shop, joint, now);
       const films = [...setting.shelves.films.filter((one) => one.id !== film.id), film];
-      const before = workJoint(setting);
-      const after = workJoint({
+      const before = computeJoint(setting);
+      const after = computeJoint({
         ...setting,
         joint: { ...joint, wrenchId: before.wrench.id, detail: { ...joint.detail, wrenchByHand: true } },
         shelves: { ...setting.shelves, films },

@@ -1,6 +1,6 @@
 import { USUAL_PRACTICE, type HousePractice } from '@/core/joint';
 import type { Engine } from '@/model/engine/engine';
-import { SHIPPED, overlaid, type Shelves } from '@/model/shelf/shelves';
+import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '../shop';
 
 const PRACTICE_KEY = 'house-practice';
@@ -15,9 +15,9 @@ export const keepShopPractice = (shop: Shop, practice: HousePractice): void => s
 
 /** Everything on the shelves, with the practice of this engine where it differs from the shop's. */
 export const shelvesOf = (shop: Shop, engine?: Engine): Shelves => ({
-  films: overlaid(SHIPPED.film, shop.shelf.own('film')),
-  grades: overlaid(SHIPPED.grade, shop.shelf.own('grade')),
-  metals: overlaid(SHIPPED.metal, shop.shelf.own('metal')),
+  films: overlaid(BUILT_IN.film, shop.shelf.own('film')),
+  grades: overlaid(BUILT_IN.grade, shop.shelf.own('grade')),
+  metals: overlaid(BUILT_IN.metal, shop.shelf.own('metal')),
   threads: shop.shelf.own('thread'),
   wrenches: shop.wrenches.all(),
   practice: { ...shopPractice(shop), ...engine?.practice },

@@ -34,11 +34,11 @@ const toSet = (row: SetRow): BoltSet => ({
   name: row.name,
   bolts: row.bolts,
   segments: JSON.parse(row.segments) as StretchSegment[],
-  eGpa: row.e_gpa,
-  minStretchMm: row.min_stretch_mm,
-  maxStretchMm: row.max_stretch_mm,
-  ceilingNm: row.ceiling_nm,
-  maxSetMm: row.max_set_mm,
+  E_GPa: row.e_gpa,
+  minStretch_mm: row.min_stretch_mm,
+  maxStretch_mm: row.max_stretch_mm,
+  ceiling_Nm: row.ceiling_nm,
+  maxSet_mm: row.max_set_mm,
   bothEnds: row.both_ends === 1,
   createdAt: row.created_at,
 });
@@ -48,9 +48,9 @@ const toReading = (row: ReadingRow): BoltReading => ({
   setId: row.set_id,
   bolt: row.bolt,
   kind: row.kind,
-  lengthMm: row.length_mm,
+  length_mm: row.length_mm,
   typed: row.typed,
-  torqueNm: row.torque_nm,
+  torque_Nm: row.torque_nm,
   at: row.at,
 });
 
@@ -59,12 +59,12 @@ export const createBoltRepository = (db: Database) => {
   const byId = db.prepare<[string], SetRow>('SELECT * FROM bolt_set WHERE id = ?');
   const insertSet = db.prepare(
     `INSERT INTO bolt_set (id, joint_id, name, bolts, segments, e_gpa, min_stretch_mm, max_stretch_mm, ceiling_nm, max_set_mm, both_ends, created_at)
-     VALUES (@id, @jointId, @name, @bolts, @segments, @eGpa, @minStretchMm, @maxStretchMm, @ceilingNm, @maxSetMm, @bothEnds, @createdAt)`,
+     VALUES (@id, @jointId, @name, @bolts, @segments, @E_GPa, @minStretch_mm, @maxStretch_mm, @ceiling_Nm, @maxSet_mm, @bothEnds, @createdAt)`,
   );
   const readingsOf = db.prepare<[string], ReadingRow>('SELECT * FROM bolt_reading WHERE set_id = ? ORDER BY seq');
   const insertReading = db.prepare(
     `INSERT OR IGNORE INTO bolt_reading (id, set_id, bolt, kind, length_mm, typed, torque_nm, at)
-     VALUES (@id, @setId, @bolt, @kind, @lengthMm, @typed, @torqueNm, @at)`,
+     VALUES (@id, @setId, @bolt, @kind, @length_mm, @typed, @torque_Nm, @at)`,
   );
   return {
     ofJoint: (jointId: string): readonly BoltSet[] => ofJoint.all(jointId).map(toSet),

@@ -63,12 +63,12 @@ const toLeaf = (row: LeafRow): Leaf => ({
   conditionText: row.condition_text,
   kind: row.kind,
   readingIndex: row.reading_index,
-  minNm: row.min_nm,
-  maxNm: row.max_nm,
-  minDeg: row.min_deg,
-  maxDeg: row.max_deg,
-  minMm: row.min_mm,
-  maxMm: row.max_mm,
+  min_Nm: row.min_nm,
+  max_Nm: row.max_nm,
+  min_deg: row.min_deg,
+  max_deg: row.max_deg,
+  min_mm: row.min_mm,
+  max_mm: row.max_mm,
   agreedNotes: JSON.parse(row.agreed_notes) as string[],
   replacesId: row.replaces_id,
   createdAt: row.created_at,
@@ -91,7 +91,7 @@ export const createBookRepository = (db: Database) => {
     `INSERT INTO leaf (id, engine_id, source_id, page, subject, printed_text, condition_text, kind, reading_index,
        min_nm, max_nm, min_deg, max_deg, min_mm, max_mm, agreed_notes, replaces_id, created_at)
      VALUES (@id, @engineId, @sourceId, @page, @subject, @printedText, @conditionText, @kind, @readingIndex,
-       @minNm, @maxNm, @minDeg, @maxDeg, @minMm, @maxMm, @agreedNotes, @replacesId, @createdAt)`,
+       @min_Nm, @max_Nm, @min_deg, @max_deg, @min_mm, @max_mm, @agreedNotes, @replacesId, @createdAt)`,
   );
   const alterSource = db.prepare(
     `UPDATE source SET title = @title, edition = @edition, year = @year, kind = @kind, rank = @rank, from_year = @fromYear, to_year = @toYear,

@@ -42,7 +42,7 @@ export const createEngineRepository = (db: Database) => {
        head_metal = @headMetal, block_metal = @blockMetal, preferred_unit = @preferredUnit
      WHERE id = @id`,
   );
-  const practise = db.prepare<[string, string]>('UPDATE engine SET practice = ? WHERE id = ?');
+  const setPractice = db.prepare<[string, string]>('UPDATE engine SET practice = ? WHERE id = ?');
   return {
     find: (id: string): Engine | undefined => {
       const row = byId.get(id);
@@ -51,6 +51,6 @@ export const createEngineRepository = (db: Database) => {
     all: (): readonly Engine[] => all.all().map(toEngine),
     add: (engine: Engine): void => void insert.run({ ...engine, practice: JSON.stringify(engine.practice) }),
     alter: (engine: Omit<Engine, 'createdAt' | 'practice'>): void => void update.run(engine),
-    practise: (id: string, practice: Partial<HousePractice>): void => void practise.run(JSON.stringify(practice), id),
+    practise: (id: string, practice: Partial<HousePractice>): void => void setPractice.run(JSON.stringify(practice), id),
   };
 };

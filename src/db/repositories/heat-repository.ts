@@ -20,8 +20,8 @@ const toCycle = (row: HeatRow): HeatCycle => ({
   engineId: row.engine_id,
   ranFrom: row.ran_from as string,
   ranTo: row.ran_to as string,
-  highestC: row.highest_c as number,
-  ambientC: row.ambient_c as number,
+  highest_C: row.highest_c as number,
+  ambient_C: row.ambient_c as number,
 });
 
 const toReading = (row: HeatRow): CoolingReading => ({
@@ -29,17 +29,17 @@ const toReading = (row: HeatRow): CoolingReading => ({
   engineId: row.engine_id,
   cycleId: row.cycle_id as string,
   at: row.at,
-  headC: row.head_c as number,
-  ambientC: row.ambient_c as number,
+  head_C: row.head_c as number,
+  ambient_C: row.ambient_c as number,
 });
 
-const EMPTY = { cycleId: null, ranFrom: null, ranTo: null, highestC: null, ambientC: null, headC: null, strikesId: null };
+const EMPTY = { cycleId: null, ranFrom: null, ranTo: null, highest_C: null, ambient_C: null, head_C: null, strikesId: null };
 
 export const createHeatRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], HeatRow>('SELECT * FROM heat_event WHERE engine_id = ? ORDER BY seq');
   const insert = db.prepare(
     `INSERT OR IGNORE INTO heat_event (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at)
-     VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highestC, @ambientC, @headC, @strikesId, @at, @recordedAt)`,
+     VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at, @recordedAt)`,
   );
   return {
     /** What stands: cycles and readings that no later line struck. */

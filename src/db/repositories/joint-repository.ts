@@ -37,8 +37,8 @@ const toJoint = (row: JointRow): Joint => ({
   pattern: row.pattern,
   fasteners: row.fasteners,
   thread: row.thread,
-  bearingOuterMm: row.bearing_outer_mm,
-  bearingInnerMm: row.bearing_inner_mm,
+  bearingOuter_mm: row.bearing_outer_mm,
+  bearingInner_mm: row.bearing_inner_mm,
   bearingMeasured: row.bearing_measured === 1,
   originalFilm: row.original_film,
   originalFilmReason: row.original_film_reason,
@@ -69,13 +69,13 @@ export const createJointRepository = (db: Database) => {
     `INSERT INTO joint (id, engine_id, leaf_id, name, pattern, fasteners, thread, bearing_outer_mm, bearing_inner_mm,
        bearing_measured, original_film, original_film_reason, today_film, range_school, stage_scheme, order_school,
        unit_of_work, turn_shaft, wrench_id, retorque_school, detail, created_at)
-     VALUES (@id, @engineId, @leafId, @name, @pattern, @fasteners, @thread, @bearingOuterMm, @bearingInnerMm,
+     VALUES (@id, @engineId, @leafId, @name, @pattern, @fasteners, @thread, @bearingOuter_mm, @bearingInner_mm,
        @bearingMeasured, @originalFilm, @originalFilmReason, @todayFilm, @rangeSchool, @stageScheme, @orderSchool,
        @unitOfWork, @turnShaft, @wrenchId, @retorqueSchool, @detail, @createdAt)`,
   );
   const update = db.prepare(
     `UPDATE joint SET name = @name, pattern = @pattern, fasteners = @fasteners, thread = @thread,
-       bearing_outer_mm = @bearingOuterMm, bearing_inner_mm = @bearingInnerMm, bearing_measured = @bearingMeasured,
+       bearing_outer_mm = @bearingOuter_mm, bearing_inner_mm = @bearingInner_mm, bearing_measured = @bearingMeasured,
        original_film = @originalFilm, original_film_reason = @originalFilmReason, today_film = @todayFilm,
        range_school = @rangeSchool, stage_scheme = @stageScheme, order_school = @orderSchool,
        unit_of_work = @unitOfWork, turn_shaft = @turnShaft, wrench_id = @wrenchId, retorque_school = @retorqueSchool, detail = @detail, leaf_id = @leafId

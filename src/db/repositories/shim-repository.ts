@@ -13,7 +13,7 @@ interface ShimRow {
 const toShim = (row: ShimRow): Shim => ({
   id: row.id,
   family: row.family,
-  thicknessMm: row.thickness_mm,
+  thickness_mm: row.thickness_mm,
   typed: row.typed,
   count: row.count,
   createdAt: row.created_at,
@@ -24,7 +24,7 @@ export const createShimRepository = (db: Database) => {
   const shimsOf = db.prepare<[string], ShimRow>('SELECT * FROM shim WHERE family = ? ORDER BY thickness_mm');
   const allShims = db.prepare<[], ShimRow>('SELECT * FROM shim ORDER BY family, thickness_mm');
   const putShim = db.prepare(
-    `INSERT INTO shim (id, family, thickness_mm, typed, count, created_at) VALUES (@id, @family, @thicknessMm, @typed, @count, @createdAt)
+    `INSERT INTO shim (id, family, thickness_mm, typed, count, created_at) VALUES (@id, @family, @thickness_mm, @typed, @count, @createdAt)
      ON CONFLICT (id) DO UPDATE SET count = excluded.count`,
   );
   return {

@@ -49,7 +49,7 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
   return {
     step: event.kind === 'strike' ? null : event.step,
     position: step?.position ?? null,
-    torqueNm: step?.torque_Nm ?? null,
+    torque_Nm: step?.torque_Nm ?? null,
     outcome: event.kind === 'pull' ? event.outcome : null,
     strikesId: event.kind === 'strike' ? event.strikes : null,
   };
@@ -69,7 +69,7 @@ export const createTighteningRepository = (db: Database) => {
   const eventById = db.prepare<[string], { tightening_id: string }>('SELECT tightening_id FROM bench_event WHERE id = ?');
   const insertEvent = db.prepare(
     `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at)
-     VALUES (@id, @tighteningId, @kind, @step, @position, @torqueNm, @outcome, @strikesId, @at, @recordedAt)`,
+     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt)`,
   );
   const events = (id: string): readonly RecordedEvent[] => eventsOf.all(id).map(toEvent);
   const append = db.transaction((tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => {

@@ -29,10 +29,10 @@ const toTrial = (row: TrialRow): FilmTrialRow => ({
   id: row.id,
   name: row.name,
   thread: row.thread,
-  outerMm: row.outer_mm,
-  innerMm: row.inner_mm,
+  outer_mm: row.outer_mm,
+  inner_mm: row.inner_mm,
   segments: JSON.parse(row.segments) as StretchSegment[],
-  eGpa: row.e_gpa,
+  E_GPa: row.e_gpa,
   createdAt: row.created_at,
 });
 
@@ -41,8 +41,8 @@ const toPull = (row: PullRow): TrialPullRow => ({
   trialId: row.trial_id,
   bolt: row.bolt,
   film: row.film,
-  torqueNm: row.torque_nm,
-  stretchMm: row.stretch_mm,
+  torque_Nm: row.torque_nm,
+  stretch_mm: row.stretch_mm,
   typed: row.typed,
   at: row.at,
 });
@@ -52,12 +52,12 @@ export const createTrialRepository = (db: Database) => {
   const byId = db.prepare<[string], TrialRow>('SELECT * FROM film_trial WHERE id = ?');
   const insert = db.prepare(
     `INSERT INTO film_trial (id, name, thread, outer_mm, inner_mm, segments, e_gpa, created_at)
-     VALUES (@id, @name, @thread, @outerMm, @innerMm, @segments, @eGpa, @createdAt)`,
+     VALUES (@id, @name, @thread, @outer_mm, @inner_mm, @segments, @E_GPa, @createdAt)`,
   );
   const pullsOf = db.prepare<[string], PullRow>('SELECT * FROM trial_pull WHERE trial_id = ? ORDER BY seq');
   const insertPull = db.prepare(
     `INSERT OR IGNORE INTO trial_pull (id, trial_id, bolt, film, torque_nm, stretch_mm, typed, strikes_id, at)
-     VALUES (@id, @trialId, @bolt, @film, @torqueNm, @stretchMm, @typed, @strikesId, @at)`,
+     VALUES (@id, @trialId, @bolt, @film, @torque_Nm, @stretch_mm, @typed, @strikesId, @at)`,
   );
   return {
     all: (): readonly FilmTrialRow[] => all.all().map(toTrial),

@@ -23,7 +23,7 @@ const toWrench = (row: WrenchRow): Wrench => ({
   min: row.scale_min,
   max: row.scale_max,
   graduation: row.graduation,
-  accuracyPct: row.accuracy_pct,
+  accuracy_pct: row.accuracy_pct,
   calibration: JSON.parse(row.calibration) as CalibrationPoint[],
   checkedAt: row.checked_at,
   createdAt: row.created_at,
@@ -34,11 +34,11 @@ export const createWrenchRepository = (db: Database) => {
   const byId = db.prepare<[string], WrenchRow>('SELECT * FROM wrench WHERE id = ?');
   const insert = db.prepare(
     `INSERT INTO wrench (id, name, unit, scale_min, scale_max, graduation, accuracy_pct, calibration, checked_at, created_at)
-     VALUES (@id, @name, @unit, @min, @max, @graduation, @accuracyPct, @calibration, @checkedAt, @createdAt)`,
+     VALUES (@id, @name, @unit, @min, @max, @graduation, @accuracy_pct, @calibration, @checkedAt, @createdAt)`,
   );
   const update = db.prepare(
     `UPDATE wrench SET name = @name, unit = @unit, scale_min = @min, scale_max = @max, graduation = @graduation,
-       accuracy_pct = @accuracyPct, calibration = @calibration, checked_at = @checkedAt WHERE id = @id`,
+       accuracy_pct = @accuracy_pct, calibration = @calibration, checked_at = @checkedAt WHERE id = @id`,
   );
   const toParameters = (wrench: Wrench) => ({ ...wrench, calibration: JSON.stringify(wrench.calibration) });
   return {

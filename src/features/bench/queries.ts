@@ -1,12 +1,12 @@
 import { patternPositions, standing, tighteningPlan } from '@/core/tightening';
-import { engineStanding, tighteningStanding } from '@/db/reads/engine-state';
-import type { JointStanding } from '@/model/engine/engine-state';
+import { engineState, tighteningState } from '@/db/reads/engine-state';
+import type { JointState } from '@/model/engine/engine-state';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
-import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
+import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import type { TightenLine } from './tighten-sheet';
 
 export interface FacePage {
@@ -23,10 +23,10 @@ export function facePage(shop: Shop, tighteningId: string): FacePage | undefined
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
-  return { tightening, events: tighteningStanding(shop, tightening).events, joint, engine, strips: stripsInEngine(shop, engine.id) };
+  return { tightening, events: tighteningState(shop, tightening).events, joint, engine, strips: stripsInEngine(shop, engine.id) };
 }
 
-function drawingOf({ joint, final, openRetorque }: JointStanding): Pick<TightenLine, 'positions' | 'order' | 'marks' | 'caps'> {
+function drawingOf({ joint, final, openRetorque }: JointState): Pick<TightenLine, 'positions' | 'order' | 'marks' | 'caps'> {
   const caps = joint.pattern === 'caps';
   const shown = openRetorque ?? final;
   if (shown) return { positions: shown.tightening.plan.positions, order: shown.tightening.plan.order, marks: shown.standing.marks, caps };
@@ -42,7 +42,7 @@ function drawingOf({ joint, final, openRetorque }: JointStanding): Pick<TightenL
   return { positions, order, marks: standing(steps, [], positions.length).marks, caps };
 }
 
-function wayOn(engine: Engine, { joint, final, openRetorque, retorque }: JointStanding): Pick<TightenLine, 'href' | 'act' | 'ready'> {
+function wayOn(engine: Engine, { joint, final, openRetorque, retorque }: JointState): Pick<TightenLine, 'href' | 'act' | 'ready'> {
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}`, act: 'Go on with the retorque', ready: true };
   if (retorque.state === 'open') return { href: `/engines/${engine.id}/run-in`, act: 'Go over it again', ready: true };
   if (final && !final.standing.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
@@ -51,7 +51,7 @@ function wayOn(engine: Engine, { joint, final, openRetorque, retorque }: JointSt
 
 /** Each joint of an engine with its drawing, its line and the way on. */
 export const tightenLines = (shop: Shop, engine: Engine, now: number): readonly TightenLine[] =>
-  engineStanding(shop, engine).joints.map((joint) => ({
+  engineState(shop, engine).joints.map((joint) => ({
     jointId: joint.joint.id,
     name: joint.joint.name,
     ...drawingOf(joint),

@@ -4,7 +4,7 @@ import type { RecordedEvent } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/server/clock';
 import { problemOf, problemOfThrown } from '@/server/run-action';
-import { done, type Outcome, refused } from '@/model/outcome';
+import { ok, type Result, fail } from '@/model/result';
 import { validateEvent } from './event-schema';
 
 const noTightening = { code: 'not-found', message: 'That tightening is not in this shop.' };
@@ -16,22 +16,22 @@ function assertFree(shop: Shop, jointId: string): void {
 }
 
 /** Writes one line of the bench; the answer comes only once it is on disk. The same line twice is one line. */
-export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Outcome<{ readonly id: string; readonly isNew: boolean }> {
+export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Result<{ readonly id: string; readonly isNew: boolean }> {
   const checked = validateEvent(body);
-  if (checked.error) return refused(problemOf(checked.error));
+  if (checked.error) return fail(problemOf(checked.error));
   const event = checked.value;
   try {
     const tightening = shop.tightenings.find(tighteningId);
-    if (!tightening) return refused(noTightening);
+    if (!tightening) return fail(noTightening);
     if (event.kind === 'shaft') assertFree(shop, tightening.jointId);
-    return done({ id: event.id, isNew: shop.tightenings.record(tightening, event, nowIso()) });
+    return ok({ id: event.id, isNew: shop.tightenings.record(tightening, event, nowIso()) });
   } catch (thrown) {
-    return refused(problemOfThrown(thrown));
+    return fail(problemOfThrown(thrown));
   }
 }
 
 /** Every line written so far. */
-export function eventsOf(shop: Shop, tighteningId: string): Outcome<readonly RecordedEvent[]> {
+export function eventsOf(shop: Shop, tighteningId: string): Result<readonly RecordedEvent[]> {
   const tightening = shop.tightenings.find(tighteningId);
-  return tightening ? done(shop.tightenings.events(tighteningId)) : refused(noTightening);
+  return tightening ? ok(shop.tightenings.events(tighteningId)) : fail(noTightening);
 }

@@ -3,8 +3,8 @@
 import Link from 'next/link';
 import type { FastenerMark, Position } from '@/core/tightening';
 import key from '@/interface/parts/button.module.css';
-import { Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { Notice, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import styles from './tighten-sheet.module.css';
 
@@ -34,18 +34,18 @@ const AT_THE_BENCH: Working = {
 
 /** Puts what holds for every joint into the margin. */
 function Margin() {
-  useStandingWorking(AT_THE_BENCH);
+  useDefaultWorking(AT_THE_BENCH);
   return null;
 }
 
 /** Every joint with where its tightening stands, and the way to its face. */
 export const TightenSheet = ({ engineId, lines }: { readonly engineId: string; readonly lines: readonly TightenLine[] }) => (
-  <Sheet title="Tighten" lead="Any of these can be left for as long as need be; it goes on at the same fastener.">
+  <Screen title="Tighten" lead="Any of these can be left for as long as need be; it goes on at the same fastener.">
     <Margin />
     {lines.length === 0 && (
-      <Remark kind="plain">
+      <Notice kind="plain">
         There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from a leaf of the book.</Link>
-      </Remark>
+      </Notice>
     )}
     <ul className={styles.lines}>
       {lines.map((line) => (
@@ -65,5 +65,5 @@ export const TightenSheet = ({ engineId, lines }: { readonly engineId: string; r
         </li>
       ))}
     </ul>
-  </Sheet>
+  </Screen>
 );

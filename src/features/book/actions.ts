@@ -5,13 +5,13 @@ import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { leafOfFields } from './leaf-of-fields';
 import { leafSchema, sourceSchema } from './schema';
 
 /** Adds a source to an engine's book, or changes what is known of one. */
 export async function addSourceAction(input: unknown) {
-  return attempt(sourceSchema, input, async ({ engineId, id: known, ...fields }) => {
+  return runAction(sourceSchema, input, async ({ engineId, id: known, ...fields }) => {
     const shop = await currentShop();
     if (!shop.engines.find(engineId)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
     const sources = shop.book.sources(engineId);
@@ -29,7 +29,7 @@ export async function addSourceAction(input: unknown) {
 
 /** Adds a leaf; where it corrects another, the other stays beneath it. */
 export async function addLeafAction(input: unknown) {
-  return attempt(leafSchema, input, async (fields) => {
+  return runAction(leafSchema, input, async (fields) => {
     const shop = await currentShop();
     const known = shop.book.sources(fields.engineId).some((source) => source.id === fields.sourceId);
     if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');

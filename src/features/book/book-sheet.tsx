@@ -6,10 +6,10 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Leaf } from '@/model/book/leaf';
 import { usePreferences } from '@/interface/figures/preferences';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { kindWords } from '@/model/book/source-precedence';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 import { LeafForm } from './leaf-form';
 import { LeafList } from './leaf-list';
 import styles from './book-sheet.module.css';
@@ -53,45 +53,45 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
     router.refresh();
   };
   return (
-    <Sheet
+    <Screen
       title="Book"
       lead={
         <>
           Where the figures for the {engineName} come from. What is printed is never altered. <Link href={`/engines/${engineId}/about`}>About this engine</Link>
         </>
       }
-      aside={!entering && sources.length > 0 && <Key rank="main" onClick={open}>New leaf</Key>}
+      aside={!entering && sources.length > 0 && <Button rank="main" onClick={open}>New leaf</Button>}
     >
       {addingSource && (
-        <Part title="New source">
+        <Section title="New source">
           <SourceForm engineId={engineId} sources={sources} onDone={added} />
-        </Part>
+        </Section>
       )}
       {entering && !correcting && sources.length > 0 && (
-        <Part title="New leaf">
+        <Section title="New leaf">
           <LeafForm key={latestSource} engineId={engineId} sources={sources} subjects={subjects} sourceId={latestSource} onDone={refresh} />
-        </Part>
+        </Section>
       )}
       {correcting && (
-        <Part title="Correct a leaf">
+        <Section title="Correct a leaf">
           <LeafForm key={correcting.id} engineId={engineId} sources={sources} subjects={subjects} correcting={correcting} onDone={refresh} />
-        </Part>
+        </Section>
       )}
       {sources.map((one) => (
-        <Part key={one.id} title={[one.title, one.edition, one.year].filter(Boolean).join(', ')}>
+        <Section key={one.id} title={[one.title, one.edition, one.year].filter(Boolean).join(', ')}>
           <p className={styles.about}>
             {kindWords(one.kind)}{applies(one)}{one.supersedesId && `; puts out of force ${sources.find((other) => other.id === one.supersedesId)?.title ?? 'another'}`}.{' '}
             <button type="button" className={styles.link} onClick={() => setChanging(changing === one.id ? undefined : one.id)} aria-expanded={changing === one.id}>Change<span className="only-spoken"> {one.title}</span></button>
           </p>
           {changing === one.id && <SourceForm engineId={engineId} sources={sources} source={one} onDone={() => { setChanging(undefined); router.refresh(); }} />}
           <LeafList engineId={engineId} leaves={one.leaves} onCorrect={setCorrecting} />
-        </Part>
+        </Section>
       ))}
       <p className={styles.ends}>
-        {!addingSource && <Key onClick={source.open}>Another source</Key>}
+        {!addingSource && <Button onClick={source.open}>Another source</Button>}
         {sources.length > 0 && <Link href={`/engines/${engineId}/book/import`} className={key.key}>A table of figures (CSV)</Link>}
         {!none && <a href={`/api/engines/${engineId}/book`} download className={key.key}>The leaves as CSV</a>}
       </p>
-    </Sheet>
+    </Screen>
   ); // prettier-ignore
 }

@@ -50,8 +50,8 @@ function readRow(fields: Omit<ImportRow, 'min_Nm' | 'max_Nm' | 'reason'>): Impor
     const asked = askedOf({ kind: 'torque', printedText: fields.printedText });
     const read = leafOfText({ kind: 'torque', printedText: fields.printedText, conditionText: fields.conditionText || null, readingIndex: -1 });
     if (asked.length > 0) return { ...fields, reason: `To be agreed to first: ${asked.map((note) => note.message).join(' ')}` };
-    if (read.minNm === null || read.maxNm === null) return { ...fields, deg: read.minDeg ?? 0 };
-    return { ...fields, conditionText: read.conditionText ?? '', min_Nm: read.minNm, max_Nm: read.maxNm };
+    if (read.min_Nm === null || read.max_Nm === null) return { ...fields, deg: read.min_deg ?? 0 };
+    return { ...fields, conditionText: read.conditionText ?? '', min_Nm: read.min_Nm, max_Nm: read.max_Nm };
   } catch (error) {
     if (isDomainError(error)) return { ...fields, reason: error.message };
     throw error;
@@ -94,7 +94,7 @@ export const bookCsv = (sources: readonly BookSource[]): string =>
     sources.flatMap((source) =>
       source.leaves.map((leaf) => [
         source.title, source.edition, source.year ?? '', leaf.subject, leaf.page, leaf.printedText, leaf.conditionText ?? '', leaf.kind,
-        leaf.minNm ?? leaf.minMm ?? leaf.minDeg ?? '', leaf.maxNm ?? leaf.maxMm ?? leaf.maxDeg ?? '', leaf.minNm !== null ? 'N·m' : leaf.minMm !== null ? 'mm' : leaf.minDeg !== null ? '°' : '',
+        leaf.min_Nm ?? leaf.min_mm ?? leaf.min_deg ?? '', leaf.max_Nm ?? leaf.max_mm ?? leaf.max_deg ?? '', leaf.min_Nm !== null ? 'N·m' : leaf.min_mm !== null ? 'mm' : leaf.min_deg !== null ? '°' : '',
       ]),
     ),
     { header: true, columns: ['Source', 'Edition', 'Year', 'Subject', 'Page', 'Printed', 'Threads', 'Kind', 'SI low', 'SI high', 'SI measure'], escape_formulas: true },

@@ -7,13 +7,13 @@ import { DomainError } from '@/core/units';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { COLUMN_USES, asideCsv, readTable, type ColumnUse } from './csv-table';
 
-const MOST_CHARACTERS = 5_000_000;
+const MAX_CHARACTERS = 5_000_000;
 
 const tableFields = {
-  text: Joi.string().max(MOST_CHARACTERS).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
+  text: Joi.string().max(MAX_CHARACTERS).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
   uses: Joi.array()
     .items(Joi.string().valid(...COLUMN_USES))
     .max(200),
@@ -28,7 +28,7 @@ const importSchema = Joi.object<{ text: string; uses?: ColumnUse[]; engineId: st
 
 /** Shows each row as it would be read. Nothing is written. */
 export async function previewTableAction(input: unknown) {
-  return attempt(previewSchema, input, ({ text, uses }) => {
+  return runAction(previewSchema, input, ({ text, uses }) => {
     const table = readTable(text, uses);
     return { ...table, aside: asideCsv(table.rows) };
   });
@@ -36,12 +36,12 @@ export async function previewTableAction(input: unknown) {
 
 /** Enters the rows that can be read, all of them or none; the rest stays aside. */
 export async function importTableAction(input: unknown) {
-  return attempt(importSchema, input, async ({ text, uses, engineId, sourceId }) => {
+  return runAction(importSchema, input, async ({ text, uses, engineId, sourceId }) => {
     const shop = await currentShop();
     if (!shop.book.sources(engineId).some((source) => source.id === sourceId))
       throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
     const rows = readTable(text, uses).rows.filter((row) => row.reason === undefined);
-    shop.together(() => {
+    shop.transaction(() => {
       for (const { subject, page, printedText, conditionText } of rows)
         shop.book.addLeaf({
           id: nanoid(10), engineId, sourceId, page, subject, printedText, replacesId: null, createdAt: nowIso(),

@@ -5,10 +5,10 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Source } from '@/model/book/source';
 import { useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import { TableInput } from '@/interface/parts/table-input';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import type { ColumnUse, ImportRow, ImportTable } from './csv-table';
 import { importTableAction, previewTableAction } from './import-actions';
@@ -62,12 +62,12 @@ export function ImportSheet({ engineId, sources }: { readonly engineId: string; 
   const good = preview?.rows.filter((row) => row.reason === undefined).length ?? 0;
   const aside = (preview?.rows.length ?? 0) - good;
   return (
-    <Sheet title="A table of figures" lead="Each row is shown as it will be read. Nothing is written until you agree.">
-      <Alive>
+    <Screen title="A table of figures" lead="Each row is shown as it will be read. Nothing is written until you agree.">
+      <HydrationGate>
         <TableInput text={text} onText={setText} onLook={(read) => look(read)} pending={pending} />
-        {refusal && <Remark kind="stop">{refusal}</Remark>}
+        {refusal && <Notice kind="stop">{refusal}</Notice>}
         {preview && (
-          <Part title="As it will be read">
+          <Section title="As it will be read">
             <div className={styles.columns}>
               {preview.headings.map((heading, i) => (
                 <NativeSelect
@@ -92,12 +92,12 @@ export function ImportSheet({ engineId, sources }: { readonly engineId: string; 
             </div>
             <p className={styles.acts}>
               <NativeSelect aria-label="Into which source" data={sources.map(({ id, title }) => ({ value: id, label: title }))} value={sourceId} onChange={(event) => setSourceId(event.currentTarget.value)} />
-              <Key rank="main" onClick={enter} disabled={pending || good === 0}>{good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}</Key>
+              <Button rank="main" onClick={enter} disabled={pending || good === 0}>{good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}</Button>
               {aside > 0 && <a download="kept-aside.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(preview.aside)}`}>{aside === 1 ? 'The row' : `The ${aside} rows`} kept aside, with reasons</a>}
             </p>
-          </Part>
+          </Section>
         )}
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

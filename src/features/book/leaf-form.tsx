@@ -7,12 +7,12 @@ import type { Note } from '@/core/units';
 import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { LengthReadingView, readPrintedLength } from '@/interface/parts/length-reading';
 import { TorqueReadingView, readPrint, type ReadPrint } from '@/interface/parts/torque-reading';
 import { useActionForm } from '@/interface/parts/use-action-form';
-import { useStandingWorking } from '@/interface/shell/working-margin';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { addLeafAction } from './actions';
 import { workingOfPrint } from './working-of-print';
 import styles from './leaf-form.module.css';
@@ -114,7 +114,7 @@ export function LeafForm(props: Props) {
   const setFieldValue = fields.setFieldValue;
   // A choice or an agreement belongs to the text it was made for.
   const type = (text: string) => fields.setValues({ printedText: text, readingIndex: -1, agreedNotes: [] });
-  useStandingWorking(useMemo(() => (isTorque ? workingOfPrint(printedText, read, chosen) : undefined), [isTorque, printedText, read, chosen]));
+  useDefaultWorking(useMemo(() => (isTorque ? workingOfPrint(printedText, read, chosen) : undefined), [isTorque, printedText, read, chosen]));
   return (
     <ActionForm label={props.correcting ? 'Correct a leaf' : 'New leaf'} onSubmit={fields.onSubmit(submit)} problem={problem}>
       <NativeSelect className={form.wide} label="Source" data={props.sources.map((source) => ({ value: source.id, label: source.title }))} {...field('sourceId')} />
@@ -137,10 +137,10 @@ export function LeafForm(props: Props) {
         {...field('conditionText')}
       />}
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           {props.correcting ? 'Enter the correction' : 'Enter the leaf'}
-        </Key>
-        {props.correcting && <Key onClick={props.onDone}>Leave it as it was</Key>}
+        </Button>
+        {props.correcting && <Button onClick={props.onDone}>Leave it as it was</Button>}
       </div>
     </ActionForm>
   ); // prettier-ignore

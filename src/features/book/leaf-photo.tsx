@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import type { Outcome } from '@/model/outcome';
+import type { Result } from '@/model/result';
 import styles from './leaf-list.module.css';
 
 interface Props {
@@ -20,7 +20,7 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
     const body = new FormData();
     body.set('photo', file);
     try {
-      const outcome = (await (await fetch(`/api/leaves/${leafId}/photo`, { method: 'POST', body })).json()) as Outcome<unknown>;
+      const outcome = (await (await fetch(`/api/leaves/${leafId}/photo`, { method: 'POST', body })).json()) as Result<unknown>;
       setRefusal(outcome.ok ? undefined : outcome.error.message);
       if (outcome.ok) router.refresh();
     } catch {

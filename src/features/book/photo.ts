@@ -4,7 +4,7 @@ import { DomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/server/clock';
 
-const MOST_BYTES = 30_000_000;
+const MAX_BYTES = 30_000_000;
 const SMALL_PX = 360;
 // No SVG: opened by itself it could run a script of its own.
 const FORMATS: ReadonlySet<string> = new Set(['jpeg', 'png', 'webp', 'gif', 'heif', 'avif', 'tiff']);
@@ -13,8 +13,8 @@ const NO_PICTURE = 'The file is no picture that can be read here. JPEG, PNG, Web
 /** Keeps a photograph of a leaf's page: the file as given, and a small one upright. @throws DomainError not-found, too-large, not-a-picture */
 export async function keepPhoto(shop: Shop, leafId: string, file: File): Promise<{ readonly id: string }> {
   if (!shop.book.findLeaf(leafId)) throw new DomainError('not-found', 'That leaf is not in this shop.', 'leafId');
-  if (file.size > MOST_BYTES)
-    throw new DomainError('bad-field', `The photograph is larger than ${MOST_BYTES / 1e6} MB. Make it smaller first.`, 'photo');
+  if (file.size > MAX_BYTES)
+    throw new DomainError('bad-field', `The photograph is larger than ${MAX_BYTES / 1e6} MB. Make it smaller first.`, 'photo');
   const whole = Buffer.from(await file.arrayBuffer());
   try {
     const { format } = await sharp(whole).metadata();

@@ -4,7 +4,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { kindWords } from '@/model/book/source-precedence';
 import { type Source, SOURCE_KINDS } from '@/model/book/source';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addSourceAction } from './actions';
@@ -65,8 +65,8 @@ export function SourceForm(props: Props) {
       )}
       <TextInput label="Rank, if not by its kind" description="1 goes first" inputMode="numeric" {...field('rank')} />
       <div className={form.acts}>
-        <Key type="submit" disabled={pending}>{source ? 'Keep the changes' : 'Enter the source'}</Key>
-        {source && <Key onClick={() => onDone(source.id)}>Leave it</Key>}
+        <Button type="submit" disabled={pending}>{source ? 'Keep the changes' : 'Enter the source'}</Button>
+        {source && <Button onClick={() => onDone(source.id)}>Leave it</Button>}
       </div>
     </ActionForm>
   ); // prettier-ignore

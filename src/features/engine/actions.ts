@@ -5,12 +5,12 @@ import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { alteredEngineSchema, engineSchema } from './schema';
 
 /** Puts an engine on a stand; answers with where it stands. */
 export async function addEngineAction(input: unknown) {
-  return attempt(engineSchema, input, async (fields) => {
+  return runAction(engineSchema, input, async (fields) => {
     const shop = await currentShop();
     const id = nanoid(10);
     shop.engines.add({ ...fields, practice: {}, id, createdAt: nowIso() });
@@ -21,7 +21,7 @@ export async function addEngineAction(input: unknown) {
 
 /** Changes what is known of an engine. What was recorded keeps what it was recorded with. */
 export async function alterEngineAction(input: unknown) {
-  return attempt(alteredEngineSchema, input, async (fields) => {
+  return runAction(alteredEngineSchema, input, async (fields) => {
     const shop = await currentShop();
     if (!shop.engines.find(fields.id)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'id');
     shop.engines.alter(fields);

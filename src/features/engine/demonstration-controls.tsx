@@ -2,9 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import type { Outcome } from '@/model/outcome';
-import { Key } from '@/interface/parts/button';
-import { Remark } from '@/interface/parts/sheet';
+import type { Result } from '@/model/result';
+import { Button } from '@/interface/parts/button';
+import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { openShopAction, resetDemonstrationAction } from '@/features/shelves/actions';
 
@@ -13,7 +13,7 @@ export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) 
   const router = useRouter();
   const [pending, startTransition] = useTransition();
   const [refusal, setRefusal] = useState<string>();
-  const act = (work: () => Promise<Outcome<unknown>>) =>
+  const act = (work: () => Promise<Result<unknown>>) =>
     startTransition(async () => {
       const outcome = await send(work, undefined);
       setRefusal(outcome.ok ? undefined : outcome.error.message);
@@ -32,14 +32,14 @@ export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) 
       <p>
         {inYard ? (
           <>
-            <Key onClick={() => act(() => openShopAction({ name: 'own' }))} disabled={pending}>Go to my own shop</Key>{' '}
-            <Key rank="stop" onClick={() => act(() => resetDemonstrationAction())} disabled={pending}>Put the yard back as it was</Key>
+            <Button onClick={() => act(() => openShopAction({ name: 'own' }))} disabled={pending}>Go to my own shop</Button>{' '}
+            <Button rank="stop" onClick={() => act(() => resetDemonstrationAction())} disabled={pending}>Put the yard back as it was</Button>
           </>
         ) : (
-          <Key onClick={() => act(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>Walk round the demonstration yard</Key>
+          <Button onClick={() => act(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>Walk round the demonstration yard</Button>
         )}
       </p>
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
     </>
   ); // prettier-ignore
 }

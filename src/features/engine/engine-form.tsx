@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { TORQUE_UNITS } from '@/core/units';
 import type { Engine } from '@/model/engine/engine';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addEngineAction, alterEngineAction } from './actions';
@@ -45,9 +45,9 @@ export function EngineForm({ engine }: { readonly engine?: Engine }) {
       <NativeSelect label="Block" data={METALS} {...field('blockMetal')} />
       <NativeSelect label="Show figures in" data={[...TORQUE_UNITS]} {...field('preferredUnit')} />
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           {engine ? 'Keep the changes' : 'Put it on a stand'}
-        </Key>
+        </Button>
       </div>
     </ActionForm>
   ); // prettier-ignore

@@ -1,10 +1,10 @@
-import { engineStanding } from '@/db/reads/engine-state';
-import type { EngineStanding } from '@/model/engine/engine-state';
+import { engineState } from '@/db/reads/engine-state';
+import type { EngineState } from '@/model/engine/engine-state';
 import { provenFits } from '@/model/fit/fit-gate';
-import type { Stamped } from '@/db/repositories/engine-summary-repository';
+import type { EngineSummary } from '@/db/repositories/engine-summary-repository';
 import type { Shop } from '@/db/shop';
 import { nowMs } from '@/server/clock';
-import { EDITION } from '@/server/build-id';
+import { BUILD_ID } from '@/server/build-id';
 import type { Stop } from '@/interface/shell/order-strip';
 import type { EngineTag } from '@/interface/shell/rail';
 import { waitLine } from './wait-line';
@@ -12,12 +12,12 @@ import { type Wait, waitOf } from '@/model/engine/engine-wait';
 
 /** What each engine waits for: as it was last worked out where no row of it was written since, else worked out now and kept. */
 function waitsOfShop(shop: Shop, edition: string): ReadonlyMap<string, { readonly wait: Wait; readonly stamp: number }> {
-  const missing: Required<Stamped>[] = [];
-  const waits = shop.rail.stamped(edition).flatMap(({ engineId, stamp, body }) => {
+  const missing: Required<EngineSummary>[] = [];
+  const waits = shop.summaries.stamped(edition).flatMap(({ engineId, stamp, body }) => {
     if (body !== undefined) return [[engineId, { stamp, wait: JSON.parse(body) as Wait }] as const];
     const engine = shop.engines.find(engineId);
     if (!engine) return [];
-    const wait = waitOf(engineStanding(shop, engine));
+    const wait = waitOf(engineState(shop, engine));
     missing.push({ engineId, stamp, body: JSON.stringify(wait) });
     return [[engineId, { stamp, wait }] as const];
   });
@@ -26,16 +26,16 @@ function waitsOfShop(shop: Shop, edition: string): ReadonlyMap<string, { readonl
 }
 
 /** A page is shown whether or not it could be kept for the next one. */
-function keepIfWritable(shop: Shop, edition: string, missing: readonly Required<Stamped>[]): void {
+function keepIfWritable(shop: Shop, edition: string, missing: readonly Required<EngineSummary>[]): void {
   try {
-    shop.rail.keep(edition, missing);
+    shop.summaries.keep(edition, missing);
   } catch (error) {
     console.warn('What the engines wait for could not be kept:', error);
   }
 }
 
 /** A tag for each engine, and what it waits for. */
-export function engineTags(shop: Shop, edition = EDITION): readonly EngineTag[] {
+export function engineTags(shop: Shop, edition = BUILD_ID): readonly EngineTag[] {
   const now = nowMs();
   const waits = waitsOfShop(shop, edition);
   return shop.engines.all().flatMap((engine) => {
@@ -54,10 +54,10 @@ export function engineTags(shop: Shop, edition = EDITION): readonly EngineTag[] 
   });
 }
 
-const isSettled = ({ retorque }: EngineStanding['joints'][number]) => retorque.state === 'done' || retorque.state === 'not-asked';
+const isSettled = ({ retorque }: EngineState['joints'][number]) => retorque.state === 'done' || retorque.state === 'not-asked';
 
 /** The stops of the work on one engine, with what is done of each. */
-export function stopsOf({ engine, joints, fits, leaves, heat }: EngineStanding): readonly Stop[] {
+export function stopsOf({ engine, joints, fits, leaves, heat }: EngineState): readonly Stop[] {
   const at = (stop: string) => `/engines/${engine.id}/${stop}`;
   const jointed = new Set(joints.map(({ joint }) => joint.leafId)).size;
   const tight = joints.filter(({ final }) => final?.standing.complete).length;

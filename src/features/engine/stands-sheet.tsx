@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
 import type { EngineTag } from '@/interface/shell/rail';
 import styles from './stands-sheet.module.css';
@@ -16,7 +16,7 @@ interface Props {
 /** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
 export const StandsSheet = ({ tags, demonstration, reckoner, shelf }: Props) => (
   <div className={styles.frame}>
-    <Sheet
+    <Screen
       title={tags.length > 0 ? 'On the stands' : 'An empty shop'}
       lead={
         tags.length > 0 ? undefined : 'Put your own engine on a stand, walk round the demonstration yard first, or just read a figure off a page.'
@@ -41,9 +41,9 @@ export const StandsSheet = ({ tags, demonstration, reckoner, shelf }: Props) => 
           ))}
         </ul>
       )}
-      {shelf && <Part title="First, a wrench on the shelf">{shelf}</Part>}
-      <Part title="The demonstration yard">{demonstration}</Part>
-    </Sheet>
+      {shelf && <Section title="First, a wrench on the shelf">{shelf}</Section>}
+      <Section title="The demonstration yard">{demonstration}</Section>
+    </Screen>
     <aside className={styles.slip} aria-label="Read a figure">
       <h2 className={styles.slipTitle}>Read a figure now</h2>
       {reckoner}

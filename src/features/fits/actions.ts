@@ -8,7 +8,7 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
 import { alteredFit, correctedFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
 import { fitShims, isAsThickAs } from './fit-shims';
@@ -28,13 +28,13 @@ const engineNamed = (shop: Shop, id: string) => {
 
 /** Makes the fits chosen from the list fitted to the engine. */
 export async function addListedFitsAction(input: unknown) {
-  return attempt(listSchema, input, async (fields) => {
+  return runAction(listSchema, input, async (fields) => {
     const shop = await currentShop();
     const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
     const made = listedFits(fields, practice, shop.joints.ofEngine(fields.engineId));
     // The list's order is the order of measuring, so that each is a moment younger than the one before.
     const start = Date.parse(nowIso());
-    shop.together(() => made.forEach((fit, i) => shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(start + i).toISOString() })));
+    shop.transaction(() => made.forEach((fit, i) => shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(start + i).toISOString() })));
     revalidatePath('/', 'layout');
     return { href: `/engines/${fields.engineId}/fits` };
   });
@@ -42,7 +42,7 @@ export async function addListedFitsAction(input: unknown) {
 
 /** Makes a fit of the user's own. */
 export async function addOwnFitAction(input: unknown) {
-  return attempt(ownFitSchema, input, async (fields) => {
+  return runAction(ownFitSchema, input, async (fields) => {
     const shop = await currentShop();
     const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
     const fit: Fit = { ...ownFit(fields, practice, shop.joints.ofEngine(fields.engineId)), id: nanoid(10), createdAt: nowIso() };
@@ -54,7 +54,7 @@ export async function addOwnFitAction(input: unknown) {
 
 /** Keeps what is wanted of a fit and how it is read. Readings taken before stand as they were taken. */
 export async function alterFitAction(input: unknown) {
-  return attempt(fitSchema, input, async (fields) => {
+  return runAction(fitSchema, input, async (fields) => {
     const shop = await currentShop();
     const before = fitNamed(shop, fields.id);
     const leaf = fields.leafId === null ? undefined : shop.book.leaves(before.engineId).find(({ id }) => id === fields.leafId);
@@ -69,7 +69,7 @@ export async function alterFitAction(input: unknown) {
 
 /** Takes what the leaf says since it was corrected. */
 export async function takeCorrectedAction(input: unknown) {
-  return attempt(correctedSchema, input, async ({ fitId }) => {
+  return runAction(correctedSchema, input, async ({ fitId }) => {
     const shop = await currentShop();
     const fit = fitNamed(shop, fitId);
     const corrected = contextOfFit(shop, fit).page?.corrected;
@@ -81,7 +81,7 @@ export async function takeCorrectedAction(input: unknown) {
 
 /** Says which drawer of shims a fit draws on, what is in now, and what its gasket loses. */
 export async function keepDrawerAction(input: unknown) {
-  return attempt(drawerSchema, input, async ({ fitId, family, fitted, crushLow, crushHigh, stack }) => {
+  return runAction(drawerSchema, input, async ({ fitId, family, fitted, crushLow, crushHigh, stack }) => {
     const shop = await currentShop();
     const fit = fitNamed(shop, fitId);
     const crush = limitsOf(crushLow, crushHigh, ['crushLow', 'crushHigh']);
@@ -98,12 +98,12 @@ export async function keepDrawerAction(input: unknown) {
 
 /** Puts shims of one thickness into the drawer, or says how many there are. */
 export async function putShimAction(input: unknown) {
-  return attempt(shimSchema, input, async ({ family, typed, count }) => {
+  return runAction(shimSchema, input, async ({ family, typed, count }) => {
     const shop = await currentShop();
-    const thicknessMm = lengthWithUnit(typed, 'typed');
-    if (!(thicknessMm > 0 && thicknessMm <= 20)) throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
-    const known = shop.shims.inFamily(family).find(isAsThickAs(thicknessMm));
-    shop.shims.put(known ? { ...known, count } : { id: nanoid(10), family, thicknessMm, typed, count, createdAt: nowIso() });
+    const thickness_mm = lengthWithUnit(typed, 'typed');
+    if (!(thickness_mm > 0 && thickness_mm <= 20)) throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
+    const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
+    shop.shims.put(known ? { ...known, count } : { id: nanoid(10), family, thickness_mm, typed, count, createdAt: nowIso() });
     revalidatePath('/', 'layout');
     return {};
   });
@@ -111,7 +111,7 @@ export async function putShimAction(input: unknown) {
 
 /** Takes shims out of the drawer and fits them; what was in goes back, and the float is to be read again. */
 export async function fitShimAction(input: unknown) {
-  return attempt(fitShimSchema, input, async ({ fitId, place, choice_mm }) => {
+  return runAction(fitShimSchema, input, async ({ fitId, place, choice_mm }) => {
     const shop = await currentShop();
     fitShims(shop, fitNamed(shop, fitId), place, choice_mm, nowIso());
     revalidatePath('/', 'layout');

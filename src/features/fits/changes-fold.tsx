@@ -5,19 +5,19 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { CHANGES, cellGroups, isVoidedBy, type ChangeId } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import { planOfFit, type FitStanding } from '@/model/fit/fit-state';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
+import { planOfFit, type FitState } from '@/model/fit/fit-state';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 
 /** The changes that can touch a reading of this fit. */
-function changesOf({ fit, kind }: FitStanding): readonly ChangeId[] {
+function changesOf({ fit, kind }: FitState): readonly ChangeId[] {
   const parts = [...new Set(cellGroups(planOfFit(fit)).flatMap((cells) => cells.map(({ part }) => part)))];
   return (Object.keys(CHANGES) as ChangeId[]).filter((change) => parts.some((part) => isVoidedBy(change, part, kind.conditions[part] ?? [])));
 }
 
 /** Says that something changed since the readings: those that rested on it go stale and say why. */
-export function ChangesFold({ standing, add }: { readonly standing: FitStanding; readonly add: (line: FitLine) => void }) {
+export function ChangesFold({ standing, add }: { readonly standing: FitState; readonly add: (line: FitLine) => void }) {
   const changes = changesOf(standing);
   const [change, setChange] = useState<ChangeId>(changes[0] ?? 'part-changed');
   const [place, setPlace] = useState('all');
@@ -33,7 +33,7 @@ export function ChangesFold({ standing, add }: { readonly standing: FitStanding;
     setWords('');
   };
   return (
-    <Fold title="Something has changed since" line="a cap loosened, a bore cut: what rests on it is read again">
+    <Disclosure title="Something has changed since" line="a cap loosened, a bore cut: what rests on it is read again">
       <div className={form.grid}>
         <NativeSelect label="What changed" data={changes.map((id) => ({ value: id, label: CHANGES[id].name }))} value={change} onChange={(event) => setChange(event.currentTarget.value as ChangeId)} />
         <NativeSelect
@@ -44,9 +44,9 @@ export function ChangesFold({ standing, add }: { readonly standing: FitStanding;
         />
         <TextInput label="In words" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
         <div className={form.acts}>
-          <Key onClick={keep}>It has changed</Key>
+          <Button onClick={keep}>It has changed</Button>
         </div>
       </div>
-    </Fold>
+    </Disclosure>
   ); // prettier-ignore
 }

@@ -1,7 +1,7 @@
 import type { Part, PlaceFigure, ShimChoice } from '@/core/fits';
 import type { WorkingLine } from '@/core/joint';
 import { stackOf_mm, type ShimDetail } from '@/model/fit/fit';
-import { value20_mm, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
+import { value20_mm, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import type { Working } from '@/interface/shell/working-margin';
 
 /** Figures of the margin in the system that is shown. */
@@ -13,7 +13,7 @@ export interface Told {
 }
 
 /** Two parts of a reading at each spot or time at which both were read, mm. */
-function pairsOf({ current }: PlaceStanding, { fit }: FitStanding, first: Part, second: Part): readonly (readonly [number, number])[] {
+function pairsOf({ current }: FitPlace, { fit }: FitState, first: Part, second: Part): readonly (readonly [number, number])[] {
   const lines = [...current.values()];
   return lines
     .filter(({ part }) => part === first)
@@ -27,7 +27,7 @@ function pairsOf({ current }: PlaceStanding, { fit }: FitStanding, first: Part, 
 const differences = (pairs: readonly (readonly [number, number])[], { small }: Told) =>
   pairs.map(([low, high]) => `${small(high)} − ${low < 0 ? `(${small(low)})` : small(low)}`).join('; ');
 
-function dialLine(figure: PlaceFigure, place: PlaceStanding, standing: FitStanding, told: Told): WorkingLine {
+function dialLine(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): WorkingLine {
   const mean_mm = figure.uncrushed_mm ?? figure.mean_mm;
   const spread_mm = figure.uncrushed_mm === undefined ? figure.greatest_mm - figure.least_mm : 0;
   return {
@@ -36,7 +36,7 @@ function dialLine(figure: PlaceFigure, place: PlaceStanding, standing: FitStandi
   };
 } // prettier-ignore
 
-function feelerLine(figure: PlaceFigure, place: PlaceStanding, standing: FitStanding, told: Told): WorkingLine {
+function feelerLine(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): WorkingLine {
   if (figure.uncrushed_mm !== undefined) return { formula: 'middle of what goes and what does not', figures: [told.gap(figure.uncrushed_mm)] };
   const spots = pairsOf(place, standing, 'goes', 'stops').map(([goes, stops]) => told.span(goes, stops));
   const each = spots.length > 1 ? `${spots.join('; ')}: ` : '';
@@ -44,7 +44,7 @@ function feelerLine(figure: PlaceFigure, place: PlaceStanding, standing: FitStan
 }
 
 /** The full reading and its half, whichever of the two the limits are of. */
-function runoutLines(figure: PlaceFigure, place: PlaceStanding, standing: FitStanding, told: Told): readonly WorkingLine[] {
+function runoutLines(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): readonly WorkingLine[] {
   const full_mm = figure.greatest_mm * (standing.fit.wanted.as === 'eccentricity' ? 2 : 1);
   return [
     { formula: 'full indicator reading = highest − lowest', figures: [`${differences(pairsOf(place, standing, 'low', 'high'), told)} = ${told.gap(full_mm)} at most`] },
@@ -52,7 +52,7 @@ function runoutLines(figure: PlaceFigure, place: PlaceStanding, standing: FitSta
   ];
 } // prettier-ignore
 
-function crushLines({ uncrushed_mm }: PlaceFigure, { fit }: FitStanding, { small, gap }: Told): readonly WorkingLine[] {
+function crushLines({ uncrushed_mm }: PlaceFigure, { fit }: FitState, { small, gap }: Told): readonly WorkingLine[] {
   const crush = fit.detail.shim?.crush;
   if (uncrushed_mm === undefined || !crush) return [];
   return [
@@ -64,7 +64,7 @@ function crushLines({ uncrushed_mm }: PlaceFigure, { fit }: FitStanding, { small
 } // prettier-ignore
 
 /** How a figure came out of what was read, each reading put in. */
-export function linesOfFigure(figure: PlaceFigure, place: PlaceStanding, standing: FitStanding, told: Told): readonly WorkingLine[] {
+export function linesOfFigure(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): readonly WorkingLine[] {
   switch (figure.method) {
     case 'dial':
       return [dialLine(figure, place, standing, told), ...crushLines(figure, standing, told)];
@@ -82,12 +82,12 @@ export function linesOfFigure(figure: PlaceFigure, place: PlaceStanding, standin
 }
 
 /** How much comes off a ring to reach the least gap, or 0: filing never closes a gap. Nothing where the fit is not one to be filed. */
-export function toFile_mm({ result: { figures, wanted } }: PlaceStanding, { remedies }: FitStanding['kind']): number {
+export function toFile_mm({ result: { figures, wanted } }: FitPlace, { remedies }: FitState['kind']): number {
   const [read] = figures;
   return read && wanted && remedies.includes('file') ? Math.max(0, wanted.hard.min_mm - read.least_mm) : 0;
 }
 
-export function fileLines(place: PlaceStanding, kind: FitStanding['kind'], { small, gap }: Told): readonly WorkingLine[] {
+export function fileLines(place: FitPlace, kind: FitState['kind'], { small, gap }: Told): readonly WorkingLine[] {
   const file_mm = toFile_mm(place, kind);
   const min_mm = place.result.wanted?.hard.min_mm ?? 0;
   if (file_mm === 0) return [];

@@ -45,10 +45,10 @@ function share(text: string, field: string): number {
 
 function pageLimits(leaf: Leaf | undefined): Limits {
   if (!leaf) throw new DomainError('bad-field', 'Choose the leaf that says what is wanted.', 'leafId');
-  if (leaf.minMm === null || leaf.maxMm === null) throw new DomainError('bad-field', 'That leaf gives no length.', 'leafId');
-  if (leaf.minMm === leaf.maxMm)
+  if (leaf.min_mm === null || leaf.max_mm === null) throw new DomainError('bad-field', 'That leaf gives no length.', 'leafId');
+  if (leaf.min_mm === leaf.max_mm)
     throw new DomainError('bad-field', `The page gives one figure, “${leaf.printedText}”. Take it as your target, and give limits of your own.`, 'leafId');
-  return { min_mm: leaf.minMm, max_mm: leaf.maxMm };
+  return { min_mm: leaf.min_mm, max_mm: leaf.max_mm };
 } // prettier-ignore
 
 function wantedOf(fields: FitFields, leaf: Leaf | undefined): Wanted {

@@ -6,14 +6,14 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
-import { fitStanding, isHolding, kindOf, planOfFit, type FitStanding } from '@/model/fit/fit-state';
+import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { useRecord } from '@/interface/record/use-record';
-import { useStandingWorking } from '@/interface/shell/working-margin';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { takeCorrectedAction } from './actions';
 import { ChangesFold } from './changes-fold';
 import { workingOfPlace } from './fit-working';
@@ -54,12 +54,12 @@ function useRefreshAfter(waiting: number, address: string) {
   }, [waiting, router, address]);
 }
 
-const conditionsOf = ({ fit, kind }: FitStanding): readonly ConditionId[] => [
+const conditionsOf = ({ fit, kind }: FitState): readonly ConditionId[] => [
   ...new Set(cellGroups(planOfFit(fit)).flatMap((cells) => cells.flatMap(({ part }) => kind.conditions[part] ?? []))),
 ];
 
 /** Where what is wanted comes from, in one line. */
-function useWantedLine({ fit, kind, page }: FitStanding): string {
+function useWantedLine({ fit, kind, page }: FitState): string {
   const { span } = useLengths(kind.isSize);
   const { limits, rule } = fit.wanted;
   if (limits) return `${span(limits.min_mm, limits.max_mm)}, from ${page?.says ?? 'limits of your own'}`;
@@ -68,7 +68,7 @@ function useWantedLine({ fit, kind, page }: FitStanding): string {
 }
 
 /** Where the leaf was corrected since: the fit goes on with what it was taken from until the corrected figure is taken. */
-function Corrected({ standing: { fit, page } }: { readonly standing: FitStanding }) {
+function Corrected({ standing: { fit, page } }: { readonly standing: FitState }) {
   const router = useRouter();
   const [refusal, setRefusal] = useState<string>();
   const [pending, startTransition] = useTransition();
@@ -81,22 +81,22 @@ function Corrected({ standing: { fit, page } }: { readonly standing: FitStanding
     });
   return (
     <>
-      <Remark kind="wait">The page was corrected since these limits were taken from it: {page.corrected.says}.</Remark>
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      <Notice kind="wait">The page was corrected since these limits were taken from it: {page.corrected.says}.</Notice>
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
       <p>
-        <Key onClick={take} disabled={pending}>Take the corrected figure</Key>
+        <Button onClick={take} disabled={pending}>Take the corrected figure</Button>
       </p>
     </>
   );
 } // prettier-ignore
 
-function Holding({ standing, joints }: { readonly standing: FitStanding; readonly joints: FitPage['joints'] }) {
+function Holding({ standing, joints }: { readonly standing: FitState; readonly joints: FitPage['joints'] }) {
   const held = joints.filter(({ id }) => standing.fit.holds.includes(id)).map(({ name }) => name);
   if (!isHolding(standing.state)) return null;
   return (
-    <Remark kind="stop">
+    <Notice kind="stop">
       Out of limits. {held.length > 0 ? `It holds: ${held.join(', ')}. What is done about it reopens the reading; the gate opens when it is inside.` : 'It holds no joint yet: say below what it closes up.'}
-    </Remark>
+    </Notice>
   );
 } // prettier-ignore
 
@@ -106,7 +106,7 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
   const { keys } = usePreferences();
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
-  const standing = useMemo(() => fitStanding(fit, lines, context), [fit, lines, context]);
+  const standing = useMemo(() => fitState(fit, lines, context), [fit, lines, context]);
   const [session, setSession] = useState(() => startSession(standing.kind, onDisk, told.inch));
   const entry = useFitEntry(standing, session, context.bolts, add);
   const instruments = useInstruments(entry.receive);
@@ -114,7 +114,7 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
   useRefreshAfter(waiting.length, address);
   useHotkeys(keys ? [['n', entry.goOn]] : []);
   const worst = standing.places.find(({ state }) => state === standing.state) ?? standing.places[0];
-  useStandingWorking(useMemo(() => worst && workingOfPlace(standing, worst, told), [standing, worst, told]));
+  useDefaultWorking(useMemo(() => worst && workingOfPlace(standing, worst, told), [standing, worst, told]));
   const answer = (answers: Answers) => {
     setSession((before) => ({ ...before, answers }));
     // Readings that were taken before it was said are covered by what is said now.
@@ -123,33 +123,33 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
   };
   const plan = planOfFit(fit);
   return (
-    <Sheet title={fit.name} lead={<><Link href={`/engines/${engineId}/fits`}>All fits</Link>. Wanted: {line}.</>}>
-      <Alive>
-        {trouble && <Remark kind="stop">{trouble}</Remark>}
+    <Screen title={fit.name} lead={<><Link href={`/engines/${engineId}/fits`}>All fits</Link>. Wanted: {line}.</>}>
+      <HydrationGate>
+        {trouble && <Notice kind="stop">{trouble}</Notice>}
         <Holding standing={standing} joints={joints} />
         <Corrected standing={standing} />
         <PlaceList standing={standing} add={add} />
-        <Part title="Readings">
+        <Section title="Readings">
           <SessionBar kind={standing.kind} session={session} change={(part) => setSession((before) => ({ ...before, ...part }))} />
           <Conditions conditions={conditionsOf(standing)} answers={session.answers} change={answer} />
           <p className={styles.go}>
-            <Key rank={entry.left > 0 ? 'main' : 'plain'} onClick={entry.goOn} disabled={entry.left === 0}>
+            <Button rank={entry.left > 0 ? 'main' : 'plain'} onClick={entry.goOn} disabled={entry.left === 0}>
               {entry.left === 0 ? 'All read' : 'Go on reading'}
-            </Key>
-            <Key onClick={instruments.toggle} aria-pressed={instruments.on}>{instruments.ready ? 'Listening to instruments' : 'Listen to instruments'}</Key>
+            </Button>
+            <Button onClick={instruments.toggle} aria-pressed={instruments.on}>{instruments.ready ? 'Listening to instruments' : 'Listen to instruments'}</Button>
             <span className="soft" aria-live="polite">
               {entry.left === 0 ? 'Type over a figure to read it again.' : `${entry.left} still to read. A value, then Enter.`}
             </span>
           </p>
           {standing.kind.shape === 'runout' && <RunoutDrawing standing={standing} />}
           {standing.kind.shape === 'pair' ? <PairGrid standing={standing} plan={plan} entry={entry} add={add} /> : <RowGrid standing={standing} plan={plan} entry={entry} />}
-        </Part>
+        </Section>
         {standing.kind.remedies.includes('shim') && <ShimFold standing={standing} drawer={shims} add={add} />}
         <ChangesFold standing={standing} add={add} />
         <WantedFold key={JSON.stringify([fit.wanted, fit.leafId, fit.detail.packet])} fit={fit} leaves={leaves} joints={joints} line={line} />
         <ScaleFold standing={standing} />
         <LinesFold fit={fit} lines={lines} add={add} />
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

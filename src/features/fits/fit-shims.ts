@@ -9,11 +9,11 @@ const SAME_MM = 0.0005;
 export const isAsThickAs =
   (thickness_mm: number) =>
   (shim: Shim): boolean =>
-    Math.abs(shim.thicknessMm - thickness_mm) < SAME_MM;
+    Math.abs(shim.thickness_mm - thickness_mm) < SAME_MM;
 
 function putBack(shop: Shop, family: string, thickness_mm: number, now: string): void {
   const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
-  const fresh = { id: nanoid(10), family, thicknessMm: thickness_mm, typed: `${thickness_mm} mm`, count: 0, createdAt: now };
+  const fresh = { id: nanoid(10), family, thickness_mm, typed: `${thickness_mm} mm`, count: 0, createdAt: now };
   const shim = known ?? fresh;
   shop.shims.put({ ...shim, count: shim.count + 1 });
 }
@@ -34,7 +34,7 @@ export function fitShims(shop: Shop, fit: Fit, place: number, choice_mm: readonl
   if (place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
   const before_mm = shimsIn(shim, place);
   const called = (thickness_mm: number) => shop.shims.inFamily(shim.family).find(isAsThickAs(thickness_mm))?.typed ?? `${thickness_mm} mm`;
-  shop.together(() => {
+  shop.transaction(() => {
     for (const one of before_mm) putBack(shop, shim.family, one, now);
     for (const one of choice_mm) takeOut(shop, shim.family, one);
     shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { ...shim, byPlace: { ...shim.byPlace, [place]: choice_mm } } } });

@@ -1,11 +1,11 @@
 import { USUAL_PRACTICE, schoolWords, type WorkingLine } from '@/core/joint';
 import type { PlaceResult } from '@/core/fits';
-import { value20_mm, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
+import { value20_mm, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import type { Working } from '@/interface/shell/working-margin';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
 import { fileLines, linesOfFigure, type Told } from './figure-working';
 
-function pairLines(place: PlaceStanding, { fit, kind }: FitStanding, { size, gap }: Told): readonly WorkingLine[] {
+function pairLines(place: FitPlace, { fit, kind }: FitState, { size, gap }: Told): readonly WorkingLine[] {
   const { journal, bore, figures } = place.result;
   const pair = figures.find(({ method }) => method === 'micrometer');
   if (!journal || !bore || !pair) return [];
@@ -21,7 +21,7 @@ function pairLines(place: PlaceStanding, { fit, kind }: FitStanding, { size, gap
   ];
 } // prettier-ignore
 
-function wantedLines({ wanted, journal }: PlaceResult, { fit }: FitStanding, { span, size }: Told): readonly WorkingLine[] {
+function wantedLines({ wanted, journal }: PlaceResult, { fit }: FitState, { span, size }: Told): readonly WorkingLine[] {
   const { rule } = fit.wanted;
   const diameter = journal?.mean_mm ?? fit.detail.nominal_mm;
   const ruled = rule && diameter !== undefined ? (wanted?.ruleSays ?? (wanted?.by === 'rule' ? wanted.hard : undefined)) : undefined;
@@ -49,7 +49,7 @@ function schoolOf(page: string | undefined, by: 'limits' | 'rule' | 'nothing', h
 const SOURCES = { limits: 'limits of your own', rule: 'a rule on the measured diameter', nothing: 'nothing yet' } as const;
 
 /** By which methods; a plain length by whatever instrument it was read with. */
-const readBy = ({ result, current }: PlaceStanding, { along }: FitStanding['kind']): string => {
+const readBy = ({ result, current }: FitPlace, { along }: FitState['kind']): string => {
   const instruments = [...new Set([...current.values()].map(({ body }) => body.instrument.toLowerCase()).filter(Boolean))];
   return result.figures
     .map(({ method }) => ((method === 'length' || along) && instruments.length > 0 ? instruments.join(', ') : METHOD_WORDS[method]))
@@ -57,7 +57,7 @@ const readBy = ({ result, current }: PlaceStanding, { along }: FitStanding['kind
 };
 
 /** The working of one place: what is wanted and from where, what was read, and what stands between. */
-export function workingOfPlace(standing: FitStanding, place: PlaceStanding, told: Told): Working {
+export function workingOfPlace(standing: FitState, place: FitPlace, told: Told): Working {
   const { result } = place;
   const { fit } = standing;
   const by = result.wanted?.by ?? (fit.wanted.limits ? 'limits' : fit.wanted.rule ? 'rule' : 'nothing');

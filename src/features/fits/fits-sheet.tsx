@@ -4,29 +4,29 @@ import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, type ReactNode } from 'react';
-import { isHolding, isProven, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
+import { isHolding, isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
 import key from '@/interface/parts/button.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { useShowWorking, useStandingWorking } from '@/interface/shell/working-margin';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useShowWorking, useDefaultWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';
 import { STATE_WORDS } from '@/interface/words/fit-words';
 import { workingOfPlace } from './fit-working';
 import type { FitsPage } from './queries';
 import styles from './fits-sheet.module.css';
 
-const MOST_BANDS = 5;
+const MAX_BANDS = 5;
 
-const worstOf = ({ places, state }: FitStanding): PlaceStanding | undefined => places.find((place) => place.state === state) ?? places[0];
+const worstOf = ({ places, state }: FitState): FitPlace | undefined => places.find((place) => place.state === state) ?? places[0];
 
 /** Places that are drawn: all of a short fit, else the worst of it. */
-function drawnOf({ places }: FitStanding): readonly PlaceStanding[] {
+function drawnOf({ places }: FitState): readonly FitPlace[] {
   const read = places.filter(({ result }) => result.wanted && result.figures.length > 0);
-  if (read.length <= MOST_BANDS) return read;
-  return [...read].sort((a, b) => Number(isProven(a.state)) - Number(isProven(b.state))).slice(0, MOST_BANDS);
+  if (read.length <= MAX_BANDS) return read;
+  return [...read].sort((a, b) => Number(isProven(a.state)) - Number(isProven(b.state))).slice(0, MAX_BANDS);
 }
 
-function FitLine({ standing, engineId, joints }: { readonly standing: FitStanding; readonly engineId: string; readonly joints: FitsPage['joints'] }) {
+function FitLine({ standing, engineId, joints }: { readonly standing: FitState; readonly engineId: string; readonly joints: FitsPage['joints'] }) {
   const told = useLengths(standing.kind.isSize);
   const { fit, places } = standing;
   const worst = worstOf(standing);
@@ -75,30 +75,30 @@ export function FitsSheet({ engine, fits, joints, children }: FitsPage & { reado
   const first = fits[0];
   const worst = first && worstOf(first);
   const told = useLengths(first?.kind.isSize);
-  useStandingWorking(useMemo(() => first && worst && workingOfPlace(first, worst, told), [first, worst, told]));
+  useDefaultWorking(useMemo(() => first && worst && workingOfPlace(first, worst, told), [first, worst, told]));
   const to = (path: string) => `/engines/${engine.id}/fits/${path}`;
   useHotkeys(keys ? [['n', () => router.push(to('new'))]] : []);
   const out = fits.filter(({ state }) => isHolding(state)).length;
   return (
-    <Sheet
+    <Screen
       title="Fits"
       lead="Proven before it is closed up; the worst first."
       aside={<Link href={to('new')} className={key.key} data-rank="main">New fits</Link>}
     >
-      {out > 0 && <Remark kind="stop">{out === 1 ? 'One fit is out of limits' : `${out} fits are out of limits`}: what closes {out === 1 ? 'it' : 'them'} up waits.</Remark>}
-      {fits.length === 0 && <Remark kind="plain">Nothing is measured yet. <Link href={to('new')}>Choose from the list fitted to this engine, or make a fit of your own.</Link></Remark>}
+      {out > 0 && <Notice kind="stop">{out === 1 ? 'One fit is out of limits' : `${out} fits are out of limits`}: what closes {out === 1 ? 'it' : 'them'} up waits.</Notice>}
+      {fits.length === 0 && <Notice kind="plain">Nothing is measured yet. <Link href={to('new')}>Choose from the list fitted to this engine, or make a fit of your own.</Link></Notice>}
       {fits.length > 0 && (
         <ul className={styles.lines}>
           {fits.map((standing) => <FitLine key={standing.fit.id} standing={standing} engineId={engine.id} joints={joints} />)}
         </ul>
       )}
-      <Part title="Of the whole engine">
+      <Section title="Of the whole engine">
         {children}
-      </Part>
+      </Section>
       <p className={styles.ends}>
         <Link href={to('import')} className={key.key}>Readings in (CSV)</Link>
         {fits.length > 0 && <a href={`/api/engines/${engine.id}/fits`} download className={key.key}>The readings as CSV</a>}
       </p>
-    </Sheet>
+    </Screen>
   ); // prettier-ignore
 }

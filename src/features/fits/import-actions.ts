@@ -8,7 +8,7 @@ import type { Fit, ReadingLine } from '@/model/fit/fit';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { recordLine } from './record-line';
 import { readReadings, type ReadingRow } from './readings-csv';
 
@@ -29,7 +29,7 @@ const rowsOf = (shop: Shop, engineId: string, text: string): readonly ReadingRow
 
 /** Shows each row as it would be read. Nothing is written. */
 export async function previewReadingsAction(input: unknown) {
-  return attempt(schema, input, async ({ text, engineId }) => rowsOf(await currentShop(), engineId, text));
+  return runAction(schema, input, async ({ text, engineId }) => rowsOf(await currentShop(), engineId, text));
 }
 
 /** When it was read; a clock that ran ahead of this one is not believed. */
@@ -48,10 +48,10 @@ function enter(shop: Shop, fitId: string, line: ReadingLine): void {
 
 /** Enters the rows that can be read, all of them or none. What was measured elsewhere says nothing of its conditions: they are asked for on the sheet. */
 export async function importReadingsAction(input: unknown) {
-  return attempt(schema, input, async ({ text, engineId }) => {
+  return runAction(schema, input, async ({ text, engineId }) => {
     const shop = await currentShop();
     const readings = rowsOf(shop, engineId, text).flatMap((row) => row.reading ?? []);
-    shop.together(() => readings.forEach((reading) => enter(shop, reading.fitId, lineOf(reading))));
+    shop.transaction(() => readings.forEach((reading) => enter(shop, reading.fitId, lineOf(reading))));
     revalidatePath('/', 'layout');
     return { entered: readings.length };
   });

@@ -3,10 +3,10 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { useLengths } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import table from '@/interface/parts/table.module.css';
 import { TableInput } from '@/interface/parts/table-input';
 import { send } from '@/interface/parts/use-action-form';
@@ -61,20 +61,20 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
   const good = rows?.filter(({ reason }) => reason === undefined).length ?? 0;
   const aside = (rows?.length ?? 0) - good;
   return (
-    <Sheet title="Readings in" lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree.">
-      <Alive>
+    <Screen title="Readings in" lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree.">
+      <HydrationGate>
         <TableInput text={text} onText={setText} onLook={look} pending={pending} />
-        {refusal && <Remark kind="stop">{refusal}</Remark>}
+        {refusal && <Notice kind="stop">{refusal}</Notice>}
         {rows && (
-          <Part title="As it will be read">
+          <Section title="As it will be read">
             <Rows rows={rows} />
             <p className={form.acts}>
-              <Key rank="main" onClick={enter} disabled={pending || good === 0}>{good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}</Key>
+              <Button rank="main" onClick={enter} disabled={pending || good === 0}>{good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}</Button>
               {aside > 0 && <span>{aside === 1 ? 'One row is' : `${aside} rows are`} kept aside.</span>}
             </p>
-          </Part>
+          </Section>
         )}
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   );
 } // prettier-ignore

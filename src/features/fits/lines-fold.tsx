@@ -5,7 +5,7 @@ import type { Fit, FitLine } from '@/model/fit/fit';
 import { kindOf } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
-import { Fold } from '@/interface/parts/fold';
+import { Disclosure } from '@/interface/parts/disclosure';
 import table from '@/interface/parts/table.module.css';
 import { lineWords, type Tell } from '@/interface/words/fit-line-words';
 import styles from './places.module.css';
@@ -18,7 +18,7 @@ export function LinesFold({ fit, lines, add }: { readonly fit: Fit; readonly lin
     add({ id: nanoid(), kind: 'strike', place: line.place, strikes: line.id, at: new Date().toISOString(), body: {} });
   const told = (line: FitLine): Tell => (line.kind === 'reading' && (line.part === 'journal' || line.part === 'bore') ? size : gap);
   return (
-    <Fold title="Every line" line={lines.length === 1 ? 'one line' : `${lines.length} lines, the newest first`}>
+    <Disclosure title="Every line" line={lines.length === 1 ? 'one line' : `${lines.length} lines, the newest first`}>
       <div className={table.frame} tabIndex={0} role="group" aria-label="Every line of the fit">
         <table className={table.table}>
           <tbody>
@@ -33,6 +33,6 @@ export function LinesFold({ fit, lines, add }: { readonly fit: Fit; readonly lin
           </tbody>
         </table>
       </div>
-    </Fold>
+    </Disclosure>
   ); // prettier-ignore
 }

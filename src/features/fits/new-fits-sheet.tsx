@@ -5,11 +5,11 @@ import { useRouter } from 'next/navigation';
 import { FIT_KINDS, placesOf } from '@/core/fits';
 import type { Engine } from '@/model/engine/engine';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 import { useActionForm } from '@/interface/parts/use-action-form';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addListedFitsAction, addOwnFitAction } from './actions';
 import styles from './fits-sheet.module.css';
 
@@ -61,7 +61,7 @@ function ListForm({ engine, has }: { readonly engine: Engine; readonly has: read
         })}
       </fieldset>
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending || kinds.length === 0}>Make these fits</Key>
+        <Button type="submit" rank="main" disabled={pending || kinds.length === 0}>Make these fits</Button>
       </div>
     </ActionForm>
   );
@@ -81,7 +81,7 @@ function OwnForm({ engine }: { readonly engine: Engine }) {
       <TextInput label={isPair ? 'Stations along it' : 'Readings at each place'} inputMode="numeric" {...field('stations')} />
       {isPair && <TextInput label="Angles round it" inputMode="numeric" {...field('angles')} />}
       <div className={form.acts}>
-        <Key type="submit" disabled={pending}>Make it</Key>
+        <Button type="submit" disabled={pending}>Make it</Button>
       </div>
     </ActionForm>
   );
@@ -89,15 +89,15 @@ function OwnForm({ engine }: { readonly engine: Engine }) {
 
 /** New fits: from the list fitted to the engine, or one of the user's own. */
 export function NewFitsSheet({ engine, has }: { readonly engine: Engine; readonly has: readonly string[] }) {
-  useStandingWorking(ABOUT);
+  useDefaultWorking(ABOUT);
   return (
-    <Sheet title="New fits" lead="What is wanted of each is said on its own sheet: a page, a rule, or limits of your own.">
-      <Part title="The list fitted to this engine">
+    <Screen title="New fits" lead="What is wanted of each is said on its own sheet: a page, a rule, or limits of your own.">
+      <Section title="The list fitted to this engine">
         <ListForm engine={engine} has={has} />
-      </Part>
-      <Part title="A fit of your own">
+      </Section>
+      <Section title="A fit of your own">
         <OwnForm engine={engine} />
-      </Part>
-    </Sheet>
+      </Section>
+    </Screen>
   );
 }

@@ -2,7 +2,7 @@
 
 import type { Cell, ReadingPlan } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import type { FitStanding, PlaceStanding } from '@/model/fit/fit-state';
+import type { FitState, FitPlace } from '@/model/fit/fit-state';
 import { angleName, partName, stationName } from '@/interface/words/fit-words';
 import { AngleDrawing, LengthDrawing, PartDrawing } from './part-drawing';
 import { StripKey } from './place-acts';
@@ -12,8 +12,8 @@ import type { Entry } from './use-fit-entry';
 
 interface SideProps {
   readonly part: 'journal' | 'bore';
-  readonly standing: FitStanding;
-  readonly place: PlaceStanding;
+  readonly standing: FitState;
+  readonly place: FitPlace;
   readonly plan: ReadingPlan;
   readonly entry: Entry;
 }
@@ -60,7 +60,7 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
 const STRIP_ENDS = ['one end', 'the other end'];
 
 /** Crushed strip, read at both ends of where it lay. */
-const StripRow = ({ place, entry, add }: { readonly place: PlaceStanding; readonly entry: Entry; readonly add: (line: FitLine) => void }) => (
+const StripRow = ({ place, entry, add }: { readonly place: FitPlace; readonly entry: Entry; readonly add: (line: FitLine) => void }) => (
   <div className={styles.strip} role="group" aria-label={`Strip, ${place.name}`}>
     <span className={styles.sideName}>Strip{place.stripIn && <b className={styles.stripIn}> lies in: the crank is held</b>}</span>
     <svg className={styles.stripDrawing} viewBox="0 0 200 20" aria-hidden preserveAspectRatio="none">
@@ -77,7 +77,7 @@ const StripRow = ({ place, entry, add }: { readonly place: PlaceStanding; readon
 ); // prettier-ignore
 
 interface Props {
-  readonly standing: FitStanding;
+  readonly standing: FitState;
   readonly plan: ReadingPlan;
   readonly entry: Entry;
   readonly add: (line: FitLine) => void;

@@ -5,13 +5,13 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { REMEDIES, type RemedyId } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import { isHolding, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
-import { Key } from '@/interface/parts/button';
+import { isHolding, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { Button } from '@/interface/parts/button';
 import styles from './places.module.css';
 
 interface Props {
-  readonly standing: FitStanding;
-  readonly place: PlaceStanding;
+  readonly standing: FitState;
+  readonly place: FitPlace;
   readonly add: (line: FitLine) => void;
   readonly onDone: () => void;
 }
@@ -30,7 +30,7 @@ function Accept({ place, add, onDone }: Act) {
   return (
     <div className={styles.act}>
       <Textarea label="Why it is accepted" description="Printed in the record, and asked again before it is closed up" autosize minRows={1} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
-      <Key onClick={keep} disabled={reason.trim().length < 3}>Accept it</Key>
+      <Button onClick={keep} disabled={reason.trim().length < 3}>Accept it</Button>
     </div>
   );
 } // prettier-ignore
@@ -47,7 +47,7 @@ function Remedies({ standing: { kind }, place, add, onDone }: Props) {
     <div className={styles.act}>
       <NativeSelect label="What is done about it" data={kind.remedies.map((id) => ({ value: id, label: REMEDIES[id].name }))} value={remedy} onChange={(event) => setRemedy(event.currentTarget.value as RemedyId)} />
       <TextInput label="In words" description="Which shell, how much" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
-      <Key onClick={take}>It is done: read it again</Key>
+      <Button onClick={take}>It is done: read it again</Button>
     </div>
   );
 } // prettier-ignore
@@ -61,7 +61,7 @@ function Order({ place, add, onDone }: Act) {
   return (
     <div className={styles.act}>
       <TextInput label="What is on order" description="The fit stays on the open list until it is in" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
-      <Key onClick={keep} disabled={words.trim().length < 3}>On order</Key>
+      <Button onClick={keep} disabled={words.trim().length < 3}>On order</Button>
     </div>
   );
 } // prettier-ignore
@@ -75,7 +75,7 @@ function Felt({ place, add, onDone }: Act) {
   return (
     <div className={styles.act}>
       <TextInput label="What was felt" description="Kept as felt; it stays not measured" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
-      <Key onClick={keep} disabled={words.trim().length < 3}>Felt, not measured</Key>
+      <Button onClick={keep} disabled={words.trim().length < 3}>Felt, not measured</Button>
     </div>
   );
 } // prettier-ignore
@@ -98,8 +98,8 @@ export function PlaceActs(props: Props) {
 /** Lays the strip in or takes it out: while it lies in, the crank is held. */
 export function StripKey({ place, add }: Pick<Props, 'place' | 'add'>) {
   return place.stripIn ? (
-    <Key onClick={() => add({ ...stamp(), kind: 'strip-out', place: place.place, body: {} })}>Strip is out<span className="only-spoken">, {place.name}</span></Key>
+    <Button onClick={() => add({ ...stamp(), kind: 'strip-out', place: place.place, body: {} })}>Strip is out<span className="only-spoken">, {place.name}</span></Button>
   ) : (
-    <Key onClick={() => add({ ...stamp(), kind: 'strip-in', place: place.place, body: {} })}>Lay a strip in<span className="only-spoken">, {place.name}</span></Key>
+    <Button onClick={() => add({ ...stamp(), kind: 'strip-in', place: place.place, body: {} })}>Lay a strip in<span className="only-spoken">, {place.name}</span></Button>
   );
 } // prettier-ignore

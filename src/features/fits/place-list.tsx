@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { PlaceFigure } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import type { FitStanding, PlaceStanding } from '@/model/fit/fit-state';
+import type { FitState, FitPlace } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';
@@ -16,7 +16,7 @@ import styles from './places.module.css';
 const NOTABLE_MM = 0.0127;
 const LONG = 6;
 
-function Figures({ place, kind }: { readonly place: PlaceStanding; readonly kind: FitStanding['kind'] }) {
+function Figures({ place, kind }: { readonly place: FitPlace; readonly kind: FitState['kind'] }) {
   const { span, gap } = useLengths(kind.isSize);
   const { figures, read, asked, stripDifference_mm: off_mm } = place.result;
   const file_mm = toFile_mm(place, kind);
@@ -42,7 +42,7 @@ function Figures({ place, kind }: { readonly place: PlaceStanding; readonly kind
 }
 
 interface Props {
-  readonly standing: FitStanding;
+  readonly standing: FitState;
   readonly add: (line: FitLine) => void;
 }
 

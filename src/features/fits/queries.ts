@@ -1,12 +1,12 @@
 import type { Engine } from '@/model/engine/engine';
 import type { Fit, FitLine, Shim } from '@/model/fit/fit';
-import { worstFirst, type FitContext, type FitStanding } from '@/model/fit/fit-state';
+import { worstFirst, type FitContext, type FitState } from '@/model/fit/fit-state';
 import { contextOfFit, fitsOfEngine } from '@/db/reads/fits-of-engine';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 
 /** A leaf that may say what is wanted of a fit. */
-export interface LengthLeaf extends Pick<Leaf, 'id' | 'subject' | 'page' | 'printedText' | 'minMm' | 'maxMm'> {
+export interface LengthLeaf extends Pick<Leaf, 'id' | 'subject' | 'page' | 'printedText' | 'min_mm' | 'max_mm'> {
   readonly source: string;
 }
 
@@ -30,14 +30,14 @@ export function lengthLeaves(shop: Shop, engineId: string): readonly LengthLeaf[
   const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
   const titles = new Map(shop.book.sources(engineId).map(({ id, title }) => [id, title]));
   return leaves
-    .filter((leaf) => !replaced.has(leaf.id) && leaf.minMm !== null && leaf.kind !== 'stretch')
-    .map(({ id, subject, page, printedText, minMm, maxMm, sourceId }) => ({
+    .filter((leaf) => !replaced.has(leaf.id) && leaf.min_mm !== null && leaf.kind !== 'stretch')
+    .map(({ id, subject, page, printedText, min_mm, max_mm, sourceId }) => ({
       id,
       subject,
       page,
       printedText,
-      minMm,
-      maxMm,
+      min_mm,
+      max_mm,
       source: titles.get(sourceId) ?? '',
     }));
 }
@@ -58,7 +58,7 @@ export function fitPage(shop: Shop, engine: Engine, fitId: string): FitPage | un
 
 export interface FitsPage {
   readonly engine: Engine;
-  readonly fits: readonly FitStanding[];
+  readonly fits: readonly FitState[];
   readonly joints: readonly NamedJoint[];
 }
 

@@ -2,7 +2,7 @@
 
 import { cellKey } from '@/core/fits';
 import type { ReadingLine } from '@/model/fit/fit';
-import type { PlaceStanding } from '@/model/fit/fit-state';
+import type { FitPlace } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { cellId, type Entry, type PlacedCell } from './use-fit-entry';
 import styles from './readings.module.css';
@@ -10,7 +10,7 @@ import styles from './readings.module.css';
 interface Props {
   readonly cell: PlacedCell;
   readonly label: string;
-  readonly place: PlaceStanding;
+  readonly place: FitPlace;
   readonly entry: Entry;
   /** True for figures that are told as a clearance, not as a size. */
   readonly small?: boolean;

@@ -3,16 +3,16 @@ import { DomainError } from '@/core/units';
 import type { Fit, FitLine, ReadingLine } from '@/model/fit/fit';
 import { validateLine } from '@/model/fit/fit-line-schema';
 import { assertAsked, assertOfThisBore } from '@/model/fit/fit-reading';
-import { fitStanding, kindOf } from '@/model/fit/fit-state';
+import { fitState, kindOf } from '@/model/fit/fit-state';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
 import type { Shop } from '@/db/shop';
 import { nowIso } from '@/server/clock';
 import { problemOf, problemOfThrown } from '@/server/run-action';
-import { done, type Outcome, refused } from '@/model/outcome';
+import { ok, type Result, fail } from '@/model/result';
 
 const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
 
-const standingOf = (shop: Shop, fit: Fit) => fitStanding(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit));
+const standingOf = (shop: Shop, fit: Fit) => fitState(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit));
 
 function checkedReading(shop: Shop, fit: Fit, line: ReadingLine): ReadingLine {
   const { unit, standard_mm, piece } = line.body;
@@ -46,23 +46,23 @@ function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
 } // prettier-ignore
 
 /** Writes one line of a fit; the answer comes only once it is on disk. The same line twice is one line. */
-export function recordLine(shop: Shop, fitId: string, body: unknown): Outcome<{ readonly id: string; readonly isNew: boolean }> {
+export function recordLine(shop: Shop, fitId: string, body: unknown): Result<{ readonly id: string; readonly isNew: boolean }> {
   const checked = validateLine(body);
-  if (checked.error) return refused(problemOf(checked.error));
+  if (checked.error) return fail(problemOf(checked.error));
   try {
     const fit = shop.fits.find(fitId);
-    if (!fit) return refused(noFit);
-    return done(
-      shop.together(() => {
+    if (!fit) return fail(noFit);
+    return ok(
+      shop.transaction(() => {
         if (shop.fits.lines(fitId).some(({ id }) => id === checked.value.id)) return { id: checked.value.id, isNew: false };
         return { id: checked.value.id, isNew: shop.fits.record(fitId, checkedLine(shop, fit, checked.value), nowIso()) };
       }),
     );
   } catch (thrown) {
-    return refused(problemOfThrown(thrown));
+    return fail(problemOfThrown(thrown));
   }
 }
 
 /** Every line of a fit. */
-export const linesOf = (shop: Shop, fitId: string): Outcome<readonly FitLine[]> =>
-  shop.fits.find(fitId) ? done(shop.fits.lines(fitId)) : refused(noFit);
+export const linesOf = (shop: Shop, fitId: string): Result<readonly FitLine[]> =>
+  shop.fits.find(fitId) ? ok(shop.fits.lines(fitId)) : fail(noFit);

@@ -1,7 +1,7 @@
 'use client';
 
 import { cellGroups, runout, type Part, type ReadingPlan } from '@/core/fits';
-import type { FitStanding, PlaceStanding } from '@/model/fit/fit-state';
+import type { FitState, FitPlace } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import table from '@/interface/parts/table.module.css';
 import { PART_WORDS, partName, stationName } from '@/interface/words/fit-words';
@@ -10,7 +10,7 @@ import styles from './readings.module.css';
 import type { Entry } from './use-fit-entry';
 
 interface Props {
-  readonly standing: FitStanding;
+  readonly standing: FitState;
   readonly plan: ReadingPlan;
   readonly entry: Entry;
 }
@@ -18,7 +18,7 @@ interface Props {
 const ROW_WORDS = { float: 'Time', feelers: 'At', length: 'Reading', runout: 'At', pair: '' } as const;
 
 /** What one row comes to, where it comes to something by itself. */
-function rowFigure(place: PlaceStanding, station: number, parts: readonly Part[]): readonly [low: number, high: number] | undefined {
+function rowFigure(place: FitPlace, station: number, parts: readonly Part[]): readonly [low: number, high: number] | undefined {
   const read = (part: Part) => place.current.get(`${part}.${station}.0`)?.value_mm;
   const [push, pull, goes, stops, high, low] = [read('push'), read('pull'), read('goes'), read('stops'), read('high'), read('low')];
   if (parts.includes('push') && push !== undefined && pull !== undefined && pull >= push) return [pull - push, pull - push];
@@ -31,7 +31,7 @@ function rowFigure(place: PlaceStanding, station: number, parts: readonly Part[]
 }
 
 /** How a part is marked, where parts must not change places. Left empty, its place alone tells it. */
-const PieceCell = ({ piece, place, entry }: { readonly piece: string; readonly place: PlaceStanding; readonly entry: Entry }) => (
+const PieceCell = ({ piece, place, entry }: { readonly piece: string; readonly place: FitPlace; readonly entry: Entry }) => (
   <input
     className={styles.piece}
     aria-label={`${piece} marked, ${place.name}`}

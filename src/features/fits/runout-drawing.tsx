@@ -1,6 +1,6 @@
 'use client';
 
-import type { FitStanding } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import styles from './runout.module.css';
 
@@ -10,7 +10,7 @@ const ROUND = 62;
 const OFF = 14;
 
 /** A round part turning about an axis that is not its own: the dial shows the full reading, the axis lies off by half of it. */
-export function RunoutDrawing({ standing }: { readonly standing: FitStanding }) {
+export function RunoutDrawing({ standing }: { readonly standing: FitState }) {
   const { gap } = useLengths();
   const figure = standing.places.flatMap(({ result }) => result.figures)[0];
   const full = figure && (standing.fit.wanted.as === 'eccentricity' ? figure.greatest_mm * 2 : figure.greatest_mm);

@@ -1,14 +1,14 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import type { FitStanding } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
-import { Fold } from '@/interface/parts/fold';
+import { Disclosure } from '@/interface/parts/disclosure';
 
 const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false });
 
 /** Every place on one scale, in µm or tenths of a thou: a bar from least to greatest, a point its mean, behind them what is wanted. */
-export function ScaleFold({ standing }: { readonly standing: FitStanding }) {
+export function ScaleFold({ standing }: { readonly standing: FitState }) {
   const { inch, smallUnit } = useLengths();
   const unit = inch ? '0.0001 in' : 'µm';
   const in_ = (mm: number) => mm / (inch ? 0.00254 : 0.001);
@@ -19,7 +19,7 @@ export function ScaleFold({ standing }: { readonly standing: FitStanding }) {
   const target = standing.fit.wanted.target_mm;
   if (rows.length === 0) return null;
   return (
-    <Fold title="On one scale" line={`every place, in ${inch ? 'tenths of a thou' : 'µm'}`}>
+    <Disclosure title="On one scale" line={`every place, in ${inch ? 'tenths of a thou' : 'µm'}`}>
       <BandChart
         rows={rows}
         unit={unit}
@@ -31,6 +31,6 @@ export function ScaleFold({ standing }: { readonly standing: FitStanding }) {
       <p className="soft">
         The bar is from the least to the greatest, the point the mean; behind it is what is wanted. A figure in {smallUnit} stands above.
       </p>
-    </Fold>
+    </Disclosure>
   );
 }

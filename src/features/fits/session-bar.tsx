@@ -2,7 +2,7 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { CONDITIONS, READING_UNITS_MM, type Answer, type Answers, type ConditionId, type FitKind, type ReadingUnit } from '@/core/fits';
-import { Fold } from '@/interface/parts/fold';
+import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { RESOLUTIONS, type Session } from './session';
 import styles from './session-bar.module.css';
@@ -55,7 +55,7 @@ export function SessionBar({ kind, session, change }: Props) {
         <TextInput label={isPair ? `Instrument, ${kind.sides[0].toLowerCase()}` : 'Instrument'} {...text('instrument')} />
         {isPair && <TextInput label={`Instrument, ${kind.sides[1].toLowerCase()}`} {...text('outerInstrument')} />}
       </div>
-      <Fold title="Standard, temperature, by whom" line={rest.length > 0 ? rest.join('; ') : 'sizes read whole, at 20 °C'}>
+      <Disclosure title="Standard, temperature, by whom" line={rest.length > 0 ? rest.join('; ') : 'sizes read whole, at 20 °C'}>
         <div className={form.grid}>
           <TextInput label="Set to a standard of" description="Then read as +0.012 or −0.5; empty for whole sizes" {...text('standard')} />
           <TextInput label="Part at, °C" description="Empty: at 20 °C" inputMode="decimal" {...text('part_C')} />
@@ -63,7 +63,7 @@ export function SessionBar({ kind, session, change }: Props) {
           <TextInput label="Read by" {...text('by')} />
           <TextInput label="Reported by" description="Another shop’s measurement" {...text('reportedBy')} />
         </div>
-      </Fold>
+      </Disclosure>
     </>
   );
 }

@@ -7,13 +7,13 @@ import { useState, useTransition } from 'react';
 import { shims as chooseShims, type ShimChoice } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import { shimsIn, stackOf_mm, type FitLine, type Shim } from '@/model/fit/fit';
-import { isProven, type FitStanding, type PlaceStanding } from '@/model/fit/fit-state';
+import { isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
-import { Remark } from '@/interface/parts/sheet';
+import { Notice } from '@/interface/parts/screen';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { workingOfShims } from './figure-working';
@@ -22,10 +22,10 @@ import styles from './places.module.css';
 
 type Chosen = { readonly ok: true; readonly choice: ShimChoice } | { readonly ok: false; readonly message: string };
 
-const stockOf = (drawer: readonly Shim[]) => drawer.flatMap(({ thicknessMm, count }) => Array<number>(count).fill(thicknessMm));
+const stockOf = (drawer: readonly Shim[]) => drawer.flatMap(({ thickness_mm, count }) => Array<number>(count).fill(thickness_mm));
 
 /** What the drawer can do for the float as it was read with the shim that is in. */
-function choiceFor({ fit }: FitStanding, place: PlaceStanding, drawer: readonly Shim[]): Chosen | undefined {
+function choiceFor({ fit }: FitState, place: FitPlace, drawer: readonly Shim[]): Chosen | undefined {
   const { shim } = fit.detail;
   const float = place.result.figures[0];
   const { wanted } = place.result;
@@ -49,7 +49,7 @@ function choiceFor({ fit }: FitStanding, place: PlaceStanding, drawer: readonly 
   }
 }
 
-function DrawerForm({ standing: { fit } }: { readonly standing: FitStanding }) {
+function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
   const router = useRouter();
   const { shim } = fit.detail;
   const mm = (value: number | undefined) => (value === undefined ? '' : `${value} mm`);
@@ -67,7 +67,7 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitStanding }) {
       <TextInput label="Gasket loses, most" {...field('crushHigh')} />
       <TextInput label="At most in one stack" inputMode="numeric" {...field('stack')} />
       <div className={form.acts}>
-        <Key type="submit" disabled={pending}>Keep it</Key>
+        <Button type="submit" disabled={pending}>Keep it</Button>
       </div>
     </ActionForm>
   );
@@ -84,14 +84,14 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
   return (
     <>
       <p>
-        In the drawer: {drawer.filter(({ count }) => count > 0).map(({ id, thicknessMm, count }, i) => <span key={id}>{i > 0 && ', '}<span className="figure">{count > 1 && `${count} × `}{gap(thicknessMm)}</span></span>)}
+        In the drawer: {drawer.filter(({ count }) => count > 0).map(({ id, thickness_mm, count }, i) => <span key={id}>{i > 0 && ', '}<span className="figure">{count > 1 && `${count} × `}{gap(thickness_mm)}</span></span>)}
         {drawer.every(({ count }) => count === 0) && 'nothing'}.
       </p>
       <ActionForm label="Shims of one thickness" onSubmit={fields.onSubmit(submit)} problem={problem}>
         <TextInput label="Thickness" description="0.40 mm, or 16 thou" autoComplete="off" {...field('typed')} />
         <TextInput label="How many there are" inputMode="numeric" {...field('count')} />
         <div className={form.acts}>
-          <Key type="submit" disabled={pending}>Into the drawer</Key>
+          <Button type="submit" disabled={pending}>Into the drawer</Button>
         </div>
       </ActionForm>
     </>
@@ -99,8 +99,8 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
 } // prettier-ignore
 
 interface ChoiceProps {
-  readonly standing: FitStanding;
-  readonly place: PlaceStanding;
+  readonly standing: FitState;
+  readonly place: FitPlace;
   readonly drawer: readonly Shim[];
   readonly add: (line: FitLine) => void;
 }
@@ -125,7 +125,7 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const show = useShowWorking(working ? [working] : []);
   if (isProven(place.state)) return <p className="soft">{name}Inside as it is, {isIn_mm > 0 ? `with ${gap(isIn_mm)} in` : 'without a shim'}.</p>;
   if (!found) return <p className="soft">{name}Read the {what} first, and say what is wanted.</p>;
-  if (!found.ok) return <Remark kind="stop">{found.message}</Remark>;
+  if (!found.ok) return <Notice kind="stop">{found.message}</Notice>;
   const { choice_mm, float, verdict, notes } = found.choice;
   const stays = Math.abs(stackOf_mm(choice_mm) - isIn_mm) < 0.0005;
   const fit = () =>
@@ -148,11 +148,11 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
         {name}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The {what} is then{' '}
         <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
       </p>
-      {notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {notes.map((note) => <Notice key={note.code} kind="wait">{note.message}</Notice>)}
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
       <p className={form.acts}>
-        {!stays && <Key rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the {what} again</Key>}
-        {verdict !== 'inside' && <Key onClick={order}>A better one is on order</Key>}
+        {!stays && <Button rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the {what} again</Button>}
+        {verdict !== 'inside' && <Button onClick={order}>A better one is on order</Button>}
       </p>
     </div>
   );
@@ -167,11 +167,11 @@ export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) 
     ? `${isIn.length === 1 ? gap(isIn[0] ?? 0) : 'each its own'} in; ${drawer.reduce((sum, { count }) => sum + count, 0)} in the drawer`
     : 'no drawer yet';
   return (
-    <Fold title="Shims" line={line} open={shim !== undefined}>
+    <Disclosure title="Shims" line={line} open={shim !== undefined}>
       {shim && standing.places.map((place) => <Choice key={place.place} standing={standing} place={place} drawer={drawer} add={add} />)}
       {shim && <StockForm key={shim.family} family={shim.family} drawer={drawer} />}
       <h3 className={styles.drawer}>The drawer, and what is in now</h3>
       <DrawerForm key={JSON.stringify(shim)} standing={standing} />
-    </Fold>
+    </Disclosure>
   );
 }

@@ -6,7 +6,7 @@ import { READING_UNITS_MM, cellKey, dialDoubts, entryOrder, feelerDoubts, readin
 import { isDomainError, type Note } from '@/core/units';
 import type { FitLine, ReadingLine } from '@/model/fit/fit';
 import { assertOfThisBore } from '@/model/fit/fit-reading';
-import { planOfFit, type FitStanding } from '@/model/fit/fit-state';
+import { planOfFit, type FitState } from '@/model/fit/fit-state';
 import type { InstrumentReading } from '@/instruments/measuring-instrument';
 import { bodyOf, valueOf, type Session } from './session';
 
@@ -35,7 +35,7 @@ const OPPOSITE: Partial<Record<Part, Part>> = { journal: 'bore', bore: 'journal'
 const mean = (values: readonly number[]) => (values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length);
 
 /** What is doubtful about a value in a cell, by what else has been read. */
-function doubtsOf(standing: FitStanding, cell: PlacedCell, value_mm: number, resolution_mm: number): readonly Note[] {
+function doubtsOf(standing: FitState, cell: PlacedCell, value_mm: number, resolution_mm: number): readonly Note[] {
   const { kind, fit, places } = standing;
   const here = places[cell.place];
   const read = (part: Part) => here?.current.get(cellKey({ ...cell, part }))?.value_mm;
@@ -79,7 +79,7 @@ const focusCell = (cell: PlacedCell | undefined) => {
 };
 
 /** Entering readings by keyboard in the order of the hand: value, Enter, and on to the next cell. */
-export function useFitEntry(standing: FitStanding, session: Session, bolts: string | undefined, add: (line: FitLine) => void): Entry {
+export function useFitEntry(standing: FitState, session: Session, bolts: string | undefined, add: (line: FitLine) => void): Entry {
   const { fit } = standing;
   const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
   const [pieces, setPieces] = useState<Readonly<Record<number, string>>>({});

@@ -7,8 +7,8 @@ import { isDomainError } from '@/core/units';
 import type { Fit } from '@/model/fit/fit';
 import { kindOf } from '@/model/fit/fit-state';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { alterFitAction } from './actions';
@@ -130,7 +130,7 @@ export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; r
   );
   const methods = METHODS_OF[kind.shape];
   return (
-    <Fold title="What is wanted, and how it is read" line={line} open={Object.keys(fit.wanted).length === 0}>
+    <Disclosure title="What is wanted, and how it is read" line={line} open={Object.keys(fit.wanted).length === 0}>
       <ActionForm label="What is wanted" onSubmit={fields.onSubmit(submit)} problem={problem}>
         <WantedFields fields={fields} leaves={leaves} kind={kind} />
         <TextInput label="Name" {...field('name')} />
@@ -156,9 +156,9 @@ export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; r
           </fieldset>
         )}
         <div className={form.acts}>
-          <Key type="submit" rank="main" disabled={pending}>Keep it</Key>
+          <Button type="submit" rank="main" disabled={pending}>Keep it</Button>
         </div>
       </ActionForm>
-    </Fold>
+    </Disclosure>
   );
 } // prettier-ignore

@@ -8,11 +8,11 @@ import type { InstrumentKind, InstrumentReading, MeasuringInstrument } from '@/i
 import { createSimulatedDial } from '@/instruments/simulated-dial';
 import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
 import { createSimulatedMicrometer } from '@/instruments/simulated-micrometer';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import styles from './instruments.module.css';
 
 const world = { random: () => Math.random(), now: () => new Date().toISOString(), newId: () => nanoid() };
@@ -82,35 +82,35 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
     onChange: ({ currentTarget }: React.ChangeEvent<HTMLInputElement>) => change({ [name]: currentTarget.value }),
   });
   return (
-    <Part title={start.name}>
+    <Section title={start.name}>
       <div className={form.grid}>
         <TextInput label="Called" {...text('name')} />
         <NativeSelect label="Shows" data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']} value={setup.unit} onChange={({ currentTarget }) => change({ unit: currentTarget.value as ReadingUnit })} />
         <TextInput label={start.kind === 'micrometer' ? 'True size' : start.kind === 'dial' ? 'True float' : 'True gap'} inputMode="decimal" {...text('truth')} />
         {start.kind !== 'feelers' && <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />}
         <div className={form.acts}>
-          <Key onClick={() => void take()} disabled={!isReady}>Take a reading<span className="only-spoken"> with {start.name}</span></Key>
+          <Button onClick={() => void take()} disabled={!isReady}>Take a reading<span className="only-spoken"> with {start.name}</span></Button>
           <span className="soft" role="status">{heard === undefined ? start.says : heard === 0 ? 'Sent; no sheet is listening.' : 'Sent, and heard.'}</span>
         </div>
       </div>
       {sent.length > 0 && (
         <pre className={styles.wire} tabIndex={0} aria-label="As it went over the wire">{sent.map((reading) => JSON.stringify(reading)).join('\n')}</pre>
       )}
-    </Part>
+    </Section>
   );
 } // prettier-ignore
 
 /** Simulated instruments, and what they send. */
 export function InstrumentsSheet() {
-  useStandingWorking(ABOUT);
+  useDefaultWorking(ABOUT);
   return (
-    <Sheet title="Instruments" lead="Simulated, for trying; a real one sends the same lines.">
-      <Alive>
+    <Screen title="Instruments" lead="Simulated, for trying; a real one sends the same lines.">
+      <HydrationGate>
         {SETUPS.map((setup) => (
           <Instrument key={setup.kind} start={setup} />
         ))}
-        <Remark kind="plain">One reading is one line of JSON, posted to /api/instruments/readings on this machine.</Remark>
-      </Alive>
-    </Sheet>
+        <Notice kind="plain">One reading is one line of JSON, posted to /api/instruments/readings on this machine.</Notice>
+      </HydrationGate>
+    </Screen>
   );
 }

@@ -6,10 +6,10 @@ import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { patternPositions } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
-import { speakingLeaves } from '@/model/book/source-precedence';
+import { rankedLeaves } from '@/model/book/source-precedence';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { settingOf } from '@/db/reads/joint-inputs';
-import { planOfJoint, usualFaceOf, workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { planOfJoint, usualFaceOf, computeJoint } from '@/model/joint/joint-result';
 import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { type Gate, gateOf, guardsOfGate } from '@/model/fit/fit-gate';
 import { leafOfText } from '@/model/book/leaf-of-text';
@@ -21,7 +21,7 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { nowIso, nowMs } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { originalFilmFor, originalFilmReason } from './film-reason';
 import { chooseLeafSchema, jointSchema, newJointSchema, standardSchema, startSchema, type NewJointFields } from './schema';
 import { standardReading } from './standard-leaf';
@@ -31,7 +31,7 @@ import { leavesOfJoint } from './queries';
 function assertReckonable(shop: Shop, joint: Joint): void {
   atField('thread', () => threadNamed(joint.thread));
   atField('fasteners', () => patternPositions(joint.pattern, joint.fasteners));
-  workJoint(settingOf(shop, joint, nowMs()));
+  computeJoint(jointInputs(shop, joint, nowMs()));
 }
 
 const jointNamed = (shop: Shop, id: string): Joint => {
@@ -57,8 +57,8 @@ function newJoint(shop: Shop, given: NewJointFields, conditionText: string | nul
   return {
     ...fields,
     id: nanoid(10),
-    bearingOuterMm: face.outer_mm,
-    bearingInnerMm: face.inner_mm,
+    bearingOuter_mm: face.outer_mm,
+    bearingInner_mm: face.inner_mm,
     bearingMeasured: false,
     originalFilmReason: originalFilmReason(conditionText, fields.originalFilm, practice),
     rangeSchool: practice.range,
@@ -72,7 +72,7 @@ function newJoint(shop: Shop, given: NewJointFields, conditionText: string | nul
 
 /** Makes a joint from a leaf. */
 export async function addJointAction(input: unknown) {
-  return attempt(newJointSchema, input, async (fields) => {
+  return runAction(newJointSchema, input, async (fields) => {
     const shop = await currentShop();
     const leaf = shop.book.findLeaf(fields.leafId);
     if (leaf?.engineId !== fields.engineId) throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
@@ -97,12 +97,12 @@ function standardSource(shop: Shop, engineId: string): string {
 
 /** Makes a joint that no page mentions, from the standard figure, which is marked as such. */
 export async function addStandardJointAction(input: unknown) {
-  return attempt(standardSchema, input, async (fields) => {
+  return runAction(standardSchema, input, async (fields) => {
     const shop = await currentShop();
     const shelves = shelvesOf(shop, engineNamed(shop, fields.engineId));
     const { printedText, page } = standardReading(fields, shelves);
     const conditionText = null;
-    return shop.together(() => {
+    return shop.transaction(() => {
       const leafId = nanoid(10);
       shop.book.addLeaf({
         id: leafId, engineId: fields.engineId, sourceId: standardSource(shop, fields.engineId), page, subject: fields.name, printedText, replacesId: null,
@@ -133,7 +133,7 @@ export async function addStandardJointAction(input: unknown) {
 
 /** Keeps a change to a joint. What was tightened before keeps the plan it had. */
 export async function alterJointAction(input: unknown) {
-  return attempt(jointSchema, input, async (fields) => {
+  return runAction(jointSchema, input, async (fields) => {
     const shop = await currentShop();
     const before = jointNamed(shop, fields.id);
     const leaf = shop.book.findLeaf(before.leafId);
@@ -156,11 +156,11 @@ export async function alterJointAction(input: unknown) {
 
 /** Takes another leaf for a joint; one that does not govern only with a written reason. */
 export async function chooseLeafAction(input: unknown) {
-  return attempt(chooseLeafSchema, input, async ({ jointId, leafId, reason }) => {
+  return runAction(chooseLeafSchema, input, async ({ jointId, leafId, reason }) => {
     const shop = await currentShop();
     const joint = jointNamed(shop, jointId);
     const engine = engineNamed(shop, joint.engineId);
-    const speaking = speakingLeaves(leavesOfJoint(shop, joint), shop.book.sources(joint.engineId), engine);
+    const speaking = rankedLeaves(leavesOfJoint(shop, joint), shop.book.sources(joint.engineId), engine);
     const chosen = speaking.find(({ leaf }) => leaf.id === leafId);
     if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
     if (!chosen.governs && !reason) throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
@@ -195,13 +195,13 @@ function assertGate({ held, strips }: Gate, purpose: 'final' | 'trial'): void {
 
 /** Begins a going-round with the plan as it stands now, and answers with its face. */
 export async function startTighteningAction(input: unknown) {
-  return attempt(startSchema, input, async ({ jointId, purpose, reason }) => {
+  return runAction(startSchema, input, async ({ jointId, purpose, reason }) => {
     const shop = await currentShop();
     const joint = jointNamed(shop, jointId);
     const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
     assertGate(gate, purpose);
     const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
-    const plan = planOfJoint(settingOf(shop, joint, nowMs()), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
+    const plan = planOfJoint(jointInputs(shop, joint, nowMs()), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
     const stops = (plan.guards ?? []).filter((guard) => guard.severity === 'stop');
     const offScale = stops.find((guard) => guard.code === 'off-scale');
     if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');

@@ -7,18 +7,18 @@ import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import type { FastenerFacts, JointDetail, ParentFacts } from '@/model/joint/joint-detail';
 import { originalFacts } from '@/model/joint/joint-ladder';
-import type { JointSetting } from '@/model/joint/joint-inputs';
+import type { JointInputs } from '@/model/joint/joint-inputs';
 import { usualFaceOf } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { FastenerFields } from './fastener-fields';
 import styles from './fastener-fold.module.css';
 
 interface Props {
-  readonly setting: JointSetting;
+  readonly setting: JointInputs;
   readonly onChange: (part: Partial<Joint>) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
@@ -63,8 +63,8 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
       <NativeSelect className={form.double} label="In which film" data={films} value={film} onChange={(event) => setFilm(event.currentTarget.value)} />
       <TextInput label="Where it is printed" value={source} onChange={(event) => setSource(event.currentTarget.value)} />
       <div className={form.acts}>
-        <Key onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })} disabled={!whole}>The maker’s figure overrules</Key>
-        {maker && <Key onClick={() => onDetail({ maker: null })}>Back to the manual’s</Key>}
+        <Button onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })} disabled={!whole}>The maker’s figure overrules</Button>
+        {maker && <Button onClick={() => onDetail({ maker: null })}>Back to the manual’s</Button>}
       </div>
     </div>
   ); // prettier-ignore
@@ -91,8 +91,8 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
     const { thread, outer_mm, inner_mm, faceMeasured, ...rest } = facts;
     onChange({
       thread,
-      bearingOuterMm: outer_mm,
-      bearingInnerMm: inner_mm,
+      bearingOuter_mm: outer_mm,
+      bearingInner_mm: inner_mm,
       bearingMeasured: faceMeasured,
       detail: { ...joint.detail, original: rest },
     });
@@ -106,7 +106,7 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
     ? `${original.thread} → ${today.thread} ${today.form}, ${grade(today.grade)}`
     : `${original.thread} ${original.form}, ${grade(original.grade)}`;
   return (
-    <Fold title="The fastener" line={line}>
+    <Disclosure title="The fastener" line={line}>
       <p className="soft">House practice: studs {said('seating')}; locking by {said('locking')}; nuts and bolts {said('reuse')}.</p>
       <h3 className={styles.heading}>As the designer had it</h3>
       <FastenerFields label="original" facts={original} shelves={shelves} onChange={(facts) => changeOriginal(withFace(facts))} />
@@ -114,15 +114,15 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
       {today ? (
         <>
           <FastenerFields label="substitute" facts={today} shelves={shelves} substitute onChange={(facts) => onDetail({ today: withFace(facts) })} />
-          <p><Key onClick={() => onDetail({ today: null })}>The original after all</Key></p>
+          <p><Button onClick={() => onDetail({ today: null })}>The original after all</Button></p>
         </>
       ) : (
-        <p>The original, or one like it in every way. <Key onClick={() => onDetail({ today: { ...original, socket: 'not-tried' } })}>A substitute</Key></p>
+        <p>The original, or one like it in every way. <Button onClick={() => onDetail({ today: { ...original, socket: 'not-tried' } })}>A substitute</Button></p>
       )}
       <h3 className={styles.heading}>Where it sits</h3>
       <ParentFields setting={setting} onDetail={onDetail} />
       <h3 className={styles.heading}>Its maker</h3>
       <MakerFields setting={setting} onDetail={onDetail} />
-    </Fold>
+    </Disclosure>
   ); // prettier-ignore
 }

@@ -4,15 +4,15 @@ import Link from 'next/link';
 import { useMemo } from 'react';
 import type { Guard } from '@/core/joint';
 import { isDomainError } from '@/core/units';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import { stagesOfJoint, workJoint } from '@/model/joint/joint-result';
-import type { SpeakingLeaf } from '@/model/book/source-precedence';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
+import type { RankedLeaf } from '@/model/book/source-precedence';
 import type { Leaf } from '@/model/book/leaf';
 import { useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Fold } from '@/interface/parts/fold';
-import { Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking } from '@/interface/shell/working-margin';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Disclosure } from '@/interface/parts/disclosure';
+import { Notice, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { FastenerFold } from './fastener-fold';
 import { originalFilmReason } from './film-reason';
 import { GuardList } from './guard-list';
@@ -26,23 +26,23 @@ import { useKeptJoint } from './use-kept-joint';
 import { WrenchFold } from './wrench-fold';
 
 interface Props {
-  readonly setting: JointSetting;
+  readonly setting: JointInputs;
   /** A going-round that was begun and can be gone on with. */
   readonly resume?: Resume;
   /** True where it is tight at its final figure already. */
   readonly tight: boolean;
   readonly standing: string;
-  readonly speaking: readonly SpeakingLeaf[];
+  readonly speaking: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
   /** What the engine’s fits say to closing it up. */
   readonly against: readonly Guard[];
   readonly stretch: { readonly href: string; readonly line: string };
 }
 
-function useWorked(setting: JointSetting) {
+function useWorked(setting: JointInputs) {
   return useMemo(() => {
     try {
-      const worked = workJoint(setting);
+      const worked = computeJoint(setting);
       return { ok: true as const, worked, stageList: stagesOfJoint(setting, worked) };
     } catch (error) {
       if (isDomainError(error)) return { ok: false as const, message: error.message };
@@ -64,32 +64,32 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
   const worked = found.ok ? found.worked : undefined;
   const filmRung = worked?.ladder.rungs.find((rung) => rung.id === 'film');
   const caution = worked?.guards.map((guard) => guard.message).join(' ') || undefined;
-  useStandingWorking(useMemo(() => filmRung && workingOfRung(filmRung, caution), [filmRung, caution]));
+  useDefaultWorking(useMemo(() => filmRung && workingOfRung(filmRung, caution), [filmRung, caution]));
   const stops = worked?.guards.filter((guard) => guard.severity === 'stop') ?? [];
   return (
-    <Sheet
+    <Screen
       title={joint.name}
       lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${standing}`}
       aside={
         <StartControls joint={joint} resume={resume} tight={tight} stops={stops} against={against} ready={worked !== undefined} settled={settled} />
       }
     >
-      {problem && <Remark kind="stop">{problem}</Remark>}
-      {!found.ok && <Remark kind="stop">{found.message}</Remark>}
-      <Alive>
+      {problem && <Notice kind="stop">{problem}</Notice>}
+      {!found.ok && <Notice kind="stop">{found.message}</Notice>}
+      <HydrationGate>
         {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
         {worked && <GuardList guards={[...against, ...worked.guards]} />}
         <SourcesFold joint={joint} speaking={speaking} otherLeaves={otherLeaves} settled={settled} onDetail={changeDetail} />
         <FastenerFold setting={now} onChange={change} onDetail={changeDetail} />
         {worked && <WrenchFold setting={now} worked={worked} onChange={change} onDetail={changeDetail} />}
         {worked && <SpreadFold setting={now} worked={worked} />}
-        <Fold title="By stretch" line={stretch.line}>
+        <Disclosure title="By stretch" line={stretch.line}>
           <p>
             Where it matters most, length is measured before and after. <Link href={stretch.href}>The stretch sheet of this joint</Link>
           </p>
-        </Fold>
+        </Disclosure>
         <PlanFold setting={now} worked={worked} stageList={found.ok ? found.stageList : []} onChange={change} onDetail={changeDetail} plain={plain} />
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   );
 }

@@ -8,8 +8,8 @@ import type { Rung } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
 import { otherUnitOf, usePreferences, useFigures } from '@/interface/figures/preferences';
 import key from '@/interface/parts/button.module.css';
-import { Remark, Sheet } from '@/interface/parts/sheet';
-import { useShowWorking, useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { Notice, Screen } from '@/interface/parts/screen';
+import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { workingOfRung } from './ladder-view';
 import styles from './joints-sheet.module.css';
 
@@ -48,19 +48,19 @@ export function JointsSheet({
   const { plain, torque, unit } = useFigures();
   const show = useShowWorking(joints.flatMap((joint) => workingOf(joint) ?? []));
   const first = joints.find((joint) => joint.filmRung)?.filmRung;
-  useStandingWorking(useMemo(() => first && workingOfRung(first), [first]));
+  useDefaultWorking(useMemo(() => first && workingOfRung(first), [first]));
   const at = (path: string) => `/engines/${engineId}/${path}`;
   useHotkeys(keys && canAdd ? [['n', () => router.push(at('joints/new'))]] : []);
   return (
-    <Sheet
+    <Screen
       title="Joints"
       lead="Each joint: the figure on the page, and the figure to set."
       aside={canAdd && <Link href={at('joints/new')} className={key.key} data-rank="main">New joint</Link>}
     >
       {!canAdd && (
-        <Remark kind="plain">
+        <Notice kind="plain">
           A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first</Link>, or <Link href={at('joints/new')}>take the standard figure where no page speaks</Link>.
-        </Remark>
+        </Notice>
       )}
       {joints.length > 0 && (
         <table className={styles.table}>
@@ -98,6 +98,6 @@ export function JointsSheet({
           </tbody>
         </table>
       )}
-    </Sheet>
+    </Screen>
   ); // prettier-ignore
 }

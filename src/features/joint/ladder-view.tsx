@@ -4,8 +4,8 @@ import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { OVERRULED, type Override, type Rung, type RungId } from '@/core/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import type { WorkedJoint } from '@/model/joint/joint-result';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import type { JointResult } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
@@ -22,8 +22,8 @@ export const workingOfRung = (rung: Rung, caution?: string): Working => ({
 
 interface ControlProps {
   readonly rung: Rung;
-  readonly setting: JointSetting;
-  readonly worked: WorkedJoint;
+  readonly setting: JointInputs;
+  readonly worked: JointResult;
   readonly onChange: (part: Partial<Joint>) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
@@ -96,7 +96,7 @@ function RungControl(props: ControlProps) {
 }
 
 interface Props extends Omit<ControlProps, 'rung'> {
-  readonly worked: WorkedJoint;
+  readonly worked: JointResult;
 }
 
 /** The ladder: printed figure at the bottom, a rung a change, the figure to set at the top. */

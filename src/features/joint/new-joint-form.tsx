@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shelves } from '@/model/shelf/shelves';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addJointAction } from './actions';
@@ -73,9 +73,9 @@ export function NewJointForm(props: Props) {
       <NativeSelect label="Film the book has in mind" data={films} {...field('originalFilm')} />
       <NativeSelect label="Film today" data={films} {...field('todayFilm')} />
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           Make the joint
-        </Key>
+        </Button>
       </div>
     </ActionForm>
   );

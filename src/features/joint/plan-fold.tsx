@@ -4,17 +4,17 @@ import { useMemo } from 'react';
 import { patternPositions, tighteningPlan, order, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/core/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import { shaftOf, type WorkedJoint } from '@/model/joint/joint-result';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { shaftOf, type JointResult } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
-import { Part } from '@/interface/parts/sheet';
+import { Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { PlanControls } from './plan-controls';
 import styles from './joint-sheet.module.css';
 
 interface Props {
-  readonly setting: JointSetting;
-  readonly worked?: WorkedJoint;
+  readonly setting: JointInputs;
+  readonly worked?: JointResult;
   readonly stageList: readonly PlannedStage[];
   readonly onChange: (part: Partial<Joint>) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
@@ -39,7 +39,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
   const turnsAfter = (i: number) => (shaft === 'before-last' ? i === stageList.length - 2 : shaft && i < stageList.length - 1);
   const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1;
   return (
-    <Part title="The plan">
+    <Section title="The plan">
       <div className={styles.plan}>
         <div className={styles.drawing}>
           <PatternDrawing positions={positions} order={turn} caps={joint.pattern === 'caps'} label={`${joint.fasteners} fasteners with their place in the turn`} />
@@ -57,6 +57,6 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
       </div>
       <p className="soft">House practice: track kept by {schoolWords(shelves.practice, 'track').name}{joint.pattern === 'caps' && `; first ${schoolWords(shelves.practice, 'firstCap').name}`}.</p>
       <PlanControls joint={joint} practice={shelves.practice} unit={worked?.wrench.unit ?? ''} stageFigures={stageList.map((stage) => stage.setting)} onChange={onChange} onDetail={onDetail} />
-    </Part>
+    </Section>
   ); // prettier-ignore
 }

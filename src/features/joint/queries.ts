@@ -1,16 +1,16 @@
-import { engineStanding, jointStanding } from '@/db/reads/engine-state';
-import { sameSubject, speakingLeaves, type SpeakingLeaf } from '@/model/book/source-precedence';
+import { engineState, jointState } from '@/db/reads/engine-state';
+import { sameSubject, rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
 import type { Guard } from '@/core/joint';
 import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
-import { settingOf } from '@/db/reads/joint-inputs';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import { filmsName, workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { filmsName, computeJoint } from '@/model/joint/joint-result';
 import type { Leaf } from '@/model/book/leaf';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import type { Shop } from '@/db/shop';
-import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
+import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import type { JointSummary } from './joints-sheet';
 
 function standingLeaves(shop: Shop, engineId: string): readonly Leaf[] {
@@ -33,12 +33,12 @@ export function leavesOfJoint(shop: Shop, joint: Joint): readonly Leaf[] {
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
 export function jointSummaries(shop: Shop, engine: Engine, now: number): readonly JointSummary[] {
-  const { joints, fits } = engineStanding(shop, engine);
+  const { joints, fits } = engineState(shop, engine);
   return joints.map((standing) => {
     const { joint } = standing;
     const gate = gateOf(fits, joint.id);
-    const setting = settingOf(shop, joint, now);
-    const { ladder, wrench, guards } = workJoint(setting);
+    const setting = jointInputs(shop, joint, now);
+    const { ladder, wrench, guards } = computeJoint(setting);
     return {
       id: joint.id,
       name: joint.name,
@@ -64,10 +64,10 @@ export interface Resume {
 }
 
 export interface JointPage {
-  readonly setting: JointSetting;
+  readonly setting: JointInputs;
   readonly standing: string;
   readonly tight: boolean;
-  readonly speaking: readonly SpeakingLeaf[];
+  readonly speaking: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
@@ -79,7 +79,7 @@ export interface JointPage {
 export function jointPage(shop: Shop, engine: Engine, jointId: string, now: number): JointPage | undefined {
   const joint = shop.joints.find(jointId);
   if (joint?.engineId !== engine.id) return undefined;
-  const standing = jointStanding(shop, engine, joint);
+  const standing = jointState(shop, engine, joint);
   const line = tighteningLine(standing, now);
   const { final } = standing;
   const half = final && !final.standing.complete;
@@ -87,10 +87,10 @@ export function jointPage(shop: Shop, engine: Engine, jointId: string, now: numb
   const spoken = new Set(leaves.map((leaf) => leaf.id));
   const sets = shop.bolts.ofJoint(joint.id).length;
   return {
-    setting: settingOf(shop, joint, now),
+    setting: jointInputs(shop, joint, now),
     standing: `${line} ${retorqueLine(standing, now)}`,
     tight: final?.standing.complete ?? false,
-    speaking: speakingLeaves(leaves, shop.book.sources(engine.id), engine),
+    speaking: rankedLeaves(leaves, shop.book.sources(engine.id), engine),
     otherLeaves: standingLeaves(shop, engine.id).filter((leaf) => !spoken.has(leaf.id)),
     stretch: {
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { MOST_FASTENERS, type StageScheme } from '@/core/tightening';
+import { MAX_FASTENERS, type StageScheme } from '@/core/tightening';
 import type { Joint } from '@/model/joint/joint';
 import { detailSchema } from '@/model/joint/joint-detail-schema';
 
@@ -22,7 +22,7 @@ const fields = {
   leafId: Joi.string().required().messages({ 'string.empty': 'Choose the leaf that the figure is on.' }),
   name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the joint a name.' }),
   pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
-  fasteners: Joi.number().integer().min(1).max(MOST_FASTENERS).required().label('the number of fasteners').messages({ 'number.base': 'Say how many fasteners there are.' }),
+  fasteners: Joi.number().integer().min(1).max(MAX_FASTENERS).required().label('the number of fasteners').messages({ 'number.base': 'Say how many fasteners there are.' }),
   thread: Joi.string().trim().max(40).required().label('the thread').messages({ 'string.empty': 'Give the thread, such as 3/8 BSF or M8.' }),
   originalFilm: film,
   todayFilm: film,
@@ -40,8 +40,8 @@ export const jointSchema = Joi.object<JointFields>({
   stageScheme: scheme.required(),
   unitOfWork: Joi.string().valid('row', 'each').required(),
   wrenchId: Joi.string().required().messages({ 'string.empty': 'Choose the wrench.' }),
-  bearingOuterMm: Joi.number().positive().max(200).required().label('the outside of the face'),
-  bearingInnerMm: Joi.number().positive().max(200).required().label('the hole of the face'),
+  bearingOuter_mm: Joi.number().positive().max(200).required().label('the outside of the face'),
+  bearingInner_mm: Joi.number().positive().max(200).required().label('the hole of the face'),
   bearingMeasured: Joi.boolean().required(),
   originalFilmReason: Joi.string().max(200).required(),
   detail: detailSchema.required(),

@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { Override, Rung, RungId } from '@/core/joint';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import { MeasureField } from '@/interface/parts/measure-field';
 import styles from './ladder-view.module.css';
 
@@ -25,10 +25,10 @@ export function SetAside({ rung, onKeep, onLeave }: Props) {
       <TextInput label="Why" description="Printed in the record" value={reason} onChange={(event) => setReason(event.currentTarget.value)} autoFocus />
       {!ONLY_OUT.has(rung.id) && <MeasureField kind="torque" label="Figure instead" description="Nothing here takes the rung out" value={null} onChange={setValue} />}
       <div className={styles.asideKeys}>
-        <Key onClick={() => onKeep({ value_Nm, reason: reason.trim() })} disabled={reason.trim() === ''}>
+        <Button onClick={() => onKeep({ value_Nm, reason: reason.trim() })} disabled={reason.trim() === ''}>
           {value_Nm === null ? 'Take it out' : 'Overrule it'}
-        </Key>
-        <Key onClick={onLeave}>Leave it</Key>
+        </Button>
+        <Button onClick={onLeave}>Leave it</Button>
       </div>
     </div>
   ); // prettier-ignore

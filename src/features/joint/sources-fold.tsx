@@ -3,22 +3,22 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { kindWords, type SpeakingLeaf } from '@/model/book/source-precedence';
+import { kindWords, type RankedLeaf } from '@/model/book/source-precedence';
 import { sourceLine } from '@/model/joint/joint-ladder';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { Leaf } from '@/model/book/leaf';
 import type { Joint } from '@/model/joint/joint';
 import { useFigures } from '@/interface/figures/preferences';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
-import { Remark } from '@/interface/parts/sheet';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
+import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { chooseLeafAction } from './actions';
 import styles from './sources-fold.module.css';
 
 interface Props {
   readonly joint: Joint;
-  readonly speaking: readonly SpeakingLeaf[];
+  readonly speaking: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
   readonly settled: () => Promise<unknown>;
   readonly onDetail: (part: Partial<JointDetail>) => void;
@@ -31,7 +31,7 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
   const router = useRouter();
   const { significant } = useFigures();
   const [pending, startTransition] = useTransition();
-  const [wanted, setWanted] = useState<SpeakingLeaf>();
+  const [wanted, setWanted] = useState<RankedLeaf>();
   const [reason, setReason] = useState('');
   const [refusal, setRefusal] = useState<string>();
   const governing = speaking.find((one) => one.governs);
@@ -45,17 +45,17 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
       setWanted(undefined);
       router.refresh();
     });
-  const choose = (one: SpeakingLeaf) => (one.governs ? take(one.leaf.id, null) : setWanted(one));
+  const choose = (one: RankedLeaf) => (one.governs ? take(one.leaf.id, null) : setWanted(one));
   const others = speaking.length - 1;
   const line = used
     ? `${sourceLine(used.source)}, p. ${used.leaf.page}${others > 0 ? `; ${others} more ${others === 1 ? 'speaks' : 'speak'} of it` : ''}`
     : 'its leaf';
   return (
-    <Fold title="Which page speaks" line={line} open={governing !== undefined && governing.leaf.id !== joint.leafId}>
+    <Disclosure title="Which page speaks" line={line} open={governing !== undefined && governing.leaf.id !== joint.leafId}>
       {governing && governing.leaf.id !== joint.leafId && (
-        <Remark kind="wait">
+        <Notice kind="wait">
           A lower-ranked leaf is used: {joint.detail.leafReason ?? 'no reason was given.'}
-        </Remark>
+        </Notice>
       )}
       <ul className={styles.leaves}>
         {speaking.map((one) => (
@@ -67,18 +67,18 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
                 {one.offBy_pct !== undefined && Math.abs(one.offBy_pct) > 0.05 && ` ${one.offBy_pct > 0 ? '+' : '−'}${significant(Math.abs(one.offBy_pct))} % against it.`}
               </span>
             </span>
-            {one.leaf.id === joint.leafId ? <b>in use</b> : givesTorque(one.leaf) ? <Key onClick={() => choose(one)} disabled={pending}>Use it<span className="only-spoken">: {one.leaf.printedText}</span></Key> : <span className="soft">no torque</span>}
+            {one.leaf.id === joint.leafId ? <b>in use</b> : givesTorque(one.leaf) ? <Button onClick={() => choose(one)} disabled={pending}>Use it<span className="only-spoken">: {one.leaf.printedText}</span></Button> : <span className="soft">no torque</span>}
           </li>
         ))}
       </ul>
       {wanted && (
         <div className={styles.why}>
           <TextInput label="Why the lower-ranked leaf is taken" description="Printed in the record" value={reason} onChange={(event) => setReason(event.currentTarget.value)} autoFocus />
-          <Key onClick={() => take(wanted.leaf.id, reason.trim())} disabled={pending || reason.trim() === ''}>Use “{wanted.leaf.printedText}”</Key>
-          <Key onClick={() => setWanted(undefined)}>Leave it</Key>
+          <Button onClick={() => take(wanted.leaf.id, reason.trim())} disabled={pending || reason.trim() === ''}>Use “{wanted.leaf.printedText}”</Button>
+          <Button onClick={() => setWanted(undefined)}>Leave it</Button>
         </div>
       )}
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
       {otherLeaves.length > 0 && (
         <NativeSelect
           label="Another leaf speaks of it too"
@@ -93,6 +93,6 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
           maw={520}
         />
       )}
-    </Fold>
+    </Disclosure>
   ); // prettier-ignore
 }

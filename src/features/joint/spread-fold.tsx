@@ -5,11 +5,11 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { spreadOf, type ClampBand, type Spread } from '@/core/joint';
 import type { MonteCarloInput } from '@/core/statistics';
 import { ladderInput } from '@/model/joint/joint-ladder';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import type { WorkedJoint } from '@/model/joint/joint-result';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import type { JointResult } from '@/model/joint/joint-result';
 import { useFigures } from '@/interface/figures/preferences';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
 import type { BandLine, BandRow } from '@/interface/parts/band-chart';
 import type { MonteCarloMessage } from '@/workers/monte-carlo.worker';
 import styles from './spread-fold.module.css';
@@ -64,8 +64,8 @@ function useSimulation(input: MonteCarloInput) {
 }
 
 interface Props {
-  readonly setting: JointSetting;
-  readonly worked: WorkedJoint;
+  readonly setting: JointInputs;
+  readonly worked: JointResult;
 }
 
 /** The band of clamp load of one joint, in one line, and opened whole. */
@@ -73,9 +73,9 @@ export function SpreadFold(props: Props) {
   const { significant } = useFigures();
   const { p5_N, p95_N } = props.worked.ladder.band;
   return (
-    <Fold title="The spread" line={`${significant(p5_N / 1000)} to ${significant(p95_N / 1000)} kN a fastener`}>
+    <Disclosure title="The spread" line={`${significant(p5_N / 1000)} to ${significant(p95_N / 1000)} kN a fastener`}>
       <SpreadBody {...props} />
-    </Fold>
+    </Disclosure>
   );
 }
 
@@ -96,7 +96,7 @@ function SpreadBody({ setting, worked }: Props) {
       muThread: ladder.friction.thread,
       muHead: ladder.friction.head,
       prevailing_Nm: ladder.prevailing_Nm,
-      wrenchAccuracy_pct: wrench.accuracyPct,
+      wrenchAccuracy_pct: wrench.accuracy_pct,
       sharedFilm: ladder.friction.shared,
       samples: SAMPLES,
       seed: SEED,
@@ -113,11 +113,11 @@ function SpreadBody({ setting, worked }: Props) {
         {spread.yield_N === undefined ? 'The fastener’s grade is not known, so no yield is drawn.' : <>Yield while turning: <b className="figure">{kN(spread.yield_N)}</b>.</>}
       </p>
       <div className={styles.simulation} aria-live="polite">
-        {!run && <Key onClick={start}>Draw a million</Key>}
+        {!run && <Button onClick={start}>Draw a million</Button>}
         {run?.running && (
           <>
             <progress className={styles.progress} value={run.drawn} max={SAMPLES} aria-label="Samples drawn" />
-            <Key onClick={stop}>Stop</Key>
+            <Button onClick={stop}>Stop</Button>
           </>
         )}
         {run?.band && <p data-testid="simulated">Drawn a million times, seed {SEED}: <b className="figure">{range(run.band)}</b>.</p>}

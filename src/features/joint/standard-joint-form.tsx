@@ -7,7 +7,7 @@ import { isDomainError } from '@/core/units';
 import type { Shelves } from '@/model/shelf/shelves';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addStandardJointAction } from './actions';
@@ -61,7 +61,7 @@ export function StandardJointForm({ engineId, shelves }: Props) {
         )}
       </p>
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>Make it by the standard figure</Key>
+        <Button type="submit" rank="main" disabled={pending}>Make it by the standard figure</Button>
       </div>
     </ActionForm>
   ); // prettier-ignore

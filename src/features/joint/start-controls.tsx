@@ -5,8 +5,8 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
-import { Key } from '@/interface/parts/button';
-import { Remark } from '@/interface/parts/sheet';
+import { Button } from '@/interface/parts/button';
+import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { startTighteningAction } from './actions';
 import type { Resume } from './queries';
@@ -47,13 +47,13 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
   const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';
   return (
     <div className={styles.start}>
-      {resume && <Remark kind="wait">{resume.line}</Remark>}
+      {resume && <Notice kind="wait">{resume.line}</Notice>}
       <div className={styles.startKeys}>
-        {resume && <Key rank="main" onClick={() => router.push(resume.href)}>Go on at the face</Key>}
-        <Key rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={starting || !ready}>
+        {resume && <Button rank="main" onClick={() => router.push(resume.href)}>Go on at the face</Button>}
+        <Button rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={starting || !ready}>
           {resume || tight ? again : 'To the face'}
-        </Key>
-        {!resume && <Key onClick={() => begin('trial')} disabled={starting || !ready}>A trial</Key>}
+        </Button>
+        {!resume && <Button onClick={() => begin('trial')} disabled={starting || !ready}>A trial</Button>}
       </div>
       {asking && (
         <div className={styles.reason}>
@@ -65,10 +65,10 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
           />
-          <Key rank="stop" onClick={() => start(asking)} disabled={starting || reason.trim() === ''}>To the face, with this reason</Key>
+          <Button rank="stop" onClick={() => start(asking)} disabled={starting || reason.trim() === ''}>To the face, with this reason</Button>
         </div>
       )}
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
     </div>
   ); // prettier-ignore
 }

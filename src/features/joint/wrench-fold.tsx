@@ -4,19 +4,19 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { schoolWords } from '@/core/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
-import type { JointSetting } from '@/model/joint/joint-inputs';
-import type { WorkedJoint } from '@/model/joint/joint-result';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import type { JointResult } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { useFigures } from '@/interface/figures/preferences';
-import { Key } from '@/interface/parts/button';
-import { Fold } from '@/interface/parts/fold';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import styles from './fastener-fold.module.css';
 
 interface Props {
-  readonly setting: JointSetting;
-  readonly worked: WorkedJoint;
+  readonly setting: JointInputs;
+  readonly worked: JointResult;
   readonly onChange: (part: Partial<Joint>) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
@@ -37,8 +37,8 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
       <MeasureField label="Adaptor, square to fastener" value={extension} onChange={setExtension} zero />
       <MeasureField kind="number" zero label="Angle to the handle, degrees" description="0 in line, 90 across" value={angle} onChange={setAngle} />
       <div className={form.acts}>
-        <Key onClick={fit} disabled={length === null || extension === null}>With this adaptor</Key>
-        {adaptor && <Key onClick={() => onDetail({ adaptor: null })}>No adaptor</Key>}
+        <Button onClick={fit} disabled={length === null || extension === null}>With this adaptor</Button>
+        {adaptor && <Button onClick={() => onDetail({ adaptor: null })}>No adaptor</Button>}
       </div>
     </div>
   ); // prettier-ignore
@@ -56,22 +56,22 @@ export function WrenchFold({ setting, worked, onChange, onDetail }: Props) {
     onChange({ wrenchId: id });
   };
   return (
-    <Fold title="The wrench" line={`${wrench.name}${byHand ? ', taken by hand' : ', from the shelf'}`}>
+    <Disclosure title="The wrench" line={`${wrench.name}${byHand ? ', taken by hand' : ', from the shelf'}`}>
       <p className="soft">House practice: {schoolWords(shelves.practice, 'window').name}. <Link href="/shelves/wrenches">The wrench shelf</Link></p>
       {chosen ? (
-        <p><b>{chosen.name}</b> at {plain(chosen.setting.rounded)}: {chosen.reason} {byHand && chosen.id !== wrench.id && <Key onClick={() => onDetail({ wrenchByHand: false })}>Take it</Key>}</p>
+        <p><b>{chosen.name}</b> at {plain(chosen.setting.rounded)}: {chosen.reason} {byHand && chosen.id !== wrench.id && <Button onClick={() => onDetail({ wrenchByHand: false })}>Take it</Button>}</p>
       ) : (
         <p>No wrench on the shelf is trusted at this figure.</p>
       )}
       <ul className={styles.passed}>
         {choice.passedOver.map((one) => (
           <li key={one.id}>
-            <span>{one.name}: {one.reason}</span> {one.id !== wrench.id && <Key onClick={() => use(one.id)}>Use it all the same<span className="only-spoken"> {one.name}</span></Key>}
+            <span>{one.name}: {one.reason}</span> {one.id !== wrench.id && <Button onClick={() => use(one.id)}>Use it all the same<span className="only-spoken"> {one.name}</span></Button>}
           </li>
         ))}
       </ul>
       <h3 className={styles.heading}>An adaptor on the square</h3>
       <AdaptorFields setting={setting} onDetail={onDetail} />
-    </Fold>
+    </Disclosure>
   ); // prettier-ignore
 }

@@ -5,20 +5,20 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { bearingSize } from '@/core/fits';
 import { readLength } from '@/core/print';
 import { isDomainError } from '@/core/units';
-import type { EngineSheets } from '@/model/engine/engine-measure';
+import type { EngineMeasures } from '@/model/engine/engine-measure';
 import { useLengths } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking } from '@/interface/shell/working-margin';
-import { KeepSheet } from './kept-sheet';
-import { workingOfBearings } from './sheet-working';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
+import { KeepSheet } from './kept-measure';
+import { workingOfBearings } from './measure-working';
 import styles from './measures.module.css';
 
-type Bearings = EngineSheets['bearings'];
-type Marks = EngineSheets['marks'];
+type Bearings = EngineMeasures['bearings'];
+type Marks = EngineMeasures['marks'];
 
 type Found = { readonly ok: true; readonly step_mm: number; readonly off_mm: number } | { readonly ok: false; readonly message: string } | undefined;
 
@@ -106,7 +106,7 @@ function SizePart({
       measured_mm === null || standard_mm === null ? undefined : { measured_mm, standard_mm, ...(size?.ok && { step_mm: size.step_mm }) };
     return workingOfBearings(measured(journal_mm, journalStandard_mm, journal), measured(housing_mm, housingStandard_mm, housing), { size, gap });
   }, [journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, journal, housing, size, gap]);
-  useStandingWorking(working);
+  useDefaultWorking(working);
   const told = (one: Found, words: string) =>
     one &&
     (one.ok ? (
@@ -114,10 +114,10 @@ function SizePart({
         <b className="figure">{one.step_mm === 0 ? 'Standard' : `${gap(one.step_mm)} ${words}`}</b>, off it by {gap(one.off_mm)}.
       </p>
     ) : (
-      <Remark kind="stop">{one.message}</Remark>
+      <Notice kind="stop">{one.message}</Notice>
     ));
   return (
-    <Part title="Bearing size">
+    <Section title="Bearing size">
       <div className={form.grid}>
         {which}
         <MeasureField bothSystems label="Journal, measured" value={v.journal_mm} onChange={set('journal_mm')} />
@@ -138,11 +138,11 @@ function SizePart({
         </div>
       ))}
       <p className={form.acts}>
-        <Key onClick={() => setShells((before) => [...before, { upper: '', lower: '' }])}>Another bearing</Key>
-        {shells.length > 1 && <Key onClick={() => setShells((before) => before.slice(0, -1))}>One less</Key>}
+        <Button onClick={() => setShells((before) => [...before, { upper: '', lower: '' }])}>Another bearing</Button>
+        {shells.length > 1 && <Button onClick={() => setShells((before) => before.slice(0, -1))}>One less</Button>}
       </p>
       <KeepSheet engineId={engineId} kind="bearings" body={body} words="Keep the sizes" />
-    </Part>
+    </Section>
   ); // prettier-ignore
 }
 
@@ -152,7 +152,7 @@ function MarksPart({ engineId, kept }: { readonly engineId: string; readonly kep
     setPairs((before) => before.map((pair, i) => (i === at ? { ...pair, ...part } : pair)));
   const isWhole = pairs.every(({ place, one, other }) => place.trim() !== '' && one.trim() !== '' && other.trim() !== '');
   return (
-    <Part title="Match marks">
+    <Section title="Match marks">
       {pairs.map((pair, i) => (
         <div key={i} className={styles.row}>
           <TextInput label="What" value={pair.place} onChange={(event) => set(i, { place: event.currentTarget.value })} />
@@ -161,11 +161,11 @@ function MarksPart({ engineId, kept }: { readonly engineId: string; readonly kep
         </div>
       ))}
       <p className={form.acts}>
-        <Key onClick={() => setPairs((before) => [...before, { place: `Rod ${before.length + 1}`, one: '', other: '' }])}>Another pair</Key>
-        {pairs.length > 1 && <Key onClick={() => setPairs((before) => before.slice(0, -1))}>One less</Key>}
+        <Button onClick={() => setPairs((before) => [...before, { place: `Rod ${before.length + 1}`, one: '', other: '' }])}>Another pair</Button>
+        {pairs.length > 1 && <Button onClick={() => setPairs((before) => before.slice(0, -1))}>One less</Button>}
       </p>
       <KeepSheet engineId={engineId} kind="marks" body={isWhole ? { pairs } : undefined} words="Keep the marks" />
-    </Part>
+    </Section>
   ); // prettier-ignore
 }
 
@@ -183,11 +183,11 @@ export function BearingsSheet({
   const names = [...new Set([...bearings.map((one) => one.name), ...USUAL])];
   const which = <NativeSelect label="Which bearings" data={names} value={name} onChange={(event) => setName(event.currentTarget.value)} />;
   return (
-    <Sheet title="Bearing sizes and match marks" lead="Measured before anything is ordered.">
-      <Alive>
+    <Screen title="Bearing sizes and match marks" lead="Measured before anything is ordered.">
+      <HydrationGate>
         <SizePart key={name} engineId={engineId} name={name} kept={bearings.find((one) => one.name === name)} which={which} />
         <MarksPart engineId={engineId} kept={marks} />
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   );
 }

@@ -3,17 +3,17 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clockingDoubts, evenClocking, type GapMark } from '@/core/fits';
-import type { EngineSheets } from '@/model/engine/engine-measure';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import type { EngineMeasures } from '@/model/engine/engine-measure';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking } from '@/interface/shell/working-margin';
+import { Notice, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { ClockingDrawing } from './clocking-drawing';
-import { KeepSheet } from './kept-sheet';
+import { KeepSheet } from './kept-measure';
 import styles from './measures.module.css';
 
-type Clocking = EngineSheets['clocking'];
+type Clocking = EngineMeasures['clocking'];
 
 interface MarkFields {
   readonly name: string;
@@ -50,7 +50,7 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
   const [pin, setPin] = useState(String(kept?.pin_deg ?? (kept ? '' : 0)));
   const [thrust, setThrust] = useState(String(kept?.thrust_deg ?? ''));
   const [note, setNote] = useState(kept?.note ?? '');
-  useStandingWorking(ABOUT);
+  useDefaultWorking(ABOUT);
   const set = (at: number, part: Partial<MarkFields>) => setMarks((before) => before.map((mark, i) => (i === at ? { ...mark, ...part } : mark)));
   const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: number(deg), kind }));
   const isWhole = read.every(
@@ -74,8 +74,8 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
     );
   };
   return (
-    <Sheet title="Ring clocking" lead="Degrees clockwise from the front, seen from above.">
-      <Alive>
+    <Screen title="Ring clocking" lead="Degrees clockwise from the front, seen from above.">
+      <HydrationGate>
         <div className={styles.clock}>
           <ClockingDrawing {...input} />
           <div>
@@ -88,10 +88,10 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
               </div>
             ))}
             <p className={form.acts}>
-              <Key onClick={() => add('gap', `Ring ${marks.length + 1}`)}>Another gap</Key>
-              <Key onClick={() => add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)}>An expander’s end</Key>
-              {marks.length > 1 && <Key onClick={() => setMarks((before) => before.slice(0, -1))}>One less</Key>}
-              <Key onClick={even}>Spread evenly from the first</Key>
+              <Button onClick={() => add('gap', `Ring ${marks.length + 1}`)}>Another gap</Button>
+              <Button onClick={() => add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)}>An expander’s end</Button>
+              {marks.length > 1 && <Button onClick={() => setMarks((before) => before.slice(0, -1))}>One less</Button>}
+              <Button onClick={even}>Spread evenly from the first</Button>
             </p>
             <div className={form.grid}>
               <TextInput label="Piston pin lies at, degrees" inputMode="decimal" value={pin} onChange={(event) => setPin(event.currentTarget.value)} />
@@ -100,9 +100,9 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
             </div>
           </div>
         </div>
-        {doubts.map((doubt) => <Remark key={doubt.message} kind="wait">{doubt.message}</Remark>)}
+        {doubts.map((doubt) => <Notice key={doubt.message} kind="wait">{doubt.message}</Notice>)}
         <KeepSheet engineId={engineId} kind="clocking" body={isWhole ? { ...input, note } : undefined} />
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

@@ -3,18 +3,18 @@
 import { useMemo, useState } from 'react';
 import { compression, displacement } from '@/core/fits';
 import { isDomainError } from '@/core/units';
-import type { EngineSheets } from '@/model/engine/engine-measure';
+import type { EngineMeasures } from '@/model/engine/engine-measure';
 import { useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking } from '@/interface/shell/working-margin';
-import { KeepSheet } from './kept-sheet';
-import { workingOfVolumes, type VolumesGiven } from './sheet-working';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
+import { KeepSheet } from './kept-measure';
+import { workingOfVolumes, type VolumesGiven } from './measure-working';
 import styles from './measures.module.css';
 
-type Volumes = EngineSheets['volumes'];
+type Volumes = EngineMeasures['volumes'];
 type Fields = { readonly [K in keyof Volumes]-?: number | null };
 
 /** What has been given, as far as it can be reckoned with. */
@@ -56,19 +56,19 @@ export function VolumesSheet({ engineId, kept }: { readonly engineId: string; re
   const [v, setV] = useState<Fields>({ ...EMPTY, ...kept });
   const set = (name: keyof Fields) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const found = useMemo(() => reckoned(v), [v]);
-  useStandingWorking(found.ok ? found.working : undefined);
+  useDefaultWorking(found.ok ? found.working : undefined);
   return (
-    <Sheet title="Displacement and compression" lead="As measured on this engine, with its overbore.">
-      <Alive>
-        <Part title="Swept">
+    <Screen title="Displacement and compression" lead="As measured on this engine, with its overbore.">
+      <HydrationGate>
+        <Section title="Swept">
           <div className={form.grid}>
             <MeasureField bothSystems label="Standard bore" value={v.bore_mm} onChange={set('bore_mm')} />
             <MeasureField bothSystems label="Overbore, on the diameter" value={v.overbore_mm} onChange={set('overbore_mm')} zero />
             <MeasureField bothSystems label="Stroke" value={v.stroke_mm} onChange={set('stroke_mm')} />
             <MeasureField label="Cylinders" kind="number" value={v.cylinders} onChange={set('cylinders')} />
           </div>
-        </Part>
-        <Part title="Above the piston">
+        </Section>
+        <Section title="Above the piston">
           <div className={form.grid}>
             <MeasureField label="Chamber, cc" description="By burette, valves in" kind="number" value={v.chamber_cc} onChange={set('chamber_cc')} zero />
             <MeasureField bothSystems label="Hole in the gasket" value={v.gasketBore_mm} onChange={set('gasketBore_mm')} />
@@ -76,8 +76,8 @@ export function VolumesSheet({ engineId, kept }: { readonly engineId: string; re
             <MeasureField bothSystems label="Piston below the face" description="Above it with a minus" value={v.deck_mm} onChange={set('deck_mm')} signed />
             <MeasureField label="Dish, cc" description="A dome with a minus" kind="number" value={v.crown_cc} onChange={set('crown_cc')} signed />
           </div>
-        </Part>
-        {!found.ok && <Remark kind="stop">{found.message}</Remark>}
+        </Section>
+        {!found.ok && <Notice kind="stop">{found.message}</Notice>}
         {found.ok && found.swept && (
           <dl className={styles.facts} data-testid="volumes">
             <div><dt>In all</dt><dd>{significant(found.swept.total_cc, 4)} cc</dd></div>
@@ -87,7 +87,7 @@ export function VolumesSheet({ engineId, kept }: { readonly engineId: string; re
           </dl>
         )}
         <KeepSheet engineId={engineId} kind="volumes" body={found.ok ? bodyOf(v) : undefined} />
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

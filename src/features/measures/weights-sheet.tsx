@@ -3,20 +3,20 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { IMBALANCE_UNITS, balanced, imbalance_gmm, matchPieces, matchRods, type ImbalanceUnit, type RodWeight } from '@/core/fits';
-import type { EngineSheets } from '@/model/engine/engine-measure';
+import type { EngineMeasures } from '@/model/engine/engine-measure';
 import { useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { Part, Sheet } from '@/interface/parts/sheet';
-import { useStandingWorking } from '@/interface/shell/working-margin';
-import { KeepSheet } from './kept-sheet';
-import { workingOfWeights } from './sheet-working';
+import { Section, Screen } from '@/interface/parts/screen';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
+import { KeepSheet } from './kept-measure';
+import { workingOfWeights } from './measure-working';
 import styles from './measures.module.css';
 
-type Weights = EngineSheets['weights'];
-type Balance = EngineSheets['balance'];
+type Weights = EngineMeasures['weights'];
+type Balance = EngineMeasures['balance'];
 
 interface RodFields {
   readonly big_g: number | null;
@@ -62,7 +62,7 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
       ? { words: grams(one), most: one }
       : { words: `big ${grams(one.big_g)}; small ${grams(one.small_g)}`, most: Math.max(one.big_g, one.small_g) };
   };
-  useStandingWorking(
+  useDefaultWorking(
     useMemo(
       () =>
         what === 'rods'
@@ -82,7 +82,7 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
       ? { what, name, rods: what === 'rods' ? weighedRods : [], pieces_g: what === 'pieces' ? weighedPieces : [], tolerance_g }
       : undefined;
   return (
-    <Part title="Matched to the lightest">
+    <Section title="Matched to the lightest">
       <div className={form.grid}>
         {which}
         <NativeSelect label="Weighed" data={[{ value: 'rods', label: 'rods, end by end' }, { value: 'pieces', label: 'whole pieces: pistons, pins' }]} value={what} onChange={(event) => setWhat(event.currentTarget.value as Weights['what'])} />
@@ -107,12 +107,12 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
         );
       })}
       <p className={form.acts}>
-        <Key onClick={add}>One more</Key>
-        {count > 1 && <Key onClick={drop}>One less</Key>}
+        <Button onClick={add}>One more</Button>
+        {count > 1 && <Button onClick={drop}>One less</Button>}
         {matched && <span data-testid="matched">{matched.alreadyMatched ? `Alike within ${significant(tolerance_g ?? 0)} g already.` : 'Take off what is told, and weigh again.'}</span>}
       </p>
       <KeepSheet engineId={engineId} kind="weights" body={body} words="Keep the weights" />
-    </Part>
+    </Section>
   ); // prettier-ignore
 }
 
@@ -149,7 +149,7 @@ function BalancePart({ engineId, kept }: { readonly engineId: string; readonly k
   );
   const found = given.length === planes.length ? balanced(given) : undefined;
   return (
-    <Part title="Imbalance, before and after">
+    <Section title="Imbalance, before and after">
       <div className={form.grid}>
         <TextInput label="From which report" value={report} onChange={(event) => setReport(event.currentTarget.value)} />
         <NativeSelect label="Printed in" data={[...IMBALANCE_UNITS]} value={unit} onChange={(event) => setUnit(event.currentTarget.value as ImbalanceUnit)} />
@@ -169,7 +169,7 @@ function BalancePart({ engineId, kept }: { readonly engineId: string; readonly k
         );
       })}
       <KeepSheet engineId={engineId} kind="balance" body={found ? { report, unit, planes: given } : undefined} words="Keep the report" />
-    </Part>
+    </Section>
   ); // prettier-ignore
 }
 
@@ -188,8 +188,8 @@ export function WeightsSheet({
   const set = sets.find((one) => one.name === name) ?? { name, what: 'pieces' as const };
   const data = sets.map((one) => ({ value: one.name, label: one.name || 'another set' }));
   return (
-    <Sheet title="Weights and balance" lead="Down to the lightest, end by end; then what the balancing shop reports.">
-      <Alive>
+    <Screen title="Weights and balance" lead="Down to the lightest, end by end; then what the balancing shop reports.">
+      <HydrationGate>
         <WeighedSet
           key={name}
           engineId={engineId}
@@ -198,7 +198,7 @@ export function WeightsSheet({
           which={<NativeSelect label="Which set" data={data} value={name} onChange={(event) => setName(event.currentTarget.value)} />}
         />
         <BalancePart engineId={engineId} kept={balance} />
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   );
 }

@@ -9,7 +9,7 @@ import type { TorqueReading } from '@/core/print';
 import { threadNamed, type Thread } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
 import { TorqueReadingView, readPrint } from '@/interface/parts/torque-reading';
 import styles from './quick-reckoner.module.css';
@@ -81,7 +81,7 @@ export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
     setChosen(0);
   };
   return (
-    <Alive>
+    <HydrationGate>
       <TextInput label="As printed on the page" placeholder="5½ mkg, threads oiled" value={text} onChange={(event) => type(event.currentTarget.value)} size="lg" data-autofocus autoComplete="off" />
       <div aria-live="polite">
         {text.trim() !== '' && <TorqueReadingView read={read} chosen={chosen} onChoose={setChosen} everyUnit />}
@@ -95,6 +95,6 @@ export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
           {thread && book && <FilmsSideBySide reading={reading} thread={thread} book={book} films={films} />}
         </>
       )}
-    </Alive>
+    </HydrationGate>
   ); // prettier-ignore
 }

@@ -5,13 +5,13 @@ import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import type { BuildFile } from './build-file';
 import { buildFileSchema } from './build-file-schema';
 import { asCopy, readBack } from './read-back';
 
-const MOST_CHARACTERS = 50_000_000;
-const textSchema = Joi.object<{ text: string }>({ text: Joi.string().max(MOST_CHARACTERS).required() });
+const MAX_CHARACTERS = 50_000_000;
+const textSchema = Joi.object<{ text: string }>({ text: Joi.string().max(MAX_CHARACTERS).required() });
 
 function parse(text: string): BuildFile {
   let body: unknown;
@@ -28,7 +28,7 @@ function parse(text: string): BuildFile {
 
 /** Reads a build file into this shop; where the engine already stands here, as a copy beside it. */
 export async function readBackAction(input: unknown) {
-  return attempt(textSchema, input, async ({ text }) => {
+  return runAction(textSchema, input, async ({ text }) => {
     const shop = await currentShop();
     const file = parse(text);
     const copied = shop.engines.find(file.engine.id) !== undefined;

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { METHODS, READING_UNITS_MM } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
 import { TORQUE_UNITS } from '@/core/units';
-import { SHEET_SCHEMAS } from '@/model/engine/engine-measure-schemas';
+import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { detailSchema } from '@/model/joint/joint-detail-schema';
@@ -36,8 +36,8 @@ const source = Joi.object({
 const leaf = Joi.object({
   id, engineId: id, sourceId: id, page: text, subject: text, printedText: text, conditionText: Joi.string().max(400).allow(null).required(),
   kind: Joi.string().valid(...LEAF_KINDS).required(), readingIndex: Joi.number().integer().min(0).required(),
-  minNm: numberOrNone, maxNm: numberOrNone, minDeg: numberOrNone, maxDeg: numberOrNone,
-  minMm: Joi.number().allow(null).default(null), maxMm: Joi.number().allow(null).default(null),
+  min_Nm: numberOrNone, max_Nm: numberOrNone, min_deg: numberOrNone, max_deg: numberOrNone,
+  min_mm: Joi.number().allow(null).default(null), max_mm: Joi.number().allow(null).default(null),
   agreedNotes: list(Joi.string()), replacesId: idOrNone, createdAt: time,
 }); // prettier-ignore
 
@@ -48,7 +48,7 @@ const wrench = Joi.object({
   min: number,
   max: number,
   graduation: number,
-  accuracyPct: number,
+  accuracy_pct: number,
   calibration: Joi.array()
     .items(Joi.object({ set: number, true: number }))
     .default([]),
@@ -58,7 +58,7 @@ const wrench = Joi.object({
 
 const joint = Joi.object({
   id, engineId: id, leafId: id, name: text, pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
-  fasteners: Joi.number().integer().min(1).max(60).required(), thread: text, bearingOuterMm: number, bearingInnerMm: number,
+  fasteners: Joi.number().integer().min(1).max(60).required(), thread: text, bearingOuter_mm: number, bearingInner_mm: number,
   bearingMeasured: Joi.boolean().required(), originalFilm: id, originalFilmReason: text, todayFilm: id,
   rangeSchool: Joi.string().valid('low', 'middle', 'top', 'bottom-then-middle').required(),
   stageScheme: Joi.alternatives(Joi.string().valid('halves', 'thirds', 'quarters'), Joi.array().items(Joi.number())).required(),
@@ -111,20 +111,20 @@ const tightening = Joi.object({
 
 const boltReading = Joi.object({
   id, setId: id, bolt: Joi.number().integer().min(1).required(), kind: Joi.string().valid('free', 'tight', 'released').required(),
-  lengthMm: number, typed: text, torqueNm: numberOrNone, at: time,
+  length_mm: number, typed: text, torque_Nm: numberOrNone, at: time,
 }); // prettier-ignore
 
 const segment = Joi.object({ length_mm: number, diameter_mm: Joi.number(), area_mm2: Joi.number() });
 
 const boltSet = Joi.object({
-  id, jointId: id, name: text, bolts: Joi.number().integer().min(1).required(), segments: list(segment), eGpa: number, minStretchMm: number,
-  maxStretchMm: number, ceilingNm: number, maxSetMm: number, bothEnds: Joi.boolean().required(), createdAt: time, readings: list(boltReading),
+  id, jointId: id, name: text, bolts: Joi.number().integer().min(1).required(), segments: list(segment), E_GPa: number, minStretch_mm: number,
+  maxStretch_mm: number, ceiling_Nm: number, maxSet_mm: number, bothEnds: Joi.boolean().required(), createdAt: time, readings: list(boltReading),
 }); // prettier-ignore
 
 const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_SCHEMAS[kind]).default([]);
 
-const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highestC: number, ambientC: number });
-const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, headC: number, ambientC: number });
+const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest_C: number, ambient_C: number });
+const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: number, ambient_C: number });
 
 const span = Joi.object({ min_mm: number, max_mm: number });
 const rule = Joi.object({ perDiameter: Joi.array().items(Joi.number()).length(2).required(), floor_mm: Joi.number() });
@@ -142,7 +142,7 @@ const fit = Joi.object({
   lines: list(Joi.alternatives(...Object.entries(LINE_SCHEMAS).map(([kind, schema]) => schema.keys({ kind: Joi.string().valid(kind).required() })))),
 }); // prettier-ignore
 
-const shim = Joi.object({ id, family: text, thicknessMm: number, typed: text, count: Joi.number().integer().min(0).required(), createdAt: time });
+const shim = Joi.object({ id, family: text, thickness_mm: number, typed: text, count: Joi.number().integer().min(0).required(), createdAt: time });
 
 /** The build file; `docs/build-file.schema.json` is made from this. */
 export const buildFileSchema = Joi.object<BuildFile>({
@@ -158,7 +158,7 @@ export const buildFileSchema = Joi.object<BuildFile>({
   boltSets: Joi.array().items(boltSet).default([]),
   shelf: Joi.object({ film: shelfRows('film'), grade: shelfRows('grade'), metal: shelfRows('metal'), thread: shelfRows('thread') }).default({ film: [], grade: [], metal: [], thread: [] }),
   fits: Joi.array().items(fit).default([]),
-  sheets: Joi.array().items(...Object.entries(SHEET_SCHEMAS).map(([kind, body]) => Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }))).default([]),
+  sheets: Joi.array().items(...Object.entries(MEASURE_SCHEMAS).map(([kind, body]) => Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }))).default([]),
   shims: Joi.array().items(shim).default([]),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 }); // prettier-ignore

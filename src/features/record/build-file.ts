@@ -7,7 +7,7 @@ import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
-import type { EngineSheet } from '@/model/engine/engine-measure';
+import type { EngineMeasure } from '@/model/engine/engine-measure';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { Shop } from '@/db/shop';
 
@@ -29,7 +29,7 @@ export interface BuildFile {
   /** The shop's own rows that these joints draw on. */
   readonly shelf: { readonly [K in ShelfKind]: readonly ShelfRows[K][] };
   readonly fits: readonly (Fit & { readonly lines: readonly FitLine[] })[];
-  readonly sheets: readonly EngineSheet[];
+  readonly sheets: readonly EngineMeasure[];
   /** The drawers that the fits draw on. */
   readonly shims: readonly Shim[];
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
@@ -54,7 +54,7 @@ function fitsPart(shop: Shop, engine: Engine, jointId: string | undefined): Pick
   const lines = shop.fits.linesOfEngine(engine.id);
   const fits = shop.fits.ofEngine(engine.id).map((fit) => ({ ...fit, lines: lines.get(fit.id) ?? [] }));
   const families = new Set(fits.flatMap(({ detail }) => detail.shim?.family ?? []));
-  return { fits, sheets: shop.sheets.all(engine.id), shims: shop.shims.all().filter(({ family }) => families.has(family)) };
+  return { fits, sheets: shop.measures.all(engine.id), shims: shop.shims.all().filter(({ family }) => families.has(family)) };
 }
 
 /** Writes an engine out, or one of its joints with what it rests on. */

@@ -3,13 +3,13 @@
 import Link from 'next/link';
 import { balanced, compression, displacement, matchPieces, matchRods } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import type { FitStanding } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from '@/model/engine/engine';
-import type { EngineSheet, EngineSheets, SheetKind } from '@/model/engine/engine-measure';
+import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
-import { Key } from '@/interface/parts/button';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Button } from '@/interface/parts/button';
+import { Section, Screen } from '@/interface/parts/screen';
 import table from '@/interface/parts/table.module.css';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
@@ -17,8 +17,8 @@ import styles from './fits-record-page.module.css';
 
 export interface FitsRecord {
   readonly engine: Engine;
-  readonly fits: readonly { readonly standing: FitStanding; readonly lines: readonly FitLine[] }[];
-  readonly sheets: readonly EngineSheet[];
+  readonly fits: readonly { readonly standing: FitState; readonly lines: readonly FitLine[] }[];
+  readonly sheets: readonly EngineMeasure[];
 }
 
 function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
@@ -67,7 +67,7 @@ function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
 /** What a sheet of the whole engine came to, in sentences. */
 function useSheetWords() {
   const { significant } = useFigures();
-  const words: { readonly [K in SheetKind]: (body: EngineSheets[K]) => string } = {
+  const words: { readonly [K in MeasureKind]: (body: EngineMeasures[K]) => string } = {
     volumes: ({ bore_mm, stroke_mm, cylinders, overbore_mm, chamber_cc, gasketBore_mm, gasket_mm, deck_mm = 0, crown_cc = 0 }) => {
       const { total_cc, total_cuin } = displacement(bore_mm, stroke_mm, cylinders, overbore_mm);
       const ratio = chamber_cc === undefined || gasketBore_mm === undefined || gasket_mm === undefined ? undefined : compression({ bore_mm: bore_mm + overbore_mm, stroke_mm, chamber_cc, gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm }, deck_mm, crown_cc }).ratio;
@@ -83,10 +83,10 @@ function useSheetWords() {
     bearings: ({ name, journal_mm, housing_mm, shells }) => `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
     marks: ({ pairs }) => `${pairs.map(({ place, one }) => `${place}: ${one}`).join(', ')}.`,
   };
-  return (sheet: EngineSheet) => (words[sheet.kind] as (body: EngineSheet['body']) => string)(sheet.body);
+  return (sheet: EngineMeasure) => (words[sheet.kind] as (body: EngineMeasure['body']) => string)(sheet.body);
 } // prettier-ignore
 
-const SHEET_NAMES: Readonly<Record<SheetKind, string>> = {
+const SHEET_NAMES: Readonly<Record<MeasureKind, string>> = {
   volumes: 'Volumes',
   weights: 'Weights',
   balance: 'Balance',
@@ -99,19 +99,19 @@ const SHEET_NAMES: Readonly<Record<SheetKind, string>> = {
 export function FitsRecordPage({ engine, fits, sheets }: FitsRecord) {
   const tell = useSheetWords();
   return (
-    <Sheet
+    <Screen
       title="Fits, weights and volumes"
       lead={`${engine.name}${engine.engineNumber ? `, No. ${engine.engineNumber}` : ''}`}
-      aside={<span className={styles.acts}><Link href={`/engines/${engine.id}/record`}>The record</Link> <Key onClick={() => print()}>Print</Key></span>}
+      aside={<span className={styles.acts}><Link href={`/engines/${engine.id}/record`}>The record</Link> <Button onClick={() => print()}>Print</Button></span>}
     >
       {fits.map((one) => <FitRecord key={one.standing.fit.id} {...one} />)}
       {sheets.length > 0 && (
-        <Part title="Of the whole engine">
+        <Section title="Of the whole engine">
           <dl className={styles.sheets}>
             {sheets.map((sheet) => <div key={sheet.id}><dt>{SHEET_NAMES[sheet.kind]}</dt><dd>{tell(sheet)} <span className="soft">{fullDate(sheet.at)}</span></dd></div>)}
           </dl>
-        </Part>
+        </Section>
       )}
-    </Sheet>
+    </Screen>
   );
 } // prettier-ignore

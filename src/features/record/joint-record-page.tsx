@@ -2,12 +2,12 @@
 
 import type { Ladder, Rung } from '@/core/joint';
 import type { PullStep } from '@/core/tightening';
-import type { TighteningStanding } from '@/model/engine/engine-state';
+import type { TighteningState } from '@/model/engine/engine-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { formatPieces } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { OUTCOME_WORDS, turnNumber } from '@/interface/words/bench-words';
 import type { JointRecord } from './queries';
@@ -65,7 +65,7 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
 const PURPOSES = { final: 'Tightening', trial: 'Trial', retorque: 'Retorque' } as const;
 
 /** Every line of one going-round, struck ones struck through. */
-function Lines({ round }: { readonly round: TighteningStanding }) {
+function Lines({ round }: { readonly round: TighteningState }) {
   const { plain } = useFigures();
   const { tightening, events, standing } = round;
   const { plan } = tightening;
@@ -118,7 +118,7 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
   return (
     <main className={styles.page}>
       <div className={styles.acts}>
-        <Key rank="main" onClick={() => window.print()}>Print</Key>
+        <Button rank="main" onClick={() => window.print()}>Print</Button>
         <a href={`/api/engines/${engine.id}/build?joint=${joint.id}`} download>The same as JSON</a>
       </div>
       <header className={styles.head}>
@@ -150,8 +150,8 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
           <ul>
             {heat.cycles.map((cycle) => (
               <li key={cycle.id}>
-                Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highestC)} °C, air {plain(cycle.ambientC)} °C.
-                {heat.readings.filter((one) => one.cycleId === cycle.id).map((one) => ` Head ${plain(one.headC)} °C at ${fullTime(one.at)}.`)}
+                Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highest_C)} °C, air {plain(cycle.ambient_C)} °C.
+                {heat.readings.filter((one) => one.cycleId === cycle.id).map((one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}.`)}
               </li>
             ))}
           </ul>

@@ -114,9 +114,9 @@ function addFits(shop: Shop, file: BuildFile): void {
     shop.fits.add(fit);
     for (const line of lines) shop.fits.record(fit.id, line, line.at);
   }
-  for (const sheet of file.sheets) shop.sheets.add(sheet);
+  for (const sheet of file.sheets) shop.measures.add(sheet);
   for (const shim of file.shims)
-    if (!shop.shims.inFamily(shim.family).some(({ thicknessMm }) => thicknessMm === shim.thicknessMm)) shop.shims.put(shim);
+    if (!shop.shims.inFamily(shim.family).some(({ thickness_mm }) => thickness_mm === shim.thickness_mm)) shop.shims.put(shim);
 }
 
 /**
@@ -125,7 +125,7 @@ function addFits(shop: Shop, file: BuildFile): void {
  */
 export function readBack(shop: Shop, file: BuildFile): void {
   assertWhole(file);
-  shop.together(() => {
+  shop.transaction(() => {
     shop.engines.add(file.engine);
     addShelf(shop, file, file.writtenAt);
     for (const source of inOrder(withKnownSuperseded(file.sources), (one) => one.supersedesId, 'sources')) {

@@ -3,9 +3,9 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { readBackAction } from './actions';
 import styles from './record-sheet.module.css';
@@ -35,15 +35,15 @@ function ReadBack() {
     <>
       <p className="soft">A build file holds an engine, or one joint of it, with its leaves, plans, pulls, fits and heat. If the engine already stands here, a copy is put beside it.</p>
       <input ref={file} type="file" accept=".json,application/json" className="only-spoken" id="build-file" tabIndex={-1} aria-label="Build file" onChange={(event) => read(event.currentTarget.files?.[0])} />
-      <Key onClick={() => file.current?.click()} disabled={pending}>Read a build file in</Key>
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      <Button onClick={() => file.current?.click()} disabled={pending}>Read a build file in</Button>
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
     </>
   ); // prettier-ignore
 }
 
 /** The record: each joint as a page to print and as a file, and the way back in. */
 export const RecordSheet = ({ engineId, joints, fits }: Props) => (
-  <Sheet
+  <Screen
     title="Record"
     lead="Who set what, to what, with which wrench, in which film, from which page."
     aside={<a className={key.key} href={`/api/engines/${engineId}/build`} download>The whole build as JSON</a>}
@@ -66,9 +66,9 @@ export const RecordSheet = ({ engineId, joints, fits }: Props) => (
         <a href={`/api/engines/${engineId}/fits`} download>CSV<span className="only-spoken"> of the readings</span></a>
       </p>
     )}
-    {joints.length === 0 && <Remark kind="plain">Nothing to record yet.</Remark>}
-    <Part title="Read back in">
+    {joints.length === 0 && <Notice kind="plain">Nothing to record yet.</Notice>}
+    <Section title="Read back in">
       <ReadBack />
-    </Part>
-  </Sheet>
+    </Section>
+  </Screen>
 ); // prettier-ignore

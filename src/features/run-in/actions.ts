@@ -3,14 +3,14 @@
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import { jointStanding } from '@/db/reads/engine-state';
-import { settingOf } from '@/db/reads/joint-inputs';
+import { jointState } from '@/db/reads/engine-state';
+import { jointInputs } from '@/db/reads/joint-inputs';
 import { planOfJoint } from '@/model/joint/joint-result';
 import type { Engine } from '@/model/engine/engine';
 import type { Shop } from '@/db/shop';
 import { nowIso, nowMs } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { cycleSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
 
 // A watch may run ahead of the machine's clock a little.
@@ -28,14 +28,14 @@ function assertPast(iso: string, field: string): void {
 
 /** Logs a run of the engine. */
 export async function addCycleAction(input: unknown) {
-  return attempt(cycleSchema, input, async (fields) => {
+  return runAction(cycleSchema, input, async (fields) => {
     const shop = await currentShop();
     engineOf(shop, fields.engineId);
     assertPast(fields.ranTo, 'ranTo');
     if (!(Date.parse(fields.ranTo) > Date.parse(fields.ranFrom)))
       throw new DomainError('bad-field', 'It must have been stopped after it was started.', 'ranTo');
-    if (!(fields.highestC > fields.ambientC))
-      throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highestC');
+    if (!(fields.highest_C > fields.ambient_C))
+      throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highest_C');
     const iso = (time: string) => new Date(time).toISOString();
     shop.heat.addCycle({ ...fields, ranFrom: iso(fields.ranFrom), ranTo: iso(fields.ranTo) }, nowIso());
     revalidatePath('/', 'layout');
@@ -45,7 +45,7 @@ export async function addCycleAction(input: unknown) {
 
 /** Adds a reading at the head while it cools. */
 export async function addReadingAction(input: unknown) {
-  return attempt(readingSchema, input, async (fields) => {
+  return runAction(readingSchema, input, async (fields) => {
     const shop = await currentShop();
     engineOf(shop, fields.engineId);
     assertPast(fields.at, 'at');
@@ -61,7 +61,7 @@ export async function addReadingAction(input: unknown) {
 
 /** Strikes a run or a reading that was wrong, with a new line. */
 export async function strikeHeatAction(input: unknown) {
-  return attempt(strikeSchema, input, async (fields) => {
+  return runAction(strikeSchema, input, async (fields) => {
     const shop = await currentShop();
     engineOf(shop, fields.engineId);
     const { cycles, readings } = shop.heat.log(fields.engineId);
@@ -75,11 +75,11 @@ export async function strikeHeatAction(input: unknown) {
 
 /** Begins the retorque of a joint whose head was read cold, and answers with its face. */
 export async function startRetorqueAction(input: unknown) {
-  return attempt(retorqueSchema, input, async ({ jointId }) => {
+  return runAction(retorqueSchema, input, async ({ jointId }) => {
     const shop = await currentShop();
     const joint = shop.joints.find(jointId);
     if (!joint) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
-    const { openRetorque, retorque, final } = jointStanding(shop, engineOf(shop, joint.engineId), joint);
+    const { openRetorque, retorque, final } = jointState(shop, engineOf(shop, joint.engineId), joint);
     if (openRetorque) return { href: `/face/${openRetorque.tightening.id}` };
     if (retorque.state !== 'open' || !final)
       throw new DomainError('not-open', 'The retorque is not open yet: a reading at the head opens it.', 'jointId');
@@ -88,7 +88,7 @@ export async function startRetorqueAction(input: unknown) {
       id,
       jointId,
       purpose: 'retorque',
-      plan: planOfJoint(settingOf(shop, joint, nowMs()), { retorqueCycle: retorque.cycleId, reason: final.tightening.plan.reason }),
+      plan: planOfJoint(jointInputs(shop, joint, nowMs()), { retorqueCycle: retorque.cycleId, reason: final.tightening.plan.reason }),
       startedAt: nowIso(),
     });
     revalidatePath('/', 'layout');

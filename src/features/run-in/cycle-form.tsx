@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addCycleAction } from './actions';
@@ -27,8 +27,8 @@ export function CycleForm({ engineId, now, onDone }: Props) {
     engineId,
     ranFrom: fieldOf(now - HALF_HOUR_MS),
     ranTo: fieldOf(now),
-    highestC: '',
-    ambientC: '',
+    highest_C: '',
+    ambient_C: '',
   };
   const { form: fields, submit, pending, problem } = useActionForm(initial, add, onDone);
   const field = fields.getInputProps;
@@ -36,12 +36,12 @@ export function CycleForm({ engineId, now, onDone }: Props) {
     <ActionForm label="Log a run" onSubmit={fields.onSubmit(submit)} problem={problem}>
       <TextInput label="Ran from" type="datetime-local" {...field('ranFrom')} />
       <TextInput label="to" type="datetime-local" {...field('ranTo')} />
-      <TextInput label="Highest temperature, °C" inputMode="decimal" {...field('highestC')} />
-      <TextInput label="Air, °C" inputMode="decimal" {...field('ambientC')} />
+      <TextInput label="Highest temperature, °C" inputMode="decimal" {...field('highest_C')} />
+      <TextInput label="Air, °C" inputMode="decimal" {...field('ambient_C')} />
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           Log the run
-        </Key>
+        </Button>
       </div>
     </ActionForm>
   );

@@ -1,10 +1,10 @@
 import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
-import { engineStanding } from '@/db/reads/engine-state';
+import { engineState } from '@/db/reads/engine-state';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
 import type { Engine } from '@/model/engine/engine';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Shop } from '@/db/shop';
-import { retorqueLine } from '@/interface/words/standing-words';
+import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
   readonly jointId: string;
@@ -27,7 +27,7 @@ export interface RunIn {
 
 /** The runs of an engine, its readings, and the retorques that follow from them. */
 export function runInOf(shop: Shop, engine: Engine, now: number): RunIn {
-  const { heat, joints } = engineStanding(shop, engine);
+  const { heat, joints } = engineState(shop, engine);
   const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
   const facts = cyclesOf(heat);
   const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);

@@ -6,10 +6,10 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { usePreferences } from '@/interface/figures/preferences';
 import { nearTime } from '@/interface/figures/times';
-import { Key } from '@/interface/parts/button';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { Button } from '@/interface/parts/button';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
-import { useStandingWorking } from '@/interface/shell/working-margin';
+import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
 import { CycleList } from './cycle-list';
@@ -50,7 +50,7 @@ function Due({ due }: { readonly due: RetorqueDue }) {
         )}
         {refusal && <span className={styles.refusal}>{refusal}</span>}
       </span>
-      {open && <Key rank="main" onClick={go} disabled={pending}>{due.underWay ? 'Go on with the retorque' : 'Go over it again'}</Key>}
+      {open && <Button rank="main" onClick={go} disabled={pending}>{due.underWay ? 'Go on with the retorque' : 'Go over it again'}</Button>}
     </li>
   ); // prettier-ignore
 }
@@ -68,26 +68,26 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
   useHotkeys(keys ? [['n', open]] : []);
   const latest = cycles[0];
   const ranTo = latest ? Date.parse(latest.ranTo) : 0;
-  useStandingWorking(useMemo(() => (window && latest ? workingOfWindow(window, ranTo) : undefined), [window, latest, ranTo]));
+  useDefaultWorking(useMemo(() => (window && latest ? workingOfWindow(window, ranTo) : undefined), [window, latest, ranTo]));
   const refresh = () => {
     close();
     router.refresh();
   };
   return (
-    <Sheet title="Run-in" lead="First start, heat cycles, and what has to be gone over again." aside={!logging && <Key rank="main" onClick={open}>Log a run</Key>}>
+    <Screen title="Run-in" lead="First start, heat cycles, and what has to be gone over again." aside={!logging && <Button rank="main" onClick={open}>Log a run</Button>}>
       {dues.length > 0 && (
         <ul className={styles.dues} aria-label="Retorques">
           {dues.map((due) => <Due key={due.jointId} due={due} />)}
         </ul>
       )}
       {logging && (
-        <Part title={cycles.length === 0 ? 'First start' : 'Another run'}>
-          <Remark kind="stop">Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line with the fan.</Remark>
+        <Section title={cycles.length === 0 ? 'First start' : 'Another run'}>
+          <Notice kind="stop">Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line with the fan.</Notice>
           <CycleForm engineId={engineId} now={now} onDone={refresh} />
-        </Part>
+        </Section>
       )}
       {latest && window && (
-        <Part title="Cooling">
+        <Section title="Cooling">
           <p className={styles.window}>
             Cold enough from <b>{nearTime(window.from, now)}</b>, by <b>{nearTime(window.by, now)}</b>. The clock only proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head opens it.
           </p>
@@ -95,14 +95,14 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
             <CoolingChart window={window} ranTo={ranTo} />
           </div>
           <p className={styles.legend}>Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned with.</p>
-          <ReadingForm key={latest.id} engineId={engineId} cycleId={latest.id} ambientC={latest.readings.at(-1)?.ambientC ?? latest.ambientC} now={now} onDone={refresh} />
-        </Part>
+          <ReadingForm key={latest.id} engineId={engineId} cycleId={latest.id} ambient_C={latest.readings.at(-1)?.ambient_C ?? latest.ambient_C} now={now} onDone={refresh} />
+        </Section>
       )}
       {cycles.length > 0 && (
-        <Part title="Runs so far">
+        <Section title="Runs so far">
           <CycleList engineId={engineId} cycles={cycles} now={now} onDone={refresh} />
-        </Part>
+        </Section>
       )}
-    </Sheet>
+    </Screen>
   ); // prettier-ignore
 }

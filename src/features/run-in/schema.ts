@@ -21,8 +21,8 @@ export interface CycleFields {
   readonly engineId: string;
   readonly ranFrom: string;
   readonly ranTo: string;
-  readonly highestC: number;
-  readonly ambientC: number;
+  readonly highest_C: number;
+  readonly ambient_C: number;
 }
 
 export interface ReadingFields {
@@ -30,8 +30,8 @@ export interface ReadingFields {
   readonly engineId: string;
   readonly cycleId: string;
   readonly at: string;
-  readonly headC: number;
-  readonly ambientC: number;
+  readonly head_C: number;
+  readonly ambient_C: number;
 }
 
 export const cycleSchema = Joi.object<CycleFields>({
@@ -39,8 +39,8 @@ export const cycleSchema = Joi.object<CycleFields>({
   engineId,
   ranFrom: time('when it was started'),
   ranTo: time('when it was stopped'),
-  highestC: celsius('the highest temperature'),
-  ambientC: celsius('the air temperature'),
+  highest_C: celsius('the highest temperature'),
+  ambient_C: celsius('the air temperature'),
 });
 
 export const readingSchema = Joi.object<ReadingFields>({
@@ -48,8 +48,8 @@ export const readingSchema = Joi.object<ReadingFields>({
   engineId,
   cycleId: Joi.string().required(),
   at: time('when it was read'),
-  headC: celsius('the temperature at the head'),
-  ambientC: celsius('the air temperature'),
+  head_C: celsius('the temperature at the head'),
+  ambient_C: celsius('the air temperature'),
 });
 
 export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }>({ id, engineId, strikesId: Joi.string().required() });

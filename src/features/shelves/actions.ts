@@ -6,14 +6,14 @@ import { revalidatePath } from 'next/cache';
 import { cookies } from 'next/headers';
 import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
-import { jointsNaming } from '@/db/reads/joints-affected';
+import { jointsReferringTo } from '@/db/reads/joints-affected';
 import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
-import { SHIPPED } from '@/model/shelf/shelves';
+import { BUILT_IN } from '@/model/shelf/shelves';
 import { keepShopPractice, shopPractice } from '@/db/reads/shelves-of-shop';
 import { nowIso } from '@/server/clock';
 import { SHOP_COOKIE, closeShop, currentShop, shopNamed } from '@/server/current-shop';
 import { shopFile, type ShopName } from '@/server/shop-file';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { demonstrationYard } from '@demo/yard';
 import { loadDemonstration, removeShopFile } from '@demo/load-yard';
 import { pointsOf, wrenchSchema } from './schema';
@@ -21,7 +21,7 @@ import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
 
 /** Hangs a wrench on the shelf, or changes what is known of one. What was tightened keeps the wrench as it was. */
 export async function keepWrenchAction(input: unknown) {
-  return attempt(wrenchSchema, input, async ({ id: known, calibration, checkedAt, ...fields }) => {
+  return runAction(wrenchSchema, input, async ({ id: known, calibration, checkedAt, ...fields }) => {
     const shop = await currentShop();
     const before = known === '' ? undefined : shop.wrenches.find(known);
     if (known !== '' && !before) throw new DomainError('not-found', 'That wrench is no longer on the shelf.', 'id');
@@ -43,7 +43,7 @@ export async function keepWrenchAction(input: unknown) {
 
 /** Puts a row on a shelf, over the shipped one of the same id if there is one. The shipped row itself is never changed. */
 export async function keepShelfRowAction(input: unknown) {
-  return attempt(keepRowSchema, input, async ({ kind, row }) => {
+  return runAction(keepRowSchema, input, async ({ kind, row }) => {
     const checked = SHELF_SCHEMAS[kind].validate({ ...row, id: row.id || nanoid(8) }, { abortEarly: false, stripUnknown: true });
     if (checked.error)
       throw new DomainError('bad-field', `${checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept'}`.replace(/\.?$/, '.'));
@@ -56,10 +56,10 @@ export async function keepShelfRowAction(input: unknown) {
 
 /** Takes an own row off a shelf; one that a joint draws on and that nothing shipped stands under has to stay. */
 export async function removeShelfRowAction(input: unknown) {
-  return attempt(removeRowSchema, input, async ({ kind, id }) => {
+  return runAction(removeRowSchema, input, async ({ kind, id }) => {
     const shop = await currentShop();
-    const shipped = SHIPPED[kind].some((row) => row.id === id);
-    const using = shipped ? [] : jointsNaming(shop, id);
+    const shipped = BUILT_IN[kind].some((row) => row.id === id);
+    const using = shipped ? [] : jointsReferringTo(shop, id);
     if (using.length > 0) throw new DomainError('in-use', `It stays: ${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it.`, 'id');
     shop.shelf.remove(kind, id);
     revalidatePath('/', 'layout');
@@ -69,7 +69,7 @@ export async function removeShelfRowAction(input: unknown) {
 
 /** Keeps the shop's practice, or where an engine differs from it. */
 export async function keepPracticeAction(input: unknown) {
-  return attempt(practiceSchema, input, async ({ engineId, practice }) => {
+  return runAction(practiceSchema, input, async ({ engineId, practice }) => {
     const shop = await currentShop();
     if (engineId === null) keepShopPractice(shop, { ...shopPractice(shop), ...practice });
     else if (shop.engines.find(engineId)) shop.engines.practise(engineId, practice);
@@ -83,7 +83,7 @@ const nameSchema = Joi.object<{ name: ShopName }>({ name: Joi.string().valid('ow
 
 /** Looks at the own shop or at the demonstration yard; the yard is made where it is missing. */
 export async function openShopAction(input: unknown) {
-  return attempt(nameSchema, input, async ({ name }) => {
+  return runAction(nameSchema, input, async ({ name }) => {
     const shop = shopNamed(name);
     if (name === 'demonstration' && shop.engines.all().length === 0) loadDemonstration(shop, demonstrationYard, nowIso());
     (await cookies()).set(SHOP_COOKIE, name, { path: '/', maxAge: 31_536_000, sameSite: 'lax' });
@@ -94,7 +94,7 @@ export async function openShopAction(input: unknown) {
 
 /** Makes the demonstration yard anew. The own shop is a file of its own and is not touched. */
 export async function resetDemonstrationAction() {
-  return attempt(Joi.object({}), {}, () => {
+  return runAction(Joi.object({}), {}, () => {
     closeShop('demonstration');
     removeShopFile(shopFile('demonstration'));
     loadDemonstration(shopNamed('demonstration'), demonstrationYard, nowIso());

@@ -3,8 +3,8 @@
 import { NativeSelect } from '@mantine/core';
 import { useState, useTransition } from 'react';
 import { PRACTICE_QUESTIONS, type HousePractice, type PracticeRow } from '@/core/joint';
-import { Alive } from '@/interface/parts/alive';
-import { Remark } from '@/interface/parts/sheet';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { keepPracticeAction } from './actions';
 import styles from './shelves.module.css';
@@ -31,8 +31,8 @@ export function PracticeQuestions({ shop, engine }: Props) {
     });
   };
   return (
-    <Alive>
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+    <HydrationGate>
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
       <div className={styles.questions}>
         {PRACTICE_QUESTIONS.map(({ row, question, schools }) => {
           const inForce = schools.find(({ value }) => value === (chosen[row] ?? shop[row]));
@@ -51,6 +51,6 @@ export function PracticeQuestions({ shop, engine }: Props) {
           );
         })}
       </div>
-    </Alive>
+    </HydrationGate>
   ); // prettier-ignore
 }

@@ -1,6 +1,6 @@
 import { checkOverdue } from '@/core/joint';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
-import { SHIPPED, overlaid } from '@/model/shelf/shelves';
+import { BUILT_IN, overlaid } from '@/model/shelf/shelves';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import type { ShelvedRow } from './shelf-sheet';
@@ -9,7 +9,7 @@ import type { ShelvedWrench } from './wrench-shelf';
 
 /** One shelf's rows, an own one with the shipped row beneath it. */
 export function shelfRows(shop: Shop, kind: ShelfKind): readonly ShelvedRow[] {
-  const shipped: readonly ShelvedRow['row'][] = SHIPPED[kind];
+  const shipped: readonly ShelvedRow['row'][] = BUILT_IN[kind];
   return overlaid<ShelvedRow['row']>(shipped, shop.shelf.own(kind)).map((row) => {
     const beneath = shipped.find((one) => one.id === row.id);
     return { row, ...(beneath && beneath !== row && { shipped: beneath }) };

@@ -10,7 +10,7 @@ export interface WrenchFields {
   readonly min: number;
   readonly max: number;
   readonly graduation: number;
-  readonly accuracyPct: number;
+  readonly accuracy_pct: number;
   /** `20 19.5, 60 61`: set and delivered. */
   readonly calibration: string;
   readonly checkedAt: string | null;
@@ -44,7 +44,7 @@ export const wrenchSchema = Joi.object<WrenchFields>({
   min: Joi.number().min(0).max(100_000).required().label('the lowest mark').messages({ 'number.base': 'Give the lowest mark as a figure.' }),
   max: mark('the highest mark').greater(Joi.ref('min')).messages({ 'number.greater': 'The highest mark must be above the lowest.' }),
   graduation: mark('the graduation'),
-  accuracyPct: Joi.number().min(0).max(50).required().label('the accuracy').messages({ 'number.base': 'Give the accuracy in per cent.' }),
+  accuracy_pct: Joi.number().min(0).max(50).required().label('the accuracy').messages({ 'number.base': 'Give the accuracy in per cent.' }),
   calibration: Joi.string().trim().max(400).allow('').default('').custom((text: string, helpers) => (pointsOf(text) ? text : helpers.message({ custom: EXPECTED }))),
   checkedAt: Joi.string().isoDate().empty('').allow(null).default(null).label('the date of the check'),
 }); // prettier-ignore

@@ -6,10 +6,10 @@ import { useState, useTransition } from 'react';
 import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import { formatFixed } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Remark, Sheet } from '@/interface/parts/sheet';
+import { Notice, Screen } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
 import { keepShelfRowAction, removeShelfRowAction } from './actions';
@@ -62,10 +62,10 @@ function RowForm({ shape, row, onDone }: FormProps) {
       <TextInput label="Where the figures come from" {...field('source')} />
       {shape.fields.map(({ name, label }) => <TextInput key={name} label={label} inputMode="decimal" {...field(name)} />)}
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>Put it on the shelf</Key>
-        <Key onClick={onDone}>Leave it</Key>
+        <Button type="submit" rank="main" disabled={pending}>Put it on the shelf</Button>
+        <Button onClick={onDone}>Leave it</Button>
       </div>
-      {refusal && <div className={form.wide}><Remark kind="stop">{refusal}</Remark></div>}
+      {refusal && <div className={form.wide}><Notice kind="stop">{refusal}</Notice></div>}
     </form>
   ); // prettier-ignore
 }
@@ -99,10 +99,10 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
   });
   const show = useShowWorking(rows.map(workingOf));
   return (
-    <Sheet title={shape.title} lead={shape.lead} aside={<Key rank="main" onClick={() => setChanging('new')}>A row of your own</Key>}>
-      <Alive>
+    <Screen title={shape.title} lead={shape.lead} aside={<Button rank="main" onClick={() => setChanging('new')}>A row of your own</Button>}>
+      <HydrationGate>
         {changing === 'new' && <RowForm shape={shape} onDone={done} />}
-        {refusal && <Remark kind="stop">{refusal}</Remark>}
+        {refusal && <Notice kind="stop">{refusal}</Notice>}
         <div className={table.frame} tabIndex={0} role="group" aria-label={`${shape.title}, the rows`}>
           <table className={table.table}>
             <thead>
@@ -137,7 +137,7 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
             <RowForm shape={shape} row={row} onDone={done} />
           </section>
         ))}
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

@@ -7,10 +7,10 @@ import { identifyThread, ownDesignation, ownRow, threadNamed, threadsForSpanner,
 import { readLength } from '@/core/print';
 import { isDomainError, type Note } from '@/core/units';
 import { useFigures } from '@/interface/figures/preferences';
-import { Alive } from '@/interface/parts/alive';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
-import { useShowWorking, useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import styles from './shelves.module.css';
 
 interface Found {
@@ -91,10 +91,10 @@ function List({ answer, called }: { readonly answer: Answer; readonly called: (d
   const { significant } = useFigures();
   const workingOf = (designation: string) => workingOfThread(designation, significant);
   const show = useShowWorking(answer.found.map(({ designation }) => workingOf(designation)));
-  if (answer.refusal) return <Remark kind="stop">{answer.refusal}</Remark>;
+  if (answer.refusal) return <Notice kind="stop">{answer.refusal}</Notice>;
   return (
     <div aria-live="polite">
-      {answer.notes.map((note) => <Remark key={note.code} kind="wait">{note.message}</Remark>)}
+      {answer.notes.map((note) => <Notice key={note.code} kind="wait">{note.message}</Notice>)}
       <ul className={styles.rows}>
         {answer.found.map(({ designation, remark }) => {
           const thread = threadNamed(designation);
@@ -117,7 +117,7 @@ export function ThreadFinder({ own }: { readonly own: readonly OwnThread[] }) {
   const [major, setMajor] = useState('');
   const [pitch, setPitch] = useState('');
   const [spanner, setSpanner] = useState('');
-  useStandingWorking(HOW);
+  useDefaultWorking(HOW);
   const caliper = useMemo(() => {
     const signed = (value: number) => `${value < 0 ? '−' : '+'}${significant(Math.abs(value), 2)}`;
     return byCaliper(
@@ -128,22 +128,22 @@ export function ThreadFinder({ own }: { readonly own: readonly OwnThread[] }) {
     );
   }, [major, pitch, own, significant]);
   return (
-    <Sheet title="Threads" lead={<>What is in the hand, named. The tables are BS 84, BS 93, BS 811, ISO 261 and ASME B1.1. <Link href="/shelves/threads-own">Threads of our own</Link></>}>
-      <Alive>
-        <Part title="By caliper and pitch gauge">
+    <Screen title="Threads" lead={<>What is in the hand, named. The tables are BS 84, BS 93, BS 811, ISO 261 and ASME B1.1. <Link href="/shelves/threads-own">Threads of our own</Link></>}>
+      <HydrationGate>
+        <Section title="By caliper and pitch gauge">
           <div className={form.grid}>
             <TextInput label="Over the crests" description="mm, or with its unit: 3/8 in" value={major} onChange={(event) => setMajor(event.currentTarget.value)} />
             <TextInput label="Pitch gauge" description="mm, or threads to the inch: 20 tpi" value={pitch} onChange={(event) => setPitch(event.currentTarget.value)} />
           </div>
           <List answer={caliper} called={called} />
-        </Part>
-        <Part title="By the spanner that fits">
+        </Section>
+        <Section title="By the spanner that fits">
           <div className={form.grid}>
             <TextInput label="Across the flats" description="mm, or with its unit: 0.710 in" value={spanner} onChange={(event) => setSpanner(event.currentTarget.value)} />
           </div>
           <List answer={bySpanner(spanner)} called={called} />
-        </Part>
-      </Alive>
-    </Sheet>
+        </Section>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

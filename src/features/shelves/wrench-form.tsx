@@ -5,12 +5,12 @@ import { useRouter } from 'next/navigation';
 import { TORQUE_UNITS } from '@/core/units';
 import type { Wrench } from '@/model/shelf/wrench';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { keepWrenchAction } from './actions';
 
-const EMPTY = { id: '', name: '', unit: 'lbf·ft', min: '', max: '', graduation: '', accuracyPct: '4', calibration: '', checkedAt: '' };
+const EMPTY = { id: '', name: '', unit: 'lbf·ft', min: '', max: '', graduation: '', accuracy_pct: '4', calibration: '', checkedAt: '' };
 
 const valuesOf = (wrench: Wrench): typeof EMPTY => ({
   id: wrench.id,
@@ -19,7 +19,7 @@ const valuesOf = (wrench: Wrench): typeof EMPTY => ({
   min: String(wrench.min),
   max: String(wrench.max),
   graduation: String(wrench.graduation),
-  accuracyPct: String(wrench.accuracyPct),
+  accuracy_pct: String(wrench.accuracy_pct),
   calibration: wrench.calibration.map((point) => `${point.set} ${point.true}`).join(', '),
   checkedAt: wrench.checkedAt?.slice(0, 10) ?? '',
 });
@@ -40,13 +40,13 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
       <TextInput label="Lowest mark" inputMode="decimal" {...field('min')} />
       <TextInput label="Highest mark" inputMode="decimal" {...field('max')} />
       <TextInput label="Graduation" description="From one mark to the next" inputMode="decimal" {...field('graduation')} />
-      <TextInput label="Accuracy, ± %" description="4 where checked; 10 to 15 unchecked" inputMode="decimal" {...field('accuracyPct')} />
+      <TextInput label="Accuracy, ± %" description="4 where checked; 10 to 15 unchecked" inputMode="decimal" {...field('accuracy_pct')} />
       <TextInput type="date" label="Last checked" {...field('checkedAt')} />
       <TextInput className={form.wide} label="Points of that check" description="Set and delivered, in its own unit: 20 19.5, 60 61, 100 103" {...field('calibration')} />
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           {wrench ? 'Keep it so' : 'Hang it on the shelf'}
-        </Key>
+        </Button>
       </div>
     </ActionForm>
   ); // prettier-ignore

@@ -8,7 +8,7 @@ import { DomainError, atField } from '@/core/units';
 import { typedLength, typedTorque } from '@/core/print/typed';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { attempt } from '@/server/run-action';
+import { runAction } from '@/server/run-action';
 import { boltReadingSchema, boltSetSchema, type BoltSetFields } from './schema';
 
 function segmentsOf(fields: BoltSetFields) {
@@ -26,18 +26,18 @@ function segmentsOf(fields: BoltSetFields) {
 
 /** Enters a set of bolts that is tightened by stretch. */
 export async function addBoltSetAction(input: unknown) {
-  return attempt(boltSetSchema, input, async (fields) => {
+  return runAction(boltSetSchema, input, async (fields) => {
     const shop = await currentShop();
     if (!shop.joints.find(fields.jointId)) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
-    const [minStretchMm, maxStretchMm] = [typedLength(fields.minStretch, 'minStretch'), typedLength(fields.maxStretch, 'maxStretch')];
-    if (!(minStretchMm > 0 && maxStretchMm >= minStretchMm))
+    const [minStretch_mm, maxStretch_mm] = [typedLength(fields.minStretch, 'minStretch'), typedLength(fields.maxStretch, 'maxStretch')];
+    if (!(minStretch_mm > 0 && maxStretch_mm >= minStretch_mm))
       throw new DomainError('bad-field', 'The greatest stretch must not be below the least.', 'maxStretch');
     const segments = segmentsOf(fields);
-    stiffness(segments, fields.eGpa);
-    const { jointId, name, bolts, eGpa, bothEnds } = fields;
+    stiffness(segments, fields.E_GPa);
+    const { jointId, name, bolts, E_GPa, bothEnds } = fields;
     shop.bolts.add({
-      id: nanoid(10), jointId, name, bolts, segments, eGpa, minStretchMm, maxStretchMm, ceilingNm: typedTorque(fields.ceiling, 'ceiling'),
-      maxSetMm: typedLength(fields.maxSet, 'maxSet'), bothEnds, createdAt: nowIso(),
+      id: nanoid(10), jointId, name, bolts, segments, E_GPa, minStretch_mm, maxStretch_mm, ceiling_Nm: typedTorque(fields.ceiling, 'ceiling'),
+      maxSet_mm: typedLength(fields.maxSet, 'maxSet'), bothEnds, createdAt: nowIso(),
     }); // prettier-ignore
     revalidatePath('/', 'layout');
     return {};
@@ -46,21 +46,21 @@ export async function addBoltSetAction(input: unknown) {
 
 /** Enters a length as read. A bare figure under 10 is inches: no bolt of an engine is that short in mm. */
 export async function addBoltReadingAction(input: unknown) {
-  return attempt(boltReadingSchema, input, async ({ setId, bolt, kind, typed, torque }) => {
+  return runAction(boltReadingSchema, input, async ({ setId, bolt, kind, typed, torque }) => {
     const shop = await currentShop();
     const set = shop.bolts.find(setId);
     if (!set || bolt > set.bolts) throw new DomainError('not-found', 'That bolt is not in this set.', 'bolt');
     const inches = /^\d?[.,]\d+$|^\d$/.test(typed.trim());
-    const lengthMm = typedLength(typed, 'typed', inches ? 'in' : 'mm');
+    const length_mm = typedLength(typed, 'typed', inches ? 'in' : 'mm');
     const free = shop.bolts
       .readings(setId)
       .filter((one) => one.bolt === bolt && one.kind === 'free')
       .at(-1);
     if (kind !== 'free' && !free) throw new DomainError('bad-field', 'Read its free length first: stretch is the difference.', 'typed');
-    if (free && Math.abs(lengthMm - free.lengthMm) > 0.02 * free.lengthMm)
+    if (free && Math.abs(length_mm - free.length_mm) > 0.02 * free.length_mm)
       throw new DomainError(
         'bad-field',
-        `${lengthMm.toFixed(3)} mm is more than 2 % off the free length of ${free.lengthMm.toFixed(3)} mm. Check the reading and its unit.`,
+        `${length_mm.toFixed(3)} mm is more than 2 % off the free length of ${free.length_mm.toFixed(3)} mm. Check the reading and its unit.`,
         'typed',
       );
     shop.bolts.read({
@@ -68,9 +68,9 @@ export async function addBoltReadingAction(input: unknown) {
       setId,
       bolt,
       kind,
-      lengthMm,
+      length_mm,
       typed,
-      torqueNm: torque === '' ? null : typedTorque(torque, 'torque'),
+      torque_Nm: torque === '' ? null : typedTorque(torque, 'torque'),
       at: nowIso(),
     });
     revalidatePath('/', 'layout');

@@ -4,7 +4,7 @@ import { TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import type { Joint } from '@/model/joint/joint';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addBoltSetAction } from './actions';
@@ -14,7 +14,7 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
   const router = useRouter();
   const start = {
     jointId: joint.id, name: joint.name, bolts: String(joint.fasteners), thread: joint.detail.today?.thread ?? joint.thread, shank: '', shankDiameter: '', waist: '',
-    waistDiameter: '', freeThread: '', eGpa: '205', minStretch: '', maxStretch: '', ceiling: '', maxSet: '0.013', bothEnds: true,
+    waistDiameter: '', freeThread: '', E_GPa: '205', minStretch: '', maxStretch: '', ceiling: '', maxSet: '0.013', bothEnds: true,
   }; // prettier-ignore
   const {
     form: fields,
@@ -36,7 +36,7 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
       <TextInput label="Reduced part, length" description="Empty where there is none" {...field('waist')} />
       <TextInput label="Reduced part, diameter" {...field('waistDiameter')} />
       <TextInput label="Free thread in the grip" {...field('freeThread')} />
-      <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('eGpa')} />
+      <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('E_GPa')} />
       <TextInput label="Stretch wanted, least" description="0.11, or 4.5 thou" {...field('minStretch')} />
       <TextInput label="Stretch wanted, most" {...field('maxStretch')} />
       <TextInput label="Torque ceiling" description="N·m, or with its unit" {...field('ceiling')} />
@@ -46,9 +46,9 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
         <span>Both ends can be reached</span>
       </label>
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           Enter the set
-        </Key>
+        </Button>
       </div>
     </ActionForm>
   );

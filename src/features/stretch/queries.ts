@@ -1,8 +1,8 @@
 import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
 import { tighteningArm } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
-import { settingOf } from '@/db/reads/joint-inputs';
-import { workJoint } from '@/model/joint/joint-result';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
@@ -42,13 +42,13 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
   const own = all.filter((one) => one.bolt === bolt);
   const [free, tight, released] = [last(own, 'free'), last(own, 'tight'), last(own, 'released')];
   const since = (one: BoltReading | undefined) => (one && free && own.indexOf(one) > own.indexOf(free) ? one : undefined);
-  const target = { min_mm: set.minStretchMm, max_mm: set.maxStretchMm, ceiling_Nm: set.ceilingNm, maxSet_mm: set.maxSetMm };
+  const target = { min_mm: set.minStretch_mm, max_mm: set.maxStretch_mm, ceiling_Nm: set.ceiling_Nm, maxSet_mm: set.maxSet_mm };
   const verdict = stretchVerdict(
     {
-      free_mm: free?.lengthMm,
-      tight_mm: since(tight)?.lengthMm,
-      torque_Nm: since(tight)?.torqueNm ?? undefined,
-      released_mm: since(released)?.lengthMm,
+      free_mm: free?.length_mm,
+      tight_mm: since(tight)?.length_mm,
+      torque_Nm: since(tight)?.torque_Nm ?? undefined,
+      released_mm: since(released)?.length_mm,
     },
     target,
   );
@@ -59,8 +59,8 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
 export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: number): StretchPage | undefined {
   const joint = shop.joints.find(jointId);
   if (joint?.engineId !== engine.id) return undefined;
-  const setting = settingOf(shop, joint, now);
-  const { ladder, wrench } = workJoint(setting);
+  const setting = jointInputs(shop, joint, now);
+  const { ladder, wrench } = computeJoint(setting);
   const { thread, bearing } = ladderInput(setting, wrench).today;
   return {
     joint,
@@ -72,7 +72,7 @@ export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: nu
       const readings = shop.bolts.readings(set.id);
       return {
         set,
-        stiffness_N_per_mm: stiffness(set.segments, set.eGpa),
+        stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
         lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
       };
     }),

@@ -11,7 +11,7 @@ export interface BoltSetFields {
   readonly waist: string;
   readonly waistDiameter: string;
   readonly freeThread: string;
-  readonly eGpa: number;
+  readonly E_GPa: number;
   readonly minStretch: string;
   readonly maxStretch: string;
   readonly ceiling: string;
@@ -29,7 +29,7 @@ export const boltSetSchema = Joi.object<BoltSetFields>({
   waist: Joi.string().trim().max(60).allow('').default(''),
   waistDiameter: Joi.string().trim().max(60).allow('').default(''),
   freeThread: measure('the free thread'),
-  eGpa: Joi.number().greater(50).less(300).required().label('the modulus'),
+  E_GPa: Joi.number().greater(50).less(300).required().label('the modulus'),
   minStretch: measure('the least stretch'),
   maxStretch: measure('the greatest stretch'),
   ceiling: measure('the torque ceiling'),

@@ -6,12 +6,12 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Alive } from '@/interface/parts/alive';
-import { Key } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useActionForm } from '@/interface/parts/use-action-form';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
 import type { BoltLine, SetPage, StretchPage } from './queries';
@@ -52,7 +52,7 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
       <TextInput label="Length as read" description="2.3614 or 59.98" autoComplete="off" {...field('typed')} />
       {fields.values.kind === 'tight' && <TextInput label="Torque at that pull" description="N·m, or with its unit" autoComplete="off" {...field('torque')} />}
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>Enter the reading</Key>
+        <Button type="submit" rank="main" disabled={pending}>Enter the reading</Button>
       </div>
     </ActionForm>
   ); // prettier-ignore
@@ -89,7 +89,7 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
                 <td className={table.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
                 <td className={table.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>
                 <td className={table.right}>{stretch_mm === undefined || stretch_mm <= 0 ? '' : significant((stretch_mm * stiffness_N_per_mm) / 1000)}</td>
-                <td className={table.right}>{tight?.torqueNm === null || tight?.torqueNm === undefined ? '' : significant(tight.torqueNm)}</td>
+                <td className={table.right}>{tight?.torque_Nm === null || tight?.torque_Nm === undefined ? '' : significant(tight.torque_Nm)}</td>
                 <td className={table.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
                 <td className={table.right}>{uses}</td>
                 <td className={styles.state} data-kind={kind}><span aria-hidden>{sign}</span> {words}</td>
@@ -117,9 +117,9 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
   return {
     title: set.name,
     lines: [
-      { formula: 'k = 1 / Σ(L / E·A)', figures: [{ value: k, digits: 4 }, ' N/mm, ', { value: set.eGpa, digits: 4 }, ' GPa'] },
-      { formula: 'F = k · stretch', figures: [{ value: k * set.minStretchMm, digits: 4 }, ' to ', { value: k * set.maxStretchMm, digits: 4 }, ' N'] },
-      { formula: 'T = F · c + Tp, in today’s film', figures: [{ value: torque(set.minStretchMm), digits: 3 }, ' to ', { value: torque(set.maxStretchMm), digits: 3 }, ' N·m'] },
+      { formula: 'k = 1 / Σ(L / E·A)', figures: [{ value: k, digits: 4 }, ' N/mm, ', { value: set.E_GPa, digits: 4 }, ' GPa'] },
+      { formula: 'F = k · stretch', figures: [{ value: k * set.minStretch_mm, digits: 4 }, ' to ', { value: k * set.maxStretch_mm, digits: 4 }, ' N'] },
+      { formula: 'T = F · c + Tp, in today’s film', figures: [{ value: torque(set.minStretch_mm), digits: 3 }, ' to ', { value: torque(set.maxStretch_mm), digits: 3 }, ' N·m'] },
       { formula: 'the torque figure alone would stretch', figures: [{ value: preload_N, digits: 4 }, ' N / k = ', { value: preload_N / k, digits: 3 }, ' mm'] },
     ],
     remarks: [
@@ -135,17 +135,17 @@ export function StretchSheet(page: StretchPage) {
   const { joint, engine, sets, preload_N, arm_mm, prevailing_Nm } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
-  useStandingWorking(
+  useDefaultWorking(
     useMemo(() => workingOf({ joint, engine, sets, preload_N, arm_mm, prevailing_Nm }), [joint, engine, sets, preload_N, arm_mm, prevailing_Nm]),
   );
   const back = `/engines/${engine.id}/joints/${joint.id}`;
   return (
-    <Sheet title={`${joint.name}, by stretch`} lead={<Link href={back}>The joint’s own sheet</Link>}>
-      <Alive>
+    <Screen title={`${joint.name}, by stretch`} lead={<Link href={back}>The joint’s own sheet</Link>}>
+      <HydrationGate>
         {sets.map((one) => (
-          <Part key={one.set.id} title={one.set.name}>
+          <Section key={one.set.id} title={one.set.name}>
             <p className="soft">
-              Wanted {one.set.minStretchMm.toFixed(3)} to {one.set.maxStretchMm.toFixed(3)} mm ({(one.set.minStretchMm / 0.0254).toFixed(1)} to {(one.set.maxStretchMm / 0.0254).toFixed(1)} thou), ceiling {significant(one.set.ceilingNm)} N·m; a bolt that stays {one.set.maxSetMm} mm longer is scrap.
+              Wanted {one.set.minStretch_mm.toFixed(3)} to {one.set.maxStretch_mm.toFixed(3)} mm ({(one.set.minStretch_mm / 0.0254).toFixed(1)} to {(one.set.maxStretch_mm / 0.0254).toFixed(1)} thou), ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt that stays {one.set.maxSet_mm} mm longer is scrap.
             </p>
             {one.set.bothEnds ? (
               <>
@@ -153,20 +153,20 @@ export function StretchSheet(page: StretchPage) {
                 <ReadingForm page={one} />
               </>
             ) : (
-              <Remark kind="wait">
+              <Notice kind="wait">
                 An end cannot be reached, so stretch cannot be read here. Use the torque figure with the film tried on bolts of this kind (<Link href="/shelves/trials">a film trial</Link>), or the book’s angle of turn if it prints one.
-              </Remark>
+              </Notice>
             )}
-          </Part>
+          </Section>
         ))}
         {adding ? (
-          <Part title="A set of bolts">
+          <Section title="A set of bolts">
             <BoltSetForm joint={joint} onDone={() => setAdding(false)} />
-          </Part>
+          </Section>
         ) : (
-          <Key onClick={() => setAdding(true)}>Another set</Key>
+          <Button onClick={() => setAdding(true)}>Another set</Button>
         )}
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

@@ -9,7 +9,7 @@ export interface TrialFields {
   readonly shank: string;
   readonly shankDiameter: string;
   readonly freeThread: string;
-  readonly eGpa: number;
+  readonly E_GPa: number;
 }
 
 export const trialSchema = Joi.object<TrialFields>({
@@ -20,7 +20,7 @@ export const trialSchema = Joi.object<TrialFields>({
   shank: measure('the length of the shank'),
   shankDiameter: measure('the diameter of the shank'),
   freeThread: measure('the free thread'),
-  eGpa: Joi.number().greater(50).less(300).required().label('the modulus'),
+  E_GPa: Joi.number().greater(50).less(300).required().label('the modulus'),
 });
 
 export interface TrialPullFields {

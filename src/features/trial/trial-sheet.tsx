@@ -6,15 +6,15 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
-import type { Outcome } from '@/model/outcome';
+import type { Result } from '@/model/result';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Alive } from '@/interface/parts/alive';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
 import type { BandRow } from '@/interface/parts/band-chart';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Part, Remark, Sheet } from '@/interface/parts/sheet';
+import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
-import { useShowWorking, useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction } from './actions';
 import type { TrialPage, TriedFilm } from './queries';
 import styles from './trial-sheet.module.css';
@@ -35,7 +35,7 @@ function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage 
     trialId: trial.id,
     bolt: '1',
     film: last?.film.id ?? 'engine-oil',
-    torque: last ? String(last.pulls.at(-1)?.torqueNm ?? '') : '',
+    torque: last ? String(last.pulls.at(-1)?.torque_Nm ?? '') : '',
     stretch: '',
   };
   const {
@@ -56,7 +56,7 @@ function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage 
       <TextInput label="Torque" description="N·m, or with its unit" {...field('torque')} />
       <TextInput label="Stretch" description="mm, or 4.2 thou" autoComplete="off" {...field('stretch')} />
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>Enter the pull</Key>
+        <Button type="submit" rank="main" disabled={pending}>Enter the pull</Button>
       </div>
     </ActionForm>
   ); // prettier-ignore
@@ -77,7 +77,7 @@ const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
   ],
 }); // prettier-ignore
 
-function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAct: (work: () => Promise<Outcome<unknown>>) => void }) {
+function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAct: (work: () => Promise<Result<unknown>>) => void }) {
   const { significant, plain } = useFigures();
   const working = workingOfFilm(tried);
   const show = useShowWorking([working]);
@@ -88,7 +88,7 @@ function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAc
   return (
     <section className={styles.film} tabIndex={0} {...show(working)} aria-label={film.name}>
       <h3>{film.name}{film.standing === 'own' && <span className={styles.own}> own</span>}</h3>
-      {refusal && <Remark kind="stop">{refusal}</Remark>}
+      {refusal && <Notice kind="stop">{refusal}</Notice>}
       {result && (
         <dl className={styles.facts}>
           <div><dt>μ</dt><dd>{significant(result.mu)}</dd></div>
@@ -104,7 +104,7 @@ function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAc
       <ol className={styles.pulls}>
         {pulls.map((pull) => (
           <li key={pull.id}>
-            Bolt {pull.bolt}, use {pull.use}: <span className="figure">{plain(pull.torqueNm)} N·m, {pull.stretchMm.toFixed(3)} mm, {significant(pull.preload_N / 1000)} kN</span>{' '}
+            Bolt {pull.bolt}, use {pull.use}: <span className="figure">{plain(pull.torque_Nm)} N·m, {pull.stretch_mm.toFixed(3)} mm, {significant(pull.preload_N / 1000)} kN</span>{' '}
             <button type="button" className={styles.link} onClick={() => onAct(() => strikeTrialPullAction({ trialId, pullId: pull.id }))}>Strike<span className="only-spoken"> bolt {pull.bolt} in {film.name}</span></button>
           </li>
         ))}
@@ -116,10 +116,10 @@ function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAc
           ) : (
             <p className="soft">On the shelf it would move no joint.</p>
           )}
-          <Key onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>Put it on the shelf as our own<span className="only-spoken">: {film.name}</span></Key>
+          <Button onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>Put it on the shelf as our own<span className="only-spoken">: {film.name}</span></Button>
         </>
       )}
-      {isShelved && <Remark kind="done">On the shelf as our own: {film.source}</Remark>}
+      {isShelved && <Notice kind="done">On the shelf as our own: {film.source}</Notice>}
     </section>
   ); // prettier-ignore
 }
@@ -133,28 +133,28 @@ export function TrialSheet(page: TrialPage) {
   const [refusal, setRefusal] = useState<string>();
   const [, startTransition] = useTransition();
   const first = tried[0];
-  useStandingWorking(useMemo(() => first && workingOfFilm(first), [first]));
+  useDefaultWorking(useMemo(() => first && workingOfFilm(first), [first]));
   const { significant } = useFigures();
-  const act = (work: () => Promise<Outcome<unknown>>) =>
+  const act = (work: () => Promise<Result<unknown>>) =>
     startTransition(async () => {
       const outcome = await send(work, undefined);
       setRefusal(outcome.ok ? undefined : outcome.error.message);
       router.refresh();
     });
   return (
-    <Sheet title={trial.name} lead={`${trial.thread}, face ${trial.outerMm} over ${trial.innerMm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}>
-      <Alive>
-        {refusal && <Remark kind="stop">{refusal}</Remark>}
+    <Screen title={trial.name} lead={`${trial.thread}, face ${trial.outer_mm} over ${trial.inner_mm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}>
+      <HydrationGate>
+        {refusal && <Notice kind="stop">{refusal}</Notice>}
         {tried.length > 0 && <BandChart rows={rowsOf(tried)} unit="kN" rowHeight={60} pointColour="var(--red-lead)" behind={target && [target.low_N / 1000, target.high_N / 1000]} />}
         {tried.length > 0 && <p className="soft">A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.{target && ` The band behind is what ${target.name} wants.`}</p>}
         {targets.length > 1 && (
           <NativeSelect label="Against the band of" data={targets.map(({ name }, i) => ({ value: String(i), label: name }))} value={String(against)} onChange={(event) => setAgainst(Number(event.currentTarget.value))} maw={420} />
         )}
-        <Part title="A pull">
+        <Section title="A pull">
           <PullForm page={page} />
-        </Part>
+        </Section>
         {tried.map((one) => <FilmResult key={one.film.id} tried={one} onAct={act} />)}
-      </Alive>
-    </Sheet>
+      </HydrationGate>
+    </Screen>
   ); // prettier-ignore
 }

@@ -7,11 +7,11 @@ import { useState } from 'react';
 import type { FilmTrialRow } from '@/model/trial/film-trial';
 import { fullDate } from '@/interface/figures/times';
 import { ActionForm } from '@/interface/parts/action-form';
-import { Key } from '@/interface/parts/button';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 import { useActionForm } from '@/interface/parts/use-action-form';
-import { useStandingWorking, type Working } from '@/interface/shell/working-margin';
+import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addTrialAction } from './actions';
 import styles from './trial-sheet.module.css';
 
@@ -27,7 +27,7 @@ const WHY: Working = {
 
 function TrialForm() {
   const router = useRouter();
-  const start = { name: '', thread: '', outer: '', inner: '', shank: '', shankDiameter: '', freeThread: '', eGpa: '205' };
+  const start = { name: '', thread: '', outer: '', inner: '', shank: '', shankDiameter: '', freeThread: '', E_GPa: '205' };
   const { form: fields, submit, pending, problem } = useActionForm(start, addTrialAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   return (
@@ -39,11 +39,11 @@ function TrialForm() {
       <TextInput label="Shank, length" {...field('shank')} />
       <TextInput label="Shank, diameter" {...field('shankDiameter')} />
       <TextInput label="Free thread in the grip" {...field('freeThread')} />
-      <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('eGpa')} />
+      <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('E_GPa')} />
       <div className={form.acts}>
-        <Key type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" disabled={pending}>
           Begin the trial
-        </Key>
+        </Button>
       </div>
     </ActionForm>
   );
@@ -52,10 +52,10 @@ function TrialForm() {
 /** Every trial of films that this shop has made. */
 export function TrialsSheet({ trials }: { readonly trials: readonly FilmTrialRow[] }) {
   const [adding, setAdding] = useState(trials.length === 0);
-  useStandingWorking(WHY);
+  useDefaultWorking(WHY);
   return (
-    <Sheet title="Film trials" lead="What a film does on your own bolts, measured." aside={!adding && <Key rank="main" onClick={() => setAdding(true)}>New trial</Key>}>
-      {adding && <Part title="A new trial"><TrialForm /></Part>}
+    <Screen title="Film trials" lead="What a film does on your own bolts, measured." aside={!adding && <Button rank="main" onClick={() => setAdding(true)}>New trial</Button>}>
+      {adding && <Section title="A new trial"><TrialForm /></Section>}
       <ul className={styles.trials}>
         {trials.map((trial) => (
           <li key={trial.id}>
@@ -63,6 +63,6 @@ export function TrialsSheet({ trials }: { readonly trials: readonly FilmTrialRow
           </li>
         ))}
       </ul>
-    </Sheet>
+    </Screen>
   ); // prettier-ignore
 }

@@ -1,10 +1,10 @@
 'use client';
 
 import type { FormEvent, ReactNode } from 'react';
-import type { Problem } from '@/model/outcome';
-import { Alive } from './alive';
+import type { Problem } from '@/model/result';
+import { HydrationGate } from './hydration-gate';
 import styles from './form.module.css';
-import { Remark } from './sheet';
+import { Notice } from './screen';
 
 interface Props {
   readonly label: string;
@@ -16,7 +16,7 @@ interface Props {
 /** The frame of a form. */
 export const ActionForm = ({ label, onSubmit, problem, children }: Props) => (
   <form onSubmit={onSubmit} noValidate aria-label={label}>
-    <Alive className={styles.grid}>{children}</Alive>
-    {problem && <Remark kind="stop">{problem.message}</Remark>}
+    <HydrationGate className={styles.grid}>{children}</HydrationGate>
+    {problem && <Notice kind="stop">{problem.message}</Notice>}
   </form>
 );

@@ -7,6 +7,6 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 /** A flat key with a ruled edge. */
-export const Key = ({ rank = 'plain', type = 'button', className, ...rest }: Props) => (
+export const Button = ({ rank = 'plain', type = 'button', className, ...rest }: Props) => (
   <button type={type} className={`${styles.key} ${className ?? ''}`} data-rank={rank} {...rest} />
 );

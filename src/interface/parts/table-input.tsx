@@ -1,9 +1,9 @@
 'use client';
 
 import { Textarea } from '@mantine/core';
-import { Key } from './button';
+import { Button } from './button';
 import form from './form.module.css';
-import { Part } from './sheet';
+import { Section } from './screen';
 
 interface Props {
   readonly text: string;
@@ -21,7 +21,7 @@ export function TableInput({ text, onText, onLook, pending }: Props) {
     onLook(read);
   };
   return (
-    <Part title="The table">
+    <Section title="The table">
       <Textarea
         label="Paste it here"
         description="With a line of headings; commas, semicolons or tabs between"
@@ -32,9 +32,9 @@ export function TableInput({ text, onText, onLook, pending }: Props) {
         onChange={(event) => onText(event.currentTarget.value)}
       />
       <p className={form.acts}>
-        <Key onClick={() => onLook(text)} disabled={pending || text.trim() === ''}>
+        <Button onClick={() => onLook(text)} disabled={pending || text.trim() === ''}>
           Look at it
-        </Key>
+        </Button>
         <label className={form.file}>
           or choose its file{' '}
           <input
@@ -45,6 +45,6 @@ export function TableInput({ text, onText, onLook, pending }: Props) {
           />
         </label>
       </p>
-    </Part>
+    </Section>
   );
 }

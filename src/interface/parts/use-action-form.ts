@@ -2,7 +2,7 @@
 
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
-import type { Outcome, Problem } from '@/model/outcome';
+import type { Result, Problem } from '@/model/result';
 
 interface ActionForm<Values extends Record<string, unknown>> {
   readonly form: UseFormReturnType<Values>;
@@ -15,7 +15,7 @@ interface ActionForm<Values extends Record<string, unknown>> {
 /** A form whose values go to a server action; refusals come back to their fields, and what was typed stays. */
 export function useActionForm<Values extends Record<string, unknown>, T>(
   initialValues: Values,
-  action: (values: Values) => Promise<Outcome<T>>,
+  action: (values: Values) => Promise<Result<T>>,
   onDone: (result: T, form: UseFormReturnType<Values>) => void,
 ): ActionForm<Values> {
   const form = useForm<Values>({ initialValues });
@@ -39,7 +39,7 @@ const UNREACHED: Problem = {
 };
 
 /** Calls an action; a server that does not answer becomes a refusal like any other. */
-export async function send<Values, T>(action: (values: Values) => Promise<Outcome<T>>, values: Values): Promise<Outcome<T>> {
+export async function send<Values, T>(action: (values: Values) => Promise<Result<T>>, values: Values): Promise<Result<T>> {
   try {
     return await action(values);
   } catch {

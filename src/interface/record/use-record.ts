@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { TroubleCode } from '@/model/trouble-code';
-import type { Outcome } from '@/model/outcome';
+import type { Result } from '@/model/result';
 import { loadOutbox, saveOutbox } from './outbox';
 
 const RETRY_MS = 2000;
@@ -23,9 +23,9 @@ export interface Kept<Line> {
 /** Pulls follow one another, so that those behind a refused one fall with it; readings stand each by itself. */
 type AfterRefusal = 'stop' | 'go-on';
 
-async function answerOf<T>(request: () => Promise<Response>): Promise<Outcome<T> | undefined> {
+async function answerOf<T>(request: () => Promise<Response>): Promise<Result<T> | undefined> {
   try {
-    return (await (await request()).json()) as Outcome<T>;
+    return (await (await request()).json()) as Result<T>;
   } catch {
     return undefined;
   }

@@ -25,12 +25,12 @@ export interface EngineTag {
 
 const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };
 
-const MOST = 6;
+const MAX = 6;
 
 /** Those that hang on the rail: the latest worked on and the one being looked at, in their usual order. */
 function hung(tags: readonly EngineTag[], at: string | undefined): readonly EngineTag[] {
-  if (tags.length <= MOST) return tags;
-  const latest = [...tags].sort((a, b) => b.stamp - a.stamp).slice(0, MOST);
+  if (tags.length <= MAX) return tags;
+  const latest = [...tags].sort((a, b) => b.stamp - a.stamp).slice(0, MAX);
   return tags.filter((tag) => tag.id === at || latest.includes(tag));
 }
 

@@ -44,7 +44,7 @@ function useMargin(): Margin {
 }
 
 /** What the margin shows while nothing in particular is in focus. */
-export function useStandingWorking(working: Working | undefined): void {
+export function useDefaultWorking(working: Working | undefined): void {
   const { setStanding } = useMargin();
   useEffect(() => {
     setStanding(working);

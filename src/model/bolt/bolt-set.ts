@@ -8,12 +8,12 @@ export interface BoltSet {
   readonly name: string;
   readonly bolts: number;
   readonly segments: readonly StretchSegment[];
-  readonly eGpa: number;
-  readonly minStretchMm: number;
-  readonly maxStretchMm: number;
-  readonly ceilingNm: number;
+  readonly E_GPa: number;
+  readonly minStretch_mm: number;
+  readonly maxStretch_mm: number;
+  readonly ceiling_Nm: number;
   /** A bolt that stays longer than this after release is scrap. */
-  readonly maxSetMm: number;
+  readonly maxSet_mm: number;
   /** False where an end cannot be reached, so that stretch cannot be read. */
   readonly bothEnds: boolean;
   readonly createdAt: string;
@@ -25,8 +25,8 @@ export interface BoltReading {
   /** From 1. */
   readonly bolt: number;
   readonly kind: 'free' | 'tight' | 'released';
-  readonly lengthMm: number;
+  readonly length_mm: number;
   readonly typed: string;
-  readonly torqueNm: number | null;
+  readonly torque_Nm: number | null;
   readonly at: string;
 }

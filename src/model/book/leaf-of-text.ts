@@ -2,7 +2,7 @@ import { notesToAgree, readLength, readTorque } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
 import type { Leaf, LeafKind } from './leaf';
 
-type Read = Pick<Leaf, 'kind' | 'readingIndex' | 'minNm' | 'maxNm' | 'minDeg' | 'maxDeg' | 'minMm' | 'maxMm' | 'agreedNotes' | 'conditionText'>;
+type Read = Pick<Leaf, 'kind' | 'readingIndex' | 'min_Nm' | 'max_Nm' | 'min_deg' | 'max_deg' | 'min_mm' | 'max_mm' | 'agreedNotes' | 'conditionText'>;
 
 /** What a person says that a leaf holds; a torque may turn out to be a pull on a lever, or a turn. */
 export type LeafContent = Exclude<LeafKind, 'lever-pull' | 'turn'>;
@@ -15,7 +15,7 @@ export interface LeafText {
   readonly readingIndex: number;
 }
 
-const NOTHING = { readingIndex: 0, minNm: null, maxNm: null, minDeg: null, maxDeg: null, minMm: null, maxMm: null, agreedNotes: [] };
+const NOTHING = { readingIndex: 0, min_Nm: null, max_Nm: null, min_deg: null, max_deg: null, min_mm: null, max_mm: null, agreedNotes: [] };
 
 const LENGTHS: ReadonlySet<LeafContent> = new Set(['stretch', 'clearance', 'end-float']);
 
@@ -34,15 +34,15 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
   const agreedNotes = askedOf({ kind, printedText }).map((note) => note.code);
   if (kind !== 'torque') {
     const { min_mm, max_mm } = readLength(printedText);
-    return { ...NOTHING, kind, minMm: min_mm, maxMm: max_mm, agreedNotes, conditionText };
+    return { ...NOTHING, kind, min_mm, max_mm, agreedNotes, conditionText };
   }
   const print = readTorque(printedText);
   const shared = { ...NOTHING, agreedNotes, conditionText: conditionText ?? print.condition ?? null };
-  if (print.kind === 'turn') return { ...shared, kind: 'turn', minDeg: print.min_deg, maxDeg: print.max_deg };
+  if (print.kind === 'turn') return { ...shared, kind: 'turn', min_deg: print.min_deg, max_deg: print.max_deg };
   if (print.ambiguous && readingIndex < 0)
     throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
   const index = Math.max(readingIndex, 0);
   const reading = print.readings[index];
   if (!reading) throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
-  return { ...shared, kind: print.kind, readingIndex: index, minNm: reading.min_Nm, maxNm: reading.max_Nm };
+  return { ...shared, kind: print.kind, readingIndex: index, min_Nm: reading.min_Nm, max_Nm: reading.max_Nm };
 }

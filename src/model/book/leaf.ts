@@ -15,12 +15,12 @@ export interface Leaf {
   readonly kind: LeafKind;
   /** Which of the readings of the text was chosen. */
   readonly readingIndex: number;
-  readonly minNm: number | null;
-  readonly maxNm: number | null;
-  readonly minDeg: number | null;
-  readonly maxDeg: number | null;
-  readonly minMm: number | null;
-  readonly maxMm: number | null;
+  readonly min_Nm: number | null;
+  readonly max_Nm: number | null;
+  readonly min_deg: number | null;
+  readonly max_deg: number | null;
+  readonly min_mm: number | null;
+  readonly max_mm: number | null;
   /** Codes of the notes that the reader was asked about and agreed to. */
   readonly agreedNotes: readonly string[];
   readonly replacesId: string | null;

@@ -3,7 +3,7 @@ import type { Leaf } from './leaf';
 import { type Source, SOURCE_KINDS } from './source';
 
 /** A leaf that speaks of a joint, and how it stands among the others. */
-export interface SpeakingLeaf {
+export interface RankedLeaf {
   readonly leaf: Leaf;
   readonly source: Source;
   readonly governs: boolean;
@@ -57,10 +57,10 @@ const KIND_WORDS: Readonly<Record<Source['kind'], string>> = {
 
 export const kindWords = (kind: Source['kind']): string => KIND_WORDS[kind];
 
-const middleOf = ({ minNm, maxNm, minMm, maxMm, minDeg, maxDeg }: Leaf): { readonly of: string; readonly value: number } | undefined => {
-  if (minNm !== null && maxNm !== null) return { of: 'torque', value: (minNm + maxNm) / 2 };
-  if (minMm !== null && maxMm !== null) return { of: 'length', value: (minMm + maxMm) / 2 };
-  return minDeg !== null && maxDeg !== null ? { of: 'turn', value: (minDeg + maxDeg) / 2 } : undefined;
+const middleOf = ({ min_Nm, max_Nm, min_mm, max_mm, min_deg, max_deg }: Leaf): { readonly of: string; readonly value: number } | undefined => {
+  if (min_Nm !== null && max_Nm !== null) return { of: 'torque', value: (min_Nm + max_Nm) / 2 };
+  if (min_mm !== null && max_mm !== null) return { of: 'length', value: (min_mm + max_mm) / 2 };
+  return min_deg !== null && max_deg !== null ? { of: 'turn', value: (min_deg + max_deg) / 2 } : undefined;
 };
 
 function offBy(leaf: Leaf, governing: Leaf): number | undefined {
@@ -84,11 +84,11 @@ const byAuthority = (a: Candidate, b: Candidate) =>
  * Lists every leaf that speaks of a joint, the governing one first, each with its reason.
  * Applicability goes first, then superseding, then rank, then the later year.
  */
-export function speakingLeaves(
+export function rankedLeaves(
   leaves: readonly Leaf[],
   sources: readonly Source[],
   engine: Pick<Engine, 'year' | 'engineNumber'>,
-): readonly SpeakingLeaf[] {
+): readonly RankedLeaf[] {
   const pairs = leaves.flatMap((leaf) => {
     const source = sources.find((one) => one.id === leaf.sourceId);
     return source ? [{ leaf, source }] : [];

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { IMBALANCE_UNITS } from '@/core/fits';
-import type { SheetKind } from './engine-measure';
+import type { MeasureKind } from './engine-measure';
 
 const positive = (label: string) =>
   Joi.number()
@@ -23,7 +23,7 @@ const degrees = Joi.number().min(-360).max(720);
 const shell = Joi.string().trim().max(30).allow('').required();
 
 /** What a sheet of each kind holds. Shells and marks that do not match are refused with a sentence. */
-export const SHEET_SCHEMAS: Readonly<Record<SheetKind, Joi.ObjectSchema>> = {
+export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = {
   volumes: Joi.object({
     bore_mm: positive('the bore'), stroke_mm: positive('the stroke'), cylinders: Joi.number().integer().min(1).max(48).required().label('the cylinders'),
     overbore_mm: notNegative('the overbore'), chamber_cc: Joi.number().min(0).less(10_000), gasketBore_mm: Joi.number().greater(0).less(1000), gasket_mm: Joi.number().min(0).less(20),

@@ -2,7 +2,7 @@ import type { RodWeight, ImbalanceUnit, PlaneImbalance, GapMark } from '@/core/f
 
 
 /** What is known of a whole engine beside its fits. Lengths mm, volumes cc, weights g. */
-export interface EngineSheets {
+export interface EngineMeasures {
   readonly volumes: {
     readonly bore_mm: number;
     readonly stroke_mm: number;
@@ -30,19 +30,19 @@ export interface EngineSheets {
   };
   readonly marks: { readonly pairs: readonly { readonly place: string; readonly one: string; readonly other: string; }[]; };
 } // prettier-ignore
-export type SheetKind = keyof EngineSheets;
+export type MeasureKind = keyof EngineMeasures;
 
-export interface EngineSheet<K extends SheetKind = SheetKind> {
+export interface EngineMeasure<K extends MeasureKind = MeasureKind> {
   readonly id: string;
   readonly engineId: string;
   readonly kind: K;
-  readonly body: EngineSheets[K];
+  readonly body: EngineMeasures[K];
   readonly at: string;
 }
 
-export const nameOf = ({ body }: EngineSheet): string => ('name' in body ? body.name.trim().toLowerCase() : '');
+export const nameOf = ({ body }: EngineMeasure): string => ('name' in body ? body.name.trim().toLowerCase() : '');
 
 /** Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends measured apart. */
-export const holdingSheets = (sheets: readonly EngineSheet[]): readonly EngineSheet[] => [
+export const holdingMeasures = (sheets: readonly EngineMeasure[]): readonly EngineMeasure[] => [
   ...new Map(sheets.map((sheet) => [`${sheet.kind} ${nameOf(sheet)}`, sheet])).values(),
 ];

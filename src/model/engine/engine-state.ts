@@ -2,49 +2,49 @@ import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState
 import type { Standing } from '@/core/tightening';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
-import type { FitStanding } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from './engine';
 import type { HeatLog } from '@/model/heat/heat-log';
 
 
 /** A tightening with its lines and where they leave it. */
-export interface TighteningStanding {
+export interface TighteningState {
   readonly tightening: Tightening;
   readonly events: readonly RecordedEvent[];
   readonly standing: Standing;
 }
 
-export interface JointStanding {
+export interface JointState {
   readonly joint: Joint;
-  readonly tightenings: readonly TighteningStanding[];
+  readonly tightenings: readonly TighteningState[];
   /** The going-round that counts: the last one to the final figure. */
-  readonly final?: TighteningStanding;
+  readonly final?: TighteningState;
   /** A retorque that was begun and is not finished. */
-  readonly openRetorque?: TighteningStanding;
+  readonly openRetorque?: TighteningState;
   readonly retorque: RetorqueState;
 }
 
-export interface EngineStanding {
+export interface EngineState {
   readonly engine: Engine;
-  readonly joints: readonly JointStanding[];
-  readonly fits: readonly FitStanding[];
+  readonly joints: readonly JointState[];
+  readonly fits: readonly FitState[];
   readonly heat: HeatLog;
   readonly leaves: number;
 }
 
 export const time = (iso: string) => Date.parse(iso);
 
-export const cyclesOf = (heat: HeatLog): readonly CycleFact[] => heat.cycles.map(({ id, ranFrom, ranTo, highestC, ambientC }) => ({
+export const cyclesOf = (heat: HeatLog): readonly CycleFact[] => heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C }) => ({
   id,
   ranFrom: time(ranFrom),
   ranTo: time(ranTo),
-  highest_C: highestC,
-  ambient_C: ambientC,
+  highest_C,
+  ambient_C,
 }));
 export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] => heat.readings
-  .map(({ cycleId, at, headC, ambientC }) => ({ cycleId, at: time(at), head_C: headC, ambient_C: ambientC }))
+  .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
   .sort((a, b) => a.at - b.at);
-export function retorqueOf(engine: Engine, joint: Joint, heat: HeatLog, tightenings: readonly TighteningStanding[]): RetorqueState {
+export function retorqueOf(engine: Engine, joint: Joint, heat: HeatLog, tightenings: readonly TighteningState[]): RetorqueState {
   const final = tightenings.filter(({ tightening }) => tightening.purpose === 'final').at(-1);
   const tightenedAt = final?.standing.complete ? final.standing.last?.at : undefined;
   const answered = tightenings.flatMap(({ tightening, standing: now }) => tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : []

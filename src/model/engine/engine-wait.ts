@@ -1,6 +1,6 @@
 import type { Step } from '@/core/tightening';
-import { type FitStanding, isHolding } from '@/model/fit/fit-state';
-import type { EngineStanding, JointStanding } from './engine-state';
+import { type FitState, isHolding } from '@/model/fit/fit-state';
+import type { EngineState, JointState } from './engine-state';
 
 
 /** How an engine's tag is marked: work to be done now, waiting for something, held up, or at rest. */
@@ -22,7 +22,7 @@ const place = (step: Step | undefined): string => {
 };
 
 /** What one joint waits for; the lower the rank, the sooner it is said. */
-function jointWaits({ joint, final, openRetorque, retorque }: JointStanding): Ranked | undefined {
+function jointWaits({ joint, final, openRetorque, retorque }: JointState): Ranked | undefined {
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
   if (final && !final.standing.complete && final.standing.next > 0)
@@ -34,7 +34,7 @@ function jointWaits({ joint, final, openRetorque, retorque }: JointStanding): Ra
 }
 
 /** What one fit waits for: out of limits goes before everything but work under way. */
-function fitWaits({ fit, places }: FitStanding): Ranked | undefined {
+function fitWaits({ fit, places }: FitState): Ranked | undefined {
   const at = (name: string) => (places.length > 1 ? `${fit.name}, ${name}` : fit.name);
   const strip = places.find(({ stripIn }) => stripIn);
   if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
@@ -50,7 +50,7 @@ function fitWaits({ fit, places }: FitStanding): Ranked | undefined {
 }
 
 /** What of all that an engine waits for is said on its tag. */
-export function waitOf({ joints, fits, leaves }: EngineStanding): Wait {
+export function waitOf({ joints, fits, leaves }: EngineState): Wait {
   if (leaves === 0) return { waitsFor: 'a first leaf from its book', state: 'rest' };
   if (joints.length === 0) return { waitsFor: 'a first joint', state: 'rest' };
   const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint) ?? [])];

@@ -6,7 +6,7 @@ import type { Tightening } from '@/model/joint/tightening';
 
 
 /** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9`. */
-export function boltsOf({ thread, detail }: Joint): string {
+export function fastenerFingerprint({ thread, detail }: Joint): string {
   const today = detail.today ?? { ...detail.original, thread };
   return [`${today.form} ${today.thread}`, today.grade].filter(Boolean).join(', ');
 }
@@ -17,5 +17,5 @@ export const contextOf = (fit: Fit, page: FitPageSays | undefined, joints: reado
   const joint = joints.find(({ id }) => id === fit.jointId);
   const paged = page && { page };
   if (!joint) return { rounds: [], ...paged };
-  return { rounds: rounds.filter(({ jointId }) => jointId === joint.id), bolts: boltsOf(joint), jointName: joint.name, ...paged };
+  return { rounds: rounds.filter(({ jointId }) => jointId === joint.id), bolts: fastenerFingerprint(joint), jointName: joint.name, ...paged };
 };

@@ -1,5 +1,5 @@
 import type { Guard } from '@/core/joint';
-import { isHolding, type FitStanding, type PlaceStanding, type PlaceState, isProven } from './fit-state';
+import { isHolding, type FitState, type FitPlace, type PlaceState, isProven } from './fit-state';
 
 export interface GateLine {
   readonly fitId: string;
@@ -27,17 +27,17 @@ const ASKED: Readonly<Partial<Record<PlaceState, string>>> = {
   'not-measured': 'felt, not measured',
 };
 
-const askOf = ({ state, accepted, order }: PlaceStanding): string => `${accepted === undefined ? (ASKED[state] ?? state) : `accepted, improve: ${accepted}`}${order ? ` (on order: ${order})` : ''}`;
+const askOf = ({ state, accepted, order }: FitPlace): string => `${accepted === undefined ? (ASKED[state] ?? state) : `accepted, improve: ${accepted}`}${order ? ` (on order: ${order})` : ''}`;
 
 /** `Main bearings, oil clearance, 2 and 3` */
-function placesName({ fit }: FitStanding, names: readonly string[]): string {
+function placesName({ fit }: FitState, names: readonly string[]): string {
   if (fit.places.length === 1) return fit.name;
   if (names.length === fit.places.length) return `${fit.name}, every place`;
   return `${fit.name}, ${[names.slice(0, -1).join(', '), names.at(-1)].filter(Boolean).join(' and ')}`;
 }
 
 /** Places of which the same is said, in one line. */
-function linesOf(standing: FitStanding, says: (place: PlaceStanding) => string | undefined): readonly GateLine[] {
+function linesOf(standing: FitState, says: (place: FitPlace) => string | undefined): readonly GateLine[] {
   const bySaying = new Map<string, string[]>();
   for (const place of standing.places) {
     const said = says(place);
@@ -47,13 +47,13 @@ function linesOf(standing: FitStanding, says: (place: PlaceStanding) => string |
 }
 
 /** Limits that were taken from a leaf which has been corrected since. */
-const correctedOf = ({ fit, page }: FitStanding): readonly GateLine[] => page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
+const correctedOf = ({ fit, page }: FitState): readonly GateLine[] => page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
 
 /** Where a strip lies in a bearing of this engine: nothing may turn the shaft. */
-export const stripsIn = (standings: readonly FitStanding[]): readonly string[] => standings.flatMap((standing) => standing.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(standing, [name])));
+export const stripsIn = (standings: readonly FitState[]): readonly string[] => standings.flatMap((standing) => standing.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(standing, [name])));
 
 /** The gate that an engine’s fits put before one of its joints. */
-export function gateOf(standings: readonly FitStanding[], jointId: string): Gate {
+export function gateOf(standings: readonly FitState[], jointId: string): Gate {
   const closing = standings.filter(({ fit }) => fit.holds.includes(jointId));
   return {
     held: closing.flatMap((standing) => linesOf(standing, ({ state }) => (isHolding(state) ? 'out of limits' : undefined))),
@@ -76,4 +76,4 @@ export const guardsOfGate = ({ held, asks }: Gate): readonly Guard[] => [
 ];
 
 /** Fits of which every place is proven. */
-export const provenFits = (standings: readonly FitStanding[]): number => standings.filter(({ places }) => places.every(({ state }) => isProven(state))).length;
+export const provenFits = (standings: readonly FitState[]): number => standings.filter(({ places }) => places.every(({ state }) => isProven(state))).length;

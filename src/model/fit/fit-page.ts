@@ -9,7 +9,7 @@ export interface FitPageSays {
 }
 
 /** The leaf that stands today in the place of one that was corrected, perhaps more than once. */
-export function standingLeaf(leaf: Leaf, leaves: readonly Leaf[]): Leaf {
+export function currentLeaf(leaf: Leaf, leaves: readonly Leaf[]): Leaf {
   let last = leaf;
   for (let next: Leaf | undefined = leaf; next; next = leaves.find(({ replacesId }) => replacesId === last.id)) last = next;
   return last;

@@ -1,7 +1,7 @@
 import { cellGroups, cellKey, type Cell } from '@/core/fits';
 import { DomainError } from '@/core/units';
 import type { Fit } from './fit';
-import { kindOf, planOfFit, type FitStanding, type PlaceStanding } from './fit-state';
+import { kindOf, planOfFit, type FitState, type FitPlace } from './fit-state';
 
 const SLACK_MM = 1e-9;
 
@@ -21,7 +21,7 @@ const boreOf = (place: string) => place.split(',')[0]?.trim().toLowerCase();
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 
 /** The place in another bore that a marked part was fitted to, by readings that were not struck. */
-export function fittedElsewhere({ places }: Pick<FitStanding, 'places'>, place: number, piece: string): PlaceStanding | undefined {
+export function fittedElsewhere({ places }: Pick<FitState, 'places'>, place: number, piece: string): FitPlace | undefined {
   const here = boreOf(places[place]?.name ?? '');
   return places.find(
     ({ name, current, beneath }) => boreOf(name) !== here && [...current.values(), ...beneath].some(({ body }) => body.piece !== undefined && same(body.piece, piece)),
@@ -29,7 +29,7 @@ export function fittedElsewhere({ places }: Pick<FitStanding, 'places'>, place: 
 } // prettier-ignore
 
 /** @throws DomainError where the part that is marked so was fitted to another bore */
-export function assertOfThisBore(standing: FitStanding, place: number, piece: string | undefined): void {
+export function assertOfThisBore(standing: FitState, place: number, piece: string | undefined): void {
   const elsewhere = piece === undefined ? undefined : fittedElsewhere(standing, place, piece);
   if (!elsewhere) return;
   const called = kindOf(standing.fit).piece ?? 'Part';

@@ -40,7 +40,7 @@ export interface FitContext {
   readonly page?: FitPageSays;
 }
 
-export interface PlaceStanding {
+export interface FitPlace {
   readonly place: number;
   readonly name: string;
   readonly state: PlaceState;
@@ -60,10 +60,10 @@ export interface PlaceStanding {
   readonly felt?: string;
 }
 
-export interface FitStanding {
+export interface FitState {
   readonly fit: Fit;
   readonly kind: FitKind;
-  readonly places: readonly PlaceStanding[];
+  readonly places: readonly FitPlace[];
   readonly page?: FitPageSays;
   /** That of its worst place. */
   readonly state: PlaceState;
@@ -184,7 +184,7 @@ function stateOf({ result, folded, stale, unmet }: { result: PlaceResult; folded
   return result.improve || folded.order !== undefined ? 'improve' : 'inside';
 }
 
-function placeStanding(fit: Fit, kind: FitKind, all: readonly FitLine[], place: number, context: FitContext): PlaceStanding {
+function fitPlace(fit: Fit, kind: FitKind, all: readonly FitLine[], place: number, context: FitContext): FitPlace {
   const lines = all.filter((line) => isAt(line, place));
   const folded = fold(lines);
   const readings = [...folded.current.values()];
@@ -214,10 +214,10 @@ function placeStanding(fit: Fit, kind: FitKind, all: readonly FitLine[], place: 
 const rank = (state: PlaceState) => PLACE_STATES.indexOf(state);
 
 /** Where a fit stands, place by place, from its lines. Plain rows in; nothing here touches a file. */
-export function fitStanding(fit: Fit, lines: readonly FitLine[], context: FitContext): FitStanding {
+export function fitState(fit: Fit, lines: readonly FitLine[], context: FitContext): FitState {
   const kind = kindOf(fit);
   const valid = withoutStruck(lines);
-  const places = fit.places.map((_, place) => placeStanding(fit, kind, valid, place, context));
+  const places = fit.places.map((_, place) => fitPlace(fit, kind, valid, place, context));
   const { page } = context;
   return {
     fit,
@@ -229,4 +229,4 @@ export function fitStanding(fit: Fit, lines: readonly FitLine[], context: FitCon
 }
 
 /** Worst first; of like standing in the order in which they were made. */
-export const worstFirst = (standings: readonly FitStanding[]): readonly FitStanding[] => [...standings].sort((a, b) => rank(a.state) - rank(b.state));
+export const worstFirst = (standings: readonly FitState[]): readonly FitState[] => [...standings].sort((a, b) => rank(a.state) - rank(b.state));

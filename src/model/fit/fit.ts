@@ -101,7 +101,7 @@ export type FitLineKind = FitLine['kind'];
 export interface Shim {
   readonly id: string;
   readonly family: string;
-  readonly thicknessMm: number;
+  readonly thickness_mm: number;
   readonly typed: string;
   readonly count: number;
   readonly createdAt: string;

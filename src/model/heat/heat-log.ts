@@ -4,8 +4,8 @@ export interface HeatCycle {
   readonly engineId: string;
   readonly ranFrom: string;
   readonly ranTo: string;
-  readonly highestC: number;
-  readonly ambientC: number;
+  readonly highest_C: number;
+  readonly ambient_C: number;
 }
 
 /** A temperature read at the head while it cools. */
@@ -14,8 +14,8 @@ export interface CoolingReading {
   readonly engineId: string;
   readonly cycleId: string;
   readonly at: string;
-  readonly headC: number;
-  readonly ambientC: number;
+  readonly head_C: number;
+  readonly ambient_C: number;
 }
 
 export interface HeatLog {

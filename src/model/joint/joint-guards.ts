@@ -2,18 +2,18 @@ import { checkOverdue, guards, type Guard, type Ladder } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
-import type { JointSetting } from './joint-inputs';
+import type { JointInputs } from './joint-inputs';
 import { askedOf } from '@/model/book/leaf-of-text';
 import type { Wrench } from '@/model/shelf/wrench';
 import { filmOn, gradeOn, metalOn } from '@/model/shelf/shelves';
 
 const known = <T>(value: T | null): T | undefined => value ?? undefined;
 
-export const isOverdue = (wrench: Wrench, { shelves, now }: Pick<JointSetting, 'shelves' | 'now'>): boolean =>
+export const isOverdue = (wrench: Wrench, { shelves, now }: Pick<JointInputs, 'shelves' | 'now'>): boolean =>
   checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), shelves.practice.check, now);
 
 /** Everything that stands against this joint's figure, from what is known of it. */
-export function guardsOfJoint(setting: JointSetting, ladder: Ladder, wrench: Wrench): readonly Guard[] {
+export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wrench): readonly Guard[] {
   const { joint, leaf, source, shelves } = setting;
   const { parent, today: substitute, maker, overrides } = joint.detail;
   const [original, today] = [originalFacts(setting), todayFacts(setting)];

@@ -5,7 +5,7 @@ import type { Joint } from './joint';
 
 
 /** A joint with everything its figure is made from. Plain rows in, core results out: nothing here touches a file. */
-export interface JointSetting {
+export interface JointInputs {
   readonly joint: Joint;
   readonly leaf: Leaf;
   readonly source: Source;

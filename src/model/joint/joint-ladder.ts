@@ -4,7 +4,7 @@ import { readTorque, type TorqueReading } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
 import type { FastenerFacts } from './joint-detail';
-import type { JointSetting } from './joint-inputs';
+import type { JointInputs } from './joint-inputs';
 import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import type { Wrench } from '@/model/shelf/wrench';
@@ -23,16 +23,16 @@ export const sourceLine = ({ title, edition, year }: Pick<Source, 'title' | 'edi
   [title, edition, year].filter(Boolean).join(', ');
 
 /** The original as facts: the joint's own thread and face, with what else is known of it. */
-export const originalFacts = ({ joint }: Pick<JointSetting, 'joint'>): FastenerFacts => ({
+export const originalFacts = ({ joint }: Pick<JointInputs, 'joint'>): FastenerFacts => ({
   ...joint.detail.original,
   thread: joint.thread,
-  outer_mm: joint.bearingOuterMm,
-  inner_mm: joint.bearingInnerMm,
+  outer_mm: joint.bearingOuter_mm,
+  inner_mm: joint.bearingInner_mm,
   faceMeasured: joint.bearingMeasured,
 });
 
 /** What is on the joint today. */
-export const todayFacts = (setting: Pick<JointSetting, 'joint'>): FastenerFacts => setting.joint.detail.today ?? originalFacts(setting);
+export const todayFacts = (setting: Pick<JointInputs, 'joint'>): FastenerFacts => setting.joint.detail.today ?? originalFacts(setting);
 
 export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFastener {
   const grade = facts.grade === null ? undefined : gradeOn(shelves, facts.grade);
@@ -48,7 +48,7 @@ export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFa
   };
 }
 
-function makerOf({ joint, shelves }: JointSetting): MakerFigure | undefined {
+function makerOf({ joint, shelves }: JointInputs): MakerFigure | undefined {
   const { maker } = joint.detail;
   if (!maker) return undefined;
   const print = atField('maker', () => readTorque(maker.text));
@@ -59,26 +59,26 @@ function makerOf({ joint, shelves }: JointSetting): MakerFigure | undefined {
 }
 
 /** Where the page says nothing of the threads, the films that it may have meant lie between these two. */
-const extremesOf = ({ leaf, shelves }: JointSetting): LadderInput['extremes'] =>
+const extremesOf = ({ leaf, shelves }: JointInputs): LadderInput['extremes'] =>
   leaf.conditionText !== null && filmOfCondition(leaf.conditionText) !== undefined
     ? undefined
     : [filmOn(shelves, 'dry-bare'), filmOn(shelves, 'engine-oil')];
 
-function rangeReason({ joint, shelves }: JointSetting): string {
+function rangeReason({ joint, shelves }: JointInputs): string {
   const words = schoolWords({ ...shelves.practice, range: joint.rangeSchool }, 'range');
   if (joint.rangeSchool === shelves.practice.range) return `house practice: ${words.name}; ${words.reason}`;
   return `chosen for this joint: ${words.name}; house practice is ${schoolWords(shelves.practice, 'range').name}`;
 }
 
-export const scaleOf = ({ name, unit, min, max, graduation, accuracyPct, calibration }: Wrench) => ({
-  name, unit, min, max, graduation, accuracy_pct: accuracyPct, ...(calibration.length > 0 && { calibration }),
+export const scaleOf = ({ name, unit, min, max, graduation, accuracy_pct, calibration }: Wrench) => ({
+  name, unit, min, max, graduation, accuracy_pct, ...(calibration.length > 0 && { calibration }),
 }); // prettier-ignore
 
 const reasoned = (overrides: Partial<Record<RungId, Override>>) =>
   Object.fromEntries(Object.entries(overrides).filter(([, override]) => override.reason.trim() !== ''));
 
 /** Everything the ladder needs, looked up. @throws DomainError */
-export function ladderInput(setting: JointSetting, wrench: Wrench): LadderInput {
+export function ladderInput(setting: JointInputs, wrench: Wrench): LadderInput {
   const { joint, leaf, source, shelves } = setting;
   const { detail } = joint;
   const original = ladderFastener(originalFacts(setting), shelves);

@@ -9,26 +9,26 @@ import { guardsOfJoint, isOverdue } from './joint-guards';
 import { ladderInput, readingOfLeaf, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
-import type { JointSetting } from './joint-inputs';
+import type { JointInputs } from './joint-inputs';
 import { filmOn } from '@/model/shelf/shelves';
 import type { TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
-export interface WorkedJoint {
+export interface JointResult {
   readonly ladder: Ladder;
   readonly wrench: Wrench;
   readonly choice: WrenchChoice;
   readonly guards: readonly Guard[];
 }
 
-function wrenchNamed({ joint, shelves }: JointSetting, id = joint.wrenchId): Wrench {
+function wrenchNamed({ joint, shelves }: JointInputs, id = joint.wrenchId): Wrench {
   const wrench = shelves.wrenches.find((one) => one.id === id);
   if (!wrench) throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
   return wrench;
 }
 
 /** The joint's ladder, from its leaf to its wrench. @throws DomainError */
-export function workJoint(setting: JointSetting): WorkedJoint {
+export function computeJoint(setting: JointInputs): JointResult {
   const { joint, shelves } = setting;
   const byHand = wrenchNamed(setting);
   const first = ladder(ladderInput(setting, byHand));
@@ -41,7 +41,7 @@ export function workJoint(setting: JointSetting): WorkedJoint {
 }
 
 /** The figures of the stages, in the wrench's unit and in N·m. */
-export function stagesOfJoint(setting: JointSetting, { ladder: worked, wrench }: Pick<WorkedJoint, 'ladder' | 'wrench'>): readonly PlannedStage[] {
+export function stagesOfJoint(setting: JointInputs, { ladder: worked, wrench }: Pick<JointResult, 'ladder' | 'wrench'>): readonly PlannedStage[] {
   const { joint, leaf } = setting;
   const final = worked.setting.rounded;
   const reading = readingOfLeaf(leaf);
@@ -60,7 +60,7 @@ export function stagesOfJoint(setting: JointSetting, { ladder: worked, wrench }:
 export const shaftOf = ({ turnShaft, rangeSchool }: Joint): boolean | 'before-last' =>
   turnShaft || (rangeSchool === 'bottom-then-middle' ? 'before-last' : false);
 
-export const filmsName = ({ joint, shelves }: JointSetting): string => {
+export const filmsName = ({ joint, shelves }: JointInputs): string => {
   const [thread, head] = [filmOn(shelves, joint.todayFilm).name, joint.detail.headFilm === null ? null : filmOn(shelves, joint.detail.headFilm).name];
   return head === null || head === thread ? thread : `${thread} in the thread, ${head} under the head`;
 };
@@ -77,9 +77,9 @@ interface PlanOptions {
 }
 
 /** The plan of a going-round, to be kept with it. A retorque goes round once, at the final figure. */
-export function planOfJoint(setting: JointSetting, options: PlanOptions = {}): TighteningPlan {
+export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): TighteningPlan {
   const { joint, leaf, source } = setting;
-  const worked = workJoint(setting);
+  const worked = computeJoint(setting);
   const allStages = stagesOfJoint(setting, worked);
   const again = options.retorqueCycle !== undefined;
   const positions = patternPositions(joint.pattern, joint.fasteners);

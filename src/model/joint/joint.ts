@@ -13,8 +13,8 @@ export interface Joint {
   readonly fasteners: number;
   /** Designation of the thread that turns. */
   readonly thread: string;
-  readonly bearingOuterMm: number;
-  readonly bearingInnerMm: number;
+  readonly bearingOuter_mm: number;
+  readonly bearingInner_mm: number;
   /** False where the face is the usual one of the size, not measured on the nut. */
   readonly bearingMeasured: boolean;
   readonly originalFilm: string;

@@ -23,7 +23,7 @@ export function overlaid<T extends { readonly id: string }>(shipped: readonly T[
   return [...shipped.map((row) => byId.get(row.id) ?? row), ...own.filter((row) => !ids.has(row.id))];
 }
 
-export const SHIPPED = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS, thread: [] as readonly OwnThread[] } as const;
+export const BUILT_IN = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS, thread: [] as readonly OwnThread[] } as const;
 
 const found = <T extends { readonly id: string }>(rows: readonly T[], id: string, what: string, field: string): T => {
   const row = rows.find((one) => one.id === id);

@@ -9,7 +9,7 @@ export interface Wrench {
   readonly min: number;
   readonly max: number;
   readonly graduation: number;
-  readonly accuracyPct: number;
+  readonly accuracy_pct: number;
   /** Points of its last check, in its own unit. */
   readonly calibration: readonly CalibrationPoint[];
   readonly checkedAt: string | null;

@@ -6,10 +6,10 @@ export interface FilmTrialRow {
   readonly id: string;
   readonly name: string;
   readonly thread: string;
-  readonly outerMm: number;
-  readonly innerMm: number;
+  readonly outer_mm: number;
+  readonly inner_mm: number;
   readonly segments: readonly StretchSegment[];
-  readonly eGpa: number;
+  readonly E_GPa: number;
   readonly createdAt: string;
 }
 
@@ -18,8 +18,8 @@ export interface TrialPullRow {
   readonly trialId: string;
   readonly bolt: string;
   readonly film: string;
-  readonly torqueNm: number;
-  readonly stretchMm: number;
+  readonly torque_Nm: number;
+  readonly stretch_mm: number;
   readonly typed: string;
   readonly at: string;
 }

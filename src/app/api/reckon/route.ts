@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { badJson } from '@/server/http';
 import { reckon } from '@/reckoner/reckon';
 
-const MOST_REQUESTS = 1000;
+const MAX_REQUESTS = 1000;
 
 /** One request, or up to 1,000 in an array; the same bodies and answers as the line tool. */
 export async function POST(request: Request) {
@@ -13,8 +13,8 @@ export async function POST(request: Request) {
     return NextResponse.json({ id: null, ok: false, error: badJson }, { status: 400 });
   }
   if (!Array.isArray(body)) return NextResponse.json(reckon(body));
-  if (body.length > MOST_REQUESTS) {
-    const message = `At most ${MOST_REQUESTS} requests at once; got ${body.length}.`;
+  if (body.length > MAX_REQUESTS) {
+    const message = `At most ${MAX_REQUESTS} requests at once; got ${body.length}.`;
     return NextResponse.json({ id: null, ok: false, error: { code: 'bad-field', message } }, { status: 400 });
   }
   return NextResponse.json(body.map(reckon));

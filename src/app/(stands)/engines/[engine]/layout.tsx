@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
-import { engineStanding } from '@/db/reads/engine-state';
+import { engineState } from '@/db/reads/engine-state';
 import { stopsOf } from '@/features/engine/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { currentShop } from '@/server/current-shop';
@@ -20,7 +20,7 @@ export default async function EngineLayout({ params, children }: EngineParams & 
     <OwnUnit unit={engine.preferredUnit}>
       <WorkingProvider>
         <div className={styles.frame}>
-          <OrderStrip stops={stopsOf(engineStanding(shop, engine))} />
+          <OrderStrip stops={stopsOf(engineState(shop, engine))} />
           {children}
           <WorkingMargin />
         </div>

@@ -1,15 +1,15 @@
 import type { Metadata } from 'next';
 import { EngineForm } from '@/features/engine/engine-form';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 
 export const metadata: Metadata = { title: 'A new engine' };
 
 export default function NewEnginePage() {
   return (
-    <Sheet title="Put an engine on a stand" lead="What is known of it now; all of it can be changed later.">
-      <Part title="The engine">
+    <Screen title="Put an engine on a stand" lead="What is known of it now; all of it can be changed later.">
+      <Section title="The engine">
         <EngineForm />
-      </Part>
-    </Sheet>
+      </Section>
+    </Screen>
   );
 }

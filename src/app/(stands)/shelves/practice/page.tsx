@@ -1,12 +1,12 @@
 import { PracticeQuestions } from '@/features/shelves/practice-sheet';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { currentShop } from '@/server/current-shop';
-import { Sheet } from '@/interface/parts/sheet';
+import { Screen } from '@/interface/parts/screen';
 
 export default async function PracticePage() {
   return (
-    <Sheet title="House practice" lead="What this shop does where the books leave it open. The sheet of a joint prints which school gave its number.">
+    <Screen title="House practice" lead="What this shop does where the books leave it open. The sheet of a joint prints which school gave its number.">
       <PracticeQuestions shop={shopPractice(await currentShop())} />
-    </Sheet>
+    </Screen>
   );
 }

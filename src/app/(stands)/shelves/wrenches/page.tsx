@@ -2,14 +2,14 @@ import { shelvedWrenches } from '@/features/shelves/queries';
 import { WrenchShelf } from '@/features/shelves/wrench-shelf';
 import { currentShop } from '@/server/current-shop';
 import { nowMs } from '@/server/clock';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 
 export default async function WrenchesPage() {
   return (
-    <Sheet title="Wrenches" lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it.">
-      <Part title="On the shelf">
+    <Screen title="Wrenches" lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it.">
+      <Section title="On the shelf">
         <WrenchShelf wrenches={shelvedWrenches(await currentShop(), nowMs())} />
-      </Part>
-    </Sheet>
+      </Section>
+    </Screen>
   );
 }

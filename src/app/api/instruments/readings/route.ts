@@ -1,14 +1,14 @@
 import { readingSchema } from '@/features/instruments/reading-schema';
-import { answer, withJson } from '@/server/http';
+import { toResponse, withJson } from '@/server/http';
 import { problemOf } from '@/server/run-action';
-import { done, refused } from '@/model/outcome';
-import { handOn } from '@/server/reading-hub';
+import { ok, fail } from '@/model/result';
+import { publish } from '@/server/reading-hub';
 
 /** Takes one reading from an instrument and hands it to whatever sheet listens. Nothing is recorded here. */
 export async function POST(request: Request) {
   return withJson(request, (body) => {
     const checked = readingSchema.validate(body, { abortEarly: false });
-    if (checked.error) return Promise.resolve(answer(refused(problemOf(checked.error))));
-    return Promise.resolve(answer(done({ id: checked.value.id, heardBy: handOn(checked.value) })));
+    if (checked.error) return Promise.resolve(toResponse(fail(problemOf(checked.error))));
+    return Promise.resolve(toResponse(ok({ id: checked.value.id, heardBy: publish(checked.value) })));
   });
 }

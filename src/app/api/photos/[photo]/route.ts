@@ -1,13 +1,13 @@
 import { NextResponse } from 'next/server';
 import { currentShop } from '@/server/current-shop';
-import { answer, answering } from '@/server/http';
-import { refused } from '@/model/outcome';
+import { toResponse, catchToResponse } from '@/server/http';
+import { fail } from '@/model/result';
 
 /** A photograph of a page, whole, or with `?small` small. */
 export async function GET(request: Request, { params }: { readonly params: Promise<{ readonly photo: string }> }) {
-  return answering(async () => {
+  return catchToResponse(async () => {
     const photo = (await currentShop()).book.photo((await params).photo);
-    if (!photo) return answer(refused({ code: 'not-found', message: 'That photograph is not in this shop.' }));
+    if (!photo) return toResponse(fail({ code: 'not-found', message: 'That photograph is not in this shop.' }));
     const small = new URL(request.url).searchParams.has('small');
     return new NextResponse(new Uint8Array(small ? photo.thumbnail : photo.whole), {
       headers: {

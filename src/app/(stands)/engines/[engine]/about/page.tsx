@@ -1,19 +1,19 @@
 import { PracticeQuestions } from '@/features/shelves/practice-sheet';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { EngineForm } from '@/features/engine/engine-form';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Section, Screen } from '@/interface/parts/screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function AboutPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
   return (
-    <Sheet title={engine.name} lead="What is known of it. Figures already recorded keep what they were recorded with.">
-      <Part title="The engine">
+    <Screen title={engine.name} lead="What is known of it. Figures already recorded keep what they were recorded with.">
+      <Section title="The engine">
         <EngineForm engine={engine} />
-      </Part>
-      <Part title="Where its practice differs from the shop’s">
+      </Section>
+      <Section title="Where its practice differs from the shop’s">
         <PracticeQuestions shop={shopPractice(shop)} engine={{ id: engine.id, practice: engine.practice }} />
-      </Part>
-    </Sheet>
+      </Section>
+    </Screen>
   );
 }

@@ -1,14 +1,14 @@
-import { engineStanding } from '@/db/reads/engine-state';
+import { engineState } from '@/db/reads/engine-state';
 import { provenFits } from '@/model/fit/fit-gate';
 import { RecordSheet } from '@/features/record/record-sheet';
 import { nowMs } from '@/server/clock';
 import { engineAt, type EngineParams } from '@/server/engine-at';
-import { retorqueLine, tighteningLine } from '@/interface/words/standing-words';
+import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 
 export default async function RecordPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
   const now = nowMs();
-  const standing = engineStanding(shop, engine);
+  const standing = engineState(shop, engine);
   const joints = standing.joints.map((joint) => ({
     id: joint.joint.id,
     name: joint.joint.name,

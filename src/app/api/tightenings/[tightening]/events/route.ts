@@ -1,6 +1,6 @@
 import { eventsOf, recordEvent } from '@/features/bench/record-event';
 import { currentShop } from '@/server/current-shop';
-import { answer, answering, withJson } from '@/server/http';
+import { toResponse, catchToResponse, withJson } from '@/server/http';
 
 interface Context {
   readonly params: Promise<{ readonly tightening: string }>;
@@ -8,10 +8,10 @@ interface Context {
 
 /** Every line of one tightening. */
 export async function GET(_request: Request, { params }: Context) {
-  return answering(async () => answer(eventsOf(await currentShop(), (await params).tightening)));
+  return catchToResponse(async () => toResponse(eventsOf(await currentShop(), (await params).tightening)));
 }
 
 /** Adds one line; the answer comes once it is on disk. */
 export async function POST(request: Request, { params }: Context) {
-  return withJson(request, async (body) => answer(recordEvent(await currentShop(), (await params).tightening, body)));
+  return withJson(request, async (body) => toResponse(recordEvent(await currentShop(), (await params).tightening, body)));
 }

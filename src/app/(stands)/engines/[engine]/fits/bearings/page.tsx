@@ -6,8 +6,8 @@ export default async function BearingsPage({ params }: EngineParams) {
   return (
     <BearingsSheet
       engineId={engine.id}
-      bearings={shop.sheets.holding(engine.id, 'bearings').map(({ body }) => body)}
-      marks={shop.sheets.latest(engine.id, 'marks')?.body}
+      bearings={shop.measures.holding(engine.id, 'bearings').map(({ body }) => body)}
+      marks={shop.measures.latest(engine.id, 'marks')?.body}
     />
   );
 }

@@ -6,8 +6,8 @@ export default async function WeightsPage({ params }: EngineParams) {
   return (
     <WeightsSheet
       engineId={engine.id}
-      weights={shop.sheets.holding(engine.id, 'weights').map(({ body }) => body)}
-      balance={shop.sheets.latest(engine.id, 'balance')?.body}
+      weights={shop.measures.holding(engine.id, 'weights').map(({ body }) => body)}
+      balance={shop.measures.latest(engine.id, 'balance')?.body}
     />
   );
 }

@@ -3,8 +3,8 @@ import { StandardJointForm } from '@/features/joint/standard-joint-form';
 import { torqueLeaves } from '@/features/joint/queries';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { WrenchForm } from '@/features/shelves/wrench-form';
-import { Fold } from '@/interface/parts/fold';
-import { Part, Sheet } from '@/interface/parts/sheet';
+import { Disclosure } from '@/interface/parts/disclosure';
+import { Section, Screen } from '@/interface/parts/screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 interface Props extends EngineParams {
@@ -18,22 +18,22 @@ export default async function NewJointPage({ params, searchParams }: Props) {
   const leaves = torqueLeaves(shop, engine.id);
   if (shelves.wrenches.length === 0)
     return (
-      <Sheet title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
-        <Part title="First, a wrench">
+      <Screen title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
+        <Section title="First, a wrench">
           <WrenchForm />
-        </Part>
-      </Sheet>
+        </Section>
+      </Screen>
     );
   return (
-    <Sheet title="New joint" lead="Made from a leaf of the book, or from the standard figure where no page speaks.">
+    <Screen title="New joint" lead="Made from a leaf of the book, or from the standard figure where no page speaks.">
       {leaves.length > 0 && (
-        <Part title="From a leaf">
+        <Section title="From a leaf">
           <NewJointForm engineId={engine.id} leaves={leaves} leafId={leaf} shelves={shelves} />
-        </Part>
+        </Section>
       )}
-      <Fold title="No page speaks of it" line="the standard figure, marked as such" open={leaves.length === 0}>
+      <Disclosure title="No page speaks of it" line="the standard figure, marked as such" open={leaves.length === 0}>
         <StandardJointForm engineId={engine.id} shelves={shelves} />
-      </Fold>
-    </Sheet>
+      </Disclosure>
+    </Screen>
   );
 }

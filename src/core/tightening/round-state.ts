@@ -22,7 +22,7 @@ export interface FastenerMark {
   readonly attention: boolean;
 }
 
-export interface Standing {
+export interface RoundState {
   /** Index of the next step; equal to the number of steps when all are done. */
   readonly next: number;
   readonly complete: boolean;
@@ -50,7 +50,7 @@ function marksOf(steps: readonly Step[], done: readonly DoneEvent[], count: numb
 }
 
 /** Derives where a tightening stands from its plan and the lines recorded so far. Nothing else is kept. */
-export function standing(steps: readonly Step[], events: readonly BenchEvent[], fasteners: number): Standing {
+export function roundState(steps: readonly Step[], events: readonly BenchEvent[], fasteners: number): RoundState {
   const struck = isStruck(events);
   const done = events.filter((event): event is DoneEvent => event.kind !== 'strike' && !struck.has(event.id));
   const next = done.length;
@@ -62,7 +62,7 @@ export function standing(steps: readonly Step[], events: readonly BenchEvent[], 
  * @throws DomainError out-of-turn, nothing-to-strike
  */
 export function assertFollows(steps: readonly Step[], events: readonly BenchEvent[], event: BenchEvent): void {
-  const now = standing(steps, events, 0);
+  const now = roundState(steps, events, 0);
   if (event.kind === 'strike') {
     if (now.last?.id !== event.strikes) throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be struck.', 'strikes');
     return;

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import styles from './sheet.module.css';
 
 /** One piece of work: a heading, what it is for, and the work. */
-export const Sheet = ({
+export const Screen = ({
   title,
   lead,
   aside,
@@ -26,7 +26,7 @@ export const Sheet = ({
 );
 
 /** A ruled-off part of a sheet. */
-export const Part = ({ title, children, id }: { readonly title: string; readonly children: ReactNode; readonly id?: string }) => (
+export const Section = ({ title, children, id }: { readonly title: string; readonly children: ReactNode; readonly id?: string }) => (
   <section className={styles.part} id={id}>
     <h2 className={styles.partTitle}>{title}</h2>
     {children}
@@ -34,7 +34,7 @@ export const Part = ({ title, children, id }: { readonly title: string; readonly
 );
 
 /** A sentence that stands out: something waits, is done, or stops the work. */
-export const Remark = ({ kind, children }: { readonly kind: 'wait' | 'done' | 'stop' | 'plain'; readonly children: ReactNode }) => (
+export const Notice = ({ kind, children }: { readonly kind: 'wait' | 'done' | 'stop' | 'plain'; readonly children: ReactNode }) => (
   <p className={styles.remark} data-kind={kind} role={kind === 'stop' ? 'alert' : undefined}>
     {children}
   </p>

@@ -2,23 +2,23 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import type { EngineSheets, SheetKind } from '@/model/engine/engine-measure';
-import { Key } from '@/interface/parts/button';
+import type { EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
+import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Remark } from '@/interface/parts/sheet';
+import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
-import { keepSheetAction } from './sheet-actions';
+import { keepSheetAction } from './actions';
 
-interface Props<K extends SheetKind> {
+interface Props<K extends MeasureKind> {
   readonly engineId: string;
   readonly kind: K;
   /** Undefined while something is still to be given. */
-  readonly body: EngineSheets[K] | undefined;
+  readonly body: EngineMeasures[K] | undefined;
   readonly words?: string;
 }
 
 /** The key that keeps a sheet, and what was said to it. */
-export function KeepSheet<K extends SheetKind>({ engineId, kind, body, words = 'Keep it' }: Props<K>) {
+export function KeepSheet<K extends MeasureKind>({ engineId, kind, body, words = 'Keep it' }: Props<K>) {
   const router = useRouter();
   const [said, setSaid] = useState<{ readonly ok: boolean; readonly words: string }>();
   const [pending, startTransition] = useTransition();
@@ -31,16 +31,16 @@ export function KeepSheet<K extends SheetKind>({ engineId, kind, body, words = '
   return (
     <>
       <p className={form.acts}>
-        <Key rank="main" onClick={keep} disabled={pending || body === undefined}>
+        <Button rank="main" onClick={keep} disabled={pending || body === undefined}>
           {words}
-        </Key>
+        </Button>
         {said?.ok && (
           <span className="soft" role="status">
             {said.words}
           </span>
         )}
       </p>
-      {said && !said.ok && <Remark kind="stop">{said.words}</Remark>}
+      {said && !said.ok && <Notice kind="stop">{said.words}</Notice>}
     </>
   );
 }

@@ -1,9 +1,9 @@
-import type { JointStanding } from '@/model/engine/engine-state';
+import type { JointState } from '@/model/engine/engine-state';
 import { agoFrom, nearTime } from '../figures/times';
 import { lineOf } from './bench-words';
 
 /** What is said of a joint's going-round: done, under way, or not begun. */
-export function tighteningLine({ final }: JointStanding, now: number): string {
+export function tighteningLine({ final }: JointState, now: number): string {
   if (!final) return 'Not begun.';
   const { standing: at, tightening } = final;
   if (at.complete) return `Tight since ${nearTime(at.last?.at ?? tightening.startedAt, now)}.`;
@@ -12,7 +12,7 @@ export function tighteningLine({ final }: JointStanding, now: number): string {
 }
 
 /** What is said of a joint's retorque. */
-export function retorqueLine({ retorque, openRetorque }: JointStanding, now: number): string {
+export function retorqueLine({ retorque, openRetorque }: JointState, now: number): string {
   if (openRetorque) return 'Its retorque is under way.';
   switch (retorque.state) {
     case 'not-asked':

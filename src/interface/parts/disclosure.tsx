@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** A part of a sheet that opens: its title, and in one line what it comes to. What is shut is not drawn, so that figures move at once. */
-export function Fold({ title, line, id, open = false, children }: Props) {
+export function Disclosure({ title, line, id, open = false, children }: Props) {
   const [opened, setOpened] = useState(open);
   return (
     <details className={styles.fold} id={id} open={opened} onToggle={(event) => setOpened(event.currentTarget.open)}>

@@ -2,7 +2,13 @@ const shared = {
   transform: {
     '^.+\\.tsx?$': [
       '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } } },
+      {
+        jsc: {
+          target: 'es2022',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+      },
     ],
   },
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
@@ -11,7 +17,11 @@ const shared = {
 
 const config = {
   projects: [
-    { ...shared, displayName: 'core', testMatch: ['<rootDir>/test/{core,reference,reckoner,db,features,instruments,interface}/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'core',
+      testMatch: ['<rootDir>/test/{core,reference,reckoner,db,features,instruments,interface}/**/*.test.ts'],
+    },
     // Needs a build: the real server is started, and killed.
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/test/server/**/*.test.ts'] },
   ],

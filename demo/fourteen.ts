@@ -20,8 +20,20 @@ export const fourteen: YardEngine = {
       edition: '2nd edition',
       year: 1936,
       leaves: [
-        { id: 'demo-f-head-36', page: '41', subject: 'Cylinder head nuts', printedText: '30–34 lb. ft.', conditionText: null },
-        { id: 'demo-f-mains', page: '47', subject: 'Main bearing caps', printedText: '58 lb. ft.', conditionText: 'oiled' },
+        {
+          id: 'demo-f-head-36',
+          page: '41',
+          subject: 'Cylinder head nuts',
+          printedText: '30–34 lb. ft.',
+          conditionText: null,
+        },
+        {
+          id: 'demo-f-mains',
+          page: '47',
+          subject: 'Main bearing caps',
+          printedText: '58 lb. ft.',
+          conditionText: 'oiled',
+        },
         {
           id: 'demo-f-mains-play',
           page: '47',
@@ -38,7 +50,13 @@ export const fourteen: YardEngine = {
           conditionText: null,
           kind: 'end-float',
         },
-        { id: 'demo-f-rods', page: '48', subject: 'Big-end bolts', printedText: '30 lb pull on a 10 in spanner', conditionText: null },
+        {
+          id: 'demo-f-rods',
+          page: '48',
+          subject: 'Big-end bolts',
+          printedText: '30 lb pull on a 10 in spanner',
+          conditionText: null,
+        },
       ],
     },
     {
@@ -49,7 +67,15 @@ export const fourteen: YardEngine = {
       kind: 'bulletin',
       fromNumber: 'TW 14/1800',
       supersedesId: 'demo-fourteen-manual',
-      leaves: [{ id: 'demo-f-head-38', page: '1', subject: 'Cylinder head nuts', printedText: '36–40 lb. ft.', conditionText: 'threads oiled' }],
+      leaves: [
+        {
+          id: 'demo-f-head-38',
+          page: '1',
+          subject: 'Cylinder head nuts',
+          printedText: '36–40 lb. ft.',
+          conditionText: 'threads oiled',
+        },
+      ],
     },
     {
       id: 'demo-fourteen-told',
@@ -57,7 +83,15 @@ export const fourteen: YardEngine = {
       edition: '',
       year: null,
       kind: 'hearsay',
-      leaves: [{ id: 'demo-f-head-told', page: 'no page', subject: 'Cylinder head nuts', printedText: '45 lb. ft.', conditionText: null }],
+      leaves: [
+        {
+          id: 'demo-f-head-told',
+          page: 'no page',
+          subject: 'Cylinder head nuts',
+          printedText: '45 lb. ft.',
+          conditionText: null,
+        },
+      ],
     },
   ],
   joints: [
@@ -98,10 +132,30 @@ export const fourteen: YardEngine = {
       wrenchId: 'demo-wrench-ft',
       retorqueSchool: 'slacken',
       detail: {
-        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'british-t', metalThread: '7/16 BSW', washer_mm: 22 },
-        parent: { ...PLAIN_DETAIL.parent, metal: 'grey-iron', engagement_mm: 19, underHead: 'aluminium-cast', nearHeat: true },
+        original: {
+          ...PLAIN_DETAIL.original,
+          form: 'stud',
+          grade: 'british-t',
+          metalThread: '7/16 BSW',
+          washer_mm: 22,
+        },
+        parent: {
+          ...PLAIN_DETAIL.parent,
+          metal: 'grey-iron',
+          engagement_mm: 19,
+          underHead: 'aluminium-cast',
+          nearHeat: true,
+        },
       },
-      tightenings: [{ purpose: 'final', startedMinutesAgo: 1560, minutesPerStep: 0.7, struckSteps: [9], outcomes: { 30: 'did-not-move' } }],
+      tightenings: [
+        {
+          purpose: 'final',
+          startedMinutesAgo: 1560,
+          minutesPerStep: 0.7,
+          struckSteps: [9],
+          outcomes: { 30: 'did-not-move' },
+        },
+      ],
     },
   ],
   cycles: [

@@ -56,7 +56,13 @@ function loadReadings(shop: Shop, fit: Fit, yard: YardReadings, before: Before):
 /** A fit of the yard with its readings and what was decided on them. */
 export function loadFit(shop: Shop, engineId: string, yard: YardFit, before: Before): void {
   const { readings, lines = [], leafId = null, detail = {}, ...fields } = yard;
-  const fit: Fit = { ...fields, engineId, leafId, detail, createdAt: before(40_000 - shop.fits.ofEngine(engineId).length) };
+  const fit: Fit = {
+    ...fields,
+    engineId,
+    leafId,
+    detail,
+    createdAt: before(40_000 - shop.fits.ofEngine(engineId).length),
+  };
   shop.fits.add(fit);
   for (const one of readings) loadReadings(shop, fit, one, before);
   lines.forEach(({ minutesAgo, ...line }, i) => {
@@ -67,7 +73,13 @@ export function loadFit(shop: Shop, engineId: string, yard: YardFit, before: Bef
 
 export function loadSheets(shop: Shop, engineId: string, sheets: YardSheets, before: Before): void {
   (Object.keys(sheets) as MeasureKind[]).forEach((kind, i) => {
-    const sheet = { id: `${engineId}-${kind}`, engineId, kind, body: sheets[kind], at: before(22_000 - i) } as EngineMeasure;
+    const sheet = {
+      id: `${engineId}-${kind}`,
+      engineId,
+      kind,
+      body: sheets[kind],
+      at: before(22_000 - i),
+    } as EngineMeasure;
     shop.measures.add(sheet);
   });
 }

@@ -28,7 +28,10 @@ export interface YardTightening {
   readonly struckSteps?: readonly number[];
 }
 
-export interface YardJoint extends Omit<Joint, 'engineId' | 'bearingOuter_mm' | 'bearingInner_mm' | 'bearingMeasured' | 'detail' | 'createdAt'> {
+export interface YardJoint extends Omit<
+  Joint,
+  'engineId' | 'bearingOuter_mm' | 'bearingInner_mm' | 'bearingMeasured' | 'detail' | 'createdAt'
+> {
   readonly detail?: Partial<JointDetail>;
   readonly boltSets?: readonly YardBoltSet[];
   readonly face_mm?: readonly [outer: number, inner: number];
@@ -56,11 +59,17 @@ export interface YardCycle {
   readonly ranToMinutesAgo: number;
   readonly highest_C: number;
   readonly ambient_C: number;
-  readonly readings: readonly { readonly id: string; readonly minutesAgo: number; readonly head_C: number; readonly ambient_C: number }[];
+  readonly readings: readonly {
+    readonly id: string;
+    readonly minutesAgo: number;
+    readonly head_C: number;
+    readonly ambient_C: number;
+  }[];
 }
 
 export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice'> {
-  readonly sources: readonly (Pick<Source, 'id' | 'title' | 'edition' | 'year'> & Partial<Source> & { readonly leaves: readonly YardLeaf[] })[];
+  readonly sources: readonly (Pick<Source, 'id' | 'title' | 'edition' | 'year'> &
+    Partial<Source> & { readonly leaves: readonly YardLeaf[] })[];
   readonly joints: readonly YardJoint[];
   readonly cycles: readonly YardCycle[];
   readonly fits?: readonly YardFit[];
@@ -103,7 +112,9 @@ function loadBoltSet(shop: Shop, jointId: string, { readings, ...set }: YardBolt
 
 function loadTrial(shop: Shop, { pulls, ...trial }: YardTrial, before: Before): void {
   shop.trials.add({ ...trial, createdAt: before(30_000) });
-  pulls.forEach((pull, i) => shop.trials.pull({ ...pull, id: `${trial.id}-pull-${i}`, trialId: trial.id, at: before(29_990 - 2 * i) }));
+  pulls.forEach((pull, i) =>
+    shop.trials.pull({ ...pull, id: `${trial.id}-pull-${i}`, trialId: trial.id, at: before(29_990 - 2 * i) }),
+  );
 }
 
 function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: number, before: Before): void {
@@ -126,13 +137,22 @@ function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: n
     if (yard.struckSteps?.includes(step)) {
       act(step, `${id}-${step}-first`);
       const time = at();
-      shop.tightenings.record(tightening, { id: `${id}-${step}-strike`, kind: 'strike', strikes: `${id}-${step}-first`, at: time }, time);
+      shop.tightenings.record(
+        tightening,
+        { id: `${id}-${step}-strike`, kind: 'strike', strikes: `${id}-${step}-first`, at: time },
+        time,
+      );
     }
     act(step, `${id}-${step}`);
   }
 }
 
-function loadJoint(shop: Shop, engineId: string, { face_mm, tightenings, detail, boltSets = [], ...fields }: YardJoint, before: Before): void {
+function loadJoint(
+  shop: Shop,
+  engineId: string,
+  { face_mm, tightenings, detail, boltSets = [], ...fields }: YardJoint,
+  before: Before,
+): void {
   const usual = usualFaceOf(fields.thread);
   const joint: Joint = {
     ...fields,

@@ -19,7 +19,13 @@ export const norrhem: YardEngine = {
       edition: '3. Auflage',
       year: 1962,
       leaves: [
-        { id: 'demo-n-mains', page: '12', subject: 'Kurbelwellenlager', printedText: '5,5 bis 6 mkp', conditionText: 'geölt' },
+        {
+          id: 'demo-n-mains',
+          page: '12',
+          subject: 'Kurbelwellenlager',
+          printedText: '5,5 bis 6 mkp',
+          conditionText: 'geölt',
+        },
         {
           id: 'demo-n-mains-play',
           page: '12',
@@ -28,8 +34,20 @@ export const norrhem: YardEngine = {
           conditionText: null,
           kind: 'clearance',
         },
-        { id: 'demo-n-heads', page: '19', subject: 'Zylinderkopfmuttern', printedText: '3,2 mkp', conditionText: 'trocken' },
-        { id: 'demo-n-flywheel', page: '23', subject: 'Schwungradmutter', printedText: '¼ Umdrehung', conditionText: null },
+        {
+          id: 'demo-n-heads',
+          page: '19',
+          subject: 'Zylinderkopfmuttern',
+          printedText: '3,2 mkp',
+          conditionText: 'trocken',
+        },
+        {
+          id: 'demo-n-flywheel',
+          page: '23',
+          subject: 'Schwungradmutter',
+          printedText: '¼ Umdrehung',
+          conditionText: null,
+        },
       ],
     },
   ],

@@ -47,7 +47,9 @@ export function benchFits(): void {
     const count = (shop.db.prepare('SELECT count(*) AS n FROM fit_line').get() as { n: number }).n;
     console.log(`\n${ENGINES} engines, ${count.toLocaleString('en')} readings:`);
     console.log(`  every fit of one engine, read and judged   ${timed(() => fitsPage(shop, engine))}`);
-    console.log(`  one fit’s sheet                            ${timed(() => fitPage(shop, engine, 'demo-f-fit-rods'))}`);
+    console.log(
+      `  one fit’s sheet                            ${timed(() => fitPage(shop, engine, 'demo-f-fit-rods'))}`,
+    );
   } finally {
     shop.close();
     rmSync(folder, { recursive: true, force: true });

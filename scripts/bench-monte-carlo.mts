@@ -38,8 +38,11 @@ export function benchMonteCarlo(): void {
   const compiled = spawnSync('cc', ['-O3', '-o', program, 'scripts/monte-carlo.c', '-lm'], { encoding: 'utf8' });
   const rounds = Array.from({ length: ROUNDS }, once);
   const own = rounds.reduce((best, one) => (one.ms < best.ms ? one : best));
-  console.log(`\nmonte-carlo, ${SAMPLES.toLocaleString('en')} samples, best of ${ROUNDS}: ${own.ms.toFixed(0)} ms here`);
-  if (compiled.status !== 0) return console.log('No C compiler (cc) was found, so there is nothing to compare it with.');
+  console.log(
+    `\nmonte-carlo, ${SAMPLES.toLocaleString('en')} samples, best of ${ROUNDS}: ${own.ms.toFixed(0)} ms here`,
+  );
+  if (compiled.status !== 0)
+    return console.log('No C compiler (cc) was found, so there is nothing to compare it with.');
   const numbers = [
     SAMPLES,
     SEED,

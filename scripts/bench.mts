@@ -33,7 +33,9 @@ const bench = new Bench({ time: MS, warmupTime: 200 });
 for (const [name, run] of tasks) bench.add(name, run);
 await bench.run();
 
-const rates = new Map(bench.tasks.map((task) => [task.name, task.result.state === 'completed' ? task.result.throughput.mean : 0]));
+const rates = new Map(
+  bench.tasks.map((task) => [task.name, task.result.state === 'completed' ? task.result.throughput.mean : 0]),
+);
 const rivals = bench.tasks.slice(-2).map((task) => task.name);
 const pad = (text: string, width: number) => text.padEnd(width);
 

@@ -6,10 +6,14 @@ import { join } from 'node:path';
 const MARKER = '.next/BUILD_ID';
 
 const newest = (path) =>
-  statSync(path).isDirectory() ? Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name)))) : statSync(path).mtimeMs;
+  statSync(path).isDirectory()
+    ? Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))))
+    : statSync(path).mtimeMs;
 
 export function buildIfStale() {
-  const sources = ['src', 'demo', 'public', 'next.config.ts', 'package.json', 'postcss.config.mjs'].filter((path) => existsSync(path));
+  const sources = ['src', 'demo', 'public', 'next.config.ts', 'package.json', 'postcss.config.mjs'].filter((path) =>
+    existsSync(path),
+  );
   if (existsSync(MARKER) && statSync(MARKER).mtimeMs >= Math.max(...sources.map(newest))) return;
   console.error('Building (about half a minute) …');
   const { status } = spawnSync(process.execPath, ['node_modules/next/dist/bin/next', 'build'], {

@@ -2,7 +2,12 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 
-const PLACES = [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'].filter(Boolean);
+const PLACES = [
+  process.env.CHROMIUM,
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/usr/bin/google-chrome',
+].filter(Boolean);
 
 export function chromium() {
   const found = () => PLACES.find((place) => existsSync(place));
@@ -14,6 +19,8 @@ export function chromium() {
     spawnSync('apt-get', ['install', '-y', '-q', '--no-install-recommends', 'chromium'], options);
     if (found()) return found();
   }
-  console.error('The browser tests need Chromium. Install it with: sudo apt-get install chromium — or name one with CHROMIUM=/path/to/it.');
+  console.error(
+    'The browser tests need Chromium. Install it with: sudo apt-get install chromium — or name one with CHROMIUM=/path/to/it.',
+  );
   return undefined;
 }

@@ -4,7 +4,9 @@ import { existsSync, statSync } from 'node:fs';
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 if (major < 20 || (major === 20 && minor < 19)) {
-  console.error(`This needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and run the same command again.`);
+  console.error(
+    `This needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and run the same command again.`,
+  );
   process.exit(1);
 }
 

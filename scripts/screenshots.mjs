@@ -22,8 +22,15 @@ const env = {
   SPANNER_CLOCK: '2026-05-16T14:20:00',
   TZ: 'Europe/London',
 };
-spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demonstration.ts'], { stdio: 'inherit', env });
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)], { stdio: 'ignore', env });
+spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demonstration.ts'], {
+  stdio: 'inherit',
+  env,
+});
+const server = spawn(
+  process.execPath,
+  ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
+  { stdio: 'ignore', env },
+);
 
 const VIEWS = [
   ['stands', '/', {}, (page) => page.getByLabel('As printed on the page').fill('5½ mkg')],
@@ -43,10 +50,13 @@ const VIEWS = [
     '/engines/demo-fourteen/joints/demo-f-joint-head',
     {},
     async (page) => {
-      for (const title of ['Which page speaks', 'The spread']) await page.locator('summary', { hasText: title }).click();
+      for (const title of ['Which page speaks', 'The spread'])
+        await page.locator('summary', { hasText: title }).click();
       await page.getByRole('button', { name: 'Draw a million' }).click();
       await page.getByTestId('simulated').waitFor();
-      await page.evaluate(() => scrollTo({ top: document.querySelector('summary')?.getBoundingClientRect().top + scrollY - 110 }));
+      await page.evaluate(() =>
+        scrollTo({ top: document.querySelector('summary')?.getBoundingClientRect().top + scrollY - 110 }),
+      );
     },
   ],
   [
@@ -55,7 +65,9 @@ const VIEWS = [
     {},
     async (page) => {
       await page.locator('summary', { hasText: 'The fastener' }).click();
-      await page.evaluate(() => scrollTo({ top: document.querySelector('[data-code]')?.getBoundingClientRect().top + scrollY - 120 }));
+      await page.evaluate(() =>
+        scrollTo({ top: document.querySelector('[data-code]')?.getBoundingClientRect().top + scrollY - 120 }),
+      );
     },
   ],
   ['stretch', '/engines/demo-maestrale/joints/demo-m-joint-rods/stretch', {}],

@@ -27,12 +27,21 @@ if (free !== true) {
 
 buildIfStale();
 
-const env = { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', ...(demonstration && { SPANNER_OPEN: 'demonstration' }) };
+const env = {
+  ...process.env,
+  NODE_ENV: 'production',
+  NEXT_TELEMETRY_DISABLED: '1',
+  ...(demonstration && { SPANNER_OPEN: 'demonstration' }),
+};
 if (demonstration) {
-  const load = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demonstration.ts', '--if-missing'], {
-    stdio: ['ignore', 2, 2],
-    env,
-  });
+  const load = spawnSync(
+    process.execPath,
+    ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demonstration.ts', '--if-missing'],
+    {
+      stdio: ['ignore', 2, 2],
+      env,
+    },
+  );
   if (load.status !== 0) process.exit(load.status ?? 1);
 }
 
@@ -50,5 +59,6 @@ const answers = async () => {
     return false;
   }
 };
-for (let tries = 0; tries < 240 && !(await answers()); tries++) await new Promise((resolve) => setTimeout(resolve, 250));
+for (let tries = 0; tries < 240 && !(await answers()); tries++)
+  await new Promise((resolve) => setTimeout(resolve, 250));
 console.log(`Unhurried Spanner: ${address}`);

@@ -7,7 +7,10 @@ const ranges = [
   [0xa0, 0x17f],
 ];
 const extras = 'µμΩ₀₁₂₃₄₅₆₇₈₉⁄⅓⅔⅛⅜⅝⅞−–—‘’“”„…′″≈≠≤≥→←↑↓×÷±·√πσταβθΔ\u2009\u202f';
-const text = ranges.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i))).join('') + extras;
+const text =
+  ranges
+    .flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, i) => String.fromCodePoint(from + i)))
+    .join('') + extras;
 
 const faces = [
   ['@expo-google-fonts/besley/600SemiBold/Besley_600SemiBold.ttf', 'besley-600'],
@@ -24,7 +27,10 @@ for (const [from, to] of faces) {
   console.log(to, cut.length);
 }
 for (const weight of [400, 700])
-  copyFileSync(`node_modules/@fontsource/b612-mono/files/b612-mono-latin-${weight}-normal.woff2`, `src/interface/fonts/b612-mono-${weight}.woff2`);
+  copyFileSync(
+    `node_modules/@fontsource/b612-mono/files/b612-mono-latin-${weight}-normal.woff2`,
+    `src/interface/fonts/b612-mono-${weight}.woff2`,
+  );
 for (const [from, to] of [
   ['@expo-google-fonts/besley/LICENSE_FONT', 'besley'],
   ['@expo-google-fonts/overpass/LICENSE_FONT', 'overpass'],

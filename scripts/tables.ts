@@ -10,18 +10,23 @@ let worst = { off: 0, at: '' };
 function row(name: string, printed: number, found: number, digits: number): void {
   const off = (found / printed - 1) * 100;
   if (Math.abs(off) > Math.abs(worst.off)) worst = { off, at: name };
-  console.log(`${name.padEnd(34)}${String(printed).padStart(10)}${found.toPrecision(digits).padStart(12)}${off.toFixed(2).padStart(9)} %`);
+  console.log(
+    `${name.padEnd(34)}${String(printed).padStart(10)}${found.toPrecision(digits).padStart(12)}${off.toFixed(2).padStart(9)} %`,
+  );
 }
 
 function table(title: string, rows: () => void): void {
   worst = { off: 0, at: '' };
-  console.log(`\n${title}\n${'row'.padEnd(34)}${'printed'.padStart(10)}${'reckoned'.padStart(12)}${'off'.padStart(11)}`);
+  console.log(
+    `\n${title}\n${'row'.padEnd(34)}${'printed'.padStart(10)}${'reckoned'.padStart(12)}${'off'.padStart(11)}`,
+  );
   rows();
   console.log(`largest difference ${worst.off.toFixed(2)} %, ${worst.at}`);
 }
 
 table('Stress area, mm² (ISO 898-1, coarse and fine)', () => {
-  for (const [name, printed] of [...ISO_898_1_COARSE, ...ISO_898_1_FINE]) row(name, printed, threadNamed(name).stressArea_mm2, 4);
+  for (const [name, printed] of [...ISO_898_1_COARSE, ...ISO_898_1_FINE])
+    row(name, printed, threadNamed(name).stressArea_mm2, 4);
 });
 table('Stress area, in² (ASME B1.1)', () => {
   for (const [name, printed] of ASME_B1_1) row(name, printed, threadNamed(name).stressArea_mm2 / MM2_PER_IN2, 4);

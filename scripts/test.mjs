@@ -45,7 +45,14 @@ const playwrightCount = () => {
   const { stats } = JSON.parse(readFileSync(file, 'utf8'));
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
 };
-const jest = (project) => ['node_modules/jest/bin/jest.js', '--selectProjects', project, '--json', '--outputFile', `${results}/${project}.json`];
+const jest = (project) => [
+  'node_modules/jest/bin/jest.js',
+  '--selectProjects',
+  project,
+  '--json',
+  '--outputFile',
+  `${results}/${project}.json`,
+];
 
 const browser = chromium();
 if (!browser) close(1);

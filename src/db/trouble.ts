@@ -1,6 +1,5 @@
 import type { TroubleCode } from '@/model/trouble-code';
 
-
 /** Trouble with the shop's file: a sentence for a person, and what to do next. */
 export class ShopTrouble extends Error {
   constructor(
@@ -15,18 +14,25 @@ export class ShopTrouble extends Error {
 }
 
 /** By name, not by class, as with the core's refusals. */
-export const isShopTrouble = (thrown: unknown): thrown is ShopTrouble => thrown instanceof Error && thrown.name === 'ShopTrouble';
+export const isShopTrouble = (thrown: unknown): thrown is ShopTrouble =>
+  thrown instanceof Error && thrown.name === 'ShopTrouble';
 
 const TROUBLES: readonly (readonly [RegExp, TroubleCode, (file: string) => readonly [string, string]])[] = [
   [
     /^SQLITE_FULL|^ENOSPC/,
     'disk-full',
-    () => ['The disk is full, so the line could not be written.', 'Free some space and try again. What was recorded before is safe.'],
+    () => [
+      'The disk is full, so the line could not be written.',
+      'Free some space and try again. What was recorded before is safe.',
+    ],
   ],
   [
     /^SQLITE_BUSY|^SQLITE_LOCKED/,
     'locked',
-    (file) => [`Another program is holding ${file}.`, 'Close the other program, or a second copy of this one, and try again.'],
+    (file) => [
+      `Another program is holding ${file}.`,
+      'Close the other program, or a second copy of this one, and try again.',
+    ],
   ],
   [
     /^SQLITE_CORRUPT|^SQLITE_NOTADB/,

@@ -43,4 +43,5 @@ export interface SimulatedWorld {
 }
 
 /** To the nearest mark, without noise digits. */
-export const toMark = (value: number, resolution: number): number => Number((Math.round(value / resolution) * resolution).toPrecision(10));
+export const toMark = (value: number, resolution: number): number =>
+  Number((Math.round(value / resolution) * resolution).toPrecision(10));

@@ -17,7 +17,10 @@ export interface SimulatedDial {
 }
 
 /** A dial over one float: three readings, pushed, pulled, and let back. */
-export const createSimulatedDial = (setup: SimulatedDial, { random, now, newId }: SimulatedWorld): MeasuringInstrument => {
+export const createSimulatedDial = (
+  setup: SimulatedDial,
+  { random, now, newId }: SimulatedWorld,
+): MeasuringInstrument => {
   const { name, unit, resolution, truth, error } = setup;
   const off = () => error * (2 * random() - 1);
   const reading = (value: number): InstrumentReading => ({
@@ -31,5 +34,11 @@ export const createSimulatedDial = (setup: SimulatedDial, { random, now, newId }
     resolution,
     at: now(),
   });
-  return { name, kind: 'dial', unit, resolution, measure: () => Promise.resolve([reading(0), reading(truth + off()), reading(off() / 2)]) };
+  return {
+    name,
+    kind: 'dial',
+    unit,
+    resolution,
+    measure: () => Promise.resolve([reading(0), reading(truth + off()), reading(off() / 2)]),
+  };
 };

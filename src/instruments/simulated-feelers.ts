@@ -1,4 +1,10 @@
-import { READING_FORMAT, READING_VERSION, type InstrumentReading, type MeasuringInstrument, type SimulatedWorld } from './measuring-instrument';
+import {
+  READING_FORMAT,
+  READING_VERSION,
+  type InstrumentReading,
+  type MeasuringInstrument,
+  type SimulatedWorld,
+} from './measuring-instrument';
 
 export interface SimulatedFeelers {
   readonly name: string;
@@ -10,10 +16,14 @@ export interface SimulatedFeelers {
 }
 
 /** A set of feelers tried in one gap: the thickest leaf that goes, and the thinnest that does not. */
-export const createSimulatedFeelers = (setup: SimulatedFeelers, { now, newId }: Omit<SimulatedWorld, 'random'>): MeasuringInstrument => {
+export const createSimulatedFeelers = (
+  setup: SimulatedFeelers,
+  { now, newId }: Omit<SimulatedWorld, 'random'>,
+): MeasuringInstrument => {
   const { name, unit, leaves, truth } = setup;
   const sorted = [...leaves].sort((a, b) => a - b);
-  const resolution = sorted.length > 1 ? Math.min(...sorted.slice(1).map((leaf, i) => leaf - (sorted[i] ?? 0))) : (sorted[0] ?? 1);
+  const resolution =
+    sorted.length > 1 ? Math.min(...sorted.slice(1).map((leaf, i) => leaf - (sorted[i] ?? 0))) : (sorted[0] ?? 1);
   const reading = (value: number, says: 'goes' | 'stops'): InstrumentReading => ({
     format: READING_FORMAT,
     version: READING_VERSION,
@@ -34,7 +44,10 @@ export const createSimulatedFeelers = (setup: SimulatedFeelers, { now, newId }: 
     measure: () => {
       const goes = sorted.findLast((leaf) => leaf <= truth);
       const stops = sorted.find((leaf) => leaf > truth);
-      return Promise.resolve([...(goes === undefined ? [] : [reading(goes, 'goes')]), ...(stops === undefined ? [] : [reading(stops, 'stops')])]);
+      return Promise.resolve([
+        ...(goes === undefined ? [] : [reading(goes, 'goes')]),
+        ...(stops === undefined ? [] : [reading(stops, 'stops')]),
+      ]);
     },
   };
 };

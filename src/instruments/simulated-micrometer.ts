@@ -1,4 +1,10 @@
-import { READING_FORMAT, READING_VERSION, toMark, type MeasuringInstrument, type SimulatedWorld } from './measuring-instrument';
+import {
+  READING_FORMAT,
+  READING_VERSION,
+  toMark,
+  type MeasuringInstrument,
+  type SimulatedWorld,
+} from './measuring-instrument';
 
 export interface SimulatedMicrometer {
   readonly name: string;
@@ -10,7 +16,10 @@ export interface SimulatedMicrometer {
 }
 
 /** A micrometer that reads a known size with an error spread evenly about it. */
-export const createSimulatedMicrometer = (setup: SimulatedMicrometer, { random, now, newId }: SimulatedWorld): MeasuringInstrument => {
+export const createSimulatedMicrometer = (
+  setup: SimulatedMicrometer,
+  { random, now, newId }: SimulatedWorld,
+): MeasuringInstrument => {
   const { name, unit, resolution, truth, error } = setup;
   return {
     name,
@@ -19,7 +28,19 @@ export const createSimulatedMicrometer = (setup: SimulatedMicrometer, { random, 
     resolution,
     measure: () => {
       const value = toMark(truth + error * (2 * random() - 1), resolution);
-      return Promise.resolve([{ format: READING_FORMAT, version: READING_VERSION, id: newId(), instrument: name, kind: 'micrometer', value, unit, resolution, at: now() }]);
+      return Promise.resolve([
+        {
+          format: READING_FORMAT,
+          version: READING_VERSION,
+          id: newId(),
+          instrument: name,
+          kind: 'micrometer',
+          value,
+          unit,
+          resolution,
+          at: now(),
+        },
+      ]);
     },
   };
-}; // prettier-ignore
+};

@@ -1,2 +1,3 @@
 /** What can go wrong with the file itself. Nothing is lost by any of them. */
-export type TroubleCode = 'disk-full' | 'locked' | 'newer-version' | 'corrupt' | 'not-writable' | 'changed-history' | 'failed';
+export type TroubleCode =
+  'disk-full' | 'locked' | 'newer-version' | 'corrupt' | 'not-writable' | 'changed-history' | 'failed';

@@ -15,7 +15,10 @@ export const op = <Fields>(
 ): Op => ({ schema, run });
 
 /** Splits the notes off a core result: the answer carries them beside it. */
-export const withNotes = <T extends { readonly notes: readonly Note[] }>({ notes, ...result }: T) => ({ result, notes });
+export const withNotes = <T extends { readonly notes: readonly Note[] }>({ notes, ...result }: T) => ({
+  result,
+  notes,
+});
 
 export const text = () => Joi.string().allow('').required();
 export const number = () => Joi.number().unsafe();
@@ -32,5 +35,7 @@ export const turnedFields = {
 };
 
 /** Looks up a thread named in the field `at`, so that an error names that field. */
-export const threadIn = (designation: string, at = 'thread'): { readonly thread: Thread; readonly notes: readonly Note[] } =>
-  atField(at, () => readThread(designation));
+export const threadIn = (
+  designation: string,
+  at = 'thread',
+): { readonly thread: Thread; readonly notes: readonly Note[] } => atField(at, () => readThread(designation));

@@ -6,7 +6,10 @@ import { OPS } from './ops';
 const refuse = (id: unknown, error: ReckonerError): Answer => ({ id, ok: false, error });
 
 const pathOf = (path: readonly (string | number)[]) =>
-  path.reduce<string>((text, part) => (typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${part}` : part), '');
+  path.reduce<string>(
+    (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${part}` : part),
+    '',
+  );
 
 function fieldError({ type, path, message }: Joi.ValidationErrorItem): ReckonerError {
   const field = pathOf(path);
@@ -29,13 +32,19 @@ function unforeseen(id: unknown, thrown: unknown): Answer {
 
 function run(id: unknown, name: string, request: object): Answer {
   const op = OPS.get(name);
-  if (!op) return refuse(id, { code: 'unknown-op', message: `There is no op “${name}”. Known: ${[...OPS.keys()].join(', ')}.`, field: 'op' });
+  if (!op)
+    return refuse(id, {
+      code: 'unknown-op',
+      message: `There is no op “${name}”. Known: ${[...OPS.keys()].join(', ')}.`,
+      field: 'op',
+    });
   const checked = op.schema.validate(request, { convert: false, allowUnknown: true });
   const fault = checked.error?.details[0];
   if (fault) return refuse(id, fieldError(fault));
   try {
     const { result, notes = [] } = op.run(checked.value as never);
-    if (!isSound(result)) return refuse(id, { code: 'bad-field', message: 'The figures are too large or too small to reckon with.' });
+    if (!isSound(result))
+      return refuse(id, { code: 'bad-field', message: 'The figures are too large or too small to reckon with.' });
     return { id, ok: true, result, notes };
   } catch (thrown) {
     if (!isDomainError(thrown)) return unforeseen(id, thrown);
@@ -50,7 +59,8 @@ export function reckon(request: unknown): Answer {
     return refuse(null, { code: 'bad-json', message: 'A request is one JSON object: {"id": …, "op": "…", …}.' });
   const { id = null, op } = request as { readonly id?: unknown; readonly op?: unknown };
   if (op === undefined) return refuse(id, { code: 'missing-field', message: 'The field op is missing.', field: 'op' });
-  if (typeof op !== 'string') return refuse(id, { code: 'bad-field', message: 'The field op must be the name of an op.', field: 'op' });
+  if (typeof op !== 'string')
+    return refuse(id, { code: 'bad-field', message: 'The field op must be the name of an op.', field: 'op' });
   return run(id, op, request);
 }
 
@@ -60,7 +70,9 @@ export function reckonLine(line: string): string {
   try {
     request = JSON.parse(line);
   } catch {
-    return JSON.stringify(refuse(null, { code: 'bad-json', message: 'The line is not JSON. Send one JSON object a line.' }));
+    return JSON.stringify(
+      refuse(null, { code: 'bad-json', message: 'The line is not JSON. Send one JSON object a line.' }),
+    );
   }
   return JSON.stringify(reckon(request));
 }

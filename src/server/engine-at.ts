@@ -8,7 +8,9 @@ export interface EngineParams {
 }
 
 /** The engine named in the address, with the shop it stands in; the not-found page where there is none. */
-export async function engineAt(params: Promise<{ readonly engine: string }>): Promise<{ readonly shop: Shop; readonly engine: Engine }> {
+export async function engineAt(
+  params: Promise<{ readonly engine: string }>,
+): Promise<{ readonly shop: Shop; readonly engine: Engine }> {
   const shop = await currentShop();
   const engine = shop.engines.find((await params).engine);
   if (!engine) notFound();

@@ -31,7 +31,9 @@ function isForeign(request: Request): boolean {
 
 /** The refusal for a page of another site; undefined for our own. */
 export const rejectCrossOrigin = (request: Request): NextResponse | undefined =>
-  isForeign(request) ? toResponse(fail({ code: 'other-origin', message: 'The request came from another site and was refused.' })) : undefined;
+  isForeign(request)
+    ? toResponse(fail({ code: 'other-origin', message: 'The request came from another site and was refused.' }))
+    : undefined;
 
 export const badJson: Problem = { code: 'bad-json', message: 'The body must be JSON.' };
 
@@ -45,7 +47,10 @@ export async function catchToResponse(work: () => Promise<NextResponse>): Promis
 }
 
 /** The same for a request that carries JSON. */
-export async function withJson(request: Request, work: (body: unknown) => Promise<NextResponse>): Promise<NextResponse> {
+export async function withJson(
+  request: Request,
+  work: (body: unknown) => Promise<NextResponse>,
+): Promise<NextResponse> {
   const other = rejectCrossOrigin(request);
   if (other) return other;
   let body: unknown;

@@ -12,7 +12,13 @@ function delimiterOf(text: string): string {
 /** @throws DomainError bad-csv */
 function recordsOf(text: string): readonly (readonly string[])[] {
   try {
-    return parse(text, { bom: true, delimiter: delimiterOf(text), relax_column_count: true, skip_empty_lines: true, trim: true });
+    return parse(text, {
+      bom: true,
+      delimiter: delimiterOf(text),
+      relax_column_count: true,
+      skip_empty_lines: true,
+      trim: true,
+    });
   } catch (error) {
     throw new DomainError(
       'bad-csv',
@@ -23,9 +29,14 @@ function recordsOf(text: string): readonly (readonly string[])[] {
 }
 
 /** A table with a line of headings; commas, semicolons or tabs between. @throws DomainError bad-csv */
-export function readRecords(text: string): { readonly headings: readonly string[]; readonly records: readonly (readonly string[])[] } {
+export function readRecords(text: string): {
+  readonly headings: readonly string[];
+  readonly records: readonly (readonly string[])[];
+} {
   const [headings, ...records] = recordsOf(text);
-  if (!headings || records.length === 0) throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
-  if (records.length > MAX_ROWS) throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MAX_ROWS} at a time.`, 'text');
+  if (!headings || records.length === 0)
+    throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
+  if (records.length > MAX_ROWS)
+    throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MAX_ROWS} at a time.`, 'text');
   return { headings, records };
 }

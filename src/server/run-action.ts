@@ -1,7 +1,8 @@
 import type Joi from 'joi';
 import { isDomainError } from '@/core/units';
 import { troubleOf } from '@/db/trouble';
-import { ok, Result, Problem, fail } from '@/model/result';
+import type { Result, Problem} from '@/model/result';
+import { ok, fail } from '@/model/result';
 
 const sentence = (message: string) => {
   const text = message.replace(/"/g, '').trim();
@@ -12,7 +13,12 @@ const sentence = (message: string) => {
 export function problemOf(error: Joi.ValidationError): Problem {
   const fields = Object.fromEntries(error.details.map((detail) => [detail.path.join('.'), sentence(detail.message)]));
   const first = error.details[0];
-  return { code: 'bad-field', message: sentence(first?.message ?? error.message), field: first?.path.join('.'), fields };
+  return {
+    code: 'bad-field',
+    message: sentence(first?.message ?? error.message),
+    field: first?.path.join('.'),
+    fields,
+  };
 }
 
 /** Turns what was thrown into the one shape; anything unforeseen is logged and named as such. */
@@ -26,7 +32,8 @@ export function problemOfThrown(thrown: unknown): Problem {
   console.error(thrown);
   return {
     code: 'failed',
-    message: 'Something failed that was not foreseen. Nothing recorded before is lost. Try again; the server’s window says more.',
+    message:
+      'Something failed that was not foreseen. Nothing recorded before is lost. Try again; the server’s window says more.',
   };
 }
 

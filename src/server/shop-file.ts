@@ -6,6 +6,7 @@ export type ShopName = 'own' | 'demonstration';
 const FILES: Readonly<Record<ShopName, string>> = { own: 'shop.sqlite', demonstration: 'demonstration.sqlite' };
 
 /** Where the shop files are kept: `SPANNER_DATA`, else `data` beside the program. */
-export const dataFolder = (): string => process.env.SPANNER_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data');
+export const dataFolder = (): string =>
+  process.env.SPANNER_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data');
 
 export const shopFile = (name: ShopName): string => join(/* turbopackIgnore: true */ dataFolder(), FILES[name]);

@@ -39,7 +39,10 @@ export const test = base.extend<Fixtures>({
   faults: [
     async ({ page }, use) => {
       const faults: string[] = [];
-      page.on('console', (message) => message.type() === 'error' && faults.push(`console: ${message.text()} ${message.location().url}`));
+      page.on(
+        'console',
+        (message) => message.type() === 'error' && faults.push(`console: ${message.text()} ${message.location().url}`),
+      );
       page.on('pageerror', (error) => faults.push(`page: ${error.message}`));
       page.on('request', (request) => {
         const { hostname, protocol } = new URL(request.url());
@@ -58,6 +61,7 @@ export async function inYard(page: Page, bench: Bench): Promise<void> {
 }
 
 /** The face, once its keys are listened to. */
-export const faceAlive = (page: Page): Promise<void> => expect(page.getByRole('button', { name: 'Pull', exact: true })).toBeEnabled();
+export const faceAlive = (page: Page): Promise<void> =>
+  expect(page.getByRole('button', { name: 'Pull', exact: true })).toBeEnabled();
 
 export { expect };

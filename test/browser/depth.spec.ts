@@ -38,9 +38,14 @@ test('a superseded leaf: which governs and why, and a lower one only with a reas
   await expect(page.getByText('taken because: the studs are the early ones')).toBeVisible();
 });
 
-test('a substitute stud: judged against the original, stopped, and pulled only with a written reason', async ({ page, bench }) => {
+test('a substitute stud: judged against the original, stopped, and pulled only with a written reason', async ({
+  page,
+  bench,
+}) => {
   await at(page, bench, STUDS);
-  await expect(page.locator('[data-code="weaker"]')).toContainText('The substitute yields at 30.8 kN, the original at 32.1 kN.');
+  await expect(page.locator('[data-code="weaker"]')).toContainText(
+    'The substitute yields at 30.8 kN, the original at 32.1 kN.',
+  );
   await expect(page.locator('[data-rung="fastener"]')).toContainText('M9×1 stud 8G → M9 stud 8.8');
   await fold(page, 'The fastener');
   const substitute = page.getByRole('group', { name: 'The substitute' });
@@ -145,7 +150,10 @@ test('a table of figures: matched, seen, bad rows kept aside, and only then ente
   await expect(page.getByText('Oil pump')).toHaveCount(0);
 });
 
-test('by stretch: the ceiling without the stretch stops, a reading in inches is taken as read', async ({ page, bench }) => {
+test('by stretch: the ceiling without the stretch stops, a reading in inches is taken as read', async ({
+  page,
+  bench,
+}) => {
   await at(page, bench, '/engines/demo-maestrale/joints/demo-m-joint-rods/stretch');
   const third = page.locator('tr[data-state]').nth(2);
   await expect(third).toContainText('at the ceiling without the stretch');
@@ -167,7 +175,10 @@ test('the spread is drawn a million times and agrees with the closed form', asyn
   await expect(page.getByTestId('simulated')).toContainText('21.3 kN', { timeout: 30_000 });
 });
 
-test('one key reads a figure from anywhere, with the films side by side; another opens the shelves', async ({ page, bench }) => {
+test('one key reads a figure from anywhere, with the films side by side; another opens the shelves', async ({
+  page,
+  bench,
+}) => {
   await at(page, bench, HEAD);
   await page.keyboard.press('r');
   const dialog = page.getByRole('dialog', { name: 'Read a figure' });
@@ -189,7 +200,9 @@ test('where no page speaks: the standard figure, marked as such', async ({ page,
   await expect(page.getByTestId('standard-figure')).toContainText('75 % of proof of 8.8, to 16 mm on M8');
   await form.getByLabel('Tapped into').selectOption('magnesium');
   await form.getByLabel('Full engagement, mm').fill('8');
-  await expect(page.getByTestId('standard-figure')).toContainText('held under what the thread in old magnesium alloy stands');
+  await expect(page.getByTestId('standard-figure')).toContainText(
+    'held under what the thread in old magnesium alloy stands',
+  );
   await form.getByRole('button', { name: 'Make it by the standard figure' }).click();
   await expect(page.getByText(/Standard figures, where no page speaks/).first()).toBeVisible();
 });
@@ -214,11 +227,18 @@ test('a thread that is in no table goes on the shelf, and by its name on to a jo
   await expect(page.getByText('Old crankcase stud')).toBeVisible();
   await page.goto(`${bench.address}/engines/demo-norrhem/joints/demo-n-joint-mains`);
   await fold(page, 'The fastener');
-  await page.getByRole('group', { name: 'The original fastener' }).getByLabel('Thread that turns').fill('old crankcase stud');
+  await page
+    .getByRole('group', { name: 'The original fastener' })
+    .getByLabel('Thread that turns')
+    .fill('old crankcase stud');
   await expect(page.getByText(/6 × 11.3×1.1 55°/)).toBeVisible();
 });
 
-test('a photograph of the page is kept with its leaf; what is no picture is refused', async ({ page, bench, faults }) => {
+test('a photograph of the page is kept with its leaf; what is no picture is refused', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await at(page, bench, '/engines/demo-fourteen/book');
   const input = page.getByTestId('photo-demo-f-head-38');
   await input.setInputFiles({ name: 'page.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
@@ -230,7 +250,11 @@ test('a photograph of the page is kept with its leaf; what is no picture is refu
   faults.splice(0, faults.length, ...faults.filter((fault) => !fault.includes('400')));
 });
 
-test('the margin follows what is in focus as it changes, and leaves with its sheet', async ({ page, bench, faults }) => {
+test('the margin follows what is in focus as it changes, and leaves with its sheet', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
   const margin = page.getByRole('complementary', { name: 'Working' });

@@ -23,7 +23,11 @@ const onDisk = async (page: Page, fit: string): Promise<number> => {
   return answer.result.filter(({ kind }) => kind === 'reading').length;
 };
 
-test('five mains by keyboard alone: forty readings in forty key groups, a reload half way loses none', async ({ page, bench, faults }) => {
+test('five mains by keyboard alone: forty readings in forty key groups, a reload half way loses none', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-maestrale/fits/new');
   await page.getByLabel('Main bearings', { exact: true }).fill('5');
@@ -72,10 +76,16 @@ test('a cut between the line and its disk loses no reading', async ({ page, benc
   await expect.poll(() => onDisk(page, 'demo-n-fit-pistons'), { timeout: 15_000 }).toBe(2);
 });
 
-test('an out-of-limits bearing holds its caps; the next shell, read again, opens the gate', async ({ page, bench, faults }) => {
+test('an out-of-limits bearing holds its caps; the next shell, read again, opens the gate', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits');
-  await expect(page.getByRole('listitem').filter({ hasText: 'Main bearings, oil clearance' })).toContainText('Holds Main bearings');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Main bearings, oil clearance' })).toContainText(
+    'Holds Main bearings',
+  );
   await expect(page.getByRole('link', { name: /Norrhem N3.*out of limits/ })).toBeVisible();
 
   await at(page, bench, '/engines/demo-norrhem/joints/demo-n-joint-mains');
@@ -89,7 +99,9 @@ test('an out-of-limits bearing holds its caps; the next shell, read again, opens
   await page.getByLabel('What is done about it').selectOption({ label: 'The next shell' });
   await page.getByLabel('In words').first().fill('0.025 under');
   await page.getByRole('button', { name: 'It is done: read it again' }).click();
-  await expect(place(page, 1)).toContainText('The next shell: 0.025 under. To be read again; the old reading stays beneath.');
+  await expect(place(page, 1)).toContainText(
+    'The next shell: 0.025 under. To be read again; the old reading stays beneath.',
+  );
   await expect(page.getByText('4 still to read')).toBeVisible();
   await expect(page.locator('s').filter({ hasText: '45.030' })).toBeVisible();
   await page.getByRole('button', { name: 'Go on reading' }).click();
@@ -130,7 +142,11 @@ test('a cap that is loosened makes the reading stale, and says why', async ({ pa
   await expect(place(page, 2)).toContainText('inside');
 });
 
-test('a strip holds the crank, is read off its packet, and is told beside the micrometers, never averaged', async ({ page, bench, faults }) => {
+test('a strip holds the crank, is read off its packet, and is told beside the micrometers, never averaged', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
   await page.locator('summary', { hasText: 'What is wanted, and how it is read' }).click();
@@ -178,12 +194,18 @@ test('slips are caught as they are typed, with a sentence, and kept', async ({ p
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
   const cell = page.getByLabel('Journal 3, station b, 90°');
-  for (const [typed, words] of [['4.4981', 'A zero has slipped'], ['1.771', 'another unit'], ['45.030', 'is not smaller than the bore'], ['wide', 'No figure was found'], ['-3', 'A size must be above 0']] as const) {
+  for (const [typed, words] of [
+    ['4.4981', 'A zero has slipped'],
+    ['1.771', 'another unit'],
+    ['45.030', 'is not smaller than the bore'],
+    ['wide', 'No figure was found'],
+    ['-3', 'A size must be above 0'],
+  ] as const) {
     await cell.fill(typed);
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
     await expect(cell).toHaveValue(typed);
-  } // prettier-ignore
+  }
   expect(await onDisk(page, 'demo-n-fit-mains')).toBe(24);
   await page.locator('summary', { hasText: 'What is wanted, and how it is read' }).click();
   await page.getByLabel('What is wanted comes from').selectOption('own');
@@ -196,7 +218,10 @@ test('slips are caught as they are typed, with a sentence, and kept', async ({ p
   await expect(page.getByText('The figure has no unit')).toBeVisible();
 });
 
-test('the drawer of shims: the best lies outside, a new one is put in and fitted, the float read again', async ({ page, bench }) => {
+test('the drawer of shims: the best lies outside, a new one is put in and fitted, the float read again', async ({
+  page,
+  bench,
+}) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-maestrale/fits/demo-m-fit-cam');
   await expect(page.getByTestId('shim-choice')).toContainText(
@@ -227,7 +252,9 @@ test('a page corrected since is told, asked about at the gate, and taken', async
   await expect(page.getByText('Wanted: 0.030 to 0.060 mm')).toBeVisible();
   await expect(place(page, 1)).toContainText('out: too loose');
   await at(page, bench, '/engines/demo-norrhem/joints/demo-n-joint-mains');
-  await expect(page.locator('[data-code="fit-not-proven"]').filter({ hasText: 'its page was corrected since' })).toBeVisible();
+  await expect(
+    page.locator('[data-code="fit-not-proven"]').filter({ hasText: 'its page was corrected since' }),
+  ).toBeVisible();
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
   await page.getByRole('button', { name: 'Take the corrected figure' }).click();
   await expect(page.getByText('Wanted: 0.040 to 0.070 mm')).toBeVisible();
@@ -249,7 +276,9 @@ test('a marked ring is refused in another bore, on the page and by the server', 
   await page.getByLabel('Ring marked, Bore 2, ring 1').fill('a');
   await gap('Bore 2, ring 1, As read').fill('10.5');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'Ring a was fitted to Bore 1, ring 1. It stays with its own bore' })).toBeVisible();
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'Ring a was fitted to Bore 1, ring 1. It stays with its own bore' }),
+  ).toBeVisible();
   await page.getByLabel('Ring marked, Bore 2, ring 1').fill('B');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
@@ -257,7 +286,18 @@ test('a marked ring is refused in another bore, on the page and by the server', 
   await page.reload();
   await expect(page.getByLabel('Ring marked, Bore 2, ring 1')).toHaveValue('B');
   const body = { unit: 'thou', instrument: 'Feelers', answers: {}, piece: 'A' };
-  const sent = { id: 'from-elsewhere', kind: 'reading', place: 6, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: '2026-05-16T14:30:00.000Z', body }; // prettier-ignore
+  const sent = {
+    id: 'from-elsewhere',
+    kind: 'reading',
+    place: 6,
+    part: 'length',
+    station: 0,
+    angle: 0,
+    value_mm: 0,
+    typed: '11',
+    at: '2026-05-16T14:30:00.000Z',
+    body,
+  };
   expect((await page.request.post(`${bench.address}/api/fits/${fit}/lines`, { data: sent })).status()).toBe(409);
   expect(await onDisk(page, fit)).toBe(14);
 });
@@ -268,15 +308,34 @@ test('a reading that the server refuses leaves those behind it', async ({ page, 
   await page.getByLabel('Ring marked, Bore 1, ring 2').fill('C');
   // Another bench marks that ring for its own bore meanwhile, which this page does not know.
   const body = { unit: 'thou', instrument: 'Feelers', answers: { squared: 'yes' }, piece: 'C' };
-  const sent = { id: 'from-elsewhere', kind: 'reading', place: 9, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: '2026-05-16T14:30:00.000Z', body }; // prettier-ignore
-  expect((await page.request.post(`${bench.address}/api/fits/demo-f-fit-gaps/lines`, { data: sent })).status()).toBe(200);
+  const sent = {
+    id: 'from-elsewhere',
+    kind: 'reading',
+    place: 9,
+    part: 'length',
+    station: 0,
+    angle: 0,
+    value_mm: 0,
+    typed: '11',
+    at: '2026-05-16T14:30:00.000Z',
+    body,
+  };
+  expect((await page.request.post(`${bench.address}/api/fits/demo-f-fit-gaps/lines`, { data: sent })).status()).toBe(
+    200,
+  );
   await bench.cut();
-  for (const [name, value] of [['Bore 1, ring 2', '10'], ['Bore 2, ring 2', '12'], ['Bore 3, ring 2', '12']] as const) {
+  for (const [name, value] of [
+    ['Bore 1, ring 2', '10'],
+    ['Bore 2, ring 2', '12'],
+    ['Bore 3, ring 2', '12'],
+  ] as const) {
     await page.getByLabel(`${name}, As read`, { exact: true }).fill(value);
     await page.keyboard.press('Enter');
-  } // prettier-ignore
+  }
   await bench.restart();
-  await expect(page.getByRole('alert').filter({ hasText: 'Ring C was fitted to Bore 4, ring 1' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByRole('alert').filter({ hasText: 'Ring C was fitted to Bore 4, ring 1' })).toBeVisible({
+    timeout: 15_000,
+  });
   await expect.poll(() => onDisk(page, 'demo-f-fit-gaps')).toBe(15);
   await expect(page.getByRole('alert').filter({ hasText: 'Ring C was fitted to Bore 4, ring 1' })).toBeVisible();
 });
@@ -308,7 +367,9 @@ test('readings go out as a table and come in again, row by row', async ({ page, 
   await at(page, bench, '/engines/demo-norrhem/fits/import');
   await page
     .getByLabel('Paste it here')
-    .fill('Fit;Place;Part;Station;Angle;Typed;Unit\nPiston to bore;1;journal;1;1;59,95;mm\nPiston to bore;1;bore;9;1;60;mm');
+    .fill(
+      'Fit;Place;Part;Station;Angle;Typed;Unit\nPiston to bore;1;journal;1;1;59,95;mm\nPiston to bore;1;bore;9;1;60;mm',
+    );
   await page.getByRole('button', { name: 'Look at it' }).click();
   await expect(page.getByText('asks for no such reading')).toBeVisible();
   await page.getByRole('button', { name: 'Enter 1 reading' }).click();
@@ -325,7 +386,11 @@ test('both unit systems are one key apart, and no verdict moves', async ({ page,
   await expect(place(page, 1)).toContainText('out: too loose');
 });
 
-test('sizes and volumes in both systems: a bare figure keeps its meaning, a dome counts as less', async ({ page, bench, faults }) => {
+test('sizes and volumes in both systems: a bare figure keeps its meaning, a dome counts as less', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-fourteen/fits/volumes');
   const margin = page.getByRole('complementary', { name: 'Working' });
@@ -350,10 +415,20 @@ test('sizes and volumes in both systems: a bare figure keeps its meaning, a dome
   expect(faults).toEqual([]);
 });
 
-test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and printed', async ({ page, bench, faults }) => {
+test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and printed', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits/bearings');
-  for (const [label, value] of [['Journal, measured', '44.742'], ['Journal, standard', '45'], ['Housing, measured', '48.001'], ['Housing, standard', '48']] as const) await page.getByLabel(label).fill(value); // prettier-ignore
+  for (const [label, value] of [
+    ['Journal, measured', '44.742'],
+    ['Journal, standard', '45'],
+    ['Housing, measured', '48.001'],
+    ['Housing, standard', '48'],
+  ] as const)
+    await page.getByLabel(label).fill(value);
   await expect(page.getByTestId('size-under')).toContainText('0.250 mm under');
   await page.getByLabel('Mark on the upper shell, 1').fill('025');
   await page.getByLabel('Mark on the lower shell, 1').fill('050');
@@ -374,7 +449,8 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await at(page, bench, '/engines/demo-fourteen/fits/weights');
   await expect(page.getByText('big 4 g off; small the lightest')).toBeVisible();
   await page.getByLabel('Which set').selectOption('Pistons with pins');
-  for (const [i, grams] of ['381', '380.5', '382', '380'].entries()) await page.getByLabel(`Piece ${i + 1}, g`).fill(grams);
+  for (const [i, grams] of ['381', '380.5', '382', '380'].entries())
+    await page.getByLabel(`Piece ${i + 1}, g`).fill(grams);
   await expect(page.getByText('2 g off', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Keep the weights' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
@@ -383,7 +459,9 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await page.goto(`${bench.address}/engines/demo-fourteen/record/fits`);
   await expect(page.getByText('1223 cc (74.61 cu in)')).toBeVisible();
   await expect(page.getByText('Connecting rods: 412 and 171 g')).toBeVisible();
-  await expect(page.getByText('Pistons with pins: 381 g; 380.5 g; 382 g; 380 g. Not yet alike within 1 g.')).toBeVisible();
+  await expect(
+    page.getByText('Pistons with pins: 381 g; 380.5 g; 382 g; 380 g. Not yet alike within 1 g.'),
+  ).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Ring gap' })).toBeVisible();
   expect(faults).toEqual([]);
 });

@@ -4,7 +4,10 @@ import { expect, faceAlive, inYard, test } from './bench';
 
 const FACE = '/face/demo-m-joint-head-round-1';
 
-test('a pull made while the program does not answer is kept, sent again, and only then drawn solid', async ({ page, bench }) => {
+test('a pull made while the program does not answer is kept, sent again, and only then drawn solid', async ({
+  page,
+  bench,
+}) => {
   await inYard(page, bench);
   await page.goto(bench.address + FACE);
   const place = page.getByTestId('face-place');
@@ -139,7 +142,11 @@ test('a wrong run is struck, and the retorque waits for heat again', async ({ pa
   await expect(page.getByText('Retorque waits for the first heat cycle.')).toBeVisible();
 });
 
-test('among many engines the rail hangs the latest and the one looked at, and leads to all', async ({ page, bench, faults }) => {
+test('among many engines the rail hangs the latest and the one looked at, and leads to all', async ({
+  page,
+  bench,
+  faults,
+}) => {
   await inYard(page, bench);
   const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
   const norrhem = shop.engines.find('demo-norrhem');

@@ -88,16 +88,26 @@ for (const [quarter, screens] of QUARTERS.entries())
       for (const [i, [scheme, contrast]] of LOOKS.entries()) {
         await look(page, scheme, contrast);
         // Only colour changes with the look: the rest is looked at once.
-        const axe = i === 0 ? new AxeBuilder({ page }).withTags(TAGS) : new AxeBuilder({ page }).withRules(['color-contrast']);
+        const axe =
+          i === 0 ? new AxeBuilder({ page }).withTags(TAGS) : new AxeBuilder({ page }).withRules(['color-contrast']);
         const { violations } = await axe.analyze();
         expect
-          .soft(violations.map(({ id, nodes }) => `${name}, ${scheme} ${contrast}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`))
+          .soft(
+            violations.map(
+              ({ id, nodes }) =>
+                `${name}, ${scheme} ${contrast}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
+            ),
+          )
           .toEqual([]);
       }
       for (const width of [1280, 1024, 390, 320]) {
         await page.setViewportSize({ width, height: 800 });
         // A chart is drawn anew a moment after its frame has changed.
-        await expect.poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), { message: `${name} at ${width}` }).toBe(0);
+        await expect
+          .poll(() => page.evaluate(() => document.documentElement.scrollWidth - innerWidth), {
+            message: `${name} at ${width}`,
+          })
+          .toBe(0);
       }
     }
     expect(faults.filter((fault) => !fault.includes('404'))).toEqual([]);
@@ -108,7 +118,9 @@ test('the setting on the face is at least 120 px high, and its keys are broad', 
   for (const width of [1280, 390]) {
     await page.setViewportSize({ width, height: 844 });
     await page.goto(`${bench.address}/face/demo-m-joint-head-round-1`);
-    const size = await page.getByTestId('face-setting').evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
+    const size = await page
+      .getByTestId('face-setting')
+      .evaluate((element) => Number.parseFloat(getComputedStyle(element).fontSize));
     expect(size).toBeGreaterThanOrEqual(120);
     const box = await page.getByRole('button', { name: 'Pull', exact: true }).boundingBox();
     expect(box && box.height >= 80 && box.width >= 340).toBe(true);

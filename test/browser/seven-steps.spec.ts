@@ -151,13 +151,18 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
   await expect(page.getByText('line above struck')).toBeVisible();
   await expect(page.getByText('did not move')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^Retorque, begun/ })).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'The same as JSON' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'The same as JSON' }).click(),
+  ]);
   const file = await download.path();
   const written = JSON.parse(readFileSync(file, 'utf8')) as { tightenings: { events: unknown[] }[] };
   expect(written.tightenings.map((round) => round.events.length)).toEqual([11, 4]);
 
   await page.goBack();
-  await page.getByLabel('Build file').setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
+  await page
+    .getByLabel('Build file')
+    .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
   await expect(page.getByText('not a build file of this program')).toBeVisible();
   await page.getByLabel('Build file').setInputFiles(file);
   await expect(page.getByRole('link', { name: /Barn find \(copy\)/ })).toBeVisible();

@@ -39,7 +39,9 @@ function corrected(times: number): Shop {
 describe('the page that a fit’s limits were taken from', () => {
   test('is told, and nothing more, while it stands as it was', () => {
     const shop = yardShop();
-    expect(contextOfFit(shop, fitOf(shop)).page).toEqual({ says: 'Norrhem N3, Werkstatthandbuch, p. 12: “0,03 bis 0,06 mm”' });
+    expect(contextOfFit(shop, fitOf(shop)).page).toEqual({
+      says: 'Norrhem N3, Werkstatthandbuch, p. 12: “0,03 bis 0,06 mm”',
+    });
     const own = shop.fits.find('demo-f-fit-side');
     expect(own && contextOfFit(shop, own).page).toBeUndefined();
   });
@@ -47,7 +49,10 @@ describe('the page that a fit’s limits were taken from', () => {
     const shop = corrected(times);
     const { page } = contextOfFit(shop, fitOf(shop));
     expect(page?.says).toContain('“0,03 bis 0,06 mm”');
-    expect(page?.corrected).toEqual({ leafId: `again-${times}`, says: `Norrhem N3, Werkstatthandbuch, p. 12: “0,0${3 + times} bis 0,0${6 + times} mm”` }); // prettier-ignore
+    expect(page?.corrected).toEqual({
+      leafId: `again-${times}`,
+      says: `Norrhem N3, Werkstatthandbuch, p. 12: “0,0${3 + times} bis 0,0${6 + times} mm”`,
+    });
     expect(currentLeaf(leafOf(shop, 'demo-n-mains-play'), shop.book.leaves('demo-norrhem')).id).toBe(`again-${times}`);
   });
   test('until it is taken the old limits judge, and the gate asks', () => {
@@ -57,7 +62,9 @@ describe('the page that a fit’s limits were taken from', () => {
     expect(asks.map(({ line }) => line)).toContainEqual(
       expect.stringMatching(/^Main bearings, oil clearance: its page was corrected since, .*“0,04 bis 0,07 mm”$/),
     );
-    expect(guardsOfGate({ held, asks, strips: [] }).filter(({ code }) => code === 'fit-not-proven').length).toBe(asks.length);
+    expect(guardsOfGate({ held, asks, strips: [] }).filter(({ code }) => code === 'fit-not-proven').length).toBe(
+      asks.length,
+    );
   });
   test('taken, it judges: the bearing that was too loose lies inside, and nothing is asked any more', () => {
     const shop = corrected(1);
@@ -77,7 +84,10 @@ describe('the page that a fit’s limits were taken from', () => {
     expect(codeOf(() => correctedFit(fit, { ...leaf, min_mm: null }))).toBe('bad-field');
     expect(codeOf(() => correctedFit(fit, { ...leaf, max_mm: leaf.min_mm }))).toBe('bad-field');
     expect(codeOf(() => correctedFit(fit, { ...leaf, min_mm: 0.04, max_mm: 0.07 }))).toBe('bad-field');
-    expect(correctedFit(fit, { ...leaf, min_mm: 0.032, max_mm: 0.05 }).wanted).toEqual({ limits: { min_mm: 0.032, max_mm: 0.05 }, target_mm: 0.035 });
+    expect(correctedFit(fit, { ...leaf, min_mm: 0.032, max_mm: 0.05 }).wanted).toEqual({
+      limits: { min_mm: 0.032, max_mm: 0.05 },
+      target_mm: 0.035,
+    });
   });
   test('the record prints the page that was taken, and that it was corrected', () => {
     const shop = corrected(1);

@@ -18,7 +18,16 @@ function rings() {
   let n = 0;
   const send = (line: object) => recordLine(shop, FIT, { id: `ring-line-${n++}`, at: AT, ...line });
   const read = (place: number, piece: string | undefined, typed = '11') =>
-    send({ kind: 'reading', place, part: 'length', station: 0, angle: 0, value_mm: 0, typed, body: { unit: 'thou', instrument: 'Feelers', answers: { squared: 'yes' }, ...(piece && { piece }) } }); // prettier-ignore
+    send({
+      kind: 'reading',
+      place,
+      part: 'length',
+      station: 0,
+      angle: 0,
+      value_mm: 0,
+      typed,
+      body: { unit: 'thou', instrument: 'Feelers', answers: { squared: 'yes' }, ...(piece && { piece }) },
+    });
   const code = (place: number, piece: string) => {
     const outcome = read(place, piece);
     return outcome.ok ? 'ok' : outcome.error.code;
@@ -31,7 +40,9 @@ describe('a ring stays with its own bore', () => {
     const { read, code, standing } = rings();
     expect(code(0, 'A')).toBe('ok');
     const refused = read(3, 'A');
-    expect(refused.ok ? '' : refused.error.message).toBe('Ring A was fitted to Bore 1, ring 1. It stays with its own bore; if that reading was a slip, strike it first.'); // prettier-ignore
+    expect(refused.ok ? '' : refused.error.message).toBe(
+      'Ring A was fitted to Bore 1, ring 1. It stays with its own bore; if that reading was a slip, strike it first.',
+    );
     expect(code(4, ' a ')).toBe('of-another-bore');
     expect(fittedElsewhere(standing(), 3, 'A')?.name).toBe('Bore 1, ring 1');
   });
@@ -81,7 +92,11 @@ describe('what a fit asks for', () => {
     const { packet } = rods.detail;
     if (!packet) throw new Error('the rods have no packet');
     const strip = { part: 'strip', station: 0, angle: 0 } as const;
-    expect([packet.min_mm, packet.max_mm, packet.max_mm + 0.001, packet.min_mm - 0.001].map((value) => codeOf(() => assertAsked(rods, strip, value)))).toEqual([undefined, undefined, 'outside-packet', 'outside-packet']); // prettier-ignore
+    expect(
+      [packet.min_mm, packet.max_mm, packet.max_mm + 0.001, packet.min_mm - 0.001].map((value) =>
+        codeOf(() => assertAsked(rods, strip, value)),
+      ),
+    ).toEqual([undefined, undefined, 'outside-packet', 'outside-packet']);
   });
   test('a table with a strip that is not on its packet keeps the row aside', () => {
     const [row] = readReadings(`Fit,Place,Part,Station,Angle,Typed,Unit\n"${rods.name}",1,strip,1,1,9,thou`, [rods]);

@@ -7,17 +7,44 @@ import { gateOf, guardsOfGate, provenFits, stripsIn } from '@/model/fit/fit-gate
 import { yardShop } from './temporary-shop';
 
 const fit: Fit = {
-  id: 'fit', engineId: 'engine', kind: 'main-clearance', name: 'Mains', places: ['1', '2'], methods: ['micrometer'], stations: 1, angles: 1, jointId: 'caps', leafId: null, holds: ['caps'],
-  wanted: { limits: { min_mm: 0.03, max_mm: 0.06 } }, detail: {}, createdAt: '2026-05-01T08:00:00.000Z',
-}; // prettier-ignore
+  id: 'fit',
+  engineId: 'engine',
+  kind: 'main-clearance',
+  name: 'Mains',
+  places: ['1', '2'],
+  methods: ['micrometer'],
+  stations: 1,
+  angles: 1,
+  jointId: 'caps',
+  leafId: null,
+  holds: ['caps'],
+  wanted: { limits: { min_mm: 0.03, max_mm: 0.06 } },
+  detail: {},
+  createdAt: '2026-05-01T08:00:00.000Z',
+};
 const CAPS = { 'cap-final': 'yes', 'final-bolts': 'yes' } as const;
 const BODY: ReadingBody = { unit: 'mm', instrument: 'Micrometer', resolution_mm: 0.001, answers: CAPS };
 const at = (minute: number) => `2026-05-01T09:${String(minute).padStart(2, '0')}:00.000Z`;
 
 let n = 0;
-const reading = (place: number, part: 'journal' | 'bore', value_mm: number, minute: number, body: Partial<ReadingBody> = {}): ReadingLine => ({
-  id: `line-${n++}`, kind: 'reading', place, part, station: 0, angle: 0, value_mm, typed: String(value_mm), at: at(minute), body: { ...BODY, ...body },
-}); // prettier-ignore
+const reading = (
+  place: number,
+  part: 'journal' | 'bore',
+  value_mm: number,
+  minute: number,
+  body: Partial<ReadingBody> = {},
+): ReadingLine => ({
+  id: `line-${n++}`,
+  kind: 'reading',
+  place,
+  part,
+  station: 0,
+  angle: 0,
+  value_mm,
+  typed: String(value_mm),
+  at: at(minute),
+  body: { ...BODY, ...body },
+});
 const line = (part: Partial<FitLine> & Pick<FitLine, 'kind' | 'body'>, minute: number): FitLine =>
   ({ id: `line-${n++}`, place: 0, at: at(minute), ...part }) as FitLine;
 const both = (place: number, journal: number, bore: number, minute: number) => [
@@ -44,7 +71,9 @@ describe('where a fit stands', () => {
   test('a struck reading gives way to the one before it', () => {
     const wrong = reading(0, 'bore', 46, 6);
     expect(states([...INSIDE, wrong])[0]).toBe('loose');
-    expect(states([...INSIDE, wrong, line({ kind: 'strike', strikes: wrong.id, body: {} } as never, 7)])[0]).toBe('inside');
+    expect(states([...INSIDE, wrong, line({ kind: 'strike', strikes: wrong.id, body: {} } as never, 7)])[0]).toBe(
+      'inside',
+    );
   });
   test('conditions unsaid or not met leave it unproven; what was left unsaid may be said since', () => {
     const unsaid = [reading(0, 'journal', 45, 0), reading(0, 'bore', 45.045, 1, { answers: { 'cap-final': 'yes' } })];
@@ -52,7 +81,10 @@ describe('where a fit stands', () => {
     expect([places[0]?.state, places[0]?.why]).toEqual(['unmet', 'Not said whether the bolts are of the final kind.']);
     const said = line({ kind: 'affirm', place: null, body: { answers: CAPS } }, 3);
     expect(states([...unsaid, said])[0]).toBe('inside');
-    const broken = [reading(0, 'journal', 45, 0), reading(0, 'bore', 45.045, 1, { answers: { 'cap-final': 'no', 'final-bolts': 'yes' } })];
+    const broken = [
+      reading(0, 'journal', 45, 0),
+      reading(0, 'bore', 45.045, 1, { answers: { 'cap-final': 'no', 'final-bolts': 'yes' } }),
+    ];
     expect(states([...broken, said])[0]).toBe('unmet');
   });
   test('nothing wanted: read, and not judged', () =>
@@ -60,7 +92,10 @@ describe('where a fit stands', () => {
   test('felt play is not measured, until it is', () => {
     const float: Fit = { ...fit, kind: 'crank-float', places: ['1'], methods: ['dial'], wanted: {} };
     const felt = line({ kind: 'felt', body: { words: 'none to be felt' } }, 0);
-    expect(fitState(float, [felt], { rounds: [] }).places[0]).toMatchObject({ state: 'not-measured', felt: 'none to be felt' });
+    expect(fitState(float, [felt], { rounds: [] }).places[0]).toMatchObject({
+      state: 'not-measured',
+      felt: 'none to be felt',
+    });
   });
   test('a kind that is not known here is read as two diameters', () =>
     expect(fitState({ ...fit, kind: 'of tomorrow' }, [], { rounds: [] }).kind.id).toBe('own-pair'));
@@ -78,16 +113,22 @@ describe('stale', () => {
     expect(states([...INSIDE, changed('cap-loosened'), reading(0, 'bore', 45.044, 11)])).toEqual(['inside', 'stale']);
   });
   test('grinding the journal leaves the bore alone', () => {
-    expect(states([...INSIDE, changed('journal-cut'), reading(0, 'journal', 44.999, 11), reading(1, 'journal', 44.999, 12)])).toEqual([
-      'inside',
-      'inside',
-    ]);
+    expect(
+      states([...INSIDE, changed('journal-cut'), reading(0, 'journal', 44.999, 11), reading(1, 'journal', 44.999, 12)]),
+    ).toEqual(['inside', 'inside']);
   });
   const round = (purpose: 'final' | 'trial' | 'retorque', minute: number) => ({ purpose, startedAt: at(minute) });
   test.each([
-    [[round('trial', 0)], 'inside'], [[round('final', 20)], 'inside'], [[round('trial', 20)], 'stale'], [[round('final', 20), round('final', 30)], 'stale'],
-    [[round('final', 20), round('trial', 30)], 'stale'], [[round('retorque', 20)], 'inside'], [[], 'inside'],
-  ])('going-rounds %j leave it %s', (rounds, state) => expect(states(INSIDE, { rounds, jointName: 'Main caps' })[0]).toBe(state)); // prettier-ignore
+    [[round('trial', 0)], 'inside'],
+    [[round('final', 20)], 'inside'],
+    [[round('trial', 20)], 'stale'],
+    [[round('final', 20), round('final', 30)], 'stale'],
+    [[round('final', 20), round('trial', 30)], 'stale'],
+    [[round('retorque', 20)], 'inside'],
+    [[], 'inside'],
+  ])('going-rounds %j leave it %s', (rounds, state) =>
+    expect(states(INSIDE, { rounds, jointName: 'Main caps' })[0]).toBe(state),
+  );
   test('bolts of another kind since', () => {
     const read = [reading(0, 'journal', 45, 0), reading(0, 'bore', 45.045, 1, { bolts: 'bolt M10' })];
     expect(states(read, { rounds: [], bolts: 'bolt M10' })[0]).toBe('inside');
@@ -101,7 +142,12 @@ describe('what is decided', () => {
   test('a remedy reopens the right reading and keeps the old one beneath; inside again, it is proven', () => {
     const shell = line({ kind: 'remedy', body: { remedy: 'next-shell', words: '0.25 under' } }, 5);
     const after = fitState(fit, [...OUT, shell], { rounds: [] }).places[0];
-    expect([after?.state, after?.remedy, [...(after?.current.keys() ?? [])], after?.beneath.map(({ part }) => part)]).toEqual(['open', 'The next shell: 0.25 under', ['journal.0.0'], ['bore']]); // prettier-ignore
+    expect([
+      after?.state,
+      after?.remedy,
+      [...(after?.current.keys() ?? [])],
+      after?.beneath.map(({ part }) => part),
+    ]).toEqual(['open', 'The next shell: 0.25 under', ['journal.0.0'], ['bore']]);
     const read = fitState(fit, [...OUT, shell, reading(0, 'bore', 45.05, 6)], { rounds: [] }).places[0];
     expect([read?.state, read?.remedy]).toEqual(['inside', undefined]);
   });
@@ -118,7 +164,9 @@ describe('what is decided', () => {
   });
   test('too close for the instrument, and what is on order leaves a soft item', () => {
     expect(states(both(0, 45, 45.0595, 0))[0]).toBe('too-close');
-    expect(fitState(fit, [...INSIDE, line({ kind: 'order', body: { words: 'a shell' } }, 5)], { rounds: [] }).places[0]).toMatchObject({
+    expect(
+      fitState(fit, [...INSIDE, line({ kind: 'order', body: { words: 'a shell' } }, 5)], { rounds: [] }).places[0],
+    ).toMatchObject({
       state: 'improve',
       order: 'a shell',
     });
@@ -129,11 +177,19 @@ describe('the gate', () => {
   const standing = (lines: readonly FitLine[]) => [fitState(fit, lines, { rounds: [] })];
   test('out of limits holds; the rest is asked again, alike places in one line', () => {
     const gate = gateOf(standing([...both(0, 45, 45.07, 0)]), 'caps');
-    expect([gate.held.map(({ line: said }) => said), gate.asks.map(({ line: said }) => said)]).toEqual([['Mains, 1: out of limits'], ['Mains, 2: not measured yet']]); // prettier-ignore
-    expect(gateOf(standing([]), 'caps').asks.map(({ line: said }) => said)).toEqual(['Mains, every place: not measured yet']);
+    expect([gate.held.map(({ line: said }) => said), gate.asks.map(({ line: said }) => said)]).toEqual([
+      ['Mains, 1: out of limits'],
+      ['Mains, 2: not measured yet'],
+    ]);
+    expect(gateOf(standing([]), 'caps').asks.map(({ line: said }) => said)).toEqual([
+      'Mains, every place: not measured yet',
+    ]);
     expect(gateOf(standing(INSIDE), 'caps')).toEqual({ held: [], asks: [], strips: [] });
     expect(gateOf(standing([]), 'another').asks).toEqual([]);
-    expect(guardsOfGate(gate).map(({ code, severity }) => [code, severity])).toEqual([['fit-out', 'stop'], ['fit-not-proven', 'stop']]); // prettier-ignore
+    expect(guardsOfGate(gate).map(({ code, severity }) => [code, severity])).toEqual([
+      ['fit-out', 'stop'],
+      ['fit-not-proven', 'stop'],
+    ]);
   });
   test('a strip lies in until it is taken out', () => {
     const laid = line({ kind: 'strip-in', body: {} }, 1);
@@ -145,7 +201,10 @@ describe('the gate', () => {
 describe('readings away from 20 °C', () => {
   test('part and gauge each have their own; nothing taken, nothing corrected', () => {
     const aluminium: Fit = { ...fit, detail: { expansion: { journal: 23, bore: 10.5 } } };
-    expect(value20_mm(reading(0, 'journal', 60, 0, { part_C: 30, gauge_C: 20 }), aluminium)).toBeCloseTo(60 * (1 - 23e-6 * 10), 4);
+    expect(value20_mm(reading(0, 'journal', 60, 0, { part_C: 30, gauge_C: 20 }), aluminium)).toBeCloseTo(
+      60 * (1 - 23e-6 * 10),
+      4,
+    );
     expect(value20_mm(reading(0, 'journal', 60, 0), aluminium)).toBe(60);
   });
 });
@@ -167,7 +226,10 @@ describe('in the shop', () => {
   });
   test('the same line sent twice is one', () => {
     const again = reading(0, 'journal', 60, 0);
-    expect([shop.fits.record('demo-n-fit-pistons', again, at(0)), shop.fits.record('demo-n-fit-pistons', again, at(1))]).toEqual([true, false]);
+    expect([
+      shop.fits.record('demo-n-fit-pistons', again, at(0)),
+      shop.fits.record('demo-n-fit-pistons', again, at(1)),
+    ]).toEqual([true, false]);
     expect(shop.fits.lines('demo-n-fit-pistons')).toHaveLength(1);
   });
   test('the bolts of a joint, told so that a change is seen', () => {

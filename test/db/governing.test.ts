@@ -14,14 +14,35 @@ const source = (id: string, part: Partial<Source> = {}): Source => ({
   ...part,
 });
 const leaf = (id: string, sourceId: string, nm: number): Leaf => ({
-  id, engineId: 'e', sourceId, page: '1', subject: 'Head', printedText: `${nm} Nm`, conditionText: null, kind: 'torque', readingIndex: 0, min_Nm: nm, max_Nm: nm,
-  min_deg: null, max_deg: null, min_mm: null, max_mm: null, agreedNotes: [], replacesId: null, createdAt: '2026-01-01',
-}); // prettier-ignore
+  id,
+  engineId: 'e',
+  sourceId,
+  page: '1',
+  subject: 'Head',
+  printedText: `${nm} Nm`,
+  conditionText: null,
+  kind: 'torque',
+  readingIndex: 0,
+  min_Nm: nm,
+  max_Nm: nm,
+  min_deg: null,
+  max_deg: null,
+  min_mm: null,
+  max_mm: null,
+  agreedNotes: [],
+  replacesId: null,
+  createdAt: '2026-01-01',
+});
 
 describe('engine numbers', () => {
-  test.each([['B 99', 'B 117', -1], ['TW 14/2217', 'TW 14/1800', 1], ['a 5', 'A5', 0], ['7', '12', -1]])('%s against %s is %d', (a, b, sign) => {
+  test.each([
+    ['B 99', 'B 117', -1],
+    ['TW 14/2217', 'TW 14/1800', 1],
+    ['a 5', 'A5', 0],
+    ['7', '12', -1],
+  ])('%s against %s is %d', (a, b, sign) => {
     expect(compareNumbers(a, b)).toBe(sign);
-  }); // prettier-ignore
+  });
   test('the order is one', () => {
     const number = fc.stringMatching(/^[A-C] ?\d{1,4}$/);
     fc.assert(fc.property(number, number, (a, b) => expect(compareNumbers(a, b) + compareNumbers(b, a)).toBe(0)));
@@ -41,7 +62,9 @@ describe('which leaf governs', () => {
   const packet = source('packet', { kind: 'part-print' });
   const leaves = [leaf('m', 'manual', 40), leaf('b', 'bulletin', 50), leaf('t', 'told', 60)];
   const order = (engineNumber: string, sources: readonly Source[], all = leaves) =>
-    rankedLeaves(all, sources, { year: 1937, engineNumber }).map((one) => [one.leaf.id, one.governs, one.reason] as const);
+    rankedLeaves(all, sources, { year: 1937, engineNumber }).map(
+      (one) => [one.leaf.id, one.governs, one.reason] as const,
+    );
 
   test('a bulletin supersedes from its engine number on, with its reason', () => {
     const [first, second, third] = order('B 117', [manual, bulletin, told]);

@@ -37,7 +37,11 @@ describe('the shelves', () => {
     const film = (id: string) => shelvesOf(shop).films.find((one) => one.id === id);
     const shipped = film('moly-paste');
     if (!shipped) throw new Error('no moly');
-    shop.shelf.put('film', { ...shipped, thread: { low: 0.07, middle: 0.09, high: 0.12 }, standing: 'own', source: 'here' }, YARD_NOW);
+    shop.shelf.put(
+      'film',
+      { ...shipped, thread: { low: 0.07, middle: 0.09, high: 0.12 }, standing: 'own', source: 'here' },
+      YARD_NOW,
+    );
     expect(film('moly-paste')?.standing).toBe('own');
     expect(computeJoint(settingNamed('demo-f-joint-head')).ladder.friction.thread.low).toBe(0.07);
     shop.shelf.remove('film', 'moly-paste');
@@ -53,14 +57,19 @@ describe('the shelves', () => {
     keepShopPractice(shop, USUAL_PRACTICE);
   });
   test('the wrench is chosen by window, and taken by hand where a person says so', () => {
-    const cover = (byHand: boolean) => computeJoint(settingNamed('demo-m-joint-cover', {}, { wrenchByHand: byHand })).wrench.id;
+    const cover = (byHand: boolean) =>
+      computeJoint(settingNamed('demo-m-joint-cover', {}, { wrenchByHand: byHand })).wrench.id;
     expect([cover(true), cover(false)]).toEqual(['demo-wrench-nm', 'demo-wrench-in']);
   });
 });
 
 test('care follows the class of joint, unless the joint has its own', () => {
   const care = (part: Partial<Joint['detail']>) => careOf({ ...PLAIN_DETAIL, ...part }, USUAL_PRACTICE);
-  expect([care({}), care({ jointClass: 'trim' }), care({ jointClass: 'trim', care: 'wrench' })]).toEqual(['wrench', 'hand', 'wrench']);
+  expect([care({}), care({ jointClass: 'trim' }), care({ jointClass: 'trim', care: 'wrench' })]).toEqual([
+    'wrench',
+    'hand',
+    'wrench',
+  ]);
 });
 
 test('an older line of the file is filled in with what it does not say', () => {

@@ -9,10 +9,29 @@ const shop = yardShop();
 
 describe('readings of bolts', () => {
   const set: BoltSet = {
-    id: 'set-1', jointId: 'demo-m-joint-rods', name: 'Second set', bolts: 2, segments: [{ length_mm: 40, diameter_mm: 8 }], E_GPa: 205, minStretch_mm: 0.1, maxStretch_mm: 0.12,
-    ceiling_Nm: 30, maxSet_mm: 0.01, bothEnds: false, createdAt: YARD_NOW,
-  }; // prettier-ignore
-  const reading: BoltReading = { id: 'r-1', setId: 'set-1', bolt: 1, kind: 'free', length_mm: 58.01, typed: '2.28386', torque_Nm: null, at: YARD_NOW };
+    id: 'set-1',
+    jointId: 'demo-m-joint-rods',
+    name: 'Second set',
+    bolts: 2,
+    segments: [{ length_mm: 40, diameter_mm: 8 }],
+    E_GPa: 205,
+    minStretch_mm: 0.1,
+    maxStretch_mm: 0.12,
+    ceiling_Nm: 30,
+    maxSet_mm: 0.01,
+    bothEnds: false,
+    createdAt: YARD_NOW,
+  };
+  const reading: BoltReading = {
+    id: 'r-1',
+    setId: 'set-1',
+    bolt: 1,
+    kind: 'free',
+    length_mm: 58.01,
+    typed: '2.28386',
+    torque_Nm: null,
+    at: YARD_NOW,
+  };
   test('come back as they went in, in the order in which they were made', () => {
     shop.bolts.add(set);
     expect(shop.bolts.find('set-1')).toEqual(set);
@@ -36,7 +55,16 @@ describe('readings of bolts', () => {
 
 describe('pulls of a trial', () => {
   const trialId = 'demo-trial-three-films';
-  const pull: TrialPullRow = { id: 'p-1', trialId, bolt: '9', film: 'wax-ptfe', torque_Nm: 50, stretch_mm: 0.16, typed: '6.3 thou', at: YARD_NOW };
+  const pull: TrialPullRow = {
+    id: 'p-1',
+    trialId,
+    bolt: '9',
+    film: 'wax-ptfe',
+    torque_Nm: 50,
+    stretch_mm: 0.16,
+    typed: '6.3 thou',
+    at: YARD_NOW,
+  };
   test('a struck one and the line that strikes it stand no more; both stay in the file', () => {
     const before = shop.trials.pulls(trialId);
     const lines = () => (shop.db.prepare('SELECT COUNT(*) AS n FROM trial_pull').get() as { n: number }).n;

@@ -11,7 +11,11 @@ const details = (() => {
   const shop = yardShop();
   return shop.engines
     .all()
-    .flatMap((engine) => shop.joints.ofEngine(engine.id).map((joint): [string, JointDetail] => [`${engine.name}, ${joint.name}`, joint.detail]));
+    .flatMap((engine) =>
+      shop.joints
+        .ofEngine(engine.id)
+        .map((joint): [string, JointDetail] => [`${engine.name}, ${joint.name}`, joint.detail]),
+    );
 })();
 
 /** Every path to a plain value of an object, as a list of keys. */
@@ -21,7 +25,9 @@ const pathsOf = (value: unknown, at: readonly string[] = []): readonly (readonly
     : [at];
 
 const withValue = (value: unknown, [key, ...rest]: readonly string[], put: unknown): unknown =>
-  key === undefined ? put : { ...(value as object), [key]: withValue((value as Record<string, unknown>)[key], rest, put) };
+  key === undefined
+    ? put
+    : { ...(value as object), [key]: withValue((value as Record<string, unknown>)[key], rest, put) };
 
 describe('what is known of a joint', () => {
   test.each([['nothing', PLAIN_DETAIL] as [string, JointDetail], ...details])('%s passes as it is', (_, detail) => {
@@ -30,9 +36,13 @@ describe('what is known of a joint', () => {
   test('any one value turned to nonsense is refused', () => {
     const cases = details.flatMap(([, detail]) => pathsOf(detail).map((path) => ({ detail, path })));
     fc.assert(
-      fc.property(fc.constantFrom(...cases), fc.constantFrom({ odd: 1 }, -5, Number.NaN), ({ detail, path }, nonsense) => {
-        expect(detailSchema.validate(withValue(detail, path, nonsense)).error).toBeDefined();
-      }),
+      fc.property(
+        fc.constantFrom(...cases),
+        fc.constantFrom({ odd: 1 }, -5, Number.NaN),
+        ({ detail, path }, nonsense) => {
+          expect(detailSchema.validate(withValue(detail, path, nonsense)).error).toBeDefined();
+        },
+      ),
       { numRuns: 600 },
     );
   });
@@ -53,7 +63,9 @@ describe('rows of the shelves', () => {
     for (const metal of SHELF_METALS) expect(SHELF_SCHEMAS.metal.validate(own(metal)).error).toBeUndefined();
   });
   test('no person can give a row the standing of a norm', () => {
-    expect(SHELF_SCHEMAS.grade.validate(SHELF_GRADES.find((grade) => grade.standing === 'standard')).error).toBeDefined();
+    expect(
+      SHELF_SCHEMAS.grade.validate(SHELF_GRADES.find((grade) => grade.standing === 'standard')).error,
+    ).toBeDefined();
   });
   test('friction that does not rise is refused, in words', () => {
     const [film] = SHELF_FILMS;
@@ -61,7 +73,15 @@ describe('rows of the shelves', () => {
     expect(SHELF_SCHEMAS.film.validate(spoilt).error?.message).toMatch(/must rise from low through middle to high/);
   });
   test('a thread of one’s own: a pitch that fits its diameter, an angle that has a form', () => {
-    const thread = { id: 'x', name: 'Stud', major_mm: 11.3, pitch_mm: 1.1, angle_deg: 55, standing: 'own', source: 'measured' };
+    const thread = {
+      id: 'x',
+      name: 'Stud',
+      major_mm: 11.3,
+      pitch_mm: 1.1,
+      angle_deg: 55,
+      standing: 'own',
+      source: 'measured',
+    };
     expect(SHELF_SCHEMAS.thread.validate(thread).error).toBeUndefined();
     for (const part of [{ pitch_mm: 6 }, { angle_deg: 50 }, { major_mm: 0 }, { name: '' }])
       expect(SHELF_SCHEMAS.thread.validate({ ...thread, ...part }).error).toBeDefined();

@@ -19,7 +19,13 @@ const troubleOf = (work: () => unknown): ShopTrouble => {
   throw new Error('no trouble came');
 };
 
-const pull = (id: string, step: number) => ({ id, kind: 'pull' as const, step, outcome: 'pulled' as const, at: YARD_NOW });
+const pull = (id: string, step: number) => ({
+  id,
+  kind: 'pull' as const,
+  step,
+  outcome: 'pulled' as const,
+  at: YARD_NOW,
+});
 
 describe('the file', () => {
   test('is durable, and keeps its references', () => {
@@ -55,7 +61,9 @@ describe('the file', () => {
     for (const name of readdirSync(MIGRATIONS_FOLDER)) copyFileSync(join(MIGRATIONS_FOLDER, name), join(folder, name));
     writeFileSync(join(folder, '9001-broken.sql'), 'CREATE TABLE half (id TEXT); SELECT nonsense FROM nowhere;');
     expect(() => openDatabase(file, folder)).toThrow();
-    expect(openShop(file).db.prepare("SELECT count(*) AS n FROM sqlite_master WHERE name = 'half'").get()).toEqual({ n: 0 });
+    expect(openShop(file).db.prepare("SELECT count(*) AS n FROM sqlite_master WHERE name = 'half'").get()).toEqual({
+      n: 0,
+    });
   });
 
   test('a damaged file is said to be damaged, and left as it is', () => {
@@ -63,7 +71,11 @@ describe('the file', () => {
     writeFileSync(file, 'this is no database, and never was one; it is only text.'.repeat(40));
     const before = readFileSync(file);
     const trouble = troubleOf(() => openShop(file));
-    expect([trouble.code, trouble.nextStep.length > 20, readFileSync(file).equals(before)]).toEqual(['corrupt', true, true]);
+    expect([trouble.code, trouble.nextStep.length > 20, readFileSync(file).equals(before)]).toEqual([
+      'corrupt',
+      true,
+      true,
+    ]);
   });
 
   test('a file held by another program is said to be held', () => {
@@ -118,10 +130,10 @@ describe('bench lines', () => {
   test('the same line sent twice is one line; a line out of turn is refused', () => {
     const shop = yardShop();
     const tightening = freshTightening(shop);
-    expect([shop.tightenings.record(tightening, pull('one', 0), YARD_NOW), shop.tightenings.record(tightening, pull('one', 0), YARD_NOW)]).toEqual([
-      true,
-      false,
-    ]);
+    expect([
+      shop.tightenings.record(tightening, pull('one', 0), YARD_NOW),
+      shop.tightenings.record(tightening, pull('one', 0), YARD_NOW),
+    ]).toEqual([true, false]);
     expect(codeOf(() => shop.tightenings.record(tightening, pull('two', 0), YARD_NOW))).toBe('out-of-turn');
     expect(shop.tightenings.events(tightening.id).map((event) => event.id)).toEqual(['one']);
   });
@@ -140,7 +152,10 @@ describe('heat lines', () => {
     const shop = yardShop();
     const rows = () => (shop.db.prepare('SELECT count(*) AS n FROM heat_event').get() as { n: number }).n;
     const before = rows();
-    shop.heat.strike({ id: 'strike-it', engineId: 'demo-fourteen', strikesId: 'demo-f-cycle-1', at: YARD_NOW }, YARD_NOW);
+    shop.heat.strike(
+      { id: 'strike-it', engineId: 'demo-fourteen', strikesId: 'demo-f-cycle-1', at: YARD_NOW },
+      YARD_NOW,
+    );
     expect(shop.heat.log('demo-fourteen')).toEqual({ cycles: [], readings: [] });
     expect(rows()).toBe(before + 1);
   });
@@ -151,7 +166,14 @@ describe('leaves', () => {
     const shop = yardShop();
     const old = shop.book.findLeaf('demo-n-mains');
     if (!old) throw new Error('the yard has no such leaf');
-    shop.book.addLeaf({ ...old, id: 'better', printedText: '5,0 bis 5,5 mkp', min_Nm: 49, max_Nm: 54, replacesId: old.id });
+    shop.book.addLeaf({
+      ...old,
+      id: 'better',
+      printedText: '5,0 bis 5,5 mkp',
+      min_Nm: 49,
+      max_Nm: 54,
+      replacesId: old.id,
+    });
     expect(shop.joints.find('demo-n-joint-mains')?.leafId).toBe('better');
     expect(shop.book.findLeaf(old.id)?.printedText).toBe('5,5 bis 6 mkp');
   });

@@ -18,17 +18,20 @@ const fileOf = (id: string, jointId?: string): BuildFile => {
 };
 
 describe('the build file', () => {
-  test.each(['demo-fourteen', 'demo-maestrale', 'demo-norrhem'])('%s comes back line for line in another shop', (id) => {
-    const file = fileOf(id);
-    const checked = buildFileSchema.validate(file, { stripUnknown: true });
-    if (checked.error) throw checked.error;
-    expect(checked.value).toEqual(file);
-    const other = openShop(temporaryFile());
-    readBack(other, checked.value);
-    const engine = other.engines.find(id);
-    if (!engine) throw new Error('it did not come back');
-    expect(JSON.parse(JSON.stringify(buildFileOf(other, engine, YARD_NOW)))).toEqual(file);
-  });
+  test.each(['demo-fourteen', 'demo-maestrale', 'demo-norrhem'])(
+    '%s comes back line for line in another shop',
+    (id) => {
+      const file = fileOf(id);
+      const checked = buildFileSchema.validate(file, { stripUnknown: true });
+      if (checked.error) throw checked.error;
+      expect(checked.value).toEqual(file);
+      const other = openShop(temporaryFile());
+      readBack(other, checked.value);
+      const engine = other.engines.find(id);
+      if (!engine) throw new Error('it did not come back');
+      expect(JSON.parse(JSON.stringify(buildFileOf(other, engine, YARD_NOW)))).toEqual(file);
+    },
+  );
 
   test('shims place by place, marked rings, corrected pages and named sheets come back too', () => {
     const own = yardShop();
@@ -36,10 +39,38 @@ describe('the build file', () => {
     const leaf = own.book.findLeaf('demo-n-mains-play');
     if (!cam || !leaf) throw new Error('the yard is not whole');
     fitShims(own, cam, 0, [0.35], YARD_NOW);
-    own.book.addLeaf({ ...leaf, id: 'again', replacesId: leaf.id, printedText: '0,04 bis 0,07 mm', min_mm: 0.04, max_mm: 0.07 });
-    own.measures.add({ id: 'pistons', engineId: 'demo-fourteen', kind: 'weights', at: YARD_NOW, body: { what: 'pieces', name: 'Pistons', rods: [], pieces_g: [380, 381], tolerance_g: 1 } });
-    const ring = { id: 'ring-marked', kind: 'reading', place: 0, part: 'length', station: 0, angle: 0, value_mm: 0, typed: '11', at: YARD_NOW };
-    expect(recordLine(own, 'demo-f-fit-gaps', { ...ring, body: { unit: 'thou', instrument: 'Feelers', answers: {}, piece: 'A' } }).ok).toBe(true);
+    own.book.addLeaf({
+      ...leaf,
+      id: 'again',
+      replacesId: leaf.id,
+      printedText: '0,04 bis 0,07 mm',
+      min_mm: 0.04,
+      max_mm: 0.07,
+    });
+    own.measures.add({
+      id: 'pistons',
+      engineId: 'demo-fourteen',
+      kind: 'weights',
+      at: YARD_NOW,
+      body: { what: 'pieces', name: 'Pistons', rods: [], pieces_g: [380, 381], tolerance_g: 1 },
+    });
+    const ring = {
+      id: 'ring-marked',
+      kind: 'reading',
+      place: 0,
+      part: 'length',
+      station: 0,
+      angle: 0,
+      value_mm: 0,
+      typed: '11',
+      at: YARD_NOW,
+    };
+    expect(
+      recordLine(own, 'demo-f-fit-gaps', {
+        ...ring,
+        body: { unit: 'thou', instrument: 'Feelers', answers: {}, piece: 'A' },
+      }).ok,
+    ).toBe(true);
     for (const id of ['demo-fourteen', 'demo-maestrale', 'demo-norrhem']) {
       const engine = own.engines.find(id);
       if (!engine) throw new Error(`no ${id}`);
@@ -51,16 +82,13 @@ describe('the build file', () => {
       const back = other.engines.find(id);
       expect(back && JSON.parse(JSON.stringify(buildFileOf(other, back, YARD_NOW)))).toEqual(file);
     }
-  }); // prettier-ignore
+  });
 
   test('one joint takes along what it rests on, and no more', () => {
     const file = fileOf('demo-fourteen', 'demo-f-joint-head');
-    expect([file.joints.length, file.leaves.map((leaf) => leaf.id), file.sources.length, file.wrenches.length]).toEqual([
-      1,
-      ['demo-f-head-38'],
-      1,
-      1,
-    ]);
+    expect([file.joints.length, file.leaves.map((leaf) => leaf.id), file.sources.length, file.wrenches.length]).toEqual(
+      [1, ['demo-f-head-38'], 1, 1],
+    );
     expect(() => readBack(openShop(temporaryFile()), file)).not.toThrow();
   });
 
@@ -79,18 +107,28 @@ describe('the build file', () => {
     const spoilt: readonly BuildFile[] = [
       { ...file, leaves: [] },
       { ...file, wrenches: [] },
-      { ...fileOf('demo-maestrale'), tightenings: fileOf('demo-maestrale').tightenings.map((one) => ({ ...one, events: one.events.slice(1) })) },
+      {
+        ...fileOf('demo-maestrale'),
+        tightenings: fileOf('demo-maestrale').tightenings.map((one) => ({ ...one, events: one.events.slice(1) })),
+      },
     ];
     for (const one of spoilt) expect(codeOf(() => readBack(other, one))).toMatch(/bad-field|out-of-turn/);
     expect(other.engines.all()).toEqual([]);
   });
 
   test('something else is refused', () => {
-    for (const body of [{}, { format: 'other' }, { ...fileOf('demo-norrhem'), version: 2 }, { ...fileOf('demo-norrhem'), joints: 'x' }])
+    for (const body of [
+      {},
+      { format: 'other' },
+      { ...fileOf('demo-norrhem'), version: 2 },
+      { ...fileOf('demo-norrhem'), joints: 'x' },
+    ])
       expect(buildFileSchema.validate(body).error).toBeDefined();
   });
 
   test('the published schema is the one in force', () => {
-    expect(JSON.parse(readFileSync('docs/build-file.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
+    expect(JSON.parse(readFileSync('docs/build-file.schema.json', 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(publishedSchema())),
+    );
   });
 });

@@ -16,7 +16,8 @@ Quarter;47;¼ turn;;
 
 describe('a table of figures', () => {
   const { rows, uses } = readTable(TABLE);
-  test('columns are matched by their headings', () => expect(uses).toEqual(['subject', 'page', 'figure', 'unit', 'threads']));
+  test('columns are matched by their headings', () =>
+    expect(uses).toEqual(['subject', 'page', 'figure', 'unit', 'threads']));
   test('each row is read as it would be entered', () => {
     expect(rows[0]).toMatchObject({ line: 2, subject: 'Head nuts', printedText: '5,5 mkg', conditionText: 'oiled' });
     expect(rows[0]?.min_Nm).toBeCloseTo(53.936575, 6);
@@ -33,13 +34,18 @@ describe('a table of figures', () => {
   });
   test('another matching reads other columns', () => {
     const again = readTable(TABLE, ['left out', 'page', 'subject', 'unit', 'threads']);
-    expect(again.rows[1]).toMatchObject({ subject: '58', reason: expect.stringMatching(/no figure|No figure/) as unknown });
+    expect(again.rows[1]).toMatchObject({
+      subject: '58',
+      reason: expect.stringMatching(/no figure|No figure/) as unknown,
+    });
   });
   test('what is no table is refused', () => {
     for (const text of ['', 'one line only', 'a,b\n"open']) expect(codeOf(() => readTable(text))).toBe('bad-csv');
   });
   test('a formula in a cell goes out harmless', () => {
-    expect(asideCsv([{ line: 2, subject: '=1+1', page: '1', printedText: 'x', conditionText: '', reason: 'y' }])).toContain("'=1+1");
+    expect(
+      asideCsv([{ line: 2, subject: '=1+1', page: '1', printedText: 'x', conditionText: '', reason: 'y' }]),
+    ).toContain("'=1+1");
   });
 });
 

@@ -38,7 +38,9 @@ describe('the demonstration yard', () => {
     const { joints, fits } = standingOf('demo-norrhem');
     expect(joints.every(({ final }) => final === undefined)).toBe(true);
     expect(fits.map(({ state }) => state)).toEqual(['loose', 'open', 'unread']);
-    expect(gateOf(fits, 'demo-n-joint-mains').held.map(({ line }) => line)).toEqual(['Main bearings, oil clearance, 2: out of limits']);
+    expect(gateOf(fits, 'demo-n-joint-mains').held.map(({ line }) => line)).toEqual([
+      'Main bearings, oil clearance, 2: out of limits',
+    ]);
     expect(waitOf(standingOf('demo-norrhem'))).toEqual({
       state: 'stop',
       waitsFor: 'Main bearings, oil clearance, 2: out of limits',

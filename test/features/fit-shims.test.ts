@@ -10,15 +10,39 @@ const FAMILY = 'Lash caps';
 const THICKNESSES = [0.25, 0.3, 0.35, 0.4, 0.55];
 
 /** A fit of three places, each set by shims of its own, and a drawer of two of every thickness. */
-function drawer(): { readonly shop: Shop; readonly fit: () => Fit; readonly counts: () => Readonly<Record<string, number>> } {
+function drawer(): {
+  readonly shop: Shop;
+  readonly fit: () => Fit;
+  readonly counts: () => Readonly<Record<string, number>>;
+} {
   const shop = yardShop();
   const cam = shop.fits.find('demo-m-fit-cam');
   if (!cam) throw new Error('no camshaft in the yard');
-  shop.fits.add({ ...cam, id: 'lash', kind: 'own-float', name: 'Lash', places: ['1', '2', '3'], detail: { shim: { family: FAMILY, fitted_mm: 0, stack: 2 } } });
-  for (const thickness_mm of THICKNESSES) shop.shims.put({ id: `shim-${thickness_mm}`, family: FAMILY, thickness_mm, typed: `${thickness_mm} mm`, count: 2, createdAt: YARD_NOW });
+  shop.fits.add({
+    ...cam,
+    id: 'lash',
+    kind: 'own-float',
+    name: 'Lash',
+    places: ['1', '2', '3'],
+    detail: { shim: { family: FAMILY, fitted_mm: 0, stack: 2 } },
+  });
+  for (const thickness_mm of THICKNESSES)
+    shop.shims.put({
+      id: `shim-${thickness_mm}`,
+      family: FAMILY,
+      thickness_mm,
+      typed: `${thickness_mm} mm`,
+      count: 2,
+      createdAt: YARD_NOW,
+    });
   const fit = () => shop.fits.find('lash') ?? cam;
-  return { shop, fit, counts: () => Object.fromEntries(shop.shims.inFamily(FAMILY).map(({ thickness_mm, count }) => [thickness_mm, count])) };
-} // prettier-ignore
+  return {
+    shop,
+    fit,
+    counts: () =>
+      Object.fromEntries(shop.shims.inFamily(FAMILY).map(({ thickness_mm, count }) => [thickness_mm, count])),
+  };
+}
 
 const shimOf = (fit: Fit) => {
   if (!fit.detail.shim) throw new Error('no drawer');
@@ -50,7 +74,11 @@ describe('shims of a place', () => {
     const { shop, fit } = drawer();
     fitShims(shop, fit(), 0, [0.3, 0.25], YARD_NOW);
     const last = shop.fits.lines('lash').at(-1);
-    expect(last).toMatchObject({ kind: 'remedy', place: 0, body: { remedy: 'shim', words: '0.3 mm + 0.25 mm in place of none' } });
+    expect(last).toMatchObject({
+      kind: 'remedy',
+      place: 0,
+      body: { remedy: 'shim', words: '0.3 mm + 0.25 mm in place of none' },
+    });
   });
   test('what the drawer has not is refused, and nothing moves', () => {
     const { shop, fit, counts } = drawer();

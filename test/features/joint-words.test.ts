@@ -20,7 +20,7 @@ import { originalFilmFor, originalFilmReason, todayFilmFor } from '@/features/jo
 import { SHELF_SHAPES } from '@/features/shelves/shelf-kinds';
 import { keepRowSchema, practiceSchema } from '@/features/shelves/shelf-schema';
 import { boltReadingSchema, boltSetSchema } from '@/features/stretch/schema';
-import { STRETCH_WORDS } from '@/features/stretch/stretch-words'; // prettier-ignore
+import { STRETCH_WORDS } from '@/features/stretch/stretch-words';
 
 describe('figures as a page lists them', () => {
   test.each([
@@ -36,20 +36,32 @@ describe('figures as a page lists them', () => {
     fc.assert(
       fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 200 }), { minLength: 1, maxLength: 8 }), (figures) => {
         const rising = [...figures].sort((a, b) => a - b);
-        const [plain, tenfold] = [rising, rising.map((one) => one * 10)].map((list) => schemeOfFigures(list.join(' ')) as readonly number[]);
+        const [plain, tenfold] = [rising, rising.map((one) => one * 10)].map(
+          (list) => schemeOfFigures(list.join(' ')) as readonly number[],
+        );
         expect(plain?.at(-1)).toBe(1);
         plain?.forEach((share, i) => expect(share).toBeCloseTo(tenfold?.[i] ?? NaN, 12));
       }),
     ));
 });
 
-test.each(Object.entries({ PATTERNS, RANGES, TURNS, UNITS_OF_WORK, RETORQUES, LOCKINGS, SOCKETS, CLASSES, CARES, NAMED_SCHEMES }))(
-  '%s: no choice twice, none without a name',
-  (_, choices) => {
-    expect(new Set(choices.map(({ value }) => value)).size).toBe(choices.length);
-    expect(new Set(choices.map(({ label }) => label)).size).toBe(choices.length);
-  },
-);
+test.each(
+  Object.entries({
+    PATTERNS,
+    RANGES,
+    TURNS,
+    UNITS_OF_WORK,
+    RETORQUES,
+    LOCKINGS,
+    SOCKETS,
+    CLASSES,
+    CARES,
+    NAMED_SCHEMES,
+  }),
+)('%s: no choice twice, none without a name', (_, choices) => {
+  expect(new Set(choices.map(({ value }) => value)).size).toBe(choices.length);
+  expect(new Set(choices.map(({ label }) => label)).size).toBe(choices.length);
+});
 
 describe('which film the book meant', () => {
   const films = new Set(SHELF_FILMS.map(({ id }) => id));
@@ -69,17 +81,25 @@ describe('which film the book meant', () => {
 describe('rows of a shelf, as typed', () => {
   test('every shipped row comes back from its own fields', () => {
     const { film, grade, metal } = SHELF_SHAPES;
-    for (const row of SHELF_FILMS) expect(film.rowOf(film.valuesOf(row))).toEqual({ thread: row.thread, head: row.head });
-    for (const row of SHELF_GRADES) expect(row).toMatchObject(JSON.parse(JSON.stringify(grade.rowOf(grade.valuesOf(row)))) as object);
+    for (const row of SHELF_FILMS)
+      expect(film.rowOf(film.valuesOf(row))).toEqual({ thread: row.thread, head: row.head });
+    for (const row of SHELF_GRADES)
+      expect(row).toMatchObject(JSON.parse(JSON.stringify(grade.rowOf(grade.valuesOf(row)))) as object);
     for (const row of SHELF_METALS) expect(row).toMatchObject(metal.rowOf(metal.valuesOf(row)));
   });
   test('as many headings as cells and decimals; a decimal comma is read', () => {
     for (const { columns, decimals } of Object.values(SHELF_SHAPES)) expect(columns.length).toBe(decimals.length);
     expect(SHELF_SHAPES.film.cells(SHELF_FILMS[0] as never)).toHaveLength(SHELF_SHAPES.film.columns.length);
-    expect(SHELF_SHAPES.thread.rowOf({ major: '9,5', pitch: '1,27', angle: '55' })).toEqual({ major_mm: 9.5, pitch_mm: 1.27, angle_deg: 55 });
+    expect(SHELF_SHAPES.thread.rowOf({ major: '9,5', pitch: '1,27', angle: '55' })).toEqual({
+      major_mm: 9.5,
+      pitch_mm: 1.27,
+      angle_deg: 55,
+    });
   });
   test('a film of one pair of figures has them under the head too', () =>
-    expect(SHELF_SHAPES.film.rowOf({ tl: '0.1', tm: '', th: '0.2', hl: '', hm: '', hh: '' })).toMatchObject({ head: { low: 0.1, high: 0.2 } }));
+    expect(SHELF_SHAPES.film.rowOf({ tl: '0.1', tm: '', th: '0.2', hl: '', hm: '', hh: '' })).toMatchObject({
+      head: { low: 0.1, high: 0.2 },
+    }));
   test('a shelf that there is not, and a row without a name, are refused', () => {
     expect(keepRowSchema.validate({ kind: 'film', row: { id: 'x' } }).error).toBeUndefined();
     expect(keepRowSchema.validate({ kind: 'paint', row: { id: 'x' } }).error).toBeDefined();
@@ -104,7 +124,21 @@ describe('house practice', () => {
 });
 
 describe('bolts by stretch, as typed', () => {
-  const set = { jointId: 'j', name: 'Rod bolts', bolts: 8, thread: '10 mm', shank: '30 mm', shankDiameter: '8 mm', freeThread: '6 mm', E_GPa: 205, minStretch: '0.13 mm', maxStretch: '0.15 mm', ceiling: '50 N·m', maxSet: '0.01 mm', bothEnds: true }; // prettier-ignore
+  const set = {
+    jointId: 'j',
+    name: 'Rod bolts',
+    bolts: 8,
+    thread: '10 mm',
+    shank: '30 mm',
+    shankDiameter: '8 mm',
+    freeThread: '6 mm',
+    E_GPa: 205,
+    minStretch: '0.13 mm',
+    maxStretch: '0.15 mm',
+    ceiling: '50 N·m',
+    maxSet: '0.01 mm',
+    bothEnds: true,
+  };
   test.each([
     [{}, undefined],
     [{ name: ' ' }, 'Give the set a name.'],
@@ -121,6 +155,8 @@ describe('bolts by stretch, as typed', () => {
     const stops = Object.values(STRETCH_WORDS).filter(({ kind }) => kind === 'stop');
     const others = Object.values(STRETCH_WORDS).filter(({ kind }) => kind !== 'stop');
     for (const { sign } of stops) expect(others.map((one) => one.sign)).not.toContain(sign);
-    expect(new Set(Object.values(STRETCH_WORDS).map(({ words }) => words)).size).toBe(Object.keys(STRETCH_WORDS).length);
+    expect(new Set(Object.values(STRETCH_WORDS).map(({ words }) => words)).size).toBe(
+      Object.keys(STRETCH_WORDS).length,
+    );
   });
 });

@@ -6,9 +6,20 @@ import { USUAL_PRACTICE } from '@/core/joint';
 import { codeOf } from '../core/code-of';
 
 const fields = (printedText: string, part: object = {}) => ({
-  engineId: 'e', sourceId: 's', page: '1', subject: 'nuts', printedText, conditionText: '', readingIndex: -1, agreedNotes: [], replacesId: null, kind: 'torque' as const, ...part,
-}); // prettier-ignore
-const leaf = (printedText: string, part: object = {}) => leafOfFields(fields(printedText, part), 'id', '2026-01-01T00:00:00.000Z');
+  engineId: 'e',
+  sourceId: 's',
+  page: '1',
+  subject: 'nuts',
+  printedText,
+  conditionText: '',
+  readingIndex: -1,
+  agreedNotes: [],
+  replacesId: null,
+  kind: 'torque' as const,
+  ...part,
+});
+const leaf = (printedText: string, part: object = {}) =>
+  leafOfFields(fields(printedText, part), 'id', '2026-01-01T00:00:00.000Z');
 
 describe('a leaf', () => {
   test('keeps the text as printed and stores what the core read', () => {
@@ -25,17 +36,30 @@ describe('a leaf', () => {
     expect(leaf('30 lb', { readingIndex: 1 }).min_Nm).toBeCloseTo(3.39, 2);
     expect(codeOf(() => leaf('30 lb', { readingIndex: 7 }))).toBe('bad-field');
   });
-  test.each([['max. 38 lb ft', 'upper-limit'], ['40-36 lb ft', 'range-reversed'], ['5-50 lb ft', 'suspect-magnitude'], ['6 mkg (34 lb ft)', 'printed-units-disagree']])('%j must be agreed to', (text, code) => {
+  test.each([
+    ['max. 38 lb ft', 'upper-limit'],
+    ['40-36 lb ft', 'range-reversed'],
+    ['5-50 lb ft', 'suspect-magnitude'],
+    ['6 mkg (34 lb ft)', 'printed-units-disagree'],
+  ])('%j must be agreed to', (text, code) => {
     expect(codeOf(() => leaf(text))).toBe('not-agreed');
     expect(leaf(text, { agreedNotes: [code] }).agreedNotes).toEqual([code]);
-  }); // prettier-ignore
+  });
   test('refuses what cannot be read', () => expect(codeOf(() => leaf('tight'))).toBe('no-number'));
 });
 
 describe('the film in the book', () => {
-  test.each([['oiled', 'engine-oil'], ['threads dry', 'dry-bare'], ['geölt', 'engine-oil'], ['trocken', 'dry-bare'], ['oliati', 'engine-oil'], ['tallow', 'tallow-graphite'], [null, 'engine-oil']])('%j is %s', (words, film) => {
+  test.each([
+    ['oiled', 'engine-oil'],
+    ['threads dry', 'dry-bare'],
+    ['geölt', 'engine-oil'],
+    ['trocken', 'dry-bare'],
+    ['oliati', 'engine-oil'],
+    ['tallow', 'tallow-graphite'],
+    [null, 'engine-oil'],
+  ])('%j is %s', (words, film) => {
     expect(originalFilmFor(words, USUAL_PRACTICE)).toBe(film);
-  }); // prettier-ignore
+  });
   test('says why', () => {
     expect(originalFilmReason(null, 'engine-oil', USUAL_PRACTICE)).toMatch(/does not say/);
     expect(originalFilmReason('dry', 'dry-bare', USUAL_PRACTICE)).toBe('the page says “dry”');

@@ -11,7 +11,8 @@ import { freshTightening, YARD_NOW, yardShop } from '../db/temporary-shop';
 const AT = '2026-05-16T14:30:00.000Z';
 const stamps = (shop: Shop) => new Map(shop.summaries.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
 const latest = (shop: Shop) => [...stamps(shop)].sort((a, b) => b[1] - a[1])[0]?.[0];
-const told = (shop: Shop, edition: string) => engineTags(shop, edition).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
+const told = (shop: Shop, edition: string) =>
+  engineTags(shop, edition).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
 
 /** What the tags must say: every engine worked out from its rows. */
 const afresh = (shop: Shop) =>
@@ -26,15 +27,69 @@ const felt = (id: string) => ({ id, kind: 'felt', place: 0, at: AT, body: { word
 const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Shop) => unknown])[] = [
   ['an engine altered', 'demo-fourteen', (shop) => shop.engines.practise('demo-fourteen', {})],
   ['a line of a fit', 'demo-norrhem', (shop) => recordLine(shop, 'demo-n-fit-float', felt('felt-0001'))],
-  ['a fit altered', 'demo-maestrale', (shop) => { const fit = shop.fits.find('demo-m-fit-cam'); if (fit) shop.fits.alter({ ...fit, name: 'Cam float' }); }],
-  ['a fit added', 'demo-maestrale', (shop) => { const fit = shop.fits.find('demo-m-fit-cam'); if (fit) shop.fits.add({ ...fit, id: 'fit-new' }); }],
+  [
+    'a fit altered',
+    'demo-maestrale',
+    (shop) => {
+      const fit = shop.fits.find('demo-m-fit-cam');
+      if (fit) shop.fits.alter({ ...fit, name: 'Cam float' });
+    },
+  ],
+  [
+    'a fit added',
+    'demo-maestrale',
+    (shop) => {
+      const fit = shop.fits.find('demo-m-fit-cam');
+      if (fit) shop.fits.add({ ...fit, id: 'fit-new' });
+    },
+  ],
   ['a going-round', 'demo-norrhem', (shop) => freshTightening(shop)],
-  ['a pull', 'demo-norrhem', (shop) => recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', at: AT })],
-  ['a run of the engine', 'demo-maestrale', (shop) => shop.heat.addCycle({ id: 'cycle-0001', engineId: 'demo-maestrale', ranFrom: '2026-05-16T13:00:00.000Z', ranTo: AT, highest_C: 80, ambient_C: 15 }, AT)],
-  ['a joint added', 'demo-fourteen', (shop) => { const joint = shop.joints.find('demo-f-joint-head'); if (joint) shop.joints.add({ ...joint, id: 'joint-new', name: 'Manifold' }); }],
-  ['a leaf', 'demo-norrhem', (shop) => { const leaf = shop.book.findLeaf('demo-n-mains-play'); if (leaf) shop.book.addLeaf({ ...leaf, id: 'leaf-new' }); }],
-  ['a new engine', 'engine-new', (shop) => { const engine = shop.engines.find('demo-norrhem'); if (engine) shop.engines.add({ ...engine, id: 'engine-new', name: 'Another' }); }],
-]; // prettier-ignore
+  [
+    'a pull',
+    'demo-norrhem',
+    (shop) => recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', at: AT }),
+  ],
+  [
+    'a run of the engine',
+    'demo-maestrale',
+    (shop) =>
+      shop.heat.addCycle(
+        {
+          id: 'cycle-0001',
+          engineId: 'demo-maestrale',
+          ranFrom: '2026-05-16T13:00:00.000Z',
+          ranTo: AT,
+          highest_C: 80,
+          ambient_C: 15,
+        },
+        AT,
+      ),
+  ],
+  [
+    'a joint added',
+    'demo-fourteen',
+    (shop) => {
+      const joint = shop.joints.find('demo-f-joint-head');
+      if (joint) shop.joints.add({ ...joint, id: 'joint-new', name: 'Manifold' });
+    },
+  ],
+  [
+    'a leaf',
+    'demo-norrhem',
+    (shop) => {
+      const leaf = shop.book.findLeaf('demo-n-mains-play');
+      if (leaf) shop.book.addLeaf({ ...leaf, id: 'leaf-new' });
+    },
+  ],
+  [
+    'a new engine',
+    'engine-new',
+    (shop) => {
+      const engine = shop.engines.find('demo-norrhem');
+      if (engine) shop.engines.add({ ...engine, id: 'engine-new', name: 'Another' });
+    },
+  ],
+];
 
 describe('what the engines wait for, kept between pages', () => {
   const shop = yardShop();
@@ -84,7 +139,8 @@ describe('the one line on a tag', () => {
   const norrhem = of('demo-norrhem');
   const [mains] = norrhem.fits;
   if (!mains) throw new Error('no fits');
-  const withPlace = (part: object, among = norrhem) => waitOf({ ...among, fits: [{ ...mains, places: [{ ...mains.places[1], state: 'inside', ...part } as never] }] }); // prettier-ignore
+  const withPlace = (part: object, among = norrhem) =>
+    waitOf({ ...among, fits: [{ ...mains, places: [{ ...mains.places[1], state: 'inside', ...part } as never] }] });
   test('the hour is told anew each time, from the same rows', () => {
     const wait = waitOf(fourteen);
     expect(wait.about).toBeDefined();
@@ -95,13 +151,32 @@ describe('the one line on a tag', () => {
     expect(waitOf({ ...norrhem, leaves: 0 }).waitsFor).toBe('a first leaf from its book');
     expect(waitOf({ ...norrhem, joints: [] }).waitsFor).toBe('a first joint');
   });
-  test('nothing', () => expect(waitOf({ ...norrhem, fits: [], joints: norrhem.joints.map((joint) => ({ ...joint, final: { ...fourteen.joints[0]?.final }, retorque: { state: 'done' } }) as never) })).toEqual({ waitsFor: 'nothing', state: 'rest' })); // prettier-ignore
+  test('nothing', () =>
+    expect(
+      waitOf({
+        ...norrhem,
+        fits: [],
+        joints: norrhem.joints.map(
+          (joint) => ({ ...joint, final: { ...fourteen.joints[0]?.final }, retorque: { state: 'done' } }) as never,
+        ),
+      }),
+    ).toEqual({ waitsFor: 'nothing', state: 'rest' }));
   test.each([
-    ['a strip before all else', { stripIn: true, state: 'loose' }, 'Main bearings, oil clearance: strip in, crank held', 'ready'],
+    [
+      'a strip before all else',
+      { stripIn: true, state: 'loose' },
+      'Main bearings, oil clearance: strip in, crank held',
+      'ready',
+    ],
     ['out of limits', { state: 'tight' }, 'Main bearings, oil clearance: out of limits', 'stop'],
     ['what is on order for it', { state: 'loose', order: 'next shell' }, 'next shell on order', 'waiting'],
-    ['a reading that a remedy reopened', { state: 'open', remedy: 'Polish the journal' }, 'Main bearings, oil clearance: to read again', 'waiting'],
+    [
+      'a reading that a remedy reopened',
+      { state: 'open', remedy: 'Polish the journal' },
+      'Main bearings, oil clearance: to read again',
+      'waiting',
+    ],
     ['a stale reading', { state: 'stale' }, 'Main bearings, oil clearance: stale', 'waiting'],
-  ])('%s', (_, place, waitsFor, state) => expect(withPlace(place)).toEqual({ waitsFor, state })); // prettier-ignore
+  ])('%s', (_, place, waitsFor, state) => expect(withPlace(place)).toEqual({ waitsFor, state }));
   test('the joints, where the fits have nothing to say', () => expect(withPlace({}).waitsFor).toMatch(/: to tighten$/));
 });

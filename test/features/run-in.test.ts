@@ -14,12 +14,19 @@ const cycle = { id: 'cycle-0001', ranFrom: RAN_TO - 30 * MIN, ranTo: RAN_TO, hig
 
 /** The window after readings at so many minutes of an engine that truly cools by one exponential. */
 function windowAfter(tau_min: number, minutes: readonly number[], ambient_C = 15, highest_C = 90): CoolingWindow {
-  const readings = minutes.map((m) => ({ cycleId: cycle.id, at: RAN_TO + m * MIN, head_C: ambient_C + (highest_C - ambient_C) * Math.exp(-m / tau_min), ambient_C })); // prettier-ignore
+  const readings = minutes.map((m) => ({
+    cycleId: cycle.id,
+    at: RAN_TO + m * MIN,
+    head_C: ambient_C + (highest_C - ambient_C) * Math.exp(-m / tau_min),
+    ambient_C,
+  }));
   return coolingWindow({ kind: 'car', headMetal: 'iron', cycle: { ...cycle, ambient_C }, cycles: [cycle], readings });
 }
 
 const numbersIn = (figures: readonly unknown[]) =>
-  figures.flatMap((piece) => (typeof piece === 'object' && piece !== null && 'value' in piece ? [piece.value as number] : []));
+  figures.flatMap((piece) =>
+    typeof piece === 'object' && piece !== null && 'value' in piece ? [piece.value as number] : [],
+  );
 
 describe('the curve that is drawn while a head cools', () => {
   const taus = fc.integer({ min: 60, max: 240 });
@@ -81,17 +88,28 @@ describe('the working of the window', () => {
   test.each([
     [[45, 90], 'this run’s own readings', 'least squares through the readings'],
     [[45], 'one reading; take another to make it sharper', 'a usual figure for its kind, until it has shown its own'],
-    [[], 'the highest temperature when it was stopped; a reading or two will make it sharper', 'a usual figure for its kind, until it has shown its own'],
+    [
+      [],
+      'the highest temperature when it was stopped; a reading or two will make it sharper',
+      'a usual figure for its kind, until it has shown its own',
+    ],
   ] as const)('after readings at %j it says what it rests on', (minutes, basis, tau) => {
     const { remarks = [], caution } = workingOfWindow(windowAfter(120, minutes), RAN_TO);
     expect(remarks.find(([label]) => label === 'Rests on')?.[1]).toBe(basis);
     expect(remarks.find(([label]) => label === 'τ')?.[1]).toBe(tau);
     expect(caution).toContain('Hot coolant');
-  }); // prettier-ignore
+  });
 });
 
 describe('a run as typed', () => {
-  const run = { id: 'cycle-0001', engineId: 'e', ranFrom: '2026-05-16T08:30:00.000Z', ranTo: '2026-05-16T09:00:00.000Z', highest_C: 88, ambient_C: 14 };
+  const run = {
+    id: 'cycle-0001',
+    engineId: 'e',
+    ranFrom: '2026-05-16T08:30:00.000Z',
+    ranTo: '2026-05-16T09:00:00.000Z',
+    highest_C: 88,
+    ambient_C: 14,
+  };
   const problem = (fields: object) => cycleSchema.validate({ ...run, ...fields }).error?.details[0]?.message;
   test.each([
     [{}, undefined],

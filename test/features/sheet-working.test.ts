@@ -11,7 +11,8 @@ const line = (lines: readonly WorkingLine[] | undefined, formula: RegExp) => {
   if (!found) throw new Error(`no line ${formula.source}`);
   return found.figures;
 };
-const values = (figures: WorkingLine['figures']) => figures.flatMap((piece) => (typeof piece === 'string' ? [] : [piece.value]));
+const values = (figures: WorkingLine['figures']) =>
+  figures.flatMap((piece) => (typeof piece === 'string' ? [] : [piece.value]));
 
 describe('volumes by pencil', () => {
   const given = fc.record({
@@ -49,12 +50,26 @@ describe('volumes by pencil', () => {
     expect(lines?.map(({ formula }) => formula.split(' ')[0])).toEqual(['swept', 'in']);
   });
   test('a piston that would meet the head is refused', () =>
-    expect(codeOf(() => workingOfVolumes({ bore_mm: 75, overbore_mm: 0, stroke_mm: 90, cylinders: 4, above: { chamber_cc: 5, gasket: { bore_mm: 77, thickness_mm: 1 }, deck_mm: -3, crown_cc: 0 } }))).toBe('bad-field')); // prettier-ignore
+    expect(
+      codeOf(() =>
+        workingOfVolumes({
+          bore_mm: 75,
+          overbore_mm: 0,
+          stroke_mm: 90,
+          cylinders: 4,
+          above: { chamber_cc: 5, gasket: { bore_mm: 77, thickness_mm: 1 }, deck_mm: -3, crown_cc: 0 },
+        }),
+      ),
+    ).toBe('bad-field'));
 });
 
 describe('which shell', () => {
   test('the journal by how much it is under, the housing by how much it is over', () => {
-    const { lines } = workingOfBearings({ standard_mm: 51.054, measured_mm: 50.8, step_mm: 0.254 }, { standard_mm: 54.61, measured_mm: 54.612, step_mm: 0 }, told); // prettier-ignore
+    const { lines } = workingOfBearings(
+      { standard_mm: 51.054, measured_mm: 50.8, step_mm: 0.254 },
+      { standard_mm: 54.61, measured_mm: 54.612, step_mm: 0 },
+      told,
+    );
     expect(line(lines, /^journal/)).toEqual(['51.054 mm − 50.800 mm = 0.254 mm: the 0.254 mm size']);
     expect(line(lines, /^housing/)).toEqual(['54.612 mm − 54.610 mm = 0.002 mm: standard']);
   });
@@ -68,9 +83,19 @@ describe('which shell', () => {
 describe('down to the lightest', () => {
   const most = (figures: WorkingLine['figures']) => values(figures);
   test('each end by itself, the heaviest against the lightest', () => {
-    const { lines } = workingOfWeights([{ big_g: 412, small_g: 171 }, { big_g: 415, small_g: 170 }], []); // prettier-ignore
-    expect([most(line(lines, /^big ends/)), most(line(lines, /^small ends/))]).toEqual([[415, 412, 3], [171, 170, 1]]); // prettier-ignore
+    const { lines } = workingOfWeights(
+      [
+        { big_g: 412, small_g: 171 },
+        { big_g: 415, small_g: 170 },
+      ],
+      [],
+    );
+    expect([most(line(lines, /^big ends/)), most(line(lines, /^small ends/))]).toEqual([
+      [415, 412, 3],
+      [171, 170, 1],
+    ]);
   });
-  test('whole pieces', () => expect(most(line(workingOfWeights([], [381, 380.5, 382]).lines, /^pieces/))).toEqual([382, 380.5, 1.5]));
+  test('whole pieces', () =>
+    expect(most(line(workingOfWeights([], [381, 380.5, 382]).lines, /^pieces/))).toEqual([382, 380.5, 1.5]));
   test('nothing weighed yet: the rule alone', () => expect(workingOfWeights([], []).lines).toHaveLength(1));
 });

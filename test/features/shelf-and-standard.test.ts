@@ -27,8 +27,23 @@ const jointNamed = (id: string): Joint => {
 
 describe('points of a check', () => {
   test.each([
-    ['20 19.5, 60 61', [{ set: 20, true: 19.5 }, { set: 60, true: 61 }]], ['20 19,5; 60 61', [{ set: 20, true: 19.5 }, { set: 60, true: 61 }]], ['20→19.5', [{ set: 20, true: 19.5 }]], ['', []],
-  ])('%j', (text, points) => expect(pointsOf(text)).toEqual(points)); // prettier-ignore
+    [
+      '20 19.5, 60 61',
+      [
+        { set: 20, true: 19.5 },
+        { set: 60, true: 61 },
+      ],
+    ],
+    [
+      '20 19,5; 60 61',
+      [
+        { set: 20, true: 19.5 },
+        { set: 60, true: 61 },
+      ],
+    ],
+    ['20→19.5', [{ set: 20, true: 19.5 }]],
+    ['', []],
+  ])('%j', (text, points) => expect(pointsOf(text)).toEqual(points));
   test.each(['20', '20 19 18', 'a b', '0 1'])('%j is no check', (text) => expect(pointsOf(text)).toBeUndefined());
   test('the form refuses a scale upside down and a check that is none', () => {
     const fields = {
@@ -44,19 +59,28 @@ describe('points of a check', () => {
     };
     expect(wrenchSchema.validate(fields).error).toBeUndefined();
     expect(wrenchSchema.validate({ ...fields, max: '2' }).error?.message).toMatch(/above the lowest/);
-    expect(wrenchSchema.validate({ ...fields, calibration: 'twenty' }).error?.message).toMatch(/pairs of set and delivered/);
+    expect(wrenchSchema.validate({ ...fields, calibration: 'twenty' }).error?.message).toMatch(
+      /pairs of set and delivered/,
+    );
   });
 });
 
 describe('the shelves as shown', () => {
   test('an overdue wrench is told apart', () => {
-    expect(shelvedWrenches(shop, now).filter((one) => one.overdue).map((one) => one.wrench.id)).toEqual(['demo-wrench-old']); // prettier-ignore
+    expect(
+      shelvedWrenches(shop, now)
+        .filter((one) => one.overdue)
+        .map((one) => one.wrench.id),
+    ).toEqual(['demo-wrench-old']);
   });
   test('an own row has the shipped one beneath it', () => {
     const film = shelvesOf(shop).films[0];
     if (!film) throw new Error('no films');
     shop.shelf.put('film', { ...film, name: 'Ours', standing: 'own' }, YARD_NOW);
-    expect(shelfRows(shop, 'film').find(({ row }) => row.id === film.id)).toEqual({ row: { ...film, name: 'Ours', standing: 'own' }, shipped: film });
+    expect(shelfRows(shop, 'film').find(({ row }) => row.id === film.id)).toEqual({
+      row: { ...film, name: 'Ours', standing: 'own' },
+      shipped: film,
+    });
     expect(shelfStops(shop)[0]?.line).toBe('1 own');
     shop.shelf.remove('film', film.id);
     expect(shelfRows(shop, 'film').every(({ shipped }) => shipped === undefined)).toBe(true);
@@ -88,15 +112,26 @@ describe('where no page speaks', () => {
 describe('a joint’s page', () => {
   test('lists what speaks of it, the governing leaf first, the rest apart', () => {
     const page = jointPage(shop, engine('demo-fourteen'), 'demo-f-joint-head', now);
-    expect(page?.speaking.map((one) => [one.leaf.id, one.governs])).toEqual([['demo-f-head-38', true], ['demo-f-head-told', false], ['demo-f-head-36', false]]); // prettier-ignore
-    expect(page?.otherLeaves.map((leaf) => leaf.id)).toEqual(['demo-f-mains', 'demo-f-mains-play', 'demo-f-float', 'demo-f-rods']);
+    expect(page?.speaking.map((one) => [one.leaf.id, one.governs])).toEqual([
+      ['demo-f-head-38', true],
+      ['demo-f-head-told', false],
+      ['demo-f-head-36', false],
+    ]);
+    expect(page?.otherLeaves.map((leaf) => leaf.id)).toEqual([
+      'demo-f-mains',
+      'demo-f-mains-play',
+      'demo-f-float',
+      'demo-f-rods',
+    ]);
     expect([page?.tight, page?.resume]).toEqual([true, undefined]);
     expect(jointPage(shop, engine('demo-norrhem'), 'demo-f-joint-head', now)).toBeUndefined();
   });
   test('a leaf under another subject can be said to speak of it too', () => {
     const joint = jointNamed('demo-f-joint-head');
     shop.joints.alter({ ...joint, detail: { ...joint.detail, alsoLeaves: ['demo-f-rods'] } });
-    expect(jointPage(shop, engine('demo-fourteen'), joint.id, now)?.speaking.map((one) => one.leaf.id)).toContain('demo-f-rods');
+    expect(jointPage(shop, engine('demo-fourteen'), joint.id, now)?.speaking.map((one) => one.leaf.id)).toContain(
+      'demo-f-rods',
+    );
     shop.joints.alter(joint);
   });
   test('the list says how much stands against each', () => {
@@ -120,10 +155,12 @@ describe('guards from what is known of a joint', () => {
   test('a stud is judged in the parent by its metal end, a bolt by its own thread', () => {
     const short = { ...head.parent, engagement_mm: 5 };
     expect(codes('demo-f-joint-head', { parent: short })).toContain('engagement-short');
-    expect(codes('demo-f-joint-head', { parent: short, original: { ...head.original, metalThread: null } })).not.toContain('engagement-short');
-    expect(codes('demo-f-joint-head', { parent: short, original: { ...head.original, form: 'bolt', metalThread: null } })).toContain(
-      'engagement-short',
-    );
+    expect(
+      codes('demo-f-joint-head', { parent: short, original: { ...head.original, metalThread: null } }),
+    ).not.toContain('engagement-short');
+    expect(
+      codes('demo-f-joint-head', { parent: short, original: { ...head.original, form: 'bolt', metalThread: null } }),
+    ).toContain('engagement-short');
   });
   test('a washer spreads what the nut presses', () => {
     expect(codes('demo-f-joint-head')).not.toContain('pressure');
@@ -135,6 +172,8 @@ describe('guards from what is known of a joint', () => {
   test('the maker’s film is asked after only while the maker’s figure is in force', () => {
     const maker = { text: '30 Nm', film: 'wax-ptfe', source: 'packet' };
     expect(codes('demo-f-joint-head', { maker })).toContain('maker-film');
-    expect(codes('demo-f-joint-head', { maker, overrides: { maker: { value_Nm: null, reason: 'not ours' } } })).not.toContain('maker-film');
+    expect(
+      codes('demo-f-joint-head', { maker, overrides: { maker: { value_Nm: null, reason: 'not ours' } } }),
+    ).not.toContain('maker-film');
   });
 });

@@ -19,7 +19,11 @@ const headSetting = () => {
 describe('the yard’s film trial', () => {
   test('finds three films apart, each use of a bolt counted', () => {
     expect(page?.tried.map((one) => one.film.id)).toEqual(['engine-oil', 'moly-paste', 'dry-bare']);
-    const [oil, moly, dry] = ['engine-oil', 'moly-paste', 'dry-bare'].map((id) => tried(id)?.result?.mu ?? 0) as [number, number, number];
+    const [oil, moly, dry] = ['engine-oil', 'moly-paste', 'dry-bare'].map((id) => tried(id)?.result?.mu ?? 0) as [
+      number,
+      number,
+      number,
+    ];
     expect(moly).toBeLessThan(oil);
     expect(oil).toBeLessThan(dry);
     expect(tried('moly-paste')?.pulls.every((pull) => pull.use === 2)).toBe(true);
@@ -55,6 +59,11 @@ describe('the yard’s film trial', () => {
 test('the stretch set shows one bolt at its ceiling without the stretch', () => {
   const engine = shop.engines.find('demo-maestrale');
   const set = engine && stretchPage(shop, engine, 'demo-m-joint-rods', now)?.sets[0];
-  expect(set?.lines.map((line) => line.verdict.state)).toEqual(['inside', 'inside', 'ceiling-without-stretch', 'inside']);
+  expect(set?.lines.map((line) => line.verdict.state)).toEqual([
+    'inside',
+    'inside',
+    'ceiling-without-stretch',
+    'inside',
+  ]);
   expect(set?.lines[0]?.uses).toBe(1);
 });

@@ -29,7 +29,11 @@ describe('lines on their way to disk', () => {
   test('come back after a reload, each record by itself', () => {
     saveOutbox('fit-a', [{ id: '1' }, { id: '2' }]);
     saveOutbox('fit-b', [{ id: '3' }]);
-    expect([loadOutbox('fit-a'), loadOutbox('fit-b'), loadOutbox('fit-c')]).toEqual([[{ id: '1' }, { id: '2' }], [{ id: '3' }], []]);
+    expect([loadOutbox('fit-a'), loadOutbox('fit-b'), loadOutbox('fit-c')]).toEqual([
+      [{ id: '1' }, { id: '2' }],
+      [{ id: '3' }],
+      [],
+    ]);
   });
   test('an empty outbox leaves nothing behind', () => {
     saveOutbox('fit-a', [{ id: '1' }]);
@@ -49,7 +53,12 @@ describe('how a person wants figures shown', () => {
   const page = globalThis as { document?: { cookie: string } };
   afterEach(() => void delete page.document);
   test('nothing said: a point, own units, normal contrast, keys on', () =>
-    expect(preferencesFrom(() => undefined)).toEqual({ decimalSign: '.', otherUnits: false, contrast: 'normal', keys: true }));
+    expect(preferencesFrom(() => undefined)).toEqual({
+      decimalSign: '.',
+      otherUnits: false,
+      contrast: 'normal',
+      keys: true,
+    }));
   test('what is written comes back', () => {
     const jar = new Map<string, string>();
     page.document = {
@@ -66,10 +75,20 @@ describe('how a person wants figures shown', () => {
     writePreference('otherUnits', 'true');
     writePreference('contrast', 'high');
     writePreference('keys', 'false');
-    expect(preferencesFrom((name) => jar.get(name))).toEqual({ decimalSign: ',', otherUnits: true, contrast: 'high', keys: false });
+    expect(preferencesFrom((name) => jar.get(name))).toEqual({
+      decimalSign: ',',
+      otherUnits: true,
+      contrast: 'high',
+      keys: false,
+    });
   });
   test('a cookie that says something else is not believed', () =>
-    expect(preferencesFrom(() => 'nonsense')).toEqual({ decimalSign: '.', otherUnits: false, contrast: 'normal', keys: true }));
+    expect(preferencesFrom(() => 'nonsense')).toEqual({
+      decimalSign: '.',
+      otherUnits: false,
+      contrast: 'normal',
+      keys: true,
+    }));
 });
 
 describe('times', () => {
@@ -109,19 +128,33 @@ describe('the drawing of a pattern', () => {
     expect(Math.min(...apart)).toBeGreaterThan(10);
   });
   test('the triangle points up and has three like sides', () => {
-    const points = trianglePoints(20).split(' ').map((pair) => pair.split(',').map(Number)); // prettier-ignore
+    const points = trianglePoints(20)
+      .split(' ')
+      .map((pair) => pair.split(',').map(Number));
     expect(points[0]).toEqual([0, -20]);
-    const side = (a: number, b: number) => Math.hypot((points[a]?.[0] ?? 0) - (points[b]?.[0] ?? 0), (points[a]?.[1] ?? 0) - (points[b]?.[1] ?? 0));
+    const side = (a: number, b: number) =>
+      Math.hypot((points[a]?.[0] ?? 0) - (points[b]?.[0] ?? 0), (points[a]?.[1] ?? 0) - (points[b]?.[1] ?? 0));
     expect(side(0, 1)).toBeCloseTo(side(1, 2), 1);
   });
 });
 
 describe('answers over HTTP', () => {
-  const post = (body: string, headers: Record<string, string> = {}) => new Request('http://127.0.0.1:1/x', { method: 'POST', body, headers: { host: '127.0.0.1:1', ...headers } }); // prettier-ignore
+  const post = (body: string, headers: Record<string, string> = {}) =>
+    new Request('http://127.0.0.1:1/x', { method: 'POST', body, headers: { host: '127.0.0.1:1', ...headers } });
   test.each([
-    ['bad-field', 400], ['no-unit', 400], ['of-another-bore', 409], ['out-of-turn', 409], ['crank-held', 409], ['not-found', 404], ['other-origin', 403], ['locked', 503], ['disk-full', 507], ['not-writable', 500], ['failed', 500],
+    ['bad-field', 400],
+    ['no-unit', 400],
+    ['of-another-bore', 409],
+    ['out-of-turn', 409],
+    ['crank-held', 409],
+    ['not-found', 404],
+    ['other-origin', 403],
+    ['locked', 503],
+    ['disk-full', 507],
+    ['not-writable', 500],
+    ['failed', 500],
     ['a-code-of-tomorrow', 400],
-  ])('%s is %i', (code, status) => expect(toResponse(fail({ code, message: 'No.' })).status).toBe(status)); // prettier-ignore
+  ])('%s is %i', (code, status) => expect(toResponse(fail({ code, message: 'No.' })).status).toBe(status));
   test('what went well is 200 with its result', async () => {
     const good = toResponse(ok({ n: 1 }));
     expect([good.status, await good.json()]).toEqual([200, { ok: true, result: { n: 1 } }]);
@@ -138,10 +171,17 @@ describe('answers over HTTP', () => {
   });
   test('what is no JSON, a refusal and trouble with the file come in the one shape', async () => {
     expect((await withJson(post('{half'), () => Promise.resolve(toResponse(ok({}))))).status).toBe(400);
-    const refusal = await catchToResponse(() => Promise.reject(new DomainError('no-unit', 'The figure has no unit.', 'text'))); // prettier-ignore
+    const refusal = await catchToResponse(() =>
+      Promise.reject(new DomainError('no-unit', 'The figure has no unit.', 'text')),
+    );
     expect(await refusal.json()).toMatchObject({ ok: false, error: { code: 'no-unit', field: 'text' } });
-    const trouble = await catchToResponse(() => Promise.reject(new ShopTrouble('disk-full', 'The disk is full.', 'Free some.'))); // prettier-ignore
-    expect([trouble.status, await trouble.json()]).toMatchObject([507, { error: { code: 'disk-full', message: 'The disk is full. Free some.' } }]);
+    const trouble = await catchToResponse(() =>
+      Promise.reject(new ShopTrouble('disk-full', 'The disk is full.', 'Free some.')),
+    );
+    expect([trouble.status, await trouble.json()]).toMatchObject([
+      507,
+      { error: { code: 'disk-full', message: 'The disk is full. Free some.' } },
+    ]);
   });
 });
 

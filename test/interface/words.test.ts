@@ -18,7 +18,9 @@ const told = (mm: number) => `${mm.toFixed(3)} mm`;
 describe('words of the bench', () => {
   const { plan } = freshTightening(shop);
   test('every fastener has a number of its own in the turn', () =>
-    expect(plan.positions.map((_, position) => turnNumber(plan, position)).sort((a, b) => a - b)).toEqual(plan.positions.map((_, i) => i + 1)));
+    expect(plan.positions.map((_, position) => turnNumber(plan, position)).sort((a, b) => a - b)).toEqual(
+      plan.positions.map((_, i) => i + 1),
+    ));
   test('the first pull is number 1, stage 1; a turned shaft is neither', () => {
     const [first] = plan.steps;
     const shaft = plan.steps.find(({ kind }) => kind === 'shaft');
@@ -27,20 +29,26 @@ describe('words of the bench', () => {
   });
   test('each outcome is told apart in the record', () => {
     expect(new Set(Object.values(OUTCOME_WORDS)).size).toBe(PULL_OUTCOMES.length);
-    for (const outcome of PULL_OUTCOMES) expect(lineOf(plan, { id: 'x', kind: 'pull', step: 0, outcome, at: YARD_NOW })).toBe(`number 1, stage 1: ${OUTCOME_WORDS[outcome]}`); // prettier-ignore
+    for (const outcome of PULL_OUTCOMES)
+      expect(lineOf(plan, { id: 'x', kind: 'pull', step: 0, outcome, at: YARD_NOW })).toBe(
+        `number 1, stage 1: ${OUTCOME_WORDS[outcome]}`,
+      );
     expect(lineOf(plan, { id: 'x', kind: 'pull', step: 9999, outcome: 'pulled', at: YARD_NOW })).toBe('');
   });
   test('the wrench is set anew once for each stage after the first', () => {
     const settings = plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.setting] : []));
     const changes = settings.filter((setting, i) => i > 0 && setting !== settings[i - 1]).length;
     expect(plan.steps.filter((_, i) => isNewSetting(plan, i))).toHaveLength(changes);
-    expect(stageCount(plan)).toBe(new Set(plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.stage] : []))).size);
+    expect(stageCount(plan)).toBe(
+      new Set(plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.stage] : []))).size,
+    );
   });
 });
 
 describe('words of a fit', () => {
   test('every state is told by its shape: none that holds the work looks like one that is proven', () => {
-    const signs = (is: (state: (typeof PLACE_STATES)[number]) => boolean) => new Set(PLACE_STATES.filter(is).map((state) => STATE_WORDS[state].sign));
+    const signs = (is: (state: (typeof PLACE_STATES)[number]) => boolean) =>
+      new Set(PLACE_STATES.filter(is).map((state) => STATE_WORDS[state].sign));
     for (const sign of signs(isHolding)) expect(signs(isProven)).not.toContain(sign);
     for (const state of PLACE_STATES) expect(STATE_WORDS[state].kind === 'stop').toBe(isHolding(state));
     for (const state of PLACE_STATES) expect(STATE_WORDS[state].kind === 'done').toBe(isProven(state));
@@ -59,7 +67,13 @@ describe('words of a fit', () => {
     expect([0, 1, 25].map(stationName)).toEqual(['a', 'b', 'z']);
   });
   test('every kind, remedy, change and condition is named once', () => {
-    for (const names of [FIT_KINDS.map(({ name }) => name), Object.values(REMEDIES).map(({ name }) => name), Object.values(CHANGES).map(({ name }) => name), Object.values(CONDITIONS)]) expect(new Set(names).size).toBe(names.length); // prettier-ignore
+    for (const names of [
+      FIT_KINDS.map(({ name }) => name),
+      Object.values(REMEDIES).map(({ name }) => name),
+      Object.values(CHANGES).map(({ name }) => name),
+      Object.values(CONDITIONS),
+    ])
+      expect(new Set(names).size).toBe(names.length);
   });
 });
 
@@ -69,11 +83,26 @@ describe('a line of a fit in words', () => {
   if (!mains || !gaps) throw new Error('no fits in the yard');
   const shared = { id: 'line-0001', at: YARD_NOW, place: 0 };
   const reading = (part: object, body: object = {}): FitLine =>
-    ({ ...shared, kind: 'reading', station: 0, angle: 0, value_mm: 44.982, typed: '44,982', body: { unit: 'mm', instrument: 'Micrometer', answers: {}, ...body }, ...part }) as never; // prettier-ignore
+    ({
+      ...shared,
+      kind: 'reading',
+      station: 0,
+      angle: 0,
+      value_mm: 44.982,
+      typed: '44,982',
+      body: { unit: 'mm', instrument: 'Micrometer', answers: {}, ...body },
+      ...part,
+    }) as never;
   test.each<readonly [FitLine, string]>([
     [reading({ part: 'journal', station: 1, angle: 1 }), 'Journal b 90°: “44,982”, 44.982 mm (Micrometer)'],
-    [reading({ part: 'bore' }, { by: 'Anna', part_C: 12 }), 'Bore a 0°: “44,982”, 44.982 mm (Micrometer, read by Anna, part at 12 °C)'],
-    [reading({ part: 'strip', value_mm: 0.051, typed: '2' }, { reportedBy: 'the grinder' }), 'Strip a: “2”, 0.051 mm (Micrometer, reported by the grinder)'],
+    [
+      reading({ part: 'bore' }, { by: 'Anna', part_C: 12 }),
+      'Bore a 0°: “44,982”, 44.982 mm (Micrometer, read by Anna, part at 12 °C)',
+    ],
+    [
+      reading({ part: 'strip', value_mm: 0.051, typed: '2' }, { reportedBy: 'the grinder' }),
+      'Strip a: “2”, 0.051 mm (Micrometer, reported by the grinder)',
+    ],
     [{ ...shared, kind: 'felt', body: { words: 'none' } }, 'Felt: none'],
     [{ ...shared, kind: 'affirm', body: { answers: {} } }, 'Conditions said to hold'],
     [{ ...shared, kind: 'change', body: { change: 'cap-loosened', words: '' } }, 'Changed: a cap was loosened'],
@@ -84,7 +113,7 @@ describe('a line of a fit in words', () => {
     [{ ...shared, kind: 'strip-in', body: {} }, 'Strip laid in; the crank is held'],
     [{ ...shared, kind: 'strip-out', body: {} }, 'Strip taken out'],
     [{ ...shared, kind: 'strike', strikes: 'line-0000', body: {} }, 'Struck'],
-  ])('%#: %j', (line, words) => expect(lineWords(line, mains, told)).toBe(words)); // prettier-ignore
+  ])('%#: %j', (line, words) => expect(lineWords(line, mains, told)).toBe(words));
   test('a marked ring is named by its mark', () =>
     expect(lineWords(reading({ part: 'length', value_mm: 0.28, typed: '11' }, { piece: 'A' }), gaps, told)).toBe(
       'As read: “11”, 0.280 mm (Ring marked A, Micrometer)',

@@ -15,31 +15,106 @@ const GOOD: Readonly<Record<string, object>> = {
   thread: { designation: '3/8 BSF' },
   clamp: { ...turned, torque_Nm: 48 },
   'torque-for': { ...turned, preload_N: 29_000 },
-  correct: { printed_Nm: 48, from: turned, to: { ...turned, muThread: 0.09, muHead: 0.09, yield_MPa: 640, slippery: { muThread: 0.07, muHead: 0.07 } } },
-  'clamp-band': { thread: 'M10', torque_Nm: 48, muThread: { low: 0.1, high: 0.16 }, muHead: { low: 0.1, middle: 0.13, high: 0.16 }, bearing, wrenchAccuracy_pct: 4 },
+  correct: {
+    printed_Nm: 48,
+    from: turned,
+    to: { ...turned, muThread: 0.09, muHead: 0.09, yield_MPa: 640, slippery: { muThread: 0.07, muHead: 0.07 } },
+  },
+  'clamp-band': {
+    thread: 'M10',
+    torque_Nm: 48,
+    muThread: { low: 0.1, high: 0.16 },
+    muHead: { low: 0.1, middle: 0.13, high: 0.16 },
+    bearing,
+    wrenchAccuracy_pct: 4,
+  },
   'identify-thread': { major_mm: 9.45, tpi: 20 },
   'standard-torque': { ...turned, proof_MPa: 580, fraction: 0.75 },
   strip: { thread: 'M10', engagement_mm: 20, shear_MPa: 90 },
-  stretch: { segments: [{ length_mm: 40, diameter_mm: 8 }, { length_mm: 10, area_mm2: 39 }], E_GPa: 205, preload_N: 20_000 },
-  wrench: { target_Nm: 50, wrench: { unit: 'lbf·ft', min: 10, max: 100, graduation: 1, calibration: [{ set: 20, true: 19 }] }, adaptor: { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 0 }, window: 'whole' },
-  'monte-carlo': { thread: 'M10', torque_Nm: 48, muThread: { low: 0.1, high: 0.16 }, muHead: { low: 0.1, high: 0.16 }, bearing, wrenchAccuracy_pct: 4, graduation_Nm: 1, samples: 2000, seed: 3 },
-  clearance: { journal: [[49.98, 49.979]], bore: [[50.02, 50.021]], limits: { min_mm: 0.03, max_mm: 0.05 }, resolution_mm: 0.001 },
+  stretch: {
+    segments: [
+      { length_mm: 40, diameter_mm: 8 },
+      { length_mm: 10, area_mm2: 39 },
+    ],
+    E_GPa: 205,
+    preload_N: 20_000,
+  },
+  wrench: {
+    target_Nm: 50,
+    wrench: { unit: 'lbf·ft', min: 10, max: 100, graduation: 1, calibration: [{ set: 20, true: 19 }] },
+    adaptor: { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 0 },
+    window: 'whole',
+  },
+  'monte-carlo': {
+    thread: 'M10',
+    torque_Nm: 48,
+    muThread: { low: 0.1, high: 0.16 },
+    muHead: { low: 0.1, high: 0.16 },
+    bearing,
+    wrenchAccuracy_pct: 4,
+    graduation_Nm: 1,
+    samples: 2000,
+    seed: 3,
+  },
+  clearance: {
+    journal: [[49.98, 49.979]],
+    bore: [[50.02, 50.021]],
+    limits: { min_mm: 0.03, max_mm: 0.05 },
+    resolution_mm: 0.001,
+  },
   feelers: { goes_mm: [0.1, 0.15], stops_mm: [0.2] },
   'end-float': { readings_mm: [{ push: 0, pull: 0.12 }], limits: { min_mm: 0.1, max_mm: 0.2 }, resolution_mm: 0.01 },
-  shims: { float_mm: 0.5, fitted_mm: 1, wanted: { min_mm: 0.1, max_mm: 0.2 }, crush: { min_mm: 0.05, max_mm: 0.1 }, stock_mm: [1, 1.25, 1.3], stack: 2 },
+  shims: {
+    float_mm: 0.5,
+    fitted_mm: 1,
+    wanted: { min_mm: 0.1, max_mm: 0.2 },
+    crush: { min_mm: 0.05, max_mm: 0.1 },
+    stock_mm: [1, 1.25, 1.3],
+    stack: 2,
+  },
   'ring-gap': { bore_mm: 75, gap_mm: 0.2, wanted: { perBore: [0.0035, 0.005] } },
   displacement: { bore_mm: 75, stroke_mm: 90, cylinders: 4, overbore_mm: 0.5 },
-  compression: { bore_mm: 75, stroke_mm: 90, chamber_cc: 55, gasket: { bore_mm: 77, thickness_mm: 1.2 }, deck_mm: 0.3, crown_cc: 0 },
-  'match-weights': { rods: [{ big_g: 400, small_g: 150 }, { big_g: 402, small_g: 149 }], tolerance_g: 0.5 },
+  compression: {
+    bore_mm: 75,
+    stroke_mm: 90,
+    chamber_cc: 55,
+    gasket: { bore_mm: 77, thickness_mm: 1.2 },
+    deck_mm: 0.3,
+    crown_cc: 0,
+  },
+  'match-weights': {
+    rods: [
+      { big_g: 400, small_g: 150 },
+      { big_g: 402, small_g: 149 },
+    ],
+    tolerance_g: 0.5,
+  },
   'bearing-size': { measured_mm: 49.745, standard_mm: 50, steps_mm: [0.25, 0.5], kind: 'journal', tolerance_mm: 0.02 },
   'at-20C': { length_mm: 100, expansion_um_per_mK: 23, measuredAt_C: 30, gaugeExpansion_um_per_mK: 11.5 },
   stages: { final: 40, scheme: 'thirds', graduation: 1 },
-  order: { positions: [[0, 0], [1, 0], [0, 1], [1, 1]], school: 'spiral' },
-  cooling: { ambient_C: 15, readings: [{ minutes: 60, C: 85 }, { minutes: 120, C: 65 }], target_C: 20 },
-}; // prettier-ignore
+  order: {
+    positions: [
+      [0, 0],
+      [1, 0],
+      [0, 1],
+      [1, 1],
+    ],
+    school: 'spiral',
+  },
+  cooling: {
+    ambient_C: 15,
+    readings: [
+      { minutes: 60, C: 85 },
+      { minutes: 120, C: 65 },
+    ],
+    target_C: 20,
+  },
+};
 
 const sound = (value: unknown): boolean =>
-  typeof value === 'number' ? Number.isFinite(value) : typeof value !== 'object' || (value !== null && Object.values(value).every(sound));
+  typeof value === 'number'
+    ? Number.isFinite(value)
+    : typeof value !== 'object' || (value !== null && Object.values(value).every(sound));
 
 describe('every op', () => {
   test('has a good request here', () => expect(Object.keys(GOOD).sort()).toEqual([...OPS.keys()].sort()));
@@ -50,20 +125,28 @@ describe('every op', () => {
     expect(sound(answer)).toBe(true);
   });
 
-  test.each(Object.entries(GOOD).flatMap(([op, fields]) => Object.keys(fields).map((field): [string, string, object] => [op, field, fields])))(
-    '%s refuses a spoilt %s by name',
-    (op, field, fields) => {
-      const bad = reckon({ id: 1, op, ...fields, [field]: { nonsense: true } });
-      expect(bad.ok ? '' : bad.error.field).toMatch(new RegExp(`^${field}`));
-      const rest = Object.entries(fields).filter(([name]) => name !== field);
-      const missing = reckon({ id: 1, op, ...Object.fromEntries(rest) });
-      if (!missing.ok) expect(missing.error).toMatchObject({ code: 'missing-field', field });
-    },
-  );
+  test.each(
+    Object.entries(GOOD).flatMap(([op, fields]) =>
+      Object.keys(fields).map((field): [string, string, object] => [op, field, fields]),
+    ),
+  )('%s refuses a spoilt %s by name', (op, field, fields) => {
+    const bad = reckon({ id: 1, op, ...fields, [field]: { nonsense: true } });
+    expect(bad.ok ? '' : bad.error.field).toMatch(new RegExp(`^${field}`));
+    const rest = Object.entries(fields).filter(([name]) => name !== field);
+    const missing = reckon({ id: 1, op, ...Object.fromEntries(rest) });
+    if (!missing.ok) expect(missing.error).toMatchObject({ code: 'missing-field', field });
+  });
 
   test('any mixture of values is answered, with sound numbers', () => {
-    const value = fc.oneof(fc.double(), fc.string(), fc.constantFrom(0, -1, 1e308, 'M10', 'constructor', null), fc.array(fc.integer()));
-    const entries = Object.entries(GOOD).flatMap(([op, fields]) => Object.keys(fields).map((field) => ({ op, field, fields })));
+    const value = fc.oneof(
+      fc.double(),
+      fc.string(),
+      fc.constantFrom(0, -1, 1e308, 'M10', 'constructor', null),
+      fc.array(fc.integer()),
+    );
+    const entries = Object.entries(GOOD).flatMap(([op, fields]) =>
+      Object.keys(fields).map((field) => ({ op, field, fields })),
+    );
     fc.assert(
       fc.property(fc.constantFrom(...entries), value, ({ op, field, fields }, spoilt) => {
         const answer = reckon({ id: 7, op, ...fields, [field]: spoilt });
@@ -77,8 +160,17 @@ describe('every op', () => {
 
 describe('the door', () => {
   test.each([
-    ['not json', 'bad-json'], ['', 'bad-json'], ['[1]', 'bad-json'], ['"x"', 'bad-json'], ['{"id":1}', 'missing-field'], ['{"op":7}', 'bad-field'], ['{"op":"__proto__"}', 'unknown-op'], ['{"op":"nope"}', 'unknown-op'],
-  ])('%j is answered with %s', (line, code) => expect(JSON.parse(reckonLine(line))).toMatchObject({ ok: false, error: { code } })); // prettier-ignore
+    ['not json', 'bad-json'],
+    ['', 'bad-json'],
+    ['[1]', 'bad-json'],
+    ['"x"', 'bad-json'],
+    ['{"id":1}', 'missing-field'],
+    ['{"op":7}', 'bad-field'],
+    ['{"op":"__proto__"}', 'unknown-op'],
+    ['{"op":"nope"}', 'unknown-op'],
+  ])('%j is answered with %s', (line, code) =>
+    expect(JSON.parse(reckonLine(line))).toMatchObject({ ok: false, error: { code } }),
+  );
 
   test('nested fields are named by their path', () => {
     expect(reckon({ op: 'clamp', ...GOOD.clamp, bearing: { outer_mm: 12 } })).toMatchObject({
@@ -93,10 +185,27 @@ describe('the door', () => {
   });
 
   test('the line tool answers line for line, in order, and ends well', () => {
-    const lines = ['{"id":1,"op":"convert","value":1,"from":"in","to":"mm"}', 'not json', '', '{"id":3,"op":"thread","designation":"M8"}'];
-    const { stdout, status } = spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'src/reckoner/line-tool.ts'], { input: `${lines.join('\n')}\n`, encoding: 'utf8' });
-    const answers = stdout.trim().split('\n').map((line) => JSON.parse(line) as { id: unknown; ok: boolean });
+    const lines = [
+      '{"id":1,"op":"convert","value":1,"from":"in","to":"mm"}',
+      'not json',
+      '',
+      '{"id":3,"op":"thread","designation":"M8"}',
+    ];
+    const { stdout, status } = spawnSync(
+      process.execPath,
+      ['node_modules/tsx/dist/cli.mjs', 'src/reckoner/line-tool.ts'],
+      { input: `${lines.join('\n')}\n`, encoding: 'utf8' },
+    );
+    const answers = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { id: unknown; ok: boolean });
     expect(status).toBe(0);
-    expect(answers.map(({ id, ok }) => [id, ok])).toEqual([[1, true], [null, false], [null, false], [3, true]]);
-  }); // prettier-ignore
+    expect(answers.map(({ id, ok }) => [id, ok])).toEqual([
+      [1, true],
+      [null, false],
+      [null, false],
+      [3, true],
+    ]);
+  });
 });

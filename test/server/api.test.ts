@@ -18,19 +18,36 @@ beforeAll(async () => {
 afterAll(() => server.kill());
 
 const post = (path: string, body: string, headers: Record<string, string> = {}) =>
-  fetch(`${server.address}${path}`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body });
+  fetch(`${server.address}${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...headers },
+    body,
+  });
 
 describe('POST /api/reckon', () => {
   const request = { id: 1, op: 'convert', value: 1, from: 'in', to: 'mm' };
   test('one request, or many, in order', async () => {
-    expect(await (await post('/api/reckon', JSON.stringify(request))).json()).toEqual({ id: 1, ok: true, result: { value: 25.4 }, notes: [] });
-    const many = (await (await post('/api/reckon', JSON.stringify([request, { id: 2, op: 'nope' }, 3]))).json()) as { ok: boolean }[];
+    expect(await (await post('/api/reckon', JSON.stringify(request))).json()).toEqual({
+      id: 1,
+      ok: true,
+      result: { value: 25.4 },
+      notes: [],
+    });
+    const many = (await (await post('/api/reckon', JSON.stringify([request, { id: 2, op: 'nope' }, 3]))).json()) as {
+      ok: boolean;
+    }[];
     expect(many.map((one) => one.ok)).toEqual([true, false, false]);
   });
   test('more than a thousand, and what is not JSON, are refused', async () => {
     expect((await post('/api/reckon', JSON.stringify(Array.from({ length: 1001 }, () => request)))).status).toBe(400);
     expect((await post('/api/reckon', 'not json')).status).toBe(400);
-    expect(((await (await post('/api/reckon', JSON.stringify(Array.from({ length: 1000 }, () => request)))).json()) as unknown[]).length).toBe(1000);
+    expect(
+      (
+        (await (
+          await post('/api/reckon', JSON.stringify(Array.from({ length: 1000 }, () => request)))
+        ).json()) as unknown[]
+      ).length,
+    ).toBe(1000);
   });
 });
 
@@ -38,32 +55,51 @@ describe('the bench', () => {
   const path = '/api/tightenings/demo-m-joint-head-round-1/events';
   const line = { id: 'a-line-of-its-own', kind: 'pull', step: 7, outcome: 'pulled', at: '2026-05-16T14:20:00.000Z' };
   test.each([
-    ['not json', 'x', {}, 400], ['no such kind', JSON.stringify({ ...line, kind: 'dance' }), {}, 400], ['no outcome', JSON.stringify({ ...line, outcome: undefined }), {}, 400],
-    ['out of turn', JSON.stringify({ ...line, step: 2 }), {}, 409], ['from another site', JSON.stringify(line), { origin: 'http://elsewhere.example' }, 403],
+    ['not json', 'x', {}, 400],
+    ['no such kind', JSON.stringify({ ...line, kind: 'dance' }), {}, 400],
+    ['no outcome', JSON.stringify({ ...line, outcome: undefined }), {}, 400],
+    ['out of turn', JSON.stringify({ ...line, step: 2 }), {}, 409],
+    ['from another site', JSON.stringify(line), { origin: 'http://elsewhere.example' }, 403],
   ])('%s is refused in the one shape', async (_, body, headers, status) => {
     const response = await post(path, body, headers);
     expect(response.status).toBe(status);
-    expect(await response.json()).toMatchObject({ ok: false, error: { code: expect.any(String) as unknown, message: expect.stringMatching(/[.]$/) as unknown } });
-  }); // prettier-ignore
-  test('a line that follows is written once', async () => {
-    expect(await (await post(path, JSON.stringify(line))).json()).toEqual({ ok: true, result: { id: line.id, isNew: true } });
-    expect(await (await post(path, JSON.stringify(line))).json()).toEqual({ ok: true, result: { id: line.id, isNew: false } });
+    expect(await response.json()).toMatchObject({
+      ok: false,
+      error: { code: expect.any(String) as unknown, message: expect.stringMatching(/[.]$/) as unknown },
+    });
   });
-  test('an unknown tightening is not found', async () => expect((await post('/api/tightenings/none/events', JSON.stringify(line))).status).toBe(404));
+  test('a line that follows is written once', async () => {
+    expect(await (await post(path, JSON.stringify(line))).json()).toEqual({
+      ok: true,
+      result: { id: line.id, isNew: true },
+    });
+    expect(await (await post(path, JSON.stringify(line))).json()).toEqual({
+      ok: true,
+      result: { id: line.id, isNew: false },
+    });
+  });
+  test('an unknown tightening is not found', async () =>
+    expect((await post('/api/tightenings/none/events', JSON.stringify(line))).status).toBe(404));
 });
 
 describe('starting', () => {
   const start = (env: Record<string, string>) =>
     new Promise<{ code: number | null; said: string }>((resolve) => {
-      const child = spawn(process.execPath, ['scripts/serve.mjs'], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+      const child = spawn(process.execPath, ['scripts/serve.mjs'], {
+        env: { ...process.env, ...env },
+        stdio: ['ignore', 'pipe', 'pipe'],
+      });
       let said = '';
-      for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      for (const stream of [child.stdout, child.stderr])
+        stream.on('data', (chunk: Buffer) => (said += chunk.toString()));
       child.once('exit', (code) => resolve({ code, said }));
     });
 
   test('a port in use gets a sentence and a next step', async () => {
     const taken = createServer();
-    const port = await new Promise<number>((resolve) => taken.listen(0, '127.0.0.1', () => resolve((taken.address() as { port: number }).port)));
+    const port = await new Promise<number>((resolve) =>
+      taken.listen(0, '127.0.0.1', () => resolve((taken.address() as { port: number }).port)),
+    );
     const { code, said } = await start({ PORT: String(port) });
     taken.close();
     expect(code).toBe(1);

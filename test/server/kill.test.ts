@@ -22,7 +22,11 @@ const newPull = (step: number): Sent => {
 
 /** Sends a line; true only where the server acknowledged it. */
 const send = (address: string, tighteningId: string, { body }: Sent): Promise<boolean> =>
-  fetch(`${address}/api/tightenings/${tighteningId}/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body })
+  fetch(`${address}/api/tightenings/${tighteningId}/events`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body,
+  })
     .then(async (response) => ((await response.json()) as { ok: boolean }).ok)
     .catch(() => false);
 
@@ -42,7 +46,10 @@ test(`killed ${KILLS} times in the middle of a tightening, no acknowledged pull 
       shop.tightenings.start({
         ...tightening,
         id: `${id}-long`,
-        plan: { ...plan, steps: Array.from({ length: 40 }, () => plan.steps.filter((step) => step.kind === 'pull')).flat() },
+        plan: {
+          ...plan,
+          steps: Array.from({ length: 40 }, () => plan.steps.filter((step) => step.kind === 'pull')).flat(),
+        },
       });
       shop.close();
       waiting = undefined;
@@ -61,8 +68,11 @@ test(`killed ${KILLS} times in the middle of a tightening, no acknowledged pull 
         (LONGEST_LIFE_MS * (kill + 1)) / KILLS,
       ),
     );
-    const lines = (await (await fetch(`${server.address}/api/tightenings/${long}/events`).catch(() => undefined))?.json().catch(() => undefined)) as
-      { result: { id: string }[] } | undefined;
+    const lines = (await (
+      await fetch(`${server.address}/api/tightenings/${long}/events`).catch(() => undefined)
+    )
+      ?.json()
+      .catch(() => undefined)) as { result: { id: string }[] } | undefined;
     let step = lines?.result.length ?? known.size;
     // A line that was never acknowledged is sent again with the id it had.
     let next = waiting && !lines?.result.some((line) => line.id === waiting?.id) ? waiting : newPull(step);

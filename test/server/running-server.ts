@@ -19,15 +19,26 @@ export const freePort = (): Promise<number> =>
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Starts the built server on a folder of its own, and waits until it answers. */
-export async function startServer(dataFolder: string, port: number, env: Record<string, string> = {}): Promise<RunningServer> {
-  const child = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
-    stdio: 'ignore',
-    env: { ...process.env, NODE_ENV: 'production', SPANNER_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', ...env },
-  });
+export async function startServer(
+  dataFolder: string,
+  port: number,
+  env: Record<string, string> = {},
+): Promise<RunningServer> {
+  const child = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    {
+      stdio: 'ignore',
+      env: { ...process.env, NODE_ENV: 'production', SPANNER_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', ...env },
+    },
+  );
   const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   const address = `http://127.0.0.1:${port}`;
   for (let tries = 0; tries < 400; tries++) {
-    const ready = await fetch(`${address}/api/reckon`, { method: 'POST', body: '{"op":"convert","value":1,"from":"in","to":"mm"}' }).then(
+    const ready = await fetch(`${address}/api/reckon`, {
+      method: 'POST',
+      body: '{"op":"convert","value":1,"from":"in","to":"mm"}',
+    }).then(
       (response) => response.ok,
       () => false,
     );

@@ -18,7 +18,11 @@ export default async function StandsLayout({ children }: { readonly children: Re
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   return (
     <>
-      <Rail tags={found.value.tags} home={HOMES[found.value.name]} reckoner={<QuickReckoner films={found.value.films} />} />
+      <Rail
+        tags={found.value.tags}
+        home={HOMES[found.value.name]}
+        reckoner={<QuickReckoner films={found.value.films} />}
+      />
       {children}
     </>
   );

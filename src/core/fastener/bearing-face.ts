@@ -21,13 +21,28 @@ export function assertBearingFace(face: BearingFace, field = 'bearing'): void {
 
 /** ISO 273, medium clearance holes: thread and hole, mm. */
 const CLEARANCE_HOLES: readonly (readonly [number, number])[] = [
-  [3, 3.4], [4, 4.5], [5, 5.5], [6, 6.6], [7, 7.6], [8, 9], [10, 11], [12, 13.5], [14, 15.5], [16, 17.5], [18, 20], [20, 22], [24, 26],
-]; // prettier-ignore
+  [3, 3.4],
+  [4, 4.5],
+  [5, 5.5],
+  [6, 6.6],
+  [7, 7.6],
+  [8, 9],
+  [10, 11],
+  [12, 13.5],
+  [14, 15.5],
+  [16, 17.5],
+  [18, 20],
+  [20, 22],
+  [24, 26],
+];
 
 function clearanceHole(major_mm: number): number {
   const after = CLEARANCE_HOLES.findIndex(([d]) => d >= major_mm);
   if (after <= 0) return major_mm * 1.1;
-  const [[d0, h0], [d1, h1]] = [CLEARANCE_HOLES[after - 1], CLEARANCE_HOLES[after]] as [readonly [number, number], readonly [number, number]];
+  const [[d0, h0], [d1, h1]] = [CLEARANCE_HOLES[after - 1], CLEARANCE_HOLES[after]] as [
+    readonly [number, number],
+    readonly [number, number],
+  ];
   return h0 + ((h1 - h0) * (major_mm - d0)) / (d1 - d0);
 }
 

@@ -11,7 +11,8 @@ export interface Reach {
 }
 
 export type ReachFault =
-  { readonly code: 'bottoms-in-hole'; readonly over_mm: number } | { readonly code: 'shoulder-first'; readonly over_mm: number };
+  | { readonly code: 'bottoms-in-hole'; readonly over_mm: number }
+  | { readonly code: 'shoulder-first'; readonly over_mm: number };
 
 /**
  * Whether a fastener runs out of hole or of thread before it clamps: then it gives torque and no clamp.
@@ -22,7 +23,9 @@ export function reachFaults({ length_mm, threadLength_mm, grip_mm, holeDepth_mm 
   const intoHole = length_mm - grip_mm;
   const plain = threadLength_mm === undefined ? undefined : length_mm - threadLength_mm;
   return [
-    ...(holeDepth_mm !== undefined && intoHole > holeDepth_mm ? [{ code: 'bottoms-in-hole' as const, over_mm: intoHole - holeDepth_mm }] : []),
+    ...(holeDepth_mm !== undefined && intoHole > holeDepth_mm
+      ? [{ code: 'bottoms-in-hole' as const, over_mm: intoHole - holeDepth_mm }]
+      : []),
     ...(plain !== undefined && plain > grip_mm ? [{ code: 'shoulder-first' as const, over_mm: plain - grip_mm }] : []),
   ];
 }

@@ -57,7 +57,11 @@ const DIN = family('din', 'standard', 'Old DIN 267, in kgf/mm²: lower than the 
   ['10K', 981, 883], ['12K', 1177, 1059],
 ]); // prettier-ignore
 
-const letter = (name: string, tons: number, share: number): Row => [`British ${name}`, tons * TONF_PER_IN2_MPA, tons * TONF_PER_IN2_MPA * share];
+const letter = (name: string, tons: number, share: number): Row => [
+  `British ${name}`,
+  tons * TONF_PER_IN2_MPA,
+  tons * TONF_PER_IN2_MPA * share,
+];
 const BRITISH = family('british', 'typical', 'British letters: tensile as printed in tonf/in²; the yield is a usual share of it, not printed', [
   letter('A', 28, 0.55), letter('B', 28, 0.55), letter('P', 35, 0.7), letter('Q', 40, 0.7), letter('R', 45, 0.8), letter('S', 50, 0.8),
   letter('T', 55, 0.8), letter('U', 60, 0.8), letter('V', 65, 0.8), letter('W', 70, 0.8), letter('X', 75, 0.8),

@@ -3,5 +3,11 @@ export { reachFaults, type Reach, type ReachFault } from './bottoming';
 export { SHELF_GRADES, proofOf, type Grade } from './grade';
 export { SHELF_METALS, type ParentMetal } from './parent-metal';
 export { strip, type Strip } from './strip';
-export { stretchVerdict, type BoltLengthsRead, type StretchState, type StretchTarget, type StretchVerdict } from './stretch-verdict';
+export {
+  stretchVerdict,
+  type BoltLengthsRead,
+  type StretchState,
+  type StretchTarget,
+  type StretchVerdict,
+} from './stretch-verdict';
 export { boltSegments, stiffness, stretch, type BoltLengths, type Stretch, type StretchSegment } from './stretch';

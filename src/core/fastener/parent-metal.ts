@@ -18,22 +18,32 @@ export interface ParentMetal {
 
 const SOURCE = 'Commonly quoted ranges; check the casting. Not checked against a second print.';
 
-const ROWS: readonly (readonly [id: string, name: string, shearLow: number, shearHigh: number, pressureLow: number, pressureHigh: number, d: number])[] = [
+const ROWS: readonly (readonly [
+  id: string,
+  name: string,
+  shearLow: number,
+  shearHigh: number,
+  pressureLow: number,
+  pressureHigh: number,
+  d: number,
+])[] = [
   ['grey-iron', 'Grey iron', 180, 230, 600, 800, 1.5],
   ['aluminium-cast', 'Period aluminium, as cast', 80, 105, 140, 220, 2],
   ['aluminium-treated', 'Aluminium, heat-treated', 130, 180, 200, 300, 2],
   ['magnesium', 'Old magnesium alloy', 90, 120, 140, 200, 2],
   ['mild-steel', 'Mild steel', 230, 280, 400, 490, 1],
-]; // prettier-ignore
+];
 
-export const SHELF_METALS: readonly ParentMetal[] = ROWS.map(([id, name, shearLow, shearHigh, pressureLow, pressureHigh, engagement_d]) => ({
-  id,
-  name,
-  shearLow_MPa: shearLow,
-  shearHigh_MPa: shearHigh,
-  pressureLow_MPa: pressureLow,
-  pressureHigh_MPa: pressureHigh,
-  engagement_d,
-  standing: 'typical',
-  source: SOURCE,
-}));
+export const SHELF_METALS: readonly ParentMetal[] = ROWS.map(
+  ([id, name, shearLow, shearHigh, pressureLow, pressureHigh, engagement_d]) => ({
+    id,
+    name,
+    shearLow_MPa: shearLow,
+    shearHigh_MPa: shearHigh,
+    pressureLow_MPa: pressureLow,
+    pressureHigh_MPa: pressureHigh,
+    engagement_d,
+    standing: 'typical',
+    source: SOURCE,
+  }),
+);

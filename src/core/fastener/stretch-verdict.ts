@@ -16,7 +16,14 @@ export interface BoltLengthsRead {
 }
 
 export type StretchState =
-  'free-length-wanted' | 'to-pull' | 'short' | 'inside' | 'over' | 'ceiling-without-stretch' | 'stretch-without-torque' | 'grown';
+  | 'free-length-wanted'
+  | 'to-pull'
+  | 'short'
+  | 'inside'
+  | 'over'
+  | 'ceiling-without-stretch'
+  | 'stretch-without-torque'
+  | 'grown';
 
 export interface StretchVerdict {
   readonly state: StretchState;
@@ -32,7 +39,10 @@ const EASY_SHARE = 0.6;
  * Judges one bolt: inside its stretch, short of it, past it; and the two cases in which to stop and find out why,
  * the ceiling reached without the stretch, the stretch reached without the torque.
  */
-export function stretchVerdict({ free_mm, tight_mm, torque_Nm, released_mm }: BoltLengthsRead, target: StretchTarget): StretchVerdict {
+export function stretchVerdict(
+  { free_mm, tight_mm, torque_Nm, released_mm }: BoltLengthsRead,
+  target: StretchTarget,
+): StretchVerdict {
   if (free_mm === undefined) return { state: 'free-length-wanted' };
   const set_mm = released_mm === undefined ? undefined : released_mm - free_mm;
   if (set_mm !== undefined && set_mm > target.maxSet_mm)
@@ -42,6 +52,12 @@ export function stretchVerdict({ free_mm, tight_mm, torque_Nm, released_mm }: Bo
   const found = { stretch_mm, set_mm };
   if (stretch_mm > target.max_mm) return { ...found, state: 'over' };
   if (stretch_mm < target.min_mm)
-    return { ...found, state: torque_Nm !== undefined && torque_Nm >= target.ceiling_Nm ? 'ceiling-without-stretch' : 'short' };
-  return { ...found, state: torque_Nm !== undefined && torque_Nm < EASY_SHARE * target.ceiling_Nm ? 'stretch-without-torque' : 'inside' };
+    return {
+      ...found,
+      state: torque_Nm !== undefined && torque_Nm >= target.ceiling_Nm ? 'ceiling-without-stretch' : 'short',
+    };
+  return {
+    ...found,
+    state: torque_Nm !== undefined && torque_Nm < EASY_SHARE * target.ceiling_Nm ? 'stretch-without-torque' : 'inside',
+  };
 }

@@ -24,7 +24,8 @@ function areaOf({ diameter_mm, area_mm2 }: StretchSegment, at: string): number {
     assertPositive(area_mm2, `${at}.area_mm2`);
     return area_mm2;
   }
-  if (diameter_mm === undefined) throw new DomainError('missing-field', `${at} must give diameter_mm or area_mm2.`, `${at}.diameter_mm`);
+  if (diameter_mm === undefined)
+    throw new DomainError('missing-field', `${at} must give diameter_mm or area_mm2.`, `${at}.diameter_mm`);
   assertPositive(diameter_mm, `${at}.diameter_mm`);
   return (Math.PI / 4) * diameter_mm ** 2;
 }
@@ -55,12 +56,17 @@ export function stretch(
 ): Stretch {
   const stiffness_N_per_mm = stiffness(segments, E_GPa);
   if (given.preload_N !== undefined && given.stretch_mm !== undefined)
-    throw new DomainError('bad-field', 'Give preload_N or stretch_mm, not both: one follows from the other.', 'stretch_mm');
+    throw new DomainError(
+      'bad-field',
+      'Give preload_N or stretch_mm, not both: one follows from the other.',
+      'stretch_mm',
+    );
   if (given.preload_N !== undefined) {
     assertPositive(given.preload_N, 'preload_N');
     return { preload_N: given.preload_N, stretch_mm: given.preload_N / stiffness_N_per_mm, stiffness_N_per_mm };
   }
-  if (given.stretch_mm === undefined) throw new DomainError('missing-field', 'Give preload_N or stretch_mm.', 'preload_N');
+  if (given.stretch_mm === undefined)
+    throw new DomainError('missing-field', 'Give preload_N or stretch_mm.', 'preload_N');
   assertPositive(given.stretch_mm, 'stretch_mm');
   return { stretch_mm: given.stretch_mm, preload_N: given.stretch_mm * stiffness_N_per_mm, stiffness_N_per_mm };
 }

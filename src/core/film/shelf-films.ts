@@ -1,6 +1,7 @@
 import type { Film } from './film';
 
-const SOURCE = 'Ranges commonly quoted; within friction classes A to D of VDI 2230. Not checked against a second print.';
+const SOURCE =
+  'Ranges commonly quoted; within friction classes A to D of VDI 2230. Not checked against a second print.';
 
 /** Starting values: [id, name, 5th, 50th, 95th percentile of μ], thread and face alike unless measured. */
 const ROWS: readonly (readonly [string, string, number, number, number])[] = [

@@ -35,9 +35,15 @@ export function cellGroups({ kind, methods, stations, angles }: ReadingPlan): re
   const by = (method: Method, ...groups: readonly (readonly Cell[])[]) => (methods.includes(method) ? groups : []);
   switch (kind.shape) {
     case 'pair':
-      return [...by('micrometer', grid('journal', stations, angles), grid('bore', stations, angles)), ...by('strip', grid('strip', STRIP_ENDS, 1))];
+      return [
+        ...by('micrometer', grid('journal', stations, angles), grid('bore', stations, angles)),
+        ...by('strip', grid('strip', STRIP_ENDS, 1)),
+      ];
     case 'float':
-      return [...by('dial', row(['push', 'pull', 'zero'], stations)), ...by('feelers', row(['goes', 'stops'], stations))];
+      return [
+        ...by('dial', row(['push', 'pull', 'zero'], stations)),
+        ...by('feelers', row(['goes', 'stops'], stations)),
+      ];
     case 'feelers':
       return [row(['goes', 'stops'], stations)];
     case 'length':
@@ -49,5 +55,7 @@ export function cellGroups({ kind, methods, stations, angles }: ReadingPlan): re
 
 /** The whole round in the order of the hand: each group at every place before the next group. */
 export function entryOrder(plan: ReadingPlan, places: number): readonly (Cell & { readonly place: number })[] {
-  return cellGroups(plan).flatMap((cells) => Array.from({ length: places }, (_, place) => cells.map((cell) => ({ ...cell, place }))).flat());
+  return cellGroups(plan).flatMap((cells) =>
+    Array.from({ length: places }, (_, place) => cells.map((cell) => ({ ...cell, place }))).flat(),
+  );
 }

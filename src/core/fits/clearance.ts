@@ -38,7 +38,8 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
 
 function assertGrid(grid: Grid, field: string): void {
-  if (!(grid.length >= 1 && grid.length <= MAX)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX} stations.`, field);
+  if (!(grid.length >= 1 && grid.length <= MAX))
+    throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX} stations.`, field);
   grid.forEach((station, i) => {
     if (!(station.length >= 1 && station.length <= MAX))
       throw new DomainError('bad-field', `${field}[${i}] must be a list of 1 to ${MAX} diameters.`, `${field}[${i}]`);
@@ -54,7 +55,8 @@ export function roundness(grid: Grid, field = 'grid'): Roundness {
 
 /** What is wanted: the page's limits, or a rule on the measured diameter, never under its floor. @throws DomainError bad-field */
 function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits | undefined {
-  if (limits && rule) throw new DomainError('bad-field', 'Give limits or a rule, not both: one of them must govern.', 'rule');
+  if (limits && rule)
+    throw new DomainError('bad-field', 'Give limits or a rule, not both: one of them must govern.', 'rule');
   if (limits) {
     assertLimits(limits, 'limits');
     return limits;
@@ -63,7 +65,8 @@ function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits
   const [low, high] = rule.perDiameter;
   assertNotNegative(low, 'rule.perDiameter');
   assertPositive(high, 'rule.perDiameter');
-  if (low > high) throw new DomainError('bad-field', `rule.perDiameter must rise, got ${low} to ${high}.`, 'rule.perDiameter');
+  if (low > high)
+    throw new DomainError('bad-field', `rule.perDiameter must rise, got ${low} to ${high}.`, 'rule.perDiameter');
   assertNotNegative(rule.floor_mm ?? 0, 'rule.floor_mm');
   return ruleLimits(rule, diameter_mm);
 }

@@ -35,8 +35,16 @@ export function clockingDoubts({ marks, pin_deg, thrust_deg }: ClockingInput): r
       const apart = angleBetween(mark.at_deg, other.at_deg);
       const least = mark.kind === 'gap' && other.kind === 'gap' ? APART_DEG : EXPANDER_APART_DEG;
       if (mark.kind !== other.kind || mark.kind === 'gap') {
-        if (apart < least) doubts.push({ code: 'gaps-together', message: `${mark.name} and ${other.name} lie ${deg(apart)} apart: gas finds a straight way.` });
-      } else if (apart < 1) doubts.push({ code: 'expander-overlaps', message: `${mark.name} and ${other.name} lie one over the other: the expander’s ends must butt, not overlap.` });
+        if (apart < least)
+          doubts.push({
+            code: 'gaps-together',
+            message: `${mark.name} and ${other.name} lie ${deg(apart)} apart: gas finds a straight way.`,
+          });
+      } else if (apart < 1)
+        doubts.push({
+          code: 'expander-overlaps',
+          message: `${mark.name} and ${other.name} lie one over the other: the expander’s ends must butt, not overlap.`,
+        });
     }),
   );
   for (const { name, at_deg, kind } of marks) {
@@ -47,7 +55,7 @@ export function clockingDoubts({ marks, pin_deg, thrust_deg }: ClockingInput): r
       doubts.push({ code: 'gap-on-thrust', message: `${name} lies on the thrust side.` });
   }
   return doubts;
-} // prettier-ignore
+}
 
 /** Gaps spread evenly from a first direction: 120° apart for three rings. */
 export const evenClocking = (names: readonly string[], first_deg: number): readonly GapMark[] =>

@@ -1,5 +1,17 @@
 /** What is read at one place of a fit. */
-export const PARTS = ['journal', 'bore', 'strip', 'push', 'pull', 'zero', 'goes', 'stops', 'length', 'high', 'low'] as const;
+export const PARTS = [
+  'journal',
+  'bore',
+  'strip',
+  'push',
+  'pull',
+  'zero',
+  'goes',
+  'stops',
+  'length',
+  'high',
+  'low',
+] as const;
 export type Part = (typeof PARTS)[number];
 
 /** What must hold while a reading is taken, and is kept with it. */

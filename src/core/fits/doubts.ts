@@ -48,19 +48,31 @@ function sizeDoubt(value_mm: number, reference_mm: number): Note | undefined {
     const why = slip[1] === 'slipped-zero' ? 'A zero has slipped, it seems.' : 'It seems to be in another unit.';
     return doubt(slip[1], `${mm(value_mm)} is ${slip[2]} the ${mm(reference_mm)} expected. ${why}`);
   }
-  if (Math.abs(ratio - 1) > FAR) return doubt('far-off', `${mm(value_mm)} is ${(Math.abs(ratio - 1) * 100).toFixed(1)} % off the ${mm(reference_mm)} expected. Read it again.`);
+  if (Math.abs(ratio - 1) > FAR)
+    return doubt(
+      'far-off',
+      `${mm(value_mm)} is ${(Math.abs(ratio - 1) * 100).toFixed(1)} % off the ${mm(reference_mm)} expected. Read it again.`,
+    );
   return undefined;
-} // prettier-ignore
+}
 
 /** A figure as small as a gap: in another unit it would fit, or it is far from anything wanted. */
 function gapDoubt(value_mm: number, { min_mm, max_mm }: Limits): Note | undefined {
   const fits = (value: number) => value >= min_mm / 2 && value <= max_mm * 2;
   if (fits(value_mm) || value_mm === 0) return undefined;
-  if (fits(value_mm * 0.0254)) return doubt('thou-as-mm', `${mm(value_mm)} would be right as ${Number(value_mm.toFixed(3))} thou. Which unit was read?`);
-  if (fits(value_mm / 0.0254)) return doubt('mm-as-thou', `${mm(value_mm)} would be right as mm, not thou. Which unit was read?`);
-  if (fits(value_mm / 10) || fits(value_mm * 10)) return doubt('slipped-zero', `${mm(value_mm)} is ten times off what is wanted. A zero has slipped, it seems.`);
-  return value_mm > max_mm * WIDE ? doubt('far-off', `${mm(value_mm)} is more than ${WIDE} times what is wanted. Read it again.`) : undefined;
-} // prettier-ignore
+  if (fits(value_mm * 0.0254))
+    return doubt(
+      'thou-as-mm',
+      `${mm(value_mm)} would be right as ${Number(value_mm.toFixed(3))} thou. Which unit was read?`,
+    );
+  if (fits(value_mm / 0.0254))
+    return doubt('mm-as-thou', `${mm(value_mm)} would be right as mm, not thou. Which unit was read?`);
+  if (fits(value_mm / 10) || fits(value_mm * 10))
+    return doubt('slipped-zero', `${mm(value_mm)} is ten times off what is wanted. A zero has slipped, it seems.`);
+  return value_mm > max_mm * WIDE
+    ? doubt('far-off', `${mm(value_mm)} is more than ${WIDE} times what is wanted. Read it again.`)
+    : undefined;
+}
 
 /** What is doubtful about a reading at the moment in which it is typed, a sentence each; empty where nothing is. */
 export function readingDoubts({
@@ -99,16 +111,24 @@ export function dialDoubts(
   if (pull_mm !== undefined && pull_mm < push_mm)
     return [doubt('pull-below-push', 'Pulled reads less than pushed: the two are exchanged, or the dial has slipped.')];
   if (zero_mm !== undefined && Math.abs(zero_mm - push_mm) > RETURN_GRADUATIONS * resolution_mm + 1e-9)
-    return [doubt('no-return', `The dial did not come back: ${mm(zero_mm)} against ${mm(push_mm)}. It has slipped; read the three again.`)];
+    return [
+      doubt(
+        'no-return',
+        `The dial did not come back: ${mm(zero_mm)} against ${mm(push_mm)}. It has slipped; read the three again.`,
+      ),
+    ];
   return [];
 }
 
 /** Feelers of a usual set, mm: every twentieth to 0.1, hundredths between, twentieths above; and in thou. */
-const METRIC_LEAVES = [3, 4, 5, 6, 7, 8, 9, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80, 85, 90, 95, 100].map((n) => n / 100);
+const METRIC_LEAVES = [
+  3, 4, 5, 6, 7, 8, 9, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80, 85, 90, 95, 100,
+].map((n) => n / 100);
 const INCH_LEAVES = [1.5, ...Array.from({ length: 24 }, (_, i) => i + 2), 28, 30, 32, 35].map((thou) => thou * 0.0254);
 const SAME_LEAF_MM = 0.0005;
 
-const isLeaf = (value: number) => [...METRIC_LEAVES, ...INCH_LEAVES].some((leaf) => Math.abs(leaf - value) < SAME_LEAF_MM);
+const isLeaf = (value: number) =>
+  [...METRIC_LEAVES, ...INCH_LEAVES].some((leaf) => Math.abs(leaf - value) < SAME_LEAF_MM);
 
 function twoLeaves(value: number): readonly [number, number] | undefined {
   for (const set of [METRIC_LEAVES, INCH_LEAVES])
@@ -125,11 +145,23 @@ export function feelerDoubts(goes_mm: number | undefined, stops_mm: number | und
   for (const value of [goes_mm, stops_mm])
     if (value !== undefined && value > 0 && !isLeaf(value)) {
       const pair = twoLeaves(value);
-      if (pair) doubts.push(doubt('two-leaves', `No usual leaf is ${mm(value)}: two together, ${mm(pair[0])} and ${mm(pair[1])}? Oil and burrs between them add to it.`));
+      if (pair)
+        doubts.push(
+          doubt(
+            'two-leaves',
+            `No usual leaf is ${mm(value)}: two together, ${mm(pair[0])} and ${mm(pair[1])}? Oil and burrs between them add to it.`,
+          ),
+        );
     }
   if (goes_mm !== undefined && stops_mm !== undefined && stops_mm > goes_mm) {
     const untried = METRIC_LEAVES.filter((leaf) => leaf > goes_mm + SAME_LEAF_MM && leaf < stops_mm - SAME_LEAF_MM);
-    if (untried.length > 1) doubts.push(doubt('untried-leaves', `${untried.length} leaves between ${mm(goes_mm)} and ${mm(stops_mm)} were not tried: the interval is wide.`));
+    if (untried.length > 1)
+      doubts.push(
+        doubt(
+          'untried-leaves',
+          `${untried.length} leaves between ${mm(goes_mm)} and ${mm(stops_mm)} were not tried: the interval is wide.`,
+        ),
+      );
   }
   return doubts;
-} // prettier-ignore
+}

@@ -14,7 +14,12 @@ export interface Displacement {
 }
 
 /** Swept volume of one cylinder and of all; the overbore is on the diameter. @throws DomainError bad-field */
-export function displacement(bore_mm: number, stroke_mm: number, cylinders: number, overbore_mm?: number): Displacement {
+export function displacement(
+  bore_mm: number,
+  stroke_mm: number,
+  cylinders: number,
+  overbore_mm?: number,
+): Displacement {
   assertPositive(bore_mm, 'bore_mm');
   assertPositive(stroke_mm, 'stroke_mm');
   if (!Number.isInteger(cylinders) || cylinders < 1 || cylinders > 48)
@@ -47,7 +52,8 @@ export function compression({ bore_mm, stroke_mm, chamber_cc, gasket, deck_mm, c
   assertFinite(deck_mm, 'deck_mm');
   assertFinite(crown_cc, 'crown_cc');
   const swept_cc = (area(bore_mm) * stroke_mm) / MM3_PER_CC;
-  const clearance_cc = chamber_cc + (area(gasket.bore_mm) * gasket.thickness_mm + area(bore_mm) * deck_mm) / MM3_PER_CC + crown_cc;
+  const clearance_cc =
+    chamber_cc + (area(gasket.bore_mm) * gasket.thickness_mm + area(bore_mm) * deck_mm) / MM3_PER_CC + crown_cc;
   if (!(clearance_cc > 0))
     throw new DomainError(
       'bad-field',
@@ -67,15 +73,21 @@ export interface RingGap {
 function assertShares([low, high]: readonly [number, number]): void {
   assertPositive(low, 'wanted.perBore[0]');
   assertPositive(high, 'wanted.perBore[1]');
-  if (low > high) throw new DomainError('bad-field', `wanted.perBore must rise, got ${low} to ${high}.`, 'wanted.perBore');
+  if (low > high)
+    throw new DomainError('bad-field', `wanted.perBore must rise, got ${low} to ${high}.`, 'wanted.perBore');
 }
 
 /** A ring's gap in its own bore against limits or a rule on the bore. @throws DomainError bad-field */
-export function ringGap(bore_mm: number, gap_mm: number, wanted: Limits | { readonly perBore: readonly [number, number] }): RingGap {
+export function ringGap(
+  bore_mm: number,
+  gap_mm: number,
+  wanted: Limits | { readonly perBore: readonly [number, number] },
+): RingGap {
   assertPositive(bore_mm, 'bore_mm');
   assertNotNegative(gap_mm, 'gap_mm');
   if ('perBore' in wanted) assertShares(wanted.perBore);
-  const limits = 'perBore' in wanted ? { min_mm: wanted.perBore[0] * bore_mm, max_mm: wanted.perBore[1] * bore_mm } : wanted;
+  const limits =
+    'perBore' in wanted ? { min_mm: wanted.perBore[0] * bore_mm, max_mm: wanted.perBore[1] * bore_mm } : wanted;
   assertLimits(limits, 'wanted');
   return { wanted: limits, file_mm: Math.max(0, limits.min_mm - gap_mm), verdict: judge(gap_mm, gap_mm, limits) };
 }
@@ -87,14 +99,18 @@ export interface RodWeight {
 
 const MAX = 48;
 
-function lightest(weights_g: readonly number[], field: (i: number) => string): { readonly target: number; readonly remove: readonly number[] } {
+function lightest(
+  weights_g: readonly number[],
+  field: (i: number) => string,
+): { readonly target: number; readonly remove: readonly number[] } {
   weights_g.forEach((weight, i) => assertPositive(weight, field(i)));
   const target = Math.min(...weights_g);
   return { target, remove: weights_g.map((weight) => weight - target) };
 }
 
 function assertSet(count: number, tolerance_g: number, field: string): void {
-  if (!(count >= 1 && count <= MAX)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
+  if (!(count >= 1 && count <= MAX))
+    throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
   assertNotNegative(tolerance_g, 'tolerance_g');
 }
 
@@ -108,8 +124,14 @@ export function matchPieces(pieces_g: readonly number[], tolerance_g: number) {
 /** The same for rods, end by end. @throws DomainError bad-field */
 export function matchRods(rods: readonly RodWeight[], tolerance_g: number) {
   assertSet(rods.length, tolerance_g, 'rods');
-  const big = lightest(rods.map((rod) => rod.big_g), (i) => `rods[${i}].big_g`); // prettier-ignore
-  const small = lightest(rods.map((rod) => rod.small_g), (i) => `rods[${i}].small_g`); // prettier-ignore
+  const big = lightest(
+    rods.map((rod) => rod.big_g),
+    (i) => `rods[${i}].big_g`,
+  );
+  const small = lightest(
+    rods.map((rod) => rod.small_g),
+    (i) => `rods[${i}].small_g`,
+  );
   const remove = rods.map((_, i): RodWeight => ({ big_g: big.remove[i] ?? 0, small_g: small.remove[i] ?? 0 }));
   const alreadyMatched = [...big.remove, ...small.remove].every((excess) => excess <= tolerance_g);
   return { target: { big_g: big.target, small_g: small.target }, remove, alreadyMatched };
@@ -129,10 +151,13 @@ export function bearingSize(
   assertPositive(measured_mm, 'measured_mm');
   assertPositive(standard_mm, 'standard_mm');
   assertNotNegative(tolerance_mm, 'tolerance_mm');
-  if (steps_mm.length > MAX) throw new DomainError('bad-field', `steps_mm must be a list of at most ${MAX}.`, 'steps_mm');
+  if (steps_mm.length > MAX)
+    throw new DomainError('bad-field', `steps_mm must be a list of at most ${MAX}.`, 'steps_mm');
   steps_mm.forEach((step, i) => assertNotNegative(step, `steps_mm[${i}]`));
   const away = kind === 'journal' ? standard_mm - measured_mm : measured_mm - standard_mm;
-  const step_mm = [0, ...steps_mm].reduce((best, step) => (Math.abs(step - away) < Math.abs(best - away) ? step : best));
+  const step_mm = [0, ...steps_mm].reduce((best, step) =>
+    Math.abs(step - away) < Math.abs(best - away) ? step : best,
+  );
   const off_mm = measured_mm - (kind === 'journal' ? standard_mm - step_mm : standard_mm + step_mm);
   if (Math.abs(off_mm) > tolerance_mm + 1e-12)
     throw new DomainError(

@@ -4,7 +4,8 @@ import { assertLimits, assertResolution, judge, type Limits, type Verdict } from
 const MAX = 400;
 
 function assertList(values: readonly unknown[], field: string): void {
-  if (!(values.length >= 1 && values.length <= MAX)) throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
+  if (!(values.length >= 1 && values.length <= MAX))
+    throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
 }
 
 /**
@@ -63,12 +64,18 @@ export function endFloat(readings_mm: readonly FloatReading[], limits?: Limits, 
 }
 
 /** A length brought to 20 °C, part and gauge both: L20 = L·(1 + αg·ΔT)/(1 + αp·ΔT), α in µm/m·K. @throws DomainError bad-field */
-export function at20C(length_mm: number, expansion_um_per_mK: number, measuredAt_C: number, gaugeExpansion_um_per_mK = 0): number {
+export function at20C(
+  length_mm: number,
+  expansion_um_per_mK: number,
+  measuredAt_C: number,
+  gaugeExpansion_um_per_mK = 0,
+): number {
   assertPositive(length_mm, 'length_mm');
   assertNotNegative(expansion_um_per_mK, 'expansion_um_per_mK');
   assertNotNegative(gaugeExpansion_um_per_mK, 'gaugeExpansion_um_per_mK');
   assertFinite(measuredAt_C, 'measuredAt_C');
-  if (measuredAt_C < -273.15) throw new DomainError('bad-field', `measuredAt_C lies below absolute zero: ${measuredAt_C}.`, 'measuredAt_C');
+  if (measuredAt_C < -273.15)
+    throw new DomainError('bad-field', `measuredAt_C lies below absolute zero: ${measuredAt_C}.`, 'measuredAt_C');
   const warmer = (measuredAt_C - 20) * 1e-6;
   return (length_mm * (1 + gaugeExpansion_um_per_mK * warmer)) / (1 + expansion_um_per_mK * warmer);
 }

@@ -1,4 +1,11 @@
-export { IMBALANCE_UNITS, balanced, imbalance_gmm, type BalancedPlane, type ImbalanceUnit, type PlaneImbalance } from './balance';
+export {
+  IMBALANCE_UNITS,
+  balanced,
+  imbalance_gmm,
+  type BalancedPlane,
+  type ImbalanceUnit,
+  type PlaneImbalance,
+} from './balance';
 export { METHODS, cellGroups, cellKey, entryOrder, type Cell, type Method, type ReadingPlan } from './cells';
 export { clearance, roundness, type Clearance, type ClearanceInput, type Grid, type Roundness } from './clearance';
 export { angleBetween, clockingDoubts, evenClocking, type ClockingInput, type GapMark } from './clocking';
@@ -31,7 +38,15 @@ export {
 } from './engine';
 export { at20C, endFloat, feelers, type EndFloat, type FloatReading } from './gauges';
 export { FIT_KINDS, fitKind, placesOf, type EngineMake, type FitKind, type FitShape } from './kinds';
-export { judgeInterval, placeResult, worstVerdict, type PlaceFacts, type PlaceFigure, type PlaceReading, type PlaceResult } from './place';
+export {
+  judgeInterval,
+  placeResult,
+  worstVerdict,
+  type PlaceFacts,
+  type PlaceFigure,
+  type PlaceReading,
+  type PlaceResult,
+} from './place';
 export {
   EXPANSIONS_UM_PER_MK,
   READING_UNITS_MM,

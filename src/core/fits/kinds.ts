@@ -35,7 +35,11 @@ export interface FitKind {
 const CAP: readonly ConditionId[] = ['cap-final', 'final-bolts'];
 const STRIP: readonly ConditionId[] = [...CAP, 'dry', 'shaft-still'];
 const PLAIN_BEARING = { bore: CAP, strip: STRIP } as const;
-const OIL_RULE = { perDiameter: [0.00075, 0.001], floor_mm: 0.025, source: 'rule of thumb for plain bearings' } as const;
+const OIL_RULE = {
+  perDiameter: [0.00075, 0.001],
+  floor_mm: 0.025,
+  source: 'rule of thumb for plain bearings',
+} as const;
 
 const floats = (conditions: readonly ConditionId[]): FitKind['conditions'] => ({
   push: conditions,

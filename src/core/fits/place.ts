@@ -45,7 +45,8 @@ export interface PlaceResult {
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 const of = (readings: readonly PlaceReading[], part: Part) => readings.filter((reading) => reading.part === part);
-const at = (readings: readonly PlaceReading[], part: Part, station: number) => readings.find((one) => one.part === part && one.station === station);
+const at = (readings: readonly PlaceReading[], part: Part, station: number) =>
+  readings.find((one) => one.part === part && one.station === station);
 
 const coarsest = (readings: readonly PlaceReading[]): number | undefined => {
   const known = readings.flatMap(({ resolution_mm }) => resolution_mm ?? []);
@@ -54,13 +55,17 @@ const coarsest = (readings: readonly PlaceReading[]): number | undefined => {
 
 function gridOf(readings: readonly PlaceReading[]): Grid {
   const stations = [...new Set(readings.map((reading) => reading.station))].sort((a, b) => a - b);
-  return stations.map((station) => readings.filter((reading) => reading.station === station).map((reading) => reading.value_mm));
+  return stations.map((station) =>
+    readings.filter((reading) => reading.station === station).map((reading) => reading.value_mm),
+  );
 }
 
 /** Whether every cell of these parts has been read. */
 type Full = (parts: readonly Part[]) => boolean;
 
-type Measured = Pick<PlaceFigure, 'method' | 'least_mm' | 'greatest_mm' | 'mean_mm' | 'uncrushed_mm'> & { readonly from: readonly PlaceReading[] };
+type Measured = Pick<PlaceFigure, 'method' | 'least_mm' | 'greatest_mm' | 'mean_mm' | 'uncrushed_mm'> & {
+  readonly from: readonly PlaceReading[];
+};
 
 /** A part in the depth that takes it: below nothing where it bottoms. */
 function lengthsMeasure(inner: readonly PlaceReading[], outer: readonly PlaceReading[]) {
@@ -81,7 +86,11 @@ function pairMeasure(readings: readonly PlaceReading[], { interference, along, s
   if (along) return lengthsMeasure(journals, bores);
   const [inner, outer] = interference ? [bores, journals] : [journals, bores];
   const [first, second] = sides.map((side) => side.toLowerCase()) as [string, string];
-  const found = clearance({ journal: gridOf(inner), bore: gridOf(outer), names: interference ? [second, first] : [first, second] });
+  const found = clearance({
+    journal: gridOf(inner),
+    bore: gridOf(outer),
+    names: interference ? [second, first] : [first, second],
+  });
   const measured: Measured = {
     method: 'micrometer',
     least_mm: found.min_mm,
@@ -89,10 +98,18 @@ function pairMeasure(readings: readonly PlaceReading[], { interference, along, s
     mean_mm: found.mean_mm,
     from: [...journals, ...bores],
   };
-  return { measured, journal: interference ? found.bore : found.journal, bore: interference ? found.journal : found.bore };
+  return {
+    measured,
+    journal: interference ? found.bore : found.journal,
+    bore: interference ? found.journal : found.bore,
+  };
 }
 
-const span = (method: Measured['method'], from: readonly PlaceReading[], values = from.map((one) => one.value_mm)): Measured => ({
+const span = (
+  method: Measured['method'],
+  from: readonly PlaceReading[],
+  values = from.map((one) => one.value_mm),
+): Measured => ({
   method,
   least_mm: Math.min(...values),
   greatest_mm: Math.max(...values),
@@ -129,13 +146,18 @@ function crushed(measured: Measured, crush: Limits | undefined): Measured {
 
 /** Feelers at several spots: between the least that goes and the greatest that does not. */
 function feelerMeasure(readings: readonly PlaceReading[]): Measured {
-  const [goes, stops] = [of(readings, 'goes').map((one) => one.value_mm), of(readings, 'stops').map((one) => one.value_mm)];
+  const [goes, stops] = [
+    of(readings, 'goes').map((one) => one.value_mm),
+    of(readings, 'stops').map((one) => one.value_mm),
+  ];
   const [least_mm, greatest_mm] = [Math.min(...goes), Math.max(...stops)];
   return { method: 'feelers', least_mm, greatest_mm, mean_mm: (least_mm + greatest_mm) / 2, from: readings };
 }
 
 function runoutMeasure(readings: readonly PlaceReading[], as: Wanted['as']): Measured {
-  const turns = of(readings, 'high').map(({ station, value_mm }) => runout(value_mm, at(readings, 'low', station)?.value_mm ?? value_mm));
+  const turns = of(readings, 'high').map(({ station, value_mm }) =>
+    runout(value_mm, at(readings, 'low', station)?.value_mm ?? value_mm),
+  );
   const values = turns.map((turn) => (as === 'eccentricity' ? turn.eccentricity_mm : turn.fullIndicatorReading_mm));
   return { ...span('runout', readings, values), least_mm: Math.max(...values), mean_mm: Math.max(...values) };
 }
@@ -145,15 +167,25 @@ function runoutMeasure(readings: readonly PlaceReading[], as: Wanted['as']): Mea
  * A leaf as thick as the lower limit that does not go is too tight; one as thick as the upper that goes may be right.
  * Only what is certain is said: an interval across a limit is `too-close`.
  */
-export function judgeInterval(spots: readonly { readonly goes_mm: number; readonly stops_mm: number }[], { min_mm, max_mm }: Limits): Verdict {
+export function judgeInterval(
+  spots: readonly { readonly goes_mm: number; readonly stops_mm: number }[],
+  { min_mm, max_mm }: Limits,
+): Verdict {
   if (spots.some(({ stops_mm }) => stops_mm <= min_mm + 1e-9)) return 'tight';
   if (spots.some(({ goes_mm }) => goes_mm >= max_mm + 1e-9)) return 'loose';
-  return spots.every(({ goes_mm, stops_mm }) => goes_mm >= min_mm - 1e-9 && stops_mm <= max_mm + 1e-9) ? 'inside' : 'too-close';
+  return spots.every(({ goes_mm, stops_mm }) => goes_mm >= min_mm - 1e-9 && stops_mm <= max_mm + 1e-9)
+    ? 'inside'
+    : 'too-close';
 }
 
 const EXCHANGED = { tight: 'loose', loose: 'tight', inside: 'inside', 'too-close': 'too-close' } as const;
 
-function verdictOf(measured: Measured, limits: Limits, interference: boolean, resolution_mm: number | undefined): Verdict {
+function verdictOf(
+  measured: Measured,
+  limits: Limits,
+  interference: boolean,
+  resolution_mm: number | undefined,
+): Verdict {
   const { from } = measured;
   if (measured.method === 'feelers' && measured.uncrushed_mm === undefined) {
     const spots = of(from, 'goes').map(({ station, value_mm }) => ({
@@ -171,13 +203,22 @@ function verdictOf(measured: Measured, limits: Limits, interference: boolean, re
 function measuresOf({ kind, methods }: ReadingPlan, readings: readonly PlaceReading[], full: Full, as: Wanted['as']) {
   switch (kind.shape) {
     case 'pair': {
-      const pair = methods.includes('micrometer') && full(['journal', 'bore']) ? pairMeasure(readings, kind) : undefined;
+      const pair =
+        methods.includes('micrometer') && full(['journal', 'bore']) ? pairMeasure(readings, kind) : undefined;
       const strip = methods.includes('strip') && full(['strip']) ? [span('strip', of(readings, 'strip'))] : [];
       return { measures: [...(pair ? [pair.measured] : []), ...strip], journal: pair?.journal, bore: pair?.bore };
     }
     case 'float': {
-      const dial = methods.includes('dial') && full(['push', 'pull', 'zero']) ? [dialMeasure(readings.filter(({ part }) => part !== 'zero'))] : [];
-      return { measures: [...dial, ...(methods.includes('feelers') && full(['goes', 'stops']) ? [feelerMeasure(readings)] : [])] };
+      const dial =
+        methods.includes('dial') && full(['push', 'pull', 'zero'])
+          ? [dialMeasure(readings.filter(({ part }) => part !== 'zero'))]
+          : [];
+      return {
+        measures: [
+          ...dial,
+          ...(methods.includes('feelers') && full(['goes', 'stops']) ? [feelerMeasure(readings)] : []),
+        ],
+      };
     }
     case 'feelers':
       return { measures: full(['goes', 'stops']) ? [feelerMeasure(readings)] : [] };
@@ -190,7 +231,8 @@ function measuresOf({ kind, methods }: ReadingPlan, readings: readonly PlaceRead
 
 const WORST: readonly Verdict[] = ['tight', 'loose', 'too-close', 'inside'];
 
-export const worstVerdict = (verdicts: readonly Verdict[]): Verdict | undefined => WORST.find((verdict) => verdicts.includes(verdict));
+export const worstVerdict = (verdicts: readonly Verdict[]): Verdict | undefined =>
+  WORST.find((verdict) => verdicts.includes(verdict));
 
 /** What a place is judged with beside its readings. */
 export interface PlaceFacts {
@@ -201,8 +243,18 @@ export interface PlaceFacts {
 }
 
 /** The figures that can be reckoned so far, each judged; a verdict once all that was asked for is there, or one method has found it out. */
-function judgedPlace(plan: ReadingPlan, readings: readonly PlaceReading[], full: Full, wanted: Wanted, { nominal_mm, crush }: PlaceFacts) {
-  const { measures: read, journal, bore } = { journal: undefined, bore: undefined, ...measuresOf(plan, readings, full, wanted.as) };
+function judgedPlace(
+  plan: ReadingPlan,
+  readings: readonly PlaceReading[],
+  full: Full,
+  wanted: Wanted,
+  { nominal_mm, crush }: PlaceFacts,
+) {
+  const {
+    measures: read,
+    journal,
+    bore,
+  } = { journal: undefined, bore: undefined, ...measuresOf(plan, readings, full, wanted.as) };
   const measures = plan.kind.shape === 'float' ? read.map((one) => crushed(one, crush)) : read;
   const inForce = wantedFigures(wanted, journal?.mean_mm ?? nominal_mm);
   const { interference } = plan.kind;
@@ -217,7 +269,10 @@ function judgedPlace(plan: ReadingPlan, readings: readonly PlaceReading[], full:
   const worst = worstVerdict(figures.flatMap((figure) => figure.verdict ?? []));
   // What one method found out of limits is out, whatever another has still to say.
   const verdict = complete || worst === 'tight' || worst === 'loose' ? worst : undefined;
-  const [pair, strip] = [figures.find(({ method }) => method === 'micrometer'), figures.find(({ method }) => method === 'strip')];
+  const [pair, strip] = [
+    figures.find(({ method }) => method === 'micrometer'),
+    figures.find(({ method }) => method === 'strip'),
+  ];
   return {
     figures,
     ...(inForce && { wanted: inForce }),
@@ -232,14 +287,23 @@ function judgedPlace(plan: ReadingPlan, readings: readonly PlaceReading[], full:
 /**
  * What the readings at one place come to. A place that was asked for five readings and has two stays open: it has no figure and no verdict.
  */
-export function placeResult(plan: ReadingPlan, readings: readonly PlaceReading[], wanted: Wanted, facts: PlaceFacts = {}): PlaceResult {
+export function placeResult(
+  plan: ReadingPlan,
+  readings: readonly PlaceReading[],
+  wanted: Wanted,
+  facts: PlaceFacts = {},
+): PlaceResult {
   const cells = cellGroups(plan).flat();
-  const read = cells.filter((cell) => readings.some((one) => one.part === cell.part && one.station === cell.station && one.angle === cell.angle));
+  const read = cells.filter((cell) =>
+    readings.some((one) => one.part === cell.part && one.station === cell.station && one.angle === cell.angle),
+  );
   const full: Full = (parts) => {
     const wantedCells = cells.filter(({ part }) => parts.includes(part));
     return wantedCells.length > 0 && wantedCells.every((cell) => read.includes(cell));
   };
-  const counted = readings.filter((one) => cells.some((cell) => cell.part === one.part && cell.station === one.station && cell.angle === one.angle));
+  const counted = readings.filter((one) =>
+    cells.some((cell) => cell.part === one.part && cell.station === one.station && cell.angle === one.angle),
+  );
   const open = { asked: cells.length, read: read.length, figures: [], improve: false };
   try {
     return { ...open, ...judgedPlace(plan, counted, full, wanted, facts) };

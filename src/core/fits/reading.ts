@@ -36,8 +36,13 @@ export function readReading({ typed, unit, standard_mm, signed = false }: TypedR
   }
   const value_mm = (standard_mm ?? 0) + figureOf(text) * READING_UNITS_MM[unit];
   if (!signed && !(value_mm > 0))
-    throw new DomainError('bad-field', `A size must be above 0, got ${text}. A reading from a standard needs the standard’s size first.`, 'typed');
-  if (Math.abs(value_mm) > 10_000) throw new DomainError('bad-field', `${text} ${unit} is longer than any part of an engine.`, 'typed');
+    throw new DomainError(
+      'bad-field',
+      `A size must be above 0, got ${text}. A reading from a standard needs the standard’s size first.`,
+      'typed',
+    );
+  if (Math.abs(value_mm) > 10_000)
+    throw new DomainError('bad-field', `${text} ${unit} is longer than any part of an engine.`, 'typed');
   return value_mm;
 }
 
@@ -47,9 +52,19 @@ const DIAL_PARTS: ReadonlySet<Part> = new Set(['push', 'pull', 'zero', 'high', '
 export const isSigned = (part: Part): boolean => DIAL_PARTS.has(part);
 
 /** Thermal expansion of what is measured, µm/m·K. */
-export const EXPANSIONS_UM_PER_MK = { steel: 11.5, 'cast iron': 10.5, aluminium: 23, magnesium: 26, bronze: 18 } as const;
+export const EXPANSIONS_UM_PER_MK = {
+  steel: 11.5,
+  'cast iron': 10.5,
+  aluminium: 23,
+  magnesium: 26,
+  bronze: 18,
+} as const;
 export type ExpandingMetal = keyof typeof EXPANSIONS_UM_PER_MK;
 
 /** A size brought to 20 °C, part and gauge each at its own temperature: L20 = L·(1 + αg·(Tg − 20))/(1 + αp·(Tp − 20)). */
-export const sizeAt20C = (size_mm: number, part: { expansion: number; at_C: number }, gauge: { expansion: number; at_C: number }): number =>
+export const sizeAt20C = (
+  size_mm: number,
+  part: { expansion: number; at_C: number },
+  gauge: { expansion: number; at_C: number },
+): number =>
   (size_mm * (1 + gauge.expansion * 1e-6 * (gauge.at_C - 20))) / (1 + part.expansion * 1e-6 * (part.at_C - 20));

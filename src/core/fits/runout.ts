@@ -11,7 +11,12 @@ export interface Runout {
 export function runout(high_mm: number, low_mm: number): Runout {
   assertFinite(high_mm, 'high_mm');
   assertFinite(low_mm, 'low_mm');
-  if (low_mm > high_mm) throw new DomainError('bad-field', `The lowest mark (${low_mm}) lies above the highest (${high_mm}): they are exchanged.`, 'low_mm');
+  if (low_mm > high_mm)
+    throw new DomainError(
+      'bad-field',
+      `The lowest mark (${low_mm}) lies above the highest (${high_mm}): they are exchanged.`,
+      'low_mm',
+    );
   const fullIndicatorReading_mm = high_mm - low_mm;
   return { fullIndicatorReading_mm, eccentricity_mm: fullIndicatorReading_mm / 2 };
-} // prettier-ignore
+}

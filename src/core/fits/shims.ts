@@ -82,13 +82,21 @@ export function shims(input: ShimInput): ShimChoice {
   let nearest = Infinity;
   let tried = 0;
   for (const candidate of stacks(stock, stack)) {
-    if (++tried > MAX_STACKS) throw new DomainError('bad-field', 'There are too many stacks to try; give less stock or a lower stack.', 'stack');
+    if (++tried > MAX_STACKS)
+      throw new DomainError(
+        'bad-field',
+        'There are too many stacks to try; give less stock or a lower stack.',
+        'stack',
+      );
     const away = Math.abs(open_mm - total(candidate) - middle - target);
     if (away < nearest - SAME) [best, nearest] = [candidate, away];
   }
   const chosen = total(best);
   const float = { min_mm: tidy(open_mm - chosen - crush.max_mm), max_mm: tidy(open_mm - chosen - crush.min_mm) };
   const verdict = judge(float.min_mm, float.max_mm, wanted);
-  const outside: Note = { code: 'best-is-outside', message: 'The best that the stock can do lies outside what is wanted: order a shim.' };
+  const outside: Note = {
+    code: 'best-is-outside',
+    message: 'The best that the stock can do lies outside what is wanted: order a shim.',
+  };
   return { choice_mm: best, float, verdict, notes: verdict === 'inside' ? [] : [outside] };
 }

@@ -15,7 +15,12 @@ const NOISE_MM = 1e-9;
 export function assertLimits({ min_mm, max_mm }: Limits, field: string): void {
   assertFinite(min_mm, `${field}.min_mm`);
   assertFinite(max_mm, `${field}.max_mm`);
-  if (min_mm > max_mm) throw new DomainError('bad-field', `${field}.min_mm must not be above max_mm (${max_mm}), got ${min_mm}.`, `${field}.min_mm`);
+  if (min_mm > max_mm)
+    throw new DomainError(
+      'bad-field',
+      `${field}.min_mm must not be above max_mm (${max_mm}), got ${min_mm}.`,
+      `${field}.min_mm`,
+    );
 }
 
 /** @throws DomainError bad-field where an instrument's resolution was given and is none */
@@ -27,7 +32,12 @@ export function assertResolution(resolution_mm: number | undefined): void {
  * Judges the least and the greatest figure of a fit by its limits.
  * Two readings make a figure, so an instrument of resolution r cannot tell within √2·r of a limit.
  */
-export function judge(least_mm: number, greatest_mm: number, { min_mm, max_mm }: Limits, resolution_mm?: number): Verdict {
+export function judge(
+  least_mm: number,
+  greatest_mm: number,
+  { min_mm, max_mm }: Limits,
+  resolution_mm?: number,
+): Verdict {
   assertResolution(resolution_mm);
   // A nanometre of slack, so that 50.03 − 50.005 is not under 0.025.
   const doubt = Math.SQRT2 * (resolution_mm ?? 0) + NOISE_MM;

@@ -30,16 +30,27 @@ export function assertWanted({ limits, soft, target_mm, rule }: Wanted): void {
   if (soft) assertLimits(soft, 'soft');
   if (!limits) return;
   if (soft && !(isWithin(soft.min_mm, limits) && isWithin(soft.max_mm, limits)))
-    throw new DomainError('bad-field', 'The soft limits must lie inside the hard ones: they ask for better, not for less.', 'soft');
+    throw new DomainError(
+      'bad-field',
+      'The soft limits must lie inside the hard ones: they ask for better, not for less.',
+      'soft',
+    );
   if (target_mm !== undefined && !isWithin(target_mm, limits))
-    throw new DomainError('bad-field', `A target of ${target_mm} mm lies outside the limits. A builder’s own target stays inside them.`, 'target_mm');
+    throw new DomainError(
+      'bad-field',
+      `A target of ${target_mm} mm lies outside the limits. A builder’s own target stays inside them.`,
+      'target_mm',
+    );
 }
 
 /**
  * The limits in force. A page’s go before a rule; what a rule would say is told beside them.
  * Undefined where nothing is wanted, or a rule has no diameter to work on yet.
  */
-export function wantedFigures({ limits, rule, soft, target_mm }: Wanted, diameter_mm?: number): WantedFigures | undefined {
+export function wantedFigures(
+  { limits, rule, soft, target_mm }: Wanted,
+  diameter_mm?: number,
+): WantedFigures | undefined {
   const ruleSays = rule && diameter_mm !== undefined ? ruleLimits(rule, diameter_mm) : undefined;
   const hard = limits ?? ruleSays;
   if (!hard) return undefined;

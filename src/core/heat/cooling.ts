@@ -31,23 +31,36 @@ const SOAK_MIN = 30;
 const MAX_READINGS = 500;
 
 function assertReading(reading: HeadReading, at: string, ambient_C: number): void {
-  if (typeof reading !== 'object' || reading === null) throw new DomainError('bad-field', `${at} must be {minutes, C}.`, at);
+  if (typeof reading !== 'object' || reading === null)
+    throw new DomainError('bad-field', `${at} must be {minutes, C}.`, at);
   assertNotNegative(reading.minutes, `${at}.minutes`);
   assertFinite(reading.C, `${at}.C`);
   if (!(reading.C > ambient_C))
-    throw new DomainError('bad-field', `${at}.C must be above the ambient ${ambient_C} °C, got ${reading.C}. Check the ambient.`, `${at}.C`);
+    throw new DomainError(
+      'bad-field',
+      `${at}.C must be above the ambient ${ambient_C} °C, got ${reading.C}. Check the ambient.`,
+      `${at}.C`,
+    );
 }
 
 function assertReadings(readings: readonly HeadReading[], ambient_C: number): void {
   if (!(readings.length >= 1 && readings.length <= MAX_READINGS))
-    throw new DomainError('bad-field', `readings must be a list of 1 to ${MAX_READINGS}, each {minutes, C}.`, 'readings');
+    throw new DomainError(
+      'bad-field',
+      `readings must be a list of 1 to ${MAX_READINGS}, each {minutes, C}.`,
+      'readings',
+    );
   readings.forEach((reading, i) => assertReading(reading, `readings[${i}]`, ambient_C));
   const times = new Set(readings.map((reading) => reading.minutes));
-  if (times.size !== readings.length) throw new DomainError('bad-field', 'readings must each have a time of their own.', 'readings');
+  if (times.size !== readings.length)
+    throw new DomainError('bad-field', 'readings must each have a time of their own.', 'readings');
 }
 
 /** An engine soaks before it cools: early readings go where two later ones exist. */
-function usable(readings: readonly HeadReading[]): { readonly kept: readonly HeadReading[]; readonly notes: readonly Note[] } {
+function usable(readings: readonly HeadReading[]): {
+  readonly kept: readonly HeadReading[];
+  readonly notes: readonly Note[];
+} {
   const sorted = [...readings].sort((a, b) => a.minutes - b.minutes);
   const late = sorted.filter((reading) => reading.minutes >= SOAK_MIN);
   if (late.length < 2 || late.length === sorted.length) return { kept: sorted, notes: [] };
@@ -59,7 +72,9 @@ const root4 = (value: number) => value ** -0.25;
 
 /** Still air, θ' ∝ −θ^1.25: θ^−¼ runs straight in time between two readings. */
 const stillAirMinutes = (first: Excess, last: Excess, target: number): number =>
-  first.minutes + ((last.minutes - first.minutes) * (root4(target) - root4(first.excess_C))) / (root4(last.excess_C) - root4(first.excess_C));
+  first.minutes +
+  ((last.minutes - first.minutes) * (root4(target) - root4(first.excess_C))) /
+    (root4(last.excess_C) - root4(first.excess_C));
 
 /** Still air from one reading: the law whose first rate is the exponential's own. */
 const stillAirFromOne = ({ minutes, excess_C }: Excess, tau_min: number, target: number): number =>
@@ -67,7 +82,11 @@ const stillAirFromOne = ({ minutes, excess_C }: Excess, tau_min: number, target:
 
 function fromOne(only: Excess, target: number, tau_min: number | undefined, notes: readonly Note[]): Cooling {
   if (tau_min === undefined)
-    throw new DomainError('missing-field', 'One reading needs tau_min, the time constant that this engine showed before.', 'tau_min');
+    throw new DomainError(
+      'missing-field',
+      'One reading needs tau_min, the time constant that this engine showed before.',
+      'tau_min',
+    );
   const readyFrom_min = only.minutes + tau_min * Math.log(only.excess_C / target);
   return { tau_min, readyFrom_min, readyBy_min: stillAirFromOne(only, tau_min, target), rms_C: 0, used: 1, notes };
 }
@@ -83,7 +102,11 @@ export function cooling({ ambient_C, readings, target_C, tau_min }: CoolingInput
   assertFinite(target_C, 'target_C');
   if (tau_min !== undefined) assertPositive(tau_min, 'tau_min');
   if (!(target_C > ambient_C))
-    throw new DomainError('never', `The head never falls to ${target_C} °C where the air is at ${ambient_C} °C.`, 'target_C');
+    throw new DomainError(
+      'never',
+      `The head never falls to ${target_C} °C where the air is at ${ambient_C} °C.`,
+      'target_C',
+    );
   assertReadings(readings, ambient_C);
   const { kept, notes } = usable(readings);
   const excess = kept.map(({ minutes, C }): Excess => ({ minutes, excess_C: C - ambient_C }));
@@ -92,7 +115,11 @@ export function cooling({ ambient_C, readings, target_C, tau_min }: CoolingInput
   if (excess.length === 1) return fromOne(first, target, tau_min, notes);
   const fit = fitDecay(excess);
   if (!(last.excess_C < first.excess_C) || !fit.ok)
-    throw new DomainError('not-cooling', 'The readings do not fall: the head is not cooling yet, or two readings are exchanged.', 'readings');
+    throw new DomainError(
+      'not-cooling',
+      'The readings do not fall: the head is not cooling yet, or two readings are exchanged.',
+      'readings',
+    );
   return {
     tau_min: fit.tau_min,
     readyFrom_min: fit.tau_min * Math.log(fit.amplitude_C / target),

@@ -17,7 +17,10 @@ function atRate(readings: readonly Excess[], rate: number): { readonly amplitude
   const top = readings.reduce((sum, { excess_C }, i) => sum + excess_C * (decays[i] as number), 0);
   const bottom = decays.reduce((sum, decay) => sum + decay * decay, 0);
   const amplitude = top / bottom;
-  const squares = readings.reduce((sum, { excess_C }, i) => sum + (excess_C - amplitude * (decays[i] as number)) ** 2, 0);
+  const squares = readings.reduce(
+    (sum, { excess_C }, i) => sum + (excess_C - amplitude * (decays[i] as number)) ** 2,
+    0,
+  );
   return { amplitude, squares };
 }
 
@@ -49,5 +52,10 @@ export function fitDecay(readings: readonly Excess[]): DecayFit {
   const rate = readings.length === 2 ? guess : bestRate(readings, guess / 20, guess * 20);
   const { amplitude, squares } = atRate(readings, rate);
   const start = (readings[0] as Excess).minutes;
-  return { ok: true, tau_min: 1 / rate, amplitude_C: amplitude * Math.exp(rate * start), rms_C: Math.sqrt(squares / readings.length) };
+  return {
+    ok: true,
+    tau_min: 1 / rate,
+    amplitude_C: amplitude * Math.exp(rate * start),
+    rms_C: Math.sqrt(squares / readings.length),
+  };
 }

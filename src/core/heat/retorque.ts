@@ -47,7 +47,8 @@ function coolingReadings(cycle: CycleFact, readings: readonly HeadReadingFact[],
   const byMinute = new Map<number, number>();
   for (const reading of readings) {
     const minutes = minutesAfter(cycle, reading.at);
-    if (reading.cycleId === cycle.id && minutes >= 0 && reading.head_C > ambient_C) byMinute.set(minutes, reading.head_C);
+    if (reading.cycleId === cycle.id && minutes >= 0 && reading.head_C > ambient_C)
+      byMinute.set(minutes, reading.head_C);
   }
   return [...byMinute].map(([minutes, C]) => ({ minutes, C })).sort((a, b) => a.minutes - b.minutes);
 }
@@ -121,7 +122,13 @@ export type RetorqueState =
   | { readonly state: 'waits-for-tightening' }
   | { readonly state: 'waits-for-heat' }
   | { readonly state: 'cooling'; readonly cycleId: string; readonly window: CoolingWindow }
-  | { readonly state: 'open'; readonly cycleId: string; readonly reading?: HeadReadingFact; readonly steady: boolean; readonly window: CoolingWindow }
+  | {
+      readonly state: 'open';
+      readonly cycleId: string;
+      readonly reading?: HeadReadingFact;
+      readonly steady: boolean;
+      readonly window: CoolingWindow;
+    }
   | { readonly state: 'done'; readonly cycleId: string };
 
 export interface RetorqueInput extends Omit<WindowInput, 'cycle'> {
@@ -139,7 +146,10 @@ const STEADY_WITHIN_K = 1;
 function isSteady(readings: readonly HeadReadingFact[], cycleId: string): boolean {
   const own = readings.filter((reading) => reading.cycleId === cycleId);
   const last = own.at(-1);
-  return last !== undefined && own.some((other) => last.at - other.at >= STEADY_APART_MS && Math.abs(last.head_C - other.head_C) < STEADY_WITHIN_K);
+  return (
+    last !== undefined &&
+    own.some((other) => last.at - other.at >= STEADY_APART_MS && Math.abs(last.head_C - other.head_C) < STEADY_WITHIN_K)
+  );
 }
 
 /**

@@ -34,7 +34,11 @@ const at = (input: ClampBandInput, end: keyof Friction): TurnedFastener => ({
 
 function assertFriction({ low, middle, high }: Friction, field: string): void {
   if (!(low <= middle && middle <= high))
-    throw new DomainError('bad-field', `${field} must rise from low through middle to high, got ${low}, ${middle}, ${high}.`, field);
+    throw new DomainError(
+      'bad-field',
+      `${field} must rise from low through middle to high, got ${low}, ${middle}, ${high}.`,
+      field,
+    );
 }
 
 /** Refuses a band that cannot be reckoned. @throws DomainError bad-field */
@@ -50,10 +54,17 @@ export function assertBand(input: ClampBandInput): void {
 /** The arms at the two ends of the film, thread and head moving together or each by itself. */
 function arms(input: ClampBandInput): { readonly c5: number; readonly c50: number; readonly c95: number } {
   const c50 = tighteningArm(at(input, 'middle'));
-  if (input.sharedFilm !== false) return { c5: tighteningArm(at(input, 'low')), c50, c95: tighteningArm(at(input, 'high')) };
+  if (input.sharedFilm !== false)
+    return { c5: tighteningArm(at(input, 'low')), c50, c95: tighteningArm(at(input, 'high')) };
   const [ct, ch] = [threadArm(input.thread), headArm(input.bearing)];
-  const rise = Math.hypot(ct * (input.muThread.high - input.muThread.middle), ch * (input.muHead.high - input.muHead.middle));
-  const fall = Math.hypot(ct * (input.muThread.middle - input.muThread.low), ch * (input.muHead.middle - input.muHead.low));
+  const rise = Math.hypot(
+    ct * (input.muThread.high - input.muThread.middle),
+    ch * (input.muHead.high - input.muHead.middle),
+  );
+  const fall = Math.hypot(
+    ct * (input.muThread.middle - input.muThread.low),
+    ch * (input.muHead.middle - input.muHead.low),
+  );
   return { c5: c50 - fall, c50, c95: c50 + rise };
 }
 
@@ -67,13 +78,22 @@ export function clampBand(input: ClampBandInput): ClampBand {
   assertBand(input);
   const { c5, c50, c95 } = arms(input);
   const net = input.torque_Nm - (input.prevailing_Nm ?? 0);
-  const deviation = Math.hypot((input.wrenchAccuracy_pct / 200) * input.torque_Nm, (input.graduation_Nm ?? 0) / Math.sqrt(12));
+  const deviation = Math.hypot(
+    (input.wrenchAccuracy_pct / 200) * input.torque_Nm,
+    (input.graduation_Nm ?? 0) / Math.sqrt(12),
+  );
   const w = (Z95 * deviation) / net;
   const p50_N = preloadOf(at(input, 'middle'), input.torque_Nm);
   const up = Math.hypot(Math.log(c50 / c5), w);
   const down = Math.hypot(Math.log(c95 / c50), w);
-  return { p5_N: p50_N * Math.exp(-down), p50_N, p95_N: p50_N * Math.exp(up), mean_N: p50_N * splitMean(down / Z95, up / Z95) };
+  return {
+    p5_N: p50_N * Math.exp(-down),
+    p50_N,
+    p95_N: p50_N * Math.exp(up),
+    mean_N: p50_N * splitMean(down / Z95, up / Z95),
+  };
 }
 
 /** Mean of exp(x), x a split normal about 0 with deviations a below and b above, to the second order. */
-const splitMean = (below: number, above: number): number => 1 + (above - below) / Math.sqrt(2 * Math.PI) + (above ** 2 + below ** 2) / 4;
+const splitMean = (below: number, above: number): number =>
+  1 + (above - below) / Math.sqrt(2 * Math.PI) + (above ** 2 + below ** 2) / 4;

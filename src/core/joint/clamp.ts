@@ -32,7 +32,8 @@ export function tighteningStress(fastener: TurnedFastener, preload_N: number, sh
   return { stress_MPa, equivalent_MPa: Math.sqrt(stress_MPa ** 2 + 3 * shear_MPa ** 2) };
 }
 
-const nutFactor = (torque_Nm: number, preload_N: number, thread: Thread) => (torque_Nm * N_MM_PER_N_M) / (preload_N * thread.major_mm);
+const nutFactor = (torque_Nm: number, preload_N: number, thread: Thread) =>
+  (torque_Nm * N_MM_PER_N_M) / (preload_N * thread.major_mm);
 
 /** @throws DomainError bad-field where the torque does not even overcome the locking nut */
 export function assertAbovePrevailing(torque_Nm: number, prevailing_Nm: number | undefined, field: string): void {
@@ -70,7 +71,10 @@ export function clamp(fastener: TurnedFastener, torque_Nm: number): Clamp {
  * The torque that gives a clamp load: the inverse of `clamp`.
  * @throws DomainError bad-field
  */
-export function torqueFor(fastener: TurnedFastener, preload_N: number): { readonly torque_Nm: number; readonly K: number } {
+export function torqueFor(
+  fastener: TurnedFastener,
+  preload_N: number,
+): { readonly torque_Nm: number; readonly K: number } {
   assertTurned(fastener);
   assertPositive(preload_N, 'preload_N');
   const torque_Nm = torqueOf(fastener, preload_N);

@@ -29,7 +29,9 @@ const LIMIT = 0.9;
 
 const loadAt = (fastener: CorrectedFastener, preload_N: number): Load => {
   const { equivalent_MPa } = tighteningStress(fastener, preload_N);
-  return fastener.yield_MPa === undefined ? { equivalent_MPa } : { equivalent_MPa, utilisation: equivalent_MPa / fastener.yield_MPa };
+  return fastener.yield_MPa === undefined
+    ? { equivalent_MPa }
+    : { equivalent_MPa, utilisation: equivalent_MPa / fastener.yield_MPa };
 };
 
 function notesFor(load: Load, atSlippery: boolean): readonly Note[] {

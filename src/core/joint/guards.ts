@@ -90,7 +90,10 @@ function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
     );
   else if (bolt_N !== undefined && strip_N < bolt_N)
     guards.push(
-      ask('strips-first', `The parent’s thread would strip (${kN(strip_N)}) before the fastener yields (${kN(bolt_N)}): it will give no warning.`),
+      ask(
+        'strips-first',
+        `The parent’s thread would strip (${kN(strip_N)}) before the fastener yields (${kN(bolt_N)}): it will give no warning.`,
+      ),
     );
   return guards;
 }
@@ -107,15 +110,25 @@ function pressureGuards({ ladder, underHead, pressed }: GuardInput): readonly Gu
 function substituteGuards(input: GuardInput): readonly Guard[] {
   const { original, today, substituted, socket, boreMoves } = input;
   const guards: Guard[] = [];
-  if (socket === 'fouls') guards.push(stop('socket-fouls', 'The socket does not get at the substitute, or its head fouls.'));
+  if (socket === 'fouls')
+    guards.push(stop('socket-fouls', 'The socket does not get at the substitute, or its head fouls.'));
   if (!substituted) return guards;
-  const strength = (one: GuardInput['today']) => (one.yield_MPa === undefined ? undefined : one.yield_MPa * leastArea(one));
+  const strength = (one: GuardInput['today']) =>
+    one.yield_MPa === undefined ? undefined : one.yield_MPa * leastArea(one);
   const [before, now] = [strength(original), strength(today)];
   if (before !== undefined && now !== undefined && now < before * (1 - SAME_LOAD))
     guards.push(stop('weaker', `The substitute yields at ${kN(now)}, the original at ${kN(before)}.`));
   if (socket === undefined || socket === 'not-tried')
-    guards.push(ask('socket-not-tried', 'Does a socket get at the substitute, and does its head clear everything? Try it before building over it.'));
-  if (boreMoves) guards.push(ask('bore-moves', 'New fasteners here can move the bore: measure it again with them at their final figure.'));
+    guards.push(
+      ask(
+        'socket-not-tried',
+        'Does a socket get at the substitute, and does its head clear everything? Try it before building over it.',
+      ),
+    );
+  if (boreMoves)
+    guards.push(
+      ask('bore-moves', 'New fasteners here can move the bore: measure it again with them at their final figure.'),
+    );
   return guards;
 }
 
@@ -123,7 +136,10 @@ function reachGuards({ reach }: GuardInput): readonly Guard[] {
   return reachFaults(reach).map(({ code, over_mm }) =>
     code === 'bottoms-in-hole'
       ? stop(code, `It bottoms in its hole ${mm(over_mm)} before the head is down: torque without clamp.`)
-      : stop(code, `Its plain shank is ${mm(over_mm)} longer than what it clamps: it meets its shoulder first, torque without clamp.`),
+      : stop(
+          code,
+          `Its plain shank is ${mm(over_mm)} longer than what it clamps: it meets its shoulder first, torque without clamp.`,
+        ),
   );
 }
 
@@ -134,7 +150,12 @@ const pageGuards = ({ hearsay, agreed }: GuardInput): readonly Guard[] => [
 
 function filmGuards({ bookSays, bookFilmId, todayFilmId, makerFilm }: GuardInput): readonly Guard[] {
   if (makerFilm && makerFilm.id !== todayFilmId)
-    return [ask('maker-film', `The maker’s figure holds in ${makerFilm.name.toLowerCase()} only; another film is chosen for today.`)];
+    return [
+      ask(
+        'maker-film',
+        `The maker’s figure holds in ${makerFilm.name.toLowerCase()} only; another film is chosen for today.`,
+      ),
+    ];
   if (bookSays === null || todayFilmId !== 'thread-locker' || bookFilmId !== 'dry-bare') return [];
   return [stop('film-not-allowed', `The book says “${bookSays}”; thread locker is not what it means.`)];
 }
@@ -151,7 +172,12 @@ function lockingGuards({ today, locking, nearHeat, seating_Nm }: GuardInput): re
         ]
       : []),
     ...(locking === 'polymer-nut' && nearHeat
-      ? [stop('polymer-near-heat', 'A nut with a polymer insert does not stand near heat: the insert softens and lets go.')]
+      ? [
+          stop(
+            'polymer-near-heat',
+            'A nut with a polymer insert does not stand near heat: the insert softens and lets go.',
+          ),
+        ]
       : []),
   ];
 }
@@ -160,7 +186,13 @@ function wrenchGuards({ ladder: { setting }, wrench }: GuardInput): readonly Gua
   const { name, unit, min, max, overdue, windowFloor } = wrench;
   const late = overdue ? [ask('check-overdue', `${name} is overdue for its check.`)] : [];
   if (!setting.onScale)
-    return [stop('off-scale', `${setting.rounded} ${unit} is off the scale of ${name} (${min} to ${max} ${unit}). Take another wrench.`), ...late];
+    return [
+      stop(
+        'off-scale',
+        `${setting.rounded} ${unit} is off the scale of ${name} (${min} to ${max} ${unit}). Take another wrench.`,
+      ),
+      ...late,
+    ];
   if (!setting.inWindow)
     return [
       ask(
@@ -174,6 +206,14 @@ function wrenchGuards({ ladder: { setting }, wrench }: GuardInput): readonly Gua
 
 /** Everything that stands against pulling this joint to this figure, as sentences with their figures. */
 export const guards = (input: GuardInput): readonly Guard[] =>
-  [pageGuards, yieldGuards, parentGuards, pressureGuards, reachGuards, substituteGuards, filmGuards, lockingGuards, wrenchGuards].flatMap((look) =>
-    look(input),
-  );
+  [
+    pageGuards,
+    yieldGuards,
+    parentGuards,
+    pressureGuards,
+    reachGuards,
+    substituteGuards,
+    filmGuards,
+    lockingGuards,
+    wrenchGuards,
+  ].flatMap((look) => look(input));

@@ -3,7 +3,15 @@ export { assertBand, clampBand, type ClampBand, type ClampBandInput } from './cl
 export { correct, type CorrectedFastener, type Correction, type TodaysFastener } from './correct';
 export { guards, type Guard, type GuardInput, type Locking } from './guards';
 export { ladder, type FastenerLoad, type Ladder } from './ladder';
-export { PRACTICE_QUESTIONS, USUAL_PRACTICE, checkOverdue, schoolWords, type HousePractice, type PracticeRow, type Question } from './practice';
+export {
+  PRACTICE_QUESTIONS,
+  USUAL_PRACTICE,
+  checkOverdue,
+  schoolWords,
+  type HousePractice,
+  type PracticeRow,
+  type Question,
+} from './practice';
 export {
   OVERRULED,
   type LadderFastener,
@@ -15,6 +23,12 @@ export {
   type RungId,
 } from './rungs/rung';
 export { spreadOf, type Spread, type SpreadRow } from './spread';
-export { standardFigure, standardTorque, USUAL_PROOF_SHARE, type StandardFigure, type StandardTorque } from './standard-torque';
+export {
+  standardFigure,
+  standardTorque,
+  USUAL_PROOF_SHARE,
+  type StandardFigure,
+  type StandardTorque,
+} from './standard-torque';
 export { headArm, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 export type { Piece, WorkingLine } from './working';

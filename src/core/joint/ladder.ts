@@ -75,9 +75,15 @@ function wrenchRungs(input: LadderInput, target_Nm: number) {
   const made: Rung[] = [];
   const value = () => made.at(-1)?.value_Nm ?? target_Nm;
   const onAdaptor = adaptorRung(input, target_Nm);
-  if (onAdaptor) made.push(out('adaptor') ? overruled(onAdaptor, target_Nm, { ...input, overrides: takenOut(input, 'adaptor') }) : onAdaptor);
+  if (onAdaptor)
+    made.push(
+      out('adaptor') ? overruled(onAdaptor, target_Nm, { ...input, overrides: takenOut(input, 'adaptor') }) : onAdaptor,
+    );
   const check = calibrationRung(input, value(), setting);
-  if (check) made.push(out('calibration') ? overruled(check, value(), { ...input, overrides: takenOut(input, 'calibration') }) : check);
+  if (check)
+    made.push(
+      out('calibration') ? overruled(check, value(), { ...input, overrides: takenOut(input, 'calibration') }) : check,
+    );
   made.push(wrenchRung(kept, value(), setting));
   return { rungs: made, setting };
 }
@@ -98,12 +104,16 @@ function loadOf(input: LadderInput, torque_Nm: number, end: 'middle' | 'low'): F
   };
   const preload_N = preloadOf(fastener, torque_Nm);
   const { equivalent_MPa } = tighteningStress(fastener, preload_N, today.shank_mm);
-  return today.yield_MPa === undefined ? { preload_N, equivalent_MPa } : { preload_N, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
+  return today.yield_MPa === undefined
+    ? { preload_N, equivalent_MPa }
+    : { preload_N, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
 }
 
 /** Where a maker's figure stands, its own film is what is on the thread. */
 const filmsInForce = (input: LadderInput): LadderInput =>
-  input.maker && !input.overrides.maker ? { ...input, threadFilm: input.maker.film, headFilm: input.maker.film } : input;
+  input.maker && !input.overrides.maker
+    ? { ...input, threadFilm: input.maker.film, headFilm: input.maker.film }
+    : input;
 
 /**
  * The whole way from the figure on the page to the figure on the wrench, one rung a change, at equal clamp load.

@@ -42,7 +42,11 @@ export interface Question {
 const CARES = [
   { value: 'wrench', name: 'always by wrench', reason: 'what is closed up cannot be felt again' },
   { value: 'importance', name: 'by importance', reason: 'a figure where it matters, a feeling hand where it does not' },
-  { value: 'hand', name: 'by hand, recorded as by feel', reason: 'small threads in soft metal are felt before a wrench clicks' },
+  {
+    value: 'hand',
+    name: 'by hand, recorded as by feel',
+    reason: 'small threads in soft metal are felt before a wrench clicks',
+  },
 ];
 
 const school = (value: string, name: string, reason: string): School => ({ value, name, reason });
@@ -151,12 +155,21 @@ export const USUAL_PRACTICE: HousePractice = {
 }; // prettier-ignore
 
 /** The words of a school in force, with its reason. */
-export function schoolWords(practice: HousePractice, row: PracticeRow): { readonly name: string; readonly reason: string } {
-  const found = PRACTICE_QUESTIONS.find((question) => question.row === row)?.schools.find(({ value }) => value === practice[row]);
+export function schoolWords(
+  practice: HousePractice,
+  row: PracticeRow,
+): { readonly name: string; readonly reason: string } {
+  const found = PRACTICE_QUESTIONS.find((question) => question.row === row)?.schools.find(
+    ({ value }) => value === practice[row],
+  );
   return found ?? { name: practice[row], reason: '' };
 }
 
-const CHECK_DAYS: Readonly<Record<HousePractice['check'], number>> = { yearly: 365, 'half-yearly': 183, 'second-wrench': 365 };
+const CHECK_DAYS: Readonly<Record<HousePractice['check'], number>> = {
+  yearly: 365,
+  'half-yearly': 183,
+  'second-wrench': 365,
+};
 const MS_PER_DAY = 86_400_000;
 
 /** Whether a wrench's last check is older than the school allows; one never checked is overdue. Times in ms since 1970. */

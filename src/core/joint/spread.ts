@@ -48,7 +48,14 @@ export function spreadOf(input: LadderInput, ladder: Ladder, films: readonly Fil
       id: film.id,
       name: film.name,
       torque_Nm,
-      band: clampBand({ thread, bearing, torque_Nm, ...friction, prevailing_Nm, wrenchAccuracy_pct: wrench.accuracy_pct }),
+      band: clampBand({
+        thread,
+        bearing,
+        torque_Nm,
+        ...friction,
+        prevailing_Nm,
+        wrenchAccuracy_pct: wrench.accuracy_pct,
+      }),
     };
   };
   const book = clampBand({
@@ -72,8 +79,17 @@ export function spreadOf(input: LadderInput, ladder: Ladder, films: readonly Fil
 }
 
 /** Stress rises in proportion to preload where no locking nut twists the shank; one that does is taken at its middle. */
-function yieldPreload({ today }: LadderInput, friction: { readonly thread: Friction; readonly head: Friction }, yield_MPa: number): number {
-  const fastener = { ...today, muThread: friction.thread.middle, muHead: friction.head.middle, prevailing_Nm: prevailingOf(today) };
+function yieldPreload(
+  { today }: LadderInput,
+  friction: { readonly thread: Friction; readonly head: Friction },
+  yield_MPa: number,
+): number {
+  const fastener = {
+    ...today,
+    muThread: friction.thread.middle,
+    muHead: friction.head.middle,
+    prevailing_Nm: prevailingOf(today),
+  };
   let [low, high] = [0, yield_MPa * today.thread.stressArea_mm2];
   for (let i = 0; i < 60; i++) {
     const middle = (low + high) / 2;

@@ -16,7 +16,11 @@ export interface StandardTorque {
  * Proof stress in MPa.
  * @throws DomainError bad-field
  */
-export function standardTorque(fastener: TurnedFastener, proof_MPa: number, fraction = USUAL_PROOF_SHARE): StandardTorque {
+export function standardTorque(
+  fastener: TurnedFastener,
+  proof_MPa: number,
+  fraction = USUAL_PROOF_SHARE,
+): StandardTorque {
   assertPositive(proof_MPa, 'proof_MPa');
   assertWithin(fraction, Number.MIN_VALUE, 1, 'fraction');
   const preload_N = fraction * proof_MPa * fastener.thread.stressArea_mm2;

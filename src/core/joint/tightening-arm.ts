@@ -25,7 +25,8 @@ export function assertTurned(fastener: TurnedFastener, at = ''): void {
 export const liftArm = (thread: Thread): number => thread.pitch_mm / (2 * Math.PI);
 
 /** d2/(2 cos β) in mm, β half the included angle: the arm of thread friction. */
-export const threadArm = (thread: Thread): number => thread.pitchDiameter_mm / (2 * Math.cos((thread.includedAngle_deg * Math.PI) / 360));
+export const threadArm = (thread: Thread): number =>
+  thread.pitchDiameter_mm / (2 * Math.cos((thread.includedAngle_deg * Math.PI) / 360));
 
 /** Dm/2 in mm, Dm the mean of the face's two diameters: the arm of friction under the head. */
 export const headArm = ({ outer_mm, inner_mm }: BearingFace): number => (outer_mm + inner_mm) / 4;

@@ -25,7 +25,13 @@ export function amountOf(group: Pick<Group<unknown>, 'numbers' | 'tolerance'>, s
   if (group.tolerance) {
     const { plus, minus, percent } = group.tolerance;
     const scale = percent ? value / 100 : 1;
-    return { min: tidy(value - minus * scale), max: tidy(value + plus * scale), minHalf: half, maxHalf: half, reversed: false };
+    return {
+      min: tidy(value - minus * scale),
+      max: tidy(value + plus * scale),
+      minHalf: half,
+      maxHalf: half,
+      reversed: false,
+    };
   }
   if (!second) return { min: value, max: value, minHalf: half, maxHalf: half, reversed: false };
   const [other, otherHalf] = [valueOf(second, sense), halfOf(second, sense)];
@@ -40,4 +46,5 @@ export const rangeOfFraction = (group: Pick<Group<unknown>, 'numbers' | 'toleran
   return only && { min: only[0], max: only[1], minHalf: 0.5, maxHalf: 0.5, reversed: false };
 };
 
-export const hasThousandChoice = (group: Pick<Group<unknown>, 'numbers'>) => group.numbers.some((n) => n.thousand !== undefined);
+export const hasThousandChoice = (group: Pick<Group<unknown>, 'numbers'>) =>
+  group.numbers.some((n) => n.thousand !== undefined);

@@ -1,8 +1,23 @@
 // Ligature fractions become n⁄d with the fraction slash, so that ½ is never mistaken for a range “1/2”.
 const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1⁄2', '⅓': '1⁄3', '⅔': '2⁄3', '¼': '1⁄4', '¾': '3⁄4', '⅕': '1⁄5', '⅖': '2⁄5', '⅗': '3⁄5', '⅘': '4⁄5',
-  '⅙': '1⁄6', '⅚': '5⁄6', '⅛': '1⁄8', '⅜': '3⁄8', '⅝': '5⁄8', '⅞': '7⁄8', '⅑': '1⁄9', '⅒': '1⁄10',
-}; // prettier-ignore
+  '½': '1⁄2',
+  '⅓': '1⁄3',
+  '⅔': '2⁄3',
+  '¼': '1⁄4',
+  '¾': '3⁄4',
+  '⅕': '1⁄5',
+  '⅖': '2⁄5',
+  '⅗': '3⁄5',
+  '⅘': '4⁄5',
+  '⅙': '1⁄6',
+  '⅚': '5⁄6',
+  '⅛': '1⁄8',
+  '⅜': '3⁄8',
+  '⅝': '5⁄8',
+  '⅞': '7⁄8',
+  '⅑': '1⁄9',
+  '⅒': '1⁄10',
+};
 
 // Most print is plain: letters, digits, stops and hyphens need no folding.
 const SPECIAL = /[^ -~]|''|\+|\bplus\b|[´`]/i;
@@ -28,7 +43,10 @@ const REPLACEMENTS: readonly (readonly [RegExp, string])[] = [
 export function foldCharacters(text: string): string {
   if (!SPECIAL.test(text)) return text.toLowerCase();
   let folded = text.normalize('NFC');
-  folded = folded.replace(/(\d?)([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅑⅒])/g, (_, before: string, sign: string) => `${before} ${VULGAR[sign]}`);
+  folded = folded.replace(
+    /(\d?)([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅑⅒])/g,
+    (_, before: string, sign: string) => `${before} ${VULGAR[sign]}`,
+  );
   for (const [pattern, replacement] of REPLACEMENTS) folded = folded.replace(pattern, replacement);
   return folded.toLowerCase();
 }

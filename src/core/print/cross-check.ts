@@ -28,6 +28,8 @@ export function compareIntervals(first: PrintedInterval, second: PrintedInterval
   const atMax = ((second.max - first.max) / first.max) * 100;
   return {
     differencePct: Math.abs(atMin) > Math.abs(atMax) ? atMin : atMax,
-    agrees: endAgrees(first.min, first.minHalf, second.min, second.minHalf) && endAgrees(first.max, first.maxHalf, second.max, second.maxHalf),
+    agrees:
+      endAgrees(first.min, first.minHalf, second.min, second.minHalf) &&
+      endAgrees(first.max, first.maxHalf, second.max, second.maxHalf),
   };
 }

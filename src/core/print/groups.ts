@@ -39,19 +39,62 @@ export interface Scan<U> {
 }
 
 const JOINERS = dictionary<readonly Joiner[]>({
-  '-': ['range'], '/': ['range'], '÷': ['range'], '..': ['range'], '...': ['range'], to: ['range'], and: ['range'],
-  bis: ['range'], und: ['range'], et: ['range'], ed: ['range'], e: ['range'], à: ['range', 'lever'], a: ['range', 'lever'],
-  al: ['range'], ad: ['range'], til: ['range'], till: ['range'], through: ['range'], thru: ['range'], or: ['apart'],
-  '(': ['apart'], ')': ['apart'], '[': ['apart'], ']': ['apart'], '=': ['apart'], ';': ['apart'], ',': ['apart', 'lever'],
-  ':': ['apart'], '+': ['plus'], then: ['plus'], plus: ['plus'], followed: ['plus'], puis: ['plus'], dann: ['plus'], poi: ['plus'],
-  x: ['lever'], '*': ['lever'], at: ['lever'], on: ['lever'], with: ['lever'], am: ['lever'], an: ['lever'], auf: ['lever'],
-  sur: ['lever'], su: ['lever'], bei: ['lever'], by: ['lever'],
-}); // prettier-ignore
+  '-': ['range'],
+  '/': ['range'],
+  '÷': ['range'],
+  '..': ['range'],
+  '...': ['range'],
+  to: ['range'],
+  and: ['range'],
+  bis: ['range'],
+  und: ['range'],
+  et: ['range'],
+  ed: ['range'],
+  e: ['range'],
+  à: ['range', 'lever'],
+  a: ['range', 'lever'],
+  al: ['range'],
+  ad: ['range'],
+  til: ['range'],
+  till: ['range'],
+  through: ['range'],
+  thru: ['range'],
+  or: ['apart'],
+  '(': ['apart'],
+  ')': ['apart'],
+  '[': ['apart'],
+  ']': ['apart'],
+  '=': ['apart'],
+  ';': ['apart'],
+  ',': ['apart', 'lever'],
+  ':': ['apart'],
+  '+': ['plus'],
+  then: ['plus'],
+  plus: ['plus'],
+  followed: ['plus'],
+  puis: ['plus'],
+  dann: ['plus'],
+  poi: ['plus'],
+  x: ['lever'],
+  '*': ['lever'],
+  at: ['lever'],
+  on: ['lever'],
+  with: ['lever'],
+  am: ['lever'],
+  an: ['lever'],
+  auf: ['lever'],
+  sur: ['lever'],
+  su: ['lever'],
+  bei: ['lever'],
+  by: ['lever'],
+});
 
 const OPENERS = new Set(['(', '[', ':', '=', ';', ',']);
 
 // Words that may stand between a figure and its unit: `a quarter of a turn`.
-const FILLERS = new Set('of a an the full complete further extra more another additional de d di des einer eine'.split(' '));
+const FILLERS = new Set(
+  'of a an the full complete further extra more another additional de d di des einer eine'.split(' '),
+);
 
 const isNumber = (token: Token | undefined): token is Numeral => token?.kind === 'number';
 const textOf = (token: Token | undefined) => (token && token.kind !== 'number' ? token.text : undefined);
@@ -103,14 +146,20 @@ function close<U>(state: Working<U>, match: UnitMatch<U> | undefined): void {
 /** `38 lb ft ± 2`: the tolerance stands after the unit. Opens the closed group again for it. */
 function reopen<U>(state: Working<U>): UnitMatch<U> | undefined {
   const last = state.groups.at(-1);
-  if (state.numbers.length > 0 || !last || last.tolerance || last.numbers.length !== 1 || last.unit === undefined) return undefined;
+  if (state.numbers.length > 0 || !last || last.tolerance || last.numbers.length !== 1 || last.unit === undefined)
+    return undefined;
   state.groups.pop();
   state.numbers = [...last.numbers];
   state.joiners = new Set(last.joiners);
   return { unit: last.unit, next: 0, quotient: last.quotient };
 }
 
-function takeTrailingTolerance<U>(state: Working<U>, tokens: readonly Token[], at: number, matchUnit: MatchUnit<U>): number | undefined {
+function takeTrailingTolerance<U>(
+  state: Working<U>,
+  tokens: readonly Token[],
+  at: number,
+  matchUnit: MatchUnit<U>,
+): number | undefined {
   if (textOf(tokens[at]) !== '±' || !isNumber(tokens[at + 1])) return undefined;
   const unit = reopen(state);
   if (!unit) return undefined;
@@ -183,9 +232,16 @@ function mergeRanges<U>(groups: readonly Group<U>[]): readonly Group<U>[] {
 /** Gathers the figures of a printed text into groups, each closed by its unit. */
 export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>): Scan<U> {
   const state: Working<U> = {
-    groups: [], numbers: [], joiners: new Set(), between: new Set(), limits: new Set(), limitsBetween: 0,
-    unknownBeforeUnit: false, negative: false, broken: false,
-  }; // prettier-ignore
+    groups: [],
+    numbers: [],
+    joiners: new Set(),
+    between: new Set(),
+    limits: new Set(),
+    limitsBetween: 0,
+    unknownBeforeUnit: false,
+    negative: false,
+    broken: false,
+  };
   for (let i = 0; i < tokens.length;) {
     const token = tokens[i] as Token;
     const afterTolerance = takeTolerance(state, tokens, i) ?? takeTrailingTolerance(state, tokens, i, matchUnit);

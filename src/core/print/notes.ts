@@ -8,7 +8,8 @@ const MESSAGES = {
   'decimal-comma': 'The comma is read as a decimal point.',
   fraction: 'A printed fraction was read.',
   'range-reversed': 'The page prints the higher figure first; the range is put the right way round. Check the page.',
-  'suspect-magnitude': 'The high end is more than three times the low one: a decimal point may have slipped. Check the page.',
+  'suspect-magnitude':
+    'The high end is more than three times the low one: a decimal point may have slipped. Check the page.',
   'upper-limit': 'The page gives an upper limit, not a figure to aim at.',
   'lower-limit': 'The page gives a lower limit, not a figure to aim at.',
   approximate: 'The page gives the figure as approximate.',

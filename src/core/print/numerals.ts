@@ -2,12 +2,31 @@ import { dictionary } from '@/core/units';
 import type { Numeral, Token } from './tokens';
 
 const ONES =
-  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(' ');
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  );
 const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
 const DENOMINATORS = dictionary<number>({
-  half: 2, halves: 2, third: 3, thirds: 3, quarter: 4, quarters: 4, fourth: 4, fourths: 4, sixth: 6, sixths: 6,
-  eighth: 8, eighths: 8, sixteenth: 16, sixteenths: 16, demi: 2, quart: 4, halbe: 2, viertel: 4, mezzo: 2,
-}); // prettier-ignore
+  half: 2,
+  halves: 2,
+  third: 3,
+  thirds: 3,
+  quarter: 4,
+  quarters: 4,
+  fourth: 4,
+  fourths: 4,
+  sixth: 6,
+  sixths: 6,
+  eighth: 8,
+  eighths: 8,
+  sixteenth: 16,
+  sixteenths: 16,
+  demi: 2,
+  quart: 4,
+  halbe: 2,
+  viertel: 4,
+  mezzo: 2,
+});
 const CARDINALS = new Map<string, number>([
   ...ONES.map((word, i): [string, number] => [word, i]),
   ...TENS.map((word, i): [string, number] => [word, 20 + 10 * i]),
@@ -31,9 +50,15 @@ const textAt = (tokens: readonly Token[], i: number) => {
 const isWhole = (n: Numeral | undefined): n is Numeral => n !== undefined && Number.isInteger(n.value) && !n.comma;
 
 const fraction = (top: number, bottom: number, spaceBefore: boolean): Numeral => ({
-  kind: 'number', value: top / bottom, half: 0.5 / bottom, comma: false, fraction: true, bottom, spaceBefore,
+  kind: 'number',
+  value: top / bottom,
+  half: 0.5 / bottom,
+  comma: false,
+  fraction: true,
+  bottom,
+  spaceBefore,
   ...(EITHER.has(`${top}/${bottom}`) && { alsoRange: [top, bottom] as const }),
-}); // prettier-ignore
+});
 
 const coprime = (a: number, b: number): boolean => (b === 0 ? a === 1 : coprime(b, a % b));
 
@@ -42,15 +67,19 @@ function digitFraction(tokens: readonly Token[], i: number, after: boolean): Num
   const [top, bottom, slash] = [numberAt(tokens, i), numberAt(tokens, i + 2), textAt(tokens, i + 1)];
   if (!isWhole(top) || !isWhole(bottom) || top.value >= bottom.value || top.value < 1) return undefined;
   if (slash === '⁄') return { ...fraction(top.value, bottom.value, top.spaceBefore), alsoRange: undefined };
-  if (slash === '/' && !after && DECIMAL_DENOMINATORS.has(bottom.value)) return fraction(top.value, bottom.value, top.spaceBefore);
+  if (slash === '/' && !after && DECIMAL_DENOMINATORS.has(bottom.value))
+    return fraction(top.value, bottom.value, top.spaceBefore);
   const fits = after || top.value === 1 ? MIXED_DENOMINATORS : LONE_DENOMINATORS;
   if (slash !== '/' || !fits.has(bottom.value) || !coprime(bottom.value, top.value)) return undefined;
   return fraction(top.value, bottom.value, top.spaceBefore);
 }
 
 const mixed = (whole: Numeral, part: Numeral): Numeral => ({
-  ...part, value: whole.value + part.value, alsoRange: undefined, spaceBefore: whole.spaceBefore,
-}); // prettier-ignore
+  ...part,
+  value: whole.value + part.value,
+  alsoRange: undefined,
+  spaceBefore: whole.spaceBefore,
+});
 
 interface Taken {
   readonly token: Token;

@@ -4,8 +4,14 @@ import { dictionary } from '@/core/units';
 export type Limit = 'upper-limit' | 'lower-limit' | 'approximate';
 
 const LIMIT_MARKS: readonly (readonly [RegExp, string])[] = [
-  [/\b(?:do |must |should )?(?:not|never)(?: to| be)? (?:be )?(?:over|above|exceed(?:ing)?|more than|greater than|higher than|beyond)\b/g, '⌈'],
-  [/\b(?:no more than|at (?:the )?most|up to|nicht (?:über|mehr als)|höchstens|au plus|non oltre|al massimo)(?![\p{L}])/gu, '⌈'],
+  [
+    /\b(?:do |must |should )?(?:not|never)(?: to| be)? (?:be )?(?:over|above|exceed(?:ing)?|more than|greater than|higher than|beyond)\b/g,
+    '⌈',
+  ],
+  [
+    /\b(?:no more than|at (?:the )?most|up to|nicht (?:über|mehr als)|höchstens|au plus|non oltre|al massimo)(?![\p{L}])/gu,
+    '⌈',
+  ],
   [/\b(?:maximum|maximal|maxi|max|massimo|mass)\b\.?/g, '⌈'],
   [/≤|<=|</g, '⌈'],
   [/\b(?:not|no|never)(?: to be)? (?:less|under|below|lower)(?: than)?\b/g, '⌊'],
@@ -22,7 +28,9 @@ const MAY_LIMIT =
 
 /** Writes each limit word as one mark: ⌈ upper, ⌊ lower, ≈ approximate. */
 export const markLimits = (folded: string): string =>
-  !MAY_LIMIT.test(folded) ? folded : LIMIT_MARKS.reduce((text, [pattern, mark]) => text.replace(pattern, ` ${mark} `), folded);
+  !MAY_LIMIT.test(folded)
+    ? folded
+    : LIMIT_MARKS.reduce((text, [pattern, mark]) => text.replace(pattern, ` ${mark} `), folded);
 
 export const LIMIT_OF_MARK = dictionary<Limit>({
   '⌈': 'upper-limit',
@@ -40,7 +48,8 @@ const LEAD =
 const TAIL = '(?:\\s+(?:stud |bolt )?threads?|\\s+condition|\\s+and clean)?';
 const CONDITION = new RegExp(`(?<![\\p{L}])${LEAD}(${ADVERBS}(?:${STATES}))${TAIL}(?![\\p{L}])`, 'u');
 
-const MAY_SAY_CONDITION = /oil|dry|lubri|greas|graph|wax|mol|seize|copper|lock|tallow|öl|trocken|fett|graiss|huil|sec|sèch|oliat|ingrass/;
+const MAY_SAY_CONDITION =
+  /oil|dry|lubri|greas|graph|wax|mol|seize|copper|lock|tallow|öl|trocken|fett|graiss|huil|sec|sèch|oliat|ingrass/;
 
 /** Takes the printed words on the thread (`oiled`, `dry`, …) out of the text. */
 export function takeCondition(folded: string): { readonly rest: string; readonly condition?: string } {

@@ -30,7 +30,11 @@ export interface LengthPrint {
   readonly unit: PrintLengthUnit;
   readonly printedMin: number;
   readonly printedMax: number;
-  readonly crossCheck?: Agreement & { readonly unit: PrintLengthUnit; readonly min_mm: number; readonly max_mm: number };
+  readonly crossCheck?: Agreement & {
+    readonly unit: PrintLengthUnit;
+    readonly min_mm: number;
+    readonly max_mm: number;
+  };
   readonly notes: readonly Note[];
 }
 
@@ -69,7 +73,10 @@ function matchPart(list: readonly Token[], at: number) {
   const wholes = PARTS[word];
   if (!wholes) return undefined;
   let next = at + 1;
-  while (['of', 'a', 'an', 'de', 'di', '-'].includes(wordAt(list, next) ?? (list[next] as { text?: string })?.text ?? '')) next++;
+  while (
+    ['of', 'a', 'an', 'de', 'di', '-'].includes(wordAt(list, next) ?? (list[next] as { text?: string })?.text ?? '')
+  )
+    next++;
   const whole = WORDS.get(wordAt(list, next) ?? '');
   const unit = whole && wholes[whole];
   if (unit) return { unit, next: next + 1 };
@@ -93,7 +100,8 @@ const fail = (code: string, message: string) => new DomainError(code, message, '
 function assertScan(scan: Scan<PrintLengthUnit>): void {
   if (scan.groups.length === 0) throw fail('no-number', 'No figure was found. Type it as printed, such as “0.002 in”.');
   if (scan.negative) throw fail('negative', 'A length cannot be negative. Check the sign before the figure.');
-  if (scan.broken || scan.groups.length > 2) throw fail('unreadable', 'The figures do not make one length or one range.');
+  if (scan.broken || scan.groups.length > 2)
+    throw fail('unreadable', 'The figures do not make one length or one range.');
   const unitless = scan.groups.some((group) => !group.unit);
   if (scan.unknownBeforeUnit || (unitless && scan.unknownAfterFigure))
     throw fail('unknown-unit', `“${scan.unknownAfterFigure}” is not a unit of length known here.`);
@@ -110,11 +118,17 @@ function shareDenominator(group: Group<PrintLengthUnit>): Group<PrintLengthUnit>
 
 const SMALL = new Set<PrintLengthUnit>(['µm', 'thou', '0.0001 in', '0.01 mm', '0.1 mm']);
 
-const amountIn = (group: Group<PrintLengthUnit>): Amount => amountOf(group, SMALL.has(group.unit as PrintLengthUnit) ? 'thousand' : 'decimal');
+const amountIn = (group: Group<PrintLengthUnit>): Amount =>
+  amountOf(group, SMALL.has(group.unit as PrintLengthUnit) ? 'thousand' : 'decimal');
 
 function inMillimetres(amount: Amount, unit: PrintLengthUnit): PrintedInterval {
   const factor = PRINT_LENGTHS_MM[unit];
-  return { min: amount.min * factor, max: amount.max * factor, minHalf: amount.minHalf * factor, maxHalf: amount.maxHalf * factor };
+  return {
+    min: amount.min * factor,
+    max: amount.max * factor,
+    minHalf: amount.minHalf * factor,
+    maxHalf: amount.maxHalf * factor,
+  };
 }
 
 /** A range from nothing is compared at its upper end alone. */
@@ -151,7 +165,9 @@ export function readLength(text: string): LengthPrint {
   if (amount.max > 1e6) throw fail('unreadable', `The figure is larger than any page prints: ${amount.max}.`);
   const interval = inMillimetres(amount, unit);
   const other = second && inMillimetres(amountIn(second), second.unit as PrintLengthUnit);
-  const agreement = other && (interval.min > 0 ? compareIntervals(interval, other) : compareIntervals(upperEnd(interval), upperEnd(other)));
+  const agreement =
+    other &&
+    (interval.min > 0 ? compareIntervals(interval, other) : compareIntervals(upperEnd(interval), upperEnd(other)));
   const codes = new Set<PrintNoteCode>([
     ...notesOf(groups, amount),
     ...scan.limits,
@@ -163,7 +179,10 @@ export function readLength(text: string): LengthPrint {
     unit,
     printedMin: amount.min,
     printedMax: amount.max,
-    ...(agreement && other && { crossCheck: { ...agreement, unit: second?.unit as PrintLengthUnit, min_mm: other.min, max_mm: other.max } }),
+    ...(agreement &&
+      other && {
+        crossCheck: { ...agreement, unit: second?.unit as PrintLengthUnit, min_mm: other.min, max_mm: other.max },
+      }),
     notes: [...codes].map(printNote),
   };
 }

@@ -46,14 +46,19 @@ const unknownUnit = (scan: Scan<TorquePrintUnit>) =>
 const unitKind = (group: TorqueGroup | undefined) => group?.unit?.kind;
 
 function assertScan(scan: Scan<TorquePrintUnit>): void {
-  if (scan.groups.length === 0) throw new DomainError('no-number', 'No figure was found. Type it as printed, such as “5½ mkg”.', 'text');
-  if (scan.negative) throw new DomainError('negative', 'A torque cannot be negative. Check the sign before the figure.', 'text');
-  if (scan.broken) throw unreadable('The figures do not make one torque or one range. Enter each step as a leaf of its own.');
+  if (scan.groups.length === 0)
+    throw new DomainError('no-number', 'No figure was found. Type it as printed, such as “5½ mkg”.', 'text');
+  if (scan.negative)
+    throw new DomainError('negative', 'A torque cannot be negative. Check the sign before the figure.', 'text');
+  if (scan.broken)
+    throw unreadable('The figures do not make one torque or one range. Enter each step as a leaf of its own.');
   if (scan.unknownBeforeUnit) throw unknownUnit(scan);
   const unitless = scan.groups.some((group) => !group.unit);
-  if (unitless && scan.groups.length > 1) throw unreadable('One of the figures has no unit, so the text cannot be read safely.');
+  if (unitless && scan.groups.length > 1)
+    throw unreadable('One of the figures has no unit, so the text cannot be read safely.');
   if (unitless && scan.unknownAfterFigure) throw unknownUnit(scan);
-  if (unitless) throw new DomainError('no-unit', 'The figure has no unit. Add it as printed, such as “lb. ft.” or “mkg”.', 'text');
+  if (unitless)
+    throw new DomainError('no-unit', 'The figure has no unit. Add it as printed, such as “lb. ft.” or “mkg”.', 'text');
 }
 
 function assertAboveZero(group: TorqueGroup): void {
@@ -83,8 +88,11 @@ function takeStep(groups: readonly TorqueGroup[]): { step: TorqueStep; used: num
     const step = bareForceStep(first, unit.word);
     if (step) return { step, used: 1 };
   }
-  if (unit.kind === 'length' && groups.length === 1) throw new DomainError('unknown-unit', 'A length alone is not a torque.', 'text');
-  throw unreadable('The force and the length of lever could not be put together. Print them as “30 lb on a 10 in spanner”.');
+  if (unit.kind === 'length' && groups.length === 1)
+    throw new DomainError('unknown-unit', 'A length alone is not a torque.', 'text');
+  throw unreadable(
+    'The force and the length of lever could not be put together. Print them as “30 lb on a 10 in spanner”.',
+  );
 }
 
 function takeSteps(groups: readonly TorqueGroup[]): readonly TorqueStep[] {
@@ -114,7 +122,9 @@ interface Checked {
 function crossChecked(first: TorqueStep, others: readonly TorqueStep[]): Checked {
   if (others.length === 0) return { readings: first.readings };
   const checks = others.map((other) => {
-    const pairs = first.intervals.flatMap((mine, i) => other.intervals.map((theirs, j) => ({ i, j, ...compareIntervals(mine, theirs) })));
+    const pairs = first.intervals.flatMap((mine, i) =>
+      other.intervals.map((theirs, j) => ({ i, j, ...compareIntervals(mine, theirs) })),
+    );
     const best = pairs.find((pair) => pair.agrees) ?? pairs[0];
     return { other, best };
   });
@@ -156,7 +166,8 @@ function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, sq
  * @example readTorque('5½ mkg').readings[0].min_Nm // 53.936575
  */
 export function readTorque(text: string): TorquePrint | TurnPrint {
-  if (text.length > MAX_CHARACTERS) throw unreadable(`The text is longer than ${MAX_CHARACTERS} characters. Enter the figure alone.`);
+  if (text.length > MAX_CHARACTERS)
+    throw unreadable(`The text is longer than ${MAX_CHARACTERS} characters. Enter the figure alone.`);
   const { rest, condition } = takeCondition(foldCharacters(text));
   const scan = scanGroups(joinNumerals(tokens(markLimits(rest))), matchTorquePrintUnit);
   assertScan(scan);
@@ -177,6 +188,10 @@ export function readTorque(text: string): TorquePrint | TurnPrint {
     ...closingNotes(scan.limits, first.reversed, lead.max_Nm / lead.min_Nm),
     ...(crossCheck ? [crossCheck.agrees ? ('printed-units-agree' as const) : ('printed-units-disagree' as const)] : []),
   ]);
-  const result = { kind: first.kind, ambiguous: readings.length > 1 || first.notes.includes('bare-force-unit'), readings };
+  const result = {
+    kind: first.kind,
+    ambiguous: readings.length > 1 || first.notes.includes('bare-force-unit'),
+    readings,
+  };
   return { ...result, ...(crossCheck && { crossCheck }), ...printed, notes: [...codes].map(printNote) };
 }

@@ -39,8 +39,13 @@ const decimalsOf = (digits: string) => digits.split(/[.,]/)[1]?.length ?? 0;
 const halfOf = (decimals: number) => 0.5 * 10 ** -decimals;
 
 const plain = (value: number, half: number, comma: boolean, spaceBefore: boolean): Numeral => ({
-  kind: 'number', value, half, comma, fraction: false, spaceBefore,
-}); // prettier-ignore
+  kind: 'number',
+  value,
+  half,
+  comma,
+  fraction: false,
+  spaceBefore,
+});
 
 const PLAIN = /^\d+(?:\.(\d+))?$/;
 

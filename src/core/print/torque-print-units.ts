@@ -1,4 +1,11 @@
-import { FORCE_WORDS, LENGTH_WORDS, torqueUnitFromLetters, type ForceWord, type LengthWord, type TorqueUnit } from '@/core/units';
+import {
+  FORCE_WORDS,
+  LENGTH_WORDS,
+  torqueUnitFromLetters,
+  type ForceWord,
+  type LengthWord,
+  type TorqueUnit,
+} from '@/core/units';
 import type { UnitMatch } from './groups';
 import type { Token } from './tokens';
 
@@ -68,7 +75,8 @@ export function matchTorquePrintUnit(tokens: readonly Token[], at: number): Unit
   const afterFigure = tokens[at - 1]?.kind === 'number';
   if (mark === '"' && afterFigure) return { unit: { kind: 'length', word: 'in' }, next: at + 1 };
   if (mark === "'" && afterFigure) return { unit: { kind: 'length', word: 'ft' }, next: at + 1 };
-  if (mark === '°' && !['c', 'f'].includes(wordAt(tokens, at + 1) ?? '')) return { unit: { kind: 'turn', degrees: 1, flat: false }, next: at + 1 };
+  if (mark === '°' && !['c', 'f'].includes(wordAt(tokens, at + 1) ?? ''))
+    return { unit: { kind: 'turn', degrees: 1, flat: false }, next: at + 1 };
   const word = wordAt(tokens, at);
   if (word === undefined) return undefined;
   const torque = matchTorque(tokens, at);

@@ -1,4 +1,12 @@
-import { FORCE_N, LENGTH_M, SMALL_TORQUE_UNITS, TORQUE_UNITS_NM, type ForceWord, type LengthWord, type TorqueUnit } from '@/core/units';
+import {
+  FORCE_N,
+  LENGTH_M,
+  SMALL_TORQUE_UNITS,
+  TORQUE_UNITS_NM,
+  type ForceWord,
+  type LengthWord,
+  type TorqueUnit,
+} from '@/core/units';
 import { amountOf, hasThousandChoice, rangeOfFraction, type Amount, type CommaSense } from './amounts';
 import type { PrintedInterval } from './cross-check';
 import type { Group } from './groups';
@@ -69,7 +77,9 @@ const alternativesIn = (group: TorqueGroup, unit: TorqueUnit): readonly Alternat
 
 function notesOf(group: TorqueGroup, units: readonly TorqueUnit[]): readonly PrintNoteCode[] {
   const choice = hasThousandChoice(group) && units.some((unit) => !SMALL_TORQUE_UNITS.has(unit));
-  const comma = group.numbers.some((n) => n.comma && (n.thousand === undefined || !units.every((u) => SMALL_TORQUE_UNITS.has(u))));
+  const comma = group.numbers.some(
+    (n) => n.comma && (n.thousand === undefined || !units.every((u) => SMALL_TORQUE_UNITS.has(u))),
+  );
   return [
     ...(group.quotient ? ['quotient-notation' as const] : []),
     ...(choice ? ['thousands-or-decimal' as const] : comma ? ['decimal-comma' as const] : []),
@@ -78,7 +88,11 @@ function notesOf(group: TorqueGroup, units: readonly TorqueUnit[]): readonly Pri
   ];
 }
 
-const toStep = (kind: TorqueStep['kind'], found: readonly Alternative[], notes: readonly PrintNoteCode[]): TorqueStep => ({
+const toStep = (
+  kind: TorqueStep['kind'],
+  found: readonly Alternative[],
+  notes: readonly PrintNoteCode[],
+): TorqueStep => ({
   kind,
   readings: found.map((a) => a.reading),
   intervals: found.map((a) => a.interval),
@@ -87,7 +101,8 @@ const toStep = (kind: TorqueStep['kind'], found: readonly Alternative[], notes: 
 });
 
 /** A torque printed as a torque. */
-export const torqueStep = (group: TorqueGroup, unit: TorqueUnit): TorqueStep => toStep('torque', alternativesIn(group, unit), notesOf(group, [unit]));
+export const torqueStep = (group: TorqueGroup, unit: TorqueUnit): TorqueStep =>
+  toStep('torque', alternativesIn(group, unit), notesOf(group, [unit]));
 
 /** A bare force: every arm it may have been meant for, likeliest first; undefined where none is known. */
 export function bareForceStep(group: TorqueGroup, word: ForceWord): TorqueStep | undefined {
@@ -112,7 +127,11 @@ const leverLength = (groups: readonly TorqueGroup[]) => {
 };
 
 /** A pull on a lever: force × length. Undefined where the length is not one sharp figure. */
-export function leverStep(forceGroup: TorqueGroup, word: ForceWord, lengthGroups: readonly TorqueGroup[]): TorqueStep | undefined {
+export function leverStep(
+  forceGroup: TorqueGroup,
+  word: ForceWord,
+  lengthGroups: readonly TorqueGroup[],
+): TorqueStep | undefined {
   const length = leverLength(lengthGroups);
   if (!length) return undefined;
   const amount = amountOf(forceGroup, 'decimal');
@@ -125,7 +144,12 @@ export function leverStep(forceGroup: TorqueGroup, word: ForceWord, lengthGroups
     force: { unit: word, min: amount.min, max: amount.max },
     lever: length.lever,
   };
-  const interval = { min: reading.min_Nm, max: reading.max_Nm, minHalf: amount.minHalf * factor, maxHalf: amount.maxHalf * factor };
+  const interval = {
+    min: reading.min_Nm,
+    max: reading.max_Nm,
+    minHalf: amount.minHalf * factor,
+    maxHalf: amount.maxHalf * factor,
+  };
   const groups = [forceGroup, ...lengthGroups];
   const notes: PrintNoteCode[] = ['lever-pull'];
   if (groups.some((g) => g.numbers.some((n) => n.comma))) notes.push('decimal-comma');

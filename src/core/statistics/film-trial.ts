@@ -72,7 +72,9 @@ function byBolt(pulls: readonly TrialPull[], fastener: TrialFastener): ReadonlyM
 }
 
 function wearOf(logs: ReadonlyMap<string, readonly number[]>): number | undefined {
-  const changes = [...logs.values()].flatMap((own) => (own.length > 1 ? [((own.at(-1) ?? 0) - (own[0] ?? 0)) / (own.length - 1)] : []));
+  const changes = [...logs.values()].flatMap((own) =>
+    own.length > 1 ? [((own.at(-1) ?? 0) - (own[0] ?? 0)) / (own.length - 1)] : [],
+  );
   return changes.length > 0 ? (Math.exp(mean(changes)) - 1) * 100 : undefined;
 }
 
@@ -97,7 +99,12 @@ function shelfDeviationOf({ low, high }: Friction, { thread, bearing }: TrialFas
  * `common` is what does not average out (E, lengths, gauge scale), as a relative standard uncertainty.
  * @throws DomainError no-friction, bad-field
  */
-export function filmTrial(pulls: readonly TrialPull[], fastener: TrialFastener, shelf: Friction, common = 0): FilmTrial {
+export function filmTrial(
+  pulls: readonly TrialPull[],
+  fastener: TrialFastener,
+  shelf: Friction,
+  common = 0,
+): FilmTrial {
   if (pulls.length === 0) throw new DomainError('bad-field', 'A trial needs at least one pull.', 'pulls');
   const logs = byBolt(pulls, fastener);
   const values = [...logs.values()].map(mean);

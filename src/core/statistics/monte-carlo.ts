@@ -26,7 +26,10 @@ const N_MM_PER_N_M = 1000;
 const BATCH = 1024;
 
 /** The logarithm's slope on either side of the middle, a standard deviation. */
-const slopes = ({ low, middle, high }: Friction) => ({ up: Math.log(high / middle) / Z95, down: Math.log(middle / low) / Z95 });
+const slopes = ({ low, middle, high }: Friction) => ({
+  up: Math.log(high / middle) / Z95,
+  down: Math.log(middle / low) / Z95,
+});
 
 /**
  * Draws clamp loads: friction a split lognormal, thread and head with one deviate where they share a film;
@@ -36,9 +39,23 @@ const slopes = ({ low, middle, high }: Friction) => ({ up: Math.log(high / middl
  */
 export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
   assertBand(input);
-  const { samples, thread, bearing, torque_Nm, muThread, muHead, prevailing_Nm = 0, wrenchAccuracy_pct, graduation_Nm = 0 } = input;
+  const {
+    samples,
+    thread,
+    bearing,
+    torque_Nm,
+    muThread,
+    muHead,
+    prevailing_Nm = 0,
+    wrenchAccuracy_pct,
+    graduation_Nm = 0,
+  } = input;
   if (!Number.isInteger(samples) || samples < 1 || samples > MAX_SAMPLES)
-    throw new DomainError('bad-field', `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`, 'samples');
+    throw new DomainError(
+      'bad-field',
+      `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`,
+      'samples',
+    );
   const { fill } = createRandom(input.seed);
   const shared = input.sharedFilm !== false;
   const [p, ct, ch] = [liftArm(thread), threadArm(thread), headArm(bearing)];

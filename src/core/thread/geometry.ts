@@ -6,7 +6,8 @@ import type { Thread, ThreadRow } from './thread';
  * As = π/4 · ((d2 + d3)/2)², diameters in mm, As in mm²
  * @source ISO 898-1
  */
-const stressArea = (pitchDiameter_mm: number, minorDiameter_mm: number): number => (Math.PI / 4) * ((pitchDiameter_mm + minorDiameter_mm) / 2) ** 2;
+const stressArea = (pitchDiameter_mm: number, minorDiameter_mm: number): number =>
+  (Math.PI / 4) * ((pitchDiameter_mm + minorDiameter_mm) / 2) ** 2;
 
 /** Works a table row out into a thread. Diameters are basic (no allowance), in mm. */
 export function threadOfRow(row: ThreadRow): Thread {

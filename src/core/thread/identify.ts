@@ -38,7 +38,8 @@ interface Scored extends ThreadCandidate {
 }
 
 function pitchOf({ pitch_mm, tpi }: ThreadMeasured): number | undefined {
-  if (pitch_mm !== undefined && tpi !== undefined) throw new DomainError('bad-field', 'Give pitch_mm or tpi, not both: one gauge was used.', 'tpi');
+  if (pitch_mm !== undefined && tpi !== undefined)
+    throw new DomainError('bad-field', 'Give pitch_mm or tpi, not both: one gauge was used.', 'tpi');
   if (pitch_mm !== undefined) assertPositive(pitch_mm, 'pitch_mm');
   if (tpi !== undefined) assertPositive(tpi, 'tpi');
   return pitch_mm ?? (tpi === undefined ? undefined : 25.4 / tpi);
@@ -51,16 +52,26 @@ function score(row: ThreadRow, major_mm: number, pitch: number | undefined, tole
   const off = Math.abs(pitchError_mm ?? 0) / (row.pitch_mm * PITCH_TOLERANCE);
   if (away > 1 + 1e-9 || off > 1 + 1e-9) return undefined;
   const rarity = row.usual ? 0 : 0.001;
-  const found = { designation: row.designation, series: row.series, majorError_mm, row, score: away ** 2 + off ** 2 + rarity };
+  const found = {
+    designation: row.designation,
+    series: row.series,
+    majorError_mm,
+    row,
+    score: away ** 2 + off ** 2 + rarity,
+  };
   return pitchError_mm === undefined ? found : { ...found, pitchError_mm };
 }
 
-const sameMeasure = (a: ThreadRow, b: ThreadRow) => Math.abs(a.major_mm - b.major_mm) < 0.02 && Math.abs(a.pitch_mm - b.pitch_mm) < 0.005;
+const sameMeasure = (a: ThreadRow, b: ThreadRow) =>
+  Math.abs(a.major_mm - b.major_mm) < 0.02 && Math.abs(a.pitch_mm - b.pitch_mm) < 0.005;
 const sameForm = (a: ThreadRow, b: ThreadRow) => threadForm(a.series) === threadForm(b.series);
 
 function notesFor(found: readonly Scored[], pitchGiven: boolean): readonly Note[] {
   const [best, ...others] = found;
-  if (!best) return [{ code: 'no-candidate', message: 'No thread known here measures so. Measure again, or allow a wider tolerance.' }];
+  if (!best)
+    return [
+      { code: 'no-candidate', message: 'No thread known here measures so. Measure again, or allow a wider tolerance.' },
+    ];
   const names = others.slice(0, 3).map((other) => other.designation);
   const notes: Note[] = [];
   if (others.length > 0)
@@ -68,7 +79,9 @@ function notesFor(found: readonly Scored[], pitchGiven: boolean): readonly Note[
       code: 'look-alike',
       message: `${best.designation} is easily taken for ${names.join(', ')}. Try a known nut by hand before any force.`,
     });
-  const twin = pitchGiven ? others.find((other) => sameMeasure(other.row, best.row) && !sameForm(other.row, best.row)) : undefined;
+  const twin = pitchGiven
+    ? others.find((other) => sameMeasure(other.row, best.row) && !sameForm(other.row, best.row))
+    : undefined;
   if (twin)
     notes.push({
       code: 'needs-profile-gauge',
@@ -87,7 +100,9 @@ export function identifyThread(measured: ThreadMeasured, own: readonly ThreadRow
   const tolerance = measured.tolerance_mm ?? DIAMETER_TOLERANCE_MM;
   assertPositive(tolerance, 'tolerance_mm');
   const pitch = pitchOf(measured);
-  const found = [...THREAD_ROWS, ...own].flatMap((row) => score(row, measured.major_mm, pitch, tolerance) ?? []).sort((a, b) => a.score - b.score);
+  const found = [...THREAD_ROWS, ...own]
+    .flatMap((row) => score(row, measured.major_mm, pitch, tolerance) ?? [])
+    .sort((a, b) => a.score - b.score);
   return {
     candidates: found.map(({ row: _row, score: _score, ...candidate }) => candidate),
     notes: notesFor(found, pitch !== undefined),
@@ -95,7 +110,10 @@ export function identifyThread(measured: ThreadMeasured, own: readonly ThreadRow
 }
 
 /** Threads whose hexagon takes a spanner of this size, mm across flats. */
-export function threadsForSpanner(flats_mm: number, tolerance_mm = 0.2): readonly { readonly row: ThreadRow; readonly standard: string }[] {
+export function threadsForSpanner(
+  flats_mm: number,
+  tolerance_mm = 0.2,
+): readonly { readonly row: ThreadRow; readonly standard: string }[] {
   assertPositive(flats_mm, 'flats_mm');
   return THREAD_ROWS.flatMap((row) => {
     const hexagon = row.acrossFlats_mm?.find(({ mm }) => Math.abs(mm - flats_mm) <= tolerance_mm);

@@ -17,8 +17,11 @@ export interface OwnThread {
 }
 
 /** Diameter, pitch and angle say the whole thread: `11.3×1.1 60°` is a name that needs no table. */
-export const ownDesignation = ({ major_mm, pitch_mm, angle_deg }: Pick<OwnThread, 'major_mm' | 'pitch_mm' | 'angle_deg'>): string =>
-  `${major_mm}×${pitch_mm} ${angle_deg}°`;
+export const ownDesignation = ({
+  major_mm,
+  pitch_mm,
+  angle_deg,
+}: Pick<OwnThread, 'major_mm' | 'pitch_mm' | 'angle_deg'>): string => `${major_mm}×${pitch_mm} ${angle_deg}°`;
 
 /** A thread by its figures as a row of a table; undefined where the figures make none. */
 export function ownRow(major_mm: number, pitch_mm: number, angle_deg: number): ThreadRow | undefined {

@@ -9,14 +9,34 @@ import { UNIFIED_ROWS } from './series/unified';
 import { WHITWORTH_ROWS } from './series/whitworth';
 import type { Thread, ThreadRow, ThreadSeries } from './thread';
 
-export const THREAD_ROWS: readonly ThreadRow[] = [...METRIC_ROWS, ...UNIFIED_ROWS, ...WHITWORTH_ROWS, ...CYCLE_ROWS, ...BRITISH_ASSOCIATION_ROWS];
+export const THREAD_ROWS: readonly ThreadRow[] = [
+  ...METRIC_ROWS,
+  ...UNIFIED_ROWS,
+  ...WHITWORTH_ROWS,
+  ...CYCLE_ROWS,
+  ...BRITISH_ASSOCIATION_ROWS,
+];
 
 const THREADS: ReadonlyMap<ThreadRow, Thread> = new Map(THREAD_ROWS.map((row) => [row, threadOfRow(row)]));
 
 const SERIES_WORDS = dictionary<readonly ThreadSeries[]>({
-  unc: ['UNC'], nc: ['UNC'], unf: ['UNF'], nf: ['UNF'], un: ['UNC', 'UNF'], bsw: ['BSW'], w: ['BSW'], ww: ['BSW'], whit: ['BSW'],
-  whitworth: ['BSW'], bsf: ['BSF'], cei: ['CEI'], bsc: ['CEI'], cycle: ['CEI'], ba: ['BA'], m: ['M'],
-}); // prettier-ignore
+  unc: ['UNC'],
+  nc: ['UNC'],
+  unf: ['UNF'],
+  nf: ['UNF'],
+  un: ['UNC', 'UNF'],
+  bsw: ['BSW'],
+  w: ['BSW'],
+  ww: ['BSW'],
+  whit: ['BSW'],
+  whitworth: ['BSW'],
+  bsf: ['BSF'],
+  cei: ['CEI'],
+  bsc: ['CEI'],
+  cycle: ['CEI'],
+  ba: ['BA'],
+  m: ['M'],
+});
 
 interface Wanted {
   readonly series: readonly ThreadSeries[];
@@ -27,7 +47,15 @@ interface Wanted {
   readonly label: string;
 }
 
-const VULGAR: Readonly<Record<string, string>> = { '¼': '1/4', '½': '1/2', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+const VULGAR: Readonly<Record<string, string>> = {
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 
 const tidyText = (text: string): string =>
   text
@@ -51,17 +79,26 @@ const INCH_PATTERN = /^(?:(no|#) ?)?(\d+(?:\/\d+)?)(?:(?: ?[x-] ?| )(\d+))? ?([a
 
 function parse(text: string): Wanted | undefined {
   const metric = METRIC_PATTERN.exec(text);
-  if (metric) return { series: ['M'], size: Number(metric[1]), numbered: false, pitch: metric[2] ? Number(metric[2]) : undefined, label: text };
+  if (metric)
+    return {
+      series: ['M'],
+      size: Number(metric[1]),
+      numbered: false,
+      pitch: metric[2] ? Number(metric[2]) : undefined,
+      label: text,
+    };
   const inch = INCH_PATTERN.exec(text);
   if (!inch) return undefined;
   const [, no, size = '', pitch, word = ''] = inch;
   const series = word === '' ? (['UNC', 'UNF'] as const) : SERIES_WORDS[word];
   if (!series || (word === '' && pitch === undefined)) return undefined;
-  const numbered = series.includes('BA') || no !== undefined || (word.startsWith('un') && !size.includes('/') && Number(size) !== 1);
+  const numbered =
+    series.includes('BA') || no !== undefined || (word.startsWith('un') && !size.includes('/') && Number(size) !== 1);
   return { series, size: inches(size), numbered, pitch: pitch === undefined ? undefined : Number(pitch), label: text };
 }
 
-const rowSize = (row: ThreadRow): number => (row.series === 'M' ? row.major_mm : inches(row.nominal.replace('No. ', '')));
+const rowSize = (row: ThreadRow): number =>
+  row.series === 'M' ? row.major_mm : inches(row.nominal.replace('No. ', ''));
 const rowNumbered = (row: ThreadRow) => row.series === 'BA' || row.nominal.startsWith('No.');
 const rowPitch = (row: ThreadRow) => (row.series === 'M' ? row.pitch_mm : 25.4 / row.pitch_mm);
 
@@ -73,12 +110,16 @@ const fits = (row: ThreadRow, wanted: Wanted): boolean =>
 
 /** The row nearest to what was asked for, by size first and pitch second, within the series asked for if it exists. */
 function nearest(wanted: Wanted | undefined, text: string): ThreadRow {
-  const pool = wanted ? THREAD_ROWS.filter((row) => wanted.series.includes(row.series) && rowNumbered(row) === wanted.numbered) : [];
+  const pool = wanted
+    ? THREAD_ROWS.filter((row) => wanted.series.includes(row.series) && rowNumbered(row) === wanted.numbered)
+    : [];
   const rows = pool.length > 0 ? pool : THREAD_ROWS;
   const printed = /\d+(?:\/\d+|\.\d+)?/.exec(tidyText(text))?.[0];
   const printed_mm = printed?.includes('/') ? inches(printed) * 25.4 : Number(printed ?? 10);
-  const away = (row: ThreadRow) => (wanted ? rowSize(row) / Math.max(wanted.size, 1e-6) : row.major_mm / Math.max(printed_mm, 1e-6)) - 1;
-  const distance = (row: ThreadRow) => Math.abs(away(row)) * 100 + (wanted?.pitch ? Math.abs(rowPitch(row) / wanted.pitch - 1) : row.usual ? 0 : 0.5);
+  const away = (row: ThreadRow) =>
+    (wanted ? rowSize(row) / Math.max(wanted.size, 1e-6) : row.major_mm / Math.max(printed_mm, 1e-6)) - 1;
+  const distance = (row: ThreadRow) =>
+    Math.abs(away(row)) * 100 + (wanted?.pitch ? Math.abs(rowPitch(row) / wanted.pitch - 1) : row.usual ? 0 : 0.5);
   return rows.reduce((best, row) => (distance(row) < distance(best) ? row : best));
 }
 
@@ -90,13 +131,19 @@ function otherSeries(wanted: Wanted): readonly ThreadRow[] {
 
 function unknown(text: string, wanted: Wanted | undefined): DomainError {
   const others = wanted ? otherSeries(wanted) : [];
-  const near = others.length > 0 ? others.map((row) => row.designation).join(' or ') : nearest(wanted, text).designation;
+  const near =
+    others.length > 0 ? others.map((row) => row.designation).join(' or ') : nearest(wanted, text).designation;
   return new DomainError('unknown-thread', `“${text}” is not a thread known here. The nearest is ${near}.`, 'thread');
 }
 
 const secondPitch = (row: ThreadRow, wanted: Wanted): readonly Note[] =>
   row.series === 'CEI' && wanted.pitch === undefined && rowSize(row) >= 7 / 16 - 1e-9
-    ? [{ code: 'second-pitch', message: `${row.nominal} CEI was also cut with 20 threads to the inch; 26 is taken here.` }]
+    ? [
+        {
+          code: 'second-pitch',
+          message: `${row.nominal} CEI was also cut with 20 threads to the inch; 26 is taken here.`,
+        },
+      ]
     : [];
 
 const cache = new Map<string, { readonly thread: Thread; readonly notes: readonly Note[] }>();

@@ -1,7 +1,15 @@
 export { stages, type StageScheme } from './stages';
 export { order, type OrderSchool, type Position } from './order';
 export { MAX_FASTENERS, patternPositions, type PatternKind } from './pattern';
-export { tighteningPlan, type Plan, type PlannedStage, type PullStep, type ShaftStep, type Step, type UnitOfWork } from './plan';
+export {
+  tighteningPlan,
+  type Plan,
+  type PlannedStage,
+  type PullStep,
+  type ShaftStep,
+  type Step,
+  type UnitOfWork,
+} from './plan';
 export {
   PULL_OUTCOMES,
   assertFollows,

@@ -93,7 +93,11 @@ function starRing(ring: readonly Place[]): readonly Place[] {
 
 const star = (places: readonly Place[]): readonly Place[] => rings(places, BOLT_CIRCLE_SLACK).flatMap(starRing);
 
-const SCHOOLS: Readonly<Record<OrderSchool, (places: readonly Place[]) => readonly Place[]>> = { 'centre-out': centreOut, spiral, star };
+const SCHOOLS: Readonly<Record<OrderSchool, (places: readonly Place[]) => readonly Place[]>> = {
+  'centre-out': centreOut,
+  spiral,
+  star,
+};
 
 const isPosition = (value: unknown): value is Position =>
   Array.isArray(value) && value.length === 2 && value.every((n) => typeof n === 'number' && Number.isFinite(n));
@@ -109,9 +113,17 @@ export function order(positions: readonly Position[], school: OrderSchool): read
     throw new DomainError('bad-field', `positions must be a list of 1 to ${MAX_POSITIONS} points [x, y].`, 'positions');
   const wrong = positions.findIndex((position) => !isPosition(position));
   if (wrong >= 0)
-    throw new DomainError('bad-field', `positions[${wrong}] must be two numbers, got ${JSON.stringify(positions[wrong])}.`, 'positions');
+    throw new DomainError(
+      'bad-field',
+      `positions[${wrong}] must be two numbers, got ${JSON.stringify(positions[wrong])}.`,
+      'positions',
+    );
   const inTurn = Object.hasOwn(SCHOOLS, school) ? SCHOOLS[school] : undefined;
   if (!inTurn)
-    throw new DomainError('bad-field', `school must be one of ${Object.keys(SCHOOLS).join(', ')}, got ${JSON.stringify(school)}.`, 'school');
+    throw new DomainError(
+      'bad-field',
+      `school must be one of ${Object.keys(SCHOOLS).join(', ')}, got ${JSON.stringify(school)}.`,
+      'school',
+    );
   return inTurn(placesOf(positions)).map((place) => place.index);
 }

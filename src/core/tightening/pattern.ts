@@ -14,7 +14,9 @@ function rows(count: number): readonly Position[] {
   const upper = Math.ceil(count / 2);
   const lower = count - upper;
   const lowerShift = (upper - lower) / 2;
-  return Array.from({ length: count }, (_, i): Position => (i < upper ? [i * PITCH, 0] : [(i - upper + lowerShift) * PITCH, ROW_GAP]));
+  return Array.from({ length: count }, (_, i): Position =>
+    i < upper ? [i * PITCH, 0] : [(i - upper + lowerShift) * PITCH, ROW_GAP],
+  );
 }
 
 function ring(count: number): readonly Position[] {
@@ -38,9 +40,17 @@ const caps = (count: number): readonly Position[] =>
  */
 export function patternPositions(kind: PatternKind, count: number): readonly Position[] {
   if (!Number.isInteger(count) || count < 1 || count > MAX_FASTENERS)
-    throw new DomainError('bad-field', `positions must be a whole number from 1 to ${MAX_FASTENERS}, got ${count}.`, 'positions');
+    throw new DomainError(
+      'bad-field',
+      `positions must be a whole number from 1 to ${MAX_FASTENERS}, got ${count}.`,
+      'positions',
+    );
   if (kind === 'caps' && count % 2 === 1)
-    throw new DomainError('bad-field', `A line of caps has two fasteners a cap, so an even number; got ${count}.`, 'positions');
+    throw new DomainError(
+      'bad-field',
+      `A line of caps has two fasteners a cap, so an even number; got ${count}.`,
+      'positions',
+    );
   if (kind === 'rows') return rows(count);
   return kind === 'ring' ? ring(count) : caps(count);
 }

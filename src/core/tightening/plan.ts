@@ -55,7 +55,10 @@ function groupsInTurn({ positions, school, perGroup = 1 }: PlanInput): readonly 
   );
   const middles = groups.map((group): Position => {
     const points = group.map((i) => positions[i] as Position);
-    return [points.reduce((sum, [x]) => sum + x, 0) / points.length, points.reduce((sum, [, y]) => sum + y, 0) / points.length];
+    return [
+      points.reduce((sum, [x]) => sum + x, 0) / points.length,
+      points.reduce((sum, [, y]) => sum + y, 0) / points.length,
+    ];
   });
   return order(middles, school).map((g) => groups[g] as readonly number[]);
 }

@@ -8,7 +8,13 @@ export const PULL_OUTCOMES: readonly PullOutcome[] = ['pulled', 'did-not-move', 
 
 /** One line of the bench record. Lines are only ever added; `strike` takes back the last one that still stands. */
 export type BenchEvent =
-  | { readonly id: string; readonly kind: 'pull'; readonly step: number; readonly outcome: PullOutcome; readonly at: string }
+  | {
+      readonly id: string;
+      readonly kind: 'pull';
+      readonly step: number;
+      readonly outcome: PullOutcome;
+      readonly at: string;
+    }
   | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }
   | { readonly id: string; readonly kind: 'strike'; readonly strikes: string; readonly at: string };
 
@@ -54,7 +60,14 @@ export function roundState(steps: readonly Step[], events: readonly BenchEvent[]
   const struck = isStruck(events);
   const done = events.filter((event): event is DoneEvent => event.kind !== 'strike' && !struck.has(event.id));
   const next = done.length;
-  return { next, complete: next >= steps.length, done, struck, last: done.at(-1), marks: marksOf(steps, done, fasteners) };
+  return {
+    next,
+    complete: next >= steps.length,
+    done,
+    struck,
+    last: done.at(-1),
+    marks: marksOf(steps, done, fasteners),
+  };
 }
 
 /**
@@ -64,7 +77,8 @@ export function roundState(steps: readonly Step[], events: readonly BenchEvent[]
 export function assertFollows(steps: readonly Step[], events: readonly BenchEvent[], event: BenchEvent): void {
   const now = roundState(steps, events, 0);
   if (event.kind === 'strike') {
-    if (now.last?.id !== event.strikes) throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be struck.', 'strikes');
+    if (now.last?.id !== event.strikes)
+      throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be struck.', 'strikes');
     return;
   }
   const expected = steps[now.next];

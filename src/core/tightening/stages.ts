@@ -14,7 +14,8 @@ function fractionsOf(scheme: StageScheme): readonly number[] {
   const fractions = typeof scheme === 'string' ? NAMED[scheme] : scheme;
   if (!fractions || fractions.length === 0) throw new DomainError('bad-field', `${EXPECTED}.`, 'scheme');
   const rises = fractions.every((f, i) => f > (i === 0 ? 0 : (fractions[i - 1] as number)) && f <= 1);
-  if (!rises || fractions.at(-1) !== 1) throw new DomainError('bad-field', `${EXPECTED}, got ${JSON.stringify(scheme)}.`, 'scheme');
+  if (!rises || fractions.at(-1) !== 1)
+    throw new DomainError('bad-field', `${EXPECTED}, got ${JSON.stringify(scheme)}.`, 'scheme');
   return fractions;
 }
 
@@ -41,6 +42,13 @@ export function stages(
   kept.push(final);
   const dropped = fractions.length - kept.length;
   const notes =
-    dropped > 0 ? [{ code: 'stages-merged', message: `${dropped} of the stages fell together on the wrench's graduation and were left out.` }] : [];
+    dropped > 0
+      ? [
+          {
+            code: 'stages-merged',
+            message: `${dropped} of the stages fell together on the wrench's graduation and were left out.`,
+          },
+        ]
+      : [];
   return { stages: kept, notes };
 }

@@ -18,7 +18,8 @@ export class DomainError extends Error {
  * Tells a refusal from a bug. By name, not by class: a framework may bundle this module more than once,
  * and then an error from one copy is no instance of the other's class.
  */
-export const isDomainError = (thrown: unknown): thrown is DomainError => thrown instanceof Error && thrown.name === 'DomainError';
+export const isDomainError = (thrown: unknown): thrown is DomainError =>
+  thrown instanceof Error && thrown.name === 'DomainError';
 
 /** A remark that travels with a result: the figure stands, but the reader should know this. */
 export interface Note {

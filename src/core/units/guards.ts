@@ -23,7 +23,8 @@ export function assertNotNegative(value: unknown, field: string): asserts value 
 /** Refuses a number outside low…high, both included. @throws DomainError bad-field */
 export function assertWithin(value: unknown, low: number, high: number, field: string): asserts value is number {
   assertFinite(value, field);
-  if (!(value >= low && value <= high)) throw new DomainError('bad-field', `${field} must lie between ${low} and ${high}, got ${value}.`, field);
+  if (!(value >= low && value <= high))
+    throw new DomainError('bad-field', `${field} must lie between ${low} and ${high}, got ${value}.`, field);
 }
 
 /** Takes the last noise digits off a computed decimal (0.1 × 3 → 0.3). */

@@ -1,7 +1,14 @@
 export { dictionary } from './dictionary';
 export { DomainError, atField, isDomainError, type Note } from './domain-error';
 export { assertFinite, assertNotNegative, assertPositive, assertWithin, tidy } from './guards';
-export { SMALL_TORQUE_UNITS, TORQUE_UNITS, TORQUE_UNITS_NM, torqueFromSi, torqueToSi, type TorqueUnit } from './torque-units';
+export {
+  SMALL_TORQUE_UNITS,
+  TORQUE_UNITS,
+  TORQUE_UNITS_NM,
+  torqueFromSi,
+  torqueToSi,
+  type TorqueUnit,
+} from './torque-units';
 export { torqueUnitFromLetters } from './torque-unit-name';
 export { FORCE_N, FORCE_WORDS, LENGTH_M, LENGTH_WORDS, type ForceWord, type LengthWord } from './unit-words';
 export { convert } from './convert';

@@ -99,7 +99,8 @@ const buildTable = (): ReadonlyMap<string, Unit> => {
   const table = new Map<string, Unit>();
   for (const [name, factor] of Object.entries(TORQUE_UNITS_NM)) table.set(name, { kind: 'torque', factor, offset: 0 });
   for (const [kind, rows] of Object.entries(ROWS) as [UnitKind, readonly Row[]][])
-    for (const [names, factor, offset = 0] of rows) for (const name of names.split('|')) table.set(name, { kind, factor, offset });
+    for (const [names, factor, offset = 0] of rows)
+      for (const name of names.split('|')) table.set(name, { kind, factor, offset });
   return table;
 };
 

@@ -3,7 +3,11 @@ export type ForceWord = 'N' | 'daN' | 'cN' | 'kN' | 'kgf' | 'gf' | 'lbf' | 'ozf'
 export type LengthWord = 'm' | 'cm' | 'mm' | 'ft' | 'in';
 
 const spread = <T extends string>(table: Record<T, string>): ReadonlyMap<string, T> =>
-  new Map((Object.entries(table) as [T, string][]).flatMap(([unit, words]) => words.split(' ').map((word): [string, T] => [word, unit])));
+  new Map(
+    (Object.entries(table) as [T, string][]).flatMap(([unit, words]) =>
+      words.split(' ').map((word): [string, T] => [word, unit]),
+    ),
+  );
 
 export const FORCE_WORDS: ReadonlyMap<string, ForceWord> = spread<ForceWord>({
   N: 'n newton newtons',

@@ -7,19 +7,32 @@ export interface CalibrationPoint {
 }
 
 /** Points in rising order. @throws DomainError bad-field where two points contradict each other */
-export function sortedCalibration(points: readonly CalibrationPoint[], field = 'wrench.calibration'): readonly CalibrationPoint[] {
+export function sortedCalibration(
+  points: readonly CalibrationPoint[],
+  field = 'wrench.calibration',
+): readonly CalibrationPoint[] {
   points.forEach((point, i) => {
     assertPositive(point.set, `${field}[${i}].set`);
     assertPositive(point.true, `${field}[${i}].true`);
   });
   const sorted = [...points].sort((a, b) => a.set - b.set);
-  const bad = sorted.findIndex((point, i) => i > 0 && !(point.set > (sorted[i - 1]?.set ?? 0) && point.true > (sorted[i - 1]?.true ?? 0)));
+  const bad = sorted.findIndex(
+    (point, i) => i > 0 && !(point.set > (sorted[i - 1]?.set ?? 0) && point.true > (sorted[i - 1]?.true ?? 0)),
+  );
   if (bad >= 0)
-    throw new DomainError('bad-field', `${field} must rise: a higher setting delivers more. Check the point at ${sorted[bad]?.set}.`, field);
+    throw new DomainError(
+      'bad-field',
+      `${field} must rise: a higher setting delivers more. Check the point at ${sorted[bad]?.set}.`,
+      field,
+    );
   return sorted;
 }
 
-const between = (x: number, from: 'set' | 'true', points: readonly CalibrationPoint[]): { readonly value: number; readonly outside: boolean } => {
+const between = (
+  x: number,
+  from: 'set' | 'true',
+  points: readonly CalibrationPoint[],
+): { readonly value: number; readonly outside: boolean } => {
   const to = from === 'set' ? 'true' : 'set';
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last) return { value: x, outside: false };
@@ -38,4 +51,5 @@ const between = (x: number, from: 'set' | 'true', points: readonly CalibrationPo
 export const settingFor = (wanted: number, points: readonly CalibrationPoint[]) => between(wanted, 'true', points);
 
 /** What a setting delivers. */
-export const deliveredAt = (set: number, points: readonly CalibrationPoint[]): number => between(set, 'set', points).value;
+export const deliveredAt = (set: number, points: readonly CalibrationPoint[]): number =>
+  between(set, 'set', points).value;

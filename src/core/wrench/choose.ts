@@ -1,5 +1,12 @@
 import { torqueFromSi } from '@/core/units';
-import { windowFloor, wrenchSetting, type Adaptor, type WrenchScale, type WrenchSetting, type WrenchWindow } from './setting';
+import {
+  windowFloor,
+  wrenchSetting,
+  type Adaptor,
+  type WrenchScale,
+  type WrenchSetting,
+  type WrenchWindow,
+} from './setting';
 
 /** A wrench of the shelf, as the choice sees it. */
 export interface ShelfWrench extends WrenchScale {
@@ -17,7 +24,12 @@ export interface PassedOver {
 }
 
 export interface WrenchChoice {
-  readonly chosen?: { readonly id: string; readonly name: string; readonly setting: WrenchSetting; readonly reason: string };
+  readonly chosen?: {
+    readonly id: string;
+    readonly name: string;
+    readonly setting: WrenchSetting;
+    readonly reason: string;
+  };
   readonly passedOver: readonly PassedOver[];
 }
 
@@ -32,7 +44,8 @@ const figure = (value: number) => String(Number(value.toPrecision(3)));
 function reasonAgainst(wrench: ShelfWrench, setting: WrenchSetting, window: WrenchWindow): string | undefined {
   const wanted = `${figure(setting.setting)} ${wrench.unit}`;
   if (!setting.onScale) return `${wanted} is off its scale of ${wrench.min} to ${wrench.max}.`;
-  if (!setting.inWindow) return `${wanted} lies below ${figure(windowFloor(wrench, window))}, outside ${WINDOW_WORDS[window]}.`;
+  if (!setting.inWindow)
+    return `${wanted} lies below ${figure(windowFloor(wrench, window))}, outside ${WINDOW_WORDS[window]}.`;
   return undefined;
 }
 
@@ -44,13 +57,22 @@ const doubt = (wrench: ShelfWrench, setting: WrenchSetting) =>
  * Chooses the wrench that is trusted at this torque with the least doubt, and says why the others were passed over.
  * Where none is trusted there, the one highest on its scale is taken and said to be low; nothing is chosen where all are off their scales.
  */
-export function chooseWrench(target_Nm: number, shelf: readonly ShelfWrench[], window: WrenchWindow, adaptor?: Adaptor): WrenchChoice {
+export function chooseWrench(
+  target_Nm: number,
+  shelf: readonly ShelfWrench[],
+  window: WrenchWindow,
+  adaptor?: Adaptor,
+): WrenchChoice {
   const tried = shelf.map((wrench) => {
     const setting = wrenchSetting(target_Nm, wrench, window, adaptor);
     return { wrench, setting, against: reasonAgainst(wrench, setting, window) };
   });
-  const fit = tried.filter((one) => one.against === undefined).sort((a, b) => doubt(a.wrench, a.setting) - doubt(b.wrench, b.setting));
-  const onScale = tried.filter(({ setting }) => setting.onScale).sort((a, b) => b.setting.setting / b.wrench.max - a.setting.setting / a.wrench.max);
+  const fit = tried
+    .filter((one) => one.against === undefined)
+    .sort((a, b) => doubt(a.wrench, a.setting) - doubt(b.wrench, b.setting));
+  const onScale = tried
+    .filter(({ setting }) => setting.onScale)
+    .sort((a, b) => b.setting.setting / b.wrench.max - a.setting.setting / a.wrench.max);
   const best = fit[0] ?? onScale[0];
   const passedOver = tried
     .filter((one) => one !== best)

@@ -75,9 +75,17 @@ function assertScale(scale: WrenchScale, window: WrenchWindow): void {
   assertPositive(scale.max, 'wrench.max');
   assertPositive(scale.graduation, 'wrench.graduation');
   if (!(scale.max > scale.min))
-    throw new DomainError('bad-field', `wrench.max must be above wrench.min (${scale.min}), got ${scale.max}.`, 'wrench.max');
+    throw new DomainError(
+      'bad-field',
+      `wrench.max must be above wrench.min (${scale.min}), got ${scale.max}.`,
+      'wrench.max',
+    );
   if (!WRENCH_WINDOWS.includes(window))
-    throw new DomainError('bad-field', `window must be one of ${WRENCH_WINDOWS.join(', ')}, got ${JSON.stringify(window)}.`, 'window');
+    throw new DomainError(
+      'bad-field',
+      `window must be one of ${WRENCH_WINDOWS.join(', ')}, got ${JSON.stringify(window)}.`,
+      'window',
+    );
 }
 
 const EXTRAPOLATED: Note = {
@@ -91,7 +99,12 @@ const SLACK = 1e-9;
  * Where to set a wrench for a torque at the fastener: through the adaptor and the last check, in its own unit, to its graduation.
  * @throws DomainError bad-field
  */
-export function wrenchSetting(target_Nm: number, wrench: WrenchScale, window: WrenchWindow = 'whole', adaptor?: Adaptor): WrenchSetting {
+export function wrenchSetting(
+  target_Nm: number,
+  wrench: WrenchScale,
+  window: WrenchWindow = 'whole',
+  adaptor?: Adaptor,
+): WrenchSetting {
   assertPositive(target_Nm, 'target_Nm');
   assertScale(wrench, window);
   const points = sortedCalibration(wrench.calibration ?? []);

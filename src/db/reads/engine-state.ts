@@ -4,7 +4,8 @@ import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening } from '@/model/joint/tightening';
 import type { Shop } from '../shop';
-import { EngineState, JointState, retorqueOf, TighteningState } from '@/model/engine/engine-state';
+import type { EngineState, JointState, TighteningState } from '@/model/engine/engine-state';
+import { retorqueOf } from '@/model/engine/engine-state';
 
 export function tighteningState(shop: Shop, tightening: Tightening): TighteningState {
   const events = shop.tightenings.events(tightening.id);
@@ -13,7 +14,9 @@ export function tighteningState(shop: Shop, tightening: Tightening): TighteningS
 
 export function jointState(shop: Shop, engine: Engine, joint: Joint, heat = shop.heat.log(engine.id)): JointState {
   const tightenings = shop.tightenings.ofJoint(joint.id).map((tightening) => tighteningState(shop, tightening));
-  const open = tightenings.filter(({ tightening, standing: now }) => tightening.purpose === 'retorque' && !now.complete).at(-1);
+  const open = tightenings
+    .filter(({ tightening, standing: now }) => tightening.purpose === 'retorque' && !now.complete)
+    .at(-1);
   return {
     joint,
     tightenings,

@@ -27,4 +27,3 @@ export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joi
 
 export const stripsInEngine = (shop: Shop, engineId: string | undefined): readonly string[] =>
   engineId === undefined ? [] : stripsIn(fitsOfEngine(shop, engineId));
-

@@ -15,7 +15,8 @@ export interface AffectedJoint {
   readonly after: number;
 }
 
-const allJoints = (shop: Shop): readonly Joint[] => shop.engines.all().flatMap((engine) => shop.joints.ofEngine(engine.id));
+const allJoints = (shop: Shop): readonly Joint[] =>
+  shop.engines.all().flatMap((engine) => shop.joints.ofEngine(engine.id));
 
 /** Names of the joints that draw on a row of a shelf. */
 export const jointsReferringTo = (shop: Shop, id: string): readonly string[] =>
@@ -26,7 +27,8 @@ export const jointsReferringTo = (shop: Shop, id: string): readonly string[] =>
 /** Every joint whose setting would move if this film stood on the shelf as given. */
 export function jointsAffectedBy(shop: Shop, film: Film, now: number): readonly AffectedJoint[] {
   return allJoints(shop).flatMap((joint): readonly AffectedJoint[] => {
-    if (![joint.originalFilm, joint.todayFilm, joint.detail.headFilm, joint.detail.maker?.film].includes(film.id)) return [];
+    if (![joint.originalFilm, joint.todayFilm, joint.detail.headFilm, joint.detail.maker?.film].includes(film.id))
+      return [];
     try {
       const setting = jointInputs(shop, joint, now);
       const films = [...setting.shelves.films.filter((one) => one.id !== film.id), film];
@@ -40,7 +42,14 @@ export function jointsAffectedBy(shop: Shop, film: Film, now: number): readonly 
       const engine = shop.engines.find(joint.engineId)?.name ?? '';
       const href = `/engines/${joint.engineId}/joints/${joint.id}`;
       return [
-        { engine, joint: joint.name, href, unit: before.wrench.unit, before: before.ladder.setting.rounded, after: after.ladder.setting.rounded },
+        {
+          engine,
+          joint: joint.name,
+          href,
+          unit: before.wrench.unit,
+          before: before.ladder.setting.rounded,
+          after: after.ladder.setting.rounded,
+        },
       ];
     } catch (error) {
       if (isDomainError(error)) return [];

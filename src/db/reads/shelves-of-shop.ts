@@ -11,7 +11,8 @@ export const shopPractice = (shop: Shop): HousePractice => ({
   ...(JSON.parse(shop.settings.get(PRACTICE_KEY) ?? '{}') as Partial<HousePractice>),
 });
 
-export const keepShopPractice = (shop: Shop, practice: HousePractice): void => shop.settings.set(PRACTICE_KEY, JSON.stringify(practice));
+export const keepShopPractice = (shop: Shop, practice: HousePractice): void =>
+  shop.settings.set(PRACTICE_KEY, JSON.stringify(practice));
 
 /** Everything on the shelves, with the practice of this engine where it differs from the shop's. */
 export const shelvesOf = (shop: Shop, engine?: Engine): Shelves => ({

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { StretchSegment } from '@/core/fastener';
-import { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
+import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 
 interface SetRow {
   readonly id: string;
@@ -72,7 +72,8 @@ export const createBoltRepository = (db: Database) => {
       const row = byId.get(id);
       return row && toSet(row);
     },
-    add: (set: BoltSet): void => void insertSet.run({ ...set, segments: JSON.stringify(set.segments), bothEnds: Number(set.bothEnds) }),
+    add: (set: BoltSet): void =>
+      void insertSet.run({ ...set, segments: JSON.stringify(set.segments), bothEnds: Number(set.bothEnds) }),
     readings: (setId: string): readonly BoltReading[] => readingsOf.all(setId).map(toReading),
     /** Adds a reading; the same reading sent twice is one. */
     read: (reading: BoltReading): void => void insertReading.run(reading),

@@ -1,5 +1,5 @@
-import { Leaf, Photo } from '@/model/book/leaf';
-import { Source, SourceKind } from '@/model/book/source';
+import type { Leaf, Photo } from '@/model/book/leaf';
+import type { Source, SourceKind } from '@/model/book/source';
 import type { Database } from 'better-sqlite3';
 
 interface SourceRow {
@@ -98,7 +98,9 @@ export const createBookRepository = (db: Database) => {
        from_number = @fromNumber, to_number = @toNumber, supersedes_id = @supersedesId WHERE id = @id`,
   );
   const follow = db.prepare<[string, string]>('UPDATE joint SET leaf_id = ? WHERE leaf_id = ?');
-  const photosOf = db.prepare<[string], { id: string }>('SELECT id FROM photo WHERE leaf_id = ? ORDER BY created_at, id');
+  const photosOf = db.prepare<[string], { id: string }>(
+    'SELECT id FROM photo WHERE leaf_id = ? ORDER BY created_at, id',
+  );
   const photoById = db.prepare<[string], { name: string; type: string; whole: Buffer; thumbnail: Buffer }>(
     'SELECT name, type, whole, thumbnail FROM photo WHERE id = ?',
   );

@@ -2,7 +2,7 @@ import type { Database } from 'better-sqlite3';
 import type { HeadMetal } from '@/core/heat';
 import type { HousePractice } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
-import { Engine } from '@/model/engine/engine';
+import type { Engine } from '@/model/engine/engine';
 
 interface EngineRow {
   readonly id: string;
@@ -51,6 +51,7 @@ export const createEngineRepository = (db: Database) => {
     all: (): readonly Engine[] => all.all().map(toEngine),
     add: (engine: Engine): void => void insert.run({ ...engine, practice: JSON.stringify(engine.practice) }),
     alter: (engine: Omit<Engine, 'createdAt' | 'practice'>): void => void update.run(engine),
-    practise: (id: string, practice: Partial<HousePractice>): void => void setPractice.run(JSON.stringify(practice), id),
+    practise: (id: string, practice: Partial<HousePractice>): void =>
+      void setPractice.run(JSON.stringify(practice), id),
   };
 };

@@ -26,7 +26,9 @@ export const createEngineSummaryRepository = (db: Database) => {
   );
   return {
     stamped: (edition: string): readonly EngineSummary[] =>
-      stamped.all(edition).map(({ engine_id, stamp, body }) => ({ engineId: engine_id, stamp, ...(body !== null && { body }) })),
+      stamped
+        .all(edition)
+        .map(({ engine_id, stamp, body }) => ({ engineId: engine_id, stamp, ...(body !== null && { body }) })),
     keep: db.transaction((edition: string, worked: readonly Required<EngineSummary>[]): void => {
       for (const { engineId, stamp, body } of worked) put.run(engineId, stamp, edition, body);
     }),

@@ -90,7 +90,9 @@ const FITS = `SELECT fit.*, (SELECT json_group_array(joint_id) FROM fit_hold WHE
 const NO_CELL = { part: null, station: null, angle: null, value_mm: null, typed: null };
 
 const cellOf = (line: FitLine) =>
-  line.kind === 'reading' ? { part: line.part, station: line.station, angle: line.angle, value_mm: line.value_mm, typed: line.typed } : NO_CELL;
+  line.kind === 'reading'
+    ? { part: line.part, station: line.station, angle: line.angle, value_mm: line.value_mm, typed: line.typed }
+    : NO_CELL;
 
 const INSERT = `INSERT INTO fit (id, engine_id, kind, name, places, methods, stations, angles, joint_id, leaf_id, wanted, detail, created_at)
      VALUES (@id, @engineId, @kind, @name, @places, @methods, @stations, @angles, @jointId, @leafId, @wanted, @detail, @createdAt)`;

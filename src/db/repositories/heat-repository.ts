@@ -1,4 +1,4 @@
-import { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
+import type { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 import type { Database } from 'better-sqlite3';
 
 interface HeatRow {
@@ -33,7 +33,15 @@ const toReading = (row: HeatRow): CoolingReading => ({
   ambient_C: row.ambient_c as number,
 });
 
-const EMPTY = { cycleId: null, ranFrom: null, ranTo: null, highest_C: null, ambient_C: null, head_C: null, strikesId: null };
+const EMPTY = {
+  cycleId: null,
+  ranFrom: null,
+  ranTo: null,
+  highest_C: null,
+  ambient_C: null,
+  head_C: null,
+  strikesId: null,
+};
 
 export const createHeatRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], HeatRow>('SELECT * FROM heat_event WHERE engine_id = ? ORDER BY seq');
@@ -52,8 +60,10 @@ export const createHeatRepository = (db: Database) => {
         readings: standing.filter((row) => row.kind === 'reading' && !struck.has(row.cycle_id ?? '')).map(toReading),
       };
     },
-    addCycle: (cycle: HeatCycle, recordedAt: string): void => void insert.run({ ...EMPTY, ...cycle, kind: 'cycle', at: cycle.ranTo, recordedAt }),
-    addReading: (reading: CoolingReading, recordedAt: string): void => void insert.run({ ...EMPTY, ...reading, kind: 'reading', recordedAt }),
+    addCycle: (cycle: HeatCycle, recordedAt: string): void =>
+      void insert.run({ ...EMPTY, ...cycle, kind: 'cycle', at: cycle.ranTo, recordedAt }),
+    addReading: (reading: CoolingReading, recordedAt: string): void =>
+      void insert.run({ ...EMPTY, ...reading, kind: 'reading', recordedAt }),
     strike: (line: { id: string; engineId: string; strikesId: string; at: string }, recordedAt: string): void =>
       void insert.run({ ...EMPTY, ...line, kind: 'strike', recordedAt }),
   };

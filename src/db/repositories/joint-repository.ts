@@ -2,7 +2,7 @@ import type { Database } from 'better-sqlite3';
 import type { RangeSchool } from '@/core/joint';
 import { detailOf } from '@/model/joint/joint-detail';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
-import { Joint, RetorqueSchool } from '@/model/joint/joint';
+import type { Joint, RetorqueSchool } from '@/model/joint/joint';
 
 interface JointRow {
   readonly id: string;

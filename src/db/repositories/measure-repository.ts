@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
-import { EngineMeasure, EngineMeasures, holdingMeasures, MeasureKind } from '@/model/engine/engine-measure';
+import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
+import { holdingMeasures } from '@/model/engine/engine-measure';
 
 interface SheetRow {
   readonly id: string;
@@ -19,7 +20,9 @@ const toSheet = (row: SheetRow): EngineMeasure => ({
 
 export const createMeasureRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], SheetRow>('SELECT * FROM engine_sheet WHERE engine_id = ? ORDER BY seq');
-  const insert = db.prepare('INSERT INTO engine_sheet (id, engine_id, kind, body, at) VALUES (@id, @engineId, @kind, @body, @at)');
+  const insert = db.prepare(
+    'INSERT INTO engine_sheet (id, engine_id, kind, body, at) VALUES (@id, @engineId, @kind, @body, @at)',
+  );
   const all = (engineId: string): readonly EngineMeasure[] => ofEngine.all(engineId).map(toSheet);
   return {
     /** Every sheet, the earlier ones before the one that holds. */

@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { assertFollows, type BenchEvent, type PullOutcome, type PullStep } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
-import { Purpose, RecordedEvent, Tightening } from '@/model/joint/tightening';
+import type { Purpose, RecordedEvent, Tightening } from '@/model/joint/tightening';
 
 interface TighteningRow {
   readonly id: string;
@@ -57,7 +57,9 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
 
 export const createTighteningRepository = (db: Database) => {
   const byId = db.prepare<[string], TighteningRow>('SELECT * FROM tightening WHERE id = ?');
-  const ofJoint = db.prepare<[string], TighteningRow>('SELECT * FROM tightening WHERE joint_id = ? ORDER BY started_at, rowid');
+  const ofJoint = db.prepare<[string], TighteningRow>(
+    'SELECT * FROM tightening WHERE joint_id = ? ORDER BY started_at, rowid',
+  );
   const rounds = db.prepare<[string], RoundRow>(
     `SELECT tightening.id, joint_id, purpose, started_at FROM joint JOIN tightening ON joint_id = joint.id
      WHERE engine_id = ? ORDER BY started_at, tightening.rowid`,
@@ -66,7 +68,9 @@ export const createTighteningRepository = (db: Database) => {
     'INSERT INTO tightening (id, joint_id, purpose, plan, started_at) VALUES (?, ?, ?, ?, ?)',
   );
   const eventsOf = db.prepare<[string], EventRow>('SELECT * FROM bench_event WHERE tightening_id = ? ORDER BY seq');
-  const eventById = db.prepare<[string], { tightening_id: string }>('SELECT tightening_id FROM bench_event WHERE id = ?');
+  const eventById = db.prepare<[string], { tightening_id: string }>(
+    'SELECT tightening_id FROM bench_event WHERE id = ?',
+  );
   const insertEvent = db.prepare(
     `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at)
      VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt)`,
@@ -75,7 +79,14 @@ export const createTighteningRepository = (db: Database) => {
   const append = db.transaction((tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => {
     if (eventById.get(event.id)) return false;
     assertFollows(tightening.plan.steps, events(tightening.id), event);
-    insertEvent.run({ id: event.id, kind: event.kind, at: event.at, tighteningId: tightening.id, recordedAt, ...details(event, tightening.plan) });
+    insertEvent.run({
+      id: event.id,
+      kind: event.kind,
+      at: event.at,
+      tighteningId: tightening.id,
+      recordedAt,
+      ...details(event, tightening.plan),
+    });
     return true;
   });
   return {
@@ -86,13 +97,17 @@ export const createTighteningRepository = (db: Database) => {
     ofJoint: (jointId: string): readonly Tightening[] => ofJoint.all(jointId).map(toTightening),
     /** When each going-round of an engine began, without its plan. */
     rounds: (engineId: string): readonly Omit<Tightening, 'plan'>[] =>
-      rounds.all(engineId).map((row) => ({ id: row.id, jointId: row.joint_id, purpose: row.purpose, startedAt: row.started_at })),
-    start: ({ id, jointId, purpose, plan, startedAt }: Tightening): void => void insert.run(id, jointId, purpose, JSON.stringify(plan), startedAt),
+      rounds
+        .all(engineId)
+        .map((row) => ({ id: row.id, jointId: row.joint_id, purpose: row.purpose, startedAt: row.started_at })),
+    start: ({ id, jointId, purpose, plan, startedAt }: Tightening): void =>
+      void insert.run(id, jointId, purpose, JSON.stringify(plan), startedAt),
     events,
     /**
      * Adds one line. The same line sent twice is one line: false says that it was already there.
      * @throws DomainError out-of-turn, nothing-to-strike
      */
-    record: (tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => append.immediate(tightening, event, recordedAt),
+    record: (tightening: Tightening, event: BenchEvent, recordedAt: string): boolean =>
+      append.immediate(tightening, event, recordedAt),
   };
 };

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { StretchSegment } from '@/core/fastener';
-import { FilmTrialRow, TrialPullRow } from '@/model/trial/film-trial';
+import type { FilmTrialRow, TrialPullRow } from '@/model/trial/film-trial';
 
 interface TrialRow {
   readonly id: string;
@@ -74,6 +74,7 @@ export const createTrialRepository = (db: Database) => {
     },
     pull: (pull: TrialPullRow): void => void insertPull.run({ ...pull, strikesId: null }),
     /** Strikes a pull with a line of its own. */
-    strike: (id: string, struck: TrialPullRow, at: string): void => void insertPull.run({ ...struck, id, strikesId: struck.id, at }),
+    strike: (id: string, struck: TrialPullRow, at: string): void =>
+      void insertPull.run({ ...struck, id, strikesId: struck.id, at }),
   };
 };

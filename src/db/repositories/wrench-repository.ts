@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { TorqueUnit } from '@/core/units';
 import type { CalibrationPoint } from '@/core/wrench';
-import { Wrench } from '@/model/shelf/wrench';
+import type { Wrench } from '@/model/shelf/wrench';
 
 interface WrenchRow {
   readonly id: string;

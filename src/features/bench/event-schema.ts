@@ -5,10 +5,17 @@ const shared = { id: Joi.string().min(8).max(40).required(), at: Joi.string().is
 const step = Joi.number().integer().min(0).max(10_000).required();
 
 const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
-  pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome: Joi.string().valid(...PULL_OUTCOMES).required() }),
+  pull: Joi.object({
+    ...shared,
+    kind: Joi.string(),
+    step,
+    outcome: Joi.string()
+      .valid(...PULL_OUTCOMES)
+      .required(),
+  }),
   shaft: Joi.object({ ...shared, kind: Joi.string(), step }),
   strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
-}; // prettier-ignore
+};
 
 const kindSchema = Joi.object<{ kind: BenchEvent['kind'] }>({
   kind: Joi.string()

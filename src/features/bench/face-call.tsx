@@ -42,7 +42,8 @@ export function FaceCall({ plan, standing, purpose, strips }: Props) {
         <p className={styles.lead}>The crank is held</p>
         <p className={styles.words}>Do not turn it</p>
         <p className={styles.hint}>
-          A strip lies in {strips.join(', ')}. Loosen the caps, read it and take it out on the fits sheet; then go on here.
+          A strip lies in {strips.join(', ')}. Loosen the caps, read it and take it out on the fits sheet; then go on
+          here.
         </p>
       </section>
     );
@@ -51,13 +52,16 @@ export function FaceCall({ plan, standing, purpose, strips }: Props) {
       <section className={styles.call} data-shaft aria-live="assertive">
         <p className={styles.lead}>Before the next stage</p>
         <p className={styles.words}>Turn the shaft</p>
-        <p className={styles.hint}>Two full turns by hand. It must go round as freely as before; if it does not, stop and find out why.</p>
+        <p className={styles.hint}>
+          Two full turns by hand. It must go round as freely as before; if it does not, stop and find out why.
+        </p>
       </section>
     );
   const fresh = isNewSetting(plan, standing.next);
   const place = (
     <p className={styles.place} data-testid="face-place">
-      Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of {stageCount(plan)}
+      Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of{' '}
+      {stageCount(plan)}
     </p>
   );
   if (plan.care === 'hand')
@@ -72,7 +76,11 @@ export function FaceCall({ plan, standing, purpose, strips }: Props) {
   return (
     <section className={styles.call} aria-live="assertive" data-fresh={fresh || undefined}>
       <p className={styles.lead}>
-        {plan.act === 'slacken-and-pull' ? 'Slacken a little, then pull to' : fresh ? 'Now set the wrench to' : 'Set the wrench to'}
+        {plan.act === 'slacken-and-pull'
+          ? 'Slacken a little, then pull to'
+          : fresh
+            ? 'Now set the wrench to'
+            : 'Set the wrench to'}
       </p>
       <p className={styles.figure} data-testid="face-setting">
         {plain(step.setting)}

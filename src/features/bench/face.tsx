@@ -85,7 +85,9 @@ export function Face(props: Props) {
         </h1>
         <p className={styles.engine}>{engineName}</p>
         <p className={styles.last} aria-live="polite">
-          {standing.last ? `Last done: ${lineOf(plan, standing.last)}, ${agoFrom(standing.last.at, Math.max(props.openedAt, Date.parse(standing.last.at)))}` : 'Run every fastener down by hand first. Stand so that a slip hurts nobody.'}
+          {standing.last
+            ? `Last done: ${lineOf(plan, standing.last)}, ${agoFrom(standing.last.at, Math.max(props.openedAt, Date.parse(standing.last.at)))}`
+            : 'Run every fastener down by hand first. Stand so that a slip hurts nobody.'}
         </p>
       </header>
       <div className={styles.pattern}>
@@ -96,7 +98,11 @@ export function Face(props: Props) {
           next={nextPosition}
           pending={record.pending}
           caps={props.caps}
-          label={nextPosition === undefined ? 'The fasteners of the joint' : `The fasteners; next is number ${turnNumber(plan, nextPosition)}`}
+          label={
+            nextPosition === undefined
+              ? 'The fasteners of the joint'
+              : `The fasteners; next is number ${turnNumber(plan, nextPosition)}`
+          }
         />
       </div>
       <FaceCall plan={plan} standing={standing} purpose={purpose} strips={props.strips} />
@@ -109,16 +115,37 @@ export function Face(props: Props) {
         {step?.kind === 'pull' && (
           <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
             {OTHERS.map(([outcome, words, letter]) => (
-              <button key={outcome} type="button" className={styles.other} onMouseDown={keepFocus} onClick={() => pull(outcome)}>
+              <button
+                key={outcome}
+                type="button"
+                className={styles.other}
+                onMouseDown={keepFocus}
+                onClick={() => pull(outcome)}
+              >
                 {words} <kbd>{letter}</kbd>
               </button>
             ))}
           </div>
         )}
-        <button type="button" className={styles.key} data-rank="strike" onMouseDown={keepFocus} onClick={record.strikeLast} disabled={!standing.last}>
+        <button
+          type="button"
+          className={styles.key}
+          data-rank="strike"
+          onMouseDown={keepFocus}
+          onClick={record.strikeLast}
+          disabled={!standing.last}
+        >
           Strike last
         </button>
-        <button type="button" className={styles.key} data-rank="main" data-main disabled={!alive || held} onMouseDown={keepFocus} onClick={standing.complete ? leave : main}>
+        <button
+          type="button"
+          className={styles.key}
+          data-rank="main"
+          data-main
+          disabled={!alive || held}
+          onMouseDown={keepFocus}
+          onClick={standing.complete ? leave : main}
+        >
           {standing.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
@@ -126,5 +153,5 @@ export function Face(props: Props) {
         </button>
       </div>
     </main>
-  ); // prettier-ignore
+  );
 }

@@ -23,13 +23,29 @@ export function facePage(shop: Shop, tighteningId: string): FacePage | undefined
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
-  return { tightening, events: tighteningState(shop, tightening).events, joint, engine, strips: stripsInEngine(shop, engine.id) };
+  return {
+    tightening,
+    events: tighteningState(shop, tightening).events,
+    joint,
+    engine,
+    strips: stripsInEngine(shop, engine.id),
+  };
 }
 
-function drawingOf({ joint, final, openRetorque }: JointState): Pick<TightenLine, 'positions' | 'order' | 'marks' | 'caps'> {
+function drawingOf({
+  joint,
+  final,
+  openRetorque,
+}: JointState): Pick<TightenLine, 'positions' | 'order' | 'marks' | 'caps'> {
   const caps = joint.pattern === 'caps';
   const shown = openRetorque ?? final;
-  if (shown) return { positions: shown.tightening.plan.positions, order: shown.tightening.plan.order, marks: shown.standing.marks, caps };
+  if (shown)
+    return {
+      positions: shown.tightening.plan.positions,
+      order: shown.tightening.plan.order,
+      marks: shown.standing.marks,
+      caps,
+    };
   const positions = patternPositions(joint.pattern, joint.fasteners);
   const { order, steps } = tighteningPlan({
     positions,
@@ -42,11 +58,18 @@ function drawingOf({ joint, final, openRetorque }: JointState): Pick<TightenLine
   return { positions, order, marks: standing(steps, [], positions.length).marks, caps };
 }
 
-function wayOn(engine: Engine, { joint, final, openRetorque, retorque }: JointState): Pick<TightenLine, 'href' | 'act' | 'ready'> {
+function wayOn(
+  engine: Engine,
+  { joint, final, openRetorque, retorque }: JointState,
+): Pick<TightenLine, 'href' | 'act' | 'ready'> {
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}`, act: 'Go on with the retorque', ready: true };
   if (retorque.state === 'open') return { href: `/engines/${engine.id}/run-in`, act: 'Go over it again', ready: true };
   if (final && !final.standing.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
-  return { href: `/engines/${engine.id}/joints/${joint.id}`, act: final ? 'Its sheet' : 'Begin from its sheet', ready: !final };
+  return {
+    href: `/engines/${engine.id}/joints/${joint.id}`,
+    act: final ? 'Its sheet' : 'Begin from its sheet',
+    ready: !final,
+  };
 }
 
 /** Each joint of an engine with its drawing, its line and the way on. */

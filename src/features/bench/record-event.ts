@@ -12,11 +12,16 @@ const noTightening = { code: 'not-found', message: 'That tightening is not in th
 /** Nothing turns the shaft while a strip lies in one of its bearings. @throws DomainError crank-held */
 function assertFree(shop: Shop, jointId: string): void {
   const strips = stripsInEngine(shop, shop.joints.find(jointId)?.engineId);
-  if (strips.length > 0) throw new DomainError('crank-held', `The crank is held: a strip lies in ${strips.join(', ')}. Take it out first.`);
+  if (strips.length > 0)
+    throw new DomainError('crank-held', `The crank is held: a strip lies in ${strips.join(', ')}. Take it out first.`);
 }
 
 /** Writes one line of the bench; the answer comes only once it is on disk. The same line twice is one line. */
-export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Result<{ readonly id: string; readonly isNew: boolean }> {
+export function recordEvent(
+  shop: Shop,
+  tighteningId: string,
+  body: unknown,
+): Result<{ readonly id: string; readonly isNew: boolean }> {
   const checked = validateEvent(body);
   if (checked.error) return fail(problemOf(checked.error));
   const event = checked.value;

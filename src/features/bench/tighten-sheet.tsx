@@ -39,7 +39,13 @@ function Margin() {
 }
 
 /** Every joint with where its tightening stands, and the way to its face. */
-export const TightenSheet = ({ engineId, lines }: { readonly engineId: string; readonly lines: readonly TightenLine[] }) => (
+export const TightenSheet = ({
+  engineId,
+  lines,
+}: {
+  readonly engineId: string;
+  readonly lines: readonly TightenLine[];
+}) => (
   <Screen title="Tighten" lead="Any of these can be left for as long as need be; it goes on at the same fastener.">
     <Margin />
     {lines.length === 0 && (
@@ -51,7 +57,13 @@ export const TightenSheet = ({ engineId, lines }: { readonly engineId: string; r
       {lines.map((line) => (
         <li key={line.jointId} className={styles.line}>
           <div className={styles.drawing}>
-            <PatternDrawing positions={line.positions} order={line.order} marks={line.marks} caps={line.caps} label={`${line.name}: ${line.line}`} />
+            <PatternDrawing
+              positions={line.positions}
+              order={line.order}
+              marks={line.marks}
+              caps={line.caps}
+              label={`${line.name}: ${line.line}`}
+            />
           </div>
           <div>
             <h2 className={styles.name}>{line.name}</h2>

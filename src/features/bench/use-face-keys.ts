@@ -36,7 +36,8 @@ export function useFaceKeys(keys: FaceKeys): void {
     };
     const down = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const isMain = event.key === 'PageDown' || ((event.key === ' ' || event.key === 'Enter') && !onAnotherButton(event.target));
+      const isMain =
+        event.key === 'PageDown' || ((event.key === ' ' || event.key === 'Enter') && !onAnotherButton(event.target));
       const name = letters[event.key.toLowerCase()];
       if (!isMain && !name) return;
       event.preventDefault();

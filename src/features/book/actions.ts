@@ -13,12 +13,14 @@ import { leafSchema, sourceSchema } from './schema';
 export async function addSourceAction(input: unknown) {
   return runAction(sourceSchema, input, async ({ engineId, id: known, ...fields }) => {
     const shop = await currentShop();
-    if (!shop.engines.find(engineId)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+    if (!shop.engines.find(engineId))
+      throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
     const sources = shop.book.sources(engineId);
     const others = [known, fields.supersedesId].filter((one) => one !== null);
     if (others.some((one) => !sources.some((source) => source.id === one)))
       throw new DomainError('not-found', 'That source is not in this engine’s book.', 'id');
-    if (known !== null && known === fields.supersedesId) throw new DomainError('bad-field', 'A source cannot supersede itself.', 'supersedesId');
+    if (known !== null && known === fields.supersedesId)
+      throw new DomainError('bad-field', 'A source cannot supersede itself.', 'supersedesId');
     const id = known ?? nanoid(10);
     if (known === null) shop.book.addSource(engineId, { ...fields, id, createdAt: nowIso() });
     else shop.book.alterSource({ ...fields, id });

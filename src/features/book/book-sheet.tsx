@@ -57,10 +57,18 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
       title="Book"
       lead={
         <>
-          Where the figures for the {engineName} come from. What is printed is never altered. <Link href={`/engines/${engineId}/about`}>About this engine</Link>
+          Where the figures for the {engineName} come from. What is printed is never altered.{' '}
+          <Link href={`/engines/${engineId}/about`}>About this engine</Link>
         </>
       }
-      aside={!entering && sources.length > 0 && <Button rank="main" onClick={open}>New leaf</Button>}
+      aside={
+        !entering &&
+        sources.length > 0 && (
+          <Button rank="main" onClick={open}>
+            New leaf
+          </Button>
+        )
+      }
     >
       {addingSource && (
         <Section title="New source">
@@ -69,29 +77,72 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
       )}
       {entering && !correcting && sources.length > 0 && (
         <Section title="New leaf">
-          <LeafForm key={latestSource} engineId={engineId} sources={sources} subjects={subjects} sourceId={latestSource} onDone={refresh} />
+          <LeafForm
+            key={latestSource}
+            engineId={engineId}
+            sources={sources}
+            subjects={subjects}
+            sourceId={latestSource}
+            onDone={refresh}
+          />
         </Section>
       )}
       {correcting && (
         <Section title="Correct a leaf">
-          <LeafForm key={correcting.id} engineId={engineId} sources={sources} subjects={subjects} correcting={correcting} onDone={refresh} />
+          <LeafForm
+            key={correcting.id}
+            engineId={engineId}
+            sources={sources}
+            subjects={subjects}
+            correcting={correcting}
+            onDone={refresh}
+          />
         </Section>
       )}
       {sources.map((one) => (
         <Section key={one.id} title={[one.title, one.edition, one.year].filter(Boolean).join(', ')}>
           <p className={styles.about}>
-            {kindWords(one.kind)}{applies(one)}{one.supersedesId && `; puts out of force ${sources.find((other) => other.id === one.supersedesId)?.title ?? 'another'}`}.{' '}
-            <button type="button" className={styles.link} onClick={() => setChanging(changing === one.id ? undefined : one.id)} aria-expanded={changing === one.id}>Change<span className="only-spoken"> {one.title}</span></button>
+            {kindWords(one.kind)}
+            {applies(one)}
+            {one.supersedesId &&
+              `; puts out of force ${sources.find((other) => other.id === one.supersedesId)?.title ?? 'another'}`}
+            .{' '}
+            <button
+              type="button"
+              className={styles.link}
+              onClick={() => setChanging(changing === one.id ? undefined : one.id)}
+              aria-expanded={changing === one.id}
+            >
+              Change<span className="only-spoken"> {one.title}</span>
+            </button>
           </p>
-          {changing === one.id && <SourceForm engineId={engineId} sources={sources} source={one} onDone={() => { setChanging(undefined); router.refresh(); }} />}
+          {changing === one.id && (
+            <SourceForm
+              engineId={engineId}
+              sources={sources}
+              source={one}
+              onDone={() => {
+                setChanging(undefined);
+                router.refresh();
+              }}
+            />
+          )}
           <LeafList engineId={engineId} leaves={one.leaves} onCorrect={setCorrecting} />
         </Section>
       ))}
       <p className={styles.ends}>
         {!addingSource && <Button onClick={source.open}>Another source</Button>}
-        {sources.length > 0 && <Link href={`/engines/${engineId}/book/import`} className={key.key}>A table of figures (CSV)</Link>}
-        {!none && <a href={`/api/engines/${engineId}/book`} download className={key.key}>The leaves as CSV</a>}
+        {sources.length > 0 && (
+          <Link href={`/engines/${engineId}/book/import`} className={key.key}>
+            A table of figures (CSV)
+          </Link>
+        )}
+        {!none && (
+          <a href={`/api/engines/${engineId}/book`} download className={key.key}>
+            The leaves as CSV
+          </a>
+        )}
       </p>
     </Screen>
-  ); // prettier-ignore
+  );
 }

@@ -48,8 +48,14 @@ function readRow(fields: Omit<ImportRow, 'min_Nm' | 'max_Nm' | 'reason'>): Impor
   if (fields.printedText === '') return { ...fields, reason: 'It holds no figure.' };
   try {
     const asked = askedOf({ kind: 'torque', printedText: fields.printedText });
-    const read = leafOfText({ kind: 'torque', printedText: fields.printedText, conditionText: fields.conditionText || null, readingIndex: -1 });
-    if (asked.length > 0) return { ...fields, reason: `To be agreed to first: ${asked.map((note) => note.message).join(' ')}` };
+    const read = leafOfText({
+      kind: 'torque',
+      printedText: fields.printedText,
+      conditionText: fields.conditionText || null,
+      readingIndex: -1,
+    });
+    if (asked.length > 0)
+      return { ...fields, reason: `To be agreed to first: ${asked.map((note) => note.message).join(' ')}` };
     if (read.min_Nm === null || read.max_Nm === null) return { ...fields, deg: read.min_deg ?? 0 };
     return { ...fields, conditionText: read.conditionText ?? '', min_Nm: read.min_Nm, max_Nm: read.max_Nm };
   } catch (error) {
@@ -84,8 +90,14 @@ export function readTable(text: string, uses?: readonly ColumnUse[]): ImportTabl
 /** Rows kept aside, as a table again, each with its reason. */
 export const asideCsv = (rows: readonly ImportRow[]): string =>
   stringify(
-    rows.filter((row) => row.reason !== undefined).map((row) => [row.line, row.subject, row.page, row.printedText, row.conditionText, row.reason]),
-    { header: true, columns: ['Line', 'Subject', 'Page', 'Printed', 'Threads', 'Kept aside because'], escape_formulas: true },
+    rows
+      .filter((row) => row.reason !== undefined)
+      .map((row) => [row.line, row.subject, row.page, row.printedText, row.conditionText, row.reason]),
+    {
+      header: true,
+      columns: ['Line', 'Subject', 'Page', 'Printed', 'Threads', 'Kept aside because'],
+      escape_formulas: true,
+    },
   );
 
 /** An engine's leaves as a table that can be read in again. */
@@ -93,9 +105,34 @@ export const bookCsv = (sources: readonly BookSource[]): string =>
   stringify(
     sources.flatMap((source) =>
       source.leaves.map((leaf) => [
-        source.title, source.edition, source.year ?? '', leaf.subject, leaf.page, leaf.printedText, leaf.conditionText ?? '', leaf.kind,
-        leaf.min_Nm ?? leaf.min_mm ?? leaf.min_deg ?? '', leaf.max_Nm ?? leaf.max_mm ?? leaf.max_deg ?? '', leaf.min_Nm !== null ? 'N·m' : leaf.min_mm !== null ? 'mm' : leaf.min_deg !== null ? '°' : '',
+        source.title,
+        source.edition,
+        source.year ?? '',
+        leaf.subject,
+        leaf.page,
+        leaf.printedText,
+        leaf.conditionText ?? '',
+        leaf.kind,
+        leaf.min_Nm ?? leaf.min_mm ?? leaf.min_deg ?? '',
+        leaf.max_Nm ?? leaf.max_mm ?? leaf.max_deg ?? '',
+        leaf.min_Nm !== null ? 'N·m' : leaf.min_mm !== null ? 'mm' : leaf.min_deg !== null ? '°' : '',
       ]),
     ),
-    { header: true, columns: ['Source', 'Edition', 'Year', 'Subject', 'Page', 'Printed', 'Threads', 'Kind', 'SI low', 'SI high', 'SI measure'], escape_formulas: true },
-  ); // prettier-ignore
+    {
+      header: true,
+      columns: [
+        'Source',
+        'Edition',
+        'Year',
+        'Subject',
+        'Page',
+        'Printed',
+        'Threads',
+        'Kind',
+        'SI low',
+        'SI high',
+        'SI measure',
+      ],
+      escape_formulas: true,
+    },
+  );

@@ -13,7 +13,10 @@ import { COLUMN_USES, asideCsv, readTable, type ColumnUse } from './csv-table';
 const MAX_CHARACTERS = 5_000_000;
 
 const tableFields = {
-  text: Joi.string().max(MAX_CHARACTERS).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
+  text: Joi.string()
+    .max(MAX_CHARACTERS)
+    .required()
+    .messages({ 'string.empty': 'Paste the table, or choose its file.' }),
   uses: Joi.array()
     .items(Joi.string().valid(...COLUMN_USES))
     .max(200),
@@ -44,9 +47,16 @@ export async function importTableAction(input: unknown) {
     shop.transaction(() => {
       for (const { subject, page, printedText, conditionText } of rows)
         shop.book.addLeaf({
-          id: nanoid(10), engineId, sourceId, page, subject, printedText, replacesId: null, createdAt: nowIso(),
+          id: nanoid(10),
+          engineId,
+          sourceId,
+          page,
+          subject,
+          printedText,
+          replacesId: null,
+          createdAt: nowIso(),
           ...leafOfText({ kind: 'torque', printedText, conditionText: conditionText || null, readingIndex: 0 }),
-        }); // prettier-ignore
+        });
     });
     revalidatePath('/', 'layout');
     return { entered: rows.length };

@@ -77,7 +77,12 @@ export function ImportSheet({ engineId, sources }: { readonly engineId: string; 
                   value={preview.uses[i]}
                   onChange={(event) => {
                     const use = event.currentTarget.value as ColumnUse;
-                    look(text, preview.uses.map((before, at) => (at === i ? use : before === use && use !== 'left out' ? 'left out' : before)));
+                    look(
+                      text,
+                      preview.uses.map((before, at) =>
+                        at === i ? use : before === use && use !== 'left out' ? 'left out' : before,
+                      ),
+                    );
                   }}
                 />
               ))}
@@ -85,19 +90,41 @@ export function ImportSheet({ engineId, sources }: { readonly engineId: string; 
             <div className={table.frame} tabIndex={0} role="group" aria-label="The rows">
               <table className={table.table}>
                 <thead>
-                  <tr><th scope="col">Line</th><th scope="col">Subject</th><th scope="col">Page</th><th scope="col">Printed</th><th scope="col">Threads</th><th scope="col">Read as</th></tr>
+                  <tr>
+                    <th scope="col">Line</th>
+                    <th scope="col">Subject</th>
+                    <th scope="col">Page</th>
+                    <th scope="col">Printed</th>
+                    <th scope="col">Threads</th>
+                    <th scope="col">Read as</th>
+                  </tr>
                 </thead>
-                <tbody>{preview.rows.map((row) => <RowLine key={row.line} row={row} />)}</tbody>
+                <tbody>
+                  {preview.rows.map((row) => (
+                    <RowLine key={row.line} row={row} />
+                  ))}
+                </tbody>
               </table>
             </div>
             <p className={styles.acts}>
-              <NativeSelect aria-label="Into which source" data={sources.map(({ id, title }) => ({ value: id, label: title }))} value={sourceId} onChange={(event) => setSourceId(event.currentTarget.value)} />
-              <Button rank="main" onClick={enter} disabled={pending || good === 0}>{good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}</Button>
-              {aside > 0 && <a download="kept-aside.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(preview.aside)}`}>{aside === 1 ? 'The row' : `The ${aside} rows`} kept aside, with reasons</a>}
+              <NativeSelect
+                aria-label="Into which source"
+                data={sources.map(({ id, title }) => ({ value: id, label: title }))}
+                value={sourceId}
+                onChange={(event) => setSourceId(event.currentTarget.value)}
+              />
+              <Button rank="main" onClick={enter} disabled={pending || good === 0}>
+                {good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}
+              </Button>
+              {aside > 0 && (
+                <a download="kept-aside.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(preview.aside)}`}>
+                  {aside === 1 ? 'The row' : `The ${aside} rows`} kept aside, with reasons
+                </a>
+              )}
             </p>
           </Section>
         )}
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

@@ -46,7 +46,8 @@ const KINDS = [
   { value: 'note', label: 'A note' },
 ];
 
-const contentOf = (leaf: Leaf | undefined) => (leaf && leaf.kind !== 'lever-pull' && leaf.kind !== 'turn' ? leaf.kind : 'torque');
+const contentOf = (leaf: Leaf | undefined) =>
+  leaf && leaf.kind !== 'lever-pull' && leaf.kind !== 'turn' ? leaf.kind : 'torque';
 
 const initial = ({ engineId, sources, sourceId, correcting }: Props) => ({
   engineId,
@@ -79,7 +80,9 @@ function Agreement({ asked, agreed, onAgree, error }: AgreementProps) {
           <input
             type="checkbox"
             checked={agreed.includes(code)}
-            onChange={(event) => onAgree(event.currentTarget.checked ? [...agreed, code] : agreed.filter((one) => one !== code))}
+            onChange={(event) =>
+              onAgree(event.currentTarget.checked ? [...agreed, code] : agreed.filter((one) => one !== code))
+            }
           />
           <span>{message} I have looked, and take it.</span>
         </label>
@@ -114,28 +117,71 @@ export function LeafForm(props: Props) {
   const setFieldValue = fields.setFieldValue;
   // A choice or an agreement belongs to the text it was made for.
   const type = (text: string) => fields.setValues({ printedText: text, readingIndex: -1, agreedNotes: [] });
-  useDefaultWorking(useMemo(() => (isTorque ? workingOfPrint(printedText, read, chosen) : undefined), [isTorque, printedText, read, chosen]));
+  useDefaultWorking(
+    useMemo(
+      () => (isTorque ? workingOfPrint(printedText, read, chosen) : undefined),
+      [isTorque, printedText, read, chosen],
+    ),
+  );
   return (
-    <ActionForm label={props.correcting ? 'Correct a leaf' : 'New leaf'} onSubmit={fields.onSubmit(submit)} problem={problem}>
-      <NativeSelect className={form.wide} label="Source" data={props.sources.map((source) => ({ value: source.id, label: source.title }))} {...field('sourceId')} />
+    <ActionForm
+      label={props.correcting ? 'Correct a leaf' : 'New leaf'}
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+    >
+      <NativeSelect
+        className={form.wide}
+        label="Source"
+        data={props.sources.map((source) => ({ value: source.id, label: source.title }))}
+        {...field('sourceId')}
+      />
       <TextInput label="Page" {...field('page')} />
-      <TextInput label="Subject" description="What it is for; the same words as another leaf’s tie them together" list="subjects" {...field('subject')} />
+      <TextInput
+        label="Subject"
+        description="What it is for; the same words as another leaf’s tie them together"
+        list="subjects"
+        {...field('subject')}
+      />
       <NativeSelect label="What it gives" data={KINDS} {...field('kind')} />
-      <datalist id="subjects">{[...new Set(props.subjects)].map((subject) => <option key={subject} value={subject} />)}</datalist>
-      <TextInput className={form.wide} classNames={{ input: styles.printed }} label="Text exactly as printed" placeholder="5½ mkg" autoComplete="off" spellCheck={false} {...field('printedText')} onChange={(event) => type(event.currentTarget.value)} />
+      <datalist id="subjects">
+        {[...new Set(props.subjects)].map((subject) => (
+          <option key={subject} value={subject} />
+        ))}
+      </datalist>
+      <TextInput
+        className={form.wide}
+        classNames={{ input: styles.printed }}
+        label="Text exactly as printed"
+        placeholder="5½ mkg"
+        autoComplete="off"
+        spellCheck={false}
+        {...field('printedText')}
+        onChange={(event) => type(event.currentTarget.value)}
+      />
       <div className={form.wide} aria-live="polite">
         {isLength && printedText.trim() !== '' && <LengthReadingView read={length} />}
         {isTorque && printedText.trim() !== '' && (
           <TorqueReadingView read={read} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
         )}
         {fields.errors.readingIndex && <p className={styles.error}>{fields.errors.readingIndex}</p>}
-        <Agreement asked={asked} agreed={agreedNotes} onAgree={(codes) => setFieldValue('agreedNotes', [...codes])} error={fields.errors.agreedNotes} />
+        <Agreement
+          asked={asked}
+          agreed={agreedNotes}
+          onAgree={(codes) => setFieldValue('agreedNotes', [...codes])}
+          error={fields.errors.agreedNotes}
+        />
       </div>
-      {isTorque && <NativeSelect
-        label="Threads, as the page has them"
-        data={read.ok && read.print.condition ? [{ value: '', label: `As printed: ${read.print.condition}` }, ...CONDITIONS.slice(1)] : CONDITIONS}
-        {...field('conditionText')}
-      />}
+      {isTorque && (
+        <NativeSelect
+          label="Threads, as the page has them"
+          data={
+            read.ok && read.print.condition
+              ? [{ value: '', label: `As printed: ${read.print.condition}` }, ...CONDITIONS.slice(1)]
+              : CONDITIONS
+          }
+          {...field('conditionText')}
+        />
+      )}
       <div className={form.acts}>
         <Button type="submit" rank="main" disabled={pending}>
           {props.correcting ? 'Enter the correction' : 'Enter the leaf'}
@@ -143,5 +189,5 @@ export function LeafForm(props: Props) {
         {props.correcting && <Button onClick={props.onDone}>Leave it as it was</Button>}
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }

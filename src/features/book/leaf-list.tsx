@@ -13,8 +13,10 @@ const useFigureOf = () => {
   const converted = useConverted();
   const { unit, plain } = useFigures();
   return (leaf: Leaf): string => {
-    if (leaf.min_Nm !== null && leaf.max_Nm !== null) return converted({ min_Nm: leaf.min_Nm, max_Nm: leaf.max_Nm }, unit);
-    const range = (low: number, high: number, unit: string) => (low === high ? `${plain(low)}${unit}` : `${plain(low)} to ${plain(high)}${unit}`);
+    if (leaf.min_Nm !== null && leaf.max_Nm !== null)
+      return converted({ min_Nm: leaf.min_Nm, max_Nm: leaf.max_Nm }, unit);
+    const range = (low: number, high: number, unit: string) =>
+      low === high ? `${plain(low)}${unit}` : `${plain(low)} to ${plain(high)}${unit}`;
     if (leaf.min_mm !== null && leaf.max_mm !== null) return range(tidy(leaf.min_mm), tidy(leaf.max_mm), ' mm');
     return leaf.min_deg !== null && leaf.max_deg !== null ? range(leaf.min_deg, leaf.max_deg, '°') : '';
   };
@@ -50,13 +52,22 @@ export function LeafList({ engineId, leaves, onCorrect }: Props) {
           <span className={styles.printed}>“{leaf.printedText}”</span>
           <span className={styles.figure}>{figureOf(leaf)}</span>
           <span className={styles.condition}>
-            {leaf.kind === 'torque' || leaf.kind === 'lever-pull' ? `threads: ${leaf.conditionText ?? 'not said'}` : KIND_WORDS[leaf.kind]}
+            {leaf.kind === 'torque' || leaf.kind === 'lever-pull'
+              ? `threads: ${leaf.conditionText ?? 'not said'}`
+              : KIND_WORDS[leaf.kind]}
           </span>
           <span className={styles.acts}>
             {(leaf.kind === 'torque' || leaf.kind === 'lever-pull') && (
-              <Link href={`/engines/${engineId}/joints/new?leaf=${leaf.id}`}>{leaf.jointNames.length > 0 ? 'Another joint' : 'Make a joint'}</Link>
+              <Link href={`/engines/${engineId}/joints/new?leaf=${leaf.id}`}>
+                {leaf.jointNames.length > 0 ? 'Another joint' : 'Make a joint'}
+              </Link>
             )}
-            <button type="button" className={styles.act} onClick={() => onCorrect(leaf)} aria-label={`Correct ${leaf.subject}`}>
+            <button
+              type="button"
+              className={styles.act}
+              onClick={() => onCorrect(leaf)}
+              aria-label={`Correct ${leaf.subject}`}
+            >
               Correct
             </button>
           </span>

@@ -20,7 +20,9 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
     const body = new FormData();
     body.set('photo', file);
     try {
-      const outcome = (await (await fetch(`/api/leaves/${leafId}/photo`, { method: 'POST', body })).json()) as Result<unknown>;
+      const outcome = (await (
+        await fetch(`/api/leaves/${leafId}/photo`, { method: 'POST', body })
+      ).json()) as Result<unknown>;
       setRefusal(outcome.ok ? undefined : outcome.error.message);
       if (outcome.ok) router.refresh();
     } catch {
@@ -33,14 +35,38 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
         <a key={id} href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
           {/* The thumbnail is made and served by this program; next/image would make another. */}
           {/* eslint-disable-next-line @next/next/no-img-element */}
-          <img src={`/api/photos/${id}?small`} alt={`The page of ${subject}, photograph ${i + 1}`} height={72} loading="lazy" />
+          <img
+            src={`/api/photos/${id}?small`}
+            alt={`The page of ${subject}, photograph ${i + 1}`}
+            height={72}
+            loading="lazy"
+          />
         </a>
       ))}
-      <button type="button" className={styles.act} onClick={() => input.current?.click()} aria-label={`Photograph of the page of ${subject}`}>
+      <button
+        type="button"
+        className={styles.act}
+        onClick={() => input.current?.click()}
+        aria-label={`Photograph of the page of ${subject}`}
+      >
         Photograph of the page
       </button>
-      <input ref={input} type="file" accept="image/*" hidden data-testid={`photo-${leafId}`} onChange={(event) => { const file = event.currentTarget.files?.[0]; if (file) void send(file); }} />
-      {refusal && <span role="alert" className={styles.refusal}>{refusal}</span>}
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        hidden
+        data-testid={`photo-${leafId}`}
+        onChange={(event) => {
+          const file = event.currentTarget.files?.[0];
+          if (file) void send(file);
+        }}
+      />
+      {refusal && (
+        <span role="alert" className={styles.refusal}>
+          {refusal}
+        </span>
+      )}
     </span>
-  ); // prettier-ignore
+  );
 }

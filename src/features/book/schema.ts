@@ -23,7 +23,8 @@ export interface LeafFields {
 
 const line = (label: string, most = 200) => Joi.string().trim().max(most).label(label);
 
-const year = (label: string) => Joi.number().integer().min(1880).max(2030).empty('').allow(null).default(null).label(label);
+const year = (label: string) =>
+  Joi.number().integer().min(1880).max(2030).empty('').allow(null).default(null).label(label);
 
 export const sourceSchema = Joi.object<SourceFields>({
   engineId: Joi.string().required(),
@@ -49,7 +50,11 @@ export const leafSchema = Joi.object<LeafFields>({
   subject: line('the subject').required().messages({ 'string.empty': 'Say what the figure is for.' }),
   kind: Joi.string().valid('torque', 'stretch', 'clearance', 'end-float', 'order', 'note').default('torque'),
   // Never trimmed: the text stays as it stands on the page.
-  printedText: Joi.string().max(400).required().label('the printed text').messages({ 'string.empty': 'Type the figure as it is printed.' }),
+  printedText: Joi.string()
+    .max(400)
+    .required()
+    .label('the printed text')
+    .messages({ 'string.empty': 'Type the figure as it is printed.' }),
   conditionText: line('the condition of the threads').allow('').default(''),
   readingIndex: Joi.number().integer().min(-1).max(20).required(),
   agreedNotes: Joi.array().items(Joi.string().max(60)).max(20).default([]),

@@ -51,7 +51,11 @@ export function SourceForm(props: Props) {
   const field = fields.getInputProps;
   const others = sources.filter((one) => one.id !== source?.id);
   return (
-    <ActionForm label={source ? `Change ${source.title}` : 'New source'} onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm
+      label={source ? `Change ${source.title}` : 'New source'}
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+    >
       <TextInput label="Title" {...field('title')} />
       <TextInput label="Edition" {...field('edition')} />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />
@@ -61,13 +65,19 @@ export function SourceForm(props: Props) {
       <TextInput label="From engine number" {...field('fromNumber')} />
       <TextInput label="To engine number" {...field('toNumber')} />
       {others.length > 0 && (
-        <NativeSelect label="Puts out of force" data={[{ value: '', label: 'nothing' }, ...others.map(({ id, title }) => ({ value: id, label: title }))]} {...field('supersedesId')} />
+        <NativeSelect
+          label="Puts out of force"
+          data={[{ value: '', label: 'nothing' }, ...others.map(({ id, title }) => ({ value: id, label: title }))]}
+          {...field('supersedesId')}
+        />
       )}
       <TextInput label="Rank, if not by its kind" description="1 goes first" inputMode="numeric" {...field('rank')} />
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>{source ? 'Keep the changes' : 'Enter the source'}</Button>
+        <Button type="submit" disabled={pending}>
+          {source ? 'Keep the changes' : 'Enter the source'}
+        </Button>
         {source && <Button onClick={() => onDone(source.id)}>Leave it</Button>}
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }

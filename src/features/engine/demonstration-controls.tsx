@@ -32,14 +32,20 @@ export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) 
       <p>
         {inYard ? (
           <>
-            <Button onClick={() => act(() => openShopAction({ name: 'own' }))} disabled={pending}>Go to my own shop</Button>{' '}
-            <Button rank="stop" onClick={() => act(() => resetDemonstrationAction())} disabled={pending}>Put the yard back as it was</Button>
+            <Button onClick={() => act(() => openShopAction({ name: 'own' }))} disabled={pending}>
+              Go to my own shop
+            </Button>{' '}
+            <Button rank="stop" onClick={() => act(() => resetDemonstrationAction())} disabled={pending}>
+              Put the yard back as it was
+            </Button>
           </>
         ) : (
-          <Button onClick={() => act(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>Walk round the demonstration yard</Button>
+          <Button onClick={() => act(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>
+            Walk round the demonstration yard
+          </Button>
         )}
       </p>
       {refusal && <Notice kind="stop">{refusal}</Notice>}
     </>
-  ); // prettier-ignore
+  );
 }

@@ -15,11 +15,26 @@ const METALS = [
   { value: 'aluminium', label: 'Aluminium' },
 ];
 
-const EMPTY = { name: '', kind: 'car', year: '', engineNumber: '', headMetal: 'iron', blockMetal: 'iron', preferredUnit: 'lbf·ft' };
+const EMPTY = {
+  name: '',
+  kind: 'car',
+  year: '',
+  engineNumber: '',
+  headMetal: 'iron',
+  blockMetal: 'iron',
+  preferredUnit: 'lbf·ft',
+};
 
 const valuesOf = ({ id, name, kind, year, engineNumber, headMetal, blockMetal, preferredUnit }: Engine) => ({
-  id, name, kind, year: year === null ? '' : String(year), engineNumber, headMetal, blockMetal, preferredUnit,
-}); // prettier-ignore
+  id,
+  name,
+  kind,
+  year: year === null ? '' : String(year),
+  engineNumber,
+  headMetal,
+  blockMetal,
+  preferredUnit,
+});
 
 /** Puts an engine on a stand, or changes what is known of one that stands there. */
 export function EngineForm({ engine }: { readonly engine?: Engine }) {
@@ -37,8 +52,20 @@ export function EngineForm({ engine }: { readonly engine?: Engine }) {
   const field = fields.getInputProps;
   return (
     <ActionForm label="The engine" onSubmit={fields.onSubmit(submit)} problem={problem}>
-      <TextInput className={form.wide} label="Name" description="What you call it: the car, the motorcycle, the engine" {...field('name')} />
-      <NativeSelect label="Car or motorcycle" data={[{ value: 'car', label: 'Car' }, { value: 'motorcycle', label: 'Motorcycle' }]} {...field('kind')} />
+      <TextInput
+        className={form.wide}
+        label="Name"
+        description="What you call it: the car, the motorcycle, the engine"
+        {...field('name')}
+      />
+      <NativeSelect
+        label="Car or motorcycle"
+        data={[
+          { value: 'car', label: 'Car' },
+          { value: 'motorcycle', label: 'Motorcycle' },
+        ]}
+        {...field('kind')}
+      />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />
       <TextInput label="Engine number" {...field('engineNumber')} />
       <NativeSelect label="Head" data={METALS} {...field('headMetal')} />
@@ -50,5 +77,5 @@ export function EngineForm({ engine }: { readonly engine?: Engine }) {
         </Button>
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }

@@ -11,7 +11,10 @@ import { waitLine } from './wait-line';
 import { type Wait, waitOf } from '@/model/engine/engine-wait';
 
 /** What each engine waits for: as it was last worked out where no row of it was written since, else worked out now and kept. */
-function waitsOfShop(shop: Shop, edition: string): ReadonlyMap<string, { readonly wait: Wait; readonly stamp: number }> {
+function waitsOfShop(
+  shop: Shop,
+  edition: string,
+): ReadonlyMap<string, { readonly wait: Wait; readonly stamp: number }> {
   const missing: Required<EngineSummary>[] = [];
   const waits = shop.summaries.stamped(edition).flatMap(({ engineId, stamp, body }) => {
     if (body !== undefined) return [[engineId, { stamp, wait: JSON.parse(body) as Wait }] as const];
@@ -54,7 +57,8 @@ export function engineTags(shop: Shop, edition = BUILD_ID): readonly EngineTag[]
   });
 }
 
-const isSettled = ({ retorque }: EngineState['joints'][number]) => retorque.state === 'done' || retorque.state === 'not-asked';
+const isSettled = ({ retorque }: EngineState['joints'][number]) =>
+  retorque.state === 'done' || retorque.state === 'not-asked';
 
 /** The stops of the work on one engine, with what is done of each. */
 export function stopsOf({ engine, joints, fits, leaves, heat }: EngineState): readonly Stop[] {
@@ -64,10 +68,20 @@ export function stopsOf({ engine, joints, fits, leaves, heat }: EngineState): re
   const asked = joints.filter(({ retorque }) => retorque.state !== 'not-asked');
   return [
     { name: 'Book', href: at('book'), done: jointed, total: leaves },
-    { name: 'Joints', href: at('joints'), done: joints.filter(({ tightenings }) => tightenings.length > 0).length, total: joints.length },
+    {
+      name: 'Joints',
+      href: at('joints'),
+      done: joints.filter(({ tightenings }) => tightenings.length > 0).length,
+      total: joints.length,
+    },
     { name: 'Fits', href: at('fits'), done: provenFits(fits), total: fits.length },
     { name: 'Tighten', href: at('tighten'), done: tight, total: joints.length },
-    { name: 'Run-in', href: at('run-in'), done: heat.cycles.length === 0 ? 0 : asked.filter(isSettled).length, total: asked.length },
+    {
+      name: 'Run-in',
+      href: at('run-in'),
+      done: heat.cycles.length === 0 ? 0 : asked.filter(isSettled).length,
+      total: asked.length,
+    },
     {
       name: 'Record',
       href: at('record'),

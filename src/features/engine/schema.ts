@@ -14,13 +14,23 @@ export interface EngineFields {
 const metal = (label: string) => Joi.string().valid('iron', 'aluminium').required().label(label);
 
 export const engineSchema = Joi.object<EngineFields>({
-  name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the engine a name.' }),
+  name: Joi.string()
+    .trim()
+    .max(80)
+    .required()
+    .label('the name')
+    .messages({ 'string.empty': 'Give the engine a name.' }),
   kind: Joi.string().valid('car', 'motorcycle').required().label('car or motorcycle'),
   year: Joi.number().integer().min(1880).max(2030).allow(null, '').empty('').default(null).label('the year'),
   engineNumber: Joi.string().trim().max(60).allow('').default('').label('the engine number'),
   headMetal: metal('the metal of the head'),
   blockMetal: metal('the metal of the block'),
-  preferredUnit: Joi.string().valid(...TORQUE_UNITS).required().label('the unit'),
-}); // prettier-ignore
+  preferredUnit: Joi.string()
+    .valid(...TORQUE_UNITS)
+    .required()
+    .label('the unit'),
+});
 
-export const alteredEngineSchema = (engineSchema as Joi.ObjectSchema<EngineFields & { readonly id: string }>).keys({ id: Joi.string().required() });
+export const alteredEngineSchema = (engineSchema as Joi.ObjectSchema<EngineFields & { readonly id: string }>).keys({
+  id: Joi.string().required(),
+});

@@ -19,7 +19,9 @@ export const StandsSheet = ({ tags, demonstration, reckoner, shelf }: Props) => 
     <Screen
       title={tags.length > 0 ? 'On the stands' : 'An empty shop'}
       lead={
-        tags.length > 0 ? undefined : 'Put your own engine on a stand, walk round the demonstration yard first, or just read a figure off a page.'
+        tags.length > 0
+          ? undefined
+          : 'Put your own engine on a stand, walk round the demonstration yard first, or just read a figure off a page.'
       }
       aside={
         <Link href="/engines/new" className={key.key} data-rank="main">

@@ -12,7 +12,15 @@ import { runAction } from '@/server/run-action';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
 import { alteredFit, correctedFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
 import { fitShims, isAsThickAs } from './fit-shims';
-import { correctedSchema, drawerSchema, fitSchema, fitShimSchema, listSchema, ownFitSchema, shimSchema } from './schema';
+import {
+  correctedSchema,
+  drawerSchema,
+  fitSchema,
+  fitShimSchema,
+  listSchema,
+  ownFitSchema,
+  shimSchema,
+} from './schema';
 
 const fitNamed = (shop: Shop, id: string): Fit => {
   const fit = shop.fits.find(id);
@@ -34,7 +42,9 @@ export async function addListedFitsAction(input: unknown) {
     const made = listedFits(fields, practice, shop.joints.ofEngine(fields.engineId));
     // The list's order is the order of measuring, so that each is a moment younger than the one before.
     const start = Date.parse(nowIso());
-    shop.transaction(() => made.forEach((fit, i) => shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(start + i).toISOString() })));
+    shop.transaction(() =>
+      made.forEach((fit, i) => shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(start + i).toISOString() })),
+    );
     revalidatePath('/', 'layout');
     return { href: `/engines/${fields.engineId}/fits` };
   });
@@ -45,7 +55,11 @@ export async function addOwnFitAction(input: unknown) {
   return runAction(ownFitSchema, input, async (fields) => {
     const shop = await currentShop();
     const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
-    const fit: Fit = { ...ownFit(fields, practice, shop.joints.ofEngine(fields.engineId)), id: nanoid(10), createdAt: nowIso() };
+    const fit: Fit = {
+      ...ownFit(fields, practice, shop.joints.ofEngine(fields.engineId)),
+      id: nanoid(10),
+      createdAt: nowIso(),
+    };
     shop.fits.add(fit);
     revalidatePath('/', 'layout');
     return { href: `/engines/${fields.engineId}/fits/${fit.id}` };
@@ -57,7 +71,8 @@ export async function alterFitAction(input: unknown) {
   return runAction(fitSchema, input, async (fields) => {
     const shop = await currentShop();
     const before = fitNamed(shop, fields.id);
-    const leaf = fields.leafId === null ? undefined : shop.book.leaves(before.engineId).find(({ id }) => id === fields.leafId);
+    const leaf =
+      fields.leafId === null ? undefined : shop.book.leaves(before.engineId).find(({ id }) => id === fields.leafId);
     const joints = new Set(shop.joints.ofEngine(before.engineId).map(({ id }) => id));
     if ([fields.jointId, ...fields.holds].some((id) => id !== null && !joints.has(id)))
       throw new DomainError('not-found', 'That joint is not on this engine.', 'jointId');
@@ -89,7 +104,10 @@ export async function keepDrawerAction(input: unknown) {
     const { byPlace, fitted_mm: was } = fit.detail.shim ?? {};
     shop.fits.alter({
       ...fit,
-      detail: { ...fit.detail, shim: { family, fitted_mm, ...(byPlace && fitted_mm === was && { byPlace }), ...(crush && { crush }), stack } },
+      detail: {
+        ...fit.detail,
+        shim: { family, fitted_mm, ...(byPlace && fitted_mm === was && { byPlace }), ...(crush && { crush }), stack },
+      },
     });
     revalidatePath('/', 'layout');
     return {};
@@ -101,9 +119,12 @@ export async function putShimAction(input: unknown) {
   return runAction(shimSchema, input, async ({ family, typed, count }) => {
     const shop = await currentShop();
     const thickness_mm = lengthWithUnit(typed, 'typed');
-    if (!(thickness_mm > 0 && thickness_mm <= 20)) throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
+    if (!(thickness_mm > 0 && thickness_mm <= 20))
+      throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
     const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
-    shop.shims.put(known ? { ...known, count } : { id: nanoid(10), family, thickness_mm, typed, count, createdAt: nowIso() });
+    shop.shims.put(
+      known ? { ...known, count } : { id: nanoid(10), family, thickness_mm, typed, count, createdAt: nowIso() },
+    );
     revalidatePath('/', 'layout');
     return {};
   });

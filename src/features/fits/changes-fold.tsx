@@ -13,7 +13,9 @@ import form from '@/interface/parts/form.module.css';
 /** The changes that can touch a reading of this fit. */
 function changesOf({ fit, kind }: FitState): readonly ChangeId[] {
   const parts = [...new Set(cellGroups(planOfFit(fit)).flatMap((cells) => cells.map(({ part }) => part)))];
-  return (Object.keys(CHANGES) as ChangeId[]).filter((change) => parts.some((part) => isVoidedBy(change, part, kind.conditions[part] ?? [])));
+  return (Object.keys(CHANGES) as ChangeId[]).filter((change) =>
+    parts.some((part) => isVoidedBy(change, part, kind.conditions[part] ?? [])),
+  );
 }
 
 /** Says that something changed since the readings: those that rested on it go stale and say why. */
@@ -35,10 +37,18 @@ export function ChangesFold({ standing, add }: { readonly standing: FitState; re
   return (
     <Disclosure title="Something has changed since" line="a cap loosened, a bore cut: what rests on it is read again">
       <div className={form.grid}>
-        <NativeSelect label="What changed" data={changes.map((id) => ({ value: id, label: CHANGES[id].name }))} value={change} onChange={(event) => setChange(event.currentTarget.value as ChangeId)} />
+        <NativeSelect
+          label="What changed"
+          data={changes.map((id) => ({ value: id, label: CHANGES[id].name }))}
+          value={change}
+          onChange={(event) => setChange(event.currentTarget.value as ChangeId)}
+        />
         <NativeSelect
           label="Where"
-          data={[{ value: 'all', label: 'everywhere' }, ...standing.fit.places.map((name, i) => ({ value: String(i), label: name }))]}
+          data={[
+            { value: 'all', label: 'everywhere' },
+            ...standing.fit.places.map((name, i) => ({ value: String(i), label: name })),
+          ]}
           value={place}
           onChange={(event) => setPlace(event.currentTarget.value)}
         />
@@ -48,5 +58,5 @@ export function ChangesFold({ standing, add }: { readonly standing: FitState; re
         </div>
       </div>
     </Disclosure>
-  ); // prettier-ignore
+  );
 }

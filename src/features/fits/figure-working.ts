@@ -13,7 +13,12 @@ export interface Told {
 }
 
 /** Two parts of a reading at each spot or time at which both were read, mm. */
-function pairsOf({ current }: FitPlace, { fit }: FitState, first: Part, second: Part): readonly (readonly [number, number])[] {
+function pairsOf(
+  { current }: FitPlace,
+  { fit }: FitState,
+  first: Part,
+  second: Part,
+): readonly (readonly [number, number])[] {
   const lines = [...current.values()];
   return lines
     .filter(({ part }) => part === first)
@@ -32,25 +37,34 @@ function dialLine(figure: PlaceFigure, place: FitPlace, standing: FitState, told
   const spread_mm = figure.uncrushed_mm === undefined ? figure.greatest_mm - figure.least_mm : 0;
   return {
     formula: 'float = pulled − pushed; their mean',
-    figures: [`${differences(pairsOf(place, standing, 'push', 'pull'), told)}; mean ${told.gap(mean_mm)}${spread_mm > 1e-9 ? `, spread ${told.gap(spread_mm)}` : ''}`],
+    figures: [
+      `${differences(pairsOf(place, standing, 'push', 'pull'), told)}; mean ${told.gap(mean_mm)}${spread_mm > 1e-9 ? `, spread ${told.gap(spread_mm)}` : ''}`,
+    ],
   };
-} // prettier-ignore
+}
 
 function feelerLine(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): WorkingLine {
-  if (figure.uncrushed_mm !== undefined) return { formula: 'middle of what goes and what does not', figures: [told.gap(figure.uncrushed_mm)] };
+  if (figure.uncrushed_mm !== undefined)
+    return { formula: 'middle of what goes and what does not', figures: [told.gap(figure.uncrushed_mm)] };
   const spots = pairsOf(place, standing, 'goes', 'stops').map(([goes, stops]) => told.span(goes, stops));
   const each = spots.length > 1 ? `${spots.join('; ')}: ` : '';
-  return { formula: 'between what goes and what does not', figures: [`${each}${told.span(figure.least_mm, figure.greatest_mm)}`] };
+  return {
+    formula: 'between what goes and what does not',
+    figures: [`${each}${told.span(figure.least_mm, figure.greatest_mm)}`],
+  };
 }
 
 /** The full reading and its half, whichever of the two the limits are of. */
 function runoutLines(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): readonly WorkingLine[] {
   const full_mm = figure.greatest_mm * (standing.fit.wanted.as === 'eccentricity' ? 2 : 1);
   return [
-    { formula: 'full indicator reading = highest − lowest', figures: [`${differences(pairsOf(place, standing, 'low', 'high'), told)} = ${told.gap(full_mm)} at most`] },
+    {
+      formula: 'full indicator reading = highest − lowest',
+      figures: [`${differences(pairsOf(place, standing, 'low', 'high'), told)} = ${told.gap(full_mm)} at most`],
+    },
     { formula: 'eccentricity = half of it', figures: [`${told.small(full_mm)} / 2 = ${told.gap(full_mm / 2)}`] },
   ];
-} // prettier-ignore
+}
 
 function crushLines({ uncrushed_mm }: PlaceFigure, { fit }: FitState, { small, gap }: Told): readonly WorkingLine[] {
   const crush = fit.detail.shim?.crush;
@@ -58,13 +72,20 @@ function crushLines({ uncrushed_mm }: PlaceFigure, { fit }: FitState, { small, g
   return [
     {
       formula: 'less what the gasket loses, most and least',
-      figures: [`${small(uncrushed_mm)} − ${small(crush.max_mm)} = ${gap(uncrushed_mm - crush.max_mm)}; ${small(uncrushed_mm)} − ${small(crush.min_mm)} = ${gap(uncrushed_mm - crush.min_mm)}`],
+      figures: [
+        `${small(uncrushed_mm)} − ${small(crush.max_mm)} = ${gap(uncrushed_mm - crush.max_mm)}; ${small(uncrushed_mm)} − ${small(crush.min_mm)} = ${gap(uncrushed_mm - crush.min_mm)}`,
+      ],
     },
   ];
-} // prettier-ignore
+}
 
 /** How a figure came out of what was read, each reading put in. */
-export function linesOfFigure(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): readonly WorkingLine[] {
+export function linesOfFigure(
+  figure: PlaceFigure,
+  place: FitPlace,
+  standing: FitState,
+  told: Told,
+): readonly WorkingLine[] {
   switch (figure.method) {
     case 'dial':
       return [dialLine(figure, place, standing, told), ...crushLines(figure, standing, told)];
@@ -91,8 +112,13 @@ export function fileLines(place: FitPlace, kind: FitState['kind'], { small, gap 
   const file_mm = toFile_mm(place, kind);
   const min_mm = place.result.wanted?.hard.min_mm ?? 0;
   if (file_mm === 0) return [];
-  return [{ formula: 'to file = least wanted − as read', figures: [`${small(min_mm)} − ${small(min_mm - file_mm)} = ${gap(file_mm)}, in this bore only`] }];
-} // prettier-ignore
+  return [
+    {
+      formula: 'to file = least wanted − as read',
+      figures: [`${small(min_mm)} − ${small(min_mm - file_mm)} = ${gap(file_mm)}, in this bore only`],
+    },
+  ];
+}
 
 interface Shimmed {
   readonly name: string;
@@ -114,13 +140,24 @@ export function workingOfShims({ name, what, read_mm, in_mm, shim, choice }: Shi
     title: name,
     lines: crush
       ? [
-          { formula: `${what} at full crush = read + in − chosen − most`, figures: [`${sum} − ${small(crush.max_mm)} = ${gap(open_mm - crush.max_mm)}`] },
-          { formula: `${what} at least crush = read + in − chosen − least`, figures: [`${sum} − ${small(crush.min_mm)} = ${gap(open_mm - crush.min_mm)}`] },
+          {
+            formula: `${what} at full crush = read + in − chosen − most`,
+            figures: [`${sum} − ${small(crush.max_mm)} = ${gap(open_mm - crush.max_mm)}`],
+          },
+          {
+            formula: `${what} at least crush = read + in − chosen − least`,
+            figures: [`${sum} − ${small(crush.min_mm)} = ${gap(open_mm - crush.min_mm)}`],
+          },
         ]
       : [{ formula: `${what} = read + in − chosen`, figures: [`${sum} = ${gap(open_mm)}`] }],
     remarks: [
       ['Chosen', 'of every stack the drawer can make, the one nearest the target at middle crush; fewer shims first'],
-      ['Crush', crush ? 'taken off once: the float was read with the gasket uncrushed' : 'none is given: the gasket was home when it was read, or there is none'],
+      [
+        'Crush',
+        crush
+          ? 'taken off once: the float was read with the gasket uncrushed'
+          : 'none is given: the gasket was home when it was read, or there is none',
+      ],
     ],
   };
-} // prettier-ignore
+}

@@ -84,24 +84,37 @@ function Corrected({ standing: { fit, page } }: { readonly standing: FitState })
       <Notice kind="wait">The page was corrected since these limits were taken from it: {page.corrected.says}.</Notice>
       {refusal && <Notice kind="stop">{refusal}</Notice>}
       <p>
-        <Button onClick={take} disabled={pending}>Take the corrected figure</Button>
+        <Button onClick={take} disabled={pending}>
+          Take the corrected figure
+        </Button>
       </p>
     </>
   );
-} // prettier-ignore
+}
 
 function Holding({ standing, joints }: { readonly standing: FitState; readonly joints: FitPage['joints'] }) {
   const held = joints.filter(({ id }) => standing.fit.holds.includes(id)).map(({ name }) => name);
   if (!isHolding(standing.state)) return null;
   return (
     <Notice kind="stop">
-      Out of limits. {held.length > 0 ? `It holds: ${held.join(', ')}. What is done about it reopens the reading; the gate opens when it is inside.` : 'It holds no joint yet: say below what it closes up.'}
+      Out of limits.{' '}
+      {held.length > 0
+        ? `It holds: ${held.join(', ')}. What is done about it reopens the reading; the gate opens when it is inside.`
+        : 'It holds no joint yet: say below what it closes up.'}
     </Notice>
   );
-} // prettier-ignore
+}
 
 /** One fit: what it comes to place by place, its readings drawn as the part, what is wanted, and every line. */
-export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, engineId }: FitPage & { readonly engineId: string }) {
+export function FitSheet({
+  fit,
+  lines: onDisk,
+  context,
+  leaves,
+  joints,
+  shims,
+  engineId,
+}: FitPage & { readonly engineId: string }) {
   const told = useLengths(kindOf(fit).isSize);
   const { keys } = usePreferences();
   const address = `/api/fits/${fit.id}/lines`;
@@ -123,33 +136,58 @@ export function FitSheet({ fit, lines: onDisk, context, leaves, joints, shims, e
   };
   const plan = planOfFit(fit);
   return (
-    <Screen title={fit.name} lead={<><Link href={`/engines/${engineId}/fits`}>All fits</Link>. Wanted: {line}.</>}>
+    <Screen
+      title={fit.name}
+      lead={
+        <>
+          <Link href={`/engines/${engineId}/fits`}>All fits</Link>. Wanted: {line}.
+        </>
+      }
+    >
       <HydrationGate>
         {trouble && <Notice kind="stop">{trouble}</Notice>}
         <Holding standing={standing} joints={joints} />
         <Corrected standing={standing} />
         <PlaceList standing={standing} add={add} />
         <Section title="Readings">
-          <SessionBar kind={standing.kind} session={session} change={(part) => setSession((before) => ({ ...before, ...part }))} />
+          <SessionBar
+            kind={standing.kind}
+            session={session}
+            change={(part) => setSession((before) => ({ ...before, ...part }))}
+          />
           <Conditions conditions={conditionsOf(standing)} answers={session.answers} change={answer} />
           <p className={styles.go}>
             <Button rank={entry.left > 0 ? 'main' : 'plain'} onClick={entry.goOn} disabled={entry.left === 0}>
               {entry.left === 0 ? 'All read' : 'Go on reading'}
             </Button>
-            <Button onClick={instruments.toggle} aria-pressed={instruments.on}>{instruments.ready ? 'Listening to instruments' : 'Listen to instruments'}</Button>
+            <Button onClick={instruments.toggle} aria-pressed={instruments.on}>
+              {instruments.ready ? 'Listening to instruments' : 'Listen to instruments'}
+            </Button>
             <span className="soft" aria-live="polite">
-              {entry.left === 0 ? 'Type over a figure to read it again.' : `${entry.left} still to read. A value, then Enter.`}
+              {entry.left === 0
+                ? 'Type over a figure to read it again.'
+                : `${entry.left} still to read. A value, then Enter.`}
             </span>
           </p>
           {standing.kind.shape === 'runout' && <RunoutDrawing standing={standing} />}
-          {standing.kind.shape === 'pair' ? <PairGrid standing={standing} plan={plan} entry={entry} add={add} /> : <RowGrid standing={standing} plan={plan} entry={entry} />}
+          {standing.kind.shape === 'pair' ? (
+            <PairGrid standing={standing} plan={plan} entry={entry} add={add} />
+          ) : (
+            <RowGrid standing={standing} plan={plan} entry={entry} />
+          )}
         </Section>
         {standing.kind.remedies.includes('shim') && <ShimFold standing={standing} drawer={shims} add={add} />}
         <ChangesFold standing={standing} add={add} />
-        <WantedFold key={JSON.stringify([fit.wanted, fit.leafId, fit.detail.packet])} fit={fit} leaves={leaves} joints={joints} line={line} />
+        <WantedFold
+          key={JSON.stringify([fit.wanted, fit.leafId, fit.detail.packet])}
+          fit={fit}
+          leaves={leaves}
+          joints={joints}
+          line={line}
+        />
         <ScaleFold standing={standing} />
         <LinesFold fit={fit} lines={lines} add={add} />
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

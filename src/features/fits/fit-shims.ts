@@ -20,7 +20,8 @@ function putBack(shop: Shop, family: string, thickness_mm: number, now: string):
 
 function takeOut(shop: Shop, family: string, thickness_mm: number): void {
   const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
-  if (!known || known.count < 1) throw new DomainError('bad-field', `There is no shim of ${thickness_mm} mm in the drawer.`, 'choice_mm');
+  if (!known || known.count < 1)
+    throw new DomainError('bad-field', `There is no shim of ${thickness_mm} mm in the drawer.`, 'choice_mm');
   shop.shims.put({ ...known, count: known.count - 1 });
 }
 
@@ -33,11 +34,15 @@ export function fitShims(shop: Shop, fit: Fit, place: number, choice_mm: readonl
   if (!shim) throw new DomainError('bad-field', 'Say first which drawer it draws on.', 'family');
   if (place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
   const before_mm = shimsIn(shim, place);
-  const called = (thickness_mm: number) => shop.shims.inFamily(shim.family).find(isAsThickAs(thickness_mm))?.typed ?? `${thickness_mm} mm`;
+  const called = (thickness_mm: number) =>
+    shop.shims.inFamily(shim.family).find(isAsThickAs(thickness_mm))?.typed ?? `${thickness_mm} mm`;
   shop.transaction(() => {
     for (const one of before_mm) putBack(shop, shim.family, one, now);
     for (const one of choice_mm) takeOut(shop, shim.family, one);
-    shop.fits.alter({ ...fit, detail: { ...fit.detail, shim: { ...shim, byPlace: { ...shim.byPlace, [place]: choice_mm } } } });
+    shop.fits.alter({
+      ...fit,
+      detail: { ...fit.detail, shim: { ...shim, byPlace: { ...shim.byPlace, [place]: choice_mm } } },
+    });
     const words = `${choice_mm.map(called).join(' + ')} in place of ${before_mm.length > 0 ? before_mm.map(called).join(' + ') : 'none'}`;
     shop.fits.record(fit.id, { id: nanoid(), kind: 'remedy', place, at: now, body: { remedy: 'shim', words } }, now);
   });

@@ -9,50 +9,99 @@ function pairLines(place: FitPlace, { fit, kind }: FitState, { size, gap }: Told
   const { journal, bore, figures } = place.result;
   const pair = figures.find(({ method }) => method === 'micrometer');
   if (!journal || !bore || !pair) return [];
-  const values = (part: 'journal' | 'bore') => [...place.current.values()].filter((line) => line.part === part).map((line) => value20_mm(line, fit));
+  const values = (part: 'journal' | 'bore') =>
+    [...place.current.values()].filter((line) => line.part === part).map((line) => value20_mm(line, fit));
   const [inner, outer] = [values('journal'), values('bore')];
   const [a, b] = kind.interference ? [inner, outer] : [outer, inner];
-  const [nameA, nameB] = (kind.interference ? kind.sides : [kind.sides[1], kind.sides[0]]).map((name) => name.toLowerCase());
+  const [nameA, nameB] = (kind.interference ? kind.sides : [kind.sides[1], kind.sides[0]]).map((name) =>
+    name.toLowerCase(),
+  );
   return [
-    { formula: `min = least ${nameA} − greatest ${nameB}`, figures: [`${size(Math.min(...a))} − ${size(Math.max(...b))} = ${gap(pair.least_mm)}`] },
-    { formula: `max = greatest ${nameA} − least ${nameB}`, figures: [`${size(Math.max(...a))} − ${size(Math.min(...b))} = ${gap(pair.greatest_mm)}`] },
-    ...(kind.along ? [] : [{ formula: `${kind.sides[0]}: out of round, taper`, figures: [`${gap(journal.outOfRound_mm)}, ${gap(journal.taper_mm)}`] }]),
-    ...(kind.along ? [] : [{ formula: `${kind.sides[1]}: out of round, taper`, figures: [`${gap(bore.outOfRound_mm)}, ${gap(bore.taper_mm)}`] }]),
+    {
+      formula: `min = least ${nameA} − greatest ${nameB}`,
+      figures: [`${size(Math.min(...a))} − ${size(Math.max(...b))} = ${gap(pair.least_mm)}`],
+    },
+    {
+      formula: `max = greatest ${nameA} − least ${nameB}`,
+      figures: [`${size(Math.max(...a))} − ${size(Math.min(...b))} = ${gap(pair.greatest_mm)}`],
+    },
+    ...(kind.along
+      ? []
+      : [
+          {
+            formula: `${kind.sides[0]}: out of round, taper`,
+            figures: [`${gap(journal.outOfRound_mm)}, ${gap(journal.taper_mm)}`],
+          },
+        ]),
+    ...(kind.along
+      ? []
+      : [
+          {
+            formula: `${kind.sides[1]}: out of round, taper`,
+            figures: [`${gap(bore.outOfRound_mm)}, ${gap(bore.taper_mm)}`],
+          },
+        ]),
   ];
-} // prettier-ignore
+}
 
-function wantedLines({ wanted, journal }: PlaceResult, { fit }: FitState, { span, size }: Told): readonly WorkingLine[] {
+function wantedLines(
+  { wanted, journal }: PlaceResult,
+  { fit }: FitState,
+  { span, size }: Told,
+): readonly WorkingLine[] {
   const { rule } = fit.wanted;
   const diameter = journal?.mean_mm ?? fit.detail.nominal_mm;
-  const ruled = rule && diameter !== undefined ? (wanted?.ruleSays ?? (wanted?.by === 'rule' ? wanted.hard : undefined)) : undefined;
+  const ruled =
+    rule && diameter !== undefined
+      ? (wanted?.ruleSays ?? (wanted?.by === 'rule' ? wanted.hard : undefined))
+      : undefined;
   return [
-    ...(wanted?.by === 'limits' ? [{ formula: 'wanted', figures: [span(wanted.hard.min_mm, wanted.hard.max_mm)] }] : []),
+    ...(wanted?.by === 'limits'
+      ? [{ formula: 'wanted', figures: [span(wanted.hard.min_mm, wanted.hard.max_mm)] }]
+      : []),
     ...(ruled && rule && diameter !== undefined
       ? [
           {
             formula: `${wanted?.by === 'limits' ? 'the rule would say' : 'wanted'}: share × diameter${rule.floor_mm === undefined ? '' : `, not under ${span(rule.floor_mm, rule.floor_mm)}`}`,
-            figures: [{ value: rule.perDiameter[0], digits: 3 }, ' to ', { value: rule.perDiameter[1], digits: 3 }, ` × ${size(diameter)} = ${span(ruled.min_mm, ruled.max_mm)}`],
+            figures: [
+              { value: rule.perDiameter[0], digits: 3 },
+              ' to ',
+              { value: rule.perDiameter[1], digits: 3 },
+              ` × ${size(diameter)} = ${span(ruled.min_mm, ruled.max_mm)}`,
+            ],
           },
         ]
       : []),
   ];
-} // prettier-ignore
+}
 
 /** The school of house practice that gave what is wanted, with its reason. */
-function schoolOf(page: string | undefined, by: 'limits' | 'rule' | 'nothing', hasTarget: boolean): readonly (readonly [string, string])[] {
+function schoolOf(
+  page: string | undefined,
+  by: 'limits' | 'rule' | 'nothing',
+  hasTarget: boolean,
+): readonly (readonly [string, string])[] {
   if (by === 'nothing') return [];
   const clearance = by === 'rule' ? 'rule' : hasTarget || page === undefined ? 'target' : 'page';
   const { name, reason } = schoolWords({ ...USUAL_PRACTICE, clearance }, 'clearance');
   return [['School', `${name}: ${reason}`]];
 }
 
-const SOURCES = { limits: 'limits of your own', rule: 'a rule on the measured diameter', nothing: 'nothing yet' } as const;
+const SOURCES = {
+  limits: 'limits of your own',
+  rule: 'a rule on the measured diameter',
+  nothing: 'nothing yet',
+} as const;
 
 /** By which methods; a plain length by whatever instrument it was read with. */
 const readBy = ({ result, current }: FitPlace, { along }: FitState['kind']): string => {
-  const instruments = [...new Set([...current.values()].map(({ body }) => body.instrument.toLowerCase()).filter(Boolean))];
+  const instruments = [
+    ...new Set([...current.values()].map(({ body }) => body.instrument.toLowerCase()).filter(Boolean)),
+  ];
   return result.figures
-    .map(({ method }) => ((method === 'length' || along) && instruments.length > 0 ? instruments.join(', ') : METHOD_WORDS[method]))
+    .map(({ method }) =>
+      (method === 'length' || along) && instruments.length > 0 ? instruments.join(', ') : METHOD_WORDS[method],
+    )
     .join(' and ');
 };
 
@@ -69,7 +118,9 @@ export function workingOfPlace(standing: FitState, place: FitPlace, told: Told):
     lines: [
       ...pairLines(place, standing, told),
       ...result.figures.flatMap((one) => linesOfFigure(one, place, standing, told)),
-      ...(result.stripDifference_mm === undefined ? [] : [{ formula: 'strip − micrometers, means', figures: [told.gap(result.stripDifference_mm)] }]),
+      ...(result.stripDifference_mm === undefined
+        ? []
+        : [{ formula: 'strip − micrometers, means', figures: [told.gap(result.stripDifference_mm)] }]),
       ...wantedLines(result, standing, told),
       ...fileLines(place, standing.kind, told),
     ],
@@ -85,4 +136,4 @@ export function workingOfPlace(standing: FitState, place: FitPlace, told: Told):
     ],
     ...(place.stripIn && { caution: 'A strip lies in: do not turn the shaft.' }),
   };
-} // prettier-ignore
+}

@@ -17,7 +17,8 @@ import styles from './fits-sheet.module.css';
 
 const MAX_BANDS = 5;
 
-const worstOf = ({ places, state }: FitState): FitPlace | undefined => places.find((place) => place.state === state) ?? places[0];
+const worstOf = ({ places, state }: FitState): FitPlace | undefined =>
+  places.find((place) => place.state === state) ?? places[0];
 
 /** Places that are drawn: all of a short fit, else the worst of it. */
 function drawnOf({ places }: FitState): readonly FitPlace[] {
@@ -26,7 +27,15 @@ function drawnOf({ places }: FitState): readonly FitPlace[] {
   return [...read].sort((a, b) => Number(isProven(a.state)) - Number(isProven(b.state))).slice(0, MAX_BANDS);
 }
 
-function FitLine({ standing, engineId, joints }: { readonly standing: FitState; readonly engineId: string; readonly joints: FitsPage['joints'] }) {
+function FitLine({
+  standing,
+  engineId,
+  joints,
+}: {
+  readonly standing: FitState;
+  readonly engineId: string;
+  readonly joints: FitsPage['joints'];
+}) {
   const told = useLengths(standing.kind.isSize);
   const { fit, places } = standing;
   const worst = worstOf(standing);
@@ -40,7 +49,9 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitState; 
   return (
     <li className={styles.line} data-kind={kind} {...(working && show(working))}>
       <div>
-        <Link href={`/engines/${engineId}/fits/${fit.id}`} className={styles.name}>{fit.name}</Link>
+        <Link href={`/engines/${engineId}/fits/${fit.id}`} className={styles.name}>
+          {fit.name}
+        </Link>
         <span className={styles.small}>{places.length === 1 ? '' : `${proven} of ${places.length} proven`}</span>
       </div>
       <div className={styles.bands}>
@@ -50,22 +61,37 @@ function FitLine({ standing, engineId, joints }: { readonly standing: FitState; 
           return figure && wanted ? (
             <div key={place.place} className={styles.bandLine}>
               <span className={styles.placeName}>{places.length > 1 ? place.name : ''}</span>
-              <FitBand figure={figure} wanted={wanted} kind={STATE_WORDS[place.state].kind} label={`${fit.name} ${place.name}`} whole={standing.kind.isSize} />
-              <span className={styles.figure}>{figure.method === 'dial' && figure.uncrushed_mm === undefined ? told.gap(figure.mean_mm) : told.span(figure.least_mm, figure.greatest_mm)}</span>
+              <FitBand
+                figure={figure}
+                wanted={wanted}
+                kind={STATE_WORDS[place.state].kind}
+                label={`${fit.name} ${place.name}`}
+                whole={standing.kind.isSize}
+              />
+              <span className={styles.figure}>
+                {figure.method === 'dial' && figure.uncrushed_mm === undefined
+                  ? told.gap(figure.mean_mm)
+                  : told.span(figure.least_mm, figure.greatest_mm)}
+              </span>
             </div>
           ) : null;
         })}
-        {places.length > drawn.length && drawn.length > 0 && <span className={styles.small}>and {places.length - drawn.length} more</span>}
+        {places.length > drawn.length && drawn.length > 0 && (
+          <span className={styles.small}>and {places.length - drawn.length} more</span>
+        )}
       </div>
       <div className={styles.state}>
-        <b><span aria-hidden>{sign}</span> {at}{words}</b>
+        <b>
+          <span aria-hidden>{sign}</span> {at}
+          {words}
+        </b>
         {worst?.order && <span>On order: {worst.order}</span>}
         {worst?.why && <span>{worst.why}</span>}
         {standing.page?.corrected && <span>Its page was corrected since.</span>}
         {held.length > 0 && <span className={styles.holds}>Holds {held.map(({ name }) => name).join(', ')}</span>}
       </div>
     </li>
-  ); // prettier-ignore
+  );
 }
 
 /** Every fit of the engine, the worst first, as bands whose limits stand beneath one another. */
@@ -83,22 +109,42 @@ export function FitsSheet({ engine, fits, joints, children }: FitsPage & { reado
     <Screen
       title="Fits"
       lead="Proven before it is closed up; the worst first."
-      aside={<Link href={to('new')} className={key.key} data-rank="main">New fits</Link>}
+      aside={
+        <Link href={to('new')} className={key.key} data-rank="main">
+          New fits
+        </Link>
+      }
     >
-      {out > 0 && <Notice kind="stop">{out === 1 ? 'One fit is out of limits' : `${out} fits are out of limits`}: what closes {out === 1 ? 'it' : 'them'} up waits.</Notice>}
-      {fits.length === 0 && <Notice kind="plain">Nothing is measured yet. <Link href={to('new')}>Choose from the list fitted to this engine, or make a fit of your own.</Link></Notice>}
+      {out > 0 && (
+        <Notice kind="stop">
+          {out === 1 ? 'One fit is out of limits' : `${out} fits are out of limits`}: what closes{' '}
+          {out === 1 ? 'it' : 'them'} up waits.
+        </Notice>
+      )}
+      {fits.length === 0 && (
+        <Notice kind="plain">
+          Nothing is measured yet.{' '}
+          <Link href={to('new')}>Choose from the list fitted to this engine, or make a fit of your own.</Link>
+        </Notice>
+      )}
       {fits.length > 0 && (
         <ul className={styles.lines}>
-          {fits.map((standing) => <FitLine key={standing.fit.id} standing={standing} engineId={engine.id} joints={joints} />)}
+          {fits.map((standing) => (
+            <FitLine key={standing.fit.id} standing={standing} engineId={engine.id} joints={joints} />
+          ))}
         </ul>
       )}
-      <Section title="Of the whole engine">
-        {children}
-      </Section>
+      <Section title="Of the whole engine">{children}</Section>
       <p className={styles.ends}>
-        <Link href={to('import')} className={key.key}>Readings in (CSV)</Link>
-        {fits.length > 0 && <a href={`/api/engines/${engine.id}/fits`} download className={key.key}>The readings as CSV</a>}
+        <Link href={to('import')} className={key.key}>
+          Readings in (CSV)
+        </Link>
+        {fits.length > 0 && (
+          <a href={`/api/engines/${engine.id}/fits`} download className={key.key}>
+            The readings as CSV
+          </a>
+        )}
       </p>
     </Screen>
-  ); // prettier-ignore
+  );
 }

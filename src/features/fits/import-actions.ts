@@ -20,7 +20,11 @@ const schema = Joi.object<{ text: string; engineId: string }>({
 function fitsFor(shop: Shop, engineId: string): readonly Fit[] {
   const fits = shop.fits.ofEngine(engineId);
   if (fits.length === 0)
-    throw new DomainError('bad-field', 'This engine has no fit yet: make them first, so that the readings have a place.', 'text');
+    throw new DomainError(
+      'bad-field',
+      'This engine has no fit yet: make them first, so that the readings have a place.',
+      'text',
+    );
   return fits;
 }
 
@@ -36,9 +40,35 @@ export async function previewReadingsAction(input: unknown) {
 const earlier = (said: string | undefined, now: string) => (said !== undefined && said < now ? said : now);
 
 function lineOf(reading: NonNullable<ReadingRow['reading']>): ReadingLine {
-  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, at } = reading;
+  const {
+    place,
+    part,
+    station,
+    angle,
+    value_mm,
+    typed,
+    unit,
+    instrument,
+    standard_mm,
+    resolution_mm,
+    by,
+    reportedBy,
+    piece,
+    at,
+  } = reading;
   const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, answers: {} };
-  return { id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed, at: earlier(at, nowIso()), body };
+  return {
+    id: nanoid(),
+    kind: 'reading',
+    place,
+    part,
+    station,
+    angle,
+    value_mm,
+    typed,
+    at: earlier(at, nowIso()),
+    body,
+  };
 }
 
 function enter(shop: Shop, fitId: string, line: ReadingLine): void {

@@ -20,7 +20,14 @@ function Rows({ rows }: { readonly rows: readonly ReadingRow[] }) {
     <div className={table.frame} tabIndex={0} role="group" aria-label="The rows">
       <table className={table.table}>
         <thead>
-          <tr><th scope="col">Line</th><th scope="col">Fit</th><th scope="col">Place</th><th scope="col">Part</th><th scope="col">Typed</th><th scope="col">Read as</th></tr>
+          <tr>
+            <th scope="col">Line</th>
+            <th scope="col">Fit</th>
+            <th scope="col">Place</th>
+            <th scope="col">Part</th>
+            <th scope="col">Typed</th>
+            <th scope="col">Read as</th>
+          </tr>
         </thead>
         <tbody>
           {rows.map((row) => (
@@ -28,16 +35,22 @@ function Rows({ rows }: { readonly rows: readonly ReadingRow[] }) {
               <td>{row.line}</td>
               <td>{row.fit}</td>
               <td>{row.place}</td>
-              <td>{row.part} <span className="soft">{row.cell}</span></td>
-              <td className="figure">{row.typed} {row.unit}</td>
-              <td className={row.reason ? styles.apart : 'figure'}>{row.reason ?? (row.value_mm === undefined ? '' : size(row.value_mm))}</td>
+              <td>
+                {row.part} <span className="soft">{row.cell}</span>
+              </td>
+              <td className="figure">
+                {row.typed} {row.unit}
+              </td>
+              <td className={row.reason ? styles.apart : 'figure'}>
+                {row.reason ?? (row.value_mm === undefined ? '' : size(row.value_mm))}
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
     </div>
   );
-} // prettier-ignore
+}
 
 /** Readings from a table: each shown as it will be read, nothing written until agreed. */
 export function ReadingsImportSheet({ engineId }: { readonly engineId: string }) {
@@ -61,7 +74,10 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
   const good = rows?.filter(({ reason }) => reason === undefined).length ?? 0;
   const aside = (rows?.length ?? 0) - good;
   return (
-    <Screen title="Readings in" lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree.">
+    <Screen
+      title="Readings in"
+      lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree."
+    >
       <HydrationGate>
         <TableInput text={text} onText={setText} onLook={look} pending={pending} />
         {refusal && <Notice kind="stop">{refusal}</Notice>}
@@ -69,7 +85,9 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
           <Section title="As it will be read">
             <Rows rows={rows} />
             <p className={form.acts}>
-              <Button rank="main" onClick={enter} disabled={pending || good === 0}>{good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}</Button>
+              <Button rank="main" onClick={enter} disabled={pending || good === 0}>
+                {good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}
+              </Button>
               {aside > 0 && <span>{aside === 1 ? 'One row is' : `${aside} rows are`} kept aside.</span>}
             </p>
           </Section>
@@ -77,4 +95,4 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
       </HydrationGate>
     </Screen>
   );
-} // prettier-ignore
+}

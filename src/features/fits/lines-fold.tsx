@@ -11,28 +11,48 @@ import { lineWords, type Tell } from '@/interface/words/fit-line-words';
 import styles from './places.module.css';
 
 /** Every line of the fit, the newest first. A line is never taken away: it is struck by another. */
-export function LinesFold({ fit, lines, add }: { readonly fit: Fit; readonly lines: readonly FitLine[]; readonly add: (line: FitLine) => void }) {
+export function LinesFold({
+  fit,
+  lines,
+  add,
+}: {
+  readonly fit: Fit;
+  readonly lines: readonly FitLine[];
+  readonly add: (line: FitLine) => void;
+}) {
   const { size, gap } = useLengths(kindOf(fit).isSize);
   const struck = new Set(lines.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
   const strike = (line: FitLine) =>
     add({ id: nanoid(), kind: 'strike', place: line.place, strikes: line.id, at: new Date().toISOString(), body: {} });
-  const told = (line: FitLine): Tell => (line.kind === 'reading' && (line.part === 'journal' || line.part === 'bore') ? size : gap);
+  const told = (line: FitLine): Tell =>
+    line.kind === 'reading' && (line.part === 'journal' || line.part === 'bore') ? size : gap;
   return (
     <Disclosure title="Every line" line={lines.length === 1 ? 'one line' : `${lines.length} lines, the newest first`}>
       <div className={table.frame} tabIndex={0} role="group" aria-label="Every line of the fit">
         <table className={table.table}>
           <tbody>
-            {lines.toReversed().filter(({ kind }) => kind !== 'strike').map((line) => (
-              <tr key={line.id}>
-                <td>{line.place === null ? 'everywhere' : fit.places[line.place]}</td>
-                <td>{struck.has(line.id) ? <s>{lineWords(line, fit, told(line))}</s> : lineWords(line, fit, told(line))}</td>
-                <td className="soft">{fullTime(line.at)}</td>
-                <td>{!struck.has(line.id) && <button type="button" className={styles.decide} onClick={() => strike(line)}>Strike<span className="only-spoken"> {lineWords(line, fit, told(line))}</span></button>}</td>
-              </tr>
-            ))}
+            {lines
+              .toReversed()
+              .filter(({ kind }) => kind !== 'strike')
+              .map((line) => (
+                <tr key={line.id}>
+                  <td>{line.place === null ? 'everywhere' : fit.places[line.place]}</td>
+                  <td>
+                    {struck.has(line.id) ? <s>{lineWords(line, fit, told(line))}</s> : lineWords(line, fit, told(line))}
+                  </td>
+                  <td className="soft">{fullTime(line.at)}</td>
+                  <td>
+                    {!struck.has(line.id) && (
+                      <button type="button" className={styles.decide} onClick={() => strike(line)}>
+                        Strike<span className="only-spoken"> {lineWords(line, fit, told(line))}</span>
+                      </button>
+                    )}
+                  </td>
+                </tr>
+              ))}
           </tbody>
         </table>
       </div>
     </Disclosure>
-  ); // prettier-ignore
+  );
 }

@@ -16,8 +16,26 @@ import styles from './fits-sheet.module.css';
 const LISTED = FIT_KINDS.filter(({ id }) => !id.startsWith('own-'));
 /** What is measured on nearly every engine of the kind; the rest is a tick away. */
 const USUAL: Readonly<Record<Engine['kind'], readonly string[]>> = {
-  car: ['main-clearance', 'big-end-clearance', 'crank-float', 'cam-float', 'rod-side', 'piston-bore', 'ring-gap', 'valve-guide'],
-  motorcycle: ['big-end-clearance', 'crank-float', 'cam-float', 'rod-side', 'piston-bore', 'ring-gap', 'valve-guide', 'runout'],
+  car: [
+    'main-clearance',
+    'big-end-clearance',
+    'crank-float',
+    'cam-float',
+    'rod-side',
+    'piston-bore',
+    'ring-gap',
+    'valve-guide',
+  ],
+  motorcycle: [
+    'big-end-clearance',
+    'crank-float',
+    'cam-float',
+    'rod-side',
+    'piston-bore',
+    'ring-gap',
+    'valve-guide',
+    'runout',
+  ],
 };
 const MAKE = {
   car: { cylinders: '4', mains: '3', rings: '3', valves: '8' },
@@ -37,8 +55,17 @@ const count = (text: string) => Math.max(0, Math.min(Number(text) || 0, 64));
 
 function ListForm({ engine, has }: { readonly engine: Engine; readonly has: readonly string[] }) {
   const router = useRouter();
-  const start = { engineId: engine.id, ...MAKE[engine.kind], kinds: USUAL[engine.kind].filter((id) => !has.includes(id)) };
-  const { form: fields, submit, pending, problem } = useActionForm<typeof start, { href: string }>(start, addListedFitsAction, ({ href }) => router.push(href));
+  const start = {
+    engineId: engine.id,
+    ...MAKE[engine.kind],
+    kinds: USUAL[engine.kind].filter((id) => !has.includes(id)),
+  };
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm<typeof start, { href: string }>(start, addListedFitsAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   const { kinds, cylinders, mains, rings, valves } = fields.values;
   const make = { cylinders: count(cylinders), mains: count(mains), rings: count(rings), valves: count(valves) };
@@ -54,44 +81,79 @@ function ListForm({ engine, has }: { readonly engine: Engine; readonly has: read
           const places = placesOf(at, make).length;
           return (
             <label key={id} className={`${form.choice} ${styles.listed}`}>
-              <input type="checkbox" checked={kinds.includes(id)} onChange={(event) => fields.setFieldValue('kinds', event.currentTarget.checked ? [...kinds, id] : kinds.filter((one) => one !== id))} />
-              <span>{name} <span className="soft">{places === 1 ? 'one place' : `${places} places`}{has.includes(id) ? ', there already' : ''}</span></span>
+              <input
+                type="checkbox"
+                checked={kinds.includes(id)}
+                onChange={(event) =>
+                  fields.setFieldValue(
+                    'kinds',
+                    event.currentTarget.checked ? [...kinds, id] : kinds.filter((one) => one !== id),
+                  )
+                }
+              />
+              <span>
+                {name}{' '}
+                <span className="soft">
+                  {places === 1 ? 'one place' : `${places} places`}
+                  {has.includes(id) ? ', there already' : ''}
+                </span>
+              </span>
             </label>
           );
         })}
       </fieldset>
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending || kinds.length === 0}>Make these fits</Button>
+        <Button type="submit" rank="main" disabled={pending || kinds.length === 0}>
+          Make these fits
+        </Button>
       </div>
     </ActionForm>
   );
-} // prettier-ignore
+}
 
 function OwnForm({ engine }: { readonly engine: Engine }) {
   const router = useRouter();
   const start = { engineId: engine.id, kind: 'own-pair', name: '', places: '1', stations: '2', angles: '2' };
-  const { form: fields, submit, pending, problem } = useActionForm(start, addOwnFitAction, ({ href }) => router.push(href));
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(start, addOwnFitAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   const isPair = FIT_KINDS.find(({ id }) => id === fields.values.kind)?.shape === 'pair';
   return (
     <ActionForm label="A fit of your own" onSubmit={fields.onSubmit(submit)} problem={problem}>
       <TextInput label="Name" description="Water pump spindle, oil pump gears" {...field('name')} />
-      <NativeSelect label="Kind" data={FIT_KINDS.map(({ id, name }) => ({ value: id, label: name }))} {...field('kind')} />
+      <NativeSelect
+        label="Kind"
+        data={FIT_KINDS.map(({ id, name }) => ({ value: id, label: name }))}
+        {...field('kind')}
+      />
       <TextInput label="Places" description="1, or names: front, middle, rear" {...field('places')} />
-      <TextInput label={isPair ? 'Stations along it' : 'Readings at each place'} inputMode="numeric" {...field('stations')} />
+      <TextInput
+        label={isPair ? 'Stations along it' : 'Readings at each place'}
+        inputMode="numeric"
+        {...field('stations')}
+      />
       {isPair && <TextInput label="Angles round it" inputMode="numeric" {...field('angles')} />}
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>Make it</Button>
+        <Button type="submit" disabled={pending}>
+          Make it
+        </Button>
       </div>
     </ActionForm>
   );
-} // prettier-ignore
+}
 
 /** New fits: from the list fitted to the engine, or one of the user's own. */
 export function NewFitsSheet({ engine, has }: { readonly engine: Engine; readonly has: readonly string[] }) {
   useDefaultWorking(ABOUT);
   return (
-    <Screen title="New fits" lead="What is wanted of each is said on its own sheet: a page, a rule, or limits of your own.">
+    <Screen
+      title="New fits"
+      lead="What is wanted of each is said on its own sheet: a page, a rule, or limits of your own."
+    >
       <Section title="The list fitted to this engine">
         <ListForm engine={engine} has={has} />
       </Section>

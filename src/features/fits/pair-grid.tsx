@@ -25,14 +25,26 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
   const { stations, angles, kind } = plan;
   const name = partName(part, kind.sides);
   const columns = { '--stations': stations } as React.CSSProperties;
-  const cells = (angle: number): readonly Cell[] => Array.from({ length: stations }, (_, station) => ({ part, station, angle }));
+  const cells = (angle: number): readonly Cell[] =>
+    Array.from({ length: stations }, (_, station) => ({ part, station, angle }));
   return (
-    <div className={styles.side} style={columns} role="group" aria-label={`${name}, ${standing.fit.places.length > 1 ? place.name : standing.fit.name}`}>
+    <div
+      className={styles.side}
+      style={columns}
+      role="group"
+      aria-label={`${name}, ${standing.fit.places.length > 1 ? place.name : standing.fit.name}`}
+    >
       <span className={styles.sideName}>{name}</span>
-      {kind.along ? <LengthDrawing side={part === 'journal' ? 'inner' : 'outer'} /> : <PartDrawing side={part === 'journal' ? 'inner' : 'outer'} stations={stations} />}
+      {kind.along ? (
+        <LengthDrawing side={part === 'journal' ? 'inner' : 'outer'} />
+      ) : (
+        <PartDrawing side={part === 'journal' ? 'inner' : 'outer'} stations={stations} />
+      )}
       <span />
       {Array.from({ length: stations }, (_, station) => (
-        <span key={station} className={styles.stationName} aria-hidden>{kind.along && stations === 1 ? '' : stationName(station)}</span>
+        <span key={station} className={styles.stationName} aria-hidden>
+          {kind.along && stations === 1 ? '' : stationName(station)}
+        </span>
       ))}
       {Array.from({ length: angles }, (_, angle) => [
         <span key={`angle ${angle}`} className={styles.angleName} aria-hidden>
@@ -43,7 +55,11 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
           <ReadingCell
             key={`${cell.station} ${angle}`}
             cell={{ ...cell, place: place.place }}
-            label={kind.along ? `${name} ${place.name}, ${stationName(cell.station)}` : `${name} ${place.name}, station ${stationName(cell.station)}, ${angleName(angle, angles)}`}
+            label={
+              kind.along
+                ? `${name} ${place.name}, ${stationName(cell.station)}`
+                : `${name} ${place.name}, station ${stationName(cell.station)}, ${angleName(angle, angles)}`
+            }
             place={place}
             entry={entry}
             apart
@@ -51,30 +67,56 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
         )),
       ])}
       <div className={styles.problems}>
-        <CellProblems cells={Array.from({ length: angles }, (_, angle) => cells(angle)).flat().map((cell) => ({ ...cell, place: place.place }))} entry={entry} />
+        <CellProblems
+          cells={Array.from({ length: angles }, (_, angle) => cells(angle))
+            .flat()
+            .map((cell) => ({ ...cell, place: place.place }))}
+          entry={entry}
+        />
       </div>
     </div>
-  ); // prettier-ignore
+  );
 }
 
 const STRIP_ENDS = ['one end', 'the other end'];
 
 /** Crushed strip, read at both ends of where it lay. */
-const StripRow = ({ place, entry, add }: { readonly place: FitPlace; readonly entry: Entry; readonly add: (line: FitLine) => void }) => (
+const StripRow = ({
+  place,
+  entry,
+  add,
+}: {
+  readonly place: FitPlace;
+  readonly entry: Entry;
+  readonly add: (line: FitLine) => void;
+}) => (
   <div className={styles.strip} role="group" aria-label={`Strip, ${place.name}`}>
-    <span className={styles.sideName}>Strip{place.stripIn && <b className={styles.stripIn}> lies in: the crank is held</b>}</span>
+    <span className={styles.sideName}>
+      Strip{place.stripIn && <b className={styles.stripIn}> lies in: the crank is held</b>}
+    </span>
     <svg className={styles.stripDrawing} viewBox="0 0 200 20" aria-hidden preserveAspectRatio="none">
       <path className={styles.metal} d="M4 6 q96 -5 192 0 v8 q-96 5 -192 0 z" />
     </svg>
     {STRIP_ENDS.map((end, station) => (
-      <ReadingCell key={end} cell={{ part: 'strip', station, angle: 0, place: place.place }} label={`Strip ${place.name}, ${end}`} place={place} entry={entry} small apart />
+      <ReadingCell
+        key={end}
+        cell={{ part: 'strip', station, angle: 0, place: place.place }}
+        label={`Strip ${place.name}, ${end}`}
+        place={place}
+        entry={entry}
+        small
+        apart
+      />
     ))}
     <StripKey place={place} add={add} />
     <div className={styles.problems}>
-      <CellProblems cells={STRIP_ENDS.map((_, station) => ({ part: 'strip', station, angle: 0, place: place.place }))} entry={entry} />
+      <CellProblems
+        cells={STRIP_ENDS.map((_, station) => ({ part: 'strip', station, angle: 0, place: place.place }))}
+        entry={entry}
+      />
     </div>
   </div>
-); // prettier-ignore
+);
 
 interface Props {
   readonly standing: FitState;

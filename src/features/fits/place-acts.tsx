@@ -29,11 +29,20 @@ function Accept({ place, add, onDone }: Act) {
   };
   return (
     <div className={styles.act}>
-      <Textarea label="Why it is accepted" description="Printed in the record, and asked again before it is closed up" autosize minRows={1} value={reason} onChange={(event) => setReason(event.currentTarget.value)} />
-      <Button onClick={keep} disabled={reason.trim().length < 3}>Accept it</Button>
+      <Textarea
+        label="Why it is accepted"
+        description="Printed in the record, and asked again before it is closed up"
+        autosize
+        minRows={1}
+        value={reason}
+        onChange={(event) => setReason(event.currentTarget.value)}
+      />
+      <Button onClick={keep} disabled={reason.trim().length < 3}>
+        Accept it
+      </Button>
     </div>
   );
-} // prettier-ignore
+}
 
 /** What is done about it; the readings that it touches are to be taken again, and the old ones stay beneath. */
 function Remedies({ standing: { kind }, place, add, onDone }: Props) {
@@ -45,12 +54,22 @@ function Remedies({ standing: { kind }, place, add, onDone }: Props) {
   };
   return (
     <div className={styles.act}>
-      <NativeSelect label="What is done about it" data={kind.remedies.map((id) => ({ value: id, label: REMEDIES[id].name }))} value={remedy} onChange={(event) => setRemedy(event.currentTarget.value as RemedyId)} />
-      <TextInput label="In words" description="Which shell, how much" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
+      <NativeSelect
+        label="What is done about it"
+        data={kind.remedies.map((id) => ({ value: id, label: REMEDIES[id].name }))}
+        value={remedy}
+        onChange={(event) => setRemedy(event.currentTarget.value as RemedyId)}
+      />
+      <TextInput
+        label="In words"
+        description="Which shell, how much"
+        value={words}
+        onChange={(event) => setWords(event.currentTarget.value)}
+      />
       <Button onClick={take}>It is done: read it again</Button>
     </div>
   );
-} // prettier-ignore
+}
 
 function Order({ place, add, onDone }: Act) {
   const [words, setWords] = useState('');
@@ -60,11 +79,18 @@ function Order({ place, add, onDone }: Act) {
   };
   return (
     <div className={styles.act}>
-      <TextInput label="What is on order" description="The fit stays on the open list until it is in" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
-      <Button onClick={keep} disabled={words.trim().length < 3}>On order</Button>
+      <TextInput
+        label="What is on order"
+        description="The fit stays on the open list until it is in"
+        value={words}
+        onChange={(event) => setWords(event.currentTarget.value)}
+      />
+      <Button onClick={keep} disabled={words.trim().length < 3}>
+        On order
+      </Button>
     </div>
   );
-} // prettier-ignore
+}
 
 function Felt({ place, add, onDone }: Act) {
   const [words, setWords] = useState('');
@@ -74,11 +100,18 @@ function Felt({ place, add, onDone }: Act) {
   };
   return (
     <div className={styles.act}>
-      <TextInput label="What was felt" description="Kept as felt; it stays not measured" value={words} onChange={(event) => setWords(event.currentTarget.value)} />
-      <Button onClick={keep} disabled={words.trim().length < 3}>Felt, not measured</Button>
+      <TextInput
+        label="What was felt"
+        description="Kept as felt; it stays not measured"
+        value={words}
+        onChange={(event) => setWords(event.currentTarget.value)}
+      />
+      <Button onClick={keep} disabled={words.trim().length < 3}>
+        Felt, not measured
+      </Button>
     </div>
   );
-} // prettier-ignore
+}
 
 /** What can be decided on a place as it stands. */
 export function PlaceActs(props: Props) {
@@ -98,8 +131,12 @@ export function PlaceActs(props: Props) {
 /** Lays the strip in or takes it out: while it lies in, the crank is held. */
 export function StripKey({ place, add }: Pick<Props, 'place' | 'add'>) {
   return place.stripIn ? (
-    <Button onClick={() => add({ ...stamp(), kind: 'strip-out', place: place.place, body: {} })}>Strip is out<span className="only-spoken">, {place.name}</span></Button>
+    <Button onClick={() => add({ ...stamp(), kind: 'strip-out', place: place.place, body: {} })}>
+      Strip is out<span className="only-spoken">, {place.name}</span>
+    </Button>
   ) : (
-    <Button onClick={() => add({ ...stamp(), kind: 'strip-in', place: place.place, body: {} })}>Lay a strip in<span className="only-spoken">, {place.name}</span></Button>
+    <Button onClick={() => add({ ...stamp(), kind: 'strip-in', place: place.place, body: {} })}>
+      Lay a strip in<span className="only-spoken">, {place.name}</span>
+    </Button>
   );
-} // prettier-ignore
+}

@@ -30,15 +30,20 @@ function Figures({ place, kind }: { readonly place: FitPlace; readonly kind: Fit
           {figures.length > 1 && <span className="soft"> {METHOD_WORDS[one.method]}</span>}
         </span>
       ))}
-      {read < asked && <span className="soft">{read} of {asked} read</span>}
+      {read < asked && (
+        <span className="soft">
+          {read} of {asked} read
+        </span>
+      )}
       {off_mm !== undefined && (
         <span className={Math.abs(off_mm) > NOTABLE_MM ? styles.apart : 'soft'}>
-          They differ by {gap(Math.abs(off_mm))}{Math.abs(off_mm) > NOTABLE_MM ? ': find out which is wrong' : ''}; shown, not averaged.
+          They differ by {gap(Math.abs(off_mm))}
+          {Math.abs(off_mm) > NOTABLE_MM ? ': find out which is wrong' : ''}; shown, not averaged.
         </span>
       )}
       {file_mm > 0 && <span>File {gap(file_mm)} off this ring, in this bore only.</span>}
     </div>
-  ); // prettier-ignore
+  );
 }
 
 interface Props {
@@ -61,14 +66,33 @@ export function PlaceList({ standing, add }: Props) {
         const isOpen = deciding === place.place;
         const name = standing.places.length > 1 ? place.name : standing.fit.name;
         return (
-          <li key={place.place} className={styles.line} data-kind={kind} data-state={place.state} data-testid={`place-${place.place}`} {...(working && show(working))}>
+          <li
+            key={place.place}
+            className={styles.line}
+            data-kind={kind}
+            data-state={place.state}
+            data-testid={`place-${place.place}`}
+            {...(working && show(working))}
+          >
             <span className={styles.name}>{standing.places.length > 1 ? place.name : ''}</span>
             <div className={styles.bands}>
-              {wanted && figures.map((one) => <FitBand key={one.method} figure={one} wanted={wanted} kind={kind} label={name} whole={standing.kind.isSize} />)}
+              {wanted &&
+                figures.map((one) => (
+                  <FitBand
+                    key={one.method}
+                    figure={one}
+                    wanted={wanted}
+                    kind={kind}
+                    label={name}
+                    whole={standing.kind.isSize}
+                  />
+                ))}
             </div>
             <Figures place={place} kind={standing.kind} />
             <div className={styles.state}>
-              <b><span aria-hidden>{sign}</span> {words}</b>
+              <b>
+                <span aria-hidden>{sign}</span> {words}
+              </b>
               {place.why && <span>{place.why}</span>}
               {place.remedy && <span>{place.remedy}. To be read again; the old reading stays beneath.</span>}
               {place.accepted && <span>Because: {place.accepted}</span>}
@@ -77,7 +101,12 @@ export function PlaceList({ standing, add }: Props) {
             </div>
             <div className={styles.keys}>
               {(place.result.read > 0 || standing.kind.shape === 'float') && (
-                <button type="button" className={styles.decide} aria-expanded={isOpen} onClick={() => setDeciding(isOpen ? undefined : place.place)}>
+                <button
+                  type="button"
+                  className={styles.decide}
+                  aria-expanded={isOpen}
+                  onClick={() => setDeciding(isOpen ? undefined : place.place)}
+                >
                   Decide<span className="only-spoken"> on {name}</span>
                 </button>
               )}
@@ -87,5 +116,5 @@ export function PlaceList({ standing, add }: Props) {
         );
       })}
     </ul>
-  ); // prettier-ignore
+  );
 }

@@ -46,7 +46,11 @@ export function ReadingCell({ cell, label, place, entry, small = false, apart = 
   // Said only where it is not what was typed: another unit, or from a standard.
   const comes = current && isAsTyped(current, inch, small) ? undefined : current && told(current.value_mm);
   return (
-    <span className={styles.cell} data-read={current !== undefined || undefined} data-draft={draft !== undefined || undefined}>
+    <span
+      className={styles.cell}
+      data-read={current !== undefined || undefined}
+      data-draft={draft !== undefined || undefined}
+    >
       <input
         id={id}
         className={styles.input}
@@ -74,5 +78,5 @@ export function ReadingCell({ cell, label, place, entry, small = false, apart = 
       </span>
       {problem && !apart && <CellProblem id={id} words={problem.words} />}
     </span>
-  ); // prettier-ignore
+  );
 }

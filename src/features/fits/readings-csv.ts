@@ -5,7 +5,24 @@ import type { Fit, FitLine } from '@/model/fit/fit';
 import { assertAsked } from '@/model/fit/fit-reading';
 import { readRecords } from '@/server/read-records';
 
-const COLUMNS = ['Fit', 'Place', 'Part', 'Station', 'Angle', 'Typed', 'Unit', 'Standard mm', 'mm', 'Instrument', 'Reads to mm', 'Read by', 'Reported by', 'At', 'Struck', 'Piece'] as const; // prettier-ignore
+const COLUMNS = [
+  'Fit',
+  'Place',
+  'Part',
+  'Station',
+  'Angle',
+  'Typed',
+  'Unit',
+  'Standard mm',
+  'mm',
+  'Instrument',
+  'Reads to mm',
+  'Read by',
+  'Reported by',
+  'At',
+  'Struck',
+  'Piece',
+] as const;
 
 /** Every reading of an engine’s fits as a table that can be read in again; stations and angles count from 1. */
 export function readingsCsv(fits: readonly Fit[], lines: ReadonlyMap<string, readonly FitLine[]>): string {
@@ -17,12 +34,26 @@ export function readingsCsv(fits: readonly Fit[], lines: ReadonlyMap<string, rea
       const { body } = line;
       return [
         [
-          fit.name, fit.places[line.place], line.part, line.station + 1, line.angle + 1, line.typed, body.unit, body.standard_mm ?? '',
-          Number(line.value_mm.toPrecision(10)), body.instrument, body.resolution_mm ?? '', body.by ?? '', body.reportedBy ?? '', line.at, struck.has(line.id) ? 'struck' : '', body.piece ?? '',
+          fit.name,
+          fit.places[line.place],
+          line.part,
+          line.station + 1,
+          line.angle + 1,
+          line.typed,
+          body.unit,
+          body.standard_mm ?? '',
+          Number(line.value_mm.toPrecision(10)),
+          body.instrument,
+          body.resolution_mm ?? '',
+          body.by ?? '',
+          body.reportedBy ?? '',
+          line.at,
+          struck.has(line.id) ? 'struck' : '',
+          body.piece ?? '',
         ],
       ];
     });
-  }); // prettier-ignore
+  });
   return stringify(rows, { header: true, columns: [...COLUMNS], escape_formulas: true });
 }
 
@@ -80,19 +111,39 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
   const fit = fits.find(({ name }) => same(name, at('Fit')));
   if (!fit) return { reason: `No fit here is called “${at('Fit')}”.` };
   if (at('Struck') !== '') return { reason: 'It was struck where it comes from.' };
-  const place = fit.places.length === 1 && at('Place') === '' ? 0 : fit.places.findIndex((name) => same(name, at('Place')));
+  const place =
+    fit.places.length === 1 && at('Place') === '' ? 0 : fit.places.findIndex((name) => same(name, at('Place')));
   if (place < 0) return { reason: `${fit.name} has no place “${at('Place')}”.` };
   const part = at('Part').toLowerCase();
   const unit = at('Unit');
   if (!isPart(part)) return { reason: `“${at('Part')}” is no part of a reading. Known: ${PARTS.join(', ')}.` };
-  if (!isUnit(unit)) return { reason: unit === '' ? 'The figure has no unit.' : `“${unit}” is not a unit read here. Known: ${Object.keys(READING_UNITS_MM).join(', ')}.` };
+  if (!isUnit(unit))
+    return {
+      reason:
+        unit === ''
+          ? 'The figure has no unit.'
+          : `“${unit}” is not a unit read here. Known: ${Object.keys(READING_UNITS_MM).join(', ')}.`,
+    };
   const [station, angle] = [(number(at('Station')) ?? 1) - 1, (number(at('Angle')) ?? 1) - 1];
   const standard_mm = number(at('Standard mm'));
-  const value_mm = readReading({ typed: at('Typed'), unit, ...(standard_mm !== undefined && !isSigned(part) && { standard_mm }), signed: isSigned(part) });
+  const value_mm = readReading({
+    typed: at('Typed'),
+    unit,
+    ...(standard_mm !== undefined && !isSigned(part) && { standard_mm }),
+    signed: isSigned(part),
+  });
   assertAsked(fit, { part, station, angle }, value_mm);
   const resolution_mm = number(at('Reads to mm'));
   return {
-    fitId: fit.id, place, part, station, angle, value_mm, typed: at('Typed'), unit, instrument: at('Instrument').slice(0, 80),
+    fitId: fit.id,
+    place,
+    part,
+    station,
+    angle,
+    value_mm,
+    typed: at('Typed'),
+    unit,
+    instrument: at('Instrument').slice(0, 80),
     ...(standard_mm !== undefined && !isSigned(part) && { standard_mm }),
     ...(resolution_mm !== undefined && resolution_mm > 0 && resolution_mm <= 1 && { resolution_mm }),
     ...(at('Read by') !== '' && { by: at('Read by').slice(0, 60) }),
@@ -100,7 +151,7 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
     ...(whenOf(at('At')) && { at: whenOf(at('At')) }),
     ...(at('Piece') !== '' && { piece: at('Piece').slice(0, 20) }),
   };
-} // prettier-ignore
+}
 
 type Lines = ReadonlyMap<string, readonly FitLine[]>;
 
@@ -124,7 +175,15 @@ export function readReadings(text: string, fits: readonly Fit[], lines: Lines = 
       const index = headings.findIndex((heading) => same(heading, column));
       return index < 0 ? '' : (record[index] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
     };
-    const shown = { line: i + 2, fit: at('Fit'), place: at('Place'), part: at('Part'), cell: `${at('Station')}, ${at('Angle')}`, typed: at('Typed'), unit: at('Unit') };
+    const shown = {
+      line: i + 2,
+      fit: at('Fit'),
+      place: at('Place'),
+      part: at('Part'),
+      cell: `${at('Station')}, ${at('Angle')}`,
+      typed: at('Typed'),
+      unit: at('Unit'),
+    };
     try {
       const found = readingOf(at, fits);
       if ('reason' in found) return { ...shown, ...found };
@@ -134,5 +193,5 @@ export function readReadings(text: string, fits: readonly Fit[], lines: Lines = 
       if (isDomainError(error)) return { ...shown, reason: error.message };
       throw error;
     }
-  }); // prettier-ignore
+  });
 }

@@ -25,14 +25,19 @@ function checkedReading(shop: Shop, fit: Fit, line: ReadingLine): ReadingLine {
 
 /** Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws DomainError */
 function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
-  if (line.place !== null && line.place >= fit.places.length) throw new DomainError('bad-field', 'The fit has no such place.', 'place');
+  if (line.place !== null && line.place >= fit.places.length)
+    throw new DomainError('bad-field', 'The fit has no such place.', 'place');
   switch (line.kind) {
     case 'reading':
       return checkedReading(shop, fit, line);
     case 'accept': {
       const place = standingOf(shop, fit).places[line.place ?? 0];
       if (place && ['improve', 'too-close', 'accepted'].includes(place.state)) return line;
-      throw new DomainError('nothing-to-accept', 'Only what lies inside its hard limits can be accepted. What is out is put right and read again.', 'place');
+      throw new DomainError(
+        'nothing-to-accept',
+        'Only what lies inside its hard limits can be accepted. What is out is put right and read again.',
+        'place',
+      );
     }
     case 'remedy':
       if (kindOf(fit).remedies.includes(line.body.remedy)) return line;
@@ -43,10 +48,14 @@ function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
     default:
       return line;
   }
-} // prettier-ignore
+}
 
 /** Writes one line of a fit; the answer comes only once it is on disk. The same line twice is one line. */
-export function recordLine(shop: Shop, fitId: string, body: unknown): Result<{ readonly id: string; readonly isNew: boolean }> {
+export function recordLine(
+  shop: Shop,
+  fitId: string,
+  body: unknown,
+): Result<{ readonly id: string; readonly isNew: boolean }> {
   const checked = validateLine(body);
   if (checked.error) return fail(problemOf(checked.error));
   try {
@@ -54,8 +63,12 @@ export function recordLine(shop: Shop, fitId: string, body: unknown): Result<{ r
     if (!fit) return fail(noFit);
     return ok(
       shop.transaction(() => {
-        if (shop.fits.lines(fitId).some(({ id }) => id === checked.value.id)) return { id: checked.value.id, isNew: false };
-        return { id: checked.value.id, isNew: shop.fits.record(fitId, checkedLine(shop, fit, checked.value), nowIso()) };
+        if (shop.fits.lines(fitId).some(({ id }) => id === checked.value.id))
+          return { id: checked.value.id, isNew: false };
+        return {
+          id: checked.value.id,
+          isNew: shop.fits.record(fitId, checkedLine(shop, fit, checked.value), nowIso()),
+        };
       }),
     );
   } catch (thrown) {

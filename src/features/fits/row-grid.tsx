@@ -18,10 +18,22 @@ interface Props {
 const ROW_WORDS = { float: 'Time', feelers: 'At', length: 'Reading', runout: 'At', pair: '' } as const;
 
 /** What one row comes to, where it comes to something by itself. */
-function rowFigure(place: FitPlace, station: number, parts: readonly Part[]): readonly [low: number, high: number] | undefined {
+function rowFigure(
+  place: FitPlace,
+  station: number,
+  parts: readonly Part[],
+): readonly [low: number, high: number] | undefined {
   const read = (part: Part) => place.current.get(`${part}.${station}.0`)?.value_mm;
-  const [push, pull, goes, stops, high, low] = [read('push'), read('pull'), read('goes'), read('stops'), read('high'), read('low')];
-  if (parts.includes('push') && push !== undefined && pull !== undefined && pull >= push) return [pull - push, pull - push];
+  const [push, pull, goes, stops, high, low] = [
+    read('push'),
+    read('pull'),
+    read('goes'),
+    read('stops'),
+    read('high'),
+    read('low'),
+  ];
+  if (parts.includes('push') && push !== undefined && pull !== undefined && pull >= push)
+    return [pull - push, pull - push];
   if (parts.includes('goes') && goes !== undefined && stops !== undefined) return [goes, stops];
   if (high !== undefined && low !== undefined && high >= low) {
     const { fullIndicatorReading_mm } = runout(high, low);
@@ -31,7 +43,15 @@ function rowFigure(place: FitPlace, station: number, parts: readonly Part[]): re
 }
 
 /** How a part is marked, where parts must not change places. Left empty, its place alone tells it. */
-const PieceCell = ({ piece, place, entry }: { readonly piece: string; readonly place: FitPlace; readonly entry: Entry }) => (
+const PieceCell = ({
+  piece,
+  place,
+  entry,
+}: {
+  readonly piece: string;
+  readonly place: FitPlace;
+  readonly entry: Entry;
+}) => (
   <input
     className={styles.piece}
     aria-label={`${piece} marked, ${place.name}`}
@@ -48,14 +68,23 @@ export function RowGrid({ standing, plan, entry }: Props) {
   const groups = cellGroups(plan).map((cells) => [...new Set(cells.map(({ part }) => part))]);
   const { shape, sides, piece, isSize } = plan.kind;
   return groups.map((parts) => (
-    <div key={parts.join()} className={table.frame} role="group" aria-label={parts.map((part) => partName(part, sides)).join(', ')}>
+    <div
+      key={parts.join()}
+      className={table.frame}
+      role="group"
+      aria-label={parts.map((part) => partName(part, sides)).join(', ')}
+    >
       <table className={`${table.table} ${styles.rows}`}>
         <thead>
           <tr>
             {standing.places.length > 1 && <th scope="col">Place</th>}
             {piece && <th scope="col">{piece} marked</th>}
             {plan.stations > 1 && <th scope="col">{ROW_WORDS[shape]}</th>}
-            {parts.map((part) => <th key={part} scope="col">{part === 'journal' || part === 'bore' ? '' : PART_WORDS[part]}</th>)}
+            {parts.map((part) => (
+              <th key={part} scope="col">
+                {part === 'journal' || part === 'bore' ? '' : PART_WORDS[part]}
+              </th>
+            ))}
             {shape !== 'length' && <th scope="col">Comes to</th>}
           </tr>
         </thead>
@@ -66,14 +95,28 @@ export function RowGrid({ standing, plan, entry }: Props) {
               const at = shape === 'feelers' || shape === 'runout' ? stationName(station) : `${station + 1}`;
               return (
                 <tr key={`${place.place} ${station}`}>
-                  {standing.places.length > 1 && station === 0 && <th scope="rowgroup" rowSpan={plan.stations}>{place.name}</th>}
-                  {piece && <td><PieceCell piece={piece} place={place} entry={entry} /></td>}
+                  {standing.places.length > 1 && station === 0 && (
+                    <th scope="rowgroup" rowSpan={plan.stations}>
+                      {place.name}
+                    </th>
+                  )}
+                  {piece && (
+                    <td>
+                      <PieceCell piece={piece} place={place} entry={entry} />
+                    </td>
+                  )}
                   {plan.stations > 1 && <td>{at}</td>}
                   {parts.map((part) => (
                     <td key={part}>
                       <ReadingCell
                         cell={{ part, station, angle: 0, place: place.place }}
-                        label={[standing.places.length > 1 ? place.name : '', partName(part, sides), plan.stations > 1 ? at : ''].filter(Boolean).join(', ')}
+                        label={[
+                          standing.places.length > 1 ? place.name : '',
+                          partName(part, sides),
+                          plan.stations > 1 ? at : '',
+                        ]
+                          .filter(Boolean)
+                          .join(', ')}
                         place={place}
                         entry={entry}
                         small={!isSize}
@@ -88,5 +131,5 @@ export function RowGrid({ standing, plan, entry }: Props) {
         </tbody>
       </table>
     </div>
-  )); // prettier-ignore
+  ));
 }

@@ -17,7 +17,12 @@ export function RunoutDrawing({ standing }: { readonly standing: FitState }) {
   const words = full === undefined ? '' : `Full indicator reading ${gap(full)}, eccentricity ${gap(full / 2)}`;
   return (
     <figure className={styles.figure}>
-      <svg className={styles.drawing} viewBox={`0 0 420 ${SIZE}`} role="img" aria-label={words || 'Full indicator reading and eccentricity'}>
+      <svg
+        className={styles.drawing}
+        viewBox={`0 0 420 ${SIZE}`}
+        role="img"
+        aria-label={words || 'Full indicator reading and eccentricity'}
+      >
         <circle className={styles.path} cx={CENTRE} cy={CENTRE} r={ROUND + OFF} />
         <circle className={styles.path} cx={CENTRE} cy={CENTRE} r={ROUND - OFF} />
         <circle className={styles.part} cx={CENTRE + OFF} cy={CENTRE} r={ROUND} />
@@ -27,12 +32,22 @@ export function RunoutDrawing({ standing }: { readonly standing: FitState }) {
         <path className={styles.leader} d={`M${CENTRE + OFF} ${CENTRE + 18} H214 V${SIZE - 48}`} />
         <path className={styles.measure} d={`M${CENTRE + ROUND - OFF} ${CENTRE - 40} h${OFF * 2}`} />
         <path className={styles.leader} d={`M${CENTRE + ROUND + OFF} ${CENTRE - 40} H214`} />
-        <text className={styles.label} x={220} y={CENTRE - 44}>Full indicator reading</text>
-        <text className={styles.value} x={220} y={CENTRE - 20}>{full === undefined ? 'highest − lowest' : gap(full)}</text>
-        <text className={styles.label} x={220} y={SIZE - 44}>Eccentricity, half of it</text>
-        <text className={styles.value} x={220} y={SIZE - 20}>{full === undefined ? 'how far the axis lies off' : gap(full / 2)}</text>
+        <text className={styles.label} x={220} y={CENTRE - 44}>
+          Full indicator reading
+        </text>
+        <text className={styles.value} x={220} y={CENTRE - 20}>
+          {full === undefined ? 'highest − lowest' : gap(full)}
+        </text>
+        <text className={styles.label} x={220} y={SIZE - 44}>
+          Eccentricity, half of it
+        </text>
+        <text className={styles.value} x={220} y={SIZE - 20}>
+          {full === undefined ? 'how far the axis lies off' : gap(full / 2)}
+        </text>
       </svg>
-      <figcaption className="soft">The dial shows the full reading. A limit printed for the one must not be taken for the other.</figcaption>
+      <figcaption className="soft">
+        The dial shows the full reading. A limit printed for the one must not be taken for the other.
+      </figcaption>
     </figure>
-  ); // prettier-ignore
+  );
 }

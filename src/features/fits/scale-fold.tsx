@@ -13,7 +13,9 @@ export function ScaleFold({ standing }: { readonly standing: FitState }) {
   const unit = inch ? '0.0001 in' : 'µm';
   const in_ = (mm: number) => mm / (inch ? 0.00254 : 0.001);
   const rows = standing.places.flatMap(({ name, result }) =>
-    result.figures.slice(0, 1).map((one) => ({ name, band: [in_(one.least_mm), in_(one.greatest_mm)] as const, points: [in_(one.mean_mm)] })),
+    result.figures
+      .slice(0, 1)
+      .map((one) => ({ name, band: [in_(one.least_mm), in_(one.greatest_mm)] as const, points: [in_(one.mean_mm)] })),
   );
   const hard = standing.places.find(({ result }) => result.wanted)?.result.wanted?.hard;
   const target = standing.fit.wanted.target_mm;
@@ -29,7 +31,8 @@ export function ScaleFold({ standing }: { readonly standing: FitState }) {
         lines={target === undefined ? [] : [{ at: in_(target), label: 'own target', colour: 'var(--verdigris)' }]}
       />
       <p className="soft">
-        The bar is from the least to the greatest, the point the mean; behind it is what is wanted. A figure in {smallUnit} stands above.
+        The bar is from the least to the greatest, the point the mean; behind it is what is wanted. A figure in{' '}
+        {smallUnit} stands above.
       </p>
     </Disclosure>
   );

@@ -29,8 +29,12 @@ export const listSchema = Joi.object<ListFields>({
   mains: count('the main bearings', 12),
   rings: count('the rings of a piston', 6),
   valves: count('the valves', 64),
-  kinds: Joi.array().items(Joi.string().valid(...kinds)).min(1).required().messages({ 'array.min': 'Choose at least one fit.' }),
-}); // prettier-ignore
+  kinds: Joi.array()
+    .items(Joi.string().valid(...kinds))
+    .min(1)
+    .required()
+    .messages({ 'array.min': 'Choose at least one fit.' }),
+});
 
 export interface OwnFitFields {
   readonly engineId: string;
@@ -43,12 +47,18 @@ export interface OwnFitFields {
 
 export const ownFitSchema = Joi.object<OwnFitFields>({
   engineId: id,
-  kind: Joi.string().valid(...kinds).required(),
+  kind: Joi.string()
+    .valid(...kinds)
+    .required(),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the fit a name.' }),
-  places: Joi.string().trim().max(400).required().messages({ 'string.empty': 'Say where it is measured: “1” for one place, or names with commas between.' }),
+  places: Joi.string()
+    .trim()
+    .max(400)
+    .required()
+    .messages({ 'string.empty': 'Say where it is measured: “1” for one place, or names with commas between.' }),
   stations: count('the stations', 24),
   angles: count('the angles', 12),
-}); // prettier-ignore
+});
 
 /** What is wanted of a fit and how it is read, as typed. */
 export interface FitFields {
@@ -85,18 +95,33 @@ const metal = Joi.string()
 export const fitSchema = Joi.object<FitFields>({
   id,
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the fit a name.' }),
-  methods: Joi.array().items(Joi.string().valid(...METHODS)).min(1).required().messages({ 'array.min': 'Choose how it is measured.' }),
+  methods: Joi.array()
+    .items(Joi.string().valid(...METHODS))
+    .min(1)
+    .required()
+    .messages({ 'array.min': 'Choose how it is measured.' }),
   stations: count('the stations', 24),
   angles: count('the angles', 12),
   jointId: idOrNone,
   holds: Joi.array().items(Joi.string().max(60)).max(40).default([]),
   by: Joi.string().valid('page', 'rule', 'own', 'nothing').required(),
   leafId: idOrNone,
-  low: typed, high: typed, ruleLow: typed, ruleHigh: typed, floor: typed, softLow: typed, softHigh: typed, target: typed,
+  low: typed,
+  high: typed,
+  ruleLow: typed,
+  ruleHigh: typed,
+  floor: typed,
+  softLow: typed,
+  softHigh: typed,
+  target: typed,
   as: Joi.string().valid('reading', 'eccentricity').default('reading'),
-  nominal: typed, packetName: Joi.string().trim().max(80).allow('').default(''), packetLow: typed, packetHigh: typed,
-  innerMetal: metal, outerMetal: metal,
-}); // prettier-ignore
+  nominal: typed,
+  packetName: Joi.string().trim().max(80).allow('').default(''),
+  packetLow: typed,
+  packetHigh: typed,
+  innerMetal: metal,
+  outerMetal: metal,
+});
 
 export const correctedSchema = Joi.object<{ fitId: string }>({ fitId: id });
 
@@ -111,7 +136,11 @@ export interface DrawerFields {
 
 export const drawerSchema = Joi.object<DrawerFields>({
   fitId: id,
-  family: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Name the family of shims: what they fit.' }),
+  family: Joi.string()
+    .trim()
+    .max(80)
+    .required()
+    .messages({ 'string.empty': 'Name the family of shims: what they fit.' }),
   fitted: typed,
   crushLow: typed,
   crushHigh: typed,

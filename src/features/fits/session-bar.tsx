@@ -1,7 +1,15 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { CONDITIONS, READING_UNITS_MM, type Answer, type Answers, type ConditionId, type FitKind, type ReadingUnit } from '@/core/fits';
+import {
+  CONDITIONS,
+  READING_UNITS_MM,
+  type Answer,
+  type Answers,
+  type ConditionId,
+  type FitKind,
+  type ReadingUnit,
+} from '@/core/fits';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { RESOLUTIONS, type Session } from './session';
@@ -30,7 +38,9 @@ export function SessionBar({ kind, session, change }: Props) {
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => change({ [name]: event.currentTarget.value }),
   });
   const isListed = RESOLUTIONS.some(({ mm }) => mm === session.resolution_mm);
-  const resolutions = isListed ? RESOLUTIONS : [...RESOLUTIONS, { mm: session.resolution_mm, name: `${session.resolution_mm} mm` }];
+  const resolutions = isListed
+    ? RESOLUTIONS
+    : [...RESOLUTIONS, { mm: session.resolution_mm, name: `${session.resolution_mm} mm` }];
   const rest = [
     session.standard && `from a standard of ${session.standard}`,
     session.part_C && `part at ${session.part_C} °C`,
@@ -52,12 +62,22 @@ export function SessionBar({ kind, session, change }: Props) {
           value={String(session.resolution_mm)}
           onChange={(event) => change({ resolution_mm: Number(event.currentTarget.value) })}
         />
-        <TextInput label={isPair ? `Instrument, ${kind.sides[0].toLowerCase()}` : 'Instrument'} {...text('instrument')} />
+        <TextInput
+          label={isPair ? `Instrument, ${kind.sides[0].toLowerCase()}` : 'Instrument'}
+          {...text('instrument')}
+        />
         {isPair && <TextInput label={`Instrument, ${kind.sides[1].toLowerCase()}`} {...text('outerInstrument')} />}
       </div>
-      <Disclosure title="Standard, temperature, by whom" line={rest.length > 0 ? rest.join('; ') : 'sizes read whole, at 20 °C'}>
+      <Disclosure
+        title="Standard, temperature, by whom"
+        line={rest.length > 0 ? rest.join('; ') : 'sizes read whole, at 20 °C'}
+      >
         <div className={form.grid}>
-          <TextInput label="Set to a standard of" description="Then read as +0.012 or −0.5; empty for whole sizes" {...text('standard')} />
+          <TextInput
+            label="Set to a standard of"
+            description="Then read as +0.012 or −0.5; empty for whole sizes"
+            {...text('standard')}
+          />
           <TextInput label="Part at, °C" description="Empty: at 20 °C" inputMode="decimal" {...text('part_C')} />
           <TextInput label="Gauge at, °C" inputMode="decimal" {...text('gauge_C')} />
           <TextInput label="Read by" {...text('by')} />
@@ -80,10 +100,18 @@ export function Conditions({ conditions, answers, change }: ConditionsProps) {
   const said = conditions.every((id) => answers[id] !== undefined);
   const box = (id: ConditionId, answer: Answer, label: string) => (
     <label className={form.choice}>
-      <input type="radio" name={`condition-${id}`} checked={answers[id] === answer} onChange={() => change({ ...answers, [id]: answer })} />
-      <span>{label}<span className="only-spoken">: {CONDITIONS[id]}</span></span>
+      <input
+        type="radio"
+        name={`condition-${id}`}
+        checked={answers[id] === answer}
+        onChange={() => change({ ...answers, [id]: answer })}
+      />
+      <span>
+        {label}
+        <span className="only-spoken">: {CONDITIONS[id]}</span>
+      </span>
     </label>
-  ); // prettier-ignore
+  );
   return (
     <fieldset className={styles.conditions} data-said={said || undefined}>
       <legend>While it is read</legend>

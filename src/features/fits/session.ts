@@ -1,4 +1,12 @@
-import { READING_UNITS_MM, isSigned, readReading, type Answers, type FitKind, type Part, type ReadingUnit } from '@/core/fits';
+import {
+  READING_UNITS_MM,
+  isSigned,
+  readReading,
+  type Answers,
+  type FitKind,
+  type Part,
+  type ReadingUnit,
+} from '@/core/fits';
 import type { FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
 
 /** How readings are being taken just now; what was used last is offered again. */
@@ -36,10 +44,15 @@ const FINE_INCH_MM = 0.00254;
 const HALF_THOU_MM = 0.0127;
 
 /** What a reading is likely to be read to, where none says so yet. */
-const usualResolution = (fine: boolean, inch: boolean) => (inch ? (fine ? FINE_INCH_MM : HALF_THOU_MM) : fine ? 0.001 : 0.01);
+const usualResolution = (fine: boolean, inch: boolean) =>
+  inch ? (fine ? FINE_INCH_MM : HALF_THOU_MM) : fine ? 0.001 : 0.01;
 
 /** A session as the last reading was taken, or as this shop would begin one. */
-export function startSession({ shape, along, isSize, gauges }: FitKind, lines: readonly FitLine[], inch: boolean): Session {
+export function startSession(
+  { shape, along, isSize, gauges }: FitKind,
+  lines: readonly FitLine[],
+  inch: boolean,
+): Session {
   const [inner, outer, latest] = [last(lines, (part) => !isOuter(part)), last(lines, isOuter), last(lines, () => true)];
   const whole = shape === 'pair' || isSize;
   return {
@@ -62,16 +75,26 @@ const number = (text: string) => (text.trim() === '' ? undefined : Number(text.r
 export const standardOf = ({ standard, unit }: Pick<Session, 'standard' | 'unit'>): number | undefined =>
   standard.trim() === ''
     ? undefined
-    : readReading({ typed: standard, unit: unit === 'thou' || unit === '0.0001 in' ? 'in' : unit === 'µm' ? 'mm' : unit });
+    : readReading({
+        typed: standard,
+        unit: unit === 'thou' || unit === '0.0001 in' ? 'in' : unit === 'µm' ? 'mm' : unit,
+      });
 
 /** A strip is read in its packet’s own unit, everything else as the session has it. */
-const unitOf = (part: Part, { unit }: Session, packetUnit: ReadingUnit | undefined) => (part === 'strip' ? (packetUnit ?? unit) : unit);
+const unitOf = (part: Part, { unit }: Session, packetUnit: ReadingUnit | undefined) =>
+  part === 'strip' ? (packetUnit ?? unit) : unit;
 const READ_WHOLE: ReadonlySet<Part> = new Set(['strip', 'goes', 'stops']);
-const standardFor = (part: Part, session: Session) => (isSigned(part) || READ_WHOLE.has(part) ? undefined : standardOf(session));
+const standardFor = (part: Part, session: Session) =>
+  isSigned(part) || READ_WHOLE.has(part) ? undefined : standardOf(session);
 
 /** What was typed into a cell, in mm. @throws DomainError */
 export const valueOf = (typed: string, part: Part, session: Session, packetUnit?: ReadingUnit): number =>
-  readReading({ typed, unit: unitOf(part, session, packetUnit), standard_mm: standardFor(part, session), signed: isSigned(part) });
+  readReading({
+    typed,
+    unit: unitOf(part, session, packetUnit),
+    standard_mm: standardFor(part, session),
+    signed: isSigned(part),
+  });
 
 /** What is kept with a reading of this part. Strip is read off its packet, so its resolution is the packet’s step. */
 export function bodyOf(session: Session, part: Part, bolts: string | undefined, packetUnit?: ReadingUnit): ReadingBody {

@@ -22,7 +22,8 @@ import styles from './places.module.css';
 
 type Chosen = { readonly ok: true; readonly choice: ShimChoice } | { readonly ok: false; readonly message: string };
 
-const stockOf = (drawer: readonly Shim[]) => drawer.flatMap(({ thickness_mm, count }) => Array<number>(count).fill(thickness_mm));
+const stockOf = (drawer: readonly Shim[]) =>
+  drawer.flatMap(({ thickness_mm, count }) => Array<number>(count).fill(thickness_mm));
 
 /** What the drawer can do for the float as it was read with the shim that is in. */
 function choiceFor({ fit }: FitState, place: FitPlace, drawer: readonly Shim[]): Chosen | undefined {
@@ -53,8 +54,20 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
   const router = useRouter();
   const { shim } = fit.detail;
   const mm = (value: number | undefined) => (value === undefined ? '' : `${value} mm`);
-  const { form: fields, submit, pending, problem } = useActionForm(
-    { fitId: fit.id, family: shim?.family ?? `${fit.name}, shims`, fitted: mm(shim?.fitted_mm), crushLow: mm(shim?.crush?.min_mm), crushHigh: mm(shim?.crush?.max_mm), stack: String(shim?.stack ?? 1) },
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(
+    {
+      fitId: fit.id,
+      family: shim?.family ?? `${fit.name}, shims`,
+      fitted: mm(shim?.fitted_mm),
+      crushLow: mm(shim?.crush?.min_mm),
+      crushHigh: mm(shim?.crush?.max_mm),
+      stack: String(shim?.stack ?? 1),
+    },
     keepDrawerAction,
     () => router.refresh(),
   );
@@ -67,16 +80,23 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
       <TextInput label="Gasket loses, most" {...field('crushHigh')} />
       <TextInput label="At most in one stack" inputMode="numeric" {...field('stack')} />
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>Keep it</Button>
+        <Button type="submit" disabled={pending}>
+          Keep it
+        </Button>
       </div>
     </ActionForm>
   );
-} // prettier-ignore
+}
 
 function StockForm({ family, drawer }: { readonly family: string; readonly drawer: readonly Shim[] }) {
   const router = useRouter();
   const { gap } = useLengths();
-  const { form: fields, submit, pending, problem } = useActionForm({ family, typed: '', count: '1' }, putShimAction, (_, entered) => {
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm({ family, typed: '', count: '1' }, putShimAction, (_, entered) => {
     entered.setValues({ typed: '' });
     router.refresh();
   });
@@ -84,19 +104,32 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
   return (
     <>
       <p>
-        In the drawer: {drawer.filter(({ count }) => count > 0).map(({ id, thickness_mm, count }, i) => <span key={id}>{i > 0 && ', '}<span className="figure">{count > 1 && `${count} × `}{gap(thickness_mm)}</span></span>)}
+        In the drawer:{' '}
+        {drawer
+          .filter(({ count }) => count > 0)
+          .map(({ id, thickness_mm, count }, i) => (
+            <span key={id}>
+              {i > 0 && ', '}
+              <span className="figure">
+                {count > 1 && `${count} × `}
+                {gap(thickness_mm)}
+              </span>
+            </span>
+          ))}
         {drawer.every(({ count }) => count === 0) && 'nothing'}.
       </p>
       <ActionForm label="Shims of one thickness" onSubmit={fields.onSubmit(submit)} problem={problem}>
         <TextInput label="Thickness" description="0.40 mm, or 16 thou" autoComplete="off" {...field('typed')} />
         <TextInput label="How many there are" inputMode="numeric" {...field('count')} />
         <div className={form.acts}>
-          <Button type="submit" disabled={pending}>Into the drawer</Button>
+          <Button type="submit" disabled={pending}>
+            Into the drawer
+          </Button>
         </div>
       </ActionForm>
     </>
   );
-} // prettier-ignore
+}
 
 interface ChoiceProps {
   readonly standing: FitState;
@@ -121,10 +154,23 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const read = place.result.figures[0];
   const read_mm = read?.uncrushed_mm ?? read?.mean_mm ?? 0;
   const called = standing.places.length > 1 ? `Shims, ${place.name}` : 'Shims';
-  const working = found?.ok && shim ? workingOfShims({ name: called, what, read_mm, in_mm: isIn_mm, shim, choice: found.choice }, told) : undefined;
+  const working =
+    found?.ok && shim
+      ? workingOfShims({ name: called, what, read_mm, in_mm: isIn_mm, shim, choice: found.choice }, told)
+      : undefined;
   const show = useShowWorking(working ? [working] : []);
-  if (isProven(place.state)) return <p className="soft">{name}Inside as it is, {isIn_mm > 0 ? `with ${gap(isIn_mm)} in` : 'without a shim'}.</p>;
-  if (!found) return <p className="soft">{name}Read the {what} first, and say what is wanted.</p>;
+  if (isProven(place.state))
+    return (
+      <p className="soft">
+        {name}Inside as it is, {isIn_mm > 0 ? `with ${gap(isIn_mm)} in` : 'without a shim'}.
+      </p>
+    );
+  if (!found)
+    return (
+      <p className="soft">
+        {name}Read the {what} first, and say what is wanted.
+      </p>
+    );
   if (!found.ok) return <Notice kind="stop">{found.message}</Notice>;
   const { choice_mm, float, verdict, notes } = found.choice;
   const stays = Math.abs(stackOf_mm(choice_mm) - isIn_mm) < 0.0005;
@@ -139,24 +185,43 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
     const target = wanted?.target_mm ?? ((wanted?.hard.min_mm ?? 0) + (wanted?.hard.max_mm ?? 0)) / 2;
     const crush = shim?.crush ? (shim.crush.min_mm + shim.crush.max_mm) / 2 : 0;
     const missing_mm = read_mm + isIn_mm - crush - target;
-    const thickness = inch ? `${plain(Math.round(missing_mm / 0.0254))} thou` : `${plain(Number(missing_mm.toFixed(2)))} mm`;
-    add({ id: nanoid(), kind: 'order', place: place.place, at: new Date().toISOString(), body: { words: `shim of ${thickness}` } });
+    const thickness = inch
+      ? `${plain(Math.round(missing_mm / 0.0254))} thou`
+      : `${plain(Number(missing_mm.toFixed(2)))} mm`;
+    add({
+      id: nanoid(),
+      kind: 'order',
+      place: place.place,
+      at: new Date().toISOString(),
+      body: { words: `shim of ${thickness}` },
+    });
   };
   return (
     <div tabIndex={0} role="group" aria-label={called} {...(working && show(working))}>
       <p data-testid="shim-choice">
-        {name}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>{stays && ', which is in already'}. The {what} is then{' '}
-        <b className="figure">{span(float.min_mm, float.max_mm)}</b>{shim?.crush && ', between full and least crush'}: {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
+        {name}The best that the drawer can do: <b className="figure">{choice_mm.map((one) => gap(one)).join(' + ')}</b>
+        {stays && ', which is in already'}. The {what} is then{' '}
+        <b className="figure">{span(float.min_mm, float.max_mm)}</b>
+        {shim?.crush && ', between full and least crush'}:{' '}
+        {verdict === 'inside' ? 'inside.' : verdict === 'tight' ? 'too tight.' : 'too loose.'}
       </p>
-      {notes.map((note) => <Notice key={note.code} kind="wait">{note.message}</Notice>)}
+      {notes.map((note) => (
+        <Notice key={note.code} kind="wait">
+          {note.message}
+        </Notice>
+      ))}
       {refusal && <Notice kind="stop">{refusal}</Notice>}
       <p className={form.acts}>
-        {!stays && <Button rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>Fit it, and read the {what} again</Button>}
+        {!stays && (
+          <Button rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>
+            Fit it, and read the {what} again
+          </Button>
+        )}
         {verdict !== 'inside' && <Button onClick={order}>A better one is on order</Button>}
       </p>
     </div>
   );
-} // prettier-ignore
+}
 
 /** Shims for a float: what the drawer can do at least and at full crush of the gasket, which is counted once. */
 export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) {
@@ -168,7 +233,10 @@ export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) 
     : 'no drawer yet';
   return (
     <Disclosure title="Shims" line={line} open={shim !== undefined}>
-      {shim && standing.places.map((place) => <Choice key={place.place} standing={standing} place={place} drawer={drawer} add={add} />)}
+      {shim &&
+        standing.places.map((place) => (
+          <Choice key={place.place} standing={standing} place={place} drawer={drawer} add={add} />
+        ))}
       {shim && <StockForm key={shim.family} family={shim.family} drawer={drawer} />}
       <h3 className={styles.drawer}>The drawer, and what is in now</h3>
       <DrawerForm key={JSON.stringify(shim)} standing={standing} />

@@ -2,7 +2,16 @@
 
 import { nanoid } from 'nanoid';
 import { useCallback, useMemo, useState } from 'react';
-import { READING_UNITS_MM, cellKey, dialDoubts, entryOrder, feelerDoubts, readingDoubts, type Cell, type Part } from '@/core/fits';
+import {
+  READING_UNITS_MM,
+  cellKey,
+  dialDoubts,
+  entryOrder,
+  feelerDoubts,
+  readingDoubts,
+  type Cell,
+  type Part,
+} from '@/core/fits';
 import { isDomainError, type Note } from '@/core/units';
 import type { FitLine, ReadingLine } from '@/model/fit/fit';
 import { assertOfThisBore } from '@/model/fit/fit-reading';
@@ -32,7 +41,8 @@ export interface Entry {
 }
 
 const OPPOSITE: Partial<Record<Part, Part>> = { journal: 'bore', bore: 'journal' };
-const mean = (values: readonly number[]) => (values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length);
+const mean = (values: readonly number[]) =>
+  values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** What is doubtful about a value in a cell, by what else has been read. */
 function doubtsOf(standing: FitState, cell: PlacedCell, value_mm: number, resolution_mm: number): readonly Note[] {
@@ -43,13 +53,22 @@ function doubtsOf(standing: FitState, cell: PlacedCell, value_mm: number, resolu
   if (cell.part === 'zero') return dialDoubts(read('push'), undefined, value_mm, resolution_mm);
   const others_mm = places.flatMap((place) =>
     [...place.current.values()].flatMap((line) =>
-      line.part === cell.part && !(place.place === cell.place && cellKey(line) === cellKey(cell)) ? [line.value_mm] : [],
+      line.part === cell.part && !(place.place === cell.place && cellKey(line) === cellKey(cell))
+        ? [line.value_mm]
+        : [],
     ),
   );
   const opposite = OPPOSITE[cell.part];
-  const opposite_mm = opposite && mean([...(here?.current.values() ?? [])].flatMap((line) => (line.part === opposite ? [line.value_mm] : [])));
+  const opposite_mm =
+    opposite &&
+    mean([...(here?.current.values() ?? [])].flatMap((line) => (line.part === opposite ? [line.value_mm] : [])));
   const isInner = cell.part === 'journal';
-  const feelers = cell.part === 'goes' ? feelerDoubts(value_mm, read('stops')) : cell.part === 'stops' ? feelerDoubts(read('goes'), value_mm) : [];
+  const feelers =
+    cell.part === 'goes'
+      ? feelerDoubts(value_mm, read('stops'))
+      : cell.part === 'stops'
+        ? feelerDoubts(read('goes'), value_mm)
+        : [];
   const order =
     cell.part === 'stops' && value_mm <= (read('goes') ?? -1)
       ? [{ code: 'go-not-below-stop', message: 'It does not go, yet a thicker one goes: one of them was read wrong.' }]
@@ -63,7 +82,8 @@ function doubtsOf(standing: FitState, cell: PlacedCell, value_mm: number, resolu
       ...(fit.detail.nominal_mm !== undefined && kind.shape === 'pair' && { nominal_mm: fit.detail.nominal_mm }),
       others_mm: kind.shape === 'pair' && cell.part !== 'strip' ? others_mm : [],
       opposite_mm,
-      ...(opposite && !kind.along && { mustBe: isInner !== kind.interference ? ('smaller' as const) : ('larger' as const) }),
+      ...(opposite &&
+        !kind.along && { mustBe: isInner !== kind.interference ? ('smaller' as const) : ('larger' as const) }),
       oppositeName: kind.sides[isInner ? 1 : 0].toLowerCase(),
       limits: here?.result.wanted?.hard ?? fit.wanted.limits,
     }),
@@ -79,14 +99,23 @@ const focusCell = (cell: PlacedCell | undefined) => {
 };
 
 /** Entering readings by keyboard in the order of the hand: value, Enter, and on to the next cell. */
-export function useFitEntry(standing: FitState, session: Session, bolts: string | undefined, add: (line: FitLine) => void): Entry {
+export function useFitEntry(
+  standing: FitState,
+  session: Session,
+  bolts: string | undefined,
+  add: (line: FitLine) => void,
+): Entry {
   const { fit } = standing;
   const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
   const [pieces, setPieces] = useState<Readonly<Record<number, string>>>({});
   const [problems, setProblems] = useState<Entry['problems']>({});
   const order = useMemo(() => entryOrder(planOfFit(fit), fit.places.length), [fit]);
-  const isRead = useCallback((cell: PlacedCell) => standing.places[cell.place]?.current.has(cellKey(cell)) ?? false, [standing]);
-  const without = (id: string) => (before: Entry['problems']) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id));
+  const isRead = useCallback(
+    (cell: PlacedCell) => standing.places[cell.place]?.current.has(cellKey(cell)) ?? false,
+    [standing],
+  );
+  const without = (id: string) => (before: Entry['problems']) =>
+    Object.fromEntries(Object.entries(before).filter(([key]) => key !== id));
   const indexOf = (cell: PlacedCell) => order.findIndex((one) => cellId(one) === cellId(cell));
   const onFrom = (cell: PlacedCell) => {
     const at = indexOf(cell);
@@ -95,9 +124,14 @@ export function useFitEntry(standing: FitState, session: Session, bolts: string 
   };
   const pieceAt = (place: number) => {
     const { current, beneath } = standing.places[place] ?? { current: new Map<string, ReadingLine>(), beneath: [] };
-    return pieces[place] ?? [...beneath, ...current.values()].findLast(({ body }) => body.piece !== undefined)?.body.piece ?? '';
+    return (
+      pieces[place] ??
+      [...beneath, ...current.values()].findLast(({ body }) => body.piece !== undefined)?.body.piece ??
+      ''
+    );
   };
-  const refuse = (id: string, words: string, isDoubt: boolean) => setProblems((before) => ({ ...before, [id]: { words, isDoubt } }));
+  const refuse = (id: string, words: string, isDoubt: boolean) =>
+    setProblems((before) => ({ ...before, [id]: { words, isDoubt } }));
   const enter = (cell: PlacedCell, text = drafts[cellId(cell)], how = session) => {
     const id = cellId(cell);
     if (text === undefined || text.trim() === '') return onFrom(cell);
@@ -109,7 +143,18 @@ export function useFitEntry(standing: FitState, session: Session, bolts: string 
       const { place, part, station, angle } = cell;
       const piece = pieceAt(place).trim() || undefined;
       assertOfThisBore(standing, place, piece);
-      add({ id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed: text.trim(), at: new Date().toISOString(), body: { ...bodyOf(how, part, bolts, fit.detail.packet?.unit), ...(piece !== undefined && { piece }) } });
+      add({
+        id: nanoid(),
+        kind: 'reading',
+        place,
+        part,
+        station,
+        angle,
+        value_mm,
+        typed: text.trim(),
+        at: new Date().toISOString(),
+        body: { ...bodyOf(how, part, bolts, fit.detail.packet?.unit), ...(piece !== undefined && { piece }) },
+      });
     } catch (error) {
       if (isDomainError(error)) return refuse(id, error.message, false);
       throw error;
@@ -117,7 +162,7 @@ export function useFitEntry(standing: FitState, session: Session, bolts: string 
     setProblems(without(id));
     setDrafts((before) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id)));
     return onFrom(cell);
-  }; // prettier-ignore
+  };
   const open = order.filter((cell) => !isRead(cell));
   const receive = (reading: InstrumentReading) => {
     const suits = (cell: PlacedCell) => reading.says === undefined || cell.part === reading.says;

@@ -26,7 +26,8 @@ const METHODS_OF: Readonly<Record<FitKind['shape'], readonly Method[]>> = {
 
 const mm = (value: number | undefined) => (value === undefined ? '' : `${Number(value.toFixed(6))} mm`);
 const METALS = Object.keys(EXPANSIONS_UM_PER_MK);
-const metalOf = (expansion: number | undefined) => Object.entries(EXPANSIONS_UM_PER_MK).find(([, value]) => value === expansion)?.[0] ?? 'steel';
+const metalOf = (expansion: number | undefined) =>
+  Object.entries(EXPANSIONS_UM_PER_MK).find(([, value]) => value === expansion)?.[0] ?? 'steel';
 
 function valuesOf(fit: Fit) {
   const { limits, rule, soft, target_mm, as } = fit.wanted;
@@ -81,9 +82,20 @@ function liveProblem(low: string, high: string, names: readonly [string, string]
   }
 }
 
-function WantedFields({ fields, leaves, kind }: { readonly fields: Fields; readonly leaves: readonly LengthLeaf[]; readonly kind: FitKind }) {
+function WantedFields({
+  fields,
+  leaves,
+  kind,
+}: {
+  readonly fields: Fields;
+  readonly leaves: readonly LengthLeaf[];
+  readonly kind: FitKind;
+}) {
   const { by, low, high, softLow, softHigh } = fields.values;
-  const live = { ...(by === 'own' && liveProblem(low, high, ['low', 'high'])), ...liveProblem(softLow, softHigh, ['softLow', 'softHigh']) };
+  const live = {
+    ...(by === 'own' && liveProblem(low, high, ['low', 'high'])),
+    ...liveProblem(softLow, softHigh, ['softLow', 'softHigh']),
+  };
   const field = (name: keyof typeof fields.values) => {
     const props = fields.getInputProps(name);
     const { error } = props as { error?: string };
@@ -95,35 +107,80 @@ function WantedFields({ fields, leaves, kind }: { readonly fields: Fields; reado
       {by === 'page' && (
         <NativeSelect
           label="Which leaf"
-          data={[{ value: '', label: leaves.length === 0 ? 'no leaf gives a length yet' : 'choose' }, ...leaves.map((leaf) => ({ value: leaf.id, label: `${leaf.subject}: “${leaf.printedText}”, ${leaf.source}, p. ${leaf.page}` }))]}
+          data={[
+            { value: '', label: leaves.length === 0 ? 'no leaf gives a length yet' : 'choose' },
+            ...leaves.map((leaf) => ({
+              value: leaf.id,
+              label: `${leaf.subject}: “${leaf.printedText}”, ${leaf.source}, p. ${leaf.page}`,
+            })),
+          ]}
           {...field('leafId')}
         />
       )}
-      {by === 'own' && <TextInput label="Lower limit" description="With its unit: 0.025 mm, 1 thou" {...field('low')} />}
+      {by === 'own' && (
+        <TextInput label="Lower limit" description="With its unit: 0.025 mm, 1 thou" {...field('low')} />
+      )}
       {by === 'own' && <TextInput label="Upper limit" {...field('high')} />}
-      {by === 'rule' && <TextInput label="Rule, least share" description="Of the measured diameter" {...field('ruleLow')} />}
+      {by === 'rule' && (
+        <TextInput label="Rule, least share" description="Of the measured diameter" {...field('ruleLow')} />
+      )}
       {by === 'rule' && <TextInput label="Rule, most" {...field('ruleHigh')} />}
       {by === 'rule' && <TextInput label="Not under" {...field('floor')} />}
       <TextInput label="Own target" description="Inside the limits" {...field('target')} />
-      <TextInput label="Soft limits, lower" description="Inside the hard ones: usable, better wanted" {...field('softLow')} />
+      <TextInput
+        label="Soft limits, lower"
+        description="Inside the hard ones: usable, better wanted"
+        {...field('softLow')}
+      />
       <TextInput label="Soft limits, upper" {...field('softHigh')} />
-      {kind.shape === 'runout' && <NativeSelect label="The limits are of" data={[{ value: 'reading', label: 'the full indicator reading' }, { value: 'eccentricity', label: 'the eccentricity, half of it' }]} {...field('as')} />}
+      {kind.shape === 'runout' && (
+        <NativeSelect
+          label="The limits are of"
+          data={[
+            { value: 'reading', label: 'the full indicator reading' },
+            { value: 'eccentricity', label: 'the eccentricity, half of it' },
+          ]}
+          {...field('as')}
+        />
+      )}
     </>
   );
-} // prettier-ignore
+}
 
 /** What is wanted of a fit and where from; how it is read; what its readings rest on and what they hold. */
-export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; readonly leaves: readonly LengthLeaf[]; readonly joints: readonly NamedJoint[]; readonly line: string }) {
+export function WantedFold({
+  fit,
+  leaves,
+  joints,
+  line,
+}: {
+  readonly fit: Fit;
+  readonly leaves: readonly LengthLeaf[];
+  readonly joints: readonly NamedJoint[];
+  readonly line: string;
+}) {
   const router = useRouter();
   const kind = kindOf(fit);
-  const { form: fields, submit, pending, problem } = useActionForm(valuesOf(fit), alterFitAction, () => router.refresh());
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(valuesOf(fit), alterFitAction, () => router.refresh());
   const field = fields.getInputProps;
   const tick = (name: 'methods' | 'holds', value: string, label: string) => (
     <label key={value} className={form.choice}>
       <input
         type="checkbox"
         checked={fields.values[name].includes(value)}
-        onChange={(event) => fields.setFieldValue(name, event.currentTarget.checked ? [...fields.values[name], value] : fields.values[name].filter((one) => one !== value))}
+        onChange={(event) =>
+          fields.setFieldValue(
+            name,
+            event.currentTarget.checked
+              ? [...fields.values[name], value]
+              : fields.values[name].filter((one) => one !== value),
+          )
+        }
       />
       <span>{label}</span>
     </label>
@@ -134,11 +191,23 @@ export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; r
       <ActionForm label="What is wanted" onSubmit={fields.onSubmit(submit)} problem={problem}>
         <WantedFields fields={fields} leaves={leaves} kind={kind} />
         <TextInput label="Name" {...field('name')} />
-        <TextInput label={kind.shape === 'pair' ? 'Stations along it' : 'Readings at each place'} inputMode="numeric" {...field('stations')} />
+        <TextInput
+          label={kind.shape === 'pair' ? 'Stations along it' : 'Readings at each place'}
+          inputMode="numeric"
+          {...field('stations')}
+        />
         {kind.shape === 'pair' && <TextInput label="Angles round it" inputMode="numeric" {...field('angles')} />}
-        <TextInput label={kind.id === 'ring-gap' ? 'Bore' : 'About how large'} description="A slipped zero is seen by it" {...field('nominal')} />
-        {kind.shape === 'pair' && <NativeSelect label={`${kind.sides[0]} is of`} data={METALS} {...field('innerMetal')} />}
-        {kind.shape === 'pair' && <NativeSelect label={`${kind.sides[1]} is of`} data={METALS} {...field('outerMetal')} />}
+        <TextInput
+          label={kind.id === 'ring-gap' ? 'Bore' : 'About how large'}
+          description="A slipped zero is seen by it"
+          {...field('nominal')}
+        />
+        {kind.shape === 'pair' && (
+          <NativeSelect label={`${kind.sides[0]} is of`} data={METALS} {...field('innerMetal')} />
+        )}
+        {kind.shape === 'pair' && (
+          <NativeSelect label={`${kind.sides[1]} is of`} data={METALS} {...field('outerMetal')} />
+        )}
         {methods.length > 1 && (
           <fieldset className={form.fieldset}>
             <legend className={form.legend}>Measured by</legend>
@@ -146,9 +215,15 @@ export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; r
           </fieldset>
         )}
         {fields.values.methods.includes('strip') && <TextInput label="Packet of the strip" {...field('packetName')} />}
-        {fields.values.methods.includes('strip') && <TextInput label="It reads from" description="With the packet’s own unit" {...field('packetLow')} />}
+        {fields.values.methods.includes('strip') && (
+          <TextInput label="It reads from" description="With the packet’s own unit" {...field('packetLow')} />
+        )}
         {fields.values.methods.includes('strip') && <TextInput label="To" {...field('packetHigh')} />}
-        <NativeSelect label="Its cap or cover is tightened by" data={[{ value: '', label: 'no joint' }, ...joints.map(({ id, name }) => ({ value: id, label: name }))]} {...field('jointId')} />
+        <NativeSelect
+          label="Its cap or cover is tightened by"
+          data={[{ value: '', label: 'no joint' }, ...joints.map(({ id, name }) => ({ value: id, label: name }))]}
+          {...field('jointId')}
+        />
         {joints.length > 0 && (
           <fieldset className={form.fieldset}>
             <legend className={form.legend}>Out of limits, it holds</legend>
@@ -156,9 +231,11 @@ export function WantedFold({ fit, leaves, joints, line }: { readonly fit: Fit; r
           </fieldset>
         )}
         <div className={form.acts}>
-          <Button type="submit" rank="main" disabled={pending}>Keep it</Button>
+          <Button type="submit" rank="main" disabled={pending}>
+            Keep it
+          </Button>
         </div>
       </ActionForm>
     </Disclosure>
   );
-} // prettier-ignore
+}

@@ -35,9 +35,23 @@ interface Setup {
 }
 
 const SETUPS: readonly (Setup & { readonly says: string })[] = [
-  { kind: 'micrometer', name: 'Simulated micrometer', unit: 'mm', truth: '44.982', error: '0.001', says: 'reads a size' },
+  {
+    kind: 'micrometer',
+    name: 'Simulated micrometer',
+    unit: 'mm',
+    truth: '44.982',
+    error: '0.001',
+    says: 'reads a size',
+  },
   { kind: 'dial', name: 'Simulated dial', unit: 'mm', truth: '0.11', error: '0.01', says: 'pushed, pulled, let back' },
-  { kind: 'feelers', name: 'Simulated feelers', unit: 'mm', truth: '0.22', error: '', says: 'what goes, what does not' },
+  {
+    kind: 'feelers',
+    name: 'Simulated feelers',
+    unit: 'mm',
+    truth: '0.22',
+    error: '',
+    says: 'what goes, what does not',
+  },
 ];
 
 const LEAVES: Readonly<Record<'metric' | 'inch', readonly number[]>> = {
@@ -50,19 +64,26 @@ const number = (text: string) => Number(text.trim().replace(',', '.'));
 function instrumentOf({ kind, name, unit, truth, error }: Setup): MeasuringInstrument {
   const resolution = kind === 'dial' && unit === 'mm' ? 0.01 : RESOLUTION[unit];
   const shared = { name, unit, truth: number(truth), error: number(error) || 0 };
-  if (kind === 'feelers') return createSimulatedFeelers({ ...shared, leaves: unit === 'mm' ? LEAVES.metric : LEAVES.inch }, world);
-  return kind === 'dial' ? createSimulatedDial({ ...shared, resolution }, world) : createSimulatedMicrometer({ ...shared, resolution }, world);
+  if (kind === 'feelers')
+    return createSimulatedFeelers({ ...shared, leaves: unit === 'mm' ? LEAVES.metric : LEAVES.inch }, world);
+  return kind === 'dial'
+    ? createSimulatedDial({ ...shared, resolution }, world)
+    : createSimulatedMicrometer({ ...shared, resolution }, world);
 }
 
 async function sendReading(reading: InstrumentReading): Promise<number | undefined> {
   try {
-    const response = await fetch('/api/instruments/readings', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(reading) });
+    const response = await fetch('/api/instruments/readings', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(reading),
+    });
     const outcome = (await response.json()) as { ok: boolean; result?: { heardBy: number } };
     return outcome.ok ? outcome.result?.heardBy : undefined;
   } catch {
     return undefined;
   }
-} // prettier-ignore
+}
 
 function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
   const [setup, setSetup] = useState<Setup>(start);
@@ -85,20 +106,35 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
     <Section title={start.name}>
       <div className={form.grid}>
         <TextInput label="Called" {...text('name')} />
-        <NativeSelect label="Shows" data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']} value={setup.unit} onChange={({ currentTarget }) => change({ unit: currentTarget.value as ReadingUnit })} />
-        <TextInput label={start.kind === 'micrometer' ? 'True size' : start.kind === 'dial' ? 'True float' : 'True gap'} inputMode="decimal" {...text('truth')} />
+        <NativeSelect
+          label="Shows"
+          data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']}
+          value={setup.unit}
+          onChange={({ currentTarget }) => change({ unit: currentTarget.value as ReadingUnit })}
+        />
+        <TextInput
+          label={start.kind === 'micrometer' ? 'True size' : start.kind === 'dial' ? 'True float' : 'True gap'}
+          inputMode="decimal"
+          {...text('truth')}
+        />
         {start.kind !== 'feelers' && <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />}
         <div className={form.acts}>
-          <Button onClick={() => void take()} disabled={!isReady}>Take a reading<span className="only-spoken"> with {start.name}</span></Button>
-          <span className="soft" role="status">{heard === undefined ? start.says : heard === 0 ? 'Sent; no sheet is listening.' : 'Sent, and heard.'}</span>
+          <Button onClick={() => void take()} disabled={!isReady}>
+            Take a reading<span className="only-spoken"> with {start.name}</span>
+          </Button>
+          <span className="soft" role="status">
+            {heard === undefined ? start.says : heard === 0 ? 'Sent; no sheet is listening.' : 'Sent, and heard.'}
+          </span>
         </div>
       </div>
       {sent.length > 0 && (
-        <pre className={styles.wire} tabIndex={0} aria-label="As it went over the wire">{sent.map((reading) => JSON.stringify(reading)).join('\n')}</pre>
+        <pre className={styles.wire} tabIndex={0} aria-label="As it went over the wire">
+          {sent.map((reading) => JSON.stringify(reading)).join('\n')}
+        </pre>
       )}
     </Section>
   );
-} // prettier-ignore
+}
 
 /** Simulated instruments, and what they send. */
 export function InstrumentsSheet() {
@@ -109,7 +145,9 @@ export function InstrumentsSheet() {
         {SETUPS.map((setup) => (
           <Instrument key={setup.kind} start={setup} />
         ))}
-        <Notice kind="plain">One reading is one line of JSON, posted to /api/instruments/readings on this machine.</Notice>
+        <Notice kind="plain">
+          One reading is one line of JSON, posted to /api/instruments/readings on this machine.
+        </Notice>
       </HydrationGate>
     </Screen>
   );

@@ -1,6 +1,11 @@
 import Joi from 'joi';
 import { READING_UNITS_MM } from '@/core/fits';
-import { INSTRUMENT_KINDS, READING_FORMAT, READING_VERSION, type InstrumentReading } from '@/instruments/measuring-instrument';
+import {
+  INSTRUMENT_KINDS,
+  READING_FORMAT,
+  READING_VERSION,
+  type InstrumentReading,
+} from '@/instruments/measuring-instrument';
 
 /** A reading as it comes over the wire. */
 export const readingSchema = Joi.object<InstrumentReading>({
@@ -8,10 +13,14 @@ export const readingSchema = Joi.object<InstrumentReading>({
   version: Joi.number().valid(READING_VERSION).required(),
   id: Joi.string().min(8).max(60).required(),
   instrument: Joi.string().trim().min(1).max(80).required(),
-  kind: Joi.string().valid(...INSTRUMENT_KINDS).required(),
+  kind: Joi.string()
+    .valid(...INSTRUMENT_KINDS)
+    .required(),
   value: Joi.number().min(-10_000).max(10_000).required(),
-  unit: Joi.string().valid(...Object.keys(READING_UNITS_MM)).required(),
+  unit: Joi.string()
+    .valid(...Object.keys(READING_UNITS_MM))
+    .required(),
   resolution: Joi.number().greater(0).max(1000).required(),
   says: Joi.string().valid('goes', 'stops'),
   at: Joi.string().isoDate().required(),
-}); // prettier-ignore
+});

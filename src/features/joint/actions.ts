@@ -23,7 +23,14 @@ import { nowIso, nowMs } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
 import { runAction } from '@/server/run-action';
 import { originalFilmFor, originalFilmReason } from './film-reason';
-import { chooseLeafSchema, jointSchema, newJointSchema, standardSchema, startSchema, type NewJointFields } from './schema';
+import {
+  chooseLeafSchema,
+  jointSchema,
+  newJointSchema,
+  standardSchema,
+  startSchema,
+  type NewJointFields,
+} from './schema';
 import { standardReading } from './standard-leaf';
 import { leavesOfJoint } from './queries';
 
@@ -75,7 +82,8 @@ export async function addJointAction(input: unknown) {
   return runAction(newJointSchema, input, async (fields) => {
     const shop = await currentShop();
     const leaf = shop.book.findLeaf(fields.leafId);
-    if (leaf?.engineId !== fields.engineId) throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
+    if (leaf?.engineId !== fields.engineId)
+      throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
     const joint = newJoint(shop, fields, leaf.conditionText);
     assertReckonable(shop, joint);
     shop.joints.add(joint);
@@ -91,7 +99,16 @@ function standardSource(shop: Shop, engineId: string): string {
   const known = shop.book.sources(engineId).find((source) => source.title === STANDARD_TITLE);
   if (known) return known.id;
   const id = nanoid(10);
-  shop.book.addSource(engineId, { ...PLAIN_SOURCE, id, title: STANDARD_TITLE, edition: '', year: null, kind: 'own', rank: 20, createdAt: nowIso() });
+  shop.book.addSource(engineId, {
+    ...PLAIN_SOURCE,
+    id,
+    title: STANDARD_TITLE,
+    edition: '',
+    year: null,
+    kind: 'own',
+    rank: 20,
+    createdAt: nowIso(),
+  });
   return id;
 }
 
@@ -105,13 +122,29 @@ export async function addStandardJointAction(input: unknown) {
     return shop.transaction(() => {
       const leafId = nanoid(10);
       shop.book.addLeaf({
-        id: leafId, engineId: fields.engineId, sourceId: standardSource(shop, fields.engineId), page, subject: fields.name, printedText, replacesId: null,
-        createdAt: nowIso(), ...leafOfText({ kind: 'torque', printedText, conditionText, readingIndex: 0 }),
-      }); // prettier-ignore
+        id: leafId,
+        engineId: fields.engineId,
+        sourceId: standardSource(shop, fields.engineId),
+        page,
+        subject: fields.name,
+        printedText,
+        replacesId: null,
+        createdAt: nowIso(),
+        ...leafOfText({ kind: 'torque', printedText, conditionText, readingIndex: 0 }),
+      });
       const base: NewJointFields = {
-        engineId: fields.engineId, leafId, name: fields.name, pattern: 'ring', fasteners: 1, thread: fields.thread, originalFilm: fields.film,
-        todayFilm: fields.film, orderSchool: 'star', turnShaft: false, retorqueSchool: 'none',
-      }; // prettier-ignore
+        engineId: fields.engineId,
+        leafId,
+        name: fields.name,
+        pattern: 'ring',
+        fasteners: 1,
+        thread: fields.thread,
+        originalFilm: fields.film,
+        todayFilm: fields.film,
+        orderSchool: 'star',
+        turnShaft: false,
+        retorqueSchool: 'none',
+      };
       const made = newJoint(shop, base, conditionText);
       const joint: Joint = {
         ...made,
@@ -144,7 +177,11 @@ export async function alterJointAction(input: unknown) {
       detail: { ...fields.detail, leafReason: before.detail.leafReason },
       originalFilmReason: before.detail.standard
         ? before.originalFilmReason
-        : originalFilmReason(leaf?.conditionText ?? null, fields.originalFilm, shelvesOf(shop, engineNamed(shop, before.engineId)).practice),
+        : originalFilmReason(
+            leaf?.conditionText ?? null,
+            fields.originalFilm,
+            shelvesOf(shop, engineNamed(shop, before.engineId)).practice,
+          ),
       createdAt: before.createdAt,
     };
     assertReckonable(shop, joint);
@@ -163,7 +200,8 @@ export async function chooseLeafAction(input: unknown) {
     const speaking = rankedLeaves(leavesOfJoint(shop, joint), shop.book.sources(joint.engineId), engine);
     const chosen = speaking.find(({ leaf }) => leaf.id === leafId);
     if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
-    if (!chosen.governs && !reason) throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
+    if (!chosen.governs && !reason)
+      throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
     const { practice } = shelvesOf(shop, engine);
     const originalFilm = originalFilmFor(chosen.leaf.conditionText, practice);
     const next: Joint = {
@@ -184,7 +222,12 @@ export async function chooseLeafAction(input: unknown) {
 function assertGate({ held, strips }: Gate, purpose: 'final' | 'trial'): void {
   if (purpose === 'trial') return;
   const out = held.map(({ line }) => line).join('; ');
-  if (out) throw new DomainError('fit-out', `${out}. Put it right and read it again; until then only a trial goes round.`, 'purpose');
+  if (out)
+    throw new DomainError(
+      'fit-out',
+      `${out}. Put it right and read it again; until then only a trial goes round.`,
+      'purpose',
+    );
   if (strips.length > 0)
     throw new DomainError(
       'strip-in',
@@ -201,7 +244,11 @@ export async function startTighteningAction(input: unknown) {
     const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
     assertGate(gate, purpose);
     const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
-    const plan = planOfJoint(jointInputs(shop, joint, nowMs()), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
+    const plan = planOfJoint(jointInputs(shop, joint, nowMs()), {
+      reason,
+      crankHeld: gate.strips.length > 0,
+      alsoAgainst,
+    });
     const stops = (plan.guards ?? []).filter((guard) => guard.severity === 'stop');
     const offScale = stops.find((guard) => guard.code === 'off-scale');
     if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');

@@ -48,7 +48,15 @@ function ThreadField({ label, description, value, empty = false, shelves, onChan
       setRefusal(error.message);
     }
   };
-  return <TextInput label={label} description={description} value={text} error={refusal} onChange={(event) => type(event.currentTarget.value)} />;
+  return (
+    <TextInput
+      label={label}
+      description={description}
+      value={text}
+      error={refusal}
+      onChange={(event) => type(event.currentTarget.value)}
+    />
+  );
 }
 
 const FORMS = [
@@ -69,25 +77,119 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
     set(isLockingNut(locking) ? { locking } : { locking, prevailingLow_Nm: null, prevailingHigh_Nm: null });
   const locks = isLockingNut(facts.locking);
   return (
-    <div className={form.grid} role="group" aria-label={label === 'original' ? 'The original fastener' : 'The substitute'}>
-      <NativeSelect label="Bolt or stud" data={FORMS} value={facts.form} onChange={(event) => set({ form: event.currentTarget.value as FastenerFacts['form'] })} />
+    <div
+      className={form.grid}
+      role="group"
+      aria-label={label === 'original' ? 'The original fastener' : 'The substitute'}
+    >
+      <NativeSelect
+        label="Bolt or stud"
+        data={FORMS}
+        value={facts.form}
+        onChange={(event) => set({ form: event.currentTarget.value as FastenerFacts['form'] })}
+      />
       <ThreadField
-        shelves={shelves} label="Thread that turns" value={facts.thread} onChange={(thread) => thread && set({ thread })} />
-      <NativeSelect className={form.double} label="Grade" data={grades} value={facts.grade ?? ''} onChange={(event) => set({ grade: event.currentTarget.value || null })} />
-      {facts.form === 'stud' && <ThreadField
-        shelves={shelves} label="The stud’s other end" description="In the metal" value={facts.metalThread} empty onChange={(metalThread) => set({ metalThread })} />}
-      {facts.form === 'stud' && <MeasureField kind="torque" label="Seating figure of the stud" value={facts.seating_Nm} onChange={(seating_Nm) => set({ seating_Nm })} />}
-      <MeasureField key={`o${facts.faceMeasured ? '' : facts.outer_mm}`} label="Face, outside" description={facts.faceMeasured ? 'Measured' : 'Usual for the size; measure yours'} value={facts.outer_mm} onChange={(outer_mm) => outer_mm && set({ outer_mm, faceMeasured: true })} />
-      <MeasureField key={`i${facts.faceMeasured ? '' : facts.inner_mm}`} label="Hole it turns on" value={facts.inner_mm} onChange={(inner_mm) => inner_mm && set({ inner_mm, faceMeasured: true })} />
-      <MeasureField label="Loose washer, outside" value={facts.washer_mm} onChange={(washer_mm) => set({ washer_mm })} />
-      <MeasureField label="Length under the head" value={facts.length_mm} onChange={(length_mm) => set({ length_mm })} />
-      <MeasureField label="Length of thread" value={facts.threadLength_mm} onChange={(threadLength_mm) => set({ threadLength_mm })} />
-      <MeasureField label="Shank, if thinner" value={facts.shankDiameter_mm} onChange={(shankDiameter_mm) => set({ shankDiameter_mm })} />
-      <MeasureField label="Height of the head" value={facts.headHeight_mm} onChange={(headHeight_mm) => set({ headHeight_mm })} />
-      <NativeSelect label="Locking" data={[...LOCKINGS]} value={facts.locking} onChange={(event) => lock(event.currentTarget.value as FastenerFacts['locking'])} />
-      {locks && <MeasureField kind="torque" zero label="Its own torque, least" value={facts.prevailingLow_Nm} onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })} />}
-      {locks && <MeasureField kind="torque" zero label="Its own torque, most" value={facts.prevailingHigh_Nm} onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })} />}
-      {substitute && <NativeSelect className={form.double} label="Does a socket get at it?" data={[...SOCKETS]} value={facts.socket} onChange={(event) => set({ socket: event.currentTarget.value as FastenerFacts['socket'] })} />}
+        shelves={shelves}
+        label="Thread that turns"
+        value={facts.thread}
+        onChange={(thread) => thread && set({ thread })}
+      />
+      <NativeSelect
+        className={form.double}
+        label="Grade"
+        data={grades}
+        value={facts.grade ?? ''}
+        onChange={(event) => set({ grade: event.currentTarget.value || null })}
+      />
+      {facts.form === 'stud' && (
+        <ThreadField
+          shelves={shelves}
+          label="The stud’s other end"
+          description="In the metal"
+          value={facts.metalThread}
+          empty
+          onChange={(metalThread) => set({ metalThread })}
+        />
+      )}
+      {facts.form === 'stud' && (
+        <MeasureField
+          kind="torque"
+          label="Seating figure of the stud"
+          value={facts.seating_Nm}
+          onChange={(seating_Nm) => set({ seating_Nm })}
+        />
+      )}
+      <MeasureField
+        key={`o${facts.faceMeasured ? '' : facts.outer_mm}`}
+        label="Face, outside"
+        description={facts.faceMeasured ? 'Measured' : 'Usual for the size; measure yours'}
+        value={facts.outer_mm}
+        onChange={(outer_mm) => outer_mm && set({ outer_mm, faceMeasured: true })}
+      />
+      <MeasureField
+        key={`i${facts.faceMeasured ? '' : facts.inner_mm}`}
+        label="Hole it turns on"
+        value={facts.inner_mm}
+        onChange={(inner_mm) => inner_mm && set({ inner_mm, faceMeasured: true })}
+      />
+      <MeasureField
+        label="Loose washer, outside"
+        value={facts.washer_mm}
+        onChange={(washer_mm) => set({ washer_mm })}
+      />
+      <MeasureField
+        label="Length under the head"
+        value={facts.length_mm}
+        onChange={(length_mm) => set({ length_mm })}
+      />
+      <MeasureField
+        label="Length of thread"
+        value={facts.threadLength_mm}
+        onChange={(threadLength_mm) => set({ threadLength_mm })}
+      />
+      <MeasureField
+        label="Shank, if thinner"
+        value={facts.shankDiameter_mm}
+        onChange={(shankDiameter_mm) => set({ shankDiameter_mm })}
+      />
+      <MeasureField
+        label="Height of the head"
+        value={facts.headHeight_mm}
+        onChange={(headHeight_mm) => set({ headHeight_mm })}
+      />
+      <NativeSelect
+        label="Locking"
+        data={[...LOCKINGS]}
+        value={facts.locking}
+        onChange={(event) => lock(event.currentTarget.value as FastenerFacts['locking'])}
+      />
+      {locks && (
+        <MeasureField
+          kind="torque"
+          zero
+          label="Its own torque, least"
+          value={facts.prevailingLow_Nm}
+          onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })}
+        />
+      )}
+      {locks && (
+        <MeasureField
+          kind="torque"
+          zero
+          label="Its own torque, most"
+          value={facts.prevailingHigh_Nm}
+          onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })}
+        />
+      )}
+      {substitute && (
+        <NativeSelect
+          className={form.double}
+          label="Does a socket get at it?"
+          data={[...SOCKETS]}
+          value={facts.socket}
+          onChange={(event) => set({ socket: event.currentTarget.value as FastenerFacts['socket'] })}
+        />
+      )}
     </div>
-  ); // prettier-ignore
+  );
 }

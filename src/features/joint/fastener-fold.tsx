@@ -32,21 +32,55 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const set = (part: Partial<ParentFacts>) => onDetail({ parent: { ...parent, ...part } });
   return (
     <div className={form.grid}>
-      <NativeSelect className={form.double} label="Tapped into" data={metals} value={parent.metal ?? ''} onChange={(event) => set({ metal: event.currentTarget.value || null })} />
-      <MeasureField label="Full engagement" value={parent.engagement_mm} onChange={(engagement_mm) => set({ engagement_mm })} />
-      <MeasureField label="Depth of a blind hole" description="Full thread, from the face" value={parent.holeDepth_mm} onChange={(holeDepth_mm) => set({ holeDepth_mm })} />
-      <NativeSelect className={form.double} label="The head presses on" data={metals} value={parent.underHead ?? ''} onChange={(event) => set({ underHead: event.currentTarget.value || null })} />
-      <MeasureField label="Everything clamped" description="Washers and gasket with it" value={parent.grip_mm} onChange={(grip_mm) => set({ grip_mm })} />
+      <NativeSelect
+        className={form.double}
+        label="Tapped into"
+        data={metals}
+        value={parent.metal ?? ''}
+        onChange={(event) => set({ metal: event.currentTarget.value || null })}
+      />
+      <MeasureField
+        label="Full engagement"
+        value={parent.engagement_mm}
+        onChange={(engagement_mm) => set({ engagement_mm })}
+      />
+      <MeasureField
+        label="Depth of a blind hole"
+        description="Full thread, from the face"
+        value={parent.holeDepth_mm}
+        onChange={(holeDepth_mm) => set({ holeDepth_mm })}
+      />
+      <NativeSelect
+        className={form.double}
+        label="The head presses on"
+        data={metals}
+        value={parent.underHead ?? ''}
+        onChange={(event) => set({ underHead: event.currentTarget.value || null })}
+      />
+      <MeasureField
+        label="Everything clamped"
+        description="Washers and gasket with it"
+        value={parent.grip_mm}
+        onChange={(grip_mm) => set({ grip_mm })}
+      />
       <label className={form.choice}>
-        <input type="checkbox" checked={parent.nearHeat} onChange={(event) => set({ nearHeat: event.currentTarget.checked })} />
+        <input
+          type="checkbox"
+          checked={parent.nearHeat}
+          onChange={(event) => set({ nearHeat: event.currentTarget.checked })}
+        />
         <span>Near heat: head, exhaust</span>
       </label>
       <label className={form.choice}>
-        <input type="checkbox" checked={parent.boreMoves} onChange={(event) => set({ boreMoves: event.currentTarget.checked })} />
+        <input
+          type="checkbox"
+          checked={parent.boreMoves}
+          onChange={(event) => set({ boreMoves: event.currentTarget.checked })}
+        />
         <span>New ones can move a bore: rods, mains</span>
       </label>
     </div>
-  ); // prettier-ignore
+  );
 }
 
 /** The figure of the fastener’s own maker, which overrules the manual for it. */
@@ -59,15 +93,35 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const whole = text.trim() !== '' && source.trim() !== '';
   return (
     <div className={form.grid}>
-      <TextInput label="Its maker’s own figure" description="As printed on the packet, with its unit" value={text} onChange={(event) => setText(event.currentTarget.value)} />
-      <NativeSelect className={form.double} label="In which film" data={films} value={film} onChange={(event) => setFilm(event.currentTarget.value)} />
-      <TextInput label="Where it is printed" value={source} onChange={(event) => setSource(event.currentTarget.value)} />
+      <TextInput
+        label="Its maker’s own figure"
+        description="As printed on the packet, with its unit"
+        value={text}
+        onChange={(event) => setText(event.currentTarget.value)}
+      />
+      <NativeSelect
+        className={form.double}
+        label="In which film"
+        data={films}
+        value={film}
+        onChange={(event) => setFilm(event.currentTarget.value)}
+      />
+      <TextInput
+        label="Where it is printed"
+        value={source}
+        onChange={(event) => setSource(event.currentTarget.value)}
+      />
       <div className={form.acts}>
-        <Button onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })} disabled={!whole}>The maker’s figure overrules</Button>
+        <Button
+          onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })}
+          disabled={!whole}
+        >
+          The maker’s figure overrules
+        </Button>
         {maker && <Button onClick={() => onDetail({ maker: null })}>Back to the manual’s</Button>}
       </div>
     </div>
-  ); // prettier-ignore
+  );
 }
 
 const isThread = (designation: string) => {
@@ -86,7 +140,8 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
   const { today } = joint.detail;
   const original = originalFacts(setting);
   const said = (row: PracticeRow) => schoolWords(shelves.practice, row).name;
-  const grade = (id: string | null) => (id === null ? 'grade not known' : (shelves.grades.find((one) => one.id === id)?.name ?? id));
+  const grade = (id: string | null) =>
+    id === null ? 'grade not known' : (shelves.grades.find((one) => one.id === id)?.name ?? id);
   const changeOriginal = (facts: FastenerFacts) => {
     const { thread, outer_mm, inner_mm, faceMeasured, ...rest } = facts;
     onChange({
@@ -107,22 +162,40 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
     : `${original.thread} ${original.form}, ${grade(original.grade)}`;
   return (
     <Disclosure title="The fastener" line={line}>
-      <p className="soft">House practice: studs {said('seating')}; locking by {said('locking')}; nuts and bolts {said('reuse')}.</p>
+      <p className="soft">
+        House practice: studs {said('seating')}; locking by {said('locking')}; nuts and bolts {said('reuse')}.
+      </p>
       <h3 className={styles.heading}>As the designer had it</h3>
-      <FastenerFields label="original" facts={original} shelves={shelves} onChange={(facts) => changeOriginal(withFace(facts))} />
+      <FastenerFields
+        label="original"
+        facts={original}
+        shelves={shelves}
+        onChange={(facts) => changeOriginal(withFace(facts))}
+      />
       <h3 className={styles.heading}>On it today</h3>
       {today ? (
         <>
-          <FastenerFields label="substitute" facts={today} shelves={shelves} substitute onChange={(facts) => onDetail({ today: withFace(facts) })} />
-          <p><Button onClick={() => onDetail({ today: null })}>The original after all</Button></p>
+          <FastenerFields
+            label="substitute"
+            facts={today}
+            shelves={shelves}
+            substitute
+            onChange={(facts) => onDetail({ today: withFace(facts) })}
+          />
+          <p>
+            <Button onClick={() => onDetail({ today: null })}>The original after all</Button>
+          </p>
         </>
       ) : (
-        <p>The original, or one like it in every way. <Button onClick={() => onDetail({ today: { ...original, socket: 'not-tried' } })}>A substitute</Button></p>
+        <p>
+          The original, or one like it in every way.{' '}
+          <Button onClick={() => onDetail({ today: { ...original, socket: 'not-tried' } })}>A substitute</Button>
+        </p>
       )}
       <h3 className={styles.heading}>Where it sits</h3>
       <ParentFields setting={setting} onDetail={onDetail} />
       <h3 className={styles.heading}>Its maker</h3>
       <MakerFields setting={setting} onDetail={onDetail} />
     </Disclosure>
-  ); // prettier-ignore
+  );
 }

@@ -1,14 +1,19 @@
 import { filmOfCondition } from '@/core/film';
 import { schoolWords, type HousePractice } from '@/core/joint';
 
-const FILM_OF_SCHOOL: Readonly<Record<HousePractice['unsaid'], string>> = { 'light-oil': 'engine-oil', dry: 'dry-bare', 'show-both': 'engine-oil' };
+const FILM_OF_SCHOOL: Readonly<Record<HousePractice['unsaid'], string>> = {
+  'light-oil': 'engine-oil',
+  dry: 'dry-bare',
+  'show-both': 'engine-oil',
+};
 
 /** The film to take for the book's figure: the page's words where it has any, else the shop's school. */
 export const originalFilmFor = (conditionText: string | null, practice: HousePractice): string =>
   (conditionText === null ? undefined : filmOfCondition(conditionText)) ?? FILM_OF_SCHOOL[practice.unsaid];
 
 /** The film to start from today: the shop's, or the book's own. */
-export const todayFilmFor = (bookFilm: string, practice: HousePractice): string => (practice.film === 'as-book' ? bookFilm : practice.film);
+export const todayFilmFor = (bookFilm: string, practice: HousePractice): string =>
+  practice.film === 'as-book' ? bookFilm : practice.film;
 
 /** Why that film was taken for the book. */
 export function originalFilmReason(conditionText: string | null, film: string, practice: HousePractice): string {

@@ -8,7 +8,12 @@ export const GuardList = ({ guards }: { readonly guards: readonly Guard[] }) =>
       {[...guards]
         .sort((a, b) => Number(b.severity === 'stop') - Number(a.severity === 'stop'))
         .map((guard) => (
-          <li key={guard.code + guard.message} className={styles.guard} data-severity={guard.severity} data-code={guard.code}>
+          <li
+            key={guard.code + guard.message}
+            className={styles.guard}
+            data-severity={guard.severity}
+            data-code={guard.code}
+          >
             <span className={styles.sign} aria-hidden>
               {guard.severity === 'stop' ? '▲' : '△'}
             </span>

@@ -59,7 +59,10 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
   const reason = standard
     ? setting.joint.originalFilmReason
     : originalFilmReason(setting.leaf.conditionText, joint.originalFilm, setting.shelves.practice);
-  const now = useMemo(() => ({ ...setting, joint: { ...joint, originalFilmReason: reason } }), [setting, joint, reason]);
+  const now = useMemo(
+    () => ({ ...setting, joint: { ...joint, originalFilmReason: reason } }),
+    [setting, joint, reason],
+  );
   const found = useWorked(now);
   const worked = found.ok ? found.worked : undefined;
   const filmRung = worked?.ladder.rungs.find((rung) => rung.id === 'film');
@@ -71,7 +74,15 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
       title={joint.name}
       lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${standing}`}
       aside={
-        <StartControls joint={joint} resume={resume} tight={tight} stops={stops} against={against} ready={worked !== undefined} settled={settled} />
+        <StartControls
+          joint={joint}
+          resume={resume}
+          tight={tight}
+          stops={stops}
+          against={against}
+          ready={worked !== undefined}
+          settled={settled}
+        />
       }
     >
       {problem && <Notice kind="stop">{problem}</Notice>}
@@ -79,16 +90,30 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
       <HydrationGate>
         {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
         {worked && <GuardList guards={[...against, ...worked.guards]} />}
-        <SourcesFold joint={joint} speaking={speaking} otherLeaves={otherLeaves} settled={settled} onDetail={changeDetail} />
+        <SourcesFold
+          joint={joint}
+          speaking={speaking}
+          otherLeaves={otherLeaves}
+          settled={settled}
+          onDetail={changeDetail}
+        />
         <FastenerFold setting={now} onChange={change} onDetail={changeDetail} />
         {worked && <WrenchFold setting={now} worked={worked} onChange={change} onDetail={changeDetail} />}
         {worked && <SpreadFold setting={now} worked={worked} />}
         <Disclosure title="By stretch" line={stretch.line}>
           <p>
-            Where it matters most, length is measured before and after. <Link href={stretch.href}>The stretch sheet of this joint</Link>
+            Where it matters most, length is measured before and after.{' '}
+            <Link href={stretch.href}>The stretch sheet of this joint</Link>
           </p>
         </Disclosure>
-        <PlanFold setting={now} worked={worked} stageList={found.ok ? found.stageList : []} onChange={change} onDetail={changeDetail} plain={plain} />
+        <PlanFold
+          setting={now}
+          worked={worked}
+          stageList={found.ok ? found.stageList : []}
+          onChange={change}
+          onDetail={changeDetail}
+          plain={plain}
+        />
       </HydrationGate>
     </Screen>
   );

@@ -31,7 +31,8 @@ export interface JointSummary {
   readonly filmRung?: Rung;
 }
 
-const workingOf = ({ filmRung, name }: JointSummary): Working | undefined => filmRung && { ...workingOfRung(filmRung), title: name };
+const workingOf = ({ filmRung, name }: JointSummary): Working | undefined =>
+  filmRung && { ...workingOfRung(filmRung), title: name };
 
 /** Every joint of the engine: what is printed, what to set, where it stands. */
 export function JointsSheet({
@@ -55,11 +56,18 @@ export function JointsSheet({
     <Screen
       title="Joints"
       lead="Each joint: the figure on the page, and the figure to set."
-      aside={canAdd && <Link href={at('joints/new')} className={key.key} data-rank="main">New joint</Link>}
+      aside={
+        canAdd && (
+          <Link href={at('joints/new')} className={key.key} data-rank="main">
+            New joint
+          </Link>
+        )
+      }
     >
       {!canAdd && (
         <Notice kind="plain">
-          A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first</Link>, or <Link href={at('joints/new')}>take the standard figure where no page speaks</Link>.
+          A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first</Link>,
+          or <Link href={at('joints/new')}>take the standard figure where no page speaks</Link>.
         </Notice>
       )}
       {joints.length > 0 && (
@@ -69,7 +77,9 @@ export function JointsSheet({
               <th scope="col">Joint</th>
               <th scope="col">Printed</th>
               <th scope="col">Film today</th>
-              <th scope="col" className={styles.right}>Set to</th>
+              <th scope="col" className={styles.right}>
+                Set to
+              </th>
               <th scope="col">Stands</th>
             </tr>
           </thead>
@@ -77,27 +87,42 @@ export function JointsSheet({
             {joints.map((joint) => {
               const working = workingOf(joint);
               return (
-              <tr key={joint.id} {...(working && show(working))}>
-                <th scope="row">
-                  <Link href={at(`joints/${joint.id}`)}>{joint.name}</Link>
-                  <span className={styles.small}>{joint.fasteners} × {joint.thread}</span>
-                </th>
-                <td className="printed">“{joint.printed}”</td>
-                <td>{joint.film}</td>
-                <td className={styles.right}>
-                  <span className={styles.setting}>{plain(joint.setting)} {joint.unit}</span>
-                  <span className={styles.small}>{torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}</span>
-                </td>
-                <td data-done={joint.done || undefined} className={styles.standing}>
-                  {joint.standing}
-                  {joint.stops > 0 && <span className={styles.stops}>▲ {joint.stops === 1 ? 'Something stands' : `${joint.stops} things stand`} against it.</span>}
-                  {joint.stops === 0 && joint.asks > 0 && <span className={styles.asks}>△ {joint.asks === 1 ? 'One thing' : `${joint.asks} things`} to look at.</span>}
-                </td>
-              </tr>
-            );})}
+                <tr key={joint.id} {...(working && show(working))}>
+                  <th scope="row">
+                    <Link href={at(`joints/${joint.id}`)}>{joint.name}</Link>
+                    <span className={styles.small}>
+                      {joint.fasteners} × {joint.thread}
+                    </span>
+                  </th>
+                  <td className="printed">“{joint.printed}”</td>
+                  <td>{joint.film}</td>
+                  <td className={styles.right}>
+                    <span className={styles.setting}>
+                      {plain(joint.setting)} {joint.unit}
+                    </span>
+                    <span className={styles.small}>
+                      {torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}
+                    </span>
+                  </td>
+                  <td data-done={joint.done || undefined} className={styles.standing}>
+                    {joint.standing}
+                    {joint.stops > 0 && (
+                      <span className={styles.stops}>
+                        ▲ {joint.stops === 1 ? 'Something stands' : `${joint.stops} things stand`} against it.
+                      </span>
+                    )}
+                    {joint.stops === 0 && joint.asks > 0 && (
+                      <span className={styles.asks}>
+                        △ {joint.asks === 1 ? 'One thing' : `${joint.asks} things`} to look at.
+                      </span>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
           </tbody>
         </table>
       )}
     </Screen>
-  ); // prettier-ignore
+  );
 }

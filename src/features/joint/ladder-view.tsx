@@ -16,9 +16,14 @@ import { SetAside } from './set-aside';
 export const workingOfRung = (rung: Rung, caution?: string): Working => ({
   title: rung.title,
   lines: rung.working,
-  remarks: [['Source', rung.source], ['School', rung.school], ['Spread', rung.spread], ...(rung.override ? [['Set aside', rung.override.reason] as const] : [])],
+  remarks: [
+    ['Source', rung.source],
+    ['School', rung.school],
+    ['Spread', rung.spread],
+    ...(rung.override ? [['Set aside', rung.override.reason] as const] : []),
+  ],
   caution,
-}); // prettier-ignore
+});
 
 interface ControlProps {
   readonly rung: Rung;
@@ -32,7 +37,10 @@ const FROM_SHELF = 'shelf';
 
 /** Film in the book, film today; the head apart from the thread where it is. */
 function FilmControl({ setting: { joint, shelves }, onChange, onDetail }: Omit<ControlProps, 'rung' | 'worked'>) {
-  const films = shelves.films.map((film) => ({ value: film.id, label: film.standing === 'own' ? `${film.name} (own)` : film.name }));
+  const films = shelves.films.map((film) => ({
+    value: film.id,
+    label: film.standing === 'own' ? `${film.name} (own)` : film.name,
+  }));
   return (
     <span className={styles.films}>
       <span aria-hidden>Book</span>
@@ -69,7 +77,10 @@ function WrenchControl({ setting: { joint, shelves }, worked, onChange, onDetail
   return (
     <NativeSelect
       aria-label="Wrench"
-      data={[{ value: FROM_SHELF, label: shelf }, ...shelves.wrenches.map(({ id, name }) => ({ value: id, label: name }))]}
+      data={[
+        { value: FROM_SHELF, label: shelf },
+        ...shelves.wrenches.map(({ id, name }) => ({ value: id, label: name })),
+      ]}
       value={joint.detail.wrenchByHand ? joint.wrenchId : FROM_SHELF}
       onChange={(event) => choose(event.currentTarget.value)}
     />
@@ -91,7 +102,10 @@ function RungControl(props: ControlProps) {
     );
   if (rung.id === 'film') return <FilmControl {...props} />;
   if (rung.id === 'wrench') return <WrenchControl {...props} />;
-  const said: Partial<Record<RungId, string>> = { condition: 'not said on the page: see the margin', maker: rung.working[0]?.formula };
+  const said: Partial<Record<RungId, string>> = {
+    condition: 'not said on the page: see the margin',
+    maker: rung.working[0]?.formula,
+  };
   return <span className={styles.remark}>{said[rung.id] ?? rung.source}</span>;
 }
 
@@ -107,7 +121,8 @@ export function LadderView(props: Props) {
   const [aside, setAside] = useState<RungId>();
   const caution = guards.map((guard) => guard.message).join(' ') || undefined;
   const top = ladder.rungs.at(-1);
-  const working = (rung: Rung) => workingOfRung(rung, rung === top || rung.id === 'wrench' || rung.id === 'film' ? caution : undefined);
+  const working = (rung: Rung) =>
+    workingOfRung(rung, rung === top || rung.id === 'wrench' || rung.id === 'film' ? caution : undefined);
   const show = useShowWorking(ladder.rungs.map(working));
   const { overrides } = setting.joint.detail;
   const override = (id: RungId, next: Override | undefined) => {
@@ -117,38 +132,71 @@ export function LadderView(props: Props) {
   };
   return (
     <div className={styles.ladder}>
-      <div className={styles.top} data-off={!ladder.setting.onScale || undefined} tabIndex={0} {...(top && show(working(top)))} aria-live="polite">
+      <div
+        className={styles.top}
+        data-off={!ladder.setting.onScale || undefined}
+        tabIndex={0}
+        {...(top && show(working(top)))}
+        aria-live="polite"
+      >
         <span className={styles.set}>Set the wrench to</span>
         <output className={styles.setting} data-testid="setting">
           {plain(ladder.setting.rounded)} <span className={styles.unit}>{wrench.unit}</span>
         </output>
         <span className={styles.also}>
-          {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)}; clamp load {significant(ladder.band.p50_N / 1000)} kN a fastener, {significant(ladder.band.p5_N / 1000)} to {significant(ladder.band.p95_N / 1000)} kN
+          {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)}; clamp load{' '}
+          {significant(ladder.band.p50_N / 1000)} kN a fastener, {significant(ladder.band.p5_N / 1000)} to{' '}
+          {significant(ladder.band.p95_N / 1000)} kN
         </span>
       </div>
       <ol className={styles.rungs} reversed>
         {[...ladder.rungs].reverse().map((rung) => (
-          <li key={rung.id} className={styles.rung} data-rung={rung.id} data-aside={rung.override !== undefined || undefined} {...show(working(rung))}>
+          <li
+            key={rung.id}
+            className={styles.rung}
+            data-rung={rung.id}
+            data-aside={rung.override !== undefined || undefined}
+            {...show(working(rung))}
+          >
             <span className={styles.nameCell}>
               <button type="button" className={styles.name}>
                 {rung.title}
               </button>
               {OVERRULED.includes(rung.id) && (
-                <button type="button" className={styles.act} aria-expanded={aside === rung.id} onClick={() => (rung.override ? override(rung.id, undefined) : setAside(aside === rung.id ? undefined : rung.id))}>
+                <button
+                  type="button"
+                  className={styles.act}
+                  aria-expanded={aside === rung.id}
+                  onClick={() =>
+                    rung.override ? override(rung.id, undefined) : setAside(aside === rung.id ? undefined : rung.id)
+                  }
+                >
                   {rung.override ? 'Put back' : 'Set aside'}
                   <span className="only-spoken"> {rung.title}</span>
                 </button>
               )}
             </span>
             <span className={styles.control}>
-              {rung.override ? <span className={styles.remark}>{rung.override.value_Nm === null ? 'Taken out' : 'Overruled'}: {rung.override.reason}</span> : <RungControl rung={rung} {...props} />}
+              {rung.override ? (
+                <span className={styles.remark}>
+                  {rung.override.value_Nm === null ? 'Taken out' : 'Overruled'}: {rung.override.reason}
+                </span>
+              ) : (
+                <RungControl rung={rung} {...props} />
+              )}
             </span>
-            <span className={styles.factor}>{rung.factor === undefined || rung.id === 'unit' ? '' : `× ${significant(rung.factor, 4)}`}</span>
-            <span className={styles.value}>{torque(rung.value_Nm, 4, rung.id === 'unit' ? otherUnitOf(unit) : unit)}</span>
-            {aside === rung.id && <SetAside rung={rung} onKeep={(next) => override(rung.id, next)} onLeave={() => setAside(undefined)} />}
+            <span className={styles.factor}>
+              {rung.factor === undefined || rung.id === 'unit' ? '' : `× ${significant(rung.factor, 4)}`}
+            </span>
+            <span className={styles.value}>
+              {torque(rung.value_Nm, 4, rung.id === 'unit' ? otherUnitOf(unit) : unit)}
+            </span>
+            {aside === rung.id && (
+              <SetAside rung={rung} onKeep={(next) => override(rung.id, next)} onLeave={() => setAside(undefined)} />
+            )}
           </li>
         ))}
       </ol>
     </div>
-  ); // prettier-ignore
+  );
 }

@@ -43,7 +43,12 @@ const initial = ({ engineId, leaves, leafId, shelves }: Props) => {
 /** Makes a joint from a leaf. The rest is set on its own sheet, where the figure is seen to move. */
 export function NewJointForm(props: Props) {
   const router = useRouter();
-  const { form: fields, submit, pending, problem } = useActionForm(initial(props), addJointAction, ({ href }) => router.push(href));
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(initial(props), addJointAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   const films = props.shelves.films.map((film) => ({ value: film.id, label: film.name }));
   const chooseLeaf = (leafId: string) => {
@@ -62,12 +67,20 @@ export function NewJointForm(props: Props) {
       <NativeSelect
         className={form.wide}
         label="The figure on the page"
-        data={props.leaves.map((leaf) => ({ value: leaf.id, label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}` }))}
+        data={props.leaves.map((leaf) => ({
+          value: leaf.id,
+          label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}`,
+        }))}
         {...field('leafId')}
         onChange={(event) => chooseLeaf(event.currentTarget.value)}
       />
       <TextInput label="Name of the joint" {...field('name')} />
-      <NativeSelect label="Pattern" data={[...PATTERNS]} {...field('pattern')} onChange={(event) => choosePattern(event.currentTarget.value)} />
+      <NativeSelect
+        label="Pattern"
+        data={[...PATTERNS]}
+        {...field('pattern')}
+        onChange={(event) => choosePattern(event.currentTarget.value)}
+      />
       <TextInput label="Fasteners" description="How many are pulled" inputMode="numeric" {...field('fasteners')} />
       <TextInput label="Thread that turns" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
       <NativeSelect label="Film the book has in mind" data={films} {...field('originalFilm')} />

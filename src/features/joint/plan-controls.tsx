@@ -39,28 +39,66 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'pr
 
 /** Stages, turn, shaft and retorque of a joint. */
 export function PlanControls({ joint, practice, unit, stageFigures, onChange, onDetail }: Props) {
-  const inherited = CARES.find(({ value }) => value === careOf({ ...joint.detail, care: null }, practice))?.label.toLowerCase();
+  const inherited = CARES.find(
+    ({ value }) => value === careOf({ ...joint.detail, care: null }, practice),
+  )?.label.toLowerCase();
   const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
   const chooseScheme = (value: string) =>
-    onChange({ stageScheme: value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']) });
+    onChange({
+      stageScheme:
+        value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']),
+    });
   return (
     <div className={`${form.grid} ${form.broad}`}>
-      <NativeSelect label="Stages" data={[...NAMED_SCHEMES]} value={named} onChange={(event) => chooseScheme(event.currentTarget.value)} />
+      <NativeSelect
+        label="Stages"
+        data={[...NAMED_SCHEMES]}
+        value={named}
+        onChange={(event) => chooseScheme(event.currentTarget.value)}
+      />
       {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
-      <NativeSelect label="Turn" data={[...TURNS]} value={joint.orderSchool} onChange={(event) => onChange({ orderSchool: event.currentTarget.value as Joint['orderSchool'] })} />
+      <NativeSelect
+        label="Turn"
+        data={[...TURNS]}
+        value={joint.orderSchool}
+        onChange={(event) => onChange({ orderSchool: event.currentTarget.value as Joint['orderSchool'] })}
+      />
       {joint.pattern === 'caps' && (
-        <NativeSelect label="Unit of work" data={[...UNITS_OF_WORK]} value={joint.unitOfWork} onChange={(event) => onChange({ unitOfWork: event.currentTarget.value as Joint['unitOfWork'] })} />
+        <NativeSelect
+          label="Unit of work"
+          data={[...UNITS_OF_WORK]}
+          value={joint.unitOfWork}
+          onChange={(event) => onChange({ unitOfWork: event.currentTarget.value as Joint['unitOfWork'] })}
+        />
       )}
-      <NativeSelect label="Retorque after the first heat" data={[...RETORQUES]} value={joint.retorqueSchool} onChange={(event) => onChange({ retorqueSchool: event.currentTarget.value as Joint['retorqueSchool'] })} />
+      <NativeSelect
+        label="Retorque after the first heat"
+        data={[...RETORQUES]}
+        value={joint.retorqueSchool}
+        onChange={(event) => onChange({ retorqueSchool: event.currentTarget.value as Joint['retorqueSchool'] })}
+      />
       <label className={form.choice}>
-        <input type="checkbox" checked={joint.turnShaft} onChange={(event) => onChange({ turnShaft: event.currentTarget.checked })} />
+        <input
+          type="checkbox"
+          checked={joint.turnShaft}
+          onChange={(event) => onChange({ turnShaft: event.currentTarget.checked })}
+        />
         <span>Turn the shaft between stages</span>
       </label>
       <label className={form.choice}>
-        <input type="checkbox" checked={joint.detail.confirming} onChange={(event) => onDetail({ confirming: event.currentTarget.checked })} />
+        <input
+          type="checkbox"
+          checked={joint.detail.confirming}
+          onChange={(event) => onDetail({ confirming: event.currentTarget.checked })}
+        />
         <span>A confirming round at the final figure</span>
       </label>
-      <NativeSelect label="What sort of joint" data={[...CLASSES]} value={joint.detail.jointClass} onChange={(event) => onDetail({ jointClass: event.currentTarget.value as JointDetail['jointClass'] })} />
+      <NativeSelect
+        label="What sort of joint"
+        data={[...CLASSES]}
+        value={joint.detail.jointClass}
+        onChange={(event) => onDetail({ jointClass: event.currentTarget.value as JointDetail['jointClass'] })}
+      />
       <NativeSelect
         label="Care"
         data={[{ value: '', label: `as the shop: ${inherited}` }, ...CARES]}
@@ -68,5 +106,5 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
         onChange={(event) => onDetail({ care: (event.currentTarget.value || null) as JointDetail['care'] })}
       />
     </div>
-  ); // prettier-ignore
+  );
 }

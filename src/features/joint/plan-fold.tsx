@@ -36,27 +36,44 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
           turnShaft: shaft,
         }).order
       : order(positions, joint.orderSchool);
-  const turnsAfter = (i: number) => (shaft === 'before-last' ? i === stageList.length - 2 : shaft && i < stageList.length - 1);
+  const turnsAfter = (i: number) =>
+    shaft === 'before-last' ? i === stageList.length - 2 : shaft && i < stageList.length - 1;
   const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1;
   return (
     <Section title="The plan">
       <div className={styles.plan}>
         <div className={styles.drawing}>
-          <PatternDrawing positions={positions} order={turn} caps={joint.pattern === 'caps'} label={`${joint.fasteners} fasteners with their place in the turn`} />
+          <PatternDrawing
+            positions={positions}
+            order={turn}
+            caps={joint.pattern === 'caps'}
+            label={`${joint.fasteners} fasteners with their place in the turn`}
+          />
         </div>
         {worked && (
           <ol className={styles.stages} aria-label="Stages">
             {stageList.map((stage, i) => (
               <li key={i}>
-                <span className={styles.figure}>{plain(stage.setting)}</span> {worked.wrench.unit}{confirms(i) && ', confirming'}
+                <span className={styles.figure}>{plain(stage.setting)}</span> {worked.wrench.unit}
+                {confirms(i) && ', confirming'}
                 {turnsAfter(i) && <span className={styles.shaft}>turn the shaft</span>}
               </li>
             ))}
           </ol>
         )}
       </div>
-      <p className="soft">House practice: track kept by {schoolWords(shelves.practice, 'track').name}{joint.pattern === 'caps' && `; first ${schoolWords(shelves.practice, 'firstCap').name}`}.</p>
-      <PlanControls joint={joint} practice={shelves.practice} unit={worked?.wrench.unit ?? ''} stageFigures={stageList.map((stage) => stage.setting)} onChange={onChange} onDetail={onDetail} />
+      <p className="soft">
+        House practice: track kept by {schoolWords(shelves.practice, 'track').name}
+        {joint.pattern === 'caps' && `; first ${schoolWords(shelves.practice, 'firstCap').name}`}.
+      </p>
+      <PlanControls
+        joint={joint}
+        practice={shelves.practice}
+        unit={worked?.wrench.unit ?? ''}
+        stageFigures={stageList.map((stage) => stage.setting)}
+        onChange={onChange}
+        onDetail={onDetail}
+      />
     </Section>
-  ); // prettier-ignore
+  );
 }

@@ -27,7 +27,10 @@ export const torqueLeaves = (shop: Shop, engineId: string): readonly Leaf[] =>
 export function leavesOfJoint(shop: Shop, joint: Joint): readonly Leaf[] {
   const own = shop.book.findLeaf(joint.leafId);
   return standingLeaves(shop, joint.engineId).filter(
-    (leaf) => leaf.id === joint.leafId || joint.detail.alsoLeaves.includes(leaf.id) || (own !== undefined && sameSubject(leaf.subject, own.subject)),
+    (leaf) =>
+      leaf.id === joint.leafId ||
+      joint.detail.alsoLeaves.includes(leaf.id) ||
+      (own !== undefined && sameSubject(leaf.subject, own.subject)),
   );
 }
 

@@ -7,7 +7,17 @@ import { detailSchema } from '@/model/joint/joint-detail-schema';
 export type JointFields = Omit<Joint, 'createdAt'>;
 export type NewJointFields = Pick<
   Joint,
-  'engineId' | 'leafId' | 'name' | 'pattern' | 'fasteners' | 'thread' | 'originalFilm' | 'todayFilm' | 'orderSchool' | 'turnShaft' | 'retorqueSchool'
+  | 'engineId'
+  | 'leafId'
+  | 'name'
+  | 'pattern'
+  | 'fasteners'
+  | 'thread'
+  | 'originalFilm'
+  | 'todayFilm'
+  | 'orderSchool'
+  | 'turnShaft'
+  | 'retorqueSchool'
 >;
 
 const scheme = Joi.alternatives<StageScheme>(
@@ -22,14 +32,25 @@ const fields = {
   leafId: Joi.string().required().messages({ 'string.empty': 'Choose the leaf that the figure is on.' }),
   name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the joint a name.' }),
   pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
-  fasteners: Joi.number().integer().min(1).max(MAX_FASTENERS).required().label('the number of fasteners').messages({ 'number.base': 'Say how many fasteners there are.' }),
-  thread: Joi.string().trim().max(40).required().label('the thread').messages({ 'string.empty': 'Give the thread, such as 3/8 BSF or M8.' }),
+  fasteners: Joi.number()
+    .integer()
+    .min(1)
+    .max(MAX_FASTENERS)
+    .required()
+    .label('the number of fasteners')
+    .messages({ 'number.base': 'Say how many fasteners there are.' }),
+  thread: Joi.string()
+    .trim()
+    .max(40)
+    .required()
+    .label('the thread')
+    .messages({ 'string.empty': 'Give the thread, such as 3/8 BSF or M8.' }),
   originalFilm: film,
   todayFilm: film,
   orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(),
   turnShaft: Joi.boolean().required(),
   retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
-}; // prettier-ignore
+};
 
 export const newJointSchema = Joi.object<NewJointFields>(fields);
 
@@ -65,8 +86,15 @@ export const standardSchema = Joi.object<StandardFields>({
   grade: Joi.string().max(60).required().messages({ 'string.empty': 'Choose the grade.' }),
   film,
   metal: Joi.string().max(60).allow('').default(''),
-  engagement_mm: Joi.number().positive().max(500).empty('').allow(null).default(null).label('the engagement').messages({ 'number.base': 'Give the engagement in mm.' }),
-}); // prettier-ignore
+  engagement_mm: Joi.number()
+    .positive()
+    .max(500)
+    .empty('')
+    .allow(null)
+    .default(null)
+    .label('the engagement')
+    .messages({ 'number.base': 'Give the engagement in mm.' }),
+});
 
 export const startSchema = Joi.object<{ jointId: string; purpose: 'final' | 'trial'; reason: string }>({
   jointId: Joi.string().required(),

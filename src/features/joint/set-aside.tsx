@@ -22,8 +22,22 @@ export function SetAside({ rung, onKeep, onLeave }: Props) {
   const [value_Nm, setValue] = useState<number | null>(null);
   return (
     <div className={styles.aside}>
-      <TextInput label="Why" description="Printed in the record" value={reason} onChange={(event) => setReason(event.currentTarget.value)} autoFocus />
-      {!ONLY_OUT.has(rung.id) && <MeasureField kind="torque" label="Figure instead" description="Nothing here takes the rung out" value={null} onChange={setValue} />}
+      <TextInput
+        label="Why"
+        description="Printed in the record"
+        value={reason}
+        onChange={(event) => setReason(event.currentTarget.value)}
+        autoFocus
+      />
+      {!ONLY_OUT.has(rung.id) && (
+        <MeasureField
+          kind="torque"
+          label="Figure instead"
+          description="Nothing here takes the rung out"
+          value={null}
+          onChange={setValue}
+        />
+      )}
       <div className={styles.asideKeys}>
         <Button onClick={() => onKeep({ value_Nm, reason: reason.trim() })} disabled={reason.trim() === ''}>
           {value_Nm === null ? 'Take it out' : 'Overrule it'}
@@ -31,5 +45,5 @@ export function SetAside({ rung, onKeep, onLeave }: Props) {
         <Button onClick={onLeave}>Leave it</Button>
       </div>
     </div>
-  ); // prettier-ignore
+  );
 }

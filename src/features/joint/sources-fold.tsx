@@ -51,30 +51,53 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
     ? `${sourceLine(used.source)}, p. ${used.leaf.page}${others > 0 ? `; ${others} more ${others === 1 ? 'speaks' : 'speak'} of it` : ''}`
     : 'its leaf';
   return (
-    <Disclosure title="Which page speaks" line={line} open={governing !== undefined && governing.leaf.id !== joint.leafId}>
+    <Disclosure
+      title="Which page speaks"
+      line={line}
+      open={governing !== undefined && governing.leaf.id !== joint.leafId}
+    >
       {governing && governing.leaf.id !== joint.leafId && (
-        <Notice kind="wait">
-          A lower-ranked leaf is used: {joint.detail.leafReason ?? 'no reason was given.'}
-        </Notice>
+        <Notice kind="wait">A lower-ranked leaf is used: {joint.detail.leafReason ?? 'no reason was given.'}</Notice>
       )}
       <ul className={styles.leaves}>
         {speaking.map((one) => (
           <li key={one.leaf.id} className={styles.leaf} data-governs={one.governs || undefined}>
             <span>
-              <span className="printed">“{one.leaf.printedText}”</span> <span className={styles.from}>{sourceLine(one.source)}, p. {one.leaf.page} ({kindWords(one.source.kind)})</span>
+              <span className="printed">“{one.leaf.printedText}”</span>{' '}
+              <span className={styles.from}>
+                {sourceLine(one.source)}, p. {one.leaf.page} ({kindWords(one.source.kind)})
+              </span>
               <span className={styles.reason}>
                 {one.reason}
-                {one.offBy_pct !== undefined && Math.abs(one.offBy_pct) > 0.05 && ` ${one.offBy_pct > 0 ? '+' : '−'}${significant(Math.abs(one.offBy_pct))} % against it.`}
+                {one.offBy_pct !== undefined &&
+                  Math.abs(one.offBy_pct) > 0.05 &&
+                  ` ${one.offBy_pct > 0 ? '+' : '−'}${significant(Math.abs(one.offBy_pct))} % against it.`}
               </span>
             </span>
-            {one.leaf.id === joint.leafId ? <b>in use</b> : givesTorque(one.leaf) ? <Button onClick={() => choose(one)} disabled={pending}>Use it<span className="only-spoken">: {one.leaf.printedText}</span></Button> : <span className="soft">no torque</span>}
+            {one.leaf.id === joint.leafId ? (
+              <b>in use</b>
+            ) : givesTorque(one.leaf) ? (
+              <Button onClick={() => choose(one)} disabled={pending}>
+                Use it<span className="only-spoken">: {one.leaf.printedText}</span>
+              </Button>
+            ) : (
+              <span className="soft">no torque</span>
+            )}
           </li>
         ))}
       </ul>
       {wanted && (
         <div className={styles.why}>
-          <TextInput label="Why the lower-ranked leaf is taken" description="Printed in the record" value={reason} onChange={(event) => setReason(event.currentTarget.value)} autoFocus />
-          <Button onClick={() => take(wanted.leaf.id, reason.trim())} disabled={pending || reason.trim() === ''}>Use “{wanted.leaf.printedText}”</Button>
+          <TextInput
+            label="Why the lower-ranked leaf is taken"
+            description="Printed in the record"
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+            autoFocus
+          />
+          <Button onClick={() => take(wanted.leaf.id, reason.trim())} disabled={pending || reason.trim() === ''}>
+            Use “{wanted.leaf.printedText}”
+          </Button>
           <Button onClick={() => setWanted(undefined)}>Leave it</Button>
         </div>
       )}
@@ -82,7 +105,13 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
       {otherLeaves.length > 0 && (
         <NativeSelect
           label="Another leaf speaks of it too"
-          data={[{ value: '', label: 'Choose a leaf' }, ...otherLeaves.map((leaf) => ({ value: leaf.id, label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}` }))]}
+          data={[
+            { value: '', label: 'Choose a leaf' },
+            ...otherLeaves.map((leaf) => ({
+              value: leaf.id,
+              label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}`,
+            })),
+          ]}
           value=""
           onChange={(event) => {
             const id = event.currentTarget.value;
@@ -94,5 +123,5 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
         />
       )}
     </Disclosure>
-  ); // prettier-ignore
+  );
 }

@@ -14,10 +14,18 @@ import type { BandLine, BandRow } from '@/interface/parts/band-chart';
 import type { MonteCarloMessage } from '@/workers/monte-carlo.worker';
 import styles from './spread-fold.module.css';
 
-const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
+  ssr: false,
+  loading: () => <div className={styles.space} />,
+});
 
 const rowsOf = ({ rows }: Spread): readonly BandRow[] =>
-  rows.map(({ name, band }, i) => ({ name, band: [band.p5_N / 1000, band.p95_N / 1000], strong: i === 0, points: [band.p50_N / 1000] }));
+  rows.map(({ name, band }, i) => ({
+    name,
+    band: [band.p5_N / 1000, band.p95_N / 1000],
+    strong: i === 0,
+    points: [band.p50_N / 1000],
+  }));
 
 const linesOf = ({ least_N, yield_N }: Spread): readonly BandLine[] => [
   { at: least_N / 1000, label: 'least wanted', colour: 'var(--brass)' },
@@ -55,7 +63,11 @@ function useSimulation(input: MonteCarloInput) {
       if (worker.current !== own) return;
       if (data.kind === 'progress') show({ drawn: data.drawn, running: true });
       else
-        show(data.kind === 'band' ? { drawn: data.samples, band: data.band, running: false } : { drawn: 0, refusal: data.message, running: false });
+        show(
+          data.kind === 'band'
+            ? { drawn: data.samples, band: data.band, running: false }
+            : { drawn: 0, refusal: data.message, running: false },
+        );
     });
     own.postMessage(input);
   };
@@ -109,8 +121,15 @@ function SpreadBody({ setting, worked }: Props) {
     <>
       <BandChart rows={rowsOf(spread)} unit="kN" rowHeight={44} pointColour="var(--ink)" lines={linesOf(spread)} />
       <p>
-        Clamp load at the 5th, 50th and 95th percentile, closed form: <b className="figure">{range(ladder.band)}</b>. Least that the book’s own figure would leave: <b className="figure">{kN(spread.least_N)}</b>.{' '}
-        {spread.yield_N === undefined ? 'The fastener’s grade is not known, so no yield is drawn.' : <>Yield while turning: <b className="figure">{kN(spread.yield_N)}</b>.</>}
+        Clamp load at the 5th, 50th and 95th percentile, closed form: <b className="figure">{range(ladder.band)}</b>.
+        Least that the book’s own figure would leave: <b className="figure">{kN(spread.least_N)}</b>.{' '}
+        {spread.yield_N === undefined ? (
+          'The fastener’s grade is not known, so no yield is drawn.'
+        ) : (
+          <>
+            Yield while turning: <b className="figure">{kN(spread.yield_N)}</b>.
+          </>
+        )}
       </p>
       <div className={styles.simulation} aria-live="polite">
         {!run && <Button onClick={start}>Draw a million</Button>}
@@ -120,10 +139,16 @@ function SpreadBody({ setting, worked }: Props) {
             <Button onClick={stop}>Stop</Button>
           </>
         )}
-        {run?.band && <p data-testid="simulated">Drawn a million times, seed {SEED}: <b className="figure">{range(run.band)}</b>.</p>}
+        {run?.band && (
+          <p data-testid="simulated">
+            Drawn a million times, seed {SEED}: <b className="figure">{range(run.band)}</b>.
+          </p>
+        )}
         {run?.refusal && <p>{run.refusal}</p>}
       </div>
-      <p className="soft">One nut’s band. A batch of film moves all nuts together, so they are more even among themselves than this.</p>
+      <p className="soft">
+        One nut’s band. A batch of film moves all nuts together, so they are more even among themselves than this.
+      </p>
     </>
-  ); // prettier-ignore
+  );
 }

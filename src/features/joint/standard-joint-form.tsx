@@ -22,13 +22,23 @@ interface Props {
 export function StandardJointForm({ engineId, shelves }: Props) {
   const router = useRouter();
   const { torque, kilonewtons } = useFigures();
-  const start = { engineId, name: '', thread: '', grade: shelves.grades[0]?.id ?? '', film: 'engine-oil', metal: '', engagement_mm: '' };
+  const start = {
+    engineId,
+    name: '',
+    thread: '',
+    grade: shelves.grades[0]?.id ?? '',
+    film: 'engine-oil',
+    metal: '',
+    engagement_mm: '',
+  };
   const {
     form: fields,
     submit,
     pending,
     problem,
-  } = useActionForm<Record<string, string>, { href: string }>(start, addStandardJointAction, ({ href }) => router.push(href));
+  } = useActionForm<Record<string, string>, { href: string }>(start, addStandardJointAction, ({ href }) =>
+    router.push(href),
+  );
   const field = fields.getInputProps;
   const { thread = '', grade = '', film = '', metal = '', engagement_mm = '' } = fields.values;
   const reading = useMemo(() => {
@@ -42,27 +52,35 @@ export function StandardJointForm({ engineId, shelves }: Props) {
       throw error;
     }
   }, [thread, grade, film, metal, engagement_mm, shelves]);
-  const list = (rows: readonly { readonly id: string; readonly name: string }[]) => rows.map(({ id, name }) => ({ value: id, label: name }));
+  const list = (rows: readonly { readonly id: string; readonly name: string }[]) =>
+    rows.map(({ id, name }) => ({ value: id, label: name }));
   return (
     <ActionForm label="A joint by the standard figure" onSubmit={fields.onSubmit(submit)} problem={problem}>
       <TextInput label="Name" {...field('name')} />
       <TextInput label="Thread" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
       <NativeSelect label="Grade" data={list(shelves.grades)} {...field('grade')} />
       <NativeSelect label="Film" data={list(shelves.films)} {...field('film')} />
-      <NativeSelect label="Tapped into" data={[{ value: '', label: 'Not known' }, ...list(shelves.metals)]} {...field('metal')} />
+      <NativeSelect
+        label="Tapped into"
+        data={[{ value: '', label: 'Not known' }, ...list(shelves.metals)]}
+        {...field('metal')}
+      />
       <TextInput label="Full engagement, mm" inputMode="decimal" {...field('engagement_mm')} />
       <p className={form.wide} aria-live="polite" data-testid="standard-figure">
         {reading ? (
           <>
-            Standard figure <b className="figure">{torque(reading.figure.torque_Nm)}</b>, clamp load {kilonewtons(reading.figure.preload_N)}; {reading.page}.
+            Standard figure <b className="figure">{torque(reading.figure.torque_Nm)}</b>, clamp load{' '}
+            {kilonewtons(reading.figure.preload_N)}; {reading.page}.
           </>
         ) : (
           'The figure shows once the thread is known.'
         )}
       </p>
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>Make it by the standard figure</Button>
+        <Button type="submit" rank="main" disabled={pending}>
+          Make it by the standard figure
+        </Button>
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }

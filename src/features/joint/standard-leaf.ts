@@ -26,12 +26,23 @@ export function standardReading(fields: Omit<StandardFields, 'engineId' | 'name'
     fields.metal && fields.engagement_mm !== null
       ? { engagement_mm: fields.engagement_mm, shear_MPa: metalOn(shelves, fields.metal).shearLow_MPa }
       : undefined;
-  const turned = { thread, bearing: usualFaceOf(thread.designation), muThread: film.thread.middle, muHead: film.head.middle };
+  const turned = {
+    thread,
+    bearing: usualFaceOf(thread.designation),
+    muThread: film.thread.middle,
+    muHead: film.head.middle,
+  };
   const figure = standardFigure(turned, proofOf(grade), parent, USUAL_PROOF_SHARE);
-  const limit = figure.limitedBy === 'parent' ? `, held under what the thread in ${metalOn(shelves, fields.metal).name.toLowerCase()} stands` : '';
+  const limit =
+    figure.limitedBy === 'parent'
+      ? `, held under what the thread in ${metalOn(shelves, fields.metal).name.toLowerCase()} stands`
+      : '';
   return {
     figure,
     printedText: `${Number(figure.torque_Nm.toPrecision(3))} N·m`,
-    page: `reckoned: ${USUAL_PROOF_SHARE * 100} % of proof of ${grade.name} on ${thread.designation}${limit}`.slice(0, 160),
+    page: `reckoned: ${USUAL_PROOF_SHARE * 100} % of proof of ${grade.name} on ${thread.designation}${limit}`.slice(
+      0,
+      160,
+    ),
   };
 }

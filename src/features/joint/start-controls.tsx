@@ -49,11 +49,19 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
     <div className={styles.start}>
       {resume && <Notice kind="wait">{resume.line}</Notice>}
       <div className={styles.startKeys}>
-        {resume && <Button rank="main" onClick={() => router.push(resume.href)}>Go on at the face</Button>}
+        {resume && (
+          <Button rank="main" onClick={() => router.push(resume.href)}>
+            Go on at the face
+          </Button>
+        )}
         <Button rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={starting || !ready}>
           {resume || tight ? again : 'To the face'}
         </Button>
-        {!resume && <Button onClick={() => begin('trial')} disabled={starting || !ready}>A trial</Button>}
+        {!resume && (
+          <Button onClick={() => begin('trial')} disabled={starting || !ready}>
+            A trial
+          </Button>
+        )}
       </div>
       {asking && (
         <div className={styles.reason}>
@@ -65,10 +73,12 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
           />
-          <Button rank="stop" onClick={() => start(asking)} disabled={starting || reason.trim() === ''}>To the face, with this reason</Button>
+          <Button rank="stop" onClick={() => start(asking)} disabled={starting || reason.trim() === ''}>
+            To the face, with this reason
+          </Button>
         </div>
       )}
       {refusal && <Notice kind="stop">{refusal}</Notice>}
     </div>
-  ); // prettier-ignore
+  );
 }

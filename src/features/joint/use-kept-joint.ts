@@ -31,7 +31,10 @@ export function useKeptJoint(initial: Joint): KeptJoint {
       setProblem(outcome.ok ? undefined : outcome.error.message);
     });
   }, []);
-  const changeDetail = useCallback((part: Partial<JointDetail>) => change({ detail: { ...latest.current.detail, ...part } }), [change]);
+  const changeDetail = useCallback(
+    (part: Partial<JointDetail>) => change({ detail: { ...latest.current.detail, ...part } }),
+    [change],
+  );
   const settled = useCallback(() => queue.current, []);
   return { joint, change, changeDetail, problem, settled };
 }

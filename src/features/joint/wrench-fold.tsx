@@ -35,13 +35,22 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
     <div className={form.grid}>
       <MeasureField label="Wrench, square to hand" value={length} onChange={setLength} />
       <MeasureField label="Adaptor, square to fastener" value={extension} onChange={setExtension} zero />
-      <MeasureField kind="number" zero label="Angle to the handle, degrees" description="0 in line, 90 across" value={angle} onChange={setAngle} />
+      <MeasureField
+        kind="number"
+        zero
+        label="Angle to the handle, degrees"
+        description="0 in line, 90 across"
+        value={angle}
+        onChange={setAngle}
+      />
       <div className={form.acts}>
-        <Button onClick={fit} disabled={length === null || extension === null}>With this adaptor</Button>
+        <Button onClick={fit} disabled={length === null || extension === null}>
+          With this adaptor
+        </Button>
         {adaptor && <Button onClick={() => onDetail({ adaptor: null })}>No adaptor</Button>}
       </div>
     </div>
-  ); // prettier-ignore
+  );
 }
 
 /** Which wrench, why, and why the others were passed over. */
@@ -57,21 +66,36 @@ export function WrenchFold({ setting, worked, onChange, onDetail }: Props) {
   };
   return (
     <Disclosure title="The wrench" line={`${wrench.name}${byHand ? ', taken by hand' : ', from the shelf'}`}>
-      <p className="soft">House practice: {schoolWords(shelves.practice, 'window').name}. <Link href="/shelves/wrenches">The wrench shelf</Link></p>
+      <p className="soft">
+        House practice: {schoolWords(shelves.practice, 'window').name}.{' '}
+        <Link href="/shelves/wrenches">The wrench shelf</Link>
+      </p>
       {chosen ? (
-        <p><b>{chosen.name}</b> at {plain(chosen.setting.rounded)}: {chosen.reason} {byHand && chosen.id !== wrench.id && <Button onClick={() => onDetail({ wrenchByHand: false })}>Take it</Button>}</p>
+        <p>
+          <b>{chosen.name}</b> at {plain(chosen.setting.rounded)}: {chosen.reason}{' '}
+          {byHand && chosen.id !== wrench.id && (
+            <Button onClick={() => onDetail({ wrenchByHand: false })}>Take it</Button>
+          )}
+        </p>
       ) : (
         <p>No wrench on the shelf is trusted at this figure.</p>
       )}
       <ul className={styles.passed}>
         {choice.passedOver.map((one) => (
           <li key={one.id}>
-            <span>{one.name}: {one.reason}</span> {one.id !== wrench.id && <Button onClick={() => use(one.id)}>Use it all the same<span className="only-spoken"> {one.name}</span></Button>}
+            <span>
+              {one.name}: {one.reason}
+            </span>{' '}
+            {one.id !== wrench.id && (
+              <Button onClick={() => use(one.id)}>
+                Use it all the same<span className="only-spoken"> {one.name}</span>
+              </Button>
+            )}
           </li>
         ))}
       </ul>
       <h3 className={styles.heading}>An adaptor on the square</h3>
       <AdaptorFields setting={setting} onDetail={onDetail} />
     </Disclosure>
-  ); // prettier-ignore
+  );
 }

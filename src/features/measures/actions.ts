@@ -14,7 +14,8 @@ import { keptSheetSchema } from './schema';
 export async function keepSheetAction(input: unknown) {
   return runAction(keptSheetSchema, input, async ({ engineId, kind, body }) => {
     const shop = await currentShop();
-    if (!shop.engines.find(engineId)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+    if (!shop.engines.find(engineId))
+      throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
     const checked = MEASURE_SCHEMAS[kind].validate(body, { stripUnknown: true });
     if (checked.error) throw new DomainError('bad-field', checked.error.message.replaceAll('"', ''), 'body');
     shop.measures.add({ id: nanoid(10), engineId, kind, body: checked.value as EngineMeasure['body'], at: nowIso() });

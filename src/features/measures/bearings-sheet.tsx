@@ -20,7 +20,10 @@ import styles from './measures.module.css';
 type Bearings = EngineMeasures['bearings'];
 type Marks = EngineMeasures['marks'];
 
-type Found = { readonly ok: true; readonly step_mm: number; readonly off_mm: number } | { readonly ok: false; readonly message: string } | undefined;
+type Found =
+  | { readonly ok: true; readonly step_mm: number; readonly off_mm: number }
+  | { readonly ok: false; readonly message: string }
+  | undefined;
 
 interface Sizes {
   readonly journal_mm: number | null;
@@ -30,7 +33,9 @@ interface Sizes {
   readonly tolerance_mm: number | null;
 }
 
-function attempt<T extends object>(work: () => T): (T & { readonly ok: true }) | { readonly ok: false; readonly message: string } {
+function attempt<T extends object>(
+  work: () => T,
+): (T & { readonly ok: true }) | { readonly ok: false; readonly message: string } {
   try {
     return { ...work(), ok: true };
   } catch (error) {
@@ -42,8 +47,12 @@ function attempt<T extends object>(work: () => T): (T & { readonly ok: true }) |
 /** `0.010 in, 0.020 in` in mm; a bare figure is mm. */
 const readSteps = (text: string) =>
   attempt(() => ({
-    steps_mm: text.split(/[;,]\s+|;|\s{2,}/).map((part) => part.trim()).filter(Boolean).map((part) => (/^[\d.,]+$/.test(part) ? Number(part.replace(',', '.')) : readLength(part).min_mm)),
-  })); // prettier-ignore
+    steps_mm: text
+      .split(/[;,]\s+|;|\s{2,}/)
+      .map((part) => part.trim())
+      .filter(Boolean)
+      .map((part) => (/^[\d.,]+$/.test(part) ? Number(part.replace(',', '.')) : readLength(part).min_mm)),
+  }));
 
 const find = (
   measured: number | null,
@@ -52,7 +61,9 @@ const find = (
   kind: 'journal' | 'housing',
   tolerance: number | null,
 ): Found =>
-  measured === null || standard === null || tolerance === null ? undefined : attempt(() => bearingSize(measured, standard, steps, kind, tolerance));
+  measured === null || standard === null || tolerance === null
+    ? undefined
+    : attempt(() => bearingSize(measured, standard, steps, kind, tolerance));
 
 /** Which step the journal and the housing come to, by what has been typed so far. */
 function found(v: Sizes, stepText: string) {
@@ -81,7 +92,13 @@ function SizePart({
 }) {
   const { size, gap, inch } = useLengths();
   const [v, setV] = useState<Sizes>(
-    kept ?? { journal_mm: null, journalStandard_mm: null, housing_mm: null, housingStandard_mm: null, tolerance_mm: 0.02 },
+    kept ?? {
+      journal_mm: null,
+      journalStandard_mm: null,
+      housing_mm: null,
+      housingStandard_mm: null,
+      tolerance_mm: 0.02,
+    },
   );
   const [stepText, setStepText] = useState(
     kept
@@ -96,22 +113,34 @@ function SizePart({
     setShells((before) => before.map((shell, i) => (i === at ? { ...shell, ...part } : shell)));
   const { steps, list, journal, housing } = useMemo(() => found(v, stepText), [v, stepText]);
   const { journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm } = v;
-  const given = journal_mm !== null && journalStandard_mm !== null && housing_mm !== null && housingStandard_mm !== null && tolerance_mm !== null;
+  const given =
+    journal_mm !== null &&
+    journalStandard_mm !== null &&
+    housing_mm !== null &&
+    housingStandard_mm !== null &&
+    tolerance_mm !== null;
   const body =
     given && steps.ok && journal?.ok && housing?.ok
       ? { name, journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm, steps_mm: list, shells }
       : undefined;
   const working = useMemo(() => {
     const measured = (measured_mm: number | null, standard_mm: number | null, size: Found) =>
-      measured_mm === null || standard_mm === null ? undefined : { measured_mm, standard_mm, ...(size?.ok && { step_mm: size.step_mm }) };
-    return workingOfBearings(measured(journal_mm, journalStandard_mm, journal), measured(housing_mm, housingStandard_mm, housing), { size, gap });
+      measured_mm === null || standard_mm === null
+        ? undefined
+        : { measured_mm, standard_mm, ...(size?.ok && { step_mm: size.step_mm }) };
+    return workingOfBearings(
+      measured(journal_mm, journalStandard_mm, journal),
+      measured(housing_mm, housingStandard_mm, housing),
+      { size, gap },
+    );
   }, [journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, journal, housing, size, gap]);
   useDefaultWorking(working);
   const told = (one: Found, words: string) =>
     one &&
     (one.ok ? (
       <p data-testid={`size-${words}`}>
-        <b className="figure">{one.step_mm === 0 ? 'Standard' : `${gap(one.step_mm)} ${words}`}</b>, off it by {gap(one.off_mm)}.
+        <b className="figure">{one.step_mm === 0 ? 'Standard' : `${gap(one.step_mm)} ${words}`}</b>, off it by{' '}
+        {gap(one.off_mm)}.
       </p>
     ) : (
       <Notice kind="stop">{one.message}</Notice>
@@ -121,20 +150,62 @@ function SizePart({
       <div className={form.grid}>
         {which}
         <MeasureField bothSystems label="Journal, measured" value={v.journal_mm} onChange={set('journal_mm')} />
-        <MeasureField bothSystems label="Journal, standard" value={v.journalStandard_mm} onChange={set('journalStandard_mm')} />
+        <MeasureField
+          bothSystems
+          label="Journal, standard"
+          value={v.journalStandard_mm}
+          onChange={set('journalStandard_mm')}
+        />
         <MeasureField bothSystems label="Housing, measured" value={v.housing_mm} onChange={set('housing_mm')} />
-        <MeasureField bothSystems label="Housing, standard" value={v.housingStandard_mm} onChange={set('housingStandard_mm')} />
-        <TextInput label="Steps on sale" description="0.010 in, 0.020 in" value={stepText} onChange={(event) => setStepText(event.currentTarget.value)} error={!steps.ok && steps.message} />
-        <MeasureField bothSystems label="Counts as that size within" value={v.tolerance_mm} onChange={set('tolerance_mm')} zero />
+        <MeasureField
+          bothSystems
+          label="Housing, standard"
+          value={v.housingStandard_mm}
+          onChange={set('housingStandard_mm')}
+        />
+        <TextInput
+          label="Steps on sale"
+          description="0.010 in, 0.020 in"
+          value={stepText}
+          onChange={(event) => setStepText(event.currentTarget.value)}
+          error={!steps.ok && steps.message}
+        />
+        <MeasureField
+          bothSystems
+          label="Counts as that size within"
+          value={v.tolerance_mm}
+          onChange={set('tolerance_mm')}
+          zero
+        />
       </div>
       {told(journal, 'under')}
       {told(housing, 'over')}
-      {journal?.ok && housing?.ok && <p>Shells: {journal.step_mm === 0 ? 'standard' : `${gap(journal.step_mm)} under`} inside, {housing.step_mm === 0 ? 'standard' : `${gap(housing.step_mm)} over`} outside, for a journal of {size(journal_mm ?? 0)}.</p>}
+      {journal?.ok && housing?.ok && (
+        <p>
+          Shells: {journal.step_mm === 0 ? 'standard' : `${gap(journal.step_mm)} under`} inside,{' '}
+          {housing.step_mm === 0 ? 'standard' : `${gap(housing.step_mm)} over`} outside, for a journal of{' '}
+          {size(journal_mm ?? 0)}.
+        </p>
+      )}
       {shells.map((shell, i) => (
         <div key={i} className={styles.row}>
           <b>{i + 1}</b>
-          <TextInput label={`Mark on the upper shell, ${i + 1}`} value={shell.upper} onChange={(event) => setShell(i, { upper: event.currentTarget.value })} />
-          <TextInput label={`Mark on the lower shell, ${i + 1}`} value={shell.lower} onChange={(event) => setShell(i, { lower: event.currentTarget.value })} error={shell.lower !== '' && shell.upper !== '' && shell.lower.toLowerCase() !== shell.upper.toLowerCase() && 'These two do not match.'} />
+          <TextInput
+            label={`Mark on the upper shell, ${i + 1}`}
+            value={shell.upper}
+            onChange={(event) => setShell(i, { upper: event.currentTarget.value })}
+          />
+          <TextInput
+            label={`Mark on the lower shell, ${i + 1}`}
+            value={shell.lower}
+            onChange={(event) => setShell(i, { lower: event.currentTarget.value })}
+            error={
+              shell.lower !== '' &&
+              shell.upper !== '' &&
+              shell.lower.toLowerCase() !== shell.upper.toLowerCase() &&
+              'These two do not match.'
+            }
+          />
         </div>
       ))}
       <p className={form.acts}>
@@ -143,30 +214,54 @@ function SizePart({
       </p>
       <KeepSheet engineId={engineId} kind="bearings" body={body} words="Keep the sizes" />
     </Section>
-  ); // prettier-ignore
+  );
 }
 
 function MarksPart({ engineId, kept }: { readonly engineId: string; readonly kept?: Marks }) {
   const [pairs, setPairs] = useState<Marks['pairs']>(kept?.pairs ?? [{ place: 'Rod 1', one: '', other: '' }]);
   const set = (at: number, part: Partial<Marks['pairs'][number]>) =>
     setPairs((before) => before.map((pair, i) => (i === at ? { ...pair, ...part } : pair)));
-  const isWhole = pairs.every(({ place, one, other }) => place.trim() !== '' && one.trim() !== '' && other.trim() !== '');
+  const isWhole = pairs.every(
+    ({ place, one, other }) => place.trim() !== '' && one.trim() !== '' && other.trim() !== '',
+  );
   return (
     <Section title="Match marks">
       {pairs.map((pair, i) => (
         <div key={i} className={styles.row}>
-          <TextInput label="What" value={pair.place} onChange={(event) => set(i, { place: event.currentTarget.value })} />
-          <TextInput label={`Mark on the one, ${i + 1}`} value={pair.one} onChange={(event) => set(i, { one: event.currentTarget.value })} />
-          <TextInput label={`Mark on its cap or half, ${i + 1}`} value={pair.other} onChange={(event) => set(i, { other: event.currentTarget.value })} error={pair.one !== '' && pair.other !== '' && pair.one.toLowerCase() !== pair.other.toLowerCase() && 'These two do not belong together.'} />
+          <TextInput
+            label="What"
+            value={pair.place}
+            onChange={(event) => set(i, { place: event.currentTarget.value })}
+          />
+          <TextInput
+            label={`Mark on the one, ${i + 1}`}
+            value={pair.one}
+            onChange={(event) => set(i, { one: event.currentTarget.value })}
+          />
+          <TextInput
+            label={`Mark on its cap or half, ${i + 1}`}
+            value={pair.other}
+            onChange={(event) => set(i, { other: event.currentTarget.value })}
+            error={
+              pair.one !== '' &&
+              pair.other !== '' &&
+              pair.one.toLowerCase() !== pair.other.toLowerCase() &&
+              'These two do not belong together.'
+            }
+          />
         </div>
       ))}
       <p className={form.acts}>
-        <Button onClick={() => setPairs((before) => [...before, { place: `Rod ${before.length + 1}`, one: '', other: '' }])}>Another pair</Button>
+        <Button
+          onClick={() => setPairs((before) => [...before, { place: `Rod ${before.length + 1}`, one: '', other: '' }])}
+        >
+          Another pair
+        </Button>
         {pairs.length > 1 && <Button onClick={() => setPairs((before) => before.slice(0, -1))}>One less</Button>}
       </p>
       <KeepSheet engineId={engineId} kind="marks" body={isWhole ? { pairs } : undefined} words="Keep the marks" />
     </Section>
-  ); // prettier-ignore
+  );
 }
 
 /** Which shell from journal and housing, the shells' own marks, and what belongs to what. */
@@ -181,11 +276,24 @@ export function BearingsSheet({
 }) {
   const [name, setName] = useState(bearings[0]?.name ?? 'Main bearings');
   const names = [...new Set([...bearings.map((one) => one.name), ...USUAL])];
-  const which = <NativeSelect label="Which bearings" data={names} value={name} onChange={(event) => setName(event.currentTarget.value)} />;
+  const which = (
+    <NativeSelect
+      label="Which bearings"
+      data={names}
+      value={name}
+      onChange={(event) => setName(event.currentTarget.value)}
+    />
+  );
   return (
     <Screen title="Bearing sizes and match marks" lead="Measured before anything is ordered.">
       <HydrationGate>
-        <SizePart key={name} engineId={engineId} name={name} kept={bearings.find((one) => one.name === name)} which={which} />
+        <SizePart
+          key={name}
+          engineId={engineId}
+          name={name}
+          kept={bearings.find((one) => one.name === name)}
+          which={which}
+        />
         <MarksPart engineId={engineId} kept={marks} />
       </HydrationGate>
     </Screen>

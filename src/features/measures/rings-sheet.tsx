@@ -21,11 +21,13 @@ interface MarkFields {
   readonly kind: GapMark['kind'];
 }
 
-const START: readonly MarkFields[] = evenClocking(['Top ring', 'Second ring', 'Oil ring'], 30).map(({ name, at_deg, kind }) => ({
-  name,
-  deg: String(at_deg),
-  kind,
-}));
+const START: readonly MarkFields[] = evenClocking(['Top ring', 'Second ring', 'Oil ring'], 30).map(
+  ({ name, at_deg, kind }) => ({
+    name,
+    deg: String(at_deg),
+    kind,
+  }),
+);
 
 const number = (text: string) => {
   const value = Number(text.trim().replace(',', '.'));
@@ -51,14 +53,22 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
   const [thrust, setThrust] = useState(String(kept?.thrust_deg ?? ''));
   const [note, setNote] = useState(kept?.note ?? '');
   useDefaultWorking(ABOUT);
-  const set = (at: number, part: Partial<MarkFields>) => setMarks((before) => before.map((mark, i) => (i === at ? { ...mark, ...part } : mark)));
+  const set = (at: number, part: Partial<MarkFields>) =>
+    setMarks((before) => before.map((mark, i) => (i === at ? { ...mark, ...part } : mark)));
   const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: number(deg), kind }));
   const isWhole = read.every(
-    (mark): mark is GapMark => mark.at_deg !== undefined && mark.at_deg >= -360 && mark.at_deg <= 720 && mark.name.trim() !== '',
+    (mark): mark is GapMark =>
+      mark.at_deg !== undefined && mark.at_deg >= -360 && mark.at_deg <= 720 && mark.name.trim() !== '',
   );
-  const given: readonly GapMark[] = read.flatMap((mark) => (mark.at_deg === undefined ? [] : [{ ...mark, at_deg: mark.at_deg }]));
+  const given: readonly GapMark[] = read.flatMap((mark) =>
+    mark.at_deg === undefined ? [] : [{ ...mark, at_deg: mark.at_deg }],
+  );
   const [pin_deg, thrust_deg] = [number(pin), number(thrust)];
-  const input = { marks: given, ...(pin_deg !== undefined && { pin_deg }), ...(thrust_deg !== undefined && { thrust_deg }) };
+  const input = {
+    marks: given,
+    ...(pin_deg !== undefined && { pin_deg }),
+    ...(thrust_deg !== undefined && { thrust_deg }),
+  };
   const doubts = clockingDoubts(input);
   const add = (kind: GapMark['kind'], name: string) => setMarks((before) => [...before, { name, deg: '0', kind }]);
   const even = () => {
@@ -69,7 +79,9 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
     setMarks((before) =>
       before.map((mark) => ({
         ...mark,
-        deg: String(Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? number(mark.deg) ?? 0).toFixed(1))),
+        deg: String(
+          Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? number(mark.deg) ?? 0).toFixed(1)),
+        ),
       })),
     );
   };
@@ -82,27 +94,65 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
             {marks.map((mark, i) => (
               <div key={i} className={styles.row}>
                 <b>{i + 1}</b>
-                <TextInput label="Name" value={mark.name} onChange={(event) => set(i, { name: event.currentTarget.value })} />
-                <TextInput label="At, degrees" inputMode="decimal" value={mark.deg} onChange={(event) => set(i, { deg: event.currentTarget.value })} error={number(mark.deg) === undefined && 'Give it in degrees.'} />
-                <NativeSelect label="What it is" data={[{ value: 'gap', label: 'a gap' }, { value: 'expander', label: 'an expander’s end' }]} value={mark.kind} onChange={(event) => set(i, { kind: event.currentTarget.value as GapMark['kind'] })} />
+                <TextInput
+                  label="Name"
+                  value={mark.name}
+                  onChange={(event) => set(i, { name: event.currentTarget.value })}
+                />
+                <TextInput
+                  label="At, degrees"
+                  inputMode="decimal"
+                  value={mark.deg}
+                  onChange={(event) => set(i, { deg: event.currentTarget.value })}
+                  error={number(mark.deg) === undefined && 'Give it in degrees.'}
+                />
+                <NativeSelect
+                  label="What it is"
+                  data={[
+                    { value: 'gap', label: 'a gap' },
+                    { value: 'expander', label: 'an expander’s end' },
+                  ]}
+                  value={mark.kind}
+                  onChange={(event) => set(i, { kind: event.currentTarget.value as GapMark['kind'] })}
+                />
               </div>
             ))}
             <p className={form.acts}>
               <Button onClick={() => add('gap', `Ring ${marks.length + 1}`)}>Another gap</Button>
-              <Button onClick={() => add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)}>An expander’s end</Button>
+              <Button
+                onClick={() =>
+                  add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)
+                }
+              >
+                An expander’s end
+              </Button>
               {marks.length > 1 && <Button onClick={() => setMarks((before) => before.slice(0, -1))}>One less</Button>}
               <Button onClick={even}>Spread evenly from the first</Button>
             </p>
             <div className={form.grid}>
-              <TextInput label="Piston pin lies at, degrees" inputMode="decimal" value={pin} onChange={(event) => setPin(event.currentTarget.value)} />
-              <TextInput label="Thrust side at, degrees" inputMode="decimal" value={thrust} onChange={(event) => setThrust(event.currentTarget.value)} />
+              <TextInput
+                label="Piston pin lies at, degrees"
+                inputMode="decimal"
+                value={pin}
+                onChange={(event) => setPin(event.currentTarget.value)}
+              />
+              <TextInput
+                label="Thrust side at, degrees"
+                inputMode="decimal"
+                value={thrust}
+                onChange={(event) => setThrust(event.currentTarget.value)}
+              />
               <TextInput label="Note" value={note} onChange={(event) => setNote(event.currentTarget.value)} />
             </div>
           </div>
         </div>
-        {doubts.map((doubt) => <Notice key={doubt.message} kind="wait">{doubt.message}</Notice>)}
+        {doubts.map((doubt) => (
+          <Notice key={doubt.message} kind="wait">
+            {doubt.message}
+          </Notice>
+        ))}
         <KeepSheet engineId={engineId} kind="clocking" body={isWhole ? { ...input, note } : undefined} />
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

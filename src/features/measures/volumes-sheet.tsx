@@ -48,7 +48,17 @@ const bodyOf = (v: Fields): Volumes | undefined => {
   return { bore_mm, stroke_mm, cylinders, overbore_mm: overbore_mm ?? 0, ...given };
 };
 
-const EMPTY: Fields = { bore_mm: null, stroke_mm: null, cylinders: null, overbore_mm: null, chamber_cc: null, gasketBore_mm: null, gasket_mm: null, deck_mm: null, crown_cc: null }; // prettier-ignore
+const EMPTY: Fields = {
+  bore_mm: null,
+  stroke_mm: null,
+  cylinders: null,
+  overbore_mm: null,
+  chamber_cc: null,
+  gasketBore_mm: null,
+  gasket_mm: null,
+  deck_mm: null,
+  crown_cc: null,
+};
 
 /** Displacement and compression, with the overbore, as measured. */
 export function VolumesSheet({ engineId, kept }: { readonly engineId: string; readonly kept?: Volumes }) {
@@ -63,31 +73,77 @@ export function VolumesSheet({ engineId, kept }: { readonly engineId: string; re
         <Section title="Swept">
           <div className={form.grid}>
             <MeasureField bothSystems label="Standard bore" value={v.bore_mm} onChange={set('bore_mm')} />
-            <MeasureField bothSystems label="Overbore, on the diameter" value={v.overbore_mm} onChange={set('overbore_mm')} zero />
+            <MeasureField
+              bothSystems
+              label="Overbore, on the diameter"
+              value={v.overbore_mm}
+              onChange={set('overbore_mm')}
+              zero
+            />
             <MeasureField bothSystems label="Stroke" value={v.stroke_mm} onChange={set('stroke_mm')} />
             <MeasureField label="Cylinders" kind="number" value={v.cylinders} onChange={set('cylinders')} />
           </div>
         </Section>
         <Section title="Above the piston">
           <div className={form.grid}>
-            <MeasureField label="Chamber, cc" description="By burette, valves in" kind="number" value={v.chamber_cc} onChange={set('chamber_cc')} zero />
-            <MeasureField bothSystems label="Hole in the gasket" value={v.gasketBore_mm} onChange={set('gasketBore_mm')} />
+            <MeasureField
+              label="Chamber, cc"
+              description="By burette, valves in"
+              kind="number"
+              value={v.chamber_cc}
+              onChange={set('chamber_cc')}
+              zero
+            />
+            <MeasureField
+              bothSystems
+              label="Hole in the gasket"
+              value={v.gasketBore_mm}
+              onChange={set('gasketBore_mm')}
+            />
             <MeasureField bothSystems label="Gasket, crushed" value={v.gasket_mm} onChange={set('gasket_mm')} zero />
-            <MeasureField bothSystems label="Piston below the face" description="Above it with a minus" value={v.deck_mm} onChange={set('deck_mm')} signed />
-            <MeasureField label="Dish, cc" description="A dome with a minus" kind="number" value={v.crown_cc} onChange={set('crown_cc')} signed />
+            <MeasureField
+              bothSystems
+              label="Piston below the face"
+              description="Above it with a minus"
+              value={v.deck_mm}
+              onChange={set('deck_mm')}
+              signed
+            />
+            <MeasureField
+              label="Dish, cc"
+              description="A dome with a minus"
+              kind="number"
+              value={v.crown_cc}
+              onChange={set('crown_cc')}
+              signed
+            />
           </div>
         </Section>
         {!found.ok && <Notice kind="stop">{found.message}</Notice>}
         {found.ok && found.swept && (
           <dl className={styles.facts} data-testid="volumes">
-            <div><dt>In all</dt><dd>{significant(found.swept.total_cc, 4)} cc</dd></div>
-            <div><dt>or</dt><dd>{significant(found.swept.total_cuin, 4)} cu in</dd></div>
-            <div><dt>Standard</dt><dd>{significant(found.swept.standard_cc ?? found.swept.total_cc, 4)} cc</dd></div>
-            {found.ratio && <div><dt>Compression</dt><dd>{significant(found.ratio.ratio)} : 1</dd></div>}
+            <div>
+              <dt>In all</dt>
+              <dd>{significant(found.swept.total_cc, 4)} cc</dd>
+            </div>
+            <div>
+              <dt>or</dt>
+              <dd>{significant(found.swept.total_cuin, 4)} cu in</dd>
+            </div>
+            <div>
+              <dt>Standard</dt>
+              <dd>{significant(found.swept.standard_cc ?? found.swept.total_cc, 4)} cc</dd>
+            </div>
+            {found.ratio && (
+              <div>
+                <dt>Compression</dt>
+                <dd>{significant(found.ratio.ratio)} : 1</dd>
+              </div>
+            )}
           </dl>
         )}
         <KeepSheet engineId={engineId} kind="volumes" body={found.ok ? bodyOf(v) : undefined} />
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

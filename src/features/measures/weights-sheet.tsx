@@ -2,7 +2,15 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo, useState, type ReactNode } from 'react';
-import { IMBALANCE_UNITS, balanced, imbalance_gmm, matchPieces, matchRods, type ImbalanceUnit, type RodWeight } from '@/core/fits';
+import {
+  IMBALANCE_UNITS,
+  balanced,
+  imbalance_gmm,
+  matchPieces,
+  matchRods,
+  type ImbalanceUnit,
+  type RodWeight,
+} from '@/core/fits';
 import type { EngineMeasures } from '@/model/engine/engine-measure';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
@@ -46,14 +54,21 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
   const [rods, setRods] = useState<readonly RodFields[]>(
     kept?.rods.length ? kept.rods : Array.from({ length: 4 }, () => ({ big_g: null, small_g: null })),
   );
-  const [pieces, setPieces] = useState<readonly (number | null)[]>(kept?.pieces_g.length ? kept.pieces_g : [null, null, null, null]);
+  const [pieces, setPieces] = useState<readonly (number | null)[]>(
+    kept?.pieces_g.length ? kept.pieces_g : [null, null, null, null],
+  );
   const [tolerance_g, setTolerance] = useState<number | null>(kept?.tolerance_g ?? 1);
-  const setRod = (at: number, part: Partial<RodFields>) => setRods((before) => before.map((rod, i) => (i === at ? { ...rod, ...part } : rod)));
+  const setRod = (at: number, part: Partial<RodFields>) =>
+    setRods((before) => before.map((rod, i) => (i === at ? { ...rod, ...part } : rod)));
   const weighedRods = rods.filter(isRod);
   const weighedPieces = pieces.filter((piece) => piece !== null);
   const complete = what === 'rods' ? weighedRods.length === rods.length : weighedPieces.length === pieces.length;
   const matched =
-    complete && tolerance_g !== null ? (what === 'rods' ? matchRods(weighedRods, tolerance_g) : matchPieces(weighedPieces, tolerance_g)) : undefined;
+    complete && tolerance_g !== null
+      ? what === 'rods'
+        ? matchRods(weighedRods, tolerance_g)
+        : matchPieces(weighedPieces, tolerance_g)
+      : undefined;
   const grams = (value: number) => (value === 0 ? 'the lightest' : `${significant(value)} g off`);
   const removed = (i: number): { readonly words: string; readonly most: number } | undefined => {
     const one = matched?.remove[i];
@@ -75,17 +90,35 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
     ),
   );
   const count = what === 'rods' ? rods.length : pieces.length;
-  const add = () => (what === 'rods' ? setRods((before) => [...before, { big_g: null, small_g: null }]) : setPieces((before) => [...before, null]));
-  const drop = () => (what === 'rods' ? setRods((before) => before.slice(0, -1)) : setPieces((before) => before.slice(0, -1)));
+  const add = () =>
+    what === 'rods'
+      ? setRods((before) => [...before, { big_g: null, small_g: null }])
+      : setPieces((before) => [...before, null]);
+  const drop = () =>
+    what === 'rods' ? setRods((before) => before.slice(0, -1)) : setPieces((before) => before.slice(0, -1));
   const body =
     matched && tolerance_g !== null && name.trim() !== ''
-      ? { what, name, rods: what === 'rods' ? weighedRods : [], pieces_g: what === 'pieces' ? weighedPieces : [], tolerance_g }
+      ? {
+          what,
+          name,
+          rods: what === 'rods' ? weighedRods : [],
+          pieces_g: what === 'pieces' ? weighedPieces : [],
+          tolerance_g,
+        }
       : undefined;
   return (
     <Section title="Matched to the lightest">
       <div className={form.grid}>
         {which}
-        <NativeSelect label="Weighed" data={[{ value: 'rods', label: 'rods, end by end' }, { value: 'pieces', label: 'whole pieces: pistons, pins' }]} value={what} onChange={(event) => setWhat(event.currentTarget.value as Weights['what'])} />
+        <NativeSelect
+          label="Weighed"
+          data={[
+            { value: 'rods', label: 'rods, end by end' },
+            { value: 'pieces', label: 'whole pieces: pistons, pins' },
+          ]}
+          value={what}
+          onChange={(event) => setWhat(event.currentTarget.value as Weights['what'])}
+        />
         <TextInput label="What they are" value={name} onChange={(event) => setName(event.currentTarget.value)} />
         <MeasureField label="Alike within, g" kind="number" value={tolerance_g} onChange={setTolerance} zero />
       </div>
@@ -96,24 +129,47 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
             <b>{i + 1}</b>
             {what === 'rods' ? (
               <>
-                <MeasureField label={`Big end ${i + 1}, g`} kind="number" value={rods[i]?.big_g ?? null} onChange={(big_g) => setRod(i, { big_g })} />
-                <MeasureField label={`Small end ${i + 1}, g`} kind="number" value={rods[i]?.small_g ?? null} onChange={(small_g) => setRod(i, { small_g })} />
+                <MeasureField
+                  label={`Big end ${i + 1}, g`}
+                  kind="number"
+                  value={rods[i]?.big_g ?? null}
+                  onChange={(big_g) => setRod(i, { big_g })}
+                />
+                <MeasureField
+                  label={`Small end ${i + 1}, g`}
+                  kind="number"
+                  value={rods[i]?.small_g ?? null}
+                  onChange={(small_g) => setRod(i, { small_g })}
+                />
               </>
             ) : (
-              <MeasureField label={`Piece ${i + 1}, g`} kind="number" value={pieces[i] ?? null} onChange={(value) => setPieces((before) => before.map((piece, at) => (at === i ? value : piece)))} />
+              <MeasureField
+                label={`Piece ${i + 1}, g`}
+                kind="number"
+                value={pieces[i] ?? null}
+                onChange={(value) => setPieces((before) => before.map((piece, at) => (at === i ? value : piece)))}
+              />
             )}
-            <span className={styles.off} data-kind={off && off.most <= (tolerance_g ?? 0) ? 'done' : undefined}>{off?.words}</span>
+            <span className={styles.off} data-kind={off && off.most <= (tolerance_g ?? 0) ? 'done' : undefined}>
+              {off?.words}
+            </span>
           </div>
         );
       })}
       <p className={form.acts}>
         <Button onClick={add}>One more</Button>
         {count > 1 && <Button onClick={drop}>One less</Button>}
-        {matched && <span data-testid="matched">{matched.alreadyMatched ? `Alike within ${significant(tolerance_g ?? 0)} g already.` : 'Take off what is told, and weigh again.'}</span>}
+        {matched && (
+          <span data-testid="matched">
+            {matched.alreadyMatched
+              ? `Alike within ${significant(tolerance_g ?? 0)} g already.`
+              : 'Take off what is told, and weigh again.'}
+          </span>
+        )}
       </p>
       <KeepSheet engineId={engineId} kind="weights" body={body} words="Keep the weights" />
     </Section>
-  ); // prettier-ignore
+  );
 }
 
 interface PlaneFields {
@@ -141,36 +197,83 @@ function BalancePart({ engineId, kept }: { readonly engineId: string; readonly k
       allowed: plane.allowed_gmm === undefined ? null : plane.allowed_gmm / per,
     })) ?? NO_PLANES,
   );
-  const set = (at: number, part: Partial<PlaneFields>) => setPlanes((before) => before.map((plane, i) => (i === at ? { ...plane, ...part } : plane)));
+  const set = (at: number, part: Partial<PlaneFields>) =>
+    setPlanes((before) => before.map((plane, i) => (i === at ? { ...plane, ...part } : plane)));
   const given = planes.flatMap(({ name, before, after, allowed }) =>
     before === null || after === null
       ? []
-      : [{ name, before_gmm: before * per, after_gmm: after * per, ...(allowed !== null && { allowed_gmm: allowed * per }) }],
+      : [
+          {
+            name,
+            before_gmm: before * per,
+            after_gmm: after * per,
+            ...(allowed !== null && { allowed_gmm: allowed * per }),
+          },
+        ],
   );
   const found = given.length === planes.length ? balanced(given) : undefined;
   return (
     <Section title="Imbalance, before and after">
       <div className={form.grid}>
-        <TextInput label="From which report" value={report} onChange={(event) => setReport(event.currentTarget.value)} />
-        <NativeSelect label="Printed in" data={[...IMBALANCE_UNITS]} value={unit} onChange={(event) => setUnit(event.currentTarget.value as ImbalanceUnit)} />
+        <TextInput
+          label="From which report"
+          value={report}
+          onChange={(event) => setReport(event.currentTarget.value)}
+        />
+        <NativeSelect
+          label="Printed in"
+          data={[...IMBALANCE_UNITS]}
+          value={unit}
+          onChange={(event) => setUnit(event.currentTarget.value as ImbalanceUnit)}
+        />
       </div>
       {planes.map((plane, i) => {
         const one = found?.[i];
         return (
           <div key={i} className={styles.row}>
-            <TextInput label="Plane" value={plane.name} onChange={(event) => set(i, { name: event.currentTarget.value })} />
-            <MeasureField label={`Before, ${unit}`} kind="number" value={plane.before} onChange={(before) => set(i, { before })} zero />
-            <MeasureField label={`After, ${unit}`} kind="number" value={plane.after} onChange={(after) => set(i, { after })} zero />
-            <MeasureField label={`Allowed, ${unit}`} kind="number" value={plane.allowed} onChange={(allowed) => set(i, { allowed })} />
-            <span className={styles.off} data-kind={one?.verdict === 'inside' ? 'done' : one?.verdict === 'out' ? 'stop' : undefined}>
-              {one && (one.removed >= 0 ? `${significant(one.removed * 100, 2)} % out` : 'it grew')}{one?.verdict === 'out' && ', too much left'}
+            <TextInput
+              label="Plane"
+              value={plane.name}
+              onChange={(event) => set(i, { name: event.currentTarget.value })}
+            />
+            <MeasureField
+              label={`Before, ${unit}`}
+              kind="number"
+              value={plane.before}
+              onChange={(before) => set(i, { before })}
+              zero
+            />
+            <MeasureField
+              label={`After, ${unit}`}
+              kind="number"
+              value={plane.after}
+              onChange={(after) => set(i, { after })}
+              zero
+            />
+            <MeasureField
+              label={`Allowed, ${unit}`}
+              kind="number"
+              value={plane.allowed}
+              onChange={(allowed) => set(i, { allowed })}
+            />
+            <span
+              className={styles.off}
+              data-kind={one?.verdict === 'inside' ? 'done' : one?.verdict === 'out' ? 'stop' : undefined}
+            >
+              {one && (one.removed >= 0 ? `${significant(one.removed * 100, 2)} % out` : 'it grew')}
+              {one?.verdict === 'out' && ', too much left'}
             </span>
           </div>
         );
       })}
-      <KeepSheet engineId={engineId} kind="balance" body={found ? { report, unit, planes: given } : undefined} words="Keep the report" />
+      <KeepSheet
+        engineId={engineId}
+        kind="balance"
+        body={found ? { report, unit, planes: given } : undefined}
+        words="Keep the report"
+      />
     </Section>
-  ); // prettier-ignore
+  );
 }
 
 /** Weights matched end by end, and what a balancing report says. */
@@ -183,7 +286,11 @@ export function WeightsSheet({
   readonly weights: readonly Weights[];
   readonly balance?: Balance;
 }) {
-  const sets = [...weights, ...SETS.filter(({ name }) => !weights.some((one) => one.name === name)), { name: '', what: 'pieces' as const }];
+  const sets = [
+    ...weights,
+    ...SETS.filter(({ name }) => !weights.some((one) => one.name === name)),
+    { name: '', what: 'pieces' as const },
+  ];
   const [name, setName] = useState(sets[0]?.name ?? '');
   const set = sets.find((one) => one.name === name) ?? { name, what: 'pieces' as const };
   const data = sets.map((one) => ({ value: one.name, label: one.name || 'another set' }));
@@ -195,7 +302,14 @@ export function WeightsSheet({
           engineId={engineId}
           set={set}
           kept={weights.find((one) => one.name === name)}
-          which={<NativeSelect label="Which set" data={data} value={name} onChange={(event) => setName(event.currentTarget.value)} />}
+          which={
+            <NativeSelect
+              label="Which set"
+              data={data}
+              value={name}
+              onChange={(event) => setName(event.currentTarget.value)}
+            />
+          }
         />
         <BalancePart engineId={engineId} kept={balance} />
       </HydrationGate>

@@ -34,11 +34,17 @@ interface FilmsProps {
 function FilmsSideBySide({ reading, thread, book, films }: FilmsProps) {
   const { torque, significant, unit } = useFigures();
   const printed = (reading.min_Nm + reading.max_Nm) / 2;
-  const turned = (film: Film) => ({ thread, bearing: usualBearingFace(thread), muThread: film.thread.middle, muHead: film.head.middle });
+  const turned = (film: Film) => ({
+    thread,
+    bearing: usualBearingFace(thread),
+    muThread: film.thread.middle,
+    muHead: film.head.middle,
+  });
   return (
     <table className={styles.films}>
       <caption>
-        The clamp load that {torque(printed)} gives in {book.name.toLowerCase()}, in each film. A usual face for the size.
+        The clamp load that {torque(printed)} gives in {book.name.toLowerCase()}, in each film. A usual face for the
+        size.
       </caption>
       <thead>
         <tr>
@@ -82,19 +88,38 @@ export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
   };
   return (
     <HydrationGate>
-      <TextInput label="As printed on the page" placeholder="5½ mkg, threads oiled" value={text} onChange={(event) => type(event.currentTarget.value)} size="lg" data-autofocus autoComplete="off" />
+      <TextInput
+        label="As printed on the page"
+        placeholder="5½ mkg, threads oiled"
+        value={text}
+        onChange={(event) => type(event.currentTarget.value)}
+        size="lg"
+        data-autofocus
+        autoComplete="off"
+      />
       <div aria-live="polite">
         {text.trim() !== '' && <TorqueReadingView read={read} chosen={chosen} onChoose={setChosen} everyUnit />}
       </div>
       {reading && (
         <>
           <div className={`${form.grid} ${form.broad}`}>
-            <TextInput label="Thread" description="3/8 BSF, M8, 2 BA …" value={threadText} error={refusal} onChange={(event) => setThreadText(event.currentTarget.value)} />
-            <NativeSelect label="The book has in mind" value={book?.id} data={films.map(({ id, name }) => ({ value: id, label: name }))} onChange={(event) => setBookFilm(event.currentTarget.value)} />
+            <TextInput
+              label="Thread"
+              description="3/8 BSF, M8, 2 BA …"
+              value={threadText}
+              error={refusal}
+              onChange={(event) => setThreadText(event.currentTarget.value)}
+            />
+            <NativeSelect
+              label="The book has in mind"
+              value={book?.id}
+              data={films.map(({ id, name }) => ({ value: id, label: name }))}
+              onChange={(event) => setBookFilm(event.currentTarget.value)}
+            />
           </div>
           {thread && book && <FilmsSideBySide reading={reading} thread={thread} book={book} films={films} />}
         </>
       )}
     </HydrationGate>
-  ); // prettier-ignore
+  );
 }

@@ -22,7 +22,10 @@ function parse(text: string): BuildFile {
   }
   const checked = buildFileSchema.validate(body, { stripUnknown: true });
   if (checked.error)
-    throw new DomainError('bad-field', `The build file cannot be read: ${checked.error.message.replace(/"/g, '')}. Nothing was changed.`);
+    throw new DomainError(
+      'bad-field',
+      `The build file cannot be read: ${checked.error.message.replace(/"/g, '')}. Nothing was changed.`,
+    );
   return checked.value;
 }
 

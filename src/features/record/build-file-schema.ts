@@ -19,27 +19,63 @@ const number = Joi.number().required();
 const numberOrNone = Joi.number().allow(null).required();
 const year = Joi.number().integer().allow(null).required();
 const metal = Joi.string().valid('iron', 'aluminium').required();
-const unit = Joi.string().valid(...TORQUE_UNITS).required(); // prettier-ignore
+const unit = Joi.string()
+  .valid(...TORQUE_UNITS)
+  .required();
 const list = (item: Joi.Schema) => Joi.array().items(item).required();
 
 const engine = Joi.object({
-  id, name: text, kind: Joi.string().valid('car', 'motorcycle').required(), year, engineNumber: text,
-  headMetal: metal, blockMetal: metal, preferredUnit: unit, practice: Joi.object().pattern(Joi.string().max(40), Joi.string().max(40)).default({}), createdAt: time,
-}); // prettier-ignore
+  id,
+  name: text,
+  kind: Joi.string().valid('car', 'motorcycle').required(),
+  year,
+  engineNumber: text,
+  headMetal: metal,
+  blockMetal: metal,
+  preferredUnit: unit,
+  practice: Joi.object().pattern(Joi.string().max(40), Joi.string().max(40)).default({}),
+  createdAt: time,
+});
 
 const source = Joi.object({
-  id, title: text, edition: text, year, kind: Joi.string().valid(...SOURCE_KINDS).default('manual'), rank: Joi.number().integer().allow(null).default(null),
-  fromYear: Joi.number().integer().allow(null).default(null), toYear: Joi.number().integer().allow(null).default(null),
-  fromNumber: Joi.string().allow('').default(''), toNumber: Joi.string().allow('').default(''), supersedesId: Joi.string().allow(null).default(null), createdAt: time,
-}); // prettier-ignore
+  id,
+  title: text,
+  edition: text,
+  year,
+  kind: Joi.string()
+    .valid(...SOURCE_KINDS)
+    .default('manual'),
+  rank: Joi.number().integer().allow(null).default(null),
+  fromYear: Joi.number().integer().allow(null).default(null),
+  toYear: Joi.number().integer().allow(null).default(null),
+  fromNumber: Joi.string().allow('').default(''),
+  toNumber: Joi.string().allow('').default(''),
+  supersedesId: Joi.string().allow(null).default(null),
+  createdAt: time,
+});
 
 const leaf = Joi.object({
-  id, engineId: id, sourceId: id, page: text, subject: text, printedText: text, conditionText: Joi.string().max(400).allow(null).required(),
-  kind: Joi.string().valid(...LEAF_KINDS).required(), readingIndex: Joi.number().integer().min(0).required(),
-  min_Nm: numberOrNone, max_Nm: numberOrNone, min_deg: numberOrNone, max_deg: numberOrNone,
-  min_mm: Joi.number().allow(null).default(null), max_mm: Joi.number().allow(null).default(null),
-  agreedNotes: list(Joi.string()), replacesId: idOrNone, createdAt: time,
-}); // prettier-ignore
+  id,
+  engineId: id,
+  sourceId: id,
+  page: text,
+  subject: text,
+  printedText: text,
+  conditionText: Joi.string().max(400).allow(null).required(),
+  kind: Joi.string()
+    .valid(...LEAF_KINDS)
+    .required(),
+  readingIndex: Joi.number().integer().min(0).required(),
+  min_Nm: numberOrNone,
+  max_Nm: numberOrNone,
+  min_deg: numberOrNone,
+  max_deg: numberOrNone,
+  min_mm: Joi.number().allow(null).default(null),
+  max_mm: Joi.number().allow(null).default(null),
+  agreedNotes: list(Joi.string()),
+  replacesId: idOrNone,
+  createdAt: time,
+});
 
 const wrench = Joi.object({
   id,
@@ -57,31 +93,64 @@ const wrench = Joi.object({
 });
 
 const joint = Joi.object({
-  id, engineId: id, leafId: id, name: text, pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
-  fasteners: Joi.number().integer().min(1).max(60).required(), thread: text, bearingOuter_mm: number, bearingInner_mm: number,
-  bearingMeasured: Joi.boolean().required(), originalFilm: id, originalFilmReason: text, todayFilm: id,
+  id,
+  engineId: id,
+  leafId: id,
+  name: text,
+  pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
+  fasteners: Joi.number().integer().min(1).max(60).required(),
+  thread: text,
+  bearingOuter_mm: number,
+  bearingInner_mm: number,
+  bearingMeasured: Joi.boolean().required(),
+  originalFilm: id,
+  originalFilmReason: text,
+  todayFilm: id,
   rangeSchool: Joi.string().valid('low', 'middle', 'top', 'bottom-then-middle').required(),
-  stageScheme: Joi.alternatives(Joi.string().valid('halves', 'thirds', 'quarters'), Joi.array().items(Joi.number())).required(),
-  orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(), unitOfWork: Joi.string().valid('row', 'each').required(),
-  turnShaft: Joi.boolean().required(), wrenchId: id, retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
-  detail: detailSchema.default(PLAIN_DETAIL), createdAt: time,
-}); // prettier-ignore
+  stageScheme: Joi.alternatives(
+    Joi.string().valid('halves', 'thirds', 'quarters'),
+    Joi.array().items(Joi.number()),
+  ).required(),
+  orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(),
+  unitOfWork: Joi.string().valid('row', 'each').required(),
+  turnShaft: Joi.boolean().required(),
+  wrenchId: id,
+  retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
+  detail: detailSchema.default(PLAIN_DETAIL),
+  createdAt: time,
+});
 
 const event = Joi.object({
-  id, kind: Joi.string().valid('pull', 'shaft', 'strike').required(), step: Joi.number().integer().min(0),
-  outcome: Joi.string().valid(...PULL_OUTCOMES), strikes: Joi.string(), at: time, recordedAt: time,
-}); // prettier-ignore
+  id,
+  kind: Joi.string().valid('pull', 'shaft', 'strike').required(),
+  step: Joi.number().integer().min(0),
+  outcome: Joi.string().valid(...PULL_OUTCOMES),
+  strikes: Joi.string(),
+  at: time,
+  recordedAt: time,
+});
 
 const step = Joi.object({
-  kind: Joi.string().valid('pull', 'shaft').required(), stage: Joi.number().integer().min(0), position: Joi.number().integer().min(0),
-  setting: Joi.number(), torque_Nm: Joi.number(), final: Joi.boolean(), afterStage: Joi.number().integer().min(0),
-}); // prettier-ignore
+  kind: Joi.string().valid('pull', 'shaft').required(),
+  stage: Joi.number().integer().min(0),
+  position: Joi.number().integer().min(0),
+  setting: Joi.number(),
+  torque_Nm: Joi.number(),
+  final: Joi.boolean(),
+  afterStage: Joi.number().integer().min(0),
+});
 
 const rung = Joi.object({
-  id: Joi.string().required(), title: text, value_Nm: number, factor: Joi.number(), working: list(Joi.object()), source: Joi.string().allow('').required(),
-  school: Joi.string().allow('').required(), spread: Joi.string().allow('').required(),
+  id: Joi.string().required(),
+  title: text,
+  value_Nm: number,
+  factor: Joi.number(),
+  working: list(Joi.object()),
+  source: Joi.string().allow('').required(),
+  school: Joi.string().allow('').required(),
+  spread: Joi.string().allow('').required(),
   override: Joi.object({ value_Nm: Joi.number().allow(null).required(), reason: Joi.string().required() }),
-}); // prettier-ignore
+});
 
 const plan = Joi.object({
   positions: list(Joi.array().items(Joi.number()).length(2)),
@@ -89,16 +158,28 @@ const plan = Joi.object({
   steps: list(step),
   unit,
   wrenchName: text,
-  leaf: Joi.object({ printedText: text, source: Joi.string().allow('').required(), page: text, reason: Joi.string().max(400) }).required(),
+  leaf: Joi.object({
+    printedText: text,
+    source: Joi.string().allow('').required(),
+    page: text,
+    reason: Joi.string().max(400),
+  }).required(),
   filmName: text,
   thread: text,
-  ladder: Joi.object({ rungs: list(rung), printed_Nm: number, target_Nm: number, setting: Joi.object().required(), band: Joi.object().required(), notes: list(Joi.object()) }).required(),
+  ladder: Joi.object({
+    rungs: list(rung),
+    printed_Nm: number,
+    target_Nm: number,
+    setting: Joi.object().required(),
+    band: Joi.object().required(),
+    notes: list(Joi.object()),
+  }).required(),
   guards: Joi.array().items(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
   reason: Joi.string().allow('').max(1000),
   care: Joi.string().valid('wrench', 'importance', 'hand'),
   act: Joi.string().valid('pull', 'slacken-and-pull').required(),
   cycleId: Joi.string(),
-}).required(); // prettier-ignore
+}).required();
 
 const tightening = Joi.object({
   id,
@@ -110,16 +191,33 @@ const tightening = Joi.object({
 });
 
 const boltReading = Joi.object({
-  id, setId: id, bolt: Joi.number().integer().min(1).required(), kind: Joi.string().valid('free', 'tight', 'released').required(),
-  length_mm: number, typed: text, torque_Nm: numberOrNone, at: time,
-}); // prettier-ignore
+  id,
+  setId: id,
+  bolt: Joi.number().integer().min(1).required(),
+  kind: Joi.string().valid('free', 'tight', 'released').required(),
+  length_mm: number,
+  typed: text,
+  torque_Nm: numberOrNone,
+  at: time,
+});
 
 const segment = Joi.object({ length_mm: number, diameter_mm: Joi.number(), area_mm2: Joi.number() });
 
 const boltSet = Joi.object({
-  id, jointId: id, name: text, bolts: Joi.number().integer().min(1).required(), segments: list(segment), E_GPa: number, minStretch_mm: number,
-  maxStretch_mm: number, ceiling_Nm: number, maxSet_mm: number, bothEnds: Joi.boolean().required(), createdAt: time, readings: list(boltReading),
-}); // prettier-ignore
+  id,
+  jointId: id,
+  name: text,
+  bolts: Joi.number().integer().min(1).required(),
+  segments: list(segment),
+  E_GPa: number,
+  minStretch_mm: number,
+  maxStretch_mm: number,
+  ceiling_Nm: number,
+  maxSet_mm: number,
+  bothEnds: Joi.boolean().required(),
+  createdAt: time,
+  readings: list(boltReading),
+});
 
 const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_SCHEMAS[kind]).default([]);
 
@@ -130,24 +228,73 @@ const span = Joi.object({ min_mm: number, max_mm: number });
 const rule = Joi.object({ perDiameter: Joi.array().items(Joi.number()).length(2).required(), floor_mm: Joi.number() });
 
 const fit = Joi.object({
-  id, engineId: id, kind: text, name: text, places: list(Joi.string().max(80)), methods: list(Joi.string().valid(...METHODS)),
-  stations: Joi.number().integer().min(1).max(24).required(), angles: Joi.number().integer().min(1).max(12).required(), jointId: idOrNone, leafId: idOrNone,
+  id,
+  engineId: id,
+  kind: text,
+  name: text,
+  places: list(Joi.string().max(80)),
+  methods: list(Joi.string().valid(...METHODS)),
+  stations: Joi.number().integer().min(1).max(24).required(),
+  angles: Joi.number().integer().min(1).max(12).required(),
+  jointId: idOrNone,
+  leafId: idOrNone,
   holds: list(Joi.string().max(60)),
-  wanted: Joi.object({ limits: span, rule, soft: span, target_mm: Joi.number(), as: Joi.string().valid('reading', 'eccentricity') }).required(),
+  wanted: Joi.object({
+    limits: span,
+    rule,
+    soft: span,
+    target_mm: Joi.number(),
+    as: Joi.string().valid('reading', 'eccentricity'),
+  }).required(),
   detail: Joi.object({
-    nominal_mm: Joi.number(), packet: span.keys({ name: text, unit: Joi.string().valid(...Object.keys(READING_UNITS_MM)).required() }),
-    shim: Joi.object({ family: text, fitted_mm: number, byPlace: Joi.object().pattern(/^\d+$/, Joi.array().items(number)), crush: span, stack: Joi.number().integer().min(1).max(5).required() }), expansion: Joi.object({ journal: number, bore: number }),
+    nominal_mm: Joi.number(),
+    packet: span.keys({
+      name: text,
+      unit: Joi.string()
+        .valid(...Object.keys(READING_UNITS_MM))
+        .required(),
+    }),
+    shim: Joi.object({
+      family: text,
+      fitted_mm: number,
+      byPlace: Joi.object().pattern(/^\d+$/, Joi.array().items(number)),
+      crush: span,
+      stack: Joi.number().integer().min(1).max(5).required(),
+    }),
+    expansion: Joi.object({ journal: number, bore: number }),
   }).required(),
   createdAt: time,
-  lines: list(Joi.alternatives(...Object.entries(LINE_SCHEMAS).map(([kind, schema]) => schema.keys({ kind: Joi.string().valid(kind).required() })))),
-}); // prettier-ignore
+  lines: list(
+    Joi.alternatives(
+      ...Object.entries(LINE_SCHEMAS).map(([kind, schema]) =>
+        schema.keys({ kind: Joi.string().valid(kind).required() }),
+      ),
+    ),
+  ),
+});
 
-const shim = Joi.object({ id, family: text, thickness_mm: number, typed: text, count: Joi.number().integer().min(0).required(), createdAt: time });
+const shim = Joi.object({
+  id,
+  family: text,
+  thickness_mm: number,
+  typed: text,
+  count: Joi.number().integer().min(0).required(),
+  createdAt: time,
+});
 
 /** The build file; `docs/build-file.schema.json` is made from this. */
 export const buildFileSchema = Joi.object<BuildFile>({
-  format: Joi.string().valid(BUILD_FORMAT).required().messages({ 'any.only': 'This is not a build file of this program.', 'any.required': 'This is not a build file of this program.' }),
-  version: Joi.number().valid(BUILD_VERSION).required().messages({ 'any.only': 'This build file was written by a newer version of this program.' }),
+  format: Joi.string()
+    .valid(BUILD_FORMAT)
+    .required()
+    .messages({
+      'any.only': 'This is not a build file of this program.',
+      'any.required': 'This is not a build file of this program.',
+    }),
+  version: Joi.number()
+    .valid(BUILD_VERSION)
+    .required()
+    .messages({ 'any.only': 'This build file was written by a newer version of this program.' }),
   writtenAt: time,
   engine: engine.required(),
   sources: list(source),
@@ -156,9 +303,20 @@ export const buildFileSchema = Joi.object<BuildFile>({
   joints: list(joint),
   tightenings: list(tightening),
   boltSets: Joi.array().items(boltSet).default([]),
-  shelf: Joi.object({ film: shelfRows('film'), grade: shelfRows('grade'), metal: shelfRows('metal'), thread: shelfRows('thread') }).default({ film: [], grade: [], metal: [], thread: [] }),
+  shelf: Joi.object({
+    film: shelfRows('film'),
+    grade: shelfRows('grade'),
+    metal: shelfRows('metal'),
+    thread: shelfRows('thread'),
+  }).default({ film: [], grade: [], metal: [], thread: [] }),
   fits: Joi.array().items(fit).default([]),
-  sheets: Joi.array().items(...Object.entries(MEASURE_SCHEMAS).map(([kind, body]) => Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }))).default([]),
+  sheets: Joi.array()
+    .items(
+      ...Object.entries(MEASURE_SCHEMAS).map(([kind, body]) =>
+        Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }),
+      ),
+    )
+    .default([]),
   shims: Joi.array().items(shim).default([]),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
-}); // prettier-ignore
+});

@@ -49,12 +49,20 @@ function used<T extends { readonly id: string }>(rows: readonly T[], joints: rea
 }
 
 /** Fits are of the whole engine: the file of one joint has none. */
-function fitsPart(shop: Shop, engine: Engine, jointId: string | undefined): Pick<BuildFile, 'fits' | 'sheets' | 'shims'> {
+function fitsPart(
+  shop: Shop,
+  engine: Engine,
+  jointId: string | undefined,
+): Pick<BuildFile, 'fits' | 'sheets' | 'shims'> {
   if (jointId !== undefined) return { fits: [], sheets: [], shims: [] };
   const lines = shop.fits.linesOfEngine(engine.id);
   const fits = shop.fits.ofEngine(engine.id).map((fit) => ({ ...fit, lines: lines.get(fit.id) ?? [] }));
   const families = new Set(fits.flatMap(({ detail }) => detail.shim?.family ?? []));
-  return { fits, sheets: shop.measures.all(engine.id), shims: shop.shims.all().filter(({ family }) => families.has(family)) };
+  return {
+    fits,
+    sheets: shop.measures.all(engine.id),
+    shims: shop.shims.all().filter(({ family }) => families.has(family)),
+  };
 }
 
 /** Writes an engine out, or one of its joints with what it rests on. */
@@ -74,9 +82,13 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
     wrenches: shop.wrenches.all().filter((wrench) => wrenchIds.has(wrench.id)),
     joints,
     tightenings: joints.flatMap((joint) =>
-      shop.tightenings.ofJoint(joint.id).map((tightening) => ({ ...tightening, events: shop.tightenings.events(tightening.id) })),
+      shop.tightenings
+        .ofJoint(joint.id)
+        .map((tightening) => ({ ...tightening, events: shop.tightenings.events(tightening.id) })),
     ),
-    boltSets: joints.flatMap((joint) => shop.bolts.ofJoint(joint.id).map((set) => ({ ...set, readings: shop.bolts.readings(set.id) }))),
+    boltSets: joints.flatMap((joint) =>
+      shop.bolts.ofJoint(joint.id).map((set) => ({ ...set, readings: shop.bolts.readings(set.id) })),
+    ),
     shelf: {
       film: used(shop.shelf.own('film'), joints),
       grade: used(shop.shelf.own('grade'), joints),

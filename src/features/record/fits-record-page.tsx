@@ -27,18 +27,36 @@ function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
   const decided = lines.filter(({ kind }) => !['reading', 'affirm', 'strip-in', 'strip-out', 'strike'].includes(kind));
   const readings = lines.filter((line) => line.kind === 'reading');
   const instruments = [...new Set(readings.map(({ body }) => body.instrument).filter(Boolean))];
-  const people = [...new Set(readings.flatMap(({ body }) => [body.by, body.reportedBy && `reported by ${body.reportedBy}`]).filter(Boolean))];
+  const people = [
+    ...new Set(
+      readings.flatMap(({ body }) => [body.by, body.reportedBy && `reported by ${body.reportedBy}`]).filter(Boolean),
+    ),
+  ];
   return (
     <section className={styles.fit}>
       <h2>{fit.name}</h2>
       <p className="soft">
-        {page ? `${page.says}.${page.corrected ? ` Corrected since: ${page.corrected.says}.` : ''}` : (fit.wanted.limits ? 'Limits of our own.' : fit.wanted.rule ? 'By a rule on the diameter.' : 'Nothing says what is wanted.')} {readings.length} readings
-        {instruments.length > 0 && ` with ${instruments.join(', ')}`}{people.length > 0 && `, by ${people.join(', ')}`}{readings[0] && `, ${fullDate(readings[0].at)}`}.
+        {page
+          ? `${page.says}.${page.corrected ? ` Corrected since: ${page.corrected.says}.` : ''}`
+          : fit.wanted.limits
+            ? 'Limits of our own.'
+            : fit.wanted.rule
+              ? 'By a rule on the diameter.'
+              : 'Nothing says what is wanted.'}{' '}
+        {readings.length} readings
+        {instruments.length > 0 && ` with ${instruments.join(', ')}`}
+        {people.length > 0 && `, by ${people.join(', ')}`}
+        {readings[0] && `, ${fullDate(readings[0].at)}`}.
       </p>
       <div className={table.frame} tabIndex={0} role="group" aria-label={fit.name}>
         <table className={table.table}>
           <thead>
-            <tr><th scope="col">Place</th><th scope="col">Came to</th><th scope="col">Wanted</th><th scope="col">Stands</th></tr>
+            <tr>
+              <th scope="col">Place</th>
+              <th scope="col">Came to</th>
+              <th scope="col">Wanted</th>
+              <th scope="col">Stands</th>
+            </tr>
           </thead>
           <tbody>
             {standing.places.map((place) => {
@@ -46,9 +64,20 @@ function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
               return (
                 <tr key={place.place}>
                   <th scope="row">{place.name}</th>
-                  <td className="figure">{figures.map((one) => `${told.span(one.least_mm, one.greatest_mm)}${figures.length > 1 ? ` ${METHOD_WORDS[one.method]}` : ''}`).join('; ')}</td>
+                  <td className="figure">
+                    {figures
+                      .map(
+                        (one) =>
+                          `${told.span(one.least_mm, one.greatest_mm)}${figures.length > 1 ? ` ${METHOD_WORDS[one.method]}` : ''}`,
+                      )
+                      .join('; ')}
+                  </td>
                   <td className="figure">{wanted && told.span(wanted.hard.min_mm, wanted.hard.max_mm)}</td>
-                  <td>{STATE_WORDS[place.state].words}{place.accepted && `: ${place.accepted}`}{place.why && `. ${place.why}`}</td>
+                  <td>
+                    {STATE_WORDS[place.state].words}
+                    {place.accepted && `: ${place.accepted}`}
+                    {place.why && `. ${place.why}`}
+                  </td>
                 </tr>
               );
             })}
@@ -57,34 +86,68 @@ function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
       </div>
       {decided.length > 0 && (
         <ul className={styles.decided}>
-          {decided.map((line) => <li key={line.id}>{fullDate(line.at)}, {line.place === null ? 'everywhere' : fit.places[line.place]}: {lineWords(line, fit, told.gap)}</li>)}
+          {decided.map((line) => (
+            <li key={line.id}>
+              {fullDate(line.at)}, {line.place === null ? 'everywhere' : fit.places[line.place]}:{' '}
+              {lineWords(line, fit, told.gap)}
+            </li>
+          ))}
         </ul>
       )}
     </section>
   );
-} // prettier-ignore
+}
 
 /** What a sheet of the whole engine came to, in sentences. */
 function useSheetWords() {
   const { significant } = useFigures();
   const words: { readonly [K in MeasureKind]: (body: EngineMeasures[K]) => string } = {
-    volumes: ({ bore_mm, stroke_mm, cylinders, overbore_mm, chamber_cc, gasketBore_mm, gasket_mm, deck_mm = 0, crown_cc = 0 }) => {
+    volumes: ({
+      bore_mm,
+      stroke_mm,
+      cylinders,
+      overbore_mm,
+      chamber_cc,
+      gasketBore_mm,
+      gasket_mm,
+      deck_mm = 0,
+      crown_cc = 0,
+    }) => {
       const { total_cc, total_cuin } = displacement(bore_mm, stroke_mm, cylinders, overbore_mm);
-      const ratio = chamber_cc === undefined || gasketBore_mm === undefined || gasket_mm === undefined ? undefined : compression({ bore_mm: bore_mm + overbore_mm, stroke_mm, chamber_cc, gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm }, deck_mm, crown_cc }).ratio;
+      const ratio =
+        chamber_cc === undefined || gasketBore_mm === undefined || gasket_mm === undefined
+          ? undefined
+          : compression({
+              bore_mm: bore_mm + overbore_mm,
+              stroke_mm,
+              chamber_cc,
+              gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm },
+              deck_mm,
+              crown_cc,
+            }).ratio;
       return `${significant(total_cc, 4)} cc (${significant(total_cuin, 4)} cu in), bored ${significant(overbore_mm)} mm over${ratio === undefined ? '' : `; compression ${significant(ratio)} : 1`}.`;
     },
     weights: ({ what, name, rods, pieces_g, tolerance_g }) => {
       const matched = what === 'rods' ? matchRods(rods, tolerance_g) : matchPieces(pieces_g, tolerance_g);
-      const given = what === 'rods' ? rods.map(({ big_g, small_g }) => `${big_g} and ${small_g} g`) : pieces_g.map((piece) => `${piece} g`);
+      const given =
+        what === 'rods'
+          ? rods.map(({ big_g, small_g }) => `${big_g} and ${small_g} g`)
+          : pieces_g.map((piece) => `${piece} g`);
       return `${name}: ${given.join('; ')}. ${matched.alreadyMatched ? 'Alike' : 'Not yet alike'} within ${tolerance_g} g.`;
     },
-    balance: ({ report, planes }) => `${report ? `${report}: ` : ''}${balanced(planes).map(({ name, before_gmm, after_gmm }) => `${name} ${significant(before_gmm)} to ${significant(after_gmm)} g·mm`).join('; ')}.`,
+    balance: ({ report, planes }) =>
+      `${report ? `${report}: ` : ''}${balanced(planes)
+        .map(
+          ({ name, before_gmm, after_gmm }) => `${name} ${significant(before_gmm)} to ${significant(after_gmm)} g·mm`,
+        )
+        .join('; ')}.`,
     clocking: ({ marks, note }) => `${marks.map(({ name, at_deg }) => `${name} at ${at_deg}°`).join(', ')}. ${note}`,
-    bearings: ({ name, journal_mm, housing_mm, shells }) => `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
+    bearings: ({ name, journal_mm, housing_mm, shells }) =>
+      `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
     marks: ({ pairs }) => `${pairs.map(({ place, one }) => `${place}: ${one}`).join(', ')}.`,
   };
   return (sheet: EngineMeasure) => (words[sheet.kind] as (body: EngineMeasure['body']) => string)(sheet.body);
-} // prettier-ignore
+}
 
 const SHEET_NAMES: Readonly<Record<MeasureKind, string>> = {
   volumes: 'Volumes',
@@ -102,16 +165,29 @@ export function FitsRecordPage({ engine, fits, sheets }: FitsRecord) {
     <Screen
       title="Fits, weights and volumes"
       lead={`${engine.name}${engine.engineNumber ? `, No. ${engine.engineNumber}` : ''}`}
-      aside={<span className={styles.acts}><Link href={`/engines/${engine.id}/record`}>The record</Link> <Button onClick={() => print()}>Print</Button></span>}
+      aside={
+        <span className={styles.acts}>
+          <Link href={`/engines/${engine.id}/record`}>The record</Link> <Button onClick={() => print()}>Print</Button>
+        </span>
+      }
     >
-      {fits.map((one) => <FitRecord key={one.standing.fit.id} {...one} />)}
+      {fits.map((one) => (
+        <FitRecord key={one.standing.fit.id} {...one} />
+      ))}
       {sheets.length > 0 && (
         <Section title="Of the whole engine">
           <dl className={styles.sheets}>
-            {sheets.map((sheet) => <div key={sheet.id}><dt>{SHEET_NAMES[sheet.kind]}</dt><dd>{tell(sheet)} <span className="soft">{fullDate(sheet.at)}</span></dd></div>)}
+            {sheets.map((sheet) => (
+              <div key={sheet.id}>
+                <dt>{SHEET_NAMES[sheet.kind]}</dt>
+                <dd>
+                  {tell(sheet)} <span className="soft">{fullDate(sheet.at)}</span>
+                </dd>
+              </div>
+            ))}
           </dl>
         </Section>
       )}
     </Screen>
   );
-} // prettier-ignore
+}

@@ -16,7 +16,8 @@ import styles from './joint-record-page.module.css';
 /** The working as a table: a line a rung, from the page to the wrench. */
 function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
   const { torque, significant, decimalSign } = useFigures();
-  const line = (rung: Rung) => rung.working.map((one) => `${one.formula}: ${formatPieces(one.figures, decimalSign)}`).join('; ');
+  const line = (rung: Rung) =>
+    rung.working.map((one) => `${one.formula}: ${formatPieces(one.figures, decimalSign)}`).join('; ');
   return (
     <table className={styles.table}>
       <thead>
@@ -24,8 +25,12 @@ function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
           <th scope="col">Rung</th>
           <th scope="col">Working</th>
           <th scope="col">Why, and from where</th>
-          <th scope="col" className={styles.right}>Factor</th>
-          <th scope="col" className={styles.right}>Figure</th>
+          <th scope="col" className={styles.right}>
+            Factor
+          </th>
+          <th scope="col" className={styles.right}>
+            Figure
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -34,7 +39,12 @@ function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
             <th scope="row">{rung.title}</th>
             <td className={styles.working}>{line(rung)}</td>
             <td>
-              {rung.override && <b>{rung.override.value_Nm === null ? 'Taken out' : `Overruled by ${torque(rung.override.value_Nm, 4)}`}: {rung.override.reason}. </b>}
+              {rung.override && (
+                <b>
+                  {rung.override.value_Nm === null ? 'Taken out' : `Overruled by ${torque(rung.override.value_Nm, 4)}`}:{' '}
+                  {rung.override.reason}.{' '}
+                </b>
+              )}
               {rung.school}. {rung.source}. Spread: {rung.spread}.
             </td>
             <td className={styles.right}>{rung.factor === undefined ? '' : significant(rung.factor, 4)}</td>
@@ -43,7 +53,7 @@ function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
         ))}
       </tbody>
     </table>
-  ); // prettier-ignore
+  );
 }
 
 /** What stood against the figure when it was begun, and why it was pulled all the same. */
@@ -54,12 +64,18 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
       <p>What stood against it:</p>
       <ul>
         {plan.guards.map((guard) => (
-          <li key={guard.code}>{guard.severity === 'stop' ? '▲' : '△'} {guard.message}</li>
+          <li key={guard.code}>
+            {guard.severity === 'stop' ? '▲' : '△'} {guard.message}
+          </li>
         ))}
       </ul>
-      {plan.reason && <p>Pulled all the same: <b>{plan.reason}</b></p>}
+      {plan.reason && (
+        <p>
+          Pulled all the same: <b>{plan.reason}</b>
+        </p>
+      )}
     </div>
-  ); // prettier-ignore
+  );
 }
 
 const PURPOSES = { final: 'Tightening', trial: 'Trial', retorque: 'Retorque' } as const;
@@ -71,10 +87,16 @@ function Lines({ round }: { readonly round: TighteningState }) {
   const { plan } = tightening;
   return (
     <section className={styles.round}>
-      <h2>{PURPOSES[tightening.purpose]}, begun {fullTime(tightening.startedAt)}</h2>
+      <h2>
+        {PURPOSES[tightening.purpose]}, begun {fullTime(tightening.startedAt)}
+      </h2>
       <p>
         {plan.care === 'hand' && <b>By hand, by feel. </b>}
-        {standing.complete ? `All ${plan.positions.length} to their figure.` : `Left at step ${standing.next + 1} of ${plan.steps.length}.`} Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p. {plan.leaf.page}.
+        {standing.complete
+          ? `All ${plan.positions.length} to their figure.`
+          : `Left at step ${standing.next + 1} of ${plan.steps.length}.`}{' '}
+        Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p.{' '}
+        {plan.leaf.page}.
       </p>
       <Against plan={plan} />
       <table className={styles.table}>
@@ -83,7 +105,9 @@ function Lines({ round }: { readonly round: TighteningState }) {
             <th scope="col">Time</th>
             <th scope="col">Number</th>
             <th scope="col">Stage</th>
-            <th scope="col" className={styles.right}>Set to</th>
+            <th scope="col" className={styles.right}>
+              Set to
+            </th>
             <th scope="col">How it went</th>
           </tr>
         </thead>
@@ -95,15 +119,23 @@ function Lines({ round }: { readonly round: TighteningState }) {
                 <td className="figure">{fullTime(event.at)}</td>
                 <td>{step ? turnNumber(plan, step.position) : ''}</td>
                 <td>{step ? step.stage + 1 : ''}</td>
-                <td className={styles.right}>{step ? (plan.care === 'hand' ? 'by feel' : `${plain(step.setting)} ${plan.unit}`) : ''}</td>
-                <td>{event.kind === 'pull' ? OUTCOME_WORDS[event.outcome] : event.kind === 'shaft' ? 'shaft turned' : 'line above struck'}</td>
+                <td className={styles.right}>
+                  {step ? (plan.care === 'hand' ? 'by feel' : `${plain(step.setting)} ${plan.unit}`) : ''}
+                </td>
+                <td>
+                  {event.kind === 'pull'
+                    ? OUTCOME_WORDS[event.outcome]
+                    : event.kind === 'shaft'
+                      ? 'shaft turned'
+                      : 'line above struck'}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
     </section>
-  ); // prettier-ignore
+  );
 }
 
 /** The record of one joint, laid out to be printed. */
@@ -118,46 +150,98 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
   return (
     <main className={styles.page}>
       <div className={styles.acts}>
-        <Button rank="main" onClick={() => window.print()}>Print</Button>
-        <a href={`/api/engines/${engine.id}/build?joint=${joint.id}`} download>The same as JSON</a>
+        <Button rank="main" onClick={() => window.print()}>
+          Print
+        </Button>
+        <a href={`/api/engines/${engine.id}/build?joint=${joint.id}`} download>
+          The same as JSON
+        </a>
       </div>
       <header className={styles.head}>
         <p className={styles.book}>Book of the build</p>
         <h1>{joint.name}</h1>
         <p>
-          {engine.name}{engine.year ? `, ${engine.year}` : ''}{engine.engineNumber ? `, engine ${engine.engineNumber}` : ''}. Head {engine.headMetal}, block {engine.blockMetal}.
+          {engine.name}
+          {engine.year ? `, ${engine.year}` : ''}
+          {engine.engineNumber ? `, engine ${engine.engineNumber}` : ''}. Head {engine.headMetal}, block{' '}
+          {engine.blockMetal}.
         </p>
       </header>
       <dl className={styles.facts}>
-        <div><dt>Printed</dt><dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd></div>
-        <div><dt>Source</dt><dd>{kept?.leaf.source ?? [source.title, source.edition, source.year].filter(Boolean).join(', ')}, p. {kept?.leaf.page ?? leaf.page}</dd></div>
-        {leafReason && <div><dt>Lower-ranked leaf</dt><dd>taken because: {leafReason}</dd></div>}
-        <div><dt>Fasteners</dt><dd>{joint.fasteners} × {kept?.thread ?? joint.thread}</dd></div>
-        <div><dt>Wrench</dt><dd>{kept?.care === 'hand' ? 'by hand, by feel; a wrench would be ' : ''}{kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)} {kept?.unit ?? wrench.unit}</dd></div>
-        <div><dt>Clamp load</dt><dd>{kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)</dd></div>
+        <div>
+          <dt>Printed</dt>
+          <dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd>
+        </div>
+        <div>
+          <dt>Source</dt>
+          <dd>
+            {kept?.leaf.source ?? [source.title, source.edition, source.year].filter(Boolean).join(', ')}, p.{' '}
+            {kept?.leaf.page ?? leaf.page}
+          </dd>
+        </div>
+        {leafReason && (
+          <div>
+            <dt>Lower-ranked leaf</dt>
+            <dd>taken because: {leafReason}</dd>
+          </div>
+        )}
+        <div>
+          <dt>Fasteners</dt>
+          <dd>
+            {joint.fasteners} × {kept?.thread ?? joint.thread}
+          </dd>
+        </div>
+        <div>
+          <dt>Wrench</dt>
+          <dd>
+            {kept?.care === 'hand' ? 'by hand, by feel; a wrench would be ' : ''}
+            {kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)}{' '}
+            {kept?.unit ?? wrench.unit}
+          </dd>
+        </div>
+        <div>
+          <dt>Clamp load</dt>
+          <dd>
+            {kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to{' '}
+            {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)
+          </dd>
+        </div>
       </dl>
       {shown && (
         <div className={styles.drawing}>
-          <PatternDrawing positions={shown.tightening.plan.positions} order={shown.tightening.plan.order} marks={shown.standing.marks} caps={joint.pattern === 'caps'} label="The fasteners, numbered in the turn in which they were pulled" />
+          <PatternDrawing
+            positions={shown.tightening.plan.positions}
+            order={shown.tightening.plan.order}
+            marks={shown.standing.marks}
+            caps={joint.pattern === 'caps'}
+            label="The fasteners, numbered in the turn in which they were pulled"
+          />
         </div>
       )}
       <h2>Working</h2>
       <WorkingTable ladder={kept?.ladder ?? ladder} />
-      {standing.tightenings.map((round) => <Lines key={round.tightening.id} round={round} />)}
+      {standing.tightenings.map((round) => (
+        <Lines key={round.tightening.id} round={round} />
+      ))}
       {heat.cycles.length > 0 && (
         <section className={styles.round}>
           <h2>Heat</h2>
           <ul>
             {heat.cycles.map((cycle) => (
               <li key={cycle.id}>
-                Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highest_C)} °C, air {plain(cycle.ambient_C)} °C.
-                {heat.readings.filter((one) => one.cycleId === cycle.id).map((one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}.`)}
+                Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highest_C)} °C, air{' '}
+                {plain(cycle.ambient_C)} °C.
+                {heat.readings
+                  .filter((one) => one.cycleId === cycle.id)
+                  .map((one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}.`)}
               </li>
             ))}
           </ul>
         </section>
       )}
-      <p className={styles.foot}>A figure reckoned here is help for a competent person, not authority over the manual or the maker of the part.</p>
+      <p className={styles.foot}>
+        A figure reckoned here is help for a competent person, not authority over the manual or the maker of the part.
+      </p>
     </main>
-  ); // prettier-ignore
+  );
 }

@@ -24,7 +24,13 @@ export function jointRecord(shop: Shop, engine: Engine, jointId: string): JointR
   const joint = shop.joints.find(jointId);
   if (joint?.engineId !== engine.id) return undefined;
   const setting = jointInputs(shop, joint, nowMs());
-  return { engine, setting, standing: jointState(shop, engine, joint), worked: computeJoint(setting), heat: shop.heat.log(engine.id) };
+  return {
+    engine,
+    setting,
+    standing: jointState(shop, engine, joint),
+    worked: computeJoint(setting),
+    heat: shop.heat.log(engine.id),
+  };
 }
 
 /** What was measured on an engine, with the page each limit comes from and the sheets that hold. */

@@ -26,7 +26,9 @@ export function asCopy(file: BuildFile, newId: () => string): BuildFile {
   for (const row of rows) ids.set(row.id, newId());
   const renamed = JSON.parse(JSON.stringify(file), (key, value: unknown) => {
     if (key === 'alsoLeaves' || key === 'holds') return (value as string[]).map((id) => ids.get(id) ?? id);
-    return typeof value === 'string' && (key === 'id' || key.endsWith('Id') || key === 'strikes') ? (ids.get(value) ?? value) : value;
+    return typeof value === 'string' && (key === 'id' || key.endsWith('Id') || key === 'strikes')
+      ? (ids.get(value) ?? value)
+      : value;
   }) as BuildFile;
   return { ...renamed, engine: { ...renamed.engine, name: `${file.engine.name} (copy)` } };
 }
@@ -36,12 +38,18 @@ function assertWhole(file: BuildFile): void {
   const has = (rows: readonly { readonly id: string }[]) => {
     const ids = new Set(rows.map((row) => row.id));
     return (wanted: string, field: string) => {
-      if (!ids.has(wanted)) throw new DomainError('bad-field', `The file is not whole: ${field} ${wanted} is missing from it.`, field);
+      if (!ids.has(wanted))
+        throw new DomainError('bad-field', `The file is not whole: ${field} ${wanted} is missing from it.`, field);
     };
   };
-  const [engine, source, leaf, wrench, joint, cycle] = [[file.engine], file.sources, file.leaves, file.wrenches, file.joints, file.heat.cycles].map(
-    has,
-  ) as [
+  const [engine, source, leaf, wrench, joint, cycle] = [
+    [file.engine],
+    file.sources,
+    file.leaves,
+    file.wrenches,
+    file.joints,
+    file.heat.cycles,
+  ].map(has) as [
     ReturnType<typeof has>,
     ReturnType<typeof has>,
     ReturnType<typeof has>,
@@ -49,7 +57,8 @@ function assertWhole(file: BuildFile): void {
     ReturnType<typeof has>,
     ReturnType<typeof has>,
   ];
-  for (const row of [...file.leaves, ...file.joints, ...file.heat.cycles, ...file.heat.readings]) engine(row.engineId, 'engine');
+  for (const row of [...file.leaves, ...file.joints, ...file.heat.cycles, ...file.heat.readings])
+    engine(row.engineId, 'engine');
   for (const row of file.leaves) {
     source(row.sourceId, 'source');
     if (row.replacesId) leaf(row.replacesId, 'leaf');
@@ -68,12 +77,17 @@ function assertWhole(file: BuildFile): void {
 }
 
 /** Rows in such an order that each comes after the one it refers to. @throws DomainError where they go round in a ring */
-function inOrder<T extends { readonly id: string }>(rows: readonly T[], before: (row: T) => string | null, what: string): readonly T[] {
+function inOrder<T extends { readonly id: string }>(
+  rows: readonly T[],
+  before: (row: T) => string | null,
+  what: string,
+): readonly T[] {
   const placed = new Set<string>();
   const ordered: T[] = [];
   for (let rest = rows; rest.length > 0; rest = rest.filter((row) => !placed.has(row.id))) {
     const ready = rest.filter((row) => before(row) === null || placed.has(before(row) ?? ''));
-    if (ready.length === 0) throw new DomainError('bad-field', `The file is not whole: its ${what} go round in a ring.`, what);
+    if (ready.length === 0)
+      throw new DomainError('bad-field', `The file is not whole: its ${what} go round in a ring.`, what);
     for (const row of ready) placed.add(row.id);
     ordered.push(...ready);
   }
@@ -83,7 +97,9 @@ function inOrder<T extends { readonly id: string }>(rows: readonly T[], before: 
 /** What a source supersedes may have been left out of the file; then it supersedes nothing here. */
 const withKnownSuperseded = (sources: BuildFile['sources']): BuildFile['sources'] => {
   const known = new Set(sources.map((source) => source.id));
-  return sources.map((source) => (source.supersedesId !== null && !known.has(source.supersedesId) ? { ...source, supersedesId: null } : source));
+  return sources.map((source) =>
+    source.supersedesId !== null && !known.has(source.supersedesId) ? { ...source, supersedesId: null } : source,
+  );
 };
 
 /** Own rows of the shelf come along; a row that this shop has already is never changed by a file. */
@@ -116,7 +132,8 @@ function addFits(shop: Shop, file: BuildFile): void {
   }
   for (const sheet of file.sheets) shop.measures.add(sheet);
   for (const shim of file.shims)
-    if (!shop.shims.inFamily(shim.family).some(({ thickness_mm }) => thickness_mm === shim.thickness_mm)) shop.shims.put(shim);
+    if (!shop.shims.inFamily(shim.family).some(({ thickness_mm }) => thickness_mm === shim.thickness_mm))
+      shop.shims.put(shim);
 }
 
 /**

@@ -33,12 +33,26 @@ function ReadBack() {
     });
   return (
     <>
-      <p className="soft">A build file holds an engine, or one joint of it, with its leaves, plans, pulls, fits and heat. If the engine already stands here, a copy is put beside it.</p>
-      <input ref={file} type="file" accept=".json,application/json" className="only-spoken" id="build-file" tabIndex={-1} aria-label="Build file" onChange={(event) => read(event.currentTarget.files?.[0])} />
-      <Button onClick={() => file.current?.click()} disabled={pending}>Read a build file in</Button>
+      <p className="soft">
+        A build file holds an engine, or one joint of it, with its leaves, plans, pulls, fits and heat. If the engine
+        already stands here, a copy is put beside it.
+      </p>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        className="only-spoken"
+        id="build-file"
+        tabIndex={-1}
+        aria-label="Build file"
+        onChange={(event) => read(event.currentTarget.files?.[0])}
+      />
+      <Button onClick={() => file.current?.click()} disabled={pending}>
+        Read a build file in
+      </Button>
       {refusal && <Notice kind="stop">{refusal}</Notice>}
     </>
-  ); // prettier-ignore
+  );
 }
 
 /** The record: each joint as a page to print and as a file, and the way back in. */
@@ -46,12 +60,18 @@ export const RecordSheet = ({ engineId, joints, fits }: Props) => (
   <Screen
     title="Record"
     lead="Who set what, to what, with which wrench, in which film, from which page."
-    aside={<a className={key.key} href={`/api/engines/${engineId}/build`} download>The whole build as JSON</a>}
+    aside={
+      <a className={key.key} href={`/api/engines/${engineId}/build`} download>
+        The whole build as JSON
+      </a>
+    }
   >
     <ul className={styles.joints}>
       {joints.map((joint) => (
         <li key={joint.id} className={styles.joint}>
-          <Link href={`/engines/${engineId}/record/${joint.id}`} className={styles.name}>{joint.name}</Link>
+          <Link href={`/engines/${engineId}/record/${joint.id}`} className={styles.name}>
+            {joint.name}
+          </Link>
           <span>{joint.line}</span>
           <a href={`/api/engines/${engineId}/build?joint=${joint.id}`} download>
             JSON<span className="only-spoken"> of {joint.name}</span>
@@ -61,9 +81,13 @@ export const RecordSheet = ({ engineId, joints, fits }: Props) => (
     </ul>
     {fits !== undefined && (
       <p className={styles.joint}>
-        <Link href={`/engines/${engineId}/record/fits`} className={styles.name}>Fits, weights and volumes</Link>
+        <Link href={`/engines/${engineId}/record/fits`} className={styles.name}>
+          Fits, weights and volumes
+        </Link>
         <span>{fits}</span>
-        <a href={`/api/engines/${engineId}/fits`} download>CSV<span className="only-spoken"> of the readings</span></a>
+        <a href={`/api/engines/${engineId}/fits`} download>
+          CSV<span className="only-spoken"> of the readings</span>
+        </a>
       </p>
     )}
     {joints.length === 0 && <Notice kind="plain">Nothing to record yet.</Notice>}
@@ -71,4 +95,4 @@ export const RecordSheet = ({ engineId, joints, fits }: Props) => (
       <ReadBack />
     </Section>
   </Screen>
-); // prettier-ignore
+);

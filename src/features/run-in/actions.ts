@@ -23,7 +23,8 @@ function engineOf(shop: Shop, id: string): Engine {
 }
 
 function assertPast(iso: string, field: string): void {
-  if (Date.parse(iso) > nowMs() + AHEAD_MS) throw new DomainError('bad-field', 'That lies in the future. Give the time at which it was.', field);
+  if (Date.parse(iso) > nowMs() + AHEAD_MS)
+    throw new DomainError('bad-field', 'That lies in the future. Give the time at which it was.', field);
 }
 
 /** Logs a run of the engine. */
@@ -88,7 +89,10 @@ export async function startRetorqueAction(input: unknown) {
       id,
       jointId,
       purpose: 'retorque',
-      plan: planOfJoint(jointInputs(shop, joint, nowMs()), { retorqueCycle: retorque.cycleId, reason: final.tightening.plan.reason }),
+      plan: planOfJoint(jointInputs(shop, joint, nowMs()), {
+        retorqueCycle: retorque.cycleId,
+        reason: final.tightening.plan.reason,
+      }),
       startedAt: nowIso(),
     });
     revalidatePath('/', 'layout');

@@ -1,6 +1,16 @@
 'use client';
 
-import { CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, Scatter, XAxis, YAxis } from 'recharts';
+import {
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  XAxis,
+  YAxis,
+} from 'recharts';
 import type { CoolingWindow } from '@/core/heat';
 import { clockTime } from '@/interface/figures/times';
 import { coolingCurve } from './cooling-curve';
@@ -28,9 +38,10 @@ function hourTicks(ranTo: number, end_min: number): readonly number[] {
   const hours = end_min / 60;
   const every = hours > 24 ? 6 : hours > 10 ? 2 : 1;
   const first = Math.ceil(ranTo / HOUR_MS) * HOUR_MS;
-  return Array.from({ length: Math.floor(hours / every) + 1 }, (_, i) => (first + i * every * HOUR_MS - ranTo) / 60_000).filter(
-    (at) => at <= end_min,
-  );
+  return Array.from(
+    { length: Math.floor(hours / every) + 1 },
+    (_, i) => (first + i * every * HOUR_MS - ranTo) / 60_000,
+  ).filter((at) => at <= end_min);
 }
 
 /** Readings at the head, the two laws that bound its cooling, and the window between them. */
@@ -44,7 +55,13 @@ export default function CoolingChart({ window, ranTo }: Props) {
     <ResponsiveContainer width="100%" height={260}>
       <ComposedChart data={[...curve]} margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid stroke="var(--hairline)" vertical={false} />
-        <ReferenceArea x1={minutes(window.from)} x2={minutes(window.by)} fill="var(--brass)" fillOpacity={0.18} stroke="none" />
+        <ReferenceArea
+          x1={minutes(window.from)}
+          x2={minutes(window.by)}
+          fill="var(--brass)"
+          fillOpacity={0.18}
+          stroke="none"
+        />
         <XAxis
           dataKey="minutes"
           type="number"
@@ -70,7 +87,14 @@ export default function CoolingChart({ window, ranTo }: Props) {
           label={{ value: `cold at ${window.target_C.toFixed(0)} °C`, position: 'insideBottomLeft', ...FONT }}
         />
         <Line dataKey="early" stroke="var(--ink)" strokeWidth={2} dot={false} isAnimationActive={false} />
-        <Line dataKey="late" stroke="var(--ink)" strokeWidth={2} strokeDasharray="7 5" dot={false} isAnimationActive={false} />
+        <Line
+          dataKey="late"
+          stroke="var(--ink)"
+          strokeWidth={2}
+          strokeDasharray="7 5"
+          dot={false}
+          isAnimationActive={false}
+        />
         <Scatter
           data={window.used.map(({ minutes: m, C }) => ({ minutes: m, C }))}
           dataKey="C"

@@ -32,14 +32,23 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
         {cycles.map((cycle) => (
           <li key={cycle.id}>
             <p className={styles.line}>
-              <span>Ran {nearTime(cycle.ranFrom, now)} to {nearTime(cycle.ranTo, now)}, highest {plain(cycle.highest_C)} °C, air {plain(cycle.ambient_C)} °C</span>
-              <button type="button" className={styles.strike} onClick={() => strike(cycle.id)}>Strike this run</button>
+              <span>
+                Ran {nearTime(cycle.ranFrom, now)} to {nearTime(cycle.ranTo, now)}, highest {plain(cycle.highest_C)} °C,
+                air {plain(cycle.ambient_C)} °C
+              </span>
+              <button type="button" className={styles.strike} onClick={() => strike(cycle.id)}>
+                Strike this run
+              </button>
             </p>
             <ul className={styles.readings}>
               {cycle.readings.map((reading) => (
                 <li key={reading.id} className={styles.line}>
-                  <span className="figure">{nearTime(reading.at, now)}  head {plain(reading.head_C)} °C, air {plain(reading.ambient_C)} °C</span>
-                  <button type="button" className={styles.strike} onClick={() => strike(reading.id)}>Strike</button>
+                  <span className="figure">
+                    {nearTime(reading.at, now)} head {plain(reading.head_C)} °C, air {plain(reading.ambient_C)} °C
+                  </span>
+                  <button type="button" className={styles.strike} onClick={() => strike(reading.id)}>
+                    Strike
+                  </button>
                 </li>
               ))}
             </ul>
@@ -47,5 +56,5 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
         ))}
       </ul>
     </>
-  ); // prettier-ignore
+  );
 }

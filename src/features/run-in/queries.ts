@@ -34,7 +34,9 @@ export function runInOf(shop: Shop, engine: Engine, now: number): RunIn {
   return {
     cycles: cycles.map((cycle) => ({
       ...cycle,
-      readings: heat.readings.filter((reading) => reading.cycleId === cycle.id).sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
+      readings: heat.readings
+        .filter((reading) => reading.cycleId === cycle.id)
+        .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
     })),
     dues: joints.map((joint) => ({
       jointId: joint.joint.id,
@@ -43,6 +45,14 @@ export function runInOf(shop: Shop, engine: Engine, now: number): RunIn {
       line: retorqueLine(joint, now),
       underWay: joint.openRetorque !== undefined,
     })),
-    window: latest && coolingWindow({ kind: engine.kind, headMetal: engine.headMetal, cycle: latest, cycles: facts, readings: headReadingsOf(heat) }),
+    window:
+      latest &&
+      coolingWindow({
+        kind: engine.kind,
+        headMetal: engine.headMetal,
+        cycle: latest,
+        cycles: facts,
+        readings: headReadingsOf(heat),
+      }),
   };
 }

@@ -21,7 +21,14 @@ const add = (fields: Record<string, string>) => addReadingAction({ ...fields, at
 
 /** A reading at the head, on the metal beside a stud. */
 export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props) {
-  const initial: Record<string, string> = { id: nanoid(), engineId, cycleId, at: fieldOf(now), head_C: '', ambient_C: String(ambient_C) };
+  const initial: Record<string, string> = {
+    id: nanoid(),
+    engineId,
+    cycleId,
+    at: fieldOf(now),
+    head_C: '',
+    ambient_C: String(ambient_C),
+  };
   const {
     form: fields,
     submit,

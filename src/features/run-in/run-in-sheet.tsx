@@ -18,7 +18,10 @@ import { ReadingForm } from './reading-form';
 import styles from './run-in-sheet.module.css';
 import { workingOfWindow } from './window-working';
 
-const CoolingChart = dynamic(() => import('./cooling-chart'), { ssr: false, loading: () => <div className={styles.chartSpace} /> });
+const CoolingChart = dynamic(() => import('./cooling-chart'), {
+  ssr: false,
+  loading: () => <div className={styles.chartSpace} />,
+});
 
 const KIND = {
   'not-asked': 'plain',
@@ -46,13 +49,21 @@ function Due({ due }: { readonly due: RetorqueDue }) {
       <span>
         <b className={styles.dueName}>{due.name}</b> {due.line}
         {due.state.state === 'open' && !due.state.steady && (
-          <span className={styles.steady}> A second reading half an hour on that changes by under 1 K would show that head and studs are at one temperature.</span>
+          <span className={styles.steady}>
+            {' '}
+            A second reading half an hour on that changes by under 1 K would show that head and studs are at one
+            temperature.
+          </span>
         )}
         {refusal && <span className={styles.refusal}>{refusal}</span>}
       </span>
-      {open && <Button rank="main" onClick={go} disabled={pending}>{due.underWay ? 'Go on with the retorque' : 'Go over it again'}</Button>}
+      {open && (
+        <Button rank="main" onClick={go} disabled={pending}>
+          {due.underWay ? 'Go on with the retorque' : 'Go over it again'}
+        </Button>
+      )}
     </li>
-  ); // prettier-ignore
+  );
 }
 
 interface Props extends RunIn {
@@ -68,34 +79,65 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
   useHotkeys(keys ? [['n', open]] : []);
   const latest = cycles[0];
   const ranTo = latest ? Date.parse(latest.ranTo) : 0;
-  useDefaultWorking(useMemo(() => (window && latest ? workingOfWindow(window, ranTo) : undefined), [window, latest, ranTo]));
+  useDefaultWorking(
+    useMemo(() => (window && latest ? workingOfWindow(window, ranTo) : undefined), [window, latest, ranTo]),
+  );
   const refresh = () => {
     close();
     router.refresh();
   };
   return (
-    <Screen title="Run-in" lead="First start, heat cycles, and what has to be gone over again." aside={!logging && <Button rank="main" onClick={open}>Log a run</Button>}>
+    <Screen
+      title="Run-in"
+      lead="First start, heat cycles, and what has to be gone over again."
+      aside={
+        !logging && (
+          <Button rank="main" onClick={open}>
+            Log a run
+          </Button>
+        )
+      }
+    >
       {dues.length > 0 && (
         <ul className={styles.dues} aria-label="Retorques">
-          {dues.map((due) => <Due key={due.jointId} due={due} />)}
+          {dues.map((due) => (
+            <Due key={due.jointId} due={due} />
+          ))}
         </ul>
       )}
       {logging && (
         <Section title={cycles.length === 0 ? 'First start' : 'Another run'}>
-          <Notice kind="stop">Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line with the fan.</Notice>
+          <Notice kind="stop">
+            Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line
+            with the fan.
+          </Notice>
           <CycleForm engineId={engineId} now={now} onDone={refresh} />
         </Section>
       )}
       {latest && window && (
         <Section title="Cooling">
           <p className={styles.window}>
-            Cold enough from <b>{nearTime(window.from, now)}</b>, by <b>{nearTime(window.by, now)}</b>. The clock only proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head opens it.
+            Cold enough from <b>{nearTime(window.from, now)}</b>, by <b>{nearTime(window.by, now)}</b>. The clock only
+            proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head opens it.
           </p>
-          <div role="img" aria-label={`The head cools to ${window.target_C.toFixed(0)} °C between ${nearTime(window.from, now)} and ${nearTime(window.by, now)}`}>
+          <div
+            role="img"
+            aria-label={`The head cools to ${window.target_C.toFixed(0)} °C between ${nearTime(window.from, now)} and ${nearTime(window.by, now)}`}
+          >
             <CoolingChart window={window} ranTo={ranTo} />
           </div>
-          <p className={styles.legend}>Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned with.</p>
-          <ReadingForm key={latest.id} engineId={engineId} cycleId={latest.id} ambient_C={latest.readings.at(-1)?.ambient_C ?? latest.ambient_C} now={now} onDone={refresh} />
+          <p className={styles.legend}>
+            Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned
+            with.
+          </p>
+          <ReadingForm
+            key={latest.id}
+            engineId={engineId}
+            cycleId={latest.id}
+            ambient_C={latest.readings.at(-1)?.ambient_C ?? latest.ambient_C}
+            now={now}
+            onDone={refresh}
+          />
         </Section>
       )}
       {cycles.length > 0 && (
@@ -104,5 +146,5 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
         </Section>
       )}
     </Screen>
-  ); // prettier-ignore
+  );
 }

@@ -52,6 +52,10 @@ export const readingSchema = Joi.object<ReadingFields>({
   ambient_C: celsius('the air temperature'),
 });
 
-export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }>({ id, engineId, strikesId: Joi.string().required() });
+export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }>({
+  id,
+  engineId,
+  strikesId: Joi.string().required(),
+});
 
 export const retorqueSchema = Joi.object<{ jointId: string }>({ jointId: Joi.string().required() });

@@ -27,30 +27,70 @@ export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
     ? {
         formula: 'by = t1 + (t2 − t1)·(θx^−¼ − θ1^−¼)/(θ2^−¼ − θ1^−¼)',
         figures: [
-          figure(first.minutes), ' + ', figure(last.minutes - first.minutes), ' × (', figure(target), '^−¼ − ', above(first.C), '^−¼)/(',
-          above(last.C), '^−¼ − ', above(first.C), '^−¼) = ', figure(minutes(window.by)), ' min',
+          figure(first.minutes),
+          ' + ',
+          figure(last.minutes - first.minutes),
+          ' × (',
+          figure(target),
+          '^−¼ − ',
+          above(first.C),
+          '^−¼)/(',
+          above(last.C),
+          '^−¼ − ',
+          above(first.C),
+          '^−¼) = ',
+          figure(minutes(window.by)),
+          ' min',
         ],
       }
     : {
         formula: 'by = t1 + 4τ·((θ1/θx)^¼ − 1)',
         figures: [
-          figure(last?.minutes ?? 0), ' + 4 × ', figure(window.tau_min), ' × ((', above(last?.C ?? 0), '/', figure(target), ')^¼ − 1) = ',
-          figure(minutes(window.by)), ' min',
+          figure(last?.minutes ?? 0),
+          ' + 4 × ',
+          figure(window.tau_min),
+          ' × ((',
+          above(last?.C ?? 0),
+          '/',
+          figure(target),
+          ')^¼ − 1) = ',
+          figure(minutes(window.by)),
+          ' min',
         ],
-      }; // prettier-ignore
+      };
   return {
     title: 'When the head is cold',
     lines: [
-      { formula: 'θx = what is still allowed above the air', figures: [figure(window.target_C), ' − ', figure(window.ambient_C), ' = ', figure(target), ' K'] },
-      { formula: 'from = t + τ·ln(θ/θx)', figures: [figure(last?.minutes ?? 0), ' + ', figure(window.tau_min), ' × ln(', figure((last?.C ?? 0) - window.ambient_C), '/', figure(target), ') ≈ ', figure(minutes(window.from)), ' min'] },
+      {
+        formula: 'θx = what is still allowed above the air',
+        figures: [figure(window.target_C), ' − ', figure(window.ambient_C), ' = ', figure(target), ' K'],
+      },
+      {
+        formula: 'from = t + τ·ln(θ/θx)',
+        figures: [
+          figure(last?.minutes ?? 0),
+          ' + ',
+          figure(window.tau_min),
+          ' × ln(',
+          figure((last?.C ?? 0) - window.ambient_C),
+          '/',
+          figure(target),
+          ') ≈ ',
+          figure(minutes(window.from)),
+          ' min',
+        ],
+      },
       late,
     ],
     remarks: [
       ['Rests on', BASIS[window.basis]],
       ['τ', TAU[window.tauFrom]],
-      ['Spread', 'the early end is the exponential, the late end still air; the air being 1 K off moves it by about a quarter of an hour'],
+      [
+        'Spread',
+        'the early end is the exponential, the late end still air; the air being 1 K off moves it by about a quarter of an hour',
+      ],
       ['Opens', 'by a reading at the head, never by the clock'],
     ],
     caution: 'Hot coolant under a cap scalds. Leave it shut until the head is cold.',
-  }; // prettier-ignore
+  };
 }

@@ -44,9 +44,15 @@ export async function keepWrenchAction(input: unknown) {
 /** Puts a row on a shelf, over the shipped one of the same id if there is one. The shipped row itself is never changed. */
 export async function keepShelfRowAction(input: unknown) {
   return runAction(keepRowSchema, input, async ({ kind, row }) => {
-    const checked = SHELF_SCHEMAS[kind].validate({ ...row, id: row.id || nanoid(8) }, { abortEarly: false, stripUnknown: true });
+    const checked = SHELF_SCHEMAS[kind].validate(
+      { ...row, id: row.id || nanoid(8) },
+      { abortEarly: false, stripUnknown: true },
+    );
     if (checked.error)
-      throw new DomainError('bad-field', `${checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept'}`.replace(/\.?$/, '.'));
+      throw new DomainError(
+        'bad-field',
+        `${checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept'}`.replace(/\.?$/, '.'),
+      );
     const shop = await currentShop();
     shop.shelf.put(kind, checked.value as never, nowIso());
     revalidatePath('/', 'layout');
@@ -60,7 +66,12 @@ export async function removeShelfRowAction(input: unknown) {
     const shop = await currentShop();
     const shipped = BUILT_IN[kind].some((row) => row.id === id);
     const using = shipped ? [] : jointsReferringTo(shop, id);
-    if (using.length > 0) throw new DomainError('in-use', `It stays: ${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it.`, 'id');
+    if (using.length > 0)
+      throw new DomainError(
+        'in-use',
+        `It stays: ${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it.`,
+        'id',
+      );
     shop.shelf.remove(kind, id);
     revalidatePath('/', 'layout');
     return {};
@@ -85,7 +96,8 @@ const nameSchema = Joi.object<{ name: ShopName }>({ name: Joi.string().valid('ow
 export async function openShopAction(input: unknown) {
   return runAction(nameSchema, input, async ({ name }) => {
     const shop = shopNamed(name);
-    if (name === 'demonstration' && shop.engines.all().length === 0) loadDemonstration(shop, demonstrationYard, nowIso());
+    if (name === 'demonstration' && shop.engines.all().length === 0)
+      loadDemonstration(shop, demonstrationYard, nowIso());
     (await cookies()).set(SHOP_COOKIE, name, { path: '/', maxAge: 31_536_000, sameSite: 'lax' });
     revalidatePath('/', 'layout');
     return {};

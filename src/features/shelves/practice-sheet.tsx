@@ -43,7 +43,10 @@ export function PracticeQuestions({ shop, engine }: Props) {
               <NativeSelect
                 aria-labelledby={`question-${row}`}
                 value={chosen[row] ?? ''}
-                data={[...(engine ? [{ value: '', label: `as the shop: ${inherited?.name}` }] : []), ...schools.map(({ value, name }) => ({ value, label: name }))]}
+                data={[
+                  ...(engine ? [{ value: '', label: `as the shop: ${inherited?.name}` }] : []),
+                  ...schools.map(({ value, name }) => ({ value, label: name })),
+                ]}
                 onChange={(event) => choose(row, event.currentTarget.value)}
               />
               <span className={styles.reason}>{inForce?.reason}</span>
@@ -52,5 +55,5 @@ export function PracticeQuestions({ shop, engine }: Props) {
         })}
       </div>
     </HydrationGate>
-  ); // prettier-ignore
+  );
 }

@@ -31,7 +31,13 @@ export function shelfStops(shop: Shop): readonly Stop[] {
     const count = shop.shelf.own(kind).length;
     return count === 0 ? 'shipped' : `${count} own`;
   };
-  const stop = (name: string, path: string, line: string): Stop => ({ name, href: `/shelves/${path}`, done: 0, total: 0, line });
+  const stop = (name: string, path: string, line: string): Stop => ({
+    name,
+    href: `/shelves/${path}`,
+    done: 0,
+    total: 0,
+    line,
+  });
   const trials = shop.trials.all().length;
   return [
     stop('Films', 'films', own('film')),

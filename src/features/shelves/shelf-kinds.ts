@@ -36,17 +36,30 @@ const FILM: ShelfShape<'film'> = {
   decimals: [3, 3, 3, 3, 3, 3],
   cells: ({ thread, head }: Film) => [thread.low, thread.middle, thread.high, head.low, head.middle, head.high],
   fields: [
-    { name: 'tl', label: 'Thread, low' }, { name: 'tm', label: 'Thread, middle' }, { name: 'th', label: 'Thread, high' },
-    { name: 'hl', label: 'Head, low' }, { name: 'hm', label: 'Head, middle' }, { name: 'hh', label: 'Head, high' },
+    { name: 'tl', label: 'Thread, low' },
+    { name: 'tm', label: 'Thread, middle' },
+    { name: 'th', label: 'Thread, high' },
+    { name: 'hl', label: 'Head, low' },
+    { name: 'hm', label: 'Head, middle' },
+    { name: 'hh', label: 'Head, high' },
   ],
   valuesOf: ({ thread, head }: Film) => ({
-    tl: typed(thread.low), tm: typed(thread.middle), th: typed(thread.high), hl: typed(head.low), hm: typed(head.middle), hh: typed(head.high),
+    tl: typed(thread.low),
+    tm: typed(thread.middle),
+    th: typed(thread.high),
+    hl: typed(head.low),
+    hm: typed(head.middle),
+    hh: typed(head.high),
   }),
   rowOf: (v) => ({
     thread: { low: number(v.tl), middle: number(v.tm), high: number(v.th) },
-    head: { low: number(v.hl) ?? number(v.tl), middle: number(v.hm) ?? number(v.tm), high: number(v.hh) ?? number(v.th) },
+    head: {
+      low: number(v.hl) ?? number(v.tl),
+      middle: number(v.hm) ?? number(v.tm),
+      high: number(v.hh) ?? number(v.th),
+    },
   }),
-}; // prettier-ignore
+};
 
 const GRADE: ShelfShape<'grade'> = {
   kind: 'grade',
@@ -55,10 +68,18 @@ const GRADE: ShelfShape<'grade'> = {
   columns: ['tensile', 'yield', 'proof'],
   decimals: [0, 0, 0],
   cells: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => [tensile_MPa, yield_MPa, proof_MPa],
-  fields: [{ name: 'tensile', label: 'Tensile, MPa' }, { name: 'yield', label: 'Yield or 0.2 %, MPa' }, { name: 'proof', label: 'Proof, MPa, if printed' }],
-  valuesOf: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => ({ tensile: typed(tensile_MPa), yield: typed(yield_MPa), proof: typed(proof_MPa) }),
+  fields: [
+    { name: 'tensile', label: 'Tensile, MPa' },
+    { name: 'yield', label: 'Yield or 0.2 %, MPa' },
+    { name: 'proof', label: 'Proof, MPa, if printed' },
+  ],
+  valuesOf: ({ tensile_MPa, yield_MPa, proof_MPa }: Grade) => ({
+    tensile: typed(tensile_MPa),
+    yield: typed(yield_MPa),
+    proof: typed(proof_MPa),
+  }),
   rowOf: (v) => ({ tensile_MPa: number(v.tensile), yield_MPa: number(v.yield), proof_MPa: number(v.proof) }),
-}; // prettier-ignore
+};
 
 const METAL: ShelfShape<'metal'> = {
   kind: 'metal',
@@ -66,17 +87,35 @@ const METAL: ShelfShape<'metal'> = {
   lead: 'What a thread is tapped in and a head sits on. Check the casting.',
   columns: ['shear, low', 'high', 'pressure, low', 'high', 'engagement'],
   decimals: [0, 0, 0, 0, 1],
-  cells: (row: ParentMetal) => [row.shearLow_MPa, row.shearHigh_MPa, row.pressureLow_MPa, row.pressureHigh_MPa, row.engagement_d],
+  cells: (row: ParentMetal) => [
+    row.shearLow_MPa,
+    row.shearHigh_MPa,
+    row.pressureLow_MPa,
+    row.pressureHigh_MPa,
+    row.engagement_d,
+  ],
   fields: [
-    { name: 'sl', label: 'Shear of the thread, low, MPa' }, { name: 'sh', label: 'Shear of the thread, high, MPa' },
-    { name: 'pl', label: 'Pressure under a head, low, MPa' }, { name: 'ph', label: 'Pressure under a head, high, MPa' },
+    { name: 'sl', label: 'Shear of the thread, low, MPa' },
+    { name: 'sh', label: 'Shear of the thread, high, MPa' },
+    { name: 'pl', label: 'Pressure under a head, low, MPa' },
+    { name: 'ph', label: 'Pressure under a head, high, MPa' },
     { name: 'e', label: 'Least engagement, diameters' },
   ],
   valuesOf: (row: ParentMetal) => ({
-    sl: typed(row.shearLow_MPa), sh: typed(row.shearHigh_MPa), pl: typed(row.pressureLow_MPa), ph: typed(row.pressureHigh_MPa), e: typed(row.engagement_d),
+    sl: typed(row.shearLow_MPa),
+    sh: typed(row.shearHigh_MPa),
+    pl: typed(row.pressureLow_MPa),
+    ph: typed(row.pressureHigh_MPa),
+    e: typed(row.engagement_d),
   }),
-  rowOf: (v) => ({ shearLow_MPa: number(v.sl), shearHigh_MPa: number(v.sh), pressureLow_MPa: number(v.pl), pressureHigh_MPa: number(v.ph), engagement_d: number(v.e) }),
-}; // prettier-ignore
+  rowOf: (v) => ({
+    shearLow_MPa: number(v.sl),
+    shearHigh_MPa: number(v.sh),
+    pressureLow_MPa: number(v.pl),
+    pressureHigh_MPa: number(v.ph),
+    engagement_d: number(v.e),
+  }),
+};
 
 const THREAD: ShelfShape<'thread'> = {
   kind: 'thread',
@@ -85,9 +124,17 @@ const THREAD: ShelfShape<'thread'> = {
   columns: ['diameter', 'pitch', 'angle'],
   decimals: [3, 3, 1],
   cells: (row: OwnThread) => [row.major_mm, row.pitch_mm, row.angle_deg],
-  fields: [{ name: 'major', label: 'Diameter over the crests, mm' }, { name: 'pitch', label: 'Pitch, mm' }, { name: 'angle', label: 'Angle, degrees' }],
-  valuesOf: (row: OwnThread) => ({ major: typed(row.major_mm), pitch: typed(row.pitch_mm), angle: typed(row.angle_deg) }),
+  fields: [
+    { name: 'major', label: 'Diameter over the crests, mm' },
+    { name: 'pitch', label: 'Pitch, mm' },
+    { name: 'angle', label: 'Angle, degrees' },
+  ],
+  valuesOf: (row: OwnThread) => ({
+    major: typed(row.major_mm),
+    pitch: typed(row.pitch_mm),
+    angle: typed(row.angle_deg),
+  }),
   rowOf: (v) => ({ major_mm: number(v.major), pitch_mm: number(v.pitch), angle_deg: number(v.angle) }),
-}; // prettier-ignore
+};
 
 export const SHELF_SHAPES = { film: FILM, grade: GRADE, metal: METAL, thread: THREAD } as const;

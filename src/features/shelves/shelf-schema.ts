@@ -12,7 +12,9 @@ export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string }>({
   id: Joi.string().required(),
 });
 
-const rows = Object.fromEntries(PRACTICE_QUESTIONS.map(({ row, schools }) => [row, Joi.string().valid(...schools.map(({ value }) => value))]));
+const rows = Object.fromEntries(
+  PRACTICE_QUESTIONS.map(({ row, schools }) => [row, Joi.string().valid(...schools.map(({ value }) => value))]),
+);
 
 export const practiceSchema = Joi.object<{ engineId: string | null; practice: Partial<HousePractice> }>({
   engineId: Joi.string().allow(null).default(null),

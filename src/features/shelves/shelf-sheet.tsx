@@ -50,24 +50,45 @@ function RowForm({ shape, row, onDone }: FormProps) {
   });
   const keep = () =>
     startTransition(async () => {
-      const made = { id: row?.id ?? '', name: values.name, source: values.source, standing: 'own', ...shape.rowOf(values) };
+      const made = {
+        id: row?.id ?? '',
+        name: values.name,
+        source: values.source,
+        standing: 'own',
+        ...shape.rowOf(values),
+      };
       const outcome = await send(keepShelfRowAction, { kind: shape.kind, row: made });
       if (!outcome.ok) return setRefusal(outcome.error.message);
       router.refresh();
       return onDone();
     });
   return (
-    <form className={form.grid} onSubmit={(event) => { event.preventDefault(); keep(); }} aria-label={row ? `Change ${row.name}` : 'New row'}>
+    <form
+      className={form.grid}
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+      aria-label={row ? `Change ${row.name}` : 'New row'}
+    >
       <TextInput label="Name" {...field('name')} />
       <TextInput label="Where the figures come from" {...field('source')} />
-      {shape.fields.map(({ name, label }) => <TextInput key={name} label={label} inputMode="decimal" {...field(name)} />)}
+      {shape.fields.map(({ name, label }) => (
+        <TextInput key={name} label={label} inputMode="decimal" {...field(name)} />
+      ))}
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>Put it on the shelf</Button>
+        <Button type="submit" rank="main" disabled={pending}>
+          Put it on the shelf
+        </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-      {refusal && <div className={form.wide}><Notice kind="stop">{refusal}</Notice></div>}
+      {refusal && (
+        <div className={form.wide}>
+          <Notice kind="stop">{refusal}</Notice>
+        </div>
+      )}
     </form>
-  ); // prettier-ignore
+  );
 }
 
 const STANDING = { standard: 'standard', typical: 'typical', own: 'own' } as const;
@@ -99,7 +120,15 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
   });
   const show = useShowWorking(rows.map(workingOf));
   return (
-    <Screen title={shape.title} lead={shape.lead} aside={<Button rank="main" onClick={() => setChanging('new')}>A row of your own</Button>}>
+    <Screen
+      title={shape.title}
+      lead={shape.lead}
+      aside={
+        <Button rank="main" onClick={() => setChanging('new')}>
+          A row of your own
+        </Button>
+      }
+    >
       <HydrationGate>
         {changing === 'new' && <RowForm shape={shape} onDone={done} />}
         {refusal && <Notice kind="stop">{refusal}</Notice>}
@@ -108,21 +137,40 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
             <thead>
               <tr>
                 <th scope="col">Name</th>
-                {shape.columns.map((column, i) => <th key={i} scope="col" className={table.right}>{column}</th>)}
+                {shape.columns.map((column, i) => (
+                  <th key={i} scope="col" className={table.right}>
+                    {column}
+                  </th>
+                ))}
                 <th scope="col">Standing</th>
-                <th scope="col"><span className="only-spoken">Acts</span></th>
+                <th scope="col">
+                  <span className="only-spoken">Acts</span>
+                </th>
               </tr>
             </thead>
             <tbody>
               {rows.map(({ row, shipped }) => (
                 <tr key={row.id} {...show(workingOf({ row, shipped }))}>
-                  <th scope="row" className={styles.name}>{row.name}</th>
-                  {shape.cells(row).map((value, i) => <td key={i} className={table.right}>{cell(value, i)}</td>)}
+                  <th scope="row" className={styles.name}>
+                    {row.name}
+                  </th>
+                  {shape.cells(row).map((value, i) => (
+                    <td key={i} className={table.right}>
+                      {cell(value, i)}
+                    </td>
+                  ))}
                   <td className={row.standing === 'own' ? styles.own : undefined}>{STANDING[row.standing]}</td>
                   <td>
                     <span className={styles.links}>
-                      <button type="button" className={styles.link} onClick={() => setChanging(row.id)}>Change<span className="only-spoken"> {row.name}</span></button>
-                      {row.standing === 'own' && <button type="button" className={styles.link} onClick={() => remove(row.id)}>{shipped ? 'As shipped' : 'Take off'}<span className="only-spoken"> {row.name}</span></button>}
+                      <button type="button" className={styles.link} onClick={() => setChanging(row.id)}>
+                        Change<span className="only-spoken"> {row.name}</span>
+                      </button>
+                      {row.standing === 'own' && (
+                        <button type="button" className={styles.link} onClick={() => remove(row.id)}>
+                          {shipped ? 'As shipped' : 'Take off'}
+                          <span className="only-spoken"> {row.name}</span>
+                        </button>
+                      )}
                     </span>
                   </td>
                 </tr>
@@ -131,13 +179,16 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
           </table>
         </div>
         {rows.length === 0 && <p className="soft">None yet.</p>}
-        {rows.map(({ row }) => row.id === changing && (
-          <section key={row.id} className={styles.change}>
-            <h2>{row.name}, as this shop has it</h2>
-            <RowForm shape={shape} row={row} onDone={done} />
-          </section>
-        ))}
+        {rows.map(
+          ({ row }) =>
+            row.id === changing && (
+              <section key={row.id} className={styles.change}>
+                <h2>{row.name}, as this shop has it</h2>
+                <RowForm shape={shape} row={row} onDone={done} />
+              </section>
+            ),
+        )}
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

@@ -10,7 +10,17 @@ import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { keepWrenchAction } from './actions';
 
-const EMPTY = { id: '', name: '', unit: 'lbf·ft', min: '', max: '', graduation: '', accuracy_pct: '4', calibration: '', checkedAt: '' };
+const EMPTY = {
+  id: '',
+  name: '',
+  unit: 'lbf·ft',
+  min: '',
+  max: '',
+  graduation: '',
+  accuracy_pct: '4',
+  calibration: '',
+  checkedAt: '',
+};
 
 const valuesOf = (wrench: Wrench): typeof EMPTY => ({
   id: wrench.id,
@@ -31,23 +41,47 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
     onDone?.();
     router.refresh();
   };
-  const { form: fields, submit, pending, problem } = useActionForm(wrench ? valuesOf(wrench) : EMPTY, keepWrenchAction, done);
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(wrench ? valuesOf(wrench) : EMPTY, keepWrenchAction, done);
   const field = fields.getInputProps;
   return (
-    <ActionForm label={wrench ? `Change ${wrench.name}` : 'New wrench'} onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm
+      label={wrench ? `Change ${wrench.name}` : 'New wrench'}
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+    >
       <TextInput label="Name" description="What you know it by" {...field('name')} />
       <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
       <TextInput label="Lowest mark" inputMode="decimal" {...field('min')} />
       <TextInput label="Highest mark" inputMode="decimal" {...field('max')} />
-      <TextInput label="Graduation" description="From one mark to the next" inputMode="decimal" {...field('graduation')} />
-      <TextInput label="Accuracy, ± %" description="4 where checked; 10 to 15 unchecked" inputMode="decimal" {...field('accuracy_pct')} />
+      <TextInput
+        label="Graduation"
+        description="From one mark to the next"
+        inputMode="decimal"
+        {...field('graduation')}
+      />
+      <TextInput
+        label="Accuracy, ± %"
+        description="4 where checked; 10 to 15 unchecked"
+        inputMode="decimal"
+        {...field('accuracy_pct')}
+      />
       <TextInput type="date" label="Last checked" {...field('checkedAt')} />
-      <TextInput className={form.wide} label="Points of that check" description="Set and delivered, in its own unit: 20 19.5, 60 61, 100 103" {...field('calibration')} />
+      <TextInput
+        className={form.wide}
+        label="Points of that check"
+        description="Set and delivered, in its own unit: 20 19.5, 60 61, 100 103"
+        {...field('calibration')}
+      />
       <div className={form.acts}>
         <Button type="submit" rank="main" disabled={pending}>
           {wrench ? 'Keep it so' : 'Hang it on the shelf'}
         </Button>
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }

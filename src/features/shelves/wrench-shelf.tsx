@@ -23,19 +23,37 @@ export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedW
         {wrenches.map(({ wrench: one, overdue }) => (
           <li key={one.id} className={styles.row}>
             <span>
-              <b>{one.name}</b>, <span className="figure">{plain(one.min)} to {plain(one.max)} {one.unit}</span>, marked every {plain(one.graduation)}, ±{plain(one.accuracy_pct)} %
+              <b>{one.name}</b>,{' '}
+              <span className="figure">
+                {plain(one.min)} to {plain(one.max)} {one.unit}
+              </span>
+              , marked every {plain(one.graduation)}, ±{plain(one.accuracy_pct)} %
               <span className={styles.standing} data-warns={overdue || undefined}>
                 {one.checkedAt ? `checked ${fullDate(one.checkedAt)}` : 'never checked'}
-                {one.calibration.length > 0 && ` at ${one.calibration.map((point) => plain(point.set)).join(', ')} ${one.unit}`}
+                {one.calibration.length > 0 &&
+                  ` at ${one.calibration.map((point) => plain(point.set)).join(', ')} ${one.unit}`}
                 {overdue && ': overdue'}
               </span>
             </span>
-            <Button onClick={() => setChanging(changing === one.id ? undefined : one.id)} aria-expanded={changing === one.id}>Change<span className="only-spoken"> {one.name}</span></Button>
-            {changing === one.id && <div className={styles.change}><WrenchForm wrench={one} onDone={() => setChanging(undefined)} /></div>}
+            <Button
+              onClick={() => setChanging(changing === one.id ? undefined : one.id)}
+              aria-expanded={changing === one.id}
+            >
+              Change<span className="only-spoken"> {one.name}</span>
+            </Button>
+            {changing === one.id && (
+              <div className={styles.change}>
+                <WrenchForm wrench={one} onDone={() => setChanging(undefined)} />
+              </div>
+            )}
           </li>
         ))}
       </ul>
-      {changing === 'new' || wrenches.length === 0 ? <WrenchForm onDone={() => setChanging(undefined)} /> : <Button onClick={() => setChanging('new')}>Another wrench</Button>}
+      {changing === 'new' || wrenches.length === 0 ? (
+        <WrenchForm onDone={() => setChanging(undefined)} />
+      ) : (
+        <Button onClick={() => setChanging('new')}>Another wrench</Button>
+      )}
     </>
-  ); // prettier-ignore
+  );
 }

@@ -19,7 +19,10 @@ function segmentsOf(fields: BoltSetFields) {
       shank_mm: typedLength(fields.shank, 'shank'),
       shankDiameter_mm: typedLength(fields.shankDiameter, 'shankDiameter'),
       freeThread_mm: typedLength(fields.freeThread, 'freeThread'),
-      ...(waisted && { waist_mm: typedLength(fields.waist, 'waist'), waistDiameter_mm: typedLength(fields.waistDiameter, 'waistDiameter') }),
+      ...(waisted && {
+        waist_mm: typedLength(fields.waist, 'waist'),
+        waistDiameter_mm: typedLength(fields.waistDiameter, 'waistDiameter'),
+      }),
     },
   );
 }
@@ -28,17 +31,31 @@ function segmentsOf(fields: BoltSetFields) {
 export async function addBoltSetAction(input: unknown) {
   return runAction(boltSetSchema, input, async (fields) => {
     const shop = await currentShop();
-    if (!shop.joints.find(fields.jointId)) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
-    const [minStretch_mm, maxStretch_mm] = [typedLength(fields.minStretch, 'minStretch'), typedLength(fields.maxStretch, 'maxStretch')];
+    if (!shop.joints.find(fields.jointId))
+      throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
+    const [minStretch_mm, maxStretch_mm] = [
+      typedLength(fields.minStretch, 'minStretch'),
+      typedLength(fields.maxStretch, 'maxStretch'),
+    ];
     if (!(minStretch_mm > 0 && maxStretch_mm >= minStretch_mm))
       throw new DomainError('bad-field', 'The greatest stretch must not be below the least.', 'maxStretch');
     const segments = segmentsOf(fields);
     stiffness(segments, fields.E_GPa);
     const { jointId, name, bolts, E_GPa, bothEnds } = fields;
     shop.bolts.add({
-      id: nanoid(10), jointId, name, bolts, segments, E_GPa, minStretch_mm, maxStretch_mm, ceiling_Nm: typedTorque(fields.ceiling, 'ceiling'),
-      maxSet_mm: typedLength(fields.maxSet, 'maxSet'), bothEnds, createdAt: nowIso(),
-    }); // prettier-ignore
+      id: nanoid(10),
+      jointId,
+      name,
+      bolts,
+      segments,
+      E_GPa,
+      minStretch_mm,
+      maxStretch_mm,
+      ceiling_Nm: typedTorque(fields.ceiling, 'ceiling'),
+      maxSet_mm: typedLength(fields.maxSet, 'maxSet'),
+      bothEnds,
+      createdAt: nowIso(),
+    });
     revalidatePath('/', 'layout');
     return {};
   });
@@ -56,7 +73,8 @@ export async function addBoltReadingAction(input: unknown) {
       .readings(setId)
       .filter((one) => one.bolt === bolt && one.kind === 'free')
       .at(-1);
-    if (kind !== 'free' && !free) throw new DomainError('bad-field', 'Read its free length first: stretch is the difference.', 'typed');
+    if (kind !== 'free' && !free)
+      throw new DomainError('bad-field', 'Read its free length first: stretch is the difference.', 'typed');
     if (free && Math.abs(length_mm - free.length_mm) > 0.02 * free.length_mm)
       throw new DomainError(
         'bad-field',

@@ -13,9 +13,22 @@ import { addBoltSetAction } from './actions';
 export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly onDone: () => void }) {
   const router = useRouter();
   const start = {
-    jointId: joint.id, name: joint.name, bolts: String(joint.fasteners), thread: joint.detail.today?.thread ?? joint.thread, shank: '', shankDiameter: '', waist: '',
-    waistDiameter: '', freeThread: '', E_GPa: '205', minStretch: '', maxStretch: '', ceiling: '', maxSet: '0.013', bothEnds: true,
-  }; // prettier-ignore
+    jointId: joint.id,
+    name: joint.name,
+    bolts: String(joint.fasteners),
+    thread: joint.detail.today?.thread ?? joint.thread,
+    shank: '',
+    shankDiameter: '',
+    waist: '',
+    waistDiameter: '',
+    freeThread: '',
+    E_GPa: '205',
+    minStretch: '',
+    maxStretch: '',
+    ceiling: '',
+    maxSet: '0.013',
+    bothEnds: true,
+  };
   const {
     form: fields,
     submit,

@@ -35,14 +35,21 @@ export interface StretchPage {
   readonly prevailing_Nm: number;
 }
 
-const last = (readings: readonly BoltReading[], kind: BoltReading['kind']) => readings.filter((one) => one.kind === kind).at(-1);
+const last = (readings: readonly BoltReading[], kind: BoltReading['kind']) =>
+  readings.filter((one) => one.kind === kind).at(-1);
 
 /** Zeroed each time: a free length read after a release counts anew. */
 function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLine {
   const own = all.filter((one) => one.bolt === bolt);
   const [free, tight, released] = [last(own, 'free'), last(own, 'tight'), last(own, 'released')];
-  const since = (one: BoltReading | undefined) => (one && free && own.indexOf(one) > own.indexOf(free) ? one : undefined);
-  const target = { min_mm: set.minStretch_mm, max_mm: set.maxStretch_mm, ceiling_Nm: set.ceiling_Nm, maxSet_mm: set.maxSet_mm };
+  const since = (one: BoltReading | undefined) =>
+    one && free && own.indexOf(one) > own.indexOf(free) ? one : undefined;
+  const target = {
+    min_mm: set.minStretch_mm,
+    max_mm: set.maxStretch_mm,
+    ceiling_Nm: set.ceiling_Nm,
+    maxSet_mm: set.maxSet_mm,
+  };
   const verdict = stretchVerdict(
     {
       free_mm: free?.length_mm,
@@ -52,7 +59,14 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
     },
     target,
   );
-  return { bolt, verdict, free, tight: since(tight), released: since(released), uses: own.filter((one) => one.kind === 'tight').length };
+  return {
+    bolt,
+    verdict,
+    free,
+    tight: since(tight),
+    released: since(released),
+    uses: own.filter((one) => one.kind === 'tight').length,
+  };
 }
 
 /** The stretch sheets of a joint. */
@@ -66,7 +80,12 @@ export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: nu
     joint,
     engine,
     preload_N: ladder.band.p50_N,
-    arm_mm: tighteningArm({ thread, bearing, muThread: ladder.friction.thread.middle, muHead: ladder.friction.head.middle }),
+    arm_mm: tighteningArm({
+      thread,
+      bearing,
+      muThread: ladder.friction.thread.middle,
+      muHead: ladder.friction.head.middle,
+    }),
     prevailing_Nm: ladder.prevailing_Nm,
     sets: shop.bolts.ofJoint(joint.id).map((set) => {
       const readings = shop.bolts.readings(set.id);

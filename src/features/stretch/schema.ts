@@ -22,7 +22,13 @@ export interface BoltSetFields {
 export const boltSetSchema = Joi.object<BoltSetFields>({
   jointId: Joi.string().required(),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the set a name.' }),
-  bolts: Joi.number().integer().min(1).max(60).required().label('the number of bolts').messages({ 'number.base': 'Say how many bolts there are.' }),
+  bolts: Joi.number()
+    .integer()
+    .min(1)
+    .max(60)
+    .required()
+    .label('the number of bolts')
+    .messages({ 'number.base': 'Say how many bolts there are.' }),
   thread: measure('the thread'),
   shank: measure('the length of the shank'),
   shankDiameter: measure('the diameter of the shank'),

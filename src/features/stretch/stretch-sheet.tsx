@@ -31,7 +31,13 @@ const nextKind = ({ verdict }: BoltLine) => (verdict.state === 'free-length-want
 function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
   const router = useRouter();
   const open = lines.find((line) => line.verdict.state !== 'inside') ?? lines[0];
-  const start = { setId: set.id, bolt: String(open?.bolt ?? 1), kind: open ? nextKind(open) : 'free', typed: '', torque: '' };
+  const start = {
+    setId: set.id,
+    bolt: String(open?.bolt ?? 1),
+    kind: open ? nextKind(open) : 'free',
+    typed: '',
+    torque: '',
+  };
   const {
     form: fields,
     submit,
@@ -50,12 +56,21 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
       <NativeSelect label="Bolt" data={lines.map((line) => String(line.bolt))} {...field('bolt')} />
       <NativeSelect label="What was read" data={KINDS} {...field('kind')} />
       <TextInput label="Length as read" description="2.3614 or 59.98" autoComplete="off" {...field('typed')} />
-      {fields.values.kind === 'tight' && <TextInput label="Torque at that pull" description="N·m, or with its unit" autoComplete="off" {...field('torque')} />}
+      {fields.values.kind === 'tight' && (
+        <TextInput
+          label="Torque at that pull"
+          description="N·m, or with its unit"
+          autoComplete="off"
+          {...field('torque')}
+        />
+      )}
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>Enter the reading</Button>
+        <Button type="submit" rank="main" disabled={pending}>
+          Enter the reading
+        </Button>
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }
 
 function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page: SetPage }) {
@@ -68,13 +83,27 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
         <thead>
           <tr>
             <th scope="col">Bolt</th>
-            <th scope="col" className={table.right}>Free</th>
-            <th scope="col" className={table.right}>Stretch mm</th>
-            <th scope="col" className={table.right}>thou</th>
-            <th scope="col" className={table.right}>Clamp kN</th>
-            <th scope="col" className={table.right}>Torque N·m</th>
-            <th scope="col" className={table.right}>Set mm</th>
-            <th scope="col" className={table.right}>Uses</th>
+            <th scope="col" className={table.right}>
+              Free
+            </th>
+            <th scope="col" className={table.right}>
+              Stretch mm
+            </th>
+            <th scope="col" className={table.right}>
+              thou
+            </th>
+            <th scope="col" className={table.right}>
+              Clamp kN
+            </th>
+            <th scope="col" className={table.right}>
+              Torque N·m
+            </th>
+            <th scope="col" className={table.right}>
+              Set mm
+            </th>
+            <th scope="col" className={table.right}>
+              Uses
+            </th>
             <th scope="col">Stands</th>
           </tr>
         </thead>
@@ -88,23 +117,32 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
                 <td className={table.right}>{free ? free.typed : ''}</td>
                 <td className={table.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
                 <td className={table.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>
-                <td className={table.right}>{stretch_mm === undefined || stretch_mm <= 0 ? '' : significant((stretch_mm * stiffness_N_per_mm) / 1000)}</td>
-                <td className={table.right}>{tight?.torque_Nm === null || tight?.torque_Nm === undefined ? '' : significant(tight.torque_Nm)}</td>
+                <td className={table.right}>
+                  {stretch_mm === undefined || stretch_mm <= 0
+                    ? ''
+                    : significant((stretch_mm * stiffness_N_per_mm) / 1000)}
+                </td>
+                <td className={table.right}>
+                  {tight?.torque_Nm === null || tight?.torque_Nm === undefined ? '' : significant(tight.torque_Nm)}
+                </td>
                 <td className={table.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
                 <td className={table.right}>{uses}</td>
-                <td className={styles.state} data-kind={kind}><span aria-hidden>{sign}</span> {words}</td>
+                <td className={styles.state} data-kind={kind}>
+                  <span aria-hidden>{sign}</span> {words}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
     </div>
-  ); // prettier-ignore
+  );
 }
 
 const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Working => {
   const first = sets[0];
-  const torque = (stretch_mm: number) => (first ? (first.stiffness_N_per_mm * stretch_mm * arm_mm) / 1000 + prevailing_Nm : 0);
+  const torque = (stretch_mm: number) =>
+    first ? (first.stiffness_N_per_mm * stretch_mm * arm_mm) / 1000 + prevailing_Nm : 0;
   if (!first)
     return {
       title: 'By stretch',
@@ -117,17 +155,43 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
   return {
     title: set.name,
     lines: [
-      { formula: 'k = 1 / Σ(L / E·A)', figures: [{ value: k, digits: 4 }, ' N/mm, ', { value: set.E_GPa, digits: 4 }, ' GPa'] },
-      { formula: 'F = k · stretch', figures: [{ value: k * set.minStretch_mm, digits: 4 }, ' to ', { value: k * set.maxStretch_mm, digits: 4 }, ' N'] },
-      { formula: 'T = F · c + Tp, in today’s film', figures: [{ value: torque(set.minStretch_mm), digits: 3 }, ' to ', { value: torque(set.maxStretch_mm), digits: 3 }, ' N·m'] },
-      { formula: 'the torque figure alone would stretch', figures: [{ value: preload_N, digits: 4 }, ' N / k = ', { value: preload_N / k, digits: 3 }, ' mm'] },
+      {
+        formula: 'k = 1 / Σ(L / E·A)',
+        figures: [{ value: k, digits: 4 }, ' N/mm, ', { value: set.E_GPa, digits: 4 }, ' GPa'],
+      },
+      {
+        formula: 'F = k · stretch',
+        figures: [
+          { value: k * set.minStretch_mm, digits: 4 },
+          ' to ',
+          { value: k * set.maxStretch_mm, digits: 4 },
+          ' N',
+        ],
+      },
+      {
+        formula: 'T = F · c + Tp, in today’s film',
+        figures: [
+          { value: torque(set.minStretch_mm), digits: 3 },
+          ' to ',
+          { value: torque(set.maxStretch_mm), digits: 3 },
+          ' N·m',
+        ],
+      },
+      {
+        formula: 'the torque figure alone would stretch',
+        figures: [{ value: preload_N, digits: 4 }, ' N / k = ', { value: preload_N / k, digits: 3 }, ' mm'],
+      },
     ],
     remarks: [
-      ['Lengths', 'with 0.35 d of head and 0.45 d of engaged thread, which a micrometer over the ends sees stretch too'],
+      [
+        'Lengths',
+        'with 0.35 d of head and 0.45 d of engaged thread, which a micrometer over the ends sees stretch too',
+      ],
       ['Spread', 'clamp by stretch ±3 to 5 %; by torque wrench ±25 to 30 %'],
     ],
-    caution: 'At the ceiling without the stretch, or the stretch without the torque: stop and find out why. Stand so that a bolt that shears hurts nobody.',
-  }; // prettier-ignore
+    caution:
+      'At the ceiling without the stretch, or the stretch without the torque: stop and find out why. Stand so that a bolt that shears hurts nobody.',
+  };
 };
 
 /** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
@@ -136,7 +200,10 @@ export function StretchSheet(page: StretchPage) {
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
   useDefaultWorking(
-    useMemo(() => workingOf({ joint, engine, sets, preload_N, arm_mm, prevailing_Nm }), [joint, engine, sets, preload_N, arm_mm, prevailing_Nm]),
+    useMemo(
+      () => workingOf({ joint, engine, sets, preload_N, arm_mm, prevailing_Nm }),
+      [joint, engine, sets, preload_N, arm_mm, prevailing_Nm],
+    ),
   );
   const back = `/engines/${engine.id}/joints/${joint.id}`;
   return (
@@ -145,7 +212,9 @@ export function StretchSheet(page: StretchPage) {
         {sets.map((one) => (
           <Section key={one.set.id} title={one.set.name}>
             <p className="soft">
-              Wanted {one.set.minStretch_mm.toFixed(3)} to {one.set.maxStretch_mm.toFixed(3)} mm ({(one.set.minStretch_mm / 0.0254).toFixed(1)} to {(one.set.maxStretch_mm / 0.0254).toFixed(1)} thou), ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt that stays {one.set.maxSet_mm} mm longer is scrap.
+              Wanted {one.set.minStretch_mm.toFixed(3)} to {one.set.maxStretch_mm.toFixed(3)} mm (
+              {(one.set.minStretch_mm / 0.0254).toFixed(1)} to {(one.set.maxStretch_mm / 0.0254).toFixed(1)} thou),
+              ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt that stays {one.set.maxSet_mm} mm longer is scrap.
             </p>
             {one.set.bothEnds ? (
               <>
@@ -154,7 +223,9 @@ export function StretchSheet(page: StretchPage) {
               </>
             ) : (
               <Notice kind="wait">
-                An end cannot be reached, so stretch cannot be read here. Use the torque figure with the film tried on bolts of this kind (<Link href="/shelves/trials">a film trial</Link>), or the book’s angle of turn if it prints one.
+                An end cannot be reached, so stretch cannot be read here. Use the torque figure with the film tried on
+                bolts of this kind (<Link href="/shelves/trials">a film trial</Link>), or the book’s angle of turn if it
+                prints one.
               </Notice>
             )}
           </Section>
@@ -168,5 +239,5 @@ export function StretchSheet(page: StretchPage) {
         )}
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

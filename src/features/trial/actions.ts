@@ -26,7 +26,16 @@ export async function addTrialAction(input: unknown) {
     });
     stiffness(segments, fields.E_GPa);
     const id = nanoid(10);
-    shop.trials.add({ id, name: fields.name, thread: thread.designation, outer_mm, inner_mm, segments, E_GPa: fields.E_GPa, createdAt: nowIso() });
+    shop.trials.add({
+      id,
+      name: fields.name,
+      thread: thread.designation,
+      outer_mm,
+      inner_mm,
+      segments,
+      E_GPa: fields.E_GPa,
+      createdAt: nowIso(),
+    });
     revalidatePath('/', 'layout');
     return { href: `/shelves/trials/${id}` };
   });
@@ -40,7 +49,12 @@ export async function addTrialPullAction(input: unknown) {
     const [torque_Nm, stretch_mm] = [typedTorque(torque, 'torque'), typedLength(stretch, 'stretch')];
     assertPositive(torque_Nm, 'torque');
     assertPositive(stretch_mm, 'stretch');
-    if (stretch_mm > 3) throw new DomainError('bad-field', `${stretch_mm} mm is more than any bolt of an engine stretches. Check the unit.`, 'stretch');
+    if (stretch_mm > 3)
+      throw new DomainError(
+        'bad-field',
+        `${stretch_mm} mm is more than any bolt of an engine stretches. Check the unit.`,
+        'stretch',
+      );
     shop.trials.pull({ id: nanoid(), trialId, bolt, film, torque_Nm, stretch_mm, typed: stretch, at: nowIso() });
     revalidatePath('/', 'layout');
     return {};
@@ -64,7 +78,12 @@ export async function shelveFilmAction(input: unknown) {
   return runAction(shelveFilmSchema, input, async ({ trialId, film }) => {
     const shop = await currentShop();
     const own = trialPage(shop, trialId, nowMs())?.tried.find((one) => one.film.id === film)?.own;
-    if (!own) throw new DomainError('not-found', 'That film was not tried on two bolts, so there is no interval to put on the shelf.', 'film');
+    if (!own)
+      throw new DomainError(
+        'not-found',
+        'That film was not tried on two bolts, so there is no interval to put on the shelf.',
+        'film',
+      );
     shop.shelf.put('film', own, nowIso());
     revalidatePath('/', 'layout');
     return {};

@@ -51,8 +51,15 @@ const COMMON = 0.02;
 const nameOf = (films: readonly Film[], id: string): Film | undefined => films.find((film) => film.id === id);
 
 /** Works one film of a trial out, or says why it cannot be. */
-export function triedFilm(trial: FilmTrialRow, film: Film, pulls: readonly PullPoint[]): Pick<TriedFilm, 'result' | 'refusal'> {
-  const fastener = { thread: threadNamed(trial.thread), bearing: { outer_mm: trial.outer_mm, inner_mm: trial.inner_mm } };
+export function triedFilm(
+  trial: FilmTrialRow,
+  film: Film,
+  pulls: readonly PullPoint[],
+): Pick<TriedFilm, 'result' | 'refusal'> {
+  const fastener = {
+    thread: threadNamed(trial.thread),
+    bearing: { outer_mm: trial.outer_mm, inner_mm: trial.inner_mm },
+  };
   const plain = pulls.map(({ bolt, torque_Nm, preload_N }): TrialPull => ({ bolt, torque_Nm, preload_N }));
   try {
     return { result: filmTrial(plain, fastener, film.thread, COMMON) };
@@ -62,7 +69,8 @@ export function triedFilm(trial: FilmTrialRow, film: Film, pulls: readonly PullP
   }
 }
 
-export const trialSource = ({ name, createdAt }: FilmTrialRow, bolts: number) => `Own trial “${name}” of ${fullDate(createdAt)}, ${bolts} bolts.`;
+export const trialSource = ({ name, createdAt }: FilmTrialRow, bolts: number) =>
+  `Own trial “${name}” of ${fullDate(createdAt)}, ${bolts} bolts.`;
 
 function targetsOf(shop: Shop, thread: string, now: number): readonly TargetBand[] {
   return shop.engines.all().flatMap((engine) =>
@@ -72,7 +80,13 @@ function targetsOf(shop: Shop, thread: string, now: number): readonly TargetBand
         const setting = jointInputs(shop, joint, now);
         const { ladder, wrench } = computeJoint(setting);
         const { least_N, yield_N } = spreadOf(ladderInput(setting, wrench), ladder, []);
-        return [{ name: `${engine.name}, ${joint.name}`, low_N: least_N, high_N: yield_N === undefined ? ladder.band.p95_N : 0.9 * yield_N }];
+        return [
+          {
+            name: `${engine.name}, ${joint.name}`,
+            low_N: least_N,
+            high_N: yield_N === undefined ? ladder.band.p95_N : 0.9 * yield_N,
+          },
+        ];
       } catch (error) {
         if (isDomainError(error)) return [];
         throw error;

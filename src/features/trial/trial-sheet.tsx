@@ -19,7 +19,10 @@ import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction } from './a
 import type { TrialPage, TriedFilm } from './queries';
 import styles from './trial-sheet.module.css';
 
-const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false, loading: () => <div className={styles.space} /> });
+const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
+  ssr: false,
+  loading: () => <div className={styles.space} />,
+});
 
 const rowsOf = (tried: readonly TriedFilm[]): readonly BandRow[] =>
   tried.map(({ film, result, pulls }) => ({
@@ -56,28 +59,55 @@ function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage 
       <TextInput label="Torque" description="N·m, or with its unit" {...field('torque')} />
       <TextInput label="Stretch" description="mm, or 4.2 thou" autoComplete="off" {...field('stretch')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>Enter the pull</Button>
+        <Button type="submit" rank="main" disabled={pending}>
+          Enter the pull
+        </Button>
       </div>
     </ActionForm>
-  ); // prettier-ignore
+  );
 }
 
 const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
   title: film.name,
   lines: result && [
-    { formula: 'c = T / F, F = k · stretch; ȳ = mean of ln c', figures: ['K = ', { value: result.K, digits: 3 }, ', μ = ', { value: result.mu, digits: 3 }] },
-    ...(result.nextMu ? [{ formula: 'next bolt: exp(ȳ ± t·s·√(1 + 1/n))', figures: ['μ ', { value: result.nextMu.low, digits: 3 }, ' to ', { value: result.nextMu.high, digits: 3 }] }] : []),
-    ...(result.meanMu ? [{ formula: 'the film’s mean, 95 %', figures: ['μ ', { value: result.meanMu.low, digits: 3 }, ' to ', { value: result.meanMu.high, digits: 3 }] }] : []),
+    {
+      formula: 'c = T / F, F = k · stretch; ȳ = mean of ln c',
+      figures: ['K = ', { value: result.K, digits: 3 }, ', μ = ', { value: result.mu, digits: 3 }],
+    },
+    ...(result.nextMu
+      ? [
+          {
+            formula: 'next bolt: exp(ȳ ± t·s·√(1 + 1/n))',
+            figures: ['μ ', { value: result.nextMu.low, digits: 3 }, ' to ', { value: result.nextMu.high, digits: 3 }],
+          },
+        ]
+      : []),
+    ...(result.meanMu
+      ? [
+          {
+            formula: 'the film’s mean, 95 %',
+            figures: ['μ ', { value: result.meanMu.low, digits: 3 }, ' to ', { value: result.meanMu.high, digits: 3 }],
+          },
+        ]
+      : []),
   ],
   remarks: [
     ['School', result?.shrunk ? 'few bolts: their deviation leans on the shelf’s row' : 'the bolts’ own deviation'],
     ['Spread', 'E ±2 % and the lengths do not average out, and are in it'],
-    ...(result?.wear_pct === undefined ? [] : [['Wear', `${result.wear_pct.toFixed(1)} % a pull from a bolt’s first to its last`] as const]),
+    ...(result?.wear_pct === undefined
+      ? []
+      : [['Wear', `${result.wear_pct.toFixed(1)} % a pull from a bolt’s first to its last`] as const]),
     ...(own ? [['On the shelf', `μ ${own.thread.low} · ${own.thread.middle} · ${own.thread.high}`] as const] : []),
   ],
-}); // prettier-ignore
+});
 
-function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAct: (work: () => Promise<Result<unknown>>) => void }) {
+function FilmResult({
+  tried,
+  onAct,
+}: {
+  readonly tried: TriedFilm;
+  readonly onAct: (work: () => Promise<Result<unknown>>) => void;
+}) {
   const { significant, plain } = useFigures();
   const working = workingOfFilm(tried);
   const show = useShowWorking([working]);
@@ -87,41 +117,105 @@ function FilmResult({ tried, onAct }: { readonly tried: TriedFilm; readonly onAc
   const range = (low: number, high: number) => `${significant(low)} to ${significant(high)}`;
   return (
     <section className={styles.film} tabIndex={0} {...show(working)} aria-label={film.name}>
-      <h3>{film.name}{film.standing === 'own' && <span className={styles.own}> own</span>}</h3>
+      <h3>
+        {film.name}
+        {film.standing === 'own' && <span className={styles.own}> own</span>}
+      </h3>
       {refusal && <Notice kind="stop">{refusal}</Notice>}
       {result && (
         <dl className={styles.facts}>
-          <div><dt>μ</dt><dd>{significant(result.mu)}</dd></div>
-          <div><dt>K</dt><dd>{significant(result.K)}</dd></div>
-          <div><dt>Next bolt, μ</dt><dd data-testid={`next-${film.id}`}>{result.nextMu ? range(result.nextMu.low, result.nextMu.high) : 'one bolt says nothing'}</dd></div>
-          <div><dt>Next bolt, K</dt><dd>{result.nextK ? range(result.nextK.low, result.nextK.high) : ''}</dd></div>
-          <div><dt>Next bolt, clamp</dt><dd>{result.nextPreload_N ? `${range(result.nextPreload_N.low / 1000, result.nextPreload_N.high / 1000)} kN` : ''}</dd></div>
-          <div><dt>Mean, μ</dt><dd>{result.meanMu ? range(result.meanMu.low, result.meanMu.high) : ''}</dd></div>
-          <div><dt>Scatter, 1 s</dt><dd>{result.deviation === undefined ? '' : `±${significant(result.deviation * 100, 2)} %`}</dd></div>
-          <div><dt>Bolts, pulls</dt><dd>{result.bolts}, {result.pulls}</dd></div>
+          <div>
+            <dt>μ</dt>
+            <dd>{significant(result.mu)}</dd>
+          </div>
+          <div>
+            <dt>K</dt>
+            <dd>{significant(result.K)}</dd>
+          </div>
+          <div>
+            <dt>Next bolt, μ</dt>
+            <dd data-testid={`next-${film.id}`}>
+              {result.nextMu ? range(result.nextMu.low, result.nextMu.high) : 'one bolt says nothing'}
+            </dd>
+          </div>
+          <div>
+            <dt>Next bolt, K</dt>
+            <dd>{result.nextK ? range(result.nextK.low, result.nextK.high) : ''}</dd>
+          </div>
+          <div>
+            <dt>Next bolt, clamp</dt>
+            <dd>
+              {result.nextPreload_N
+                ? `${range(result.nextPreload_N.low / 1000, result.nextPreload_N.high / 1000)} kN`
+                : ''}
+            </dd>
+          </div>
+          <div>
+            <dt>Mean, μ</dt>
+            <dd>{result.meanMu ? range(result.meanMu.low, result.meanMu.high) : ''}</dd>
+          </div>
+          <div>
+            <dt>Scatter, 1 s</dt>
+            <dd>{result.deviation === undefined ? '' : `±${significant(result.deviation * 100, 2)} %`}</dd>
+          </div>
+          <div>
+            <dt>Bolts, pulls</dt>
+            <dd>
+              {result.bolts}, {result.pulls}
+            </dd>
+          </div>
         </dl>
       )}
       <ol className={styles.pulls}>
         {pulls.map((pull) => (
           <li key={pull.id}>
-            Bolt {pull.bolt}, use {pull.use}: <span className="figure">{plain(pull.torque_Nm)} N·m, {pull.stretch_mm.toFixed(3)} mm, {significant(pull.preload_N / 1000)} kN</span>{' '}
-            <button type="button" className={styles.link} onClick={() => onAct(() => strikeTrialPullAction({ trialId, pullId: pull.id }))}>Strike<span className="only-spoken"> bolt {pull.bolt} in {film.name}</span></button>
+            Bolt {pull.bolt}, use {pull.use}:{' '}
+            <span className="figure">
+              {plain(pull.torque_Nm)} N·m, {pull.stretch_mm.toFixed(3)} mm, {significant(pull.preload_N / 1000)} kN
+            </span>{' '}
+            <button
+              type="button"
+              className={styles.link}
+              onClick={() => onAct(() => strikeTrialPullAction({ trialId, pullId: pull.id }))}
+            >
+              Strike
+              <span className="only-spoken">
+                {' '}
+                bolt {pull.bolt} in {film.name}
+              </span>
+            </button>
           </li>
         ))}
       </ol>
       {own && !isShelved && (
         <>
           {moves.length > 0 ? (
-            <p>On the shelf it would move: {moves.map((moved, i) => <span key={moved.href}>{i > 0 && '; '}<Link href={moved.href}>{moved.engine}, {moved.joint}</Link> <span className="figure">{plain(moved.before)} → {plain(moved.after)} {moved.unit}</span></span>)}.</p>
+            <p>
+              On the shelf it would move:{' '}
+              {moves.map((moved, i) => (
+                <span key={moved.href}>
+                  {i > 0 && '; '}
+                  <Link href={moved.href}>
+                    {moved.engine}, {moved.joint}
+                  </Link>{' '}
+                  <span className="figure">
+                    {plain(moved.before)} → {plain(moved.after)} {moved.unit}
+                  </span>
+                </span>
+              ))}
+              .
+            </p>
           ) : (
             <p className="soft">On the shelf it would move no joint.</p>
           )}
-          <Button onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>Put it on the shelf as our own<span className="only-spoken">: {film.name}</span></Button>
+          <Button onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>
+            Put it on the shelf as our own<span className="only-spoken">: {film.name}</span>
+          </Button>
         </>
       )}
       {isShelved && <Notice kind="done">On the shelf as our own: {film.source}</Notice>}
     </section>
-  ); // prettier-ignore
+  );
 }
 
 /** One trial: the points by film against what the next bolt will do, and the way onto the shelf. */
@@ -142,19 +236,43 @@ export function TrialSheet(page: TrialPage) {
       router.refresh();
     });
   return (
-    <Screen title={trial.name} lead={`${trial.thread}, face ${trial.outer_mm} over ${trial.inner_mm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}>
+    <Screen
+      title={trial.name}
+      lead={`${trial.thread}, face ${trial.outer_mm} over ${trial.inner_mm} mm, ${significant(stiffness_N_per_mm / 1000, 4)} kN a mm of stretch.`}
+    >
       <HydrationGate>
         {refusal && <Notice kind="stop">{refusal}</Notice>}
-        {tried.length > 0 && <BandChart rows={rowsOf(tried)} unit="kN" rowHeight={60} pointColour="var(--red-lead)" behind={target && [target.low_N / 1000, target.high_N / 1000]} />}
-        {tried.length > 0 && <p className="soft">A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.{target && ` The band behind is what ${target.name} wants.`}</p>}
+        {tried.length > 0 && (
+          <BandChart
+            rows={rowsOf(tried)}
+            unit="kN"
+            rowHeight={60}
+            pointColour="var(--red-lead)"
+            behind={target && [target.low_N / 1000, target.high_N / 1000]}
+          />
+        )}
+        {tried.length > 0 && (
+          <p className="soft">
+            A point a pull; the bar is where the next bolt lies, 5th to 95th percentile.
+            {target && ` The band behind is what ${target.name} wants.`}
+          </p>
+        )}
         {targets.length > 1 && (
-          <NativeSelect label="Against the band of" data={targets.map(({ name }, i) => ({ value: String(i), label: name }))} value={String(against)} onChange={(event) => setAgainst(Number(event.currentTarget.value))} maw={420} />
+          <NativeSelect
+            label="Against the band of"
+            data={targets.map(({ name }, i) => ({ value: String(i), label: name }))}
+            value={String(against)}
+            onChange={(event) => setAgainst(Number(event.currentTarget.value))}
+            maw={420}
+          />
         )}
         <Section title="A pull">
           <PullForm page={page} />
         </Section>
-        {tried.map((one) => <FilmResult key={one.film.id} tried={one} onAct={act} />)}
+        {tried.map((one) => (
+          <FilmResult key={one.film.id} tried={one} onAct={act} />
+        ))}
       </HydrationGate>
     </Screen>
-  ); // prettier-ignore
+  );
 }

@@ -27,8 +27,22 @@ const WHY: Working = {
 
 function TrialForm() {
   const router = useRouter();
-  const start = { name: '', thread: '', outer: '', inner: '', shank: '', shankDiameter: '', freeThread: '', E_GPa: '205' };
-  const { form: fields, submit, pending, problem } = useActionForm(start, addTrialAction, ({ href }) => router.push(href));
+  const start = {
+    name: '',
+    thread: '',
+    outer: '',
+    inner: '',
+    shank: '',
+    shankDiameter: '',
+    freeThread: '',
+    E_GPa: '205',
+  };
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm(start, addTrialAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   return (
     <ActionForm label="A new trial" onSubmit={fields.onSubmit(submit)} problem={problem}>
@@ -54,15 +68,32 @@ export function TrialsSheet({ trials }: { readonly trials: readonly FilmTrialRow
   const [adding, setAdding] = useState(trials.length === 0);
   useDefaultWorking(WHY);
   return (
-    <Screen title="Film trials" lead="What a film does on your own bolts, measured." aside={!adding && <Button rank="main" onClick={() => setAdding(true)}>New trial</Button>}>
-      {adding && <Section title="A new trial"><TrialForm /></Section>}
+    <Screen
+      title="Film trials"
+      lead="What a film does on your own bolts, measured."
+      aside={
+        !adding && (
+          <Button rank="main" onClick={() => setAdding(true)}>
+            New trial
+          </Button>
+        )
+      }
+    >
+      {adding && (
+        <Section title="A new trial">
+          <TrialForm />
+        </Section>
+      )}
       <ul className={styles.trials}>
         {trials.map((trial) => (
           <li key={trial.id}>
-            <Link href={`/shelves/trials/${trial.id}`}>{trial.name}</Link> <span className="soft">{trial.thread}, {fullDate(trial.createdAt)}</span>
+            <Link href={`/shelves/trials/${trial.id}`}>{trial.name}</Link>{' '}
+            <span className="soft">
+              {trial.thread}, {fullDate(trial.createdAt)}
+            </span>
           </li>
         ))}
       </ul>
     </Screen>
-  ); // prettier-ignore
+  );
 }

@@ -20,10 +20,14 @@ export function formatSignificant(value: number, digits: number, sign: DecimalSi
 }
 
 /** A figure to so many decimals, zeros kept, so that columns align. */
-export const formatFixed = (value: number, decimals: number, sign: DecimalSign = '.'): string => joined(value.toFixed(decimals), sign);
+export const formatFixed = (value: number, decimals: number, sign: DecimalSign = '.'): string =>
+  joined(value.toFixed(decimals), sign);
 
 /** A figure as a person wrote or a wrench is marked: no digit more than it has. */
-export const formatPlain = (value: number, sign: DecimalSign = '.'): string => joined(String(Number(value.toPrecision(10))), sign);
+export const formatPlain = (value: number, sign: DecimalSign = '.'): string =>
+  joined(String(Number(value.toPrecision(10))), sign);
 
 export const formatPieces = (pieces: readonly Piece[], sign: DecimalSign): string =>
-  pieces.map((piece) => (typeof piece === 'string' ? piece : formatSignificant(piece.value, piece.digits, sign))).join('');
+  pieces
+    .map((piece) => (typeof piece === 'string' ? piece : formatSignificant(piece.value, piece.digits, sign)))
+    .join('');

@@ -13,7 +13,13 @@ const PreferencesContext = createContext<Held | undefined>(undefined);
 const OwnUnitContext = createContext<TorqueUnit>('N·m');
 
 /** Holds how this person wants figures and screens shown; kept in cookies so that the server draws the same. */
-export function PreferencesProvider({ initial, children }: { readonly initial: Preferences; readonly children: ReactNode }) {
+export function PreferencesProvider({
+  initial,
+  children,
+}: {
+  readonly initial: Preferences;
+  readonly children: ReactNode;
+}) {
   const [preferences, setPreferences] = useState(initial);
   const change = useCallback((part: Partial<Preferences>) => {
     setPreferences((before) => ({ ...before, ...part }));
@@ -61,7 +67,9 @@ export function useLengths(whole = false) {
     const smallUnit = inch ? (whole ? 'in' : 'thou') : 'mm';
     const small = (value_mm: number) => {
       if (!inch) return formatFixed(value_mm, 3, decimalSign);
-      return whole ? formatFixed(value_mm / MM_PER_IN, 4, decimalSign) : formatFixed(value_mm / MM_PER_THOU, 2, decimalSign);
+      return whole
+        ? formatFixed(value_mm / MM_PER_IN, 4, decimalSign)
+        : formatFixed(value_mm / MM_PER_THOU, 2, decimalSign);
     };
     return {
       inch,
@@ -73,7 +81,9 @@ export function useLengths(whole = false) {
       gap: (value_mm: number) => `${small(value_mm)} ${smallUnit}`,
       /** `1.00 to 1.50 thou` */
       span: (low_mm: number, high_mm: number) =>
-        small(low_mm) === small(high_mm) ? `${small(low_mm)} ${smallUnit}` : `${small(low_mm)} to ${small(high_mm)} ${smallUnit}`,
+        small(low_mm) === small(high_mm)
+          ? `${small(low_mm)} ${smallUnit}`
+          : `${small(low_mm)} to ${small(high_mm)} ${smallUnit}`,
       /** A size, to a tenth of a thou or a thousandth of a mm: `1.9685 in`, `50.000 mm`. */
       size,
     };
@@ -90,7 +100,8 @@ export function useFigures() {
       unit,
       significant: (value: number, digits = 3) => formatSignificant(value, digits, decimalSign),
       plain: (value: number) => formatPlain(value, decimalSign),
-      torque: (value_Nm: number, digits = 3, as: TorqueUnit = unit) => `${formatSignificant(torqueFromSi(value_Nm, as), digits, decimalSign)} ${as}`,
+      torque: (value_Nm: number, digits = 3, as: TorqueUnit = unit) =>
+        `${formatSignificant(torqueFromSi(value_Nm, as), digits, decimalSign)} ${as}`,
       kilonewtons: (value_N: number, digits = 3) => `${formatSignificant(value_N / 1000, digits, decimalSign)} kN`,
     }),
     [decimalSign, unit],

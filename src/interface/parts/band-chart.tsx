@@ -1,6 +1,15 @@
 'use client';
 
-import { CartesianGrid, ReferenceArea, ReferenceLine, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from 'recharts';
+import {
+  CartesianGrid,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  XAxis,
+  YAxis,
+} from 'recharts';
 
 /** A row of the chart: its band and the points on it, in the chart's unit. */
 export interface BandRow {
@@ -37,7 +46,12 @@ const roundUp = (value: number) => Math.ceil(value / 10) * 10;
 /** Bands one beneath the other on one scale, with points on them and lines across. */
 export default function BandChart({ rows, unit, rowHeight, pointColour, lines = [], behind }: Props) {
   const points = rows.flatMap((row, at) => row.points.map((value) => ({ value, row: at })));
-  const reach = [...points.map((point) => point.value), ...rows.flatMap((row) => row.band ?? []), ...lines.map((line) => line.at), ...(behind ?? [])];
+  const reach = [
+    ...points.map((point) => point.value),
+    ...rows.flatMap((row) => row.band ?? []),
+    ...lines.map((line) => line.at),
+    ...(behind ?? []),
+  ];
   return (
     <ResponsiveContainer width="100%" height={rows.length * rowHeight + 60}>
       <ScatterChart margin={MARGIN} accessibilityLayer={false}>
@@ -63,7 +77,16 @@ export default function BandChart({ rows, unit, rowHeight, pointColour, lines = 
           stroke="var(--ink)"
           tickLine={false}
         />
-        {behind && <ReferenceArea x1={behind[0]} x2={behind[1]} fill="var(--brass)" fillOpacity={0.16} stroke="var(--brass)" strokeDasharray="6 4" />}
+        {behind && (
+          <ReferenceArea
+            x1={behind[0]}
+            x2={behind[1]}
+            fill="var(--brass)"
+            fillOpacity={0.16}
+            stroke="var(--brass)"
+            strokeDasharray="6 4"
+          />
+        )}
         {rows.map(
           ({ name, band, strong }, at) =>
             band && (

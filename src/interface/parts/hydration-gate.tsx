@@ -5,7 +5,13 @@ import type { ReactNode } from 'react';
 import styles from './alive.module.css';
 
 /** Controls that open once the page is alive, so that nothing chosen or typed before is lost. */
-export const HydrationGate = ({ children, className = styles.contents }: { readonly children: ReactNode; readonly className?: string }) => (
+export const HydrationGate = ({
+  children,
+  className = styles.contents,
+}: {
+  readonly children: ReactNode;
+  readonly className?: string;
+}) => (
   <fieldset className={className} disabled={!useMounted()}>
     {children}
   </fieldset>

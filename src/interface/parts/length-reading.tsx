@@ -5,7 +5,8 @@ import { isDomainError } from '@/core/units';
 import { useFigures } from '../figures/preferences';
 import styles from './torque-reading.module.css';
 
-export type ReadLength = { readonly ok: true; readonly print: LengthPrint } | { readonly ok: false; readonly message: string };
+export type ReadLength =
+  { readonly ok: true; readonly print: LengthPrint } | { readonly ok: false; readonly message: string };
 
 /** Reads a printed length without throwing. */
 export function readPrintedLength(text: string): ReadLength {

@@ -21,7 +21,11 @@ interface Scale {
 const same = (value: number) => value;
 const SCALES: Readonly<Record<Kind | 'inch', Scale>> = {
   length: { unit: 'mm', read: (text) => typedLength(text, 'value'), told: same },
-  inch: { unit: 'in', read: (text) => typedLength(text, 'value', 'in'), told: (mm) => Number((mm / MM_PER_IN).toPrecision(7)) },
+  inch: {
+    unit: 'in',
+    read: (text) => typedLength(text, 'value', 'in'),
+    told: (mm) => Number((mm / MM_PER_IN).toPrecision(7)),
+  },
   torque: { unit: 'N·m', read: (text) => typedTorque(text, 'value'), told: same },
   number: { unit: '', read: (text) => typedNumber(text, 'value'), told: same },
 };
@@ -67,7 +71,16 @@ interface Props {
 }
 
 /** A measured figure: typed bare in the field's unit, or in any unit that print knows (`9/16 in`, `12 in lb`). Nothing typed is lost. */
-export function MeasureField({ label, description, kind = 'length', value, onChange, zero = false, signed = false, bothSystems = false }: Props) {
+export function MeasureField({
+  label,
+  description,
+  kind = 'length',
+  value,
+  onChange,
+  zero = false,
+  signed = false,
+  bothSystems = false,
+}: Props) {
   const { plain } = useFigures();
   const { inch } = useLengths();
   const scale = SCALES[bothSystems && kind === 'length' && inch ? 'inch' : kind];
@@ -85,7 +98,9 @@ export function MeasureField({ label, description, kind = 'length', value, onCha
     <TextInput
       label={scale.unit ? `${label}, ${scale.unit}` : label}
       description={
-        converted && read.ok && read.value !== null ? `${plain(Number(scale.told(read.value).toPrecision(6)))} ${scale.unit}` : description
+        converted && read.ok && read.value !== null
+          ? `${plain(Number(scale.told(read.value).toPrecision(6)))} ${scale.unit}`
+          : description
       }
       inputMode={kind === 'number' ? 'decimal' : 'text'}
       autoComplete="off"

@@ -26,7 +26,15 @@ export const Screen = ({
 );
 
 /** A ruled-off part of a sheet. */
-export const Section = ({ title, children, id }: { readonly title: string; readonly children: ReactNode; readonly id?: string }) => (
+export const Section = ({
+  title,
+  children,
+  id,
+}: {
+  readonly title: string;
+  readonly children: ReactNode;
+  readonly id?: string;
+}) => (
   <section className={styles.part} id={id}>
     <h2 className={styles.partTitle}>{title}</h2>
     {children}
@@ -34,7 +42,13 @@ export const Section = ({ title, children, id }: { readonly title: string; reado
 );
 
 /** A sentence that stands out: something waits, is done, or stops the work. */
-export const Notice = ({ kind, children }: { readonly kind: 'wait' | 'done' | 'stop' | 'plain'; readonly children: ReactNode }) => (
+export const Notice = ({
+  kind,
+  children,
+}: {
+  readonly kind: 'wait' | 'done' | 'stop' | 'plain';
+  readonly children: ReactNode;
+}) => (
   <p className={styles.remark} data-kind={kind} role={kind === 'stop' ? 'alert' : undefined}>
     {children}
   </p>

@@ -6,7 +6,8 @@ import { otherUnitOf, useFigures } from '../figures/preferences';
 import styles from './torque-reading.module.css';
 
 export type ReadPrint =
-  { readonly ok: true; readonly print: TorquePrint | TurnPrint } | { readonly ok: false; readonly code: string; readonly message: string };
+  | { readonly ok: true; readonly print: TorquePrint | TurnPrint }
+  | { readonly ok: false; readonly code: string; readonly message: string };
 
 /** Reads printed text without throwing: what was understood, or why not. */
 export function readPrint(text: string): ReadPrint {
@@ -41,7 +42,11 @@ export function useConverted() {
 const UnderstoodTurn = ({ print }: { readonly print: TurnPrint }) => {
   const { plain } = useFigures();
   const same = print.min_deg === print.max_deg;
-  return <p className={styles.big}>{same ? `${plain(print.min_deg)}°` : `${plain(print.min_deg)}° to ${plain(print.max_deg)}°`} of turn</p>;
+  return (
+    <p className={styles.big}>
+      {same ? `${plain(print.min_deg)}°` : `${plain(print.min_deg)}° to ${plain(print.max_deg)}°`} of turn
+    </p>
+  );
 };
 
 interface Props {

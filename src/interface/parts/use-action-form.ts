@@ -26,7 +26,9 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
       const outcome = await send(action, form.getValues());
       setProblem(undefined);
       if (outcome.ok) return onDone(outcome.result, form);
-      const fields = Object.fromEntries(Object.entries(outcome.error.fields ?? {}).filter(([field]) => field in initialValues));
+      const fields = Object.fromEntries(
+        Object.entries(outcome.error.fields ?? {}).filter(([field]) => field in initialValues),
+      );
       form.setErrors(fields);
       if (Object.keys(fields).length === 0) setProblem(outcome.error);
     });
@@ -35,11 +37,15 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
 
 const UNREACHED: Problem = {
   code: 'unreached',
-  message: 'The program on this machine did not answer. What you typed is still here. See that it is running, then try again.',
+  message:
+    'The program on this machine did not answer. What you typed is still here. See that it is running, then try again.',
 };
 
 /** Calls an action; a server that does not answer becomes a refusal like any other. */
-export async function send<Values, T>(action: (values: Values) => Promise<Result<T>>, values: Values): Promise<Result<T>> {
+export async function send<Values, T>(
+  action: (values: Values) => Promise<Result<T>>,
+  values: Values,
+): Promise<Result<T>> {
   try {
     return await action(values);
   } catch {

@@ -36,7 +36,11 @@ const Fastener = ({ at: [x, y], turn, mark, next, pending }: FastenerProps) => (
     className={styles.fastener}
   >
     {next && <circle r={HEAD + 13} className={styles.halo} />}
-    {mark.attention ? <polygon points={trianglePoints(HEAD + 10)} className={styles.attention} /> : <circle r={HEAD} className={styles.head} />}
+    {mark.attention ? (
+      <polygon points={trianglePoints(HEAD + 10)} className={styles.attention} />
+    ) : (
+      <circle r={HEAD} className={styles.head} />
+    )}
     {mark.final && <line x1={-HEAD - 12} y1={HEAD - 8} x2={HEAD + 12} y2={8 - HEAD} className={styles.witness} />}
     {Array.from({ length: mark.ticks }, (_, pass) => {
       const [x1, y1, x2, y2] = tickEnds(pass, HEAD);
@@ -52,17 +56,31 @@ const Caps = ({ positions }: Pick<Props, 'positions'>) =>
   positions.flatMap(([x, y], i) => {
     const other = positions[i + 1];
     if (i % 2 === 1 || !other) return [];
-    return [<rect key={i} x={x - 38} y={y - 40} width={76} height={other[1] - y + 80} rx={14} className={styles.cap} />];
+    return [
+      <rect key={i} x={x - 38} y={y - 40} width={76} height={other[1] - y + 80} rx={14} className={styles.cap} />,
+    ];
   });
 
 /** The joint seen from above, with the turn and what has been done. */
 export function PatternDrawing({ positions, order, marks, next, pending, caps = false, label }: Props) {
   const box = patternBox(positions);
   return (
-    <svg className={styles.drawing} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} role="img" aria-label={label}>
+    <svg
+      className={styles.drawing}
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      role="img"
+      aria-label={label}
+    >
       {caps && <Caps positions={positions} />}
       {positions.map((at, i) => (
-        <Fastener key={i} at={at} turn={order.indexOf(i) + 1} mark={marks?.[i] ?? NONE} next={next === i} pending={pending?.has(i) ?? false} />
+        <Fastener
+          key={i}
+          at={at}
+          turn={order.indexOf(i) + 1}
+          mark={marks?.[i] ?? NONE}
+          next={next === i}
+          pending={pending?.has(i) ?? false}
+        />
       ))}
     </svg>
   );

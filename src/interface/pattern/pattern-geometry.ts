@@ -26,5 +26,8 @@ export function tickEnds(pass: number, radius: number): readonly [x1: number, y1
 /** A pointed triangle about the middle. */
 export const trianglePoints = (radius: number): string =>
   [-90, 30, 150]
-    .map((deg) => `${(radius * Math.cos((deg * Math.PI) / 180)).toFixed(1)},${(radius * Math.sin((deg * Math.PI) / 180)).toFixed(1)}`)
+    .map(
+      (deg) =>
+        `${(radius * Math.cos((deg * Math.PI) / 180)).toFixed(1)},${(radius * Math.sin((deg * Math.PI) / 180)).toFixed(1)}`,
+    )
     .join(' ');

@@ -32,9 +32,12 @@ async function answerOf<T>(request: () => Promise<Response>): Promise<Result<T> 
 }
 
 const post = (address: string, line: unknown) =>
-  answerOf<unknown>(() => fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(line) }));
+  answerOf<unknown>(() =>
+    fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(line) }),
+  );
 
-const UNREACHED = 'The last line is not on disk yet: the program on this machine does not answer. It is kept here and sent again.';
+const UNREACHED =
+  'The last line is not on disk yet: the program on this machine does not answer. It is kept here and sent again.';
 /** Trouble with the file, not with the line: it is kept here and sent again. Anything else is a refusal, and what is on disk stands. */
 const KEPT = new Set<string>([
   'locked',
@@ -93,14 +96,20 @@ function useSending<Line extends { readonly id: string }>(
 }
 
 /** What is on disk as read just now, with what was acknowledged since; nothing that waits is lost or sent twice. */
-function merged<Line extends { readonly id: string }>(before: Lines<Line>, onDisk: readonly Line[], kept: readonly Line[]): Lines<Line> {
+function merged<Line extends { readonly id: string }>(
+  before: Lines<Line>,
+  onDisk: readonly Line[],
+  kept: readonly Line[],
+): Lines<Line> {
   const without = (lines: readonly Line[], of: readonly Line[]) => {
     const ids = new Set(of.map(({ id }) => id));
     return lines.filter(({ id }) => !ids.has(id));
   };
   const written = [...onDisk, ...without(before.written, onDisk)];
   const waiting = without([...before.waiting, ...without(kept, before.waiting)], written);
-  return written.length === before.written.length && waiting.length === before.waiting.length ? before : { written, waiting };
+  return written.length === before.written.length && waiting.length === before.waiting.length
+    ? before
+    : { written, waiting };
 }
 
 /** Append-only lines of one record: shown at once, sent one by one, kept in the browser until each is on disk. */

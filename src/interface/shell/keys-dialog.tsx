@@ -31,7 +31,11 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
           </dl>
         </section>
       ))}
-      <Switch checked={keys} onChange={(event) => change({ keys: event.currentTarget.checked })} label="Single keys work outside the face" />
+      <Switch
+        checked={keys}
+        onChange={(event) => change({ keys: event.currentTarget.checked })}
+        label="Single keys work outside the face"
+      />
       <Switch
         mt="sm"
         checked={decimalSign === ','}

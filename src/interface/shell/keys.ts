@@ -1,5 +1,8 @@
 /** Every key of the product, in the order in which the list shows them. The README's list is made from this. */
-export const KEY_LIST: readonly { readonly where: string; readonly keys: readonly (readonly [key: string, does: string])[] }[] = [
+export const KEY_LIST: readonly {
+  readonly where: string;
+  readonly keys: readonly (readonly [key: string, does: string])[];
+}[] = [
   {
     where: 'Anywhere',
     keys: [

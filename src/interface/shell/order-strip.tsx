@@ -17,7 +17,13 @@ export interface Stop {
 }
 
 /** The stops of the work in their order, down the left; the only way about inside an engine. */
-export function OrderStrip({ stops, label = 'Order of work' }: { readonly stops: readonly Stop[]; readonly label?: string }) {
+export function OrderStrip({
+  stops,
+  label = 'Order of work',
+}: {
+  readonly stops: readonly Stop[];
+  readonly label?: string;
+}) {
   const path = usePathname();
   const router = useRouter();
   const { keys } = usePreferences();
@@ -27,7 +33,11 @@ export function OrderStrip({ stops, label = 'Order of work' }: { readonly stops:
       <ol className={styles.stops}>
         {stops.map((stop, i) => (
           <li key={stop.href} className={styles.item}>
-            <Link href={stop.href} className={styles.stop} aria-current={path.startsWith(stop.href) ? 'page' : undefined}>
+            <Link
+              href={stop.href}
+              className={styles.stop}
+              aria-current={path.startsWith(stop.href) ? 'page' : undefined}
+            >
               <span className={styles.key} aria-hidden>
                 {i + 1}
               </span>

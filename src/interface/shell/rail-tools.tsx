@@ -39,10 +39,25 @@ export function RailTools({ reckoner }: { readonly reckoner: ReactNode }) {
   const [keysOpen, { open, close, toggle }] = useDisclosure(false);
   const [reading, read] = useDisclosure(false);
   const flip = () => change({ otherUnits: !otherUnits });
-  useHotkeys([['shift+?', toggle], ...(keys ? ([['u', flip], ['r', read.toggle], ['d', () => void nextLook()]] as [string, () => void][]) : [])]); // prettier-ignore
+  useHotkeys([
+    ['shift+?', toggle],
+    ...(keys
+      ? ([
+          ['u', flip],
+          ['r', read.toggle],
+          ['d', () => void nextLook()],
+        ] as [string, () => void][])
+      : []),
+  ]);
   return (
     <div className={styles.tools}>
-      <button type="button" className={styles.tool} onClick={read.open} aria-label="Read a figure" title="Read a figure (R)">
+      <button
+        type="button"
+        className={styles.tool}
+        onClick={read.open}
+        aria-label="Read a figure"
+        title="Read a figure (R)"
+      >
         <IconRuler2 size={22} aria-hidden />
       </button>
       <Link href="/shelves/films" className={styles.tool} aria-label="The shelves" title="The shelves (H)">

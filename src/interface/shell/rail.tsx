@@ -58,7 +58,16 @@ export function Rail({ tags, home, reckoner }: Props) {
     const next = shown[(at + by + shown.length) % shown.length];
     if (next) router.push(next.href);
   };
-  useHotkeys(keys ? [['[', step(-1)], [']', step(1)], ['0', () => router.push('/')], ['h', () => router.push('/shelves/films')]] : []); // prettier-ignore
+  useHotkeys(
+    keys
+      ? [
+          ['[', step(-1)],
+          [']', step(1)],
+          ['0', () => router.push('/')],
+          ['h', () => router.push('/shelves/films')],
+        ]
+      : [],
+  );
   return (
     <header className={styles.rail}>
       <Link href="/" className={styles.mark}>

@@ -1,7 +1,9 @@
 import { troubleOf } from '@/db/trouble';
 import styles from './trouble-screen.module.css';
 
-type Found<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string; readonly nextStep: string };
+type Found<T> =
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly message: string; readonly nextStep: string };
 
 /** Runs a query; trouble with the shop's file becomes a sentence and a next step instead of a broken page. */
 export async function troubleIn<T>(query: () => Promise<T>): Promise<Found<T>> {

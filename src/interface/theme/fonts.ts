@@ -56,4 +56,6 @@ export const pointFont = localFont({
   declarations: [{ prop: 'unicode-range', value: 'U+28, U+29, U+2C, U+2E, U+3A' }],
 });
 
-export const fontVariables = [dotFont, pointFont, headingFont, textFont, figureFont, figureSignsFont].map((font) => font.variable).join(' ');
+export const fontVariables = [dotFont, pointFont, headingFont, textFont, figureFont, figureSignsFont]
+  .map((font) => font.variable)
+  .join(' ');

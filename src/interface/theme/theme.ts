@@ -1,7 +1,18 @@
 import { createTheme, type MantineColorsTuple } from '@mantine/core';
 import field from './field.module.css';
 
-const ink: MantineColorsTuple = ['#eef1f6', '#dbe1ea', '#b5c0d2', '#8c9db9', '#6a7fa4', '#546c97', '#465f8d', '#2b3d5e', '#16223a', '#0e1727'];
+const ink: MantineColorsTuple = [
+  '#eef1f6',
+  '#dbe1ea',
+  '#b5c0d2',
+  '#8c9db9',
+  '#6a7fa4',
+  '#546c97',
+  '#465f8d',
+  '#2b3d5e',
+  '#16223a',
+  '#0e1727',
+];
 
 const fieldClasses = { label: field.label, description: field.description, error: field.error, input: field.input };
 const fieldDefaults = { inputWrapperOrder: ['label', 'description', 'input', 'error'] as const };

@@ -9,7 +9,8 @@ export const OUTCOME_WORDS: Readonly<Record<PullOutcome, string>> = {
 };
 
 /** The place in the turn, as the drawing numbers it. */
-export const turnNumber = (plan: Pick<TighteningPlan, 'order'>, position: number): number => plan.order.indexOf(position) + 1;
+export const turnNumber = (plan: Pick<TighteningPlan, 'order'>, position: number): number =>
+  plan.order.indexOf(position) + 1;
 
 /** `nut 7, stage 2` */
 export const stepName = (plan: TighteningPlan, step: Step): string =>
@@ -22,7 +23,8 @@ export function lineOf(plan: TighteningPlan, event: DoneEvent): string {
   return event.kind === 'pull' ? `${stepName(plan, step)}: ${OUTCOME_WORDS[event.outcome]}` : stepName(plan, step);
 }
 
-export const stageCount = (plan: TighteningPlan): number => Math.max(...plan.steps.map((step) => (step.kind === 'pull' ? step.stage + 1 : 1)));
+export const stageCount = (plan: TighteningPlan): number =>
+  Math.max(...plan.steps.map((step) => (step.kind === 'pull' ? step.stage + 1 : 1)));
 
 /** Whether the wrench has to be set anew for this step. */
 export function isNewSetting(plan: TighteningPlan, index: number): boolean {

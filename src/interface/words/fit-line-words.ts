@@ -11,8 +11,22 @@ export function lineWords(line: FitLine, fit: Fit, told: Tell): string {
   switch (line.kind) {
     case 'reading': {
       const { body, part, station, angle, typed, value_mm } = line;
-      const where = [partName(part, kindOf(fit).sides), fit.stations > 1 || part === 'strip' ? stationName(station) : '', fit.angles > 1 && (part === 'journal' || part === 'bore') ? angleName(angle, fit.angles) : ''].filter(Boolean).join(' ');
-      const from = [body.piece && `${kindOf(fit).piece ?? 'Part'} marked ${body.piece}`, body.instrument, body.by && `read by ${body.by}`, body.reportedBy && `reported by ${body.reportedBy}`, body.part_C === undefined ? '' : `part at ${body.part_C} °C`].filter(Boolean).join(', ');
+      const where = [
+        partName(part, kindOf(fit).sides),
+        fit.stations > 1 || part === 'strip' ? stationName(station) : '',
+        fit.angles > 1 && (part === 'journal' || part === 'bore') ? angleName(angle, fit.angles) : '',
+      ]
+        .filter(Boolean)
+        .join(' ');
+      const from = [
+        body.piece && `${kindOf(fit).piece ?? 'Part'} marked ${body.piece}`,
+        body.instrument,
+        body.by && `read by ${body.by}`,
+        body.reportedBy && `reported by ${body.reportedBy}`,
+        body.part_C === undefined ? '' : `part at ${body.part_C} °C`,
+      ]
+        .filter(Boolean)
+        .join(', ');
       return `${where}: “${typed}”, ${told(value_mm)}${from ? ` (${from})` : ''}`;
     }
     case 'felt':
@@ -34,4 +48,4 @@ export function lineWords(line: FitLine, fit: Fit, told: Tell): string {
     case 'strike':
       return 'Struck';
   }
-} // prettier-ignore
+}

@@ -1,6 +1,5 @@
 import type { StretchSegment } from '@/core/fastener';
 
-
 /** A set of fasteners tightened by stretch, with its target and its ceiling. */
 export interface BoltSet {
   readonly id: string;

@@ -2,7 +2,19 @@ import { notesToAgree, readLength, readTorque } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
 import type { Leaf, LeafKind } from './leaf';
 
-type Read = Pick<Leaf, 'kind' | 'readingIndex' | 'min_Nm' | 'max_Nm' | 'min_deg' | 'max_deg' | 'min_mm' | 'max_mm' | 'agreedNotes' | 'conditionText'>;
+type Read = Pick<
+  Leaf,
+  | 'kind'
+  | 'readingIndex'
+  | 'min_Nm'
+  | 'max_Nm'
+  | 'min_deg'
+  | 'max_deg'
+  | 'min_mm'
+  | 'max_mm'
+  | 'agreedNotes'
+  | 'conditionText'
+>;
 
 /** What a person says that a leaf holds; a torque may turn out to be a pull on a lever, or a turn. */
 export type LeafContent = Exclude<LeafKind, 'lever-pull' | 'turn'>;
@@ -15,7 +27,16 @@ export interface LeafText {
   readonly readingIndex: number;
 }
 
-const NOTHING = { readingIndex: 0, min_Nm: null, max_Nm: null, min_deg: null, max_deg: null, min_mm: null, max_mm: null, agreedNotes: [] };
+const NOTHING = {
+  readingIndex: 0,
+  min_Nm: null,
+  max_Nm: null,
+  min_deg: null,
+  max_deg: null,
+  min_mm: null,
+  max_mm: null,
+  agreedNotes: [],
+};
 
 const LENGTHS: ReadonlySet<LeafContent> = new Set(['stretch', 'clearance', 'end-float']);
 
@@ -43,6 +64,7 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
     throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
   const index = Math.max(readingIndex, 0);
   const reading = print.readings[index];
-  if (!reading) throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
+  if (!reading)
+    throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
   return { ...shared, kind: print.kind, readingIndex: index, min_Nm: reading.min_Nm, max_Nm: reading.max_Nm };
 }

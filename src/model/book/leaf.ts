@@ -1,4 +1,13 @@
-export const LEAF_KINDS = ['torque', 'lever-pull', 'turn', 'stretch', 'clearance', 'end-float', 'order', 'note'] as const;
+export const LEAF_KINDS = [
+  'torque',
+  'lever-pull',
+  'turn',
+  'stretch',
+  'clearance',
+  'end-float',
+  'order',
+  'note',
+] as const;
 
 export type LeafKind = (typeof LEAF_KINDS)[number];
 

@@ -35,7 +35,8 @@ export function appliesTo(source: Source, engine: Pick<Engine, 'year' | 'engineN
   const { year, engineNumber } = engine;
   if (year !== null && fromYear !== null && year < fromYear)
     return { applies: false, why: `it speaks of engines from ${fromYear}; this one is of ${year}` };
-  if (year !== null && toYear !== null && year > toYear) return { applies: false, why: `it speaks of engines to ${toYear}; this one is of ${year}` };
+  if (year !== null && toYear !== null && year > toYear)
+    return { applies: false, why: `it speaks of engines to ${toYear}; this one is of ${year}` };
   if (engineNumber && fromNumber && compareNumbers(engineNumber, fromNumber) < 0)
     return { applies: false, why: `it speaks of engines from number ${fromNumber}; this one is ${engineNumber}` };
   if (engineNumber && toNumber && compareNumbers(engineNumber, toNumber) > 0)
@@ -57,7 +58,14 @@ const KIND_WORDS: Readonly<Record<Source['kind'], string>> = {
 
 export const kindWords = (kind: Source['kind']): string => KIND_WORDS[kind];
 
-const middleOf = ({ min_Nm, max_Nm, min_mm, max_mm, min_deg, max_deg }: Leaf): { readonly of: string; readonly value: number } | undefined => {
+const middleOf = ({
+  min_Nm,
+  max_Nm,
+  min_mm,
+  max_mm,
+  min_deg,
+  max_deg,
+}: Leaf): { readonly of: string; readonly value: number } | undefined => {
   if (min_Nm !== null && max_Nm !== null) return { of: 'torque', value: (min_Nm + max_Nm) / 2 };
   if (min_mm !== null && max_mm !== null) return { of: 'length', value: (min_mm + max_mm) / 2 };
   return min_deg !== null && max_deg !== null ? { of: 'turn', value: (min_deg + max_deg) / 2 } : undefined;
@@ -106,7 +114,8 @@ export function rankedLeaves(
   return sorted.map(({ leaf, source, out }, i) => {
     const governs = i === 0 && out === undefined;
     const against = source.supersedesId === null ? '' : ' It supersedes the earlier leaf for this engine.';
-    const reason = out ?? (governs ? `Governs: ${kindWords(source.kind)}.${against}` : `Ranks lower: ${kindWords(source.kind)}.`);
+    const reason =
+      out ?? (governs ? `Governs: ${kindWords(source.kind)}.${against}` : `Ranks lower: ${kindWords(source.kind)}.`);
     return { leaf, source, governs, reason, ...(i > 0 && { offBy_pct: offBy(leaf, first.leaf) }) };
   });
 }

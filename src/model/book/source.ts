@@ -21,4 +21,12 @@ export interface Source {
 }
 
 /** What a plain source says beside its title. */
-export const PLAIN_SOURCE = { kind: 'manual', rank: null, fromYear: null, toYear: null, fromNumber: '', toNumber: '', supersedesId: null } as const;
+export const PLAIN_SOURCE = {
+  kind: 'manual',
+  rank: null,
+  fromYear: null,
+  toYear: null,
+  fromNumber: '',
+  toNumber: '',
+  supersedesId: null,
+} as const;

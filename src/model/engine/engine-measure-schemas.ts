@@ -25,36 +25,87 @@ const shell = Joi.string().trim().max(30).allow('').required();
 /** What a sheet of each kind holds. Shells and marks that do not match are refused with a sentence. */
 export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = {
   volumes: Joi.object({
-    bore_mm: positive('the bore'), stroke_mm: positive('the stroke'), cylinders: Joi.number().integer().min(1).max(48).required().label('the cylinders'),
-    overbore_mm: notNegative('the overbore'), chamber_cc: Joi.number().min(0).less(10_000), gasketBore_mm: Joi.number().greater(0).less(1000), gasket_mm: Joi.number().min(0).less(20),
-    deck_mm: Joi.number().min(-20).max(50), crown_cc: Joi.number().min(-1000).max(1000),
+    bore_mm: positive('the bore'),
+    stroke_mm: positive('the stroke'),
+    cylinders: Joi.number().integer().min(1).max(48).required().label('the cylinders'),
+    overbore_mm: notNegative('the overbore'),
+    chamber_cc: Joi.number().min(0).less(10_000),
+    gasketBore_mm: Joi.number().greater(0).less(1000),
+    gasket_mm: Joi.number().min(0).less(20),
+    deck_mm: Joi.number().min(-20).max(50),
+    crown_cc: Joi.number().min(-1000).max(1000),
   }),
   weights: Joi.object({
-    what: Joi.string().valid('rods', 'pieces').required(), name,
-    rods: Joi.array().items(Joi.object({ big_g: positive('the big end'), small_g: positive('the small end') })).max(48).required(),
-    pieces_g: Joi.array().items(Joi.number().greater(0).less(100_000).label('a piece')).max(48).required(), tolerance_g: notNegative('the tolerance'),
+    what: Joi.string().valid('rods', 'pieces').required(),
+    name,
+    rods: Joi.array()
+      .items(Joi.object({ big_g: positive('the big end'), small_g: positive('the small end') }))
+      .max(48)
+      .required(),
+    pieces_g: Joi.array().items(Joi.number().greater(0).less(100_000).label('a piece')).max(48).required(),
+    tolerance_g: notNegative('the tolerance'),
   }),
   balance: Joi.object({
-    report: name, unit: Joi.string().valid(...IMBALANCE_UNITS).required(),
-    planes: Joi.array().items(Joi.object({ name, before_gmm: notNegative('the imbalance before'), after_gmm: notNegative('the imbalance after'), allowed_gmm: Joi.number().greater(0) })).min(1).max(12).required(),
+    report: name,
+    unit: Joi.string()
+      .valid(...IMBALANCE_UNITS)
+      .required(),
+    planes: Joi.array()
+      .items(
+        Joi.object({
+          name,
+          before_gmm: notNegative('the imbalance before'),
+          after_gmm: notNegative('the imbalance after'),
+          allowed_gmm: Joi.number().greater(0),
+        }),
+      )
+      .min(1)
+      .max(12)
+      .required(),
   }),
   clocking: Joi.object({
-    marks: Joi.array().items(Joi.object({ name, at_deg: degrees.required(), kind: Joi.string().valid('gap', 'expander').required() })).min(1).max(12).required(),
-    pin_deg: degrees, thrust_deg: degrees, note: Joi.string().trim().max(300).allow('').required(),
+    marks: Joi.array()
+      .items(Joi.object({ name, at_deg: degrees.required(), kind: Joi.string().valid('gap', 'expander').required() }))
+      .min(1)
+      .max(12)
+      .required(),
+    pin_deg: degrees,
+    thrust_deg: degrees,
+    note: Joi.string().trim().max(300).allow('').required(),
   }),
   bearings: Joi.object({
     name: Joi.string().trim().max(80).default('Main bearings'),
-    journal_mm: positive('the journal'), journalStandard_mm: positive('the standard journal'), housing_mm: positive('the housing'), housingStandard_mm: positive('the standard housing'),
-    steps_mm: Joi.array().items(Joi.number().min(0).less(100).label('a step')).max(20).required(), tolerance_mm: notNegative('the tolerance'),
-    shells: Joi.array().items(Joi.object({ upper: shell, lower: shell })).max(24).required().custom((shells: readonly { upper: string; lower: string }[], helpers) => {
-      const at = shells.findIndex(({ upper, lower }) => upper.toLowerCase() !== lower.toLowerCase());
-      return at < 0 ? shells : helpers.message({ custom: `Bearing ${at + 1} has shells that do not match: “${shells[at]?.upper}” above, “${shells[at]?.lower}” below. They go back to the box.` });
-    }),
+    journal_mm: positive('the journal'),
+    journalStandard_mm: positive('the standard journal'),
+    housing_mm: positive('the housing'),
+    housingStandard_mm: positive('the standard housing'),
+    steps_mm: Joi.array().items(Joi.number().min(0).less(100).label('a step')).max(20).required(),
+    tolerance_mm: notNegative('the tolerance'),
+    shells: Joi.array()
+      .items(Joi.object({ upper: shell, lower: shell }))
+      .max(24)
+      .required()
+      .custom((shells: readonly { upper: string; lower: string }[], helpers) => {
+        const at = shells.findIndex(({ upper, lower }) => upper.toLowerCase() !== lower.toLowerCase());
+        return at < 0
+          ? shells
+          : helpers.message({
+              custom: `Bearing ${at + 1} has shells that do not match: “${shells[at]?.upper}” above, “${shells[at]?.lower}” below. They go back to the box.`,
+            });
+      }),
   }),
   marks: Joi.object({
-    pairs: Joi.array().items(Joi.object({ place: name, one: shell, other: shell })).max(60).required().custom((pairs: readonly { place: string; one: string; other: string }[], helpers) => {
-      const wrong = pairs.find(({ one, other }) => one.toLowerCase() !== other.toLowerCase());
-      return wrong ? helpers.message({ custom: `${wrong.place || 'A pair'} does not belong together: “${wrong.one}” and “${wrong.other}”.` }) : pairs;
-    }),
+    pairs: Joi.array()
+      .items(Joi.object({ place: name, one: shell, other: shell }))
+      .max(60)
+      .required()
+      .custom((pairs: readonly { place: string; one: string; other: string }[], helpers) => {
+        const wrong = pairs.find(({ one, other }) => one.toLowerCase() !== other.toLowerCase());
+        return wrong
+          ? helpers.message({
+              custom: `${wrong.place || 'A pair'} does not belong together: “${wrong.one}” and “${wrong.other}”.`,
+            })
+          : pairs;
+      }),
   }),
-}; // prettier-ignore
+};

@@ -1,6 +1,5 @@
 import type { RodWeight, ImbalanceUnit, PlaneImbalance, GapMark } from '@/core/fits';
 
-
 /** What is known of a whole engine beside its fits. Lengths mm, volumes cc, weights g. */
 export interface EngineMeasures {
   readonly volumes: {
@@ -14,9 +13,24 @@ export interface EngineMeasures {
     readonly deck_mm?: number;
     readonly crown_cc?: number;
   };
-  readonly weights: { readonly what: 'rods' | 'pieces'; readonly name: string; readonly rods: readonly RodWeight[]; readonly pieces_g: readonly number[]; readonly tolerance_g: number; };
-  readonly balance: { readonly report: string; readonly unit: ImbalanceUnit; readonly planes: readonly PlaneImbalance[]; };
-  readonly clocking: { readonly marks: readonly GapMark[]; readonly pin_deg?: number; readonly thrust_deg?: number; readonly note: string; };
+  readonly weights: {
+    readonly what: 'rods' | 'pieces';
+    readonly name: string;
+    readonly rods: readonly RodWeight[];
+    readonly pieces_g: readonly number[];
+    readonly tolerance_g: number;
+  };
+  readonly balance: {
+    readonly report: string;
+    readonly unit: ImbalanceUnit;
+    readonly planes: readonly PlaneImbalance[];
+  };
+  readonly clocking: {
+    readonly marks: readonly GapMark[];
+    readonly pin_deg?: number;
+    readonly thrust_deg?: number;
+    readonly note: string;
+  };
   readonly bearings: {
     /** `Main bearings`, `Big ends` */
     readonly name: string;
@@ -26,10 +40,12 @@ export interface EngineMeasures {
     readonly housingStandard_mm: number;
     readonly steps_mm: readonly number[];
     readonly tolerance_mm: number;
-    readonly shells: readonly { readonly upper: string; readonly lower: string; }[];
+    readonly shells: readonly { readonly upper: string; readonly lower: string }[];
   };
-  readonly marks: { readonly pairs: readonly { readonly place: string; readonly one: string; readonly other: string; }[]; };
-} // prettier-ignore
+  readonly marks: {
+    readonly pairs: readonly { readonly place: string; readonly one: string; readonly other: string }[];
+  };
+}
 export type MeasureKind = keyof EngineMeasures;
 
 export interface EngineMeasure<K extends MeasureKind = MeasureKind> {

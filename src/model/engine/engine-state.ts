@@ -6,7 +6,6 @@ import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from './engine';
 import type { HeatLog } from '@/model/heat/heat-log';
 
-
 /** A tightening with its lines and where they leave it. */
 export interface TighteningState {
   readonly tightening: Tightening;
@@ -34,20 +33,28 @@ export interface EngineState {
 
 export const time = (iso: string) => Date.parse(iso);
 
-export const cyclesOf = (heat: HeatLog): readonly CycleFact[] => heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C }) => ({
-  id,
-  ranFrom: time(ranFrom),
-  ranTo: time(ranTo),
-  highest_C,
-  ambient_C,
-}));
-export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] => heat.readings
-  .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
-  .sort((a, b) => a.at - b.at);
-export function retorqueOf(engine: Engine, joint: Joint, heat: HeatLog, tightenings: readonly TighteningState[]): RetorqueState {
+export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
+  heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C }) => ({
+    id,
+    ranFrom: time(ranFrom),
+    ranTo: time(ranTo),
+    highest_C,
+    ambient_C,
+  }));
+export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] =>
+  heat.readings
+    .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
+    .sort((a, b) => a.at - b.at);
+export function retorqueOf(
+  engine: Engine,
+  joint: Joint,
+  heat: HeatLog,
+  tightenings: readonly TighteningState[],
+): RetorqueState {
   const final = tightenings.filter(({ tightening }) => tightening.purpose === 'final').at(-1);
   const tightenedAt = final?.standing.complete ? final.standing.last?.at : undefined;
-  const answered = tightenings.flatMap(({ tightening, standing: now }) => tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : []
+  const answered = tightenings.flatMap(({ tightening, standing: now }) =>
+    tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : [],
   );
   return retorqueState({
     kind: engine.kind,

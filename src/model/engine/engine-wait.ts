@@ -2,7 +2,6 @@ import type { Step } from '@/core/tightening';
 import { type FitState, isHolding } from '@/model/fit/fit-state';
 import type { EngineState, JointState } from './engine-state';
 
-
 /** How an engine's tag is marked: work to be done now, waiting for something, held up, or at rest. */
 export type WaitState = 'ready' | 'waiting' | 'stop' | 'rest';
 
@@ -14,7 +13,7 @@ export interface Wait {
   readonly about?: number;
 }
 
-type Ranked = Wait & { readonly rank: number; };
+type Ranked = Wait & { readonly rank: number };
 
 const place = (step: Step | undefined): string => {
   if (!step) return '';
@@ -26,9 +25,15 @@ function jointWaits({ joint, final, openRetorque, retorque }: JointState): Ranke
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
   if (final && !final.standing.complete && final.standing.next > 0)
-    return { rank: 2, state: 'ready', waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.standing.next])}` };
-  if (retorque.state === 'cooling') return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };
-  if (retorque.state === 'waits-for-heat') return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle` };
+    return {
+      rank: 2,
+      state: 'ready',
+      waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.standing.next])}`,
+    };
+  if (retorque.state === 'cooling')
+    return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };
+  if (retorque.state === 'waits-for-heat')
+    return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle` };
   if (!final?.standing.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };
   return undefined;
 }

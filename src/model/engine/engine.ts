@@ -2,7 +2,6 @@ import type { HeadMetal } from '@/core/heat';
 import type { HousePractice } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
 
-
 export interface Engine {
   readonly id: string;
   readonly name: string;

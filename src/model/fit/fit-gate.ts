@@ -27,7 +27,8 @@ const ASKED: Readonly<Partial<Record<PlaceState, string>>> = {
   'not-measured': 'felt, not measured',
 };
 
-const askOf = ({ state, accepted, order }: FitPlace): string => `${accepted === undefined ? (ASKED[state] ?? state) : `accepted, improve: ${accepted}`}${order ? ` (on order: ${order})` : ''}`;
+const askOf = ({ state, accepted, order }: FitPlace): string =>
+  `${accepted === undefined ? (ASKED[state] ?? state) : `accepted, improve: ${accepted}`}${order ? ` (on order: ${order})` : ''}`;
 
 /** `Main bearings, oil clearance, 2 and 3` */
 function placesName({ fit }: FitState, names: readonly string[]): string {
@@ -43,20 +44,29 @@ function linesOf(standing: FitState, says: (place: FitPlace) => string | undefin
     const said = says(place);
     if (said !== undefined) bySaying.set(said, [...(bySaying.get(said) ?? []), place.name]);
   }
-  return [...bySaying].map(([said, names]) => ({ fitId: standing.fit.id, line: `${placesName(standing, names)}: ${said}` }));
+  return [...bySaying].map(([said, names]) => ({
+    fitId: standing.fit.id,
+    line: `${placesName(standing, names)}: ${said}`,
+  }));
 }
 
 /** Limits that were taken from a leaf which has been corrected since. */
-const correctedOf = ({ fit, page }: FitState): readonly GateLine[] => page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
+const correctedOf = ({ fit, page }: FitState): readonly GateLine[] =>
+  page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
 
 /** Where a strip lies in a bearing of this engine: nothing may turn the shaft. */
-export const stripsIn = (standings: readonly FitState[]): readonly string[] => standings.flatMap((standing) => standing.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(standing, [name])));
+export const stripsIn = (standings: readonly FitState[]): readonly string[] =>
+  standings.flatMap((standing) =>
+    standing.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(standing, [name])),
+  );
 
 /** The gate that an engine’s fits put before one of its joints. */
 export function gateOf(standings: readonly FitState[], jointId: string): Gate {
   const closing = standings.filter(({ fit }) => fit.holds.includes(jointId));
   return {
-    held: closing.flatMap((standing) => linesOf(standing, ({ state }) => (isHolding(state) ? 'out of limits' : undefined))),
+    held: closing.flatMap((standing) =>
+      linesOf(standing, ({ state }) => (isHolding(state) ? 'out of limits' : undefined)),
+    ),
     asks: closing.flatMap((standing) => [
       ...linesOf(standing, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
       ...correctedOf(standing),
@@ -76,4 +86,5 @@ export const guardsOfGate = ({ held, asks }: Gate): readonly Guard[] => [
 ];
 
 /** Fits of which every place is proven. */
-export const provenFits = (standings: readonly FitState[]): number => standings.filter(({ places }) => places.every(({ state }) => isProven(state))).length;
+export const provenFits = (standings: readonly FitState[]): number =>
+  standings.filter(({ places }) => places.every(({ state }) => isProven(state))).length;

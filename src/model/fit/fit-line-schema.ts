@@ -6,16 +6,24 @@ const place = Joi.number().integer().min(0).max(199).required();
 
 const everyPlace = Joi.number().integer().min(0).max(199).allow(null).required();
 
-const shared = { id: Joi.string().min(8).max(60).required(), kind: Joi.string(), at: Joi.string().isoDate().required() };
+const shared = {
+  id: Joi.string().min(8).max(60).required(),
+  kind: Joi.string(),
+  at: Joi.string().isoDate().required(),
+};
 
 const words = (most = 300) => Joi.string().trim().max(most).allow('').default('');
 
 const degrees = Joi.number().min(-40).max(150);
 
-const answers = Joi.object(Object.fromEntries(Object.keys(CONDITIONS).map((id) => [id, Joi.string().valid('yes', 'no')]))).default({});
+const answers = Joi.object(
+  Object.fromEntries(Object.keys(CONDITIONS).map((id) => [id, Joi.string().valid('yes', 'no')])),
+).default({});
 
 const readingBody = Joi.object({
-  unit: Joi.string().valid(...Object.keys(READING_UNITS_MM)).required(),
+  unit: Joi.string()
+    .valid(...Object.keys(READING_UNITS_MM))
+    .required(),
   standard_mm: Joi.number().greater(0).less(10_000),
   instrument: Joi.string().trim().max(80).allow('').required(),
   resolution_mm: Joi.number().greater(0).max(1),
@@ -26,26 +34,61 @@ const readingBody = Joi.object({
   answers,
   bolts: Joi.string().max(120),
   piece: Joi.string().trim().max(20),
-}); // prettier-ignore
+});
 
-const reason = (message: string) => Joi.string().trim().min(3).max(400).required().messages({ 'string.empty': message, 'string.min': message });
+const reason = (message: string) =>
+  Joi.string().trim().min(3).max(400).required().messages({ 'string.empty': message, 'string.min': message });
 
 /** What each kind of line carries. */
 export const LINE_SCHEMAS: Readonly<Record<FitLineKind, Joi.ObjectSchema>> = {
   reading: Joi.object({
-    ...shared, place, part: Joi.string().valid(...PARTS).required(), station: Joi.number().integer().min(0).max(99).required(),
-    angle: Joi.number().integer().min(0).max(35).required(), value_mm: Joi.number().required(), typed: Joi.string().trim().min(1).max(60).required(), body: readingBody.required(),
+    ...shared,
+    place,
+    part: Joi.string()
+      .valid(...PARTS)
+      .required(),
+    station: Joi.number().integer().min(0).max(99).required(),
+    angle: Joi.number().integer().min(0).max(35).required(),
+    value_mm: Joi.number().required(),
+    typed: Joi.string().trim().min(1).max(60).required(),
+    body: readingBody.required(),
   }),
-  felt: Joi.object({ ...shared, place, body: Joi.object({ words: reason('Say what was felt.'), by: Joi.string().max(60) }).required() }),
+  felt: Joi.object({
+    ...shared,
+    place,
+    body: Joi.object({ words: reason('Say what was felt.'), by: Joi.string().max(60) }).required(),
+  }),
   affirm: Joi.object({ ...shared, place: everyPlace, body: Joi.object({ answers }).required() }),
-  change: Joi.object({ ...shared, place: everyPlace, body: Joi.object({ change: Joi.string().valid(...Object.keys(CHANGES)).required(), words: words() }).required() }),
-  accept: Joi.object({ ...shared, place, body: Joi.object({ reason: reason('Write down why it is accepted.') }).required() }),
-  remedy: Joi.object({ ...shared, place, body: Joi.object({ remedy: Joi.string().valid(...Object.keys(REMEDIES)).required(), words: words() }).required() }),
+  change: Joi.object({
+    ...shared,
+    place: everyPlace,
+    body: Joi.object({
+      change: Joi.string()
+        .valid(...Object.keys(CHANGES))
+        .required(),
+      words: words(),
+    }).required(),
+  }),
+  accept: Joi.object({
+    ...shared,
+    place,
+    body: Joi.object({ reason: reason('Write down why it is accepted.') }).required(),
+  }),
+  remedy: Joi.object({
+    ...shared,
+    place,
+    body: Joi.object({
+      remedy: Joi.string()
+        .valid(...Object.keys(REMEDIES))
+        .required(),
+      words: words(),
+    }).required(),
+  }),
   order: Joi.object({ ...shared, place, body: Joi.object({ words: reason('Say what is on order.') }).required() }),
   'strip-in': Joi.object({ ...shared, place, body: Joi.object({ width: Joi.string().max(40) }).required() }),
   'strip-out': Joi.object({ ...shared, place, body: Joi.object().required() }),
   strike: Joi.object({ ...shared, place: everyPlace, strikes: Joi.string().required(), body: Joi.object().required() }),
-}; // prettier-ignore
+};
 
 const kindSchema = Joi.object<{ kind: FitLineKind }>({
   kind: Joi.string()

@@ -18,8 +18,20 @@ import type { FitPageSays } from './fit-page';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [
-  'tight', 'loose', 'fault', 'too-close', 'stale', 'unmet', 'improve', 'open', 'unread', 'unjudged', 'not-measured', 'accepted', 'inside',
-] as const; // prettier-ignore
+  'tight',
+  'loose',
+  'fault',
+  'too-close',
+  'stale',
+  'unmet',
+  'improve',
+  'open',
+  'unread',
+  'unjudged',
+  'not-measured',
+  'accepted',
+  'inside',
+] as const;
 export type PlaceState = (typeof PLACE_STATES)[number];
 
 const PROVEN: ReadonlySet<PlaceState> = new Set(['inside', 'accepted']);
@@ -72,7 +84,12 @@ export interface FitState {
 /** A fit whose kind this program does not know is still shown, as a pair of diameters of one's own. */
 export const kindOf = (fit: Pick<Fit, 'kind'>): FitKind => fitKind(fit.kind) ?? (fitKind('own-pair') as FitKind);
 
-export const planOfFit = (fit: Fit): ReadingPlan => ({ kind: kindOf(fit), methods: fit.methods, stations: fit.stations, angles: fit.angles });
+export const planOfFit = (fit: Fit): ReadingPlan => ({
+  kind: kindOf(fit),
+  methods: fit.methods,
+  stations: fit.stations,
+  angles: fit.angles,
+});
 
 const conditionsOf = (kind: FitKind, part: Part): readonly ConditionId[] => kind.conditions[part] ?? [];
 
@@ -83,7 +100,11 @@ export function value20_mm(line: ReadingLine, fit: Fit): number {
   const { part_C, gauge_C } = line.body;
   if (part_C === undefined) return line.value_mm;
   const expansion = line.part === 'bore' ? fit.detail.expansion?.bore : fit.detail.expansion?.journal;
-  return sizeAt20C(line.value_mm, { expansion: expansion ?? STEEL_UM_PER_MK, at_C: part_C }, { expansion: STEEL_UM_PER_MK, at_C: gauge_C ?? part_C });
+  return sizeAt20C(
+    line.value_mm,
+    { expansion: expansion ?? STEEL_UM_PER_MK, at_C: part_C },
+    { expansion: STEEL_UM_PER_MK, at_C: gauge_C ?? part_C },
+  );
 }
 
 const STEEL_UM_PER_MK = 11.5;
@@ -123,7 +144,9 @@ function fold(lines: readonly FitLine[]): Folded {
       case 'remedy': {
         const reopens: readonly Part[] = REMEDIES[line.body.remedy].reopens;
         for (const [key, reading] of [...current]) if (reopens.includes(reading.part)) lay(key);
-        folded.remedy = line.body.words ? `${REMEDIES[line.body.remedy].name}: ${line.body.words}` : REMEDIES[line.body.remedy].name;
+        folded.remedy = line.body.words
+          ? `${REMEDIES[line.body.remedy].name}: ${line.body.words}`
+          : REMEDIES[line.body.remedy].name;
         folded.accepted = undefined;
         folded.order = undefined;
         break;
@@ -158,19 +181,40 @@ function isOpenedSince(reading: ReadingLine, { rounds }: FitContext): boolean {
 }
 
 /** Why a reading no longer counts; undefined where it does. */
-function staleReason(reading: ReadingLine, lines: readonly FitLine[], kind: FitKind, context: FitContext): string | undefined {
+function staleReason(
+  reading: ReadingLine,
+  lines: readonly FitLine[],
+  kind: FitKind,
+  context: FitContext,
+): string | undefined {
   const conditions = conditionsOf(kind, reading.part);
   const after = lines.slice(lines.indexOf(reading) + 1);
   const change = after.find((line) => line.kind === 'change' && isVoidedBy(line.body.change, reading.part, conditions));
-  if (change?.kind === 'change') return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
+  if (change?.kind === 'change')
+    return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
   if (conditions.includes('cap-final') && isOpenedSince(reading, context))
     return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
-  if (conditions.includes('final-bolts') && reading.body.bolts !== undefined && context.bolts !== undefined && reading.body.bolts !== context.bolts)
+  if (
+    conditions.includes('final-bolts') &&
+    reading.body.bolts !== undefined &&
+    context.bolts !== undefined &&
+    reading.body.bolts !== context.bolts
+  )
     return `Since it was read ${CHANGES['bolts-changed'].name}: ${reading.body.bolts} then, ${context.bolts} now.`;
   return undefined;
-} // prettier-ignore
+}
 
-function stateOf({ result, folded, stale, unmet }: { result: PlaceResult; folded: Folded; stale?: string; unmet?: string }): PlaceState {
+function stateOf({
+  result,
+  folded,
+  stale,
+  unmet,
+}: {
+  result: PlaceResult;
+  folded: Folded;
+  stale?: string;
+  unmet?: string;
+}): PlaceState {
   const { verdict } = result;
   if (result.fault) return 'fault';
   if (stale) return 'stale';
@@ -188,11 +232,20 @@ function fitPlace(fit: Fit, kind: FitKind, all: readonly FitLine[], place: numbe
   const lines = all.filter((line) => isAt(line, place));
   const folded = fold(lines);
   const readings = [...folded.current.values()];
-  const measured = readings.map((line) => ({ ...line, value_mm: value20_mm(line, fit), resolution_mm: line.body.resolution_mm }));
-  const result = placeResult(planOfFit(fit), measured, fit.wanted, { nominal_mm: fit.detail.nominal_mm, crush: fit.detail.shim?.crush });
+  const measured = readings.map((line) => ({
+    ...line,
+    value_mm: value20_mm(line, fit),
+    resolution_mm: line.body.resolution_mm,
+  }));
+  const result = placeResult(planOfFit(fit), measured, fit.wanted, {
+    nominal_mm: fit.detail.nominal_mm,
+    crush: fit.detail.shim?.crush,
+  });
   const first = <T>(reasons: readonly (T | undefined)[]) => reasons.find((reason) => reason !== undefined);
   const stale = first(readings.map((reading) => staleReason(reading, lines, kind, context)));
-  const unmet = first(readings.map((reading) => unmetCondition(conditionsOf(kind, reading.part), answersOf(reading, lines))));
+  const unmet = first(
+    readings.map((reading) => unmetCondition(conditionsOf(kind, reading.part), answersOf(reading, lines))),
+  );
   const state = stateOf({ result, folded, stale, unmet });
   const why = result.fault ?? stale ?? (state === 'unmet' ? unmet : undefined);
   return {
@@ -229,4 +282,5 @@ export function fitState(fit: Fit, lines: readonly FitLine[], context: FitContex
 }
 
 /** Worst first; of like standing in the order in which they were made. */
-export const worstFirst = (standings: readonly FitState[]): readonly FitState[] => [...standings].sort((a, b) => rank(a.state) - rank(b.state));
+export const worstFirst = (standings: readonly FitState[]): readonly FitState[] =>
+  [...standings].sort((a, b) => rank(a.state) - rank(b.state));

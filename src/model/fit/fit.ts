@@ -17,14 +17,20 @@ export const shimsIn = ({ fitted_mm, byPlace }: ShimDetail, place: number): read
   byPlace?.[place] ?? (fitted_mm > 0 ? [fitted_mm] : []);
 
 /** Their thickness together, mm. */
-export const stackOf_mm = (shims_mm: readonly number[]): number => Number(shims_mm.reduce((sum, one) => sum + one, 0).toPrecision(9));
+export const stackOf_mm = (shims_mm: readonly number[]): number =>
+  Number(shims_mm.reduce((sum, one) => sum + one, 0).toPrecision(9));
 
 /** What is known of a fit beside its limits. Lengths in mm. */
 export interface FitDetail {
   /** About how large it is: what a slipped zero is seen by, and what a rule works on where no diameter is measured. */
   readonly nominal_mm?: number;
   /** The packet of crushed strip: its range in its own unit. */
-  readonly packet?: { readonly name: string; readonly min_mm: number; readonly max_mm: number; readonly unit: ReadingUnit };
+  readonly packet?: {
+    readonly name: string;
+    readonly min_mm: number;
+    readonly max_mm: number;
+    readonly unit: ReadingUnit;
+  };
   readonly shim?: ShimDetail;
   /** µm/m·K of the inner and outer side, for readings away from 20 °C. */
   readonly expansion?: { readonly journal: number; readonly bore: number };

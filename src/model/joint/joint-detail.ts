@@ -70,15 +70,34 @@ export interface JointDetail {
 }
 
 const NOTHING_KNOWN: JointDetail['original'] = {
-  form: 'stud', grade: null, metalThread: null, seating_Nm: null, washer_mm: null, length_mm: null, threadLength_mm: null,
-  headHeight_mm: null, shankDiameter_mm: null, locking: 'none', prevailingLow_Nm: null, prevailingHigh_Nm: null, socket: 'not-tried',
-}; // prettier-ignore
+  form: 'stud',
+  grade: null,
+  metalThread: null,
+  seating_Nm: null,
+  washer_mm: null,
+  length_mm: null,
+  threadLength_mm: null,
+  headHeight_mm: null,
+  shankDiameter_mm: null,
+  locking: 'none',
+  prevailingLow_Nm: null,
+  prevailingHigh_Nm: null,
+  socket: 'not-tried',
+};
 
 export const PLAIN_DETAIL: JointDetail = {
   original: NOTHING_KNOWN,
   today: null,
   headFilm: null,
-  parent: { metal: null, engagement_mm: null, underHead: null, holeDepth_mm: null, grip_mm: null, nearHeat: false, boreMoves: false },
+  parent: {
+    metal: null,
+    engagement_mm: null,
+    underHead: null,
+    holeDepth_mm: null,
+    grip_mm: null,
+    nearHeat: false,
+    boreMoves: false,
+  },
   maker: null,
   adaptor: null,
   overrides: {},

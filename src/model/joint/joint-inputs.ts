@@ -3,7 +3,6 @@ import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import type { Joint } from './joint';
 
-
 /** A joint with everything its figure is made from. Plain rows in, core results out: nothing here touches a file. */
 export interface JointInputs {
   readonly joint: Joint;

@@ -1,5 +1,12 @@
 import { filmOfCondition } from '@/core/film';
-import { schoolWords, type LadderFastener, type LadderInput, type MakerFigure, type Override, type RungId } from '@/core/joint';
+import {
+  schoolWords,
+  type LadderFastener,
+  type LadderInput,
+  type MakerFigure,
+  type Override,
+  type RungId,
+} from '@/core/joint';
 import { readTorque, type TorqueReading } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
@@ -15,7 +22,8 @@ export function readingOfLeaf(leaf: Pick<Leaf, 'printedText' | 'readingIndex' | 
   const torque = leaf.kind === 'torque' || leaf.kind === 'lever-pull';
   const print = torque ? readTorque(leaf.printedText) : undefined;
   const reading = print && print.kind !== 'turn' ? print.readings[leaf.readingIndex] : undefined;
-  if (!reading) throw new DomainError('bad-field', 'The leaf gives no torque, so no setting can be reckoned from it.', 'leafId');
+  if (!reading)
+    throw new DomainError('bad-field', 'The leaf gives no torque, so no setting can be reckoned from it.', 'leafId');
   return reading;
 }
 
@@ -32,7 +40,8 @@ export const originalFacts = ({ joint }: Pick<JointInputs, 'joint'>): FastenerFa
 });
 
 /** What is on the joint today. */
-export const todayFacts = (setting: Pick<JointInputs, 'joint'>): FastenerFacts => setting.joint.detail.today ?? originalFacts(setting);
+export const todayFacts = (setting: Pick<JointInputs, 'joint'>): FastenerFacts =>
+  setting.joint.detail.today ?? originalFacts(setting);
 
 export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFastener {
   const grade = facts.grade === null ? undefined : gradeOn(shelves, facts.grade);
@@ -54,7 +63,11 @@ function makerOf({ joint, shelves }: JointInputs): MakerFigure | undefined {
   const print = atField('maker', () => readTorque(maker.text));
   const reading = print.kind === 'turn' ? undefined : print.readings[0];
   if (!reading || print.ambiguous)
-    throw new DomainError('bad-field', 'The maker’s figure must be one torque with its unit, such as “42 Nm”.', 'maker');
+    throw new DomainError(
+      'bad-field',
+      'The maker’s figure must be one torque with its unit, such as “42 Nm”.',
+      'maker',
+    );
   return { reading, printedText: maker.text, film: filmOn(shelves, maker.film), source: maker.source };
 }
 
@@ -71,8 +84,14 @@ function rangeReason({ joint, shelves }: JointInputs): string {
 }
 
 export const scaleOf = ({ name, unit, min, max, graduation, accuracy_pct, calibration }: Wrench) => ({
-  name, unit, min, max, graduation, accuracy_pct, ...(calibration.length > 0 && { calibration }),
-}); // prettier-ignore
+  name,
+  unit,
+  min,
+  max,
+  graduation,
+  accuracy_pct,
+  ...(calibration.length > 0 && { calibration }),
+});
 
 const reasoned = (overrides: Partial<Record<RungId, Override>>) =>
   Object.fromEntries(Object.entries(overrides).filter(([, override]) => override.reason.trim() !== ''));

@@ -32,7 +32,11 @@ export function computeJoint(setting: JointInputs): JointResult {
   const { joint, shelves } = setting;
   const byHand = wrenchNamed(setting);
   const first = ladder(ladderInput(setting, byHand));
-  const shelf = shelves.wrenches.map((wrench) => ({ ...scaleOf(wrench), id: wrench.id, overdue: isOverdue(wrench, setting) }));
+  const shelf = shelves.wrenches.map((wrench) => ({
+    ...scaleOf(wrench),
+    id: wrench.id,
+    overdue: isOverdue(wrench, setting),
+  }));
   const adaptor = joint.detail.overrides.adaptor ? undefined : (joint.detail.adaptor ?? undefined);
   const choice = chooseWrench(first.target_Nm, shelf, shelves.practice.window, adaptor);
   const chosen = joint.detail.wrenchByHand || !choice.chosen ? byHand : wrenchNamed(setting, choice.chosen.id);
@@ -41,7 +45,10 @@ export function computeJoint(setting: JointInputs): JointResult {
 }
 
 /** The figures of the stages, in the wrench's unit and in N·m. */
-export function stagesOfJoint(setting: JointInputs, { ladder: worked, wrench }: Pick<JointResult, 'ladder' | 'wrench'>): readonly PlannedStage[] {
+export function stagesOfJoint(
+  setting: JointInputs,
+  { ladder: worked, wrench }: Pick<JointResult, 'ladder' | 'wrench'>,
+): readonly PlannedStage[] {
   const { joint, leaf } = setting;
   const final = worked.setting.rounded;
   const reading = readingOfLeaf(leaf);
@@ -61,7 +68,10 @@ export const shaftOf = ({ turnShaft, rangeSchool }: Joint): boolean | 'before-la
   turnShaft || (rangeSchool === 'bottom-then-middle' ? 'before-last' : false);
 
 export const filmsName = ({ joint, shelves }: JointInputs): string => {
-  const [thread, head] = [filmOn(shelves, joint.todayFilm).name, joint.detail.headFilm === null ? null : filmOn(shelves, joint.detail.headFilm).name];
+  const [thread, head] = [
+    filmOn(shelves, joint.todayFilm).name,
+    joint.detail.headFilm === null ? null : filmOn(shelves, joint.detail.headFilm).name,
+  ];
   return head === null || head === thread ? thread : `${thread} in the thread, ${head} under the head`;
 };
 

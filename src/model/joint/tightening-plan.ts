@@ -14,7 +14,12 @@ export interface TighteningPlan {
   readonly unit: TorqueUnit;
   readonly wrenchName: string;
   /** `reason`: why this leaf was taken although another governs. */
-  readonly leaf: { readonly printedText: string; readonly source: string; readonly page: string; readonly reason?: string };
+  readonly leaf: {
+    readonly printedText: string;
+    readonly source: string;
+    readonly page: string;
+    readonly reason?: string;
+  };
   readonly filmName: string;
   readonly thread: string;
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;

@@ -11,4 +11,4 @@ export interface Tightening {
   readonly startedAt: string;
 }
 
-export type RecordedEvent = BenchEvent & { readonly recordedAt: string; };
+export type RecordedEvent = BenchEvent & { readonly recordedAt: string };

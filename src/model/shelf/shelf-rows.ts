@@ -2,7 +2,6 @@ import type { Grade, ParentMetal } from '@/core/fastener';
 import type { Film } from '@/core/film';
 import type { OwnThread } from '@/core/thread';
 
-
 export interface ShelfRows {
   readonly film: Film;
   readonly grade: Grade;

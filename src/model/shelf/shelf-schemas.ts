@@ -31,7 +31,9 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
   grade: Joi.object<Grade>({
     ...shared,
     tensile_MPa: mpa('the tensile strength'),
-    yield_MPa: mpa('the yield').max(Joi.ref('tensile_MPa')).messages({ 'number.max': 'The yield cannot be above the tensile strength.' }),
+    yield_MPa: mpa('the yield')
+      .max(Joi.ref('tensile_MPa'))
+      .messages({ 'number.max': 'The yield cannot be above the tensile strength.' }),
     proof_MPa: Joi.number()
       .greater(0)
       .max(Joi.ref('yield_MPa'))
@@ -41,10 +43,18 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
   thread: Joi.object<OwnThread>({
     ...shared,
     major_mm: Joi.number().min(1).max(100).required().label('the diameter'),
-    pitch_mm: Joi.number().min(0.2).less(Joi.ref('major_mm', { adjust: (major: number) => major / 2 })).required().label('the pitch')
+    pitch_mm: Joi.number()
+      .min(0.2)
+      .less(Joi.ref('major_mm', { adjust: (major: number) => major / 2 }))
+      .required()
+      .label('the pitch')
       .messages({ 'number.less': 'The pitch must be under half the diameter.' }),
-    angle_deg: Joi.number().valid(...OWN_ANGLES).required().label('the angle').messages({ 'any.only': 'The angle must be 60, 55 or 47.5 degrees.' }),
-  }), // prettier-ignore
+    angle_deg: Joi.number()
+      .valid(...OWN_ANGLES)
+      .required()
+      .label('the angle')
+      .messages({ 'any.only': 'The angle must be 60, 55 or 47.5 degrees.' }),
+  }),
   metal: Joi.object<ParentMetal>({
     ...shared,
     shearLow_MPa: mpa('the shear strength, low'),

@@ -23,7 +23,12 @@ export function overlaid<T extends { readonly id: string }>(shipped: readonly T[
   return [...shipped.map((row) => byId.get(row.id) ?? row), ...own.filter((row) => !ids.has(row.id))];
 }
 
-export const BUILT_IN = { film: SHELF_FILMS, grade: SHELF_GRADES, metal: SHELF_METALS, thread: [] as readonly OwnThread[] } as const;
+export const BUILT_IN = {
+  film: SHELF_FILMS,
+  grade: SHELF_GRADES,
+  metal: SHELF_METALS,
+  thread: [] as readonly OwnThread[],
+} as const;
 
 const found = <T extends { readonly id: string }>(rows: readonly T[], id: string, what: string, field: string): T => {
   const row = rows.find((one) => one.id === id);
@@ -32,11 +37,14 @@ const found = <T extends { readonly id: string }>(rows: readonly T[], id: string
 };
 
 /** @throws DomainError bad-field */
-export const filmOn = (shelves: Pick<Shelves, 'films'>, id: string): Film => found(shelves.films, id, 'film', 'todayFilm');
+export const filmOn = (shelves: Pick<Shelves, 'films'>, id: string): Film =>
+  found(shelves.films, id, 'film', 'todayFilm');
 
-export const gradeOn = (shelves: Pick<Shelves, 'grades'>, id: string): Grade => found(shelves.grades, id, 'grade', 'grade');
+export const gradeOn = (shelves: Pick<Shelves, 'grades'>, id: string): Grade =>
+  found(shelves.grades, id, 'grade', 'grade');
 
-export const metalOn = (shelves: Pick<Shelves, 'metals'>, id: string): ParentMetal => found(shelves.metals, id, 'metal', 'metal');
+export const metalOn = (shelves: Pick<Shelves, 'metals'>, id: string): ParentMetal =>
+  found(shelves.metals, id, 'metal', 'metal');
 
 /** What a thread is called in the tables: one of the shop's own goes by its figures, whatever the shop calls it. */
 export function designationOn({ threads }: Pick<Shelves, 'threads'>, text: string): string {

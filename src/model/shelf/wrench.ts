@@ -1,7 +1,6 @@
 import type { TorqueUnit } from '@/core/units';
 import type { CalibrationPoint } from '@/core/wrench';
 
-
 export interface Wrench {
   readonly id: string;
   readonly name: string;

@@ -1,6 +1,5 @@
 import type { StretchSegment } from '@/core/fastener';
 
-
 /** Bolts of one kind, tried in several films. */
 export interface FilmTrialRow {
   readonly id: string;

@@ -8,7 +8,12 @@ type Named<T> = Omit<T, 'thread'> & { readonly thread: string };
 
 export const fastenerOps = {
   'identify-thread': op(
-    Joi.object<ThreadMeasured>({ major_mm: number().required(), pitch_mm: number(), tpi: number(), tolerance_mm: number() }),
+    Joi.object<ThreadMeasured>({
+      major_mm: number().required(),
+      pitch_mm: number(),
+      tpi: number(),
+      tolerance_mm: number(),
+    }),
     (fields) => withNotes(identifyThread(fields)),
   ),
   'standard-torque': op(

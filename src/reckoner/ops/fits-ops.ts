@@ -55,8 +55,10 @@ function wantedGap({ min_mm, max_mm, perBore }: GapWanted): Parameters<typeof ri
   if (perBore && (min_mm !== undefined || max_mm !== undefined))
     throw new DomainError('bad-field', 'Give min_mm and max_mm, or perBore, not both.', 'wanted.perBore');
   if (perBore) return { perBore };
-  if (min_mm === undefined) throw new DomainError('missing-field', 'The field wanted.min_mm is missing; or give perBore.', 'wanted.min_mm');
-  if (max_mm === undefined) throw new DomainError('missing-field', 'The field wanted.max_mm is missing; or give perBore.', 'wanted.max_mm');
+  if (min_mm === undefined)
+    throw new DomainError('missing-field', 'The field wanted.min_mm is missing; or give perBore.', 'wanted.min_mm');
+  if (max_mm === undefined)
+    throw new DomainError('missing-field', 'The field wanted.max_mm is missing; or give perBore.', 'wanted.max_mm');
   return { min_mm, max_mm };
 }
 
@@ -71,9 +73,12 @@ export const fitsOps = {
     }),
     (fields) => ({ result: clearance(fields) }),
   ),
-  feelers: op(Joi.object<{ goes_mm: number[]; stops_mm: number[] }>({ goes_mm: numbers, stops_mm: numbers }), ({ goes_mm, stops_mm }) => ({
-    result: feelers(goes_mm, stops_mm),
-  })),
+  feelers: op(
+    Joi.object<{ goes_mm: number[]; stops_mm: number[] }>({ goes_mm: numbers, stops_mm: numbers }),
+    ({ goes_mm, stops_mm }) => ({
+      result: feelers(goes_mm, stops_mm),
+    }),
+  ),
   'end-float': op(
     Joi.object<{ readings_mm: FloatReading[]; limits?: Limits; resolution_mm?: number }>({
       readings_mm: Joi.array()
@@ -139,17 +144,31 @@ export const fitsOps = {
       kind: Joi.string().valid('journal', 'housing').required(),
       tolerance_mm: number().required(),
     }),
-    (fields) => ({ result: bearingSize(fields.measured_mm, fields.standard_mm, fields.steps_mm, fields.kind, fields.tolerance_mm) }),
+    (fields) => ({
+      result: bearingSize(fields.measured_mm, fields.standard_mm, fields.steps_mm, fields.kind, fields.tolerance_mm),
+    }),
   ),
   'at-20C': op(
-    Joi.object<{ length_mm: number; expansion_um_per_mK: number; measuredAt_C: number; gaugeExpansion_um_per_mK?: number }>({
+    Joi.object<{
+      length_mm: number;
+      expansion_um_per_mK: number;
+      measuredAt_C: number;
+      gaugeExpansion_um_per_mK?: number;
+    }>({
       length_mm: number().required(),
       expansion_um_per_mK: number().required(),
       measuredAt_C: number().required(),
       gaugeExpansion_um_per_mK: number(),
     }),
     (fields) => ({
-      result: { length_mm: at20C(fields.length_mm, fields.expansion_um_per_mK, fields.measuredAt_C, fields.gaugeExpansion_um_per_mK) },
+      result: {
+        length_mm: at20C(
+          fields.length_mm,
+          fields.expansion_um_per_mK,
+          fields.measuredAt_C,
+          fields.gaugeExpansion_um_per_mK,
+        ),
+      },
     }),
   ),
 };

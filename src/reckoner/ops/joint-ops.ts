@@ -19,7 +19,10 @@ interface BandFields extends Omit<Named<ClampBandInput>, 'muThread' | 'muHead'> 
   readonly muHead: BandFields['muThread'];
 }
 
-const withMiddle = (range: BandFields['muThread']) => ({ ...range, middle: range.middle ?? Math.sqrt(range.low * range.high) });
+const withMiddle = (range: BandFields['muThread']) => ({
+  ...range,
+  middle: range.middle ?? Math.sqrt(range.low * range.high),
+});
 
 const bandFields = {
   thread: Joi.string().required(),
@@ -36,7 +39,10 @@ const bandFields = {
 /** The fields of a band with its thread looked up and its middles filled in. */
 const bandOf = (fields: BandFields) => {
   const { thread, notes } = threadIn(fields.thread);
-  return { input: { ...fields, thread, muThread: withMiddle(fields.muThread), muHead: withMiddle(fields.muHead) }, notes };
+  return {
+    input: { ...fields, thread, muThread: withMiddle(fields.muThread), muHead: withMiddle(fields.muHead) },
+    notes,
+  };
 };
 
 export const jointOps = {
@@ -44,14 +50,20 @@ export const jointOps = {
     const found = threadIn(designation, 'designation');
     return { result: found.thread, notes: found.notes };
   }),
-  clamp: op(Joi.object<NamedFastener & { torque_Nm: number }>({ ...turnedFields, torque_Nm: number().required() }), (fields) => {
-    const { thread, notes } = threadIn(fields.thread);
-    return { result: clamp({ ...fields, thread }, fields.torque_Nm), notes };
-  }),
-  'torque-for': op(Joi.object<NamedFastener & { preload_N: number }>({ ...turnedFields, preload_N: number().required() }), (fields) => {
-    const { thread, notes } = threadIn(fields.thread);
-    return { result: torqueFor({ ...fields, thread }, fields.preload_N), notes };
-  }),
+  clamp: op(
+    Joi.object<NamedFastener & { torque_Nm: number }>({ ...turnedFields, torque_Nm: number().required() }),
+    (fields) => {
+      const { thread, notes } = threadIn(fields.thread);
+      return { result: clamp({ ...fields, thread }, fields.torque_Nm), notes };
+    },
+  ),
+  'torque-for': op(
+    Joi.object<NamedFastener & { preload_N: number }>({ ...turnedFields, preload_N: number().required() }),
+    (fields) => {
+      const { thread, notes } = threadIn(fields.thread);
+      return { result: torqueFor({ ...fields, thread }, fields.preload_N), notes };
+    },
+  ),
   correct: op(
     Joi.object<{ printed_Nm: number; from: NamedFastener; to: NamedFastener }>({
       printed_Nm: number().required(),
@@ -69,7 +81,11 @@ export const jointOps = {
     return { result: clampBand(input), notes };
   }),
   'monte-carlo': op(
-    Joi.object<BandFields & { samples: number; seed: number }>({ ...bandFields, samples: number().required(), seed: number().required() }),
+    Joi.object<BandFields & { samples: number; seed: number }>({
+      ...bandFields,
+      samples: number().required(),
+      seed: number().required(),
+    }),
     ({ samples, seed, ...fields }) => {
       const { input, notes } = bandOf(fields);
       return { result: monteCarlo({ ...input, samples, seed }), notes };

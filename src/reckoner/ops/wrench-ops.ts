@@ -20,7 +20,11 @@ const scale = Joi.object({
   calibration: Joi.array().items(Joi.object({ set: number().required(), true: number().required() })),
 });
 
-const adaptor = Joi.object({ wrenchLength_mm: number().required(), extension_mm: number().required(), angle_deg: number().required() });
+const adaptor = Joi.object({
+  wrenchLength_mm: number().required(),
+  extension_mm: number().required(),
+  angle_deg: number().required(),
+});
 
 export const wrenchOps = {
   wrench: op(

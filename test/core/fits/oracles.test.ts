@@ -1,6 +1,24 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { angleBetween, at20C, balanced, bearingSize, clearance, clockingDoubts, compression, displacement, endFloat, evenClocking, imbalance_gmm, matchPieces, matchRods, ringGap, roundness, runout, shims } from '@/core/fits'; // prettier-ignore
+import {
+  angleBetween,
+  at20C,
+  balanced,
+  bearingSize,
+  clearance,
+  clockingDoubts,
+  compression,
+  displacement,
+  endFloat,
+  evenClocking,
+  imbalance_gmm,
+  matchPieces,
+  matchRods,
+  ringGap,
+  roundness,
+  runout,
+  shims,
+} from '@/core/fits';
 import { codeOf } from '../code-of';
 
 /** Sizes in whole thousandths, so that sums in the oracles are exact. */
@@ -32,17 +50,41 @@ describe('clearance against the plainest reckoning', () => {
       }),
     ));
   test('a part that is round and parallel has neither; taper alone is no ovality', () => {
-    expect(roundness([[50, 50], [50, 50]], 'journal')).toMatchObject({ outOfRound_mm: 0, taper_mm: 0 }); // prettier-ignore
-    const tapered = roundness([[50, 50], [49.99, 49.99]], 'journal'); // prettier-ignore
+    expect(
+      roundness(
+        [
+          [50, 50],
+          [50, 50],
+        ],
+        'journal',
+      ),
+    ).toMatchObject({ outOfRound_mm: 0, taper_mm: 0 });
+    const tapered = roundness(
+      [
+        [50, 50],
+        [49.99, 49.99],
+      ],
+      'journal',
+    );
     expect([tapered.outOfRound_mm, Number(tapered.taper_mm.toFixed(9))]).toEqual([0, 0.01]);
-    const oval = roundness([[50, 49.99], [50, 49.99]], 'journal'); // prettier-ignore
+    const oval = roundness(
+      [
+        [50, 49.99],
+        [50, 49.99],
+      ],
+      'journal',
+    );
     expect([Number(oval.outOfRound_mm.toFixed(9)), oval.taper_mm]).toEqual([0.01, 0]);
   });
   test('both parts grown alike by heat keep nearly the same clearance, in whichever unit', () =>
     fc.assert(
       fc.property(journals, bores, micrometres(-5, 5), (journal, bore, more) => {
-        const shift = (grid_mm: readonly (readonly number[])[]) => grid_mm.map((station) => station.map((value) => value + more));
-        expect(clearance({ journal: shift(journal), bore: shift(bore) }).min_mm).toBeCloseTo(clearance({ journal, bore }).min_mm, 9);
+        const shift = (grid_mm: readonly (readonly number[])[]) =>
+          grid_mm.map((station) => station.map((value) => value + more));
+        expect(clearance({ journal: shift(journal), bore: shift(bore) }).min_mm).toBeCloseTo(
+          clearance({ journal, bore }).min_mm,
+          9,
+        );
       }),
     ));
 });
@@ -50,8 +92,17 @@ describe('clearance against the plainest reckoning', () => {
 describe('shims against trying every stack', () => {
   const stock = fc.array(micrometres(100, 600), { minLength: 1, maxLength: 7 });
   const stacksOf = (all: readonly number[], most: number): readonly (readonly number[])[] =>
-    Array.from({ length: 2 ** all.length - 1 }, (_, mask) => all.filter((__, i) => ((mask + 1) >> i) & 1)).filter(({ length }) => length <= most);
-  const input = fc.record({ stock_mm: stock, stack: fc.integer({ min: 1, max: 3 }), float_mm: micrometres(700, 1500), low: micrometres(0, 200), width: micrometres(20, 200), crush: micrometres(0, 60) }); // prettier-ignore
+    Array.from({ length: 2 ** all.length - 1 }, (_, mask) => all.filter((__, i) => ((mask + 1) >> i) & 1)).filter(
+      ({ length }) => length <= most,
+    );
+  const input = fc.record({
+    stock_mm: stock,
+    stack: fc.integer({ min: 1, max: 3 }),
+    float_mm: micrometres(700, 1500),
+    low: micrometres(0, 200),
+    width: micrometres(20, 200),
+    crush: micrometres(0, 60),
+  });
   test('none comes nearer, and of those as near none has fewer', () =>
     fc.assert(
       fc.property(input, ({ stock_mm, stack, float_mm, low, width, crush }) => {
@@ -59,10 +110,21 @@ describe('shims against trying every stack', () => {
         const crushed = { min_mm: crush, max_mm: crush + 0.02 };
         const away = (shims_mm: readonly number[]) =>
           Math.abs(float_mm - shims_mm.reduce((sum, one) => sum + one, 0) - (crush + 0.01) - (low + width / 2));
-        const { choice_mm, float, verdict, notes } = shims({ float_mm, fitted_mm: 0, wanted, crush: crushed, stock_mm, stack });
+        const { choice_mm, float, verdict, notes } = shims({
+          float_mm,
+          fitted_mm: 0,
+          wanted,
+          crush: crushed,
+          stock_mm,
+          stack,
+        });
         const best = Math.min(...stacksOf(stock_mm, stack).map(away));
         expect(away(choice_mm)).toBeCloseTo(best, 9);
-        const fewest = Math.min(...stacksOf(stock_mm, stack).filter((one) => away(one) < best + 1e-9).map(({ length }) => length)); // prettier-ignore
+        const fewest = Math.min(
+          ...stacksOf(stock_mm, stack)
+            .filter((one) => away(one) < best + 1e-9)
+            .map(({ length }) => length),
+        );
         expect(choice_mm).toHaveLength(fewest);
         expect(float.max_mm - float.min_mm).toBeCloseTo(0.02, 9);
         expect(notes.some(({ code }) => code === 'best-is-outside')).toBe(verdict !== 'inside');
@@ -72,7 +134,13 @@ describe('shims against trying every stack', () => {
   test('no shim is used that the drawer has not, nor one twice', () =>
     fc.assert(
       fc.property(input, ({ stock_mm, stack, float_mm, low, width }) => {
-        const { choice_mm } = shims({ float_mm, fitted_mm: 0, wanted: { min_mm: low, max_mm: low + width }, stock_mm, stack });
+        const { choice_mm } = shims({
+          float_mm,
+          fitted_mm: 0,
+          wanted: { min_mm: low, max_mm: low + width },
+          stock_mm,
+          stack,
+        });
         const left = [...stock_mm];
         for (const one of choice_mm) {
           const at = left.indexOf(one);
@@ -97,11 +165,15 @@ describe('shims against trying every stack', () => {
 describe('dials, rings and runout', () => {
   test('a dial that stood anywhere at the start reads the same float', () =>
     fc.assert(
-      fc.property(fc.array(micrometres(0, 300), { minLength: 1, maxLength: 5 }), micrometres(-200, 200), (floats, zero) => {
-        const from = (start: number) => endFloat(floats.map((float) => ({ push: start, pull: start + float })));
-        expect(from(zero).mean_mm).toBeCloseTo(from(0).mean_mm, 9);
-        expect(from(zero).spread_mm).toBeCloseTo(Math.max(...floats) - Math.min(...floats), 9);
-      }),
+      fc.property(
+        fc.array(micrometres(0, 300), { minLength: 1, maxLength: 5 }),
+        micrometres(-200, 200),
+        (floats, zero) => {
+          const from = (start: number) => endFloat(floats.map((float) => ({ push: start, pull: start + float })));
+          expect(from(zero).mean_mm).toBeCloseTo(from(0).mean_mm, 9);
+          expect(from(zero).spread_mm).toBeCloseTo(Math.max(...floats) - Math.min(...floats), 9);
+        },
+      ),
     ));
   test('a ring filed by what is missing comes to the least gap exactly, and is then inside', () =>
     fc.assert(
@@ -120,7 +192,9 @@ describe('dials, rings and runout', () => {
     [[0.005, 0.0035], 'bad-field'],
     [[0, 0.004], 'bad-field'],
     [[-0.001, 0.004], 'bad-field'],
-  ] as const)('shares of %j are refused', (perBore, code) => expect(codeOf(() => ringGap(70, 0.2, { perBore }))).toBe(code));
+  ] as const)('shares of %j are refused', (perBore, code) =>
+    expect(codeOf(() => ringGap(70, 0.2, { perBore }))).toBe(code),
+  );
   test('the full indicator reading does not care where the dial was set', () =>
     fc.assert(
       fc.property(micrometres(-100, 100), micrometres(0, 100), micrometres(-500, 500), (low, over, zero) => {
@@ -133,7 +207,11 @@ describe('dials, rings and runout', () => {
 });
 
 describe('volumes', () => {
-  const make = fc.record({ bore: fc.integer({ min: 40, max: 120 }), stroke: fc.integer({ min: 40, max: 140 }), cylinders: fc.integer({ min: 1, max: 12 }) }); // prettier-ignore
+  const make = fc.record({
+    bore: fc.integer({ min: 40, max: 120 }),
+    stroke: fc.integer({ min: 40, max: 140 }),
+    cylinders: fc.integer({ min: 1, max: 12 }),
+  });
   test('twice the cylinders, twice the engine; twice the bore, four times', () =>
     fc.assert(
       fc.property(make, ({ bore, stroke, cylinders }) => {
@@ -152,7 +230,14 @@ describe('volumes', () => {
     expect((total_cuin / total_cc) * 1000).toBeCloseTo(61.0237, 4);
   });
   test('a thicker gasket lowers the ratio, a skimmed head raises it, a dish lowers it', () => {
-    const base = { bore_mm: 75, stroke_mm: 90, chamber_cc: 55, gasket: { bore_mm: 77, thickness_mm: 1.2 }, deck_mm: 0.3, crown_cc: 0 };
+    const base = {
+      bore_mm: 75,
+      stroke_mm: 90,
+      chamber_cc: 55,
+      gasket: { bore_mm: 77, thickness_mm: 1.2 },
+      deck_mm: 0.3,
+      crown_cc: 0,
+    };
     const { ratio, swept_cc, clearance_cc } = compression(base);
     expect(ratio).toBeCloseTo((swept_cc + clearance_cc) / clearance_cc, 12);
     expect(compression({ ...base, gasket: { bore_mm: 77, thickness_mm: 1.6 } }).ratio).toBeLessThan(ratio);
@@ -227,7 +312,8 @@ describe('ring gaps round a piston', () => {
   test('turning the whole set changes nothing between the rings', () =>
     fc.assert(
       fc.property(fc.array(turn, { minLength: 2, maxLength: 4 }), turn, (gaps, by) => {
-        const marks = (shift: number) => gaps.map((deg, i) => ({ name: `Ring ${i + 1}`, at_deg: (deg + shift) % 360, kind: 'gap' as const }));
+        const marks = (shift: number) =>
+          gaps.map((deg, i) => ({ name: `Ring ${i + 1}`, at_deg: (deg + shift) % 360, kind: 'gap' as const }));
         const codes = (shift: number) => clockingDoubts({ marks: marks(shift) }).map(({ code }) => code);
         expect(codes(by)).toEqual(codes(0));
       }),
@@ -241,11 +327,14 @@ describe('ring gaps round a piston', () => {
       }),
     ));
   test('three rings spread evenly, set clear of the pin and the thrust side, raise no doubt', () =>
-    expect(clockingDoubts({ marks: evenClocking(['Top', 'Second', 'Oil'], 50), pin_deg: 90, thrust_deg: 0 })).toEqual([]));
+    expect(clockingDoubts({ marks: evenClocking(['Top', 'Second', 'Oil'], 50), pin_deg: 90, thrust_deg: 0 })).toEqual(
+      [],
+    ));
   test('an expander’s ends may lie together, not one over the other, and not beneath a gap', () => {
     const expander = (at_deg: number, name: string) => ({ name, at_deg, kind: 'expander' as const });
     const gap = { name: 'Oil ring', at_deg: 100, kind: 'gap' as const };
-    const codes = (marks: Parameters<typeof clockingDoubts>[0]['marks']) => clockingDoubts({ marks }).map(({ code }) => code);
+    const codes = (marks: Parameters<typeof clockingDoubts>[0]['marks']) =>
+      clockingDoubts({ marks }).map(({ code }) => code);
     expect(codes([expander(0, 'one end'), expander(2, 'the other')])).toEqual([]);
     expect(codes([expander(0, 'one end'), expander(0.5, 'the other')])).toEqual(['expander-overlaps']);
     expect(codes([gap, expander(110, 'one end')])).toEqual(['gaps-together']);

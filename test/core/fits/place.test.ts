@@ -32,7 +32,9 @@ const filled = (plan: ReadingPlan, values: readonly number[], resolution_mm?: nu
     .flat()
     .flatMap((cell, i) => {
       const value_mm = values[i];
-      return value_mm === undefined ? [] : [{ ...cell, value_mm, ...(resolution_mm !== undefined && { resolution_mm }) }];
+      return value_mm === undefined
+        ? []
+        : [{ ...cell, value_mm, ...(resolution_mm !== undefined && { resolution_mm }) }];
     });
 
 const mains = planOf('main-clearance', ['micrometer']);
@@ -43,7 +45,13 @@ describe('what is asked for', () => {
     const order = entryOrder(mains, 5);
     expect(order).toHaveLength(40);
     expect(order.slice(0, 20).every(({ part }) => part === 'journal')).toBe(true);
-    expect(order.slice(0, 5).map(({ place, station, angle }) => [place, station, angle])).toEqual([[0, 0, 0], [0, 0, 1], [0, 1, 0], [0, 1, 1], [1, 0, 0]]); // prettier-ignore
+    expect(order.slice(0, 5).map(({ place, station, angle }) => [place, station, angle])).toEqual([
+      [0, 0, 0],
+      [0, 0, 1],
+      [0, 1, 0],
+      [0, 1, 1],
+      [1, 0, 0],
+    ]);
     expect(new Set(order.map((cell) => `${cell.place} ${cellKey(cell)}`)).size).toBe(40);
   });
   test.each([
@@ -55,30 +63,48 @@ describe('what is asked for', () => {
     ['ring-gap', ['length'], ['length']],
     ['runout', ['dial'], ['high', 'low']],
   ] as const)('%s by %j asks for %j', (id, methods, parts) => {
-    expect([...new Set(cellGroups(planOf(id, methods)).flat().map(({ part }) => part))]).toEqual(parts); // prettier-ignore
+    expect([
+      ...new Set(
+        cellGroups(planOf(id, methods))
+          .flat()
+          .map(({ part }) => part),
+      ),
+    ]).toEqual(parts);
   });
-  test('a strip is asked for at both ends', () => expect(cellGroups(planOf('main-clearance', ['strip'])).flat()).toHaveLength(2));
+  test('a strip is asked for at both ends', () =>
+    expect(cellGroups(planOf('main-clearance', ['strip'])).flat()).toHaveLength(2));
 });
 
 describe('a pair of diameters', () => {
   const journal = [44.982, 44.981, 44.983, 44.982];
   const bore = [45.024, 45.026, 45.025, 45.027];
   test('least bore less greatest journal, and the other way; out-of-round and taper of both', () => {
-    const { figures, verdict, journal: j, bore: b, asked, read } = placeResult(mains, filled(mains, [...journal, ...bore], 0.001), { limits });
+    const {
+      figures,
+      verdict,
+      journal: j,
+      bore: b,
+      asked,
+      read,
+    } = placeResult(mains, filled(mains, [...journal, ...bore], 0.001), { limits });
     const [figure] = figures;
-    expect([figure?.least_mm, figure?.greatest_mm, figure?.mean_mm].map((value) => Number(value?.toFixed(5)))).toEqual([0.041, 0.046, 0.0435]);
+    expect([figure?.least_mm, figure?.greatest_mm, figure?.mean_mm].map((value) => Number(value?.toFixed(5)))).toEqual([
+      0.041, 0.046, 0.0435,
+    ]);
     expect(Number(figure?.doubt_mm.toFixed(6))).toBe(0.001414);
     expect([verdict, asked, read]).toEqual(['inside', 8, 8]);
-    expect([j?.outOfRound_mm, j?.taper_mm, b?.outOfRound_mm, b?.taper_mm].map((value) => Number(value?.toFixed(6)))).toEqual([
-      0.001, 0.001, 0.002, 0.001,
-    ]);
+    expect(
+      [j?.outOfRound_mm, j?.taper_mm, b?.outOfRound_mm, b?.taper_mm].map((value) => Number(value?.toFixed(6))),
+    ).toEqual([0.001, 0.001, 0.002, 0.001]);
   });
   test('asked for eight and read two: open, no figure and no verdict', () => {
     const found = placeResult(mains, filled(mains, [44.9, 44.9]), { limits });
     expect([found.asked, found.read, found.figures, found.verdict]).toEqual([8, 2, [], undefined]);
   });
   test('a journal over its bore is a fault, with the sentence', () =>
-    expect(placeResult(mains, filled(mains, [...bore, ...journal]), { limits }).fault).toMatch(/not smaller than its bore/));
+    expect(placeResult(mains, filled(mains, [...bore, ...journal]), { limits }).fault).toMatch(
+      /not smaller than its bore/,
+    ));
   test('readings in cells that are no longer asked for do not count', () => {
     const stray: PlaceReading = { part: 'journal', station: 5, angle: 0, value_mm: 10 };
     expect(placeResult(mains, [...filled(mains, [...journal, ...bore]), stray], { limits }).verdict).toBe('inside');
@@ -93,11 +119,18 @@ describe('a pair of diameters', () => {
     expect(ruled.wanted?.by).toBe('rule');
     expect(ruled.wanted?.hard.min_mm).toBeCloseTo(0.00075 * 44.982, 6);
     const both = placeResult(mains, filled(mains, [...journal, ...bore]), { rule, limits });
-    expect([both.wanted?.by, both.wanted?.hard, both.wanted?.ruleSays?.max_mm.toFixed(4)]).toEqual(['limits', limits, '0.0450']);
+    expect([both.wanted?.by, both.wanted?.hard, both.wanted?.ruleSays?.max_mm.toFixed(4)]).toEqual([
+      'limits',
+      limits,
+      '0.0450',
+    ]);
   });
   test('inside the hard limits but outside the soft ones: better is wanted', () => {
     const readings = filled(mains, [...journal, ...bore]);
-    expect(placeResult(mains, readings, { limits, soft: { min_mm: 0.03, max_mm: 0.042 } })).toMatchObject({ verdict: 'inside', improve: true });
+    expect(placeResult(mains, readings, { limits, soft: { min_mm: 0.03, max_mm: 0.042 } })).toMatchObject({
+      verdict: 'inside',
+      improve: true,
+    });
     expect(placeResult(mains, readings, { limits, soft: { min_mm: 0.03, max_mm: 0.05 } }).improve).toBe(false);
   });
   test('a press fit: the shaft is the larger, too little interference is loose', () => {
@@ -113,14 +146,20 @@ describe('a pair of diameters', () => {
 describe('crushed strip beside micrometers', () => {
   const plan = planOf('main-clearance', ['micrometer', 'strip'], 1, 1);
   test('both are figures of their own; the difference is told and nothing is averaged', () => {
-    const { figures, stripDifference_mm, verdict } = placeResult(plan, filled(plan, [44.982, 45.024, 0.05, 0.054]), { limits });
-    expect(figures.map(({ method, mean_mm }) => [method, Number(mean_mm.toFixed(4))])).toEqual([['micrometer', 0.042], ['strip', 0.052]]); // prettier-ignore
+    const { figures, stripDifference_mm, verdict } = placeResult(plan, filled(plan, [44.982, 45.024, 0.05, 0.054]), {
+      limits,
+    });
+    expect(figures.map(({ method, mean_mm }) => [method, Number(mean_mm.toFixed(4))])).toEqual([
+      ['micrometer', 0.042],
+      ['strip', 0.052],
+    ]);
     expect(stripDifference_mm).toBeCloseTo(0.01, 9);
     expect(verdict).toBe('inside');
   });
   test('the worse of the two is the verdict', () =>
     expect(placeResult(plan, filled(plan, [44.982, 45.024, 0.07, 0.054]), { limits }).verdict).toBe('loose'));
-  test('one end alone leaves it open', () => expect(placeResult(plan, filled(plan, [44.982, 45.024, 0.05]), { limits }).verdict).toBeUndefined());
+  test('one end alone leaves it open', () =>
+    expect(placeResult(plan, filled(plan, [44.982, 45.024, 0.05]), { limits }).verdict).toBeUndefined());
 });
 
 describe('play, gaps, runout', () => {
@@ -136,19 +175,29 @@ describe('play, gaps, runout', () => {
     const crush = { min_mm: 0.02, max_mm: 0.04 };
     const found = placeResult(dial, filled(dial, [0, 0.11, 0, 0, 0.11, 0]), float, { crush });
     expect(
-      [found.figures[0]?.least_mm, found.figures[0]?.greatest_mm, found.figures[0]?.uncrushed_mm].map((value) => Number(value?.toFixed(6))),
+      [found.figures[0]?.least_mm, found.figures[0]?.greatest_mm, found.figures[0]?.uncrushed_mm].map((value) =>
+        Number(value?.toFixed(6)),
+      ),
     ).toEqual([0.07, 0.09, 0.11]);
     expect(placeResult(dial, filled(dial, [0, 0.08, 0, 0, 0.08, 0]), float, { crush }).verdict).toBe('tight');
   });
   const feelers = planOf('rod-side', ['feelers'], 2);
   const side = { limits: { min_mm: 0.15, max_mm: 0.35 } };
   test.each([
-    [[0.2, 0.25, 0.2, 0.25], 'inside'], [[0.1, 0.15, 0.2, 0.25], 'tight'], [[0.4, 0.45, 0.2, 0.25], 'loose'],
-    [[0.35, 0.4, 0.2, 0.25], 'too-close'], [[0.1, 0.2, 0.2, 0.25], 'too-close'], [[0.3, 0.4, 0.2, 0.25], 'too-close'],
+    [[0.2, 0.25, 0.2, 0.25], 'inside'],
+    [[0.1, 0.15, 0.2, 0.25], 'tight'],
+    [[0.4, 0.45, 0.2, 0.25], 'loose'],
+    [[0.35, 0.4, 0.2, 0.25], 'too-close'],
+    [[0.1, 0.2, 0.2, 0.25], 'too-close'],
+    [[0.3, 0.4, 0.2, 0.25], 'too-close'],
   ] as const)('feelers %j: %s, and an interval, never a single figure', (values, verdict) => {
     const { figures, verdict: found } = placeResult(feelers, filled(feelers, values), side);
-    expect([found, figures[0]?.least_mm, figures[0]?.greatest_mm]).toEqual([verdict, Math.min(values[0], values[2]), Math.max(values[1], values[3])]);
-  }); // prettier-ignore
+    expect([found, figures[0]?.least_mm, figures[0]?.greatest_mm]).toEqual([
+      verdict,
+      Math.min(values[0], values[2]),
+      Math.max(values[1], values[3]),
+    ]);
+  });
   test('a ring’s gap by a rule on its bore', () => {
     const gap = planOf('ring-gap', ['length']);
     const wanted: Wanted = { rule: { perDiameter: [0.0035, 0.004] } };
@@ -160,7 +209,9 @@ describe('play, gaps, runout', () => {
     const plan = planOf('runout', ['dial'], 2);
     const readings = filled(plan, [0.02, -0.02, 0.01, 0]);
     expect(placeResult(plan, readings, { limits: { min_mm: 0, max_mm: 0.03 } })).toMatchObject({ verdict: 'loose' });
-    expect(placeResult(plan, readings, { limits: { min_mm: 0, max_mm: 0.03 }, as: 'eccentricity' })).toMatchObject({ verdict: 'inside' });
+    expect(placeResult(plan, readings, { limits: { min_mm: 0, max_mm: 0.03 }, as: 'eccentricity' })).toMatchObject({
+      verdict: 'inside',
+    });
     expect(placeResult(plan, filled(plan, [0, 0.02, 0.01, 0]), {}).fault).toMatch(/exchanged/);
   });
   test('the worst of several verdicts', () => {
@@ -177,10 +228,17 @@ describe('whatever is read', () => {
   const values = (j: readonly number[], b: readonly number[]) => [...j, ...b].map((value) => value / 1000);
   test('a finer instrument never makes a verdict less certain', () => {
     fc.assert(
-      fc.property(journals, bores, fc.integer({ min: 1, max: 20 }), fc.integer({ min: 2, max: 10 }), (j, b, step, finer) => {
-        const at = (resolution_mm: number) => placeResult(mains, filled(mains, values(j, b), resolution_mm), { limits }).verdict ?? 'too-close';
-        expect(certain[at(step / 1000 / finer)]).toBeGreaterThanOrEqual(certain[at(step / 1000)]);
-      }),
+      fc.property(
+        journals,
+        bores,
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 2, max: 10 }),
+        (j, b, step, finer) => {
+          const at = (resolution_mm: number) =>
+            placeResult(mains, filled(mains, values(j, b), resolution_mm), { limits }).verdict ?? 'too-close';
+          expect(certain[at(step / 1000 / finer)]).toBeGreaterThanOrEqual(certain[at(step / 1000)]);
+        },
+      ),
     );
   });
   test('reading in inches instead of mm changes no verdict', () => {
@@ -209,7 +267,10 @@ describe('whatever is read', () => {
       fc.property(leaf, leaf, leaf, (goes, gap, nearer) => {
         const stops = goes + gap + nearer;
         const said = judgeInterval([{ goes_mm: goes / 100, stops_mm: stops / 100 }], { min_mm: 0.15, max_mm: 0.35 });
-        const then = judgeInterval([{ goes_mm: goes / 100, stops_mm: (stops - nearer) / 100 }], { min_mm: 0.15, max_mm: 0.35 });
+        const then = judgeInterval([{ goes_mm: goes / 100, stops_mm: (stops - nearer) / 100 }], {
+          min_mm: 0.15,
+          max_mm: 0.35,
+        });
         if (said !== 'too-close') expect(then).toBe(said);
       }),
     );
@@ -219,7 +280,8 @@ describe('whatever is read', () => {
     const order: readonly (Verdict | undefined)[] = ['tight', 'inside', 'loose'];
     fc.assert(
       fc.property(fc.integer({ min: 10, max: 60 }), fc.integer({ min: 0, max: 30 }), (before, filed) => {
-        const verdict = (hundredths: number) => placeResult(gap, filled(gap, [hundredths / 100]), { limits: { min_mm: 0.28, max_mm: 0.4 } }).verdict;
+        const verdict = (hundredths: number) =>
+          placeResult(gap, filled(gap, [hundredths / 100]), { limits: { min_mm: 0.28, max_mm: 0.4 } }).verdict;
         expect(order.indexOf(verdict(before + filed))).toBeGreaterThanOrEqual(order.indexOf(verdict(before)));
       }),
     );

@@ -8,7 +8,11 @@ const decay = (tau: number, start: number, ambient: number, times: readonly numb
 
 describe('cooling', () => {
   test('an exact exponential gives its own time constant and the early end', () => {
-    const { tau_min, readyFrom_min, rms_C, used } = cooling({ ambient_C: 15, readings: decay(133, 90, 15, [40, 80, 130, 200]), target_C: 20 });
+    const { tau_min, readyFrom_min, rms_C, used } = cooling({
+      ambient_C: 15,
+      readings: decay(133, 90, 15, [40, 80, 130, 200]),
+      target_C: 20,
+    });
     expect(tau_min).toBeCloseTo(133, 4);
     expect(readyFrom_min).toBeCloseTo(133 * Math.log(90 / 5), 3);
     expect(rms_C).toBeCloseTo(0, 5);
@@ -16,7 +20,14 @@ describe('cooling', () => {
   });
 
   test('two readings: both ends by their formulas', () => {
-    const found = cooling({ ambient_C: 15, readings: [{ minutes: 60, C: 85 }, { minutes: 120, C: 65 }], target_C: 20 }); // prettier-ignore
+    const found = cooling({
+      ambient_C: 15,
+      readings: [
+        { minutes: 60, C: 85 },
+        { minutes: 120, C: 65 },
+      ],
+      target_C: 20,
+    });
     expect(found.readyFrom_min).toBeCloseTo(120 + (60 / Math.log(70 / 50)) * Math.log(50 / 5), 8);
     expect(found.readyBy_min).toBeCloseTo(60 + (60 * (5 ** -0.25 - 70 ** -0.25)) / (50 ** -0.25 - 70 ** -0.25), 8);
   });
@@ -35,7 +46,9 @@ describe('cooling', () => {
     const found = cooling({ ambient_C: 10, readings: [early, ...late], target_C: 15 });
     expect([found.used, found.notes.map((note) => note.code)]).toEqual([2, ['early-readings-left-out']]);
     expect(found.tau_min).toBeCloseTo(150, 6);
-    expect(cooling({ ambient_C: 10, readings: [{ minutes: 5, C: 95 }, late[0] as (typeof late)[0]], target_C: 15 }).used).toBe(2);
+    expect(
+      cooling({ ambient_C: 10, readings: [{ minutes: 5, C: 95 }, late[0] as (typeof late)[0]], target_C: 15 }).used,
+    ).toBe(2);
   });
 
   test('one reading borrows the time constant; its late end starts at the same rate', () => {
@@ -47,13 +60,33 @@ describe('cooling', () => {
   test.each([
     ['never', { ambient_C: 20, readings: [{ minutes: 60, C: 60 }], target_C: 20, tau_min: 100 }],
     ['missing-field', { ambient_C: 10, readings: [{ minutes: 60, C: 60 }], target_C: 20 }],
-    ['not-cooling', { ambient_C: 10, readings: [{ minutes: 60, C: 50 }, { minutes: 90, C: 55 }], target_C: 20 }],
+    [
+      'not-cooling',
+      {
+        ambient_C: 10,
+        readings: [
+          { minutes: 60, C: 50 },
+          { minutes: 90, C: 55 },
+        ],
+        target_C: 20,
+      },
+    ],
     ['bad-field', { ambient_C: 10, readings: [], target_C: 20 }],
     ['bad-field', { ambient_C: 10, readings: [{ minutes: 60, C: 9 }], target_C: 20 }],
-    ['bad-field', { ambient_C: 10, readings: [{ minutes: 60, C: 50 }, { minutes: 60, C: 49 }], target_C: 20 }],
+    [
+      'bad-field',
+      {
+        ambient_C: 10,
+        readings: [
+          { minutes: 60, C: 50 },
+          { minutes: 60, C: 49 },
+        ],
+        target_C: 20,
+      },
+    ],
     ['bad-field', { ambient_C: 10, readings: [{ minutes: -1, C: 50 }], target_C: 20, tau_min: 100 }],
     ['bad-field', { ambient_C: 10, readings: [{ minutes: 60, C: 50 }], target_C: 20, tau_min: 0 }],
-  ])('%s', (code, input) => expect(codeOf(() => cooling(input))).toBe(code)); // prettier-ignore
+  ])('%s', (code, input) => expect(codeOf(() => cooling(input))).toBe(code));
 
   test('beyond the last reading the early end never comes after the late one', () => {
     fc.assert(

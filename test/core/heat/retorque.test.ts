@@ -2,8 +2,19 @@ import { describe, expect, test } from '@jest/globals';
 import { retorqueState, type CycleFact, type HeadReadingFact } from '@/core/heat';
 
 const MIN = 60_000;
-const cycle = (id: string, from: number, to: number): CycleFact => ({ id, ranFrom: from * MIN, ranTo: to * MIN, highest_C: 88, ambient_C: 12 });
-const reading = (cycleId: string, at: number, head_C: number): HeadReadingFact => ({ cycleId, at: at * MIN, head_C, ambient_C: 12 });
+const cycle = (id: string, from: number, to: number): CycleFact => ({
+  id,
+  ranFrom: from * MIN,
+  ranTo: to * MIN,
+  highest_C: 88,
+  ambient_C: 12,
+});
+const reading = (cycleId: string, at: number, head_C: number): HeadReadingFact => ({
+  cycleId,
+  at: at * MIN,
+  head_C,
+  ambient_C: 12,
+});
 
 const base = {
   kind: 'car',
@@ -25,7 +36,10 @@ describe('where a retorque stands', () => {
 
   test('a run without a reading gives a rough window from the usual rate', () => {
     const now = retorqueState(base);
-    expect(now).toMatchObject({ state: 'cooling', window: { basis: 'highest-at-stop', tauFrom: 'usual', tau_min: 180, target_C: 17 } });
+    expect(now).toMatchObject({
+      state: 'cooling',
+      window: { basis: 'highest-at-stop', tauFrom: 'usual', tau_min: 180, target_C: 17 },
+    });
   });
 
   test('two readings give the engine its own rate; a later run borrows it', () => {
@@ -35,13 +49,23 @@ describe('where a retorque stands', () => {
     expect(own.window).toMatchObject({ basis: 'readings', tauFrom: 'this-run' });
     expect(own.window.from).toBeLessThan(own.window.by);
     const later = retorqueState({ ...base, readings, cycles: [...base.cycles, cycle('b', 2000, 2030)] });
-    expect(later).toMatchObject({ state: 'cooling', cycleId: 'b', window: { tauFrom: 'own-earlier-run', tau_min: own.window.tau_min } });
+    expect(later).toMatchObject({
+      state: 'cooling',
+      cycleId: 'b',
+      window: { tauFrom: 'own-earlier-run', tau_min: own.window.tau_min },
+    });
   });
 
   test('the clock alone opens nothing; a cold reading does', () => {
     expect(retorqueState({ ...base, readings: [reading('a', 9000, 17.1)] }).state).toBe('cooling');
-    expect(retorqueState({ ...base, readings: [reading('a', 600, 17)] })).toMatchObject({ state: 'open', steady: false });
-    expect(retorqueState({ ...base, readings: [reading('a', 600, 16.4), reading('a', 640, 15.9)] })).toMatchObject({ state: 'open', steady: true });
+    expect(retorqueState({ ...base, readings: [reading('a', 600, 17)] })).toMatchObject({
+      state: 'open',
+      steady: false,
+    });
+    expect(retorqueState({ ...base, readings: [reading('a', 600, 16.4), reading('a', 640, 15.9)] })).toMatchObject({
+      state: 'open',
+      steady: true,
+    });
   });
 
   test('an iron head may be a little warmer; the warm school needs no cooling', () => {

@@ -8,18 +8,27 @@ import { VDI_2230_ASSEMBLY, VDI_FRICTION } from '../../reference/vdi-2230-assemb
 import { codeOf } from '../code-of';
 
 const cells = VDI_2230_ASSEMBLY.flatMap((row) =>
-  VDI_FRICTION.map((mu, i) => ({ ...row, mu, preload: (row.preload_kN[i] ?? 0) * 1000, torque: row.torque_Nm[i] ?? 0 })),
+  VDI_FRICTION.map((mu, i) => ({
+    ...row,
+    mu,
+    preload: (row.preload_kN[i] ?? 0) * 1000,
+    torque: row.torque_Nm[i] ?? 0,
+  })),
 );
 
 describe('assembly tables of VDI 2230', () => {
   test.each(cells)('$thread $grade at $mu', ({ thread, bearing, yield_MPa, mu, preload, torque, torqueHalf }) => {
     const fastener: TurnedFastener = { thread: threadNamed(thread), muThread: mu, muHead: mu, bearing };
     const at90 = clamp(fastener, torque);
-    expect(Math.abs(torqueFor(fastener, preload).torque_Nm - torque)).toBeLessThanOrEqual(torque * 0.01 + torqueHalf + 50 * (torque / preload));
-    expect(Math.abs(at90.preload_N - preload)).toBeLessThanOrEqual(preload * 0.01 + 50 + torqueHalf * (preload / torque));
-    expect(Math.abs(clamp(fastener, torqueFor(fastener, preload).torque_Nm).equivalent_MPa / (0.9 * yield_MPa) - 1)).toBeLessThanOrEqual(
-      0.01 + 50 / preload,
+    expect(Math.abs(torqueFor(fastener, preload).torque_Nm - torque)).toBeLessThanOrEqual(
+      torque * 0.01 + torqueHalf + 50 * (torque / preload),
     );
+    expect(Math.abs(at90.preload_N - preload)).toBeLessThanOrEqual(
+      preload * 0.01 + 50 + torqueHalf * (preload / torque),
+    );
+    expect(
+      Math.abs(clamp(fastener, torqueFor(fastener, preload).torque_Nm).equivalent_MPa / (0.9 * yield_MPa) - 1),
+    ).toBeLessThanOrEqual(0.01 + 50 / preload);
   });
 });
 
@@ -74,7 +83,8 @@ describe('properties', () => {
         clampBand({ ...input, wrenchAccuracy_pct: 15 }),
         clampBand({ ...input, wrenchAccuracy_pct: 0, sharedFilm: false }),
       ];
-      const at = (end: 'low' | 'high') => clamp({ ...input, muThread: film.thread[end], muHead: film.head[end] }, 40).preload_N;
+      const at = (end: 'low' | 'high') =>
+        clamp({ ...input, muThread: film.thread[end], muHead: film.head[end] }, 40).preload_N;
       expect(fine.p5_N).toBeCloseTo(at('high'), 6);
       expect(fine.p95_N).toBeCloseTo(at('low'), 6);
       expect(coarse.p5_N).toBeLessThan(fine.p5_N);
@@ -85,20 +95,35 @@ describe('properties', () => {
 });
 
 describe('what is refused or noted', () => {
-  const base: TurnedFastener = { thread: threadNamed('M10'), muThread: 0.12, muHead: 0.12, bearing: { outer_mm: 14.63, inner_mm: 11 } };
+  const base: TurnedFastener = {
+    thread: threadNamed('M10'),
+    muThread: 0.12,
+    muHead: 0.12,
+    bearing: { outer_mm: 14.63, inner_mm: 11 },
+  };
   test.each([
-    ['no friction', { ...base, muThread: 0 }, 40], ['a face inside out', { ...base, bearing: { outer_mm: 9, inner_mm: 11 } }, 40], ['no torque', base, 0],
-    ['less than the locking nut takes', { ...base, prevailing_Nm: 50 }, 40], ['not a number', base, Number.NaN], ['a negative locking nut', { ...base, prevailing_Nm: -1 }, 40],
-  ])('%s', (_, one, torque) => expect(codeOf(() => clamp(one, torque))).toBe('bad-field')); // prettier-ignore
+    ['no friction', { ...base, muThread: 0 }, 40],
+    ['a face inside out', { ...base, bearing: { outer_mm: 9, inner_mm: 11 } }, 40],
+    ['no torque', base, 0],
+    ['less than the locking nut takes', { ...base, prevailing_Nm: 50 }, 40],
+    ['not a number', base, Number.NaN],
+    ['a negative locking nut', { ...base, prevailing_Nm: -1 }, 40],
+  ])('%s', (_, one, torque) => expect(codeOf(() => clamp(one, torque))).toBe('bad-field'));
 
   test('the slippery end of the film decides the note', () => {
     const dry = { ...base, muThread: 0.24, muHead: 0.24 };
     const codes = (yield_MPa: number) =>
-      correct(60, dry, { ...base, yield_MPa, slippery: { muThread: 0.08, muHead: 0.08 } }).notes.map((note) => note.code);
+      correct(60, dry, { ...base, yield_MPa, slippery: { muThread: 0.08, muHead: 0.08 } }).notes.map(
+        (note) => note.code,
+      );
     const { to } = correct(60, dry, { ...base, yield_MPa: 640, slippery: { muThread: 0.08, muHead: 0.08 } });
     expect(to.slippery?.utilisation).toBeGreaterThan(to.utilisation ?? 0);
     const stress = to.slippery?.equivalent_MPa ?? 0;
-    expect([codes(stress / 0.89), codes(stress / 0.95), codes(stress / 1.05)]).toEqual([[], ['over-limit'], ['over-yield']]);
+    expect([codes(stress / 0.89), codes(stress / 0.95), codes(stress / 1.05)]).toEqual([
+      [],
+      ['over-limit'],
+      ['over-yield'],
+    ]);
   });
 
   test('a locking nut twists the shank and is in K', () => {

@@ -2,7 +2,17 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SHELF_GRADES, SHELF_METALS, usualBearingFace } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
-import { clamp, guards, ladder, spreadOf, standardFigure, type GuardInput, type LadderFastener, type LadderInput, type RungId } from '@/core/joint';
+import {
+  clamp,
+  guards,
+  ladder,
+  spreadOf,
+  standardFigure,
+  type GuardInput,
+  type LadderFastener,
+  type LadderInput,
+  type RungId,
+} from '@/core/joint';
 import { readTorque, type TorqueReading } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 
@@ -13,15 +23,31 @@ const reading = (text: string): TorqueReading => {
   return print.readings[0]!;
 };
 const fastener = (name: string, part: Partial<LadderFastener> = {}): LadderFastener => ({
-  name, thread: threadNamed(name), bearing: usualBearingFace(threadNamed(name)), bearingSource: 'usual.', ...part,
-}); // prettier-ignore
+  name,
+  thread: threadNamed(name),
+  bearing: usualBearingFace(threadNamed(name)),
+  bearingSource: 'usual.',
+  ...part,
+});
 
 const original = fastener('3/8 BSF');
 const input = (part: Partial<LadderInput> = {}): LadderInput => ({
-  reading: reading('30 lb ft'), printedText: '30 lb ft', page: 'p. 1', rangeSchool: 'middle', rangeReason: 'house practice', original, today: original,
-  originalFilm: film('engine-oil'), originalFilmReason: 'oiled', threadFilm: film('engine-oil'), headFilm: film('engine-oil'),
-  wrench: { name: 'W', unit: 'lbf·ft', min: 5, max: 150, graduation: 0.5, accuracy_pct: 4 }, window: 'whole', overrides: {}, ...part,
-}); // prettier-ignore
+  reading: reading('30 lb ft'),
+  printedText: '30 lb ft',
+  page: 'p. 1',
+  rangeSchool: 'middle',
+  rangeReason: 'house practice',
+  original,
+  today: original,
+  originalFilm: film('engine-oil'),
+  originalFilmReason: 'oiled',
+  threadFilm: film('engine-oil'),
+  headFilm: film('engine-oil'),
+  wrench: { name: 'W', unit: 'lbf·ft', min: 5, max: 150, graduation: 0.5, accuracy_pct: 4 },
+  window: 'whole',
+  overrides: {},
+  ...part,
+});
 const ids = (one: LadderInput): readonly RungId[] => ladder(one).rungs.map((rung) => rung.id);
 const target = (part: Partial<LadderInput>) => ladder(input(part)).target_Nm;
 
@@ -33,27 +59,53 @@ describe('the rungs', () => {
   test('each change brings its rung, in order', () => {
     const today = fastener('M10', { grade: '8.8', prevailing: { low_Nm: 2, high_Nm: 6 } });
     const whole = input({
-      today, extremes: [film('dry-bare'), film('engine-oil')], threadFilm: film('moly-paste'), adaptor: { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 0 },
-      maker: { reading: reading('42 Nm'), printedText: '42 Nm', film: film('moly-paste'), source: 'packet' }, wrench: { ...input().wrench, calibration: [{ set: 20, true: 21 }] },
-    }); // prettier-ignore
-    expect(ids(whole)).toEqual(['printed', 'unit', 'range', 'condition', 'film', 'fastener', 'locking', 'maker', 'adaptor', 'calibration', 'wrench']);
+      today,
+      extremes: [film('dry-bare'), film('engine-oil')],
+      threadFilm: film('moly-paste'),
+      adaptor: { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 0 },
+      maker: { reading: reading('42 Nm'), printedText: '42 Nm', film: film('moly-paste'), source: 'packet' },
+      wrench: { ...input().wrench, calibration: [{ set: 20, true: 21 }] },
+    });
+    expect(ids(whole)).toEqual([
+      'printed',
+      'unit',
+      'range',
+      'condition',
+      'film',
+      'fastener',
+      'locking',
+      'maker',
+      'adaptor',
+      'calibration',
+      'wrench',
+    ]);
   });
   test('films, fastener and locking nut keep the clamp load of the original', () => {
     const any = fc.constantFrom(...SHELF_FILMS);
     const name = fc.constantFrom('M10', '3/8 UNF', '3/8 BSW', 'M9×1', '7/16 BSF');
     fc.assert(
-      fc.property(any, any, any, name, fc.double({ min: 0, max: 8, noNaN: true }), (book, inThread, underHead, substitute, tp) => {
-        const today = fastener(substitute, { grade: 'x', ...(tp > 0 && { prevailing: { low_Nm: tp, high_Nm: tp } }) });
-        const worked = ladder(input({ originalFilm: book, threadFilm: inThread, headFilm: underHead, today }));
-        const now = {
-          thread: today.thread,
-          bearing: today.bearing,
-          muThread: inThread.thread.middle,
-          muHead: underHead.head.middle,
-          prevailing_Nm: tp,
-        };
-        expect(clamp(now, worked.target_Nm).preload_N / worked.designed_N).toBeCloseTo(1, 9);
-      }),
+      fc.property(
+        any,
+        any,
+        any,
+        name,
+        fc.double({ min: 0, max: 8, noNaN: true }),
+        (book, inThread, underHead, substitute, tp) => {
+          const today = fastener(substitute, {
+            grade: 'x',
+            ...(tp > 0 && { prevailing: { low_Nm: tp, high_Nm: tp } }),
+          });
+          const worked = ladder(input({ originalFilm: book, threadFilm: inThread, headFilm: underHead, today }));
+          const now = {
+            thread: today.thread,
+            bearing: today.bearing,
+            muThread: inThread.thread.middle,
+            muHead: underHead.head.middle,
+            prevailing_Nm: tp,
+          };
+          expect(clamp(now, worked.target_Nm).preload_N / worked.designed_N).toBeCloseTo(1, 9);
+        },
+      ),
     );
   });
   test('the maker’s figure replaces, and its film is then in force', () => {
@@ -61,17 +113,24 @@ describe('the rungs', () => {
     const worked = ladder(input({ maker }));
     expect(worked.target_Nm).toBeCloseTo(42, 9);
     expect(worked.friction.thread).toEqual(film('moly-paste').thread);
-    expect(ladder(input({ maker, overrides: { maker: { value_Nm: null, reason: 'not ours' } } })).target_Nm).toBeCloseTo(target({}), 9);
+    expect(
+      ladder(input({ maker, overrides: { maker: { value_Nm: null, reason: 'not ours' } } })).target_Nm,
+    ).toBeCloseTo(target({}), 9);
   });
   test('a rung taken out changes nothing, one overruled is its figure, and both carry their reason', () => {
     const moly = { threadFilm: film('moly-paste'), headFilm: film('moly-paste') };
-    const out = ladder(input({ ...moly, overrides: { film: { value_Nm: null, reason: 'the figure was made for paste' } } }));
+    const out = ladder(
+      input({ ...moly, overrides: { film: { value_Nm: null, reason: 'the figure was made for paste' } } }),
+    );
     expect(out.target_Nm).toBeCloseTo(target({}), 9);
     expect(out.rungs.find((rung) => rung.id === 'film')?.override?.reason).toBe('the figure was made for paste');
     expect(target({ ...moly, overrides: { film: { value_Nm: 31, reason: 'tried' } } })).toBe(31);
     const adaptor = { wrenchLength_mm: 400, extension_mm: 100, angle_deg: 0 };
     expect(ladder(input({ adaptor })).setting.rounded).toBe(24);
-    expect(ladder(input({ adaptor, overrides: { adaptor: { value_Nm: null, reason: 'held at the square' } } })).setting.rounded).toBe(30);
+    expect(
+      ladder(input({ adaptor, overrides: { adaptor: { value_Nm: null, reason: 'held at the square' } } })).setting
+        .rounded,
+    ).toBe(30);
   });
   test('an unsaid condition shows the two extremes and does not move the figure', () => {
     const worked = ladder(input({ extremes: [film('dry-bare'), film('engine-oil')] }));
@@ -93,11 +152,24 @@ const metal = (id: string) => SHELF_METALS.find((one) => one.id === id)!;
 const guardInput = (part: Partial<GuardInput> = {}, ladderPart: Partial<LadderInput> = {}): GuardInput => {
   const strong = { ...original, yield_MPa: grade('12.9').yield_MPa };
   return {
-    ladder: ladder(input({ original: strong, today: strong, ...ladderPart })), original: strong, today: strong, substituted: false, pressed: { outer_mm: 22, inner_mm: 11 }, reach: {}, locking: 'none',
-    hearsay: false, agreed: [], nearHeat: false, boreMoves: false, todayFilmId: 'engine-oil', bookSays: null, bookFilmId: 'engine-oil',
-    wrench: { name: 'W', unit: 'lbf·ft', min: 5, max: 150, graduation: 0.5, overdue: false, windowFloor: 5 }, ...part,
+    ladder: ladder(input({ original: strong, today: strong, ...ladderPart })),
+    original: strong,
+    today: strong,
+    substituted: false,
+    pressed: { outer_mm: 22, inner_mm: 11 },
+    reach: {},
+    locking: 'none',
+    hearsay: false,
+    agreed: [],
+    nearHeat: false,
+    boreMoves: false,
+    todayFilmId: 'engine-oil',
+    bookSays: null,
+    bookFilmId: 'engine-oil',
+    wrench: { name: 'W', unit: 'lbf·ft', min: 5, max: 150, graduation: 0.5, overdue: false, windowFloor: 5 },
+    ...part,
   };
-}; // prettier-ignore
+};
 const codes = (part: Partial<GuardInput> = {}, ladderPart: Partial<LadderInput> = {}) =>
   guards(guardInput(part, ladderPart)).map((guard) => guard.code);
 const bolt = (yield_MPa: number, name = '3/8 BSF') => ({ ...fastener(name), yield_MPa });
@@ -107,33 +179,61 @@ describe('what stands against a figure', () => {
   test('yield is judged at the slippery end, with the middle beside it', () => {
     const worked = ladder(input());
     const stress = worked.load.slippery.equivalent_MPa;
-    const said = (share: number) => guards(guardInput({}, { today: bolt(stress / share), original: bolt(stress / share) }));
+    const said = (share: number) =>
+      guards(guardInput({}, { today: bolt(stress / share), original: bolt(stress / share) }));
     expect(said(0.89).map((one) => one.code)).toEqual([]);
     expect(said(0.95)[0]).toMatchObject({ code: 'over-limit', severity: 'stop' });
     expect(said(1.05)[0]?.message).toMatch(/past its yield: 105 %.*slippery end.*\d+ % at its middle/);
   });
   test.each([
-    ['a stripped thread', { parent: { thread: threadNamed('3/8 BSW'), metal: metal('aluminium-cast'), engagement_mm: 6 } }, ['engagement-short', 'strips']],
-    ['a thread that strips first', { parent: { thread: threadNamed('3/8 BSW'), metal: metal('aluminium-cast'), engagement_mm: 21 } }, ['strips-first']],
-    ['short engagement', { parent: { thread: threadNamed('3/8 BSW'), metal: metal('grey-iron'), engagement_mm: 14 } }, ['engagement-short', 'strips-first']],
+    [
+      'a stripped thread',
+      { parent: { thread: threadNamed('3/8 BSW'), metal: metal('aluminium-cast'), engagement_mm: 6 } },
+      ['engagement-short', 'strips'],
+    ],
+    [
+      'a thread that strips first',
+      { parent: { thread: threadNamed('3/8 BSW'), metal: metal('aluminium-cast'), engagement_mm: 21 } },
+      ['strips-first'],
+    ],
+    [
+      'short engagement',
+      { parent: { thread: threadNamed('3/8 BSW'), metal: metal('grey-iron'), engagement_mm: 14 } },
+      ['engagement-short', 'strips-first'],
+    ],
     ['pressure', { underHead: metal('aluminium-cast'), pressed: { outer_mm: 14, inner_mm: 11 } }, ['pressure']],
-    ['bottoming', { reach: { length_mm: 60, grip_mm: 40, holeDepth_mm: 15, threadLength_mm: 30 } }, ['bottoms-in-hole']],
+    [
+      'bottoming',
+      { reach: { length_mm: 60, grip_mm: 40, holeDepth_mm: 15, threadLength_mm: 30 } },
+      ['bottoms-in-hole'],
+    ],
     ['the shoulder', { reach: { length_mm: 60, grip_mm: 40, threadLength_mm: 15 } }, ['shoulder-first']],
     ['a weaker substitute', { substituted: true, socket: 'takes' as const, today: bolt(300) }, ['weaker']],
     ['a socket not tried', { substituted: true }, ['socket-not-tried']],
     ['a head that fouls', { substituted: true, socket: 'fouls' as const }, ['socket-fouls']],
     ['a bore that moves', { substituted: true, socket: 'takes' as const, boreMoves: true }, ['bore-moves']],
-    ['locker where the book says dry', { bookSays: 'dry', bookFilmId: 'dry-bare', todayFilmId: 'thread-locker' }, ['film-not-allowed']],
+    [
+      'locker where the book says dry',
+      { bookSays: 'dry', bookFilmId: 'dry-bare', todayFilmId: 'thread-locker' },
+      ['film-not-allowed'],
+    ],
     ['hearsay', { hearsay: true }, ['hearsay']],
     ['a limit taken for a target', { agreed: [{ code: 'upper-limit', message: 'A limit.' }] }, ['upper-limit']],
     ['another film than the maker’s', { makerFilm: { id: 'moly-paste', name: 'Moly' } }, ['maker-film']],
-    ['a nut that turns its stud', { today: { ...bolt(1100), prevailing: { low_Nm: 3, high_Nm: 9 } }, seating_Nm: 5 }, ['prevailing-above-seating']],
+    [
+      'a nut that turns its stud',
+      { today: { ...bolt(1100), prevailing: { low_Nm: 3, high_Nm: 9 } }, seating_Nm: 5 },
+      ['prevailing-above-seating'],
+    ],
     ['polymer near heat', { locking: 'polymer-nut' as const, nearHeat: true }, ['polymer-near-heat']],
     ['an overdue wrench', { wrench: { ...guardInput().wrench, overdue: true } }, ['check-overdue']],
-  ])('%s', (_, part, expected) => expect(codes(part)).toEqual(expected)); // prettier-ignore
+  ])('%s', (_, part, expected) => expect(codes(part)).toEqual(expected));
   test('a wrench off its scale stops, one low on it asks', () => {
     const on = (wrench: Partial<LadderInput['wrench']>, window: LadderInput['window']) =>
-      codes({ wrench: { ...guardInput().wrench, ...wrench, windowFloor: 50 } }, { wrench: { ...input().wrench, ...wrench }, window });
+      codes(
+        { wrench: { ...guardInput().wrench, ...wrench, windowFloor: 50 } },
+        { wrench: { ...input().wrench, ...wrench }, window },
+      );
     expect(on({ max: 20 }, 'whole')).toEqual(['off-scale']);
     expect(on({ max: 250 }, 'iso-20-100')).toEqual(['off-window']);
   });
@@ -158,7 +258,12 @@ describe('the spread', () => {
 });
 
 test('the standard figure is held under what the parent stands', () => {
-  const turned = { thread: threadNamed('M10'), bearing: usualBearingFace(threadNamed('M10')), muThread: 0.13, muHead: 0.13 };
+  const turned = {
+    thread: threadNamed('M10'),
+    bearing: usualBearingFace(threadNamed('M10')),
+    muThread: 0.13,
+    muHead: 0.13,
+  };
   const free = standardFigure(turned, 580);
   expect([free.limitedBy, free.preload_N]).toEqual(['proof', 0.75 * 580 * turned.thread.stressArea_mm2]);
   const held = standardFigure(turned, 580, { engagement_mm: 10, shear_MPa: 80 });

@@ -6,20 +6,40 @@ import { codeOf } from '../code-of';
 
 describe('read-length', () => {
   test.each([
-    ['0.05 mm', 0.05, 0.05, 'mm'], ['0,05 mm', 0.05, 0.05, 'mm'], ['1 1/64 in', 25.796875, 25.796875, 'in'], ['1-1/64"', 25.796875, 25.796875, 'in'],
-    ['.002" to .003"', 0.0508, 0.0762, 'in'], ['2-3 thou', 0.0508, 0.0762, 'thou'], ['2 mils', 0.0508, 0.0508, 'thou'], ['5 hundredths of a mm', 0.05, 0.05, '0.01 mm'],
-    ['5/100 mm', 0.05, 0.05, 'mm'], ['5 à 8/100 mm', 0.05, 0.08, 'mm'], ['50 µm', 0.05, 0.05, 'µm'], ['50 microns', 0.05, 0.05, 'µm'], ['0.002 ± 0.0005 in', 0.0381, 0.0635, 'in'],
-    ['3 tenths of a thou', 0.00762, 0.00762, '0.0001 in'], ['2 thousandths of an inch', 0.0508, 0.0508, 'thou'], ['1.5 cm', 15, 15, 'cm'], ['0-0.05 mm', 0, 0.05, 'mm'], ['1,050 µm', 1.05, 1.05, 'µm'],
+    ['0.05 mm', 0.05, 0.05, 'mm'],
+    ['0,05 mm', 0.05, 0.05, 'mm'],
+    ['1 1/64 in', 25.796875, 25.796875, 'in'],
+    ['1-1/64"', 25.796875, 25.796875, 'in'],
+    ['.002" to .003"', 0.0508, 0.0762, 'in'],
+    ['2-3 thou', 0.0508, 0.0762, 'thou'],
+    ['2 mils', 0.0508, 0.0508, 'thou'],
+    ['5 hundredths of a mm', 0.05, 0.05, '0.01 mm'],
+    ['5/100 mm', 0.05, 0.05, 'mm'],
+    ['5 à 8/100 mm', 0.05, 0.08, 'mm'],
+    ['50 µm', 0.05, 0.05, 'µm'],
+    ['50 microns', 0.05, 0.05, 'µm'],
+    ['0.002 ± 0.0005 in', 0.0381, 0.0635, 'in'],
+    ['3 tenths of a thou', 0.00762, 0.00762, '0.0001 in'],
+    ['2 thousandths of an inch', 0.0508, 0.0508, 'thou'],
+    ['1.5 cm', 15, 15, 'cm'],
+    ['0-0.05 mm', 0, 0.05, 'mm'],
+    ['1,050 µm', 1.05, 1.05, 'µm'],
   ] as const)('%j', (text, min, max, unit) => {
     const read = readLength(text);
     expect(read.min_mm).toBeCloseTo(min, 9);
     expect(read.max_mm).toBeCloseTo(max, 9);
     expect(read.unit).toBe(unit);
-  }); // prettier-ignore
+  });
 
   test.each([
-    ['', 'no-number'], ['25.4', 'no-unit'], ['-3 mm', 'negative'], ['0 mm', 'zero'], ['38 parsec', 'unknown-unit'], ['1 2 mm', 'unreadable'], ['1 mm 2 in 3 mm', 'unreadable'],
-  ])('%j is refused as %s', (text, code) => expect(codeOf(() => readLength(text))).toBe(code)); // prettier-ignore
+    ['', 'no-number'],
+    ['25.4', 'no-unit'],
+    ['-3 mm', 'negative'],
+    ['0 mm', 'zero'],
+    ['38 parsec', 'unknown-unit'],
+    ['1 2 mm', 'unreadable'],
+    ['1 mm 2 in 3 mm', 'unreadable'],
+  ])('%j is refused as %s', (text, code) => expect(codeOf(() => readLength(text))).toBe(code));
 
   test('two printed units are held against each other', () => {
     expect(readLength('0.05 mm (0.002 in)').crossCheck?.agrees).toBe(true);

@@ -1,7 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import { SHELF_FILMS } from '@/core/film';
 import { clamp, clampBand, torqueFor } from '@/core/joint';
-import { createRandom, filmTrial, monteCarlo, normalQuantile, startMonteCarlo, studentQuantile, type TrialPull } from '@/core/statistics';
+import {
+  createRandom,
+  filmTrial,
+  monteCarlo,
+  normalQuantile,
+  startMonteCarlo,
+  studentQuantile,
+  type TrialPull,
+} from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
 import { NEXT_BOLT_FACTOR, NORMAL, STUDENT } from '../../reference/quantile-tables';
 import { codeOf } from '../code-of';
@@ -34,7 +42,9 @@ describe('chance', () => {
     for (let i = 0; i < 100_000; i++) bins[Math.floor(uniform() * 10)]!++;
     for (const bin of bins) expect(Math.abs(bin - 10_000)).toBeLessThan(400);
   });
-  test.each([-1, 0.5, Number.NaN])('a seed of %d is refused', (seed) => expect(codeOf(() => createRandom(seed))).toBe('bad-field'));
+  test.each([-1, 0.5, Number.NaN])('a seed of %d is refused', (seed) =>
+    expect(codeOf(() => createRandom(seed))).toBe('bad-field'),
+  );
 });
 
 const base = {
@@ -46,13 +56,17 @@ const base = {
 };
 
 describe('the simulated band', () => {
-  test.each(SHELF_FILMS.flatMap((film) => [[film.name, film, true] as const, [film.name, film, false] as const]))('%s approaches the closed form', (_, film, sharedFilm) => {
-    const input = { ...base, muThread: film.thread, muHead: film.head, sharedFilm };
-    const [drawn, closed] = [monteCarlo({ ...input, samples: 400_000, seed: 11 }), clampBand(input)];
-    // The ends are what the band is for; where thread and head slip apart, the split lognormal shifts the middle by up to 2.3 %.
-    const most = { p5_N: 0.004, p95_N: 0.008, p50_N: sharedFilm ? 0.005 : 0.025, mean_N: sharedFilm ? 0.005 : 0.012 };
-    for (const end of ['p5_N', 'p50_N', 'p95_N', 'mean_N'] as const) expect(Math.abs(drawn[end] / closed[end] - 1)).toBeLessThan(most[end]);
-  }); // prettier-ignore
+  test.each(SHELF_FILMS.flatMap((film) => [[film.name, film, true] as const, [film.name, film, false] as const]))(
+    '%s approaches the closed form',
+    (_, film, sharedFilm) => {
+      const input = { ...base, muThread: film.thread, muHead: film.head, sharedFilm };
+      const [drawn, closed] = [monteCarlo({ ...input, samples: 400_000, seed: 11 }), clampBand(input)];
+      // The ends are what the band is for; where thread and head slip apart, the split lognormal shifts the middle by up to 2.3 %.
+      const most = { p5_N: 0.004, p95_N: 0.008, p50_N: sharedFilm ? 0.005 : 0.025, mean_N: sharedFilm ? 0.005 : 0.012 };
+      for (const end of ['p5_N', 'p50_N', 'p95_N', 'mean_N'] as const)
+        expect(Math.abs(drawn[end] / closed[end] - 1)).toBeLessThan(most[end]);
+    },
+  );
   test('drawn in pieces or at once it is the same', () => {
     const film = SHELF_FILMS[0]!;
     const input = { ...base, muThread: film.thread, muHead: film.head, samples: 5000, seed: 3 };
@@ -60,10 +74,17 @@ describe('the simulated band', () => {
     while (!run.advance(700)) expect(run.drawn()).toBeLessThan(5000);
     expect(run.band()).toEqual(monteCarlo(input));
   });
-  test.each([[0, 1], [5_000_001, 1], [10.5, 1], [100, -1]])('%d samples with seed %d are refused', (samples, seed) => {
+  test.each([
+    [0, 1],
+    [5_000_001, 1],
+    [10.5, 1],
+    [100, -1],
+  ])('%d samples with seed %d are refused', (samples, seed) => {
     const film = SHELF_FILMS[0]!;
-    expect(codeOf(() => monteCarlo({ ...base, muThread: film.thread, muHead: film.head, samples, seed }))).toBe('bad-field');
-  }); // prettier-ignore
+    expect(codeOf(() => monteCarlo({ ...base, muThread: film.thread, muHead: film.head, samples, seed }))).toBe(
+      'bad-field',
+    );
+  });
 });
 
 describe('a film trial', () => {
@@ -93,6 +114,8 @@ describe('a film trial', () => {
     expect(result.wear_pct).toBeCloseTo((1 / 0.95 - 1) * 100, 6);
   });
   test('a stretch that leaves nothing for friction is refused', () => {
-    expect(codeOf(() => filmTrial([{ bolt: '1', torque_Nm: 34, preload_N: 200_000 }], base, shelf))).toBe('no-friction');
+    expect(codeOf(() => filmTrial([{ bolt: '1', torque_Nm: 34, preload_N: 200_000 }], base, shelf))).toBe(
+      'no-friction',
+    );
   });
 });

@@ -16,7 +16,9 @@ describe('printed tables', () => {
   });
   test.each(ASME_B1_1)('%s has a stress area of %d in² (ASME B1.1)', (name, printed) => {
     const area = threadNamed(name).stressArea_mm2 / 25.4 ** 2;
-    expect(Math.abs(area - printed)).toBeLessThanOrEqual(printed * 0.001 + 0.5 * 10 ** -(digitsOf(printed) + (printed < 0.1 ? 1 : 0)));
+    expect(Math.abs(area - printed)).toBeLessThanOrEqual(
+      printed * 0.001 + 0.5 * 10 ** -(digitsOf(printed) + (printed < 0.1 ? 1 : 0)),
+    );
   });
   test.each(BS_84)('%s has effective diameter %d and minor diameter %d in (BS 84)', (name, effective, minor) => {
     const thread = threadNamed(name);
@@ -32,17 +34,46 @@ describe('printed tables', () => {
 
 describe('designations', () => {
   test.each([
-    ['m10', 'M10'], ['M 10', 'M10'], ['M10x1.25', 'M10×1.25'], ['M10×1,25', 'M10×1.25'], ['M8 x 1.25', 'M8'], ['3/8-24 UNF', '3/8 UNF'], ['3/8-16', '3/8 UNC'], ['7/16-20', '7/16 UNF'],
-    ['⅜ BSF', '3/8 BSF'], ['3/8" BSF', '3/8 BSF'], ['3/8in BSF', '3/8 BSF'], ['B.S.F. 3/8', '3/8 BSF'], ['1/2 W', '1/2 BSW'], ['½" Whitworth', '1/2 BSW'], ['1/2 Whit.', '1/2 BSW'],
-    ['5/16 BSC', '5/16 CEI'], ['1/4 x 26 CEI', '1/4 CEI'], ['1/2-20 CEI', '1/2-20 CEI'], ['2BA', '2 BA'], ['No. 4 BA', '4 BA'], ['BA 2', '2 BA'], ['10-32 UNF', 'No. 10 UNF'], ['1/4 26 tpi BSF', '1/4 BSF'],
-  ])('%j is %s', (text, designation) => expect(threadNamed(text).designation).toBe(designation)); // prettier-ignore
+    ['m10', 'M10'],
+    ['M 10', 'M10'],
+    ['M10x1.25', 'M10×1.25'],
+    ['M10×1,25', 'M10×1.25'],
+    ['M8 x 1.25', 'M8'],
+    ['3/8-24 UNF', '3/8 UNF'],
+    ['3/8-16', '3/8 UNC'],
+    ['7/16-20', '7/16 UNF'],
+    ['⅜ BSF', '3/8 BSF'],
+    ['3/8" BSF', '3/8 BSF'],
+    ['3/8in BSF', '3/8 BSF'],
+    ['B.S.F. 3/8', '3/8 BSF'],
+    ['1/2 W', '1/2 BSW'],
+    ['½" Whitworth', '1/2 BSW'],
+    ['1/2 Whit.', '1/2 BSW'],
+    ['5/16 BSC', '5/16 CEI'],
+    ['1/4 x 26 CEI', '1/4 CEI'],
+    ['1/2-20 CEI', '1/2-20 CEI'],
+    ['2BA', '2 BA'],
+    ['No. 4 BA', '4 BA'],
+    ['BA 2', '2 BA'],
+    ['10-32 UNF', 'No. 10 UNF'],
+    ['1/4 26 tpi BSF', '1/4 BSF'],
+  ])('%j is %s', (text, designation) => expect(threadNamed(text).designation).toBe(designation));
 
-  test.each([['M-8'], ['-3/8 BSF'], ['M8x1.3'], ['3/8'], ['1/4-26'], ['hello'], [''], ['M999'], ['1/2 constructor'], ['M10x'], ['1/0 BSF']])(
-    '%j is refused',
-    (text) => {
-      expect(codeOf(() => threadNamed(text))).toBe('unknown-thread');
-    },
-  );
+  test.each([
+    ['M-8'],
+    ['-3/8 BSF'],
+    ['M8x1.3'],
+    ['3/8'],
+    ['1/4-26'],
+    ['hello'],
+    [''],
+    ['M999'],
+    ['1/2 constructor'],
+    ['M10x'],
+    ['1/0 BSF'],
+  ])('%j is refused', (text) => {
+    expect(codeOf(() => threadNamed(text))).toBe('unknown-thread');
+  });
 
   test('a refusal names the nearest that is known', () => {
     expect(() => threadNamed('1/4-26')).toThrow(/1\/4 BSF or 1\/4 CEI/);

@@ -14,10 +14,18 @@ const { steps } = tighteningPlan({
   turnShaft: true,
 });
 const at = '2026-05-01T10:00:00.000Z';
-const pull = (step: number, outcome: 'pulled' | 'went-over' = 'pulled', id = `pull-${step}`): BenchEvent => ({ id, kind: 'pull', step, outcome, at });
+const pull = (step: number, outcome: 'pulled' | 'went-over' = 'pulled', id = `pull-${step}`): BenchEvent => ({
+  id,
+  kind: 'pull',
+  step,
+  outcome,
+  at,
+});
 const strike = (strikes: string): BenchEvent => ({ id: 's', kind: 'strike', strikes, at });
 const upTo = (count: number): readonly BenchEvent[] =>
-  steps.slice(0, count).map((step, i) => (step.kind === 'shaft' ? { id: `pull-${i}`, kind: 'shaft', step: i, at } : pull(i)));
+  steps
+    .slice(0, count)
+    .map((step, i) => (step.kind === 'shaft' ? { id: `pull-${i}`, kind: 'shaft', step: i, at } : pull(i)));
 
 describe('standing', () => {
   test('nothing done: the first fastener is next', () => {
@@ -41,7 +49,11 @@ describe('standing', () => {
     const over = standing(steps, [pull(0, 'went-over')], 4);
     expect(over.marks.filter((mark) => mark.attention)).toHaveLength(1);
     const struck = strike('pull-0');
-    expect(standing(steps, [pull(0, 'went-over'), struck, pull(0, 'pulled', 'again')], 4).marks.some((mark) => mark.attention)).toBe(false);
+    expect(
+      standing(steps, [pull(0, 'went-over'), struck, pull(0, 'pulled', 'again')], 4).marks.some(
+        (mark) => mark.attention,
+      ),
+    ).toBe(false);
   });
 });
 
@@ -65,7 +77,10 @@ describe('what may follow', () => {
           const step = steps[now.next];
           const event: BenchEvent | undefined = strike
             ? now.last && { id: `s${i}`, kind: 'strike', strikes: now.last.id, at }
-            : step && (step.kind === 'shaft' ? { id: `e${i}`, kind: 'shaft', step: now.next, at } : pull(now.next, 'pulled', `e${i}`));
+            : step &&
+              (step.kind === 'shaft'
+                ? { id: `e${i}`, kind: 'shaft', step: now.next, at }
+                : pull(now.next, 'pulled', `e${i}`));
           if (!event) return;
           assertFollows(steps, events, event);
           events = [...events, event];

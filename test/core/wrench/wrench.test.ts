@@ -5,13 +5,27 @@ import { chooseWrench, wrenchSetting, type ShelfWrench, type WrenchScale } from 
 import { codeOf } from '../code-of';
 
 const plain: WrenchScale = { unit: 'N·m', min: 10, max: 100, graduation: 1 };
-const checked: WrenchScale = { ...plain, calibration: [{ set: 20, true: 18 }, { set: 60, true: 60 }, { set: 100, true: 104 }] }; // prettier-ignore
+const checked: WrenchScale = {
+  ...plain,
+  calibration: [
+    { set: 20, true: 18 },
+    { set: 60, true: 60 },
+    { set: 100, true: 104 },
+  ],
+};
 
 describe('the figure on the wrench', () => {
   test('a crowfoot in line makes it read less, across it changes nothing', () => {
-    expect(wrenchSetting(90, plain, 'whole', { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 0 })).toMatchObject({ setting: 80, rounded: 80 });
-    expect(wrenchSetting(90, plain, 'whole', { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 90 }).setting).toBeCloseTo(90, 9);
-    expect(wrenchSetting(90, plain, 'whole', { wrenchLength_mm: 400, extension_mm: 80, angle_deg: 180 }).setting).toBeCloseTo(112.5, 9);
+    expect(wrenchSetting(90, plain, 'whole', { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 0 })).toMatchObject({
+      setting: 80,
+      rounded: 80,
+    });
+    expect(
+      wrenchSetting(90, plain, 'whole', { wrenchLength_mm: 400, extension_mm: 50, angle_deg: 90 }).setting,
+    ).toBeCloseTo(90, 9);
+    expect(
+      wrenchSetting(90, plain, 'whole', { wrenchLength_mm: 400, extension_mm: 80, angle_deg: 180 }).setting,
+    ).toBeCloseTo(112.5, 9);
   });
   test('a check is read backwards, with straight lines between its points', () => {
     expect(wrenchSetting(39, checked).setting).toBeCloseTo(40, 9);
@@ -24,8 +38,15 @@ describe('the figure on the wrench', () => {
     expect(low.notes.map((note) => note.code)).toEqual(['calibration-extrapolated']);
   });
   test.each([
-    ['upper-two-thirds', 39.9, false], ['upper-two-thirds', 40, true], ['iso-20-100', 19.9, false], ['iso-20-100', 20, true], ['whole', 10, true], ['whole', 101, false],
-  ] as const)('%s at %d is trusted: %s', (window, target, trusted) => expect(wrenchSetting(target, plain, window).inWindow).toBe(trusted)); // prettier-ignore
+    ['upper-two-thirds', 39.9, false],
+    ['upper-two-thirds', 40, true],
+    ['iso-20-100', 19.9, false],
+    ['iso-20-100', 20, true],
+    ['whole', 10, true],
+    ['whole', 101, false],
+  ] as const)('%s at %d is trusted: %s', (window, target, trusted) =>
+    expect(wrenchSetting(target, plain, window).inWindow).toBe(trusted),
+  );
 
   test('what is achieved lies within half a mark of what was wanted, through adaptor and check', () => {
     fc.assert(
@@ -43,15 +64,40 @@ describe('the figure on the wrench', () => {
     );
   });
   test.each([
-    ['no torque', () => wrenchSetting(0, plain)], ['a scale upside down', () => wrenchSetting(50, { ...plain, min: 200 })], ['a check that falls', () => wrenchSetting(50, { ...plain, calibration: [{ set: 20, true: 30 }, { set: 60, true: 25 }] })],
-    ['an unknown window', () => wrenchSetting(50, plain, 'anywhere' as 'whole')], ['an adaptor past the hand', () => wrenchSetting(50, plain, 'whole', { wrenchLength_mm: 100, extension_mm: 150, angle_deg: 180 })],
-  ])('%s is refused', (_, work) => expect(codeOf(work)).toBe('bad-field')); // prettier-ignore
+    ['no torque', () => wrenchSetting(0, plain)],
+    ['a scale upside down', () => wrenchSetting(50, { ...plain, min: 200 })],
+    [
+      'a check that falls',
+      () =>
+        wrenchSetting(50, {
+          ...plain,
+          calibration: [
+            { set: 20, true: 30 },
+            { set: 60, true: 25 },
+          ],
+        }),
+    ],
+    ['an unknown window', () => wrenchSetting(50, plain, 'anywhere' as 'whole')],
+    [
+      'an adaptor past the hand',
+      () => wrenchSetting(50, plain, 'whole', { wrenchLength_mm: 100, extension_mm: 150, angle_deg: 180 }),
+    ],
+  ])('%s is refused', (_, work) => expect(codeOf(work)).toBe('bad-field'));
 });
 
 describe('which wrench', () => {
   const shelf: readonly ShelfWrench[] = [
     { id: 'ft', name: 'Half-inch', unit: 'lbf·ft', min: 10, max: 100, graduation: 1, accuracy_pct: 4, overdue: false },
-    { id: 'in', name: 'Quarter-inch', unit: 'lbf·in', min: 20, max: 200, graduation: 1, accuracy_pct: 6, overdue: false },
+    {
+      id: 'in',
+      name: 'Quarter-inch',
+      unit: 'lbf·in',
+      min: 20,
+      max: 200,
+      graduation: 1,
+      accuracy_pct: 6,
+      overdue: false,
+    },
     { id: 'old', name: 'Old beam', unit: 'kgf·m', min: 1, max: 12, graduation: 0.25, accuracy_pct: 10, overdue: true },
   ];
   const choose = (lbfFt: number, window: 'upper-two-thirds' | 'iso-20-100' | 'whole' = 'iso-20-100') =>
@@ -59,7 +105,10 @@ describe('which wrench', () => {
   test('the one with the least doubt, with the reason against the others', () => {
     const { chosen, passedOver } = choose(38);
     expect(chosen?.id).toBe('ft');
-    expect(passedOver.map((one) => [one.id, /off its scale|overdue/.test(one.reason)])).toEqual([['in', true], ['old', true]]); // prettier-ignore
+    expect(passedOver.map((one) => [one.id, /off its scale|overdue/.test(one.reason)])).toEqual([
+      ['in', true],
+      ['old', true],
+    ]);
   });
   test('a small figure goes to inch-pounds on the small one', () => {
     const { chosen, passedOver } = choose(12);
@@ -68,9 +117,13 @@ describe('which wrench', () => {
     expect(passedOver.find((one) => one.id === 'ft')?.reason).toMatch(/lies below 20/);
   });
   test('an overdue one only where no other fits, and none where none does', () => {
-    expect(chooseWrench(torqueToSi(6, 'kgf·m'), [shelf[1] as ShelfWrench, shelf[2] as ShelfWrench], 'whole').chosen).toMatchObject({ id: 'old' });
+    expect(
+      chooseWrench(torqueToSi(6, 'kgf·m'), [shelf[1] as ShelfWrench, shelf[2] as ShelfWrench], 'whole').chosen,
+    ).toMatchObject({ id: 'old' });
     expect(choose(150).chosen).toBeUndefined();
     expect(choose(12, 'upper-two-thirds').chosen).toMatchObject({ id: 'in' });
-    expect(choose(3, 'upper-two-thirds').chosen?.reason).toMatch(/Low on its scale; none on the shelf is trusted there/);
+    expect(choose(3, 'upper-two-thirds').chosen?.reason).toMatch(
+      /Low on its scale; none on the shelf is trusted there/,
+    );
   });
 });

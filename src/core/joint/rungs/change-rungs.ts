@@ -7,12 +7,23 @@ import { inFilms, prevailingOf, type LadderFastener, type LadderInput, type Rung
 const armWorking = (name: string, fastener: TurnedFastener): WorkingLine => ({
   formula: `${name} = P/2π + μt·d2/(2 cos β) + μh·Dm/2`,
   figures: [
-    figure(liftArm(fastener.thread)), ' + ', figure(fastener.muThread, 3), ' × ', figure(threadArm(fastener.thread)), ' + ',
-    figure(fastener.muHead, 3), ' × ', figure(headArm(fastener.bearing)), ' = ', figure(tighteningArm(fastener)), ' mm',
+    figure(liftArm(fastener.thread)),
+    ' + ',
+    figure(fastener.muThread, 3),
+    ' × ',
+    figure(threadArm(fastener.thread)),
+    ' + ',
+    figure(fastener.muHead, 3),
+    ' × ',
+    figure(headArm(fastener.bearing)),
+    ' = ',
+    figure(tighteningArm(fastener)),
+    ' mm',
   ],
-}); // prettier-ignore
+});
 
-const less = (torque: number, tp: number): WorkingLine['figures'] => (tp > 0 ? ['(', figure(torque), ' − ', figure(tp), ')'] : [figure(torque)]);
+const less = (torque: number, tp: number): WorkingLine['figures'] =>
+  tp > 0 ? ['(', figure(torque), ' − ', figure(tp), ')'] : [figure(torque)];
 const plus = (tp: number): WorkingLine['figures'] => (tp > 0 ? [' + ', figure(tp)] : []);
 
 interface Change {
@@ -34,7 +45,16 @@ function changed(value_Nm: number, { from, to, tp }: Change) {
     },
     {
       formula: tp > 0 ? 'T after = F · c after + Tp' : 'T after = F · c after',
-      figures: [figure(preload), ' N × ', figure(tighteningArm(to)), ' mm / 1000', ...plus(tp), ' = ', figure(after), ' N·m'],
+      figures: [
+        figure(preload),
+        ' N × ',
+        figure(tighteningArm(to)),
+        ' mm / 1000',
+        ...plus(tp),
+        ' = ',
+        figure(after),
+        ' N·m',
+      ],
     },
   ];
   return { after, working };
@@ -47,7 +67,8 @@ export function filmRung(input: LadderInput, value_Nm: number): Rung {
     to: inFilms(original, threadFilm, headFilm),
     tp: prevailingOf(original),
   });
-  const films = threadFilm.id === headFilm.id ? threadFilm.source : `Thread: ${threadFilm.source} Head: ${headFilm.source}`;
+  const films =
+    threadFilm.id === headFilm.id ? threadFilm.source : `Thread: ${threadFilm.source} Head: ${headFilm.source}`;
   const range = ({ low, high }: { low: number; high: number }) => `${low} to ${high}`;
   return {
     id: 'film',

@@ -6,7 +6,10 @@ import { figure, type WorkingLine } from '../working';
 import { inFilms, prevailingOf, rangeText, spreadOf, type LadderInput, type RangeSchool, type Rung } from './rung';
 
 /** The torque that a printed range stands for, by school. */
-export const rangeTorque = ({ min_Nm, max_Nm }: Pick<TorqueReading, 'min_Nm' | 'max_Nm'>, school: RangeSchool): number =>
+export const rangeTorque = (
+  { min_Nm, max_Nm }: Pick<TorqueReading, 'min_Nm' | 'max_Nm'>,
+  school: RangeSchool,
+): number =>
   ({ low: min_Nm, middle: (min_Nm + max_Nm) / 2, top: max_Nm, 'bottom-then-middle': (min_Nm + max_Nm) / 2 })[school];
 
 export function printedRung({ reading, printedText, page }: LadderInput): Rung {
@@ -26,16 +29,30 @@ function unitWorking({ unit, printedMin, printedMax, min_Nm, max_Nm, force, leve
   if (unit)
     return {
       formula: `T = n × ${unit} in N·m`,
-      figures: [...rangeText(printedMin, printedMax, ''), '× ', figure(TORQUE_UNITS_NM[unit], 7), ' = ', ...rangeText(min_Nm, max_Nm, 'N·m')],
+      figures: [
+        ...rangeText(printedMin, printedMax, ''),
+        '× ',
+        figure(TORQUE_UNITS_NM[unit], 7),
+        ' = ',
+        ...rangeText(min_Nm, max_Nm, 'N·m'),
+      ],
     };
-  if (!force || !lever) throw new DomainError('bad-field', 'A reading without a unit must be a pull on a lever.', 'reading');
+  if (!force || !lever)
+    throw new DomainError('bad-field', 'A reading without a unit must be a pull on a lever.', 'reading');
   return {
     formula: 'T = F × L',
     figures: [
-      ...rangeText(force.min, force.max, force.unit), ' × ', figure(FORCE_N[force.unit], 6), ' × ', figure(lever.length, 4),
-      ` ${lever.unit} × `, figure(LENGTH_M[lever.unit], 4), ' = ', ...rangeText(min_Nm, max_Nm, 'N·m'),
+      ...rangeText(force.min, force.max, force.unit),
+      ' × ',
+      figure(FORCE_N[force.unit], 6),
+      ' × ',
+      figure(lever.length, 4),
+      ` ${lever.unit} × `,
+      figure(LENGTH_M[lever.unit], 4),
+      ' = ',
+      ...rangeText(min_Nm, max_Nm, 'N·m'),
     ],
-  }; // prettier-ignore
+  };
 }
 
 function unitFactor({ unit, force, lever }: TorqueReading): number {
@@ -74,7 +91,9 @@ export function rangeRung({ reading, rangeSchool, rangeReason }: LadderInput): R
     working: [
       {
         formula: sharp ? 'one figure, nothing to choose' : FORMULAS[rangeSchool],
-        figures: middle ? ['(', figure(min_Nm), ' + ', figure(max_Nm), ')/2 = ', figure(value_Nm), ' N·m'] : [figure(value_Nm), ' N·m'],
+        figures: middle
+          ? ['(', figure(min_Nm), ' + ', figure(max_Nm), ')/2 = ', figure(value_Nm), ' N·m']
+          : [figure(value_Nm), ' N·m'],
       },
     ],
     source: 'house practice',
@@ -87,7 +106,10 @@ export function rangeRung({ reading, rangeSchool, rangeReason }: LadderInput): R
 export function conditionRung(input: LadderInput, value_Nm: number): Rung | undefined {
   const { extremes, original, threadFilm, headFilm } = input;
   if (!extremes) return undefined;
-  const turned = (inThread: Film, underHead: Film) => ({ ...inFilms(original, inThread, underHead), prevailing_Nm: prevailingOf(original) });
+  const turned = (inThread: Film, underHead: Film) => ({
+    ...inFilms(original, inThread, underHead),
+    prevailing_Nm: prevailingOf(original),
+  });
   const today = turned(threadFilm, headFilm);
   const lines = extremes.map((film): WorkingLine => {
     const torque = torqueOf(today, preloadOf(turned(film, film), value_Nm));

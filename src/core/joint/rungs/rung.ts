@@ -9,7 +9,18 @@ import { figure, type WorkingLine } from '../working';
 /** What a printed range becomes. `bottom-then-middle` is pulled to the bottom, the shaft turned, then to the middle. */
 export type RangeSchool = 'low' | 'middle' | 'top' | 'bottom-then-middle';
 
-export type RungId = 'printed' | 'unit' | 'range' | 'condition' | 'film' | 'fastener' | 'locking' | 'maker' | 'adaptor' | 'calibration' | 'wrench';
+export type RungId =
+  | 'printed'
+  | 'unit'
+  | 'range'
+  | 'condition'
+  | 'film'
+  | 'fastener'
+  | 'locking'
+  | 'maker'
+  | 'adaptor'
+  | 'calibration'
+  | 'wrench';
 
 /** Rungs that a person may take out or overrule, with a reason. */
 export const OVERRULED: readonly RungId[] = ['range', 'film', 'fastener', 'locking', 'maker', 'adaptor', 'calibration'];
@@ -85,7 +96,8 @@ export const inFilms = ({ thread, bearing }: LadderFastener, threadFilm: Film, h
 });
 
 /** The middle of a locking nut's own torque. */
-export const prevailingOf = ({ prevailing }: LadderFastener): number => (prevailing ? (prevailing.low_Nm + prevailing.high_Nm) / 2 : 0);
+export const prevailingOf = ({ prevailing }: LadderFastener): number =>
+  prevailing ? (prevailing.low_Nm + prevailing.high_Nm) / 2 : 0;
 
 export const rangeText = (low: number, high: number, unit: string, digits = 4): WorkingLine['figures'] =>
   low === high ? [figure(low, digits), ` ${unit}`] : [figure(low, digits), ' to ', figure(high, digits), ` ${unit}`];

@@ -16,14 +16,25 @@ export function adaptorRung({ adaptor }: LadderInput, value_Nm: number): Rung | 
       {
         formula: 'reading = T · L/(L + E·cos θ)',
         figures: [
-          figure(value_Nm), ' × ', figure(L), '/(', figure(L), ' + ', figure(E), ' × cos ', figure(angle_deg), '°) = ', figure(value_Nm * ratio), ' N·m',
+          figure(value_Nm),
+          ' × ',
+          figure(L),
+          '/(',
+          figure(L),
+          ' + ',
+          figure(E),
+          ' × cos ',
+          figure(angle_deg),
+          '°) = ',
+          figure(value_Nm * ratio),
+          ' N·m',
         ],
       },
     ],
     source: 'lengths measured from the wrench’s square to the hand, and to the fastener',
     school: 'at a right angle nothing changes; in line it changes most',
     spread: 'holds only with the hand where L was measured to',
-  }; // prettier-ignore
+  };
 }
 
 export function calibrationRung({ wrench }: LadderInput, value_Nm: number, setting: WrenchSetting): Rung | undefined {
@@ -38,7 +49,12 @@ export function calibrationRung({ wrench }: LadderInput, value_Nm: number, setti
     working: [
       {
         formula: 'set what delivers the figure',
-        figures: [figure(torqueFromSi(value_Nm, wrench.unit)), ' wanted → ', figure(setting.setting), ` set, ${wrench.unit}`],
+        figures: [
+          figure(torqueFromSi(value_Nm, wrench.unit)),
+          ' wanted → ',
+          figure(setting.setting),
+          ` set, ${wrench.unit}`,
+        ],
       },
       { formula: 'last check, set → delivered', figures: [points.join(', ')] },
     ],
@@ -61,7 +77,14 @@ export function wrenchRung({ wrench, adaptor }: LadderInput, value_Nm: number, s
       {
         formula: `setting = T / ${wrench.unit} in N·m, to the nearest mark`,
         figures: [
-          figure(value_Nm), ' / ', figure(TORQUE_UNITS_NM[wrench.unit], 7), ' = ', figure(setting.setting), ' → ', figure(setting.rounded, 6), ` ${wrench.unit}`,
+          figure(value_Nm),
+          ' / ',
+          figure(TORQUE_UNITS_NM[wrench.unit], 7),
+          ' = ',
+          figure(setting.setting),
+          ' → ',
+          figure(setting.rounded, 6),
+          ` ${wrench.unit}`,
         ],
       },
       ...(same ? [] : [{ formula: 'the fastener gets', figures: [figure(setting.achieved_Nm), ' N·m'] }]),
@@ -69,5 +92,5 @@ export function wrenchRung({ wrench, adaptor }: LadderInput, value_Nm: number, s
     source: wrench.name,
     school: `to the wrench’s graduation of ${wrench.graduation} ${wrench.unit}`,
     spread: `wrench ±${wrench.accuracy_pct} %; rounding ${setting.roundingError_pct.toFixed(1)} %`,
-  }; // prettier-ignore
+  };
 }

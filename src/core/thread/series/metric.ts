@@ -22,7 +22,8 @@ const FLATS: Readonly<Record<number, readonly (readonly [number, string])[]>> = 
   16: [[24, 'ISO 272']], 18: [[27, 'ISO 272']], 20: [[30, 'ISO 272']], 22: [[34, 'ISO 272'], [32, 'old DIN']], 24: [[36, 'ISO 272']],
 }; // prettier-ignore
 
-const flatsOf = (diameter: number): readonly AcrossFlats[] | undefined => FLATS[diameter]?.map(([mm, standard]) => ({ mm, standard }));
+const flatsOf = (diameter: number): readonly AcrossFlats[] | undefined =>
+  FLATS[diameter]?.map(([mm, standard]) => ({ mm, standard }));
 
 const row = (diameter: number, pitch: number, usual: boolean): ThreadRow => ({
   designation: usual ? `M${diameter}` : `M${diameter}×${pitch}`,

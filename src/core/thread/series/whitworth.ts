@@ -34,5 +34,7 @@ export const WHITWORTH_ROWS: readonly ThreadRow[] = [
       ]),
     }),
   ),
-  ...BSF.map(([nominal, tpi]) => inchRow('BSF', nominal, tpi, { flats: pairs([[BSF_HEXAGONS_IN[nominal], 'BS 1083']]) })),
+  ...BSF.map(([nominal, tpi]) =>
+    inchRow('BSF', nominal, tpi, { flats: pairs([[BSF_HEXAGONS_IN[nominal], 'BS 1083']]) }),
+  ),
 ];

@@ -5,7 +5,10 @@ import { Screen } from '@/interface/parts/screen';
 
 export default async function PracticePage() {
   return (
-    <Screen title="House practice" lead="What this shop does where the books leave it open. The sheet of a joint prints which school gave its number.">
+    <Screen
+      title="House practice"
+      lead="What this shop does where the books leave it open. The sheet of a joint prints which school gave its number."
+    >
       <PracticeQuestions shop={shopPractice(await currentShop())} />
     </Screen>
   );

@@ -6,7 +6,10 @@ import { Section, Screen } from '@/interface/parts/screen';
 
 export default async function WrenchesPage() {
   return (
-    <Screen title="Wrenches" lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it.">
+    <Screen
+      title="Wrenches"
+      lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it."
+    >
       <Section title="On the shelf">
         <WrenchShelf wrenches={shelvedWrenches(await currentShop(), nowMs())} />
       </Section>

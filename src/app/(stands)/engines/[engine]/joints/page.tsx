@@ -5,5 +5,11 @@ import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function JointsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
-  return <JointsSheet engineId={engine.id} joints={jointSummaries(shop, engine, nowMs())} canAdd={torqueLeaves(shop, engine.id).length > 0} />;
+  return (
+    <JointsSheet
+      engineId={engine.id}
+      joints={jointSummaries(shop, engine, nowMs())}
+      canAdd={torqueLeaves(shop, engine.id).length > 0}
+    />
+  );
 }

@@ -14,6 +14,7 @@ export default async function RecordPage({ params }: EngineParams) {
     name: joint.joint.name,
     line: `${tighteningLine(joint, now)} ${retorqueLine(joint, now)}`,
   }));
-  const fits = standing.fits.length === 0 ? undefined : `${provenFits(standing.fits)} of ${standing.fits.length} proven`;
+  const fits =
+    standing.fits.length === 0 ? undefined : `${provenFits(standing.fits)} of ${standing.fits.length} proven`;
   return <RecordSheet engineId={engine.id} joints={joints} fits={fits} />;
 }

@@ -24,7 +24,10 @@ export async function GET(request: Request, { params }: Context) {
       .replace(/[^\w]+/g, '-')
       .toLowerCase();
     return new NextResponse(`${JSON.stringify(buildFileOf(shop, engine, nowIso(), jointId), null, 2)}\n`, {
-      headers: { 'content-type': 'application/json; charset=utf-8', 'content-disposition': `attachment; filename="${name}.json"` },
+      headers: {
+        'content-type': 'application/json; charset=utf-8',
+        'content-disposition': `attachment; filename="${name}.json"`,
+      },
     });
   });
 }

@@ -9,7 +9,8 @@ export async function POST(request: Request, { params }: { readonly params: Prom
     rejectCrossOrigin(request) ??
     catchToResponse(async () => {
       const file = (await request.formData()).get('photo');
-      if (!(file instanceof File)) return toResponse(fail({ code: 'missing-field', message: 'The photograph is missing.', field: 'photo' }));
+      if (!(file instanceof File))
+        return toResponse(fail({ code: 'missing-field', message: 'The photograph is missing.', field: 'photo' }));
       return toResponse(ok(await keepPhoto(await currentShop(), (await params).leaf, file)));
     })
   );

@@ -13,5 +13,7 @@ export async function GET(_request: Request, { params }: Context) {
 
 /** Adds one line; the answer comes once it is on disk. */
 export async function POST(request: Request, { params }: Context) {
-  return withJson(request, async (body) => toResponse(recordEvent(await currentShop(), (await params).tightening, body)));
+  return withJson(request, async (body) =>
+    toResponse(recordEvent(await currentShop(), (await params).tightening, body)),
+  );
 }

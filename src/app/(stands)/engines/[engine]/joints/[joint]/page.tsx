@@ -4,7 +4,11 @@ import { jointPage } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
 import { engineAt } from '@/server/engine-at';
 
-export default async function JointPage({ params }: { readonly params: Promise<{ readonly engine: string; readonly joint: string }> }) {
+export default async function JointPage({
+  params,
+}: {
+  readonly params: Promise<{ readonly engine: string; readonly joint: string }>;
+}) {
   const { shop, engine } = await engineAt(params);
   const page = jointPage(shop, engine, (await params).joint, nowMs());
   if (!page) notFound();

@@ -4,7 +4,11 @@ import { stretchPage } from '@/features/stretch/queries';
 import { nowMs } from '@/server/clock';
 import { engineAt } from '@/server/engine-at';
 
-export default async function StretchPage({ params }: { readonly params: Promise<{ readonly engine: string; readonly joint: string }> }) {
+export default async function StretchPage({
+  params,
+}: {
+  readonly params: Promise<{ readonly engine: string; readonly joint: string }>;
+}) {
   const { shop, engine } = await engineAt(params);
   const page = stretchPage(shop, engine, (await params).joint, nowMs());
   if (!page) notFound();

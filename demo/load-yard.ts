@@ -1,3 +1,4 @@
+import type { Purpose } from '@/model/joint/tightening';
 import { rmSync } from 'node:fs';
 import { detailOf, type JointDetail } from '@/model/joint/joint-detail';
 import { usualFaceOf, planOfJoint } from '@/model/joint/joint-result';
@@ -17,7 +18,7 @@ import { loadFit, loadSheets, loadShims, type YardFit, type YardSheets, type Yar
 
 /** Times of the yard are minutes before it is loaded, so that it is always this morning there. */
 export interface YardTightening {
-  readonly purpose: 'final' | 'trial' | 'retorque';
+  readonly purpose: Purpose;
   readonly startedMinutesAgo: number;
   readonly minutesPerStep: number;
   /** How many steps were done; all of them where it is left out. */

@@ -1,8 +1,7 @@
 import type Joi from 'joi';
 import { isDomainError } from '@/core/units';
 import { troubleOf } from '@/db/trouble';
-import type { Result, Problem} from '@/model/result';
-import { ok, fail } from '@/model/result';
+import { fail, ok, type Problem, type Result } from '@/model/result';
 
 const sentence = (message: string) => {
   const text = message.replace(/"/g, '').trim();

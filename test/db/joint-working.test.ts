@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { USUAL_PRACTICE } from '@/core/joint';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { careOf, detailOf, PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import type { JointInputs } from '@/model/joint/joint-inputs';

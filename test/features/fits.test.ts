@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { FIT_KINDS, fitKind } from '@/core/fits';
-import { USUAL_PRACTICE } from '@/core/joint';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { fitsOfEngine } from '@/db/reads/fits-of-engine';

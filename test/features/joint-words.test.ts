@@ -2,18 +2,18 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SHELF_GRADES, SHELF_METALS } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
-import { PRACTICE_QUESTIONS, USUAL_PRACTICE } from '@/core/joint';
+import { PRACTICE_QUESTIONS, USUAL_PRACTICE } from '@/model/practice/house-practice';
 import {
-  CARES,
+  CARE_CHOICES,
   CLASSES,
-  LOCKINGS,
-  NAMED_SCHEMES,
+  LOCKING_CHOICES,
+  SCHEMES,
   PATTERNS,
   RANGES,
   RETORQUES,
   SOCKETS,
   TURNS,
-  UNITS_OF_WORK,
+  WORK_UNITS,
   schemeOfFigures,
 } from '@/features/joint/joint-words';
 import { originalFilmFor, originalFilmReason, todayFilmFor } from '@/features/joint/film-reason';
@@ -50,13 +50,13 @@ test.each(
     PATTERNS,
     RANGES,
     TURNS,
-    UNITS_OF_WORK,
+    WORK_UNITS,
     RETORQUES,
-    LOCKINGS,
+    LOCKING_CHOICES,
     SOCKETS,
     CLASSES,
-    CARES,
-    NAMED_SCHEMES,
+    CARE_CHOICES,
+    SCHEMES,
   }),
 )('%s: no choice twice, none without a name', (_, choices) => {
   expect(new Set(choices.map(({ value }) => value)).size).toBe(choices.length);

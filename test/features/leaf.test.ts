@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { leafOfFields } from '@/features/book/leaf-of-fields';
 import { originalFilmFor, originalFilmReason } from '@/features/joint/film-reason';
 import { schemeOfFigures } from '@/features/joint/joint-words';
-import { USUAL_PRACTICE } from '@/core/joint';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { codeOf } from '../core/code-of';
 
 const fields = (printedText: string, part: object = {}) => ({

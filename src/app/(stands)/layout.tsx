@@ -3,7 +3,8 @@ import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { engineTags } from '@/features/engine/queries';
 import { currentShop, currentShopName } from '@/server/current-shop';
-import { TroubleScreen, troubleIn } from '@/interface/shell/trouble-screen';
+import { TroubleScreen } from '@/interface/shell/trouble-screen';
+import { troubleIn } from '@/server/trouble-in';
 import { Rail } from '@/interface/shell/rail';
 
 export const dynamic = 'force-dynamic';

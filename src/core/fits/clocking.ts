@@ -1,10 +1,12 @@
 import type { Note } from '@/core/units';
 
+export const GAP_MARKS = ['gap', 'expander'] as const;
+
 /** A ring’s gap, or an end of an expander, degrees clockwise from the front as seen from above. */
 export interface GapMark {
   readonly name: string;
   readonly at_deg: number;
-  readonly kind: 'gap' | 'expander';
+  readonly kind: (typeof GAP_MARKS)[number];
 }
 
 export interface ClockingInput {

@@ -27,7 +27,8 @@ export const CONDITIONS = {
 export type ConditionId = keyof typeof CONDITIONS;
 
 /** What may be said of a condition. */
-export type Answer = 'yes' | 'no';
+export const ANSWERS = ['yes', 'no'] as const;
+export type Answer = (typeof ANSWERS)[number];
 export type Answers = Readonly<Partial<Record<ConditionId, Answer>>>;
 
 /** Something that happened later and takes earlier readings with it. */

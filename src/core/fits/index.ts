@@ -8,8 +8,9 @@ export {
 } from './balance';
 export { METHODS, cellGroups, cellKey, entryOrder, type Cell, type Method, type ReadingPlan } from './cells';
 export { clearance, roundness, type Clearance, type ClearanceInput, type Grid, type Roundness } from './clearance';
-export { angleBetween, clockingDoubts, evenClocking, type ClockingInput, type GapMark } from './clocking';
+export { GAP_MARKS, angleBetween, clockingDoubts, evenClocking, type ClockingInput, type GapMark } from './clocking';
 export {
+  ANSWERS,
   CHANGES,
   CONDITIONS,
   PARTS,
@@ -61,4 +62,11 @@ export { ruleLimits, type ClearanceRule } from './rule';
 export { runout, type Runout } from './runout';
 export { shims, type ShimChoice, type ShimInput } from './shims';
 export type { Limits, Verdict } from './verdict';
-export { assertWanted, wantedFigures, type Wanted, type WantedFigures } from './wanted';
+export {
+  RUNOUT_SENSES,
+  assertWanted,
+  wantedFigures,
+  type Wanted,
+  type WantedFigures,
+  type RunoutSense,
+} from './wanted';

@@ -2,6 +2,9 @@ import { DomainError } from '@/core/units';
 import { ruleLimits, type ClearanceRule } from './rule';
 import { assertLimits, type Limits } from './verdict';
 
+export const RUNOUT_SENSES = ['reading', 'eccentricity'] as const;
+export type RunoutSense = (typeof RUNOUT_SENSES)[number];
+
 /** What is wanted of a fit: limits from a page or of the builder's own, or a rule; a target and soft limits inside them. */
 export interface Wanted {
   readonly limits?: Limits;
@@ -9,7 +12,7 @@ export interface Wanted {
   readonly soft?: Limits;
   readonly target_mm?: number;
   /** Runout: whether the limits are of the full indicator reading or of the eccentricity, its half. */
-  readonly as?: 'reading' | 'eccentricity';
+  readonly as?: RunoutSense;
 }
 
 export interface WantedFigures {

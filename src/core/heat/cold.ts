@@ -1,4 +1,5 @@
-export type HeadMetal = 'iron' | 'aluminium';
+export const HEAD_METALS = ['iron', 'aluminium'] as const;
+export type HeadMetal = (typeof HEAD_METALS)[number];
 
 /**
  * How far above the air a head may still be to count as cold, in K.

@@ -1,10 +1,12 @@
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
-export type { HeadMetal } from './cold';
+export { HEAD_METALS, type HeadMetal } from './cold';
 export {
+  RETORQUE_SCHOOLS,
   coolingWindow,
   retorqueState,
   type CoolingWindow,
   type CycleFact,
   type HeadReadingFact,
+  type RetorqueSchool,
   type RetorqueState,
 } from './retorque';

@@ -1,6 +1,10 @@
 import { cooling } from './cooling';
 import { COLD_WITHIN_K, USUAL_TAU_MIN, coldTarget, type HeadMetal } from './cold';
 
+/** How a joint is gone over again after heat. */
+export const RETORQUE_SCHOOLS = ['slacken', 'straight', 'warm', 'none'] as const;
+export type RetorqueSchool = (typeof RETORQUE_SCHOOLS)[number];
+
 /** Times are milliseconds since 1970, temperatures °C. */
 export interface CycleFact {
   readonly id: string;
@@ -132,7 +136,7 @@ export type RetorqueState =
   | { readonly state: 'done'; readonly cycleId: string };
 
 export interface RetorqueInput extends Omit<WindowInput, 'cycle'> {
-  readonly school: 'slacken' | 'straight' | 'warm' | 'none';
+  readonly school: RetorqueSchool;
   /** When the last fastener came to its final figure; undefined while the joint is not tight. */
   readonly tightenedAt?: number;
   /** Heat cycles that were answered by a finished retorque since then. */

@@ -12,7 +12,8 @@ export interface Guard {
   readonly message: string;
 }
 
-export type Locking = 'none' | 'polymer-nut' | 'metal-nut' | 'tab' | 'compound' | 'wire';
+export const LOCKINGS = ['none', 'tab', 'compound', 'wire', 'polymer-nut', 'metal-nut'] as const;
+export type Locking = (typeof LOCKINGS)[number];
 
 export interface GuardInput {
   readonly ladder: Ladder;

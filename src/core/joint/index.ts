@@ -1,19 +1,11 @@
 export { clamp, torqueFor, type Clamp } from './clamp';
 export { assertBand, clampBand, type ClampBand, type ClampBandInput } from './clamp-band';
 export { correct, type CorrectedFastener, type Correction, type TodaysFastener } from './correct';
-export { guards, type Guard, type GuardInput, type Locking } from './guards';
+export { LOCKINGS, guards, type Guard, type GuardInput, type Locking } from './guards';
 export { ladder, type FastenerLoad, type Ladder } from './ladder';
 export {
-  PRACTICE_QUESTIONS,
-  USUAL_PRACTICE,
-  checkOverdue,
-  schoolWords,
-  type HousePractice,
-  type PracticeRow,
-  type Question,
-} from './practice';
-export {
   OVERRULED,
+  RANGE_SCHOOLS,
   type LadderFastener,
   type LadderInput,
   type MakerFigure,

@@ -2,3 +2,4 @@ export { readTorque, type TorqueCrossCheck, type TorquePrint, type TurnPrint } f
 export type { TorqueReading } from './torque-readings';
 export { readLength, PRINT_LENGTHS_MM, type LengthPrint, type PrintLengthUnit } from './read-length';
 export { notesToAgree } from './agree';
+export { isBare, typedLength, typedNumber, typedTorque } from './typed';

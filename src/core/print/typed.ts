@@ -1,4 +1,5 @@
-import { readLength, readTorque } from './index';
+import { readLength } from './read-length';
+import { readTorque } from './read-torque';
 import { DomainError, atField } from '@/core/units';
 
 const PLAIN = /^\d*[.,]?\d+$|^\d+[.,]$/;

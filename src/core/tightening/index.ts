@@ -1,7 +1,9 @@
-export { stages, type StageScheme } from './stages';
-export { order, type OrderSchool, type Position } from './order';
-export { MAX_FASTENERS, patternPositions, type PatternKind } from './pattern';
+export { NAMED_SCHEMES, stages, type NamedScheme, type StageScheme } from './stages';
+export { ORDER_SCHOOLS, order, type OrderSchool, type Position } from './order';
+export { MAX_FASTENERS, PATTERN_KINDS, patternPositions, type PatternKind } from './pattern';
 export {
+  STEP_KINDS,
+  UNITS_OF_WORK,
   tighteningPlan,
   type Plan,
   type PlannedStage,
@@ -11,12 +13,13 @@ export {
   type UnitOfWork,
 } from './plan';
 export {
+  EVENT_KINDS,
   PULL_OUTCOMES,
   assertFollows,
-  roundState as standing,
+  roundState,
   type BenchEvent,
   type DoneEvent,
   type FastenerMark,
   type PullOutcome,
-  type RoundState as Standing,
+  type RoundState,
 } from './round-state';

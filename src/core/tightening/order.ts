@@ -1,7 +1,8 @@
 import { DomainError } from '@/core/units';
 
 export type Position = readonly [x: number, y: number];
-export type OrderSchool = 'centre-out' | 'spiral' | 'star';
+export const ORDER_SCHOOLS = ['centre-out', 'spiral', 'star'] as const;
+export type OrderSchool = (typeof ORDER_SCHOOLS)[number];
 
 interface Place {
   readonly index: number;

@@ -2,7 +2,8 @@ import { DomainError } from '@/core/units';
 import type { Position } from './order';
 
 /** Two rows of head studs, a ring (flange, flywheel, single cylinder), or a line of bearing caps with two fasteners each. */
-export type PatternKind = 'rows' | 'ring' | 'caps';
+export const PATTERN_KINDS = ['rows', 'ring', 'caps'] as const;
+export type PatternKind = (typeof PATTERN_KINDS)[number];
 
 export const MAX_FASTENERS = 60;
 

@@ -8,7 +8,8 @@ export interface PlannedStage {
 }
 
 /** `row`: the whole row at one figure before the next; `each`: every cap to its final figure before the next cap. */
-export type UnitOfWork = 'row' | 'each';
+export const UNITS_OF_WORK = ['row', 'each'] as const;
+export type UnitOfWork = (typeof UNITS_OF_WORK)[number];
 
 export interface PullStep {
   readonly kind: 'pull';
@@ -26,6 +27,8 @@ export interface ShaftStep {
 }
 
 export type Step = PullStep | ShaftStep;
+
+export const STEP_KINDS = ['pull', 'shaft'] as const satisfies readonly Step['kind'][];
 
 export interface PlanInput {
   readonly positions: readonly Position[];

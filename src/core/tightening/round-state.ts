@@ -2,9 +2,8 @@ import { DomainError } from '@/core/units';
 import type { PullStep, Step } from './plan';
 
 /** How a pull went. Each is recorded as such, none is made to look like another. */
-export type PullOutcome = 'pulled' | 'did-not-move' | 'already-past' | 'went-over';
-
-export const PULL_OUTCOMES: readonly PullOutcome[] = ['pulled', 'did-not-move', 'already-past', 'went-over'];
+export const PULL_OUTCOMES = ['pulled', 'did-not-move', 'already-past', 'went-over'] as const;
+export type PullOutcome = (typeof PULL_OUTCOMES)[number];
 
 /** One line of the bench record. Lines are only ever added; `strike` takes back the last one that still stands. */
 export type BenchEvent =
@@ -17,6 +16,8 @@ export type BenchEvent =
     }
   | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }
   | { readonly id: string; readonly kind: 'strike'; readonly strikes: string; readonly at: string };
+
+export const EVENT_KINDS = ['pull', 'shaft', 'strike'] as const satisfies readonly BenchEvent['kind'][];
 
 export type DoneEvent = Exclude<BenchEvent, { kind: 'strike' }>;
 

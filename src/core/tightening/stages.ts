@@ -1,12 +1,14 @@
 import { DomainError, assertPositive, dictionary, tidy, type Note } from '@/core/units';
 
-export type StageScheme = 'halves' | 'thirds' | 'quarters' | readonly number[];
+export const NAMED_SCHEMES = ['halves', 'thirds', 'quarters'] as const;
+export type NamedScheme = (typeof NAMED_SCHEMES)[number];
+export type StageScheme = NamedScheme | readonly number[];
 
 const NAMED = dictionary<readonly number[]>({
   halves: [1 / 2, 1],
   thirds: [1 / 3, 2 / 3, 1],
   quarters: [1 / 4, 1 / 2, 3 / 4, 1],
-});
+} satisfies Record<NamedScheme, readonly number[]>);
 
 const EXPECTED = 'scheme must be halves, thirds, quarters, or a list of fractions that rises to 1';
 

@@ -28,9 +28,8 @@ export interface Adaptor {
 }
 
 /** In which part of its scale a wrench is trusted. */
-export type WrenchWindow = 'upper-two-thirds' | 'iso-20-100' | 'whole';
-
-export const WRENCH_WINDOWS: readonly WrenchWindow[] = ['upper-two-thirds', 'iso-20-100', 'whole'];
+export const WRENCH_WINDOWS = ['upper-two-thirds', 'iso-20-100', 'whole'] as const;
+export type WrenchWindow = (typeof WRENCH_WINDOWS)[number];
 
 export interface WrenchSetting {
   /** The figure wanted, in the wrench's unit, before rounding. */

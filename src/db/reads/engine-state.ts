@@ -1,15 +1,14 @@
-import { standing } from '@/core/tightening';
+import { roundState } from '@/core/tightening';
 import { fitsOfEngine } from './fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening } from '@/model/joint/tightening';
 import type { Shop } from '../shop';
-import type { EngineState, JointState, TighteningState } from '@/model/engine/engine-state';
-import { retorqueOf } from '@/model/engine/engine-state';
+import { type EngineState, type JointState, retorqueOf, type TighteningState } from '@/model/engine/engine-state';
 
 export function tighteningState(shop: Shop, tightening: Tightening): TighteningState {
   const events = shop.tightenings.events(tightening.id);
-  return { tightening, events, standing: standing(tightening.plan.steps, events, tightening.plan.positions.length) };
+  return { tightening, events, standing: roundState(tightening.plan.steps, events, tightening.plan.positions.length) };
 }
 
 export function jointState(shop: Shop, engine: Engine, joint: Joint, heat = shop.heat.log(engine.id)): JointState {

@@ -1,8 +1,7 @@
 import type { Fit } from '@/model/fit/fit';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '../shop';
-import type { FitPageSays} from '@/model/fit/fit-page';
-import { currentLeaf } from '@/model/fit/fit-page';
+import { currentLeaf, type FitPageSays } from '@/model/fit/fit-page';
 
 /** Tells the page of any fit of an engine; its book is read once, and only if a fit rests on it. */
 export function pagesOfFits(shop: Shop, engineId: string, fits: readonly Fit[]): (fit: Fit) => FitPageSays | undefined {

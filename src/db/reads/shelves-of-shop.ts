@@ -1,4 +1,4 @@
-import { USUAL_PRACTICE, type HousePractice } from '@/core/joint';
+import { USUAL_PRACTICE, type HousePractice } from '@/model/practice/house-practice';
 import type { Engine } from '@/model/engine/engine';
 import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '../shop';

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { HeadMetal } from '@/core/heat';
-import type { HousePractice } from '@/core/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
 import type { TorqueUnit } from '@/core/units';
 import type { Engine } from '@/model/engine/engine';
 

@@ -2,7 +2,8 @@ import type { Database } from 'better-sqlite3';
 import type { RangeSchool } from '@/core/joint';
 import { detailOf } from '@/model/joint/joint-detail';
 import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
-import type { Joint, RetorqueSchool } from '@/model/joint/joint';
+import type { Joint } from '@/model/joint/joint';
+import type { RetorqueSchool } from '@/core/heat';
 
 interface JointRow {
   readonly id: string;

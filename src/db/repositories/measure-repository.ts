@@ -1,6 +1,10 @@
 import type { Database } from 'better-sqlite3';
-import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
-import { holdingMeasures } from '@/model/engine/engine-measure';
+import {
+  type EngineMeasure,
+  type EngineMeasures,
+  holdingMeasures,
+  type MeasureKind,
+} from '@/model/engine/engine-measure';
 
 interface SheetRow {
   readonly id: string;

@@ -1,6 +1,8 @@
 'use client';
 
-import type { Standing } from '@/core/tightening';
+import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
+import type { Purpose } from '@/model/joint/tightening';
+import type { RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
 import { isNewSetting, stageCount, turnNumber } from '@/interface/words/bench-words';
@@ -8,16 +10,10 @@ import styles from './face.module.css';
 
 interface Props {
   readonly plan: TighteningPlan;
-  readonly standing: Standing;
-  readonly purpose: 'final' | 'trial' | 'retorque';
+  readonly standing: RoundState;
+  readonly purpose: Purpose;
   readonly strips: readonly string[];
 }
-
-const CAUTIONS: Readonly<Record<Props['purpose'], string>> = {
-  final: 'Smooth and slow, shortest extension, the other end held still.',
-  trial: 'A trial: it does not complete the joint.',
-  retorque: 'Cold only, unless the book says warm. Never open a hot cooling system.',
-};
 
 /** What to do next, in figures that are read at two metres. */
 export function FaceCall({ plan, standing, purpose, strips }: Props) {
@@ -90,7 +86,7 @@ export function FaceCall({ plan, standing, purpose, strips }: Props) {
       </p>
       {place}
       <p className={styles.hint}>
-        {plan.filmName}. {CAUTIONS[purpose]}
+        {plan.filmName}. {PURPOSE_WORDS[purpose].caution}
       </p>
     </section>
   );

@@ -1,5 +1,7 @@
 'use client';
 
+import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
+import type { Purpose } from '@/model/joint/tightening';
 import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
@@ -19,7 +21,7 @@ interface Props {
   readonly tighteningId: string;
   readonly jointName: string;
   readonly engineName: string;
-  readonly purpose: 'final' | 'trial' | 'retorque';
+  readonly purpose: Purpose;
   readonly plan: TighteningPlan;
   readonly events: readonly BenchEvent[];
   readonly caps: boolean;
@@ -29,7 +31,6 @@ interface Props {
   readonly openedAt: number;
 }
 
-const TITLES = { final: '', trial: 'trial', retorque: 'retorque' } as const;
 const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
   ['did-not-move', 'Did not move', 'M'],
   ['already-past', 'Already past', 'P'],
@@ -81,7 +82,7 @@ export function Face(props: Props) {
       <header className={styles.head}>
         <h1 className={styles.title}>
           {jointName}
-          {TITLES[purpose] && <span className={styles.purpose}> {TITLES[purpose]}</span>}
+          {PURPOSE_WORDS[purpose].title && <span className={styles.purpose}> {PURPOSE_WORDS[purpose].title}</span>}
         </h1>
         <p className={styles.engine}>{engineName}</p>
         <p className={styles.last} aria-live="polite">

@@ -1,4 +1,4 @@
-import { patternPositions, standing, tighteningPlan } from '@/core/tightening';
+import { patternPositions, roundState, tighteningPlan } from '@/core/tightening';
 import { engineState, tighteningState } from '@/db/reads/engine-state';
 import type { JointState } from '@/model/engine/engine-state';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
@@ -55,7 +55,7 @@ function drawingOf({
     perGroup: caps ? 2 : 1,
     turnShaft: false,
   });
-  return { positions, order, marks: standing(steps, [], positions.length).marks, caps };
+  return { positions, order, marks: roundState(steps, [], positions.length).marks, caps };
 }
 
 function wayOn(

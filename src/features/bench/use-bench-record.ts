@@ -2,12 +2,12 @@
 
 import { nanoid } from 'nanoid';
 import { useMemo } from 'react';
-import { standing, type BenchEvent, type PullOutcome, type Standing } from '@/core/tightening';
+import { roundState, type BenchEvent, type PullOutcome, type RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useRecord } from '@/interface/record/use-record';
 
 export interface BenchRecord {
-  readonly standing: Standing;
+  readonly standing: RoundState;
   /** Positions whose line is not yet on disk. */
   readonly pending: ReadonlySet<number>;
   readonly trouble?: string;
@@ -21,7 +21,7 @@ const now = () => new Date().toISOString();
 /** The record of one tightening at the bench: what is on disk, what is on its way there, and the acts that add to it. */
 export function useBenchRecord(tighteningId: string, plan: TighteningPlan, events: readonly BenchEvent[]): BenchRecord {
   const { lines, waiting, trouble, add } = useRecord(tighteningId, `/api/tightenings/${tighteningId}/events`, events);
-  const current = useMemo(() => standing(plan.steps, lines, plan.positions.length), [plan, lines]);
+  const current = useMemo(() => roundState(plan.steps, lines, plan.positions.length), [plan, lines]);
   const pending = new Set(
     waiting.flatMap((event) => {
       const step = event.kind === 'pull' ? plan.steps[event.step] : undefined;

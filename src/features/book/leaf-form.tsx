@@ -1,5 +1,7 @@
 'use client';
 
+import { LEAF_CONTENTS } from '@/model/book/leaf-of-text';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo } from 'react';
 import { notesToAgree } from '@/core/print';
@@ -37,14 +39,14 @@ const CONDITIONS = [
   { value: 'moly paste', label: 'Moly paste' },
 ];
 
-const KINDS = [
-  { value: 'torque', label: 'A torque, a pull on a lever, or a turn' },
-  { value: 'stretch', label: 'A stretch' },
-  { value: 'clearance', label: 'A clearance' },
-  { value: 'end-float', label: 'An end float' },
-  { value: 'order', label: 'An order' },
-  { value: 'note', label: 'A note' },
-];
+const KINDS = choices(LEAF_CONTENTS, {
+  torque: 'A torque, a pull on a lever, or a turn',
+  stretch: 'A stretch',
+  clearance: 'A clearance',
+  'end-float': 'An end float',
+  order: 'An order',
+  note: 'A note',
+});
 
 const contentOf = (leaf: Leaf | undefined) =>
   leaf && leaf.kind !== 'lever-pull' && leaf.kind !== 'turn' ? leaf.kind : 'torque';

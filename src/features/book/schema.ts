@@ -1,5 +1,6 @@
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import type { LeafContent } from '@/model/book/leaf-of-text';
+import { LEAF_CONTENTS, type LeafContent } from '@/model/book/leaf-of-text';
 import { type Source, SOURCE_KINDS } from '@/model/book/source';
 
 export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
@@ -48,7 +49,7 @@ export const leafSchema = Joi.object<LeafFields>({
   sourceId: Joi.string().required().messages({ 'string.empty': 'Choose the source that this page is in.' }),
   page: line('the page', 40).required().messages({ 'string.empty': 'Give the page, so that it can be found again.' }),
   subject: line('the subject').required().messages({ 'string.empty': 'Say what the figure is for.' }),
-  kind: Joi.string().valid('torque', 'stretch', 'clearance', 'end-float', 'order', 'note').default('torque'),
+  kind: oneOf(LEAF_CONTENTS).default('torque'),
   // Never trimmed: the text stays as it stands on the page.
   printedText: Joi.string()
     .max(400)

@@ -6,7 +6,7 @@ import type { Result } from '@/model/result';
 import { Button } from '@/interface/parts/button';
 import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';
-import { openShopAction, resetDemonstrationAction } from '@/features/shelves/actions';
+import { openShopAction, resetDemonstrationAction } from './shop-actions';
 
 /** The way into the demonstration yard and back, and its reset. */
 export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) {

@@ -1,19 +1,18 @@
 'use client';
 
+import { type Engine, ENGINE_KINDS } from '@/model/engine/engine';
+import { HEAD_METALS } from '@/core/heat';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { TORQUE_UNITS } from '@/core/units';
-import type { Engine } from '@/model/engine/engine';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addEngineAction, alterEngineAction } from './actions';
 
-const METALS = [
-  { value: 'iron', label: 'Iron' },
-  { value: 'aluminium', label: 'Aluminium' },
-];
+const METALS = choices(HEAD_METALS, { iron: 'Iron', aluminium: 'Aluminium' });
 
 const EMPTY = {
   name: '',
@@ -60,10 +59,7 @@ export function EngineForm({ engine }: { readonly engine?: Engine }) {
       />
       <NativeSelect
         label="Car or motorcycle"
-        data={[
-          { value: 'car', label: 'Car' },
-          { value: 'motorcycle', label: 'Motorcycle' },
-        ]}
+        data={choices(ENGINE_KINDS, { car: 'Car', motorcycle: 'Motorcycle' })}
         {...field('kind')}
       />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />

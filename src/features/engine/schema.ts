@@ -1,17 +1,20 @@
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
+import { HEAD_METALS, type HeadMetal } from '@/core/heat';
+import { ENGINE_KINDS, type EngineKind } from '@/model/engine/engine';
 import { TORQUE_UNITS, type TorqueUnit } from '@/core/units';
 
 export interface EngineFields {
   readonly name: string;
-  readonly kind: 'car' | 'motorcycle';
+  readonly kind: EngineKind;
   readonly year: number | null;
   readonly engineNumber: string;
-  readonly headMetal: 'iron' | 'aluminium';
-  readonly blockMetal: 'iron' | 'aluminium';
+  readonly headMetal: HeadMetal;
+  readonly blockMetal: HeadMetal;
   readonly preferredUnit: TorqueUnit;
 }
 
-const metal = (label: string) => Joi.string().valid('iron', 'aluminium').required().label(label);
+const metal = (label: string) => oneOf(HEAD_METALS).required().label(label);
 
 export const engineSchema = Joi.object<EngineFields>({
   name: Joi.string()
@@ -20,7 +23,7 @@ export const engineSchema = Joi.object<EngineFields>({
     .required()
     .label('the name')
     .messages({ 'string.empty': 'Give the engine a name.' }),
-  kind: Joi.string().valid('car', 'motorcycle').required().label('car or motorcycle'),
+  kind: oneOf(ENGINE_KINDS).required().label('car or motorcycle'),
   year: Joi.number().integer().min(1880).max(2030).allow(null, '').empty('').default(null).label('the year'),
   engineNumber: Joi.string().trim().max(60).allow('').default('').label('the engine number'),
   headMetal: metal('the metal of the head'),

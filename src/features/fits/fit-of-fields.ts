@@ -9,7 +9,7 @@ import {
   type Method,
   type Wanted,
 } from '@/core/fits';
-import type { HousePractice } from '@/core/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
 import { readLength } from '@/core/print';
 import { DomainError, atField } from '@/core/units';
 import type { Fit, FitDetail } from '@/model/fit/fit';

@@ -1,4 +1,5 @@
-import { USUAL_PRACTICE, schoolWords, type WorkingLine } from '@/core/joint';
+import type { WorkingLine } from '@/core/joint';
+import { USUAL_PRACTICE, schoolWords } from '@/model/practice/house-practice';
 import type { PlaceResult } from '@/core/fits';
 import { value20_mm, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import type { Working } from '@/interface/shell/working-margin';

@@ -1,5 +1,6 @@
+import { EXPANSIONS_UM_PER_MK, FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import { EXPANSIONS_UM_PER_MK, FIT_KINDS, METHODS, type Method } from '@/core/fits';
 
 const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().max(60).allow('', null).empty(['', null]).default(null);
@@ -114,7 +115,7 @@ export const fitSchema = Joi.object<FitFields>({
   softLow: typed,
   softHigh: typed,
   target: typed,
-  as: Joi.string().valid('reading', 'eccentricity').default('reading'),
+  as: oneOf(RUNOUT_SENSES).default('reading'),
   nominal: typed,
   packetName: Joi.string().trim().max(80).allow('').default(''),
   packetLow: typed,

@@ -1,8 +1,9 @@
 'use client';
 
+import { EXPANSIONS_UM_PER_MK, fitKind, type FitKind, type Method, RUNOUT_SENSES } from '@/core/fits';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { EXPANSIONS_UM_PER_MK, fitKind, type FitKind, type Method } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import type { Fit } from '@/model/fit/fit';
 import { kindOf } from '@/model/fit/fit-state';
@@ -136,10 +137,10 @@ function WantedFields({
       {kind.shape === 'runout' && (
         <NativeSelect
           label="The limits are of"
-          data={[
-            { value: 'reading', label: 'the full indicator reading' },
-            { value: 'eccentricity', label: 'the eccentricity, half of it' },
-          ]}
+          data={choices(RUNOUT_SENSES, {
+            reading: 'the full indicator reading',
+            eccentricity: 'the eccentricity, half of it',
+          })}
           {...field('as')}
         />
       )}

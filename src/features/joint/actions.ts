@@ -1,5 +1,6 @@
 'use server';
 
+import type { ChosenPurpose } from '@/model/joint/tightening';
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
@@ -219,7 +220,7 @@ export async function chooseLeafAction(input: unknown) {
 }
 
 /** What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws DomainError */
-function assertGate({ held, strips }: Gate, purpose: 'final' | 'trial'): void {
+function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
   if (purpose === 'trial') return;
   const out = held.map(({ line }) => line).join('; ');
   if (out)

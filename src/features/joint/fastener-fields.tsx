@@ -1,14 +1,15 @@
 'use client';
 
+import { FASTENER_FORMS, type FastenerFacts } from '@/model/joint/joint-detail';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
-import type { FastenerFacts } from '@/model/joint/joint-detail';
 import { designationOn, type Shelves } from '@/model/shelf/shelves';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { LOCKINGS, SOCKETS } from './joint-words';
+import { LOCKING_CHOICES, SOCKETS } from './joint-words';
 
 interface Props {
   readonly label: 'original' | 'substitute';
@@ -59,10 +60,7 @@ function ThreadField({ label, description, value, empty = false, shelves, onChan
   );
 }
 
-const FORMS = [
-  { value: 'bolt', label: 'Bolt' },
-  { value: 'stud', label: 'Stud with a nut' },
-];
+const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' });
 
 /** Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged. */
 export function FastenerFields({ label, facts, shelves, substitute = false, onChange }: Props) {
@@ -159,7 +157,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
       />
       <NativeSelect
         label="Locking"
-        data={[...LOCKINGS]}
+        data={[...LOCKING_CHOICES]}
         value={facts.locking}
         onChange={(event) => lock(event.currentTarget.value as FastenerFacts['locking'])}
       />

@@ -2,7 +2,7 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { schoolWords, type PracticeRow } from '@/core/joint';
+import { schoolWords, type PracticeRow } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import type { FastenerFacts, JointDetail, ParentFacts } from '@/model/joint/joint-detail';

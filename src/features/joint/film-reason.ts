@@ -1,5 +1,5 @@
 import { filmOfCondition } from '@/core/film';
-import { schoolWords, type HousePractice } from '@/core/joint';
+import { schoolWords, type HousePractice } from '@/model/practice/house-practice';
 
 const FILM_OF_SCHOOL: Readonly<Record<HousePractice['unsaid'], string>> = {
   'light-oil': 'engine-oil',

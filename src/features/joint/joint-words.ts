@@ -1,75 +1,77 @@
-import type { Locking, RangeSchool } from '@/core/joint';
-import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
-import type { Care, FastenerFacts, JointClass } from '@/model/joint/joint-detail';
-import type { RetorqueSchool } from '@/model/joint/joint';
+import { choices, type Choice } from '@/interface/words/choices';
+import { RETORQUE_SCHOOLS } from '@/core/heat';
+import { LOCKINGS, RANGE_SCHOOLS } from '@/core/joint';
+import {
+  NAMED_SCHEMES,
+  ORDER_SCHOOLS,
+  PATTERN_KINDS,
+  UNITS_OF_WORK,
+  type NamedScheme,
+  type StageScheme,
+} from '@/core/tightening';
+import { CARES } from '@/model/joint/care';
+import { JOINT_CLASSES, SOCKET_FITS } from '@/model/joint/joint-detail';
 
-export interface Choice<T extends string> {
-  readonly value: T;
-  readonly label: string;
-}
+export const PATTERNS = choices(PATTERN_KINDS, {
+  rows: 'Two rows, as on a head',
+  ring: 'A ring',
+  caps: 'A line of caps, two fasteners each',
+});
 
-export const PATTERNS: readonly Choice<PatternKind>[] = [
-  { value: 'rows', label: 'Two rows, as on a head' },
-  { value: 'ring', label: 'A ring' },
-  { value: 'caps', label: 'A line of caps, two fasteners each' },
-];
+export const RANGES = choices(RANGE_SCHOOLS, {
+  low: 'Low end',
+  middle: 'Middle',
+  top: 'Top',
+  'bottom-then-middle': 'Bottom, turn the shaft, then middle',
+});
 
-export const RANGES: readonly Choice<RangeSchool>[] = [
-  { value: 'low', label: 'Low end' },
-  { value: 'middle', label: 'Middle' },
-  { value: 'top', label: 'Top' },
-  { value: 'bottom-then-middle', label: 'Bottom, turn the shaft, then middle' },
-];
+export const TURNS = choices(ORDER_SCHOOLS, {
+  'centre-out': 'From the middle out, crossing',
+  spiral: 'From the middle out, round and round',
+  star: 'Across and across',
+});
 
-export const TURNS: readonly Choice<OrderSchool>[] = [
-  { value: 'centre-out', label: 'From the middle out, crossing' },
-  { value: 'spiral', label: 'From the middle out, round and round' },
-  { value: 'star', label: 'Across and across' },
-];
+export const WORK_UNITS = choices(UNITS_OF_WORK, {
+  row: 'The whole row a stage',
+  each: 'Each cap to its final figure',
+});
 
-export const UNITS_OF_WORK: readonly Choice<UnitOfWork>[] = [
-  { value: 'row', label: 'The whole row a stage' },
-  { value: 'each', label: 'Each cap to its final figure' },
-];
+export const RETORQUES = choices(RETORQUE_SCHOOLS, {
+  slacken: 'Cold; slacken each a little, pull again',
+  straight: 'Cold; straight pull',
+  warm: 'Warm, where the book says so',
+  none: 'None: the gasket says not to',
+});
 
-export const RETORQUES: readonly Choice<RetorqueSchool>[] = [
-  { value: 'slacken', label: 'Cold; slacken each a little, pull again' },
-  { value: 'straight', label: 'Cold; straight pull' },
-  { value: 'warm', label: 'Warm, where the book says so' },
-  { value: 'none', label: 'None: the gasket says not to' },
-];
+export const LOCKING_CHOICES = choices(LOCKINGS, {
+  none: 'None',
+  tab: 'Tab washer',
+  compound: 'Compound',
+  wire: 'Wire',
+  'polymer-nut': 'Nut with a polymer insert',
+  'metal-nut': 'All-metal locking nut',
+});
 
-export const LOCKINGS: readonly Choice<Locking>[] = [
-  { value: 'none', label: 'None' },
-  { value: 'tab', label: 'Tab washer' },
-  { value: 'compound', label: 'Compound' },
-  { value: 'wire', label: 'Wire' },
-  { value: 'polymer-nut', label: 'Nut with a polymer insert' },
-  { value: 'metal-nut', label: 'All-metal locking nut' },
-];
+export const SOCKETS = choices(SOCKET_FITS, {
+  'not-tried': 'Not tried yet',
+  takes: 'Tried: it gets at it, nothing fouls',
+  fouls: 'It does not, or the head fouls',
+});
 
-export const SOCKETS: readonly Choice<FastenerFacts['socket']>[] = [
-  { value: 'not-tried', label: 'Not tried yet' },
-  { value: 'takes', label: 'Tried: it gets at it, nothing fouls' },
-  { value: 'fouls', label: 'It does not, or the head fouls' },
-];
+export const CLASSES = choices(JOINT_CLASSES, {
+  inside: 'Inside the engine',
+  outside: 'Outside it',
+  trim: 'A cover or small fitting',
+});
 
-export const CLASSES: readonly Choice<JointClass>[] = [
-  { value: 'inside', label: 'Inside the engine' },
-  { value: 'outside', label: 'Outside it' },
-  { value: 'trim', label: 'A cover or small fitting' },
-];
+export const CARE_CHOICES = choices(CARES, {
+  wrench: 'Always by wrench',
+  importance: 'By importance',
+  hand: 'By hand, recorded as by feel',
+});
 
-export const CARES: readonly Choice<Care>[] = [
-  { value: 'wrench', label: 'Always by wrench' },
-  { value: 'importance', label: 'By importance' },
-  { value: 'hand', label: 'By hand, recorded as by feel' },
-];
-
-export const NAMED_SCHEMES: readonly Choice<'halves' | 'thirds' | 'quarters' | 'typed'>[] = [
-  { value: 'halves', label: 'Halves' },
-  { value: 'thirds', label: 'Thirds' },
-  { value: 'quarters', label: 'Quarters' },
+export const SCHEMES: readonly Choice<NamedScheme | 'typed'>[] = [
+  ...choices(NAMED_SCHEMES, { halves: 'Halves', thirds: 'Thirds', quarters: 'Quarters' }),
   { value: 'typed', label: 'Figures as printed' },
 ];
 

@@ -2,11 +2,11 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { HousePractice } from '@/core/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
 import { careOf, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
-import { CARES, CLASSES, NAMED_SCHEMES, RETORQUES, TURNS, UNITS_OF_WORK, schemeOfFigures } from './joint-words';
+import { CARE_CHOICES, CLASSES, SCHEMES, RETORQUES, TURNS, WORK_UNITS, schemeOfFigures } from './joint-words';
 
 interface Props {
   readonly joint: Joint;
@@ -39,7 +39,7 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'pr
 
 /** Stages, turn, shaft and retorque of a joint. */
 export function PlanControls({ joint, practice, unit, stageFigures, onChange, onDetail }: Props) {
-  const inherited = CARES.find(
+  const inherited = CARE_CHOICES.find(
     ({ value }) => value === careOf({ ...joint.detail, care: null }, practice),
   )?.label.toLowerCase();
   const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
@@ -52,7 +52,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
     <div className={`${form.grid} ${form.broad}`}>
       <NativeSelect
         label="Stages"
-        data={[...NAMED_SCHEMES]}
+        data={[...SCHEMES]}
         value={named}
         onChange={(event) => chooseScheme(event.currentTarget.value)}
       />
@@ -66,7 +66,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
       {joint.pattern === 'caps' && (
         <NativeSelect
           label="Unit of work"
-          data={[...UNITS_OF_WORK]}
+          data={[...WORK_UNITS]}
           value={joint.unitOfWork}
           onChange={(event) => onChange({ unitOfWork: event.currentTarget.value as Joint['unitOfWork'] })}
         />
@@ -101,7 +101,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
       />
       <NativeSelect
         label="Care"
-        data={[{ value: '', label: `as the shop: ${inherited}` }, ...CARES]}
+        data={[{ value: '', label: `as the shop: ${inherited}` }, ...CARE_CHOICES]}
         value={joint.detail.care ?? ''}
         onChange={(event) => onDetail({ care: (event.currentTarget.value || null) as JointDetail['care'] })}
       />

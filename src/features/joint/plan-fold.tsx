@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { patternPositions, tighteningPlan, order, type PlannedStage } from '@/core/tightening';
-import { schoolWords } from '@/core/joint';
+import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { shaftOf, type JointResult } from '@/model/joint/joint-result';

@@ -1,5 +1,16 @@
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import { MAX_FASTENERS, type StageScheme } from '@/core/tightening';
+import { RETORQUE_SCHOOLS } from '@/core/heat';
+import { RANGE_SCHOOLS } from '@/core/joint';
+import {
+  MAX_FASTENERS,
+  NAMED_SCHEMES,
+  ORDER_SCHOOLS,
+  PATTERN_KINDS,
+  UNITS_OF_WORK,
+  type StageScheme,
+} from '@/core/tightening';
+import { CHOSEN_PURPOSES, type ChosenPurpose } from '@/model/joint/tightening';
 import type { Joint } from '@/model/joint/joint';
 import { detailSchema } from '@/model/joint/joint-detail-schema';
 
@@ -21,7 +32,7 @@ export type NewJointFields = Pick<
 >;
 
 const scheme = Joi.alternatives<StageScheme>(
-  Joi.string().valid('halves', 'thirds', 'quarters'),
+  oneOf(NAMED_SCHEMES),
   Joi.array().items(Joi.number().greater(0).max(1)).min(1).max(8),
 );
 
@@ -31,7 +42,7 @@ const fields = {
   engineId: Joi.string().required(),
   leafId: Joi.string().required().messages({ 'string.empty': 'Choose the leaf that the figure is on.' }),
   name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the joint a name.' }),
-  pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
+  pattern: oneOf(PATTERN_KINDS).required(),
   fasteners: Joi.number()
     .integer()
     .min(1)
@@ -47,9 +58,9 @@ const fields = {
     .messages({ 'string.empty': 'Give the thread, such as 3/8 BSF or M8.' }),
   originalFilm: film,
   todayFilm: film,
-  orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(),
+  orderSchool: oneOf(ORDER_SCHOOLS).required(),
   turnShaft: Joi.boolean().required(),
-  retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
+  retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
 };
 
 export const newJointSchema = Joi.object<NewJointFields>(fields);
@@ -57,9 +68,9 @@ export const newJointSchema = Joi.object<NewJointFields>(fields);
 export const jointSchema = Joi.object<JointFields>({
   ...fields,
   id: Joi.string().required(),
-  rangeSchool: Joi.string().valid('low', 'middle', 'top', 'bottom-then-middle').required(),
+  rangeSchool: oneOf(RANGE_SCHOOLS).required(),
   stageScheme: scheme.required(),
-  unitOfWork: Joi.string().valid('row', 'each').required(),
+  unitOfWork: oneOf(UNITS_OF_WORK).required(),
   wrenchId: Joi.string().required().messages({ 'string.empty': 'Choose the wrench.' }),
   bearingOuter_mm: Joi.number().positive().max(200).required().label('the outside of the face'),
   bearingInner_mm: Joi.number().positive().max(200).required().label('the hole of the face'),
@@ -96,9 +107,9 @@ export const standardSchema = Joi.object<StandardFields>({
     .messages({ 'number.base': 'Give the engagement in mm.' }),
 });
 
-export const startSchema = Joi.object<{ jointId: string; purpose: 'final' | 'trial'; reason: string }>({
+export const startSchema = Joi.object<{ jointId: string; purpose: ChosenPurpose; reason: string }>({
   jointId: Joi.string().required(),
-  purpose: Joi.string().valid('final', 'trial').default('final'),
+  purpose: oneOf(CHOSEN_PURPOSES).default('final'),
   reason: Joi.string().trim().max(1000).allow('').default(''),
 });
 

@@ -1,5 +1,6 @@
 'use client';
 
+import type { ChosenPurpose } from '@/model/joint/tightening';
 import { Textarea } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -28,9 +29,9 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
   const router = useRouter();
   const [starting, startTransition] = useTransition();
   const [refusal, setRefusal] = useState<string>();
-  const [asking, setAsking] = useState<'final' | 'trial'>();
+  const [asking, setAsking] = useState<ChosenPurpose>();
   const [reason, setReason] = useState('');
-  const start = (purpose: 'final' | 'trial') =>
+  const start = (purpose: ChosenPurpose) =>
     startTransition(async () => {
       await settled();
       const outcome = await send(startTighteningAction, { jointId: joint.id, purpose, reason });
@@ -38,7 +39,7 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
       if (outcome.error.code === 'needs-reason') setAsking(purpose);
       return setRefusal(outcome.error.message);
     });
-  const begin = (purpose: 'final' | 'trial') => {
+  const begin = (purpose: ChosenPurpose) => {
     const standing = purpose === 'final' ? [...stops, ...against] : stops;
     // What is out of limits is refused whatever is written, so nothing is asked for.
     const asks = standing.length > 0 && reason.trim() === '' && !standing.some(({ code }) => code === 'fit-out');

@@ -1,8 +1,9 @@
 'use client';
 
+import { clockingDoubts, evenClocking, GAP_MARKS, type GapMark } from '@/core/fits';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { clockingDoubts, evenClocking, type GapMark } from '@/core/fits';
 import type { EngineMeasures } from '@/model/engine/engine-measure';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
@@ -108,10 +109,7 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
                 />
                 <NativeSelect
                   label="What it is"
-                  data={[
-                    { value: 'gap', label: 'a gap' },
-                    { value: 'expander', label: 'an expander’s end' },
-                  ]}
+                  data={choices(GAP_MARKS, { gap: 'a gap', expander: 'an expander’s end' })}
                   value={mark.kind}
                   onChange={(event) => set(i, { kind: event.currentTarget.value as GapMark['kind'] })}
                 />

@@ -1,5 +1,7 @@
 'use client';
 
+import { type EngineMeasures, WEIGHED_KINDS } from '@/model/engine/engine-measure';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import {
@@ -11,7 +13,6 @@ import {
   type ImbalanceUnit,
   type RodWeight,
 } from '@/core/fits';
-import type { EngineMeasures } from '@/model/engine/engine-measure';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
@@ -112,10 +113,7 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
         {which}
         <NativeSelect
           label="Weighed"
-          data={[
-            { value: 'rods', label: 'rods, end by end' },
-            { value: 'pieces', label: 'whole pieces: pistons, pins' },
-          ]}
+          data={choices(WEIGHED_KINDS, { rods: 'rods, end by end', pieces: 'whole pieces: pistons, pins' })}
           value={what}
           onChange={(event) => setWhat(event.currentTarget.value as Weights['what'])}
         />

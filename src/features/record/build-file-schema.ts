@@ -1,6 +1,22 @@
+import { oneOf } from '@/model/one-of';
+import { METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
+import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
+import { PURPOSES } from '@/model/joint/tightening';
+import { PULL_ACTS } from '@/model/joint/tightening-plan';
+import { CARES } from '@/model/joint/care';
+import { ENGINE_KINDS } from '@/model/engine/engine';
+import {
+  EVENT_KINDS,
+  NAMED_SCHEMES,
+  ORDER_SCHOOLS,
+  PATTERN_KINDS,
+  PULL_OUTCOMES,
+  STEP_KINDS,
+  UNITS_OF_WORK,
+} from '@/core/tightening';
+import { RANGE_SCHOOLS } from '@/core/joint';
+import { HEAD_METALS, RETORQUE_SCHOOLS } from '@/core/heat';
 import Joi from 'joi';
-import { METHODS, READING_UNITS_MM } from '@/core/fits';
-import { PULL_OUTCOMES } from '@/core/tightening';
 import { TORQUE_UNITS } from '@/core/units';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
@@ -18,7 +34,7 @@ const time = Joi.string().isoDate().required();
 const number = Joi.number().required();
 const numberOrNone = Joi.number().allow(null).required();
 const year = Joi.number().integer().allow(null).required();
-const metal = Joi.string().valid('iron', 'aluminium').required();
+const metal = oneOf(HEAD_METALS).required();
 const unit = Joi.string()
   .valid(...TORQUE_UNITS)
   .required();
@@ -27,7 +43,7 @@ const list = (item: Joi.Schema) => Joi.array().items(item).required();
 const engine = Joi.object({
   id,
   name: text,
-  kind: Joi.string().valid('car', 'motorcycle').required(),
+  kind: oneOf(ENGINE_KINDS).required(),
   year,
   engineNumber: text,
   headMetal: metal,
@@ -97,7 +113,7 @@ const joint = Joi.object({
   engineId: id,
   leafId: id,
   name: text,
-  pattern: Joi.string().valid('rows', 'ring', 'caps').required(),
+  pattern: oneOf(PATTERN_KINDS).required(),
   fasteners: Joi.number().integer().min(1).max(60).required(),
   thread: text,
   bearingOuter_mm: number,
@@ -106,23 +122,20 @@ const joint = Joi.object({
   originalFilm: id,
   originalFilmReason: text,
   todayFilm: id,
-  rangeSchool: Joi.string().valid('low', 'middle', 'top', 'bottom-then-middle').required(),
-  stageScheme: Joi.alternatives(
-    Joi.string().valid('halves', 'thirds', 'quarters'),
-    Joi.array().items(Joi.number()),
-  ).required(),
-  orderSchool: Joi.string().valid('centre-out', 'spiral', 'star').required(),
-  unitOfWork: Joi.string().valid('row', 'each').required(),
+  rangeSchool: oneOf(RANGE_SCHOOLS).required(),
+  stageScheme: Joi.alternatives(oneOf(NAMED_SCHEMES), Joi.array().items(Joi.number())).required(),
+  orderSchool: oneOf(ORDER_SCHOOLS).required(),
+  unitOfWork: oneOf(UNITS_OF_WORK).required(),
   turnShaft: Joi.boolean().required(),
   wrenchId: id,
-  retorqueSchool: Joi.string().valid('slacken', 'straight', 'warm', 'none').required(),
+  retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
   detail: detailSchema.default(PLAIN_DETAIL),
   createdAt: time,
 });
 
 const event = Joi.object({
   id,
-  kind: Joi.string().valid('pull', 'shaft', 'strike').required(),
+  kind: oneOf(EVENT_KINDS).required(),
   step: Joi.number().integer().min(0),
   outcome: Joi.string().valid(...PULL_OUTCOMES),
   strikes: Joi.string(),
@@ -131,7 +144,7 @@ const event = Joi.object({
 });
 
 const step = Joi.object({
-  kind: Joi.string().valid('pull', 'shaft').required(),
+  kind: oneOf(STEP_KINDS).required(),
   stage: Joi.number().integer().min(0),
   position: Joi.number().integer().min(0),
   setting: Joi.number(),
@@ -176,15 +189,15 @@ const plan = Joi.object({
   }).required(),
   guards: Joi.array().items(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
   reason: Joi.string().allow('').max(1000),
-  care: Joi.string().valid('wrench', 'importance', 'hand'),
-  act: Joi.string().valid('pull', 'slacken-and-pull').required(),
+  care: oneOf(CARES),
+  act: oneOf(PULL_ACTS).required(),
   cycleId: Joi.string(),
 }).required();
 
 const tightening = Joi.object({
   id,
   jointId: id,
-  purpose: Joi.string().valid('final', 'trial', 'retorque').required(),
+  purpose: oneOf(PURPOSES).required(),
   plan,
   startedAt: time,
   events: list(event),
@@ -194,7 +207,7 @@ const boltReading = Joi.object({
   id,
   setId: id,
   bolt: Joi.number().integer().min(1).required(),
-  kind: Joi.string().valid('free', 'tight', 'released').required(),
+  kind: oneOf(BOLT_READING_KINDS).required(),
   length_mm: number,
   typed: text,
   torque_Nm: numberOrNone,
@@ -244,7 +257,7 @@ const fit = Joi.object({
     rule,
     soft: span,
     target_mm: Joi.number(),
-    as: Joi.string().valid('reading', 'eccentricity'),
+    as: oneOf(RUNOUT_SENSES),
   }).required(),
   detail: Joi.object({
     nominal_mm: Joi.number(),
@@ -284,13 +297,10 @@ const shim = Joi.object({
 
 /** The build file; `docs/build-file.schema.json` is made from this. */
 export const buildFileSchema = Joi.object<BuildFile>({
-  format: Joi.string()
-    .valid(BUILD_FORMAT)
-    .required()
-    .messages({
-      'any.only': 'This is not a build file of this program.',
-      'any.required': 'This is not a build file of this program.',
-    }),
+  format: Joi.string().valid(BUILD_FORMAT).required().messages({
+    'any.only': 'This is not a build file of this program.',
+    'any.required': 'This is not a build file of this program.',
+  }),
   version: Joi.number()
     .valid(BUILD_VERSION)
     .required()

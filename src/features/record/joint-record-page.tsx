@@ -1,5 +1,6 @@
 'use client';
 
+import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Ladder, Rung } from '@/core/joint';
 import type { PullStep } from '@/core/tightening';
 import type { TighteningState } from '@/model/engine/engine-state';
@@ -78,8 +79,6 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
   );
 }
 
-const PURPOSES = { final: 'Tightening', trial: 'Trial', retorque: 'Retorque' } as const;
-
 /** Every line of one going-round, struck ones struck through. */
 function Lines({ round }: { readonly round: TighteningState }) {
   const { plain } = useFigures();
@@ -88,7 +87,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
   return (
     <section className={styles.round}>
       <h2>
-        {PURPOSES[tightening.purpose]}, begun {fullTime(tightening.startedAt)}
+        {PURPOSE_WORDS[tightening.purpose].name}, begun {fullTime(tightening.startedAt)}
       </h2>
       <p>
         {plan.care === 'hand' && <b>By hand, by feel. </b>}

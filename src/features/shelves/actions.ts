@@ -1,9 +1,7 @@
 'use server';
 
-import Joi from 'joi';
 import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
-import { cookies } from 'next/headers';
 import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { jointsReferringTo } from '@/db/reads/joints-affected';
@@ -11,11 +9,8 @@ import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import { BUILT_IN } from '@/model/shelf/shelves';
 import { keepShopPractice, shopPractice } from '@/db/reads/shelves-of-shop';
 import { nowIso } from '@/server/clock';
-import { SHOP_COOKIE, closeShop, currentShop, shopNamed } from '@/server/current-shop';
-import { shopFile, type ShopName } from '@/server/shop-file';
+import { currentShop } from '@/server/current-shop';
 import { runAction } from '@/server/run-action';
-import { demonstrationYard } from '@demo/yard';
-import { loadDemonstration, removeShopFile } from '@demo/load-yard';
 import { pointsOf, wrenchSchema } from './schema';
 import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
 
@@ -85,31 +80,6 @@ export async function keepPracticeAction(input: unknown) {
     if (engineId === null) keepShopPractice(shop, { ...shopPractice(shop), ...practice });
     else if (shop.engines.find(engineId)) shop.engines.practise(engineId, practice);
     else throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
-
-const nameSchema = Joi.object<{ name: ShopName }>({ name: Joi.string().valid('own', 'demonstration').required() });
-
-/** Looks at the own shop or at the demonstration yard; the yard is made where it is missing. */
-export async function openShopAction(input: unknown) {
-  return runAction(nameSchema, input, async ({ name }) => {
-    const shop = shopNamed(name);
-    if (name === 'demonstration' && shop.engines.all().length === 0)
-      loadDemonstration(shop, demonstrationYard, nowIso());
-    (await cookies()).set(SHOP_COOKIE, name, { path: '/', maxAge: 31_536_000, sameSite: 'lax' });
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
-
-/** Makes the demonstration yard anew. The own shop is a file of its own and is not touched. */
-export async function resetDemonstrationAction() {
-  return runAction(Joi.object({}), {}, () => {
-    closeShop('demonstration');
-    removeShopFile(shopFile('demonstration'));
-    loadDemonstration(shopNamed('demonstration'), demonstrationYard, nowIso());
     revalidatePath('/', 'layout');
     return {};
   });

@@ -2,7 +2,7 @@
 
 import { NativeSelect } from '@mantine/core';
 import { useState, useTransition } from 'react';
-import { PRACTICE_QUESTIONS, type HousePractice, type PracticeRow } from '@/core/joint';
+import { PRACTICE_QUESTIONS, type HousePractice, type PracticeRow } from '@/model/practice/house-practice';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Notice } from '@/interface/parts/screen';
 import { send } from '@/interface/parts/use-action-form';

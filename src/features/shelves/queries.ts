@@ -1,4 +1,4 @@
-import { checkOverdue } from '@/core/joint';
+import { checkOverdue } from '@/model/practice/house-practice';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
 import { BUILT_IN, overlaid } from '@/model/shelf/shelves';
 import { shopPractice } from '@/db/reads/shelves-of-shop';

@@ -1,14 +1,15 @@
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import { PRACTICE_QUESTIONS, type HousePractice } from '@/core/joint';
-import type { ShelfKind } from '@/model/shelf/shelf-rows';
+import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
+import { SHELF_KINDS, type ShelfKind } from '@/model/shelf/shelf-rows';
 
 export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string } }>({
-  kind: Joi.string().valid('film', 'grade', 'metal', 'thread').required(),
+  kind: oneOf(SHELF_KINDS).required(),
   row: Joi.object().unknown().required(),
 });
 
 export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string }>({
-  kind: Joi.string().valid('film', 'grade', 'metal', 'thread').required(),
+  kind: oneOf(SHELF_KINDS).required(),
   id: Joi.string().required(),
 });
 

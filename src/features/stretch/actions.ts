@@ -5,7 +5,7 @@ import { revalidatePath } from 'next/cache';
 import { boltSegments, stiffness } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import { typedLength, typedTorque } from '@/core/print/typed';
+import { typedLength, typedTorque } from '@/core/print';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
 import { runAction } from '@/server/run-action';

@@ -1,3 +1,5 @@
+import { BOLT_READING_KINDS, type BoltReadingKind } from '@/model/bolt/bolt-set';
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { measure } from '@/server/measure-schema';
 
@@ -46,7 +48,7 @@ export const boltSetSchema = Joi.object<BoltSetFields>({
 export interface BoltReadingFields {
   readonly setId: string;
   readonly bolt: number;
-  readonly kind: 'free' | 'tight' | 'released';
+  readonly kind: BoltReadingKind;
   readonly typed: string;
   readonly torque: string;
 }
@@ -54,7 +56,7 @@ export interface BoltReadingFields {
 export const boltReadingSchema = Joi.object<BoltReadingFields>({
   setId: Joi.string().required(),
   bolt: Joi.number().integer().min(1).max(60).required(),
-  kind: Joi.string().valid('free', 'tight', 'released').required(),
+  kind: oneOf(BOLT_READING_KINDS).required(),
   typed: measure('the length as read'),
   torque: Joi.string().trim().max(60).allow('').default(''),
 });

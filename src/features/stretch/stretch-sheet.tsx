@@ -1,5 +1,7 @@
 'use client';
 
+import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
+import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -19,11 +21,7 @@ import table from '@/interface/parts/table.module.css';
 import styles from './stretch-sheet.module.css';
 import { STRETCH_WORDS } from './stretch-words';
 
-const KINDS = [
-  { value: 'free', label: 'Free length' },
-  { value: 'tight', label: 'Tightened' },
-  { value: 'released', label: 'On release' },
-];
+const KINDS = choices(BOLT_READING_KINDS, { free: 'Free length', tight: 'Tightened', released: 'On release' });
 
 /** What is to be read next: free lengths first, then each pull. */
 const nextKind = ({ verdict }: BoltLine) => (verdict.state === 'free-length-wanted' ? 'free' : 'tight');

@@ -4,7 +4,7 @@ import { TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { isDomainError } from '@/core/units';
 import { useFigures, useLengths } from '../figures/preferences';
-import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print/typed';
+import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print';
 
 type Read = { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly message: string };
 type Kind = 'length' | 'torque' | 'number';

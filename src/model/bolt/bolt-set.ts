@@ -18,12 +18,16 @@ export interface BoltSet {
   readonly createdAt: string;
 }
 
+/** When a bolt's length was read: before, tightened, or on release. */
+export const BOLT_READING_KINDS = ['free', 'tight', 'released'] as const;
+export type BoltReadingKind = (typeof BOLT_READING_KINDS)[number];
+
 export interface BoltReading {
   readonly id: string;
   readonly setId: string;
   /** From 1. */
   readonly bolt: number;
-  readonly kind: 'free' | 'tight' | 'released';
+  readonly kind: BoltReadingKind;
   readonly length_mm: number;
   readonly typed: string;
   readonly torque_Nm: number | null;

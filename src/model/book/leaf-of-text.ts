@@ -1,6 +1,6 @@
 import { notesToAgree, readLength, readTorque } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
-import type { Leaf, LeafKind } from './leaf';
+import { LEAF_KINDS, type Leaf, type LeafKind } from './leaf';
 
 type Read = Pick<
   Leaf,
@@ -17,6 +17,7 @@ type Read = Pick<
 >;
 
 /** What a person says that a leaf holds; a torque may turn out to be a pull on a lever, or a turn. */
+export const LEAF_CONTENTS = LEAF_KINDS.filter((kind): kind is LeafContent => kind !== 'lever-pull' && kind !== 'turn');
 export type LeafContent = Exclude<LeafKind, 'lever-pull' | 'turn'>;
 
 export interface LeafText {

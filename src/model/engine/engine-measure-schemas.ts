@@ -1,6 +1,7 @@
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import { IMBALANCE_UNITS } from '@/core/fits';
-import type { MeasureKind } from './engine-measure';
+import { GAP_MARKS, IMBALANCE_UNITS } from '@/core/fits';
+import { WEIGHED_KINDS, type MeasureKind } from './engine-measure';
 
 const positive = (label: string) =>
   Joi.number()
@@ -36,7 +37,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
     crown_cc: Joi.number().min(-1000).max(1000),
   }),
   weights: Joi.object({
-    what: Joi.string().valid('rods', 'pieces').required(),
+    what: oneOf(WEIGHED_KINDS).required(),
     name,
     rods: Joi.array()
       .items(Joi.object({ big_g: positive('the big end'), small_g: positive('the small end') }))
@@ -65,7 +66,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
   }),
   clocking: Joi.object({
     marks: Joi.array()
-      .items(Joi.object({ name, at_deg: degrees.required(), kind: Joi.string().valid('gap', 'expander').required() }))
+      .items(Joi.object({ name, at_deg: degrees.required(), kind: oneOf(GAP_MARKS).required() }))
       .min(1)
       .max(12)
       .required(),

@@ -1,5 +1,8 @@
 import type { RodWeight, ImbalanceUnit, PlaneImbalance, GapMark } from '@/core/fits';
 
+export const WEIGHED_KINDS = ['rods', 'pieces'] as const;
+export type WeighedKind = (typeof WEIGHED_KINDS)[number];
+
 /** What is known of a whole engine beside its fits. Lengths mm, volumes cc, weights g. */
 export interface EngineMeasures {
   readonly volumes: {
@@ -14,7 +17,7 @@ export interface EngineMeasures {
     readonly crown_cc?: number;
   };
   readonly weights: {
-    readonly what: 'rods' | 'pieces';
+    readonly what: WeighedKind;
     readonly name: string;
     readonly rods: readonly RodWeight[];
     readonly pieces_g: readonly number[];
@@ -56,7 +59,7 @@ export interface EngineMeasure<K extends MeasureKind = MeasureKind> {
   readonly at: string;
 }
 
-export const nameOf = ({ body }: EngineMeasure): string => ('name' in body ? body.name.trim().toLowerCase() : '');
+const nameOf = ({ body }: EngineMeasure): string => ('name' in body ? body.name.trim().toLowerCase() : '');
 
 /** Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends measured apart. */
 export const holdingMeasures = (sheets: readonly EngineMeasure[]): readonly EngineMeasure[] => [

@@ -1,5 +1,5 @@
 import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
-import type { Standing } from '@/core/tightening';
+import type { RoundState } from '@/core/tightening';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
 import type { FitState } from '@/model/fit/fit-state';
@@ -10,7 +10,7 @@ import type { HeatLog } from '@/model/heat/heat-log';
 export interface TighteningState {
   readonly tightening: Tightening;
   readonly events: readonly RecordedEvent[];
-  readonly standing: Standing;
+  readonly standing: RoundState;
 }
 
 export interface JointState {

@@ -1,11 +1,14 @@
 import type { HeadMetal } from '@/core/heat';
-import type { HousePractice } from '@/core/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
 import type { TorqueUnit } from '@/core/units';
+
+export const ENGINE_KINDS = ['car', 'motorcycle'] as const;
+export type EngineKind = (typeof ENGINE_KINDS)[number];
 
 export interface Engine {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'car' | 'motorcycle';
+  readonly kind: EngineKind;
   readonly year: number | null;
   readonly engineNumber: string;
   readonly headMetal: HeadMetal;

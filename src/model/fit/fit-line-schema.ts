@@ -1,5 +1,6 @@
+import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import { CHANGES, CONDITIONS, PARTS, READING_UNITS_MM, REMEDIES } from '@/core/fits';
+import { ANSWERS, CHANGES, CONDITIONS, PARTS, READING_UNITS_MM, REMEDIES } from '@/core/fits';
 import type { FitLine, FitLineKind } from './fit';
 
 const place = Joi.number().integer().min(0).max(199).required();
@@ -16,9 +17,7 @@ const words = (most = 300) => Joi.string().trim().max(most).allow('').default(''
 
 const degrees = Joi.number().min(-40).max(150);
 
-const answers = Joi.object(
-  Object.fromEntries(Object.keys(CONDITIONS).map((id) => [id, Joi.string().valid('yes', 'no')])),
-).default({});
+const answers = Joi.object(Object.fromEntries(Object.keys(CONDITIONS).map((id) => [id, oneOf(ANSWERS)]))).default({});
 
 const readingBody = Joi.object({
   unit: Joi.string()

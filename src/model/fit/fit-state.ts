@@ -1,3 +1,4 @@
+import type { Purpose } from '@/model/joint/tightening';
 import {
   CHANGES,
   REMEDIES,
@@ -45,7 +46,7 @@ export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
 
 /** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
 export interface FitContext {
-  readonly rounds: readonly { readonly purpose: 'final' | 'trial' | 'retorque'; readonly startedAt: string }[];
+  readonly rounds: readonly { readonly purpose: Purpose; readonly startedAt: string }[];
   readonly bolts?: string;
   readonly jointName?: string;
   /** The page that what is wanted was taken from. */

@@ -1,6 +1,8 @@
 import Joi from 'joi';
-import { OVERRULED } from '@/core/joint';
-import type { FastenerFacts, JointDetail } from './joint-detail';
+import { LOCKINGS, OVERRULED } from '@/core/joint';
+import { oneOf } from '@/model/one-of';
+import { FASTENER_FORMS, JOINT_CLASSES, SOCKET_FITS, type FastenerFacts, type JointDetail } from './joint-detail';
+import { CARES } from './care';
 
 const id = () => Joi.string().max(60);
 
@@ -8,10 +10,10 @@ const length = () => Joi.number().positive().max(2000).allow(null).required();
 
 const torque = () => Joi.number().min(0).max(5000).allow(null).required();
 
-const locking = Joi.string().valid('none', 'polymer-nut', 'metal-nut', 'tab', 'compound', 'wire').required();
+const locking = oneOf(LOCKINGS).required();
 
 const beyondThread = {
-  form: Joi.string().valid('bolt', 'stud').required(),
+  form: oneOf(FASTENER_FORMS).required(),
   grade: id().allow(null).required(),
   metalThread: Joi.string().max(40).allow(null).required(),
   seating_Nm: torque(),
@@ -23,7 +25,7 @@ const beyondThread = {
   locking,
   prevailingLow_Nm: torque(),
   prevailingHigh_Nm: torque(),
-  socket: Joi.string().valid('takes', 'fouls', 'not-tried').required(),
+  socket: oneOf(SOCKET_FITS).required(),
 };
 
 const facts = Joi.object<FastenerFacts>({
@@ -69,8 +71,8 @@ export const detailSchema = Joi.object<JointDetail>({
     .required(),
   overrides: Joi.object(Object.fromEntries(OVERRULED.map((rung) => [rung, override]))).required(),
   wrenchByHand: Joi.boolean().required(),
-  jointClass: Joi.string().valid('inside', 'outside', 'trim').required(),
-  care: Joi.string().valid('wrench', 'importance', 'hand').allow(null).required(),
+  jointClass: oneOf(JOINT_CLASSES).required(),
+  care: oneOf(CARES).allow(null).required(),
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),

@@ -1,9 +1,18 @@
-import type { HousePractice, Locking, Override, RungId } from '@/core/joint';
+import type { Care } from './care';
+import type { Locking, Override, RungId } from '@/core/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
 import type { Adaptor } from '@/core/wrench';
+
+export const FASTENER_FORMS = ['bolt', 'stud'] as const;
+export type FastenerForm = (typeof FASTENER_FORMS)[number];
+
+/** Whether the socket gets at it. */
+export const SOCKET_FITS = ['not-tried', 'takes', 'fouls'] as const;
+export type SocketFit = (typeof SOCKET_FITS)[number];
 
 /** What is known of a fastener beyond thread and face. What was not measured or asked is null. Lengths in mm, torques in N·m. */
 export interface FastenerFacts {
-  readonly form: 'bolt' | 'stud';
+  readonly form: FastenerForm;
   /** The thread that turns. */
   readonly thread: string;
   readonly outer_mm: number;
@@ -23,7 +32,7 @@ export interface FastenerFacts {
   readonly locking: Locking;
   readonly prevailingLow_Nm: number | null;
   readonly prevailingHigh_Nm: number | null;
-  readonly socket: 'takes' | 'fouls' | 'not-tried';
+  readonly socket: SocketFit;
 }
 
 /** Where the fastener sits. */
@@ -38,9 +47,8 @@ export interface ParentFacts {
   readonly boreMoves: boolean;
 }
 
-export type Care = 'wrench' | 'importance' | 'hand';
-
-export type JointClass = 'inside' | 'outside' | 'trim';
+export const JOINT_CLASSES = ['inside', 'outside', 'trim'] as const;
+export type JointClass = (typeof JOINT_CLASSES)[number];
 
 /** What was substituted, set aside and decided on a joint. */
 export interface JointDetail {

@@ -1,4 +1,5 @@
-import { checkOverdue, guards, type Guard, type Ladder } from '@/core/joint';
+import { guards, type Guard, type Ladder } from '@/core/joint';
+import { checkOverdue } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';

@@ -1,12 +1,6 @@
 import { filmOfCondition } from '@/core/film';
-import {
-  schoolWords,
-  type LadderFastener,
-  type LadderInput,
-  type MakerFigure,
-  type Override,
-  type RungId,
-} from '@/core/joint';
+import type { LadderFastener, LadderInput, MakerFigure, Override, RungId } from '@/core/joint';
+import { schoolWords } from '@/model/practice/house-practice';
 import { readTorque, type TorqueReading } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';

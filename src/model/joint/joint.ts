@@ -1,8 +1,7 @@
+import type { RetorqueSchool } from '@/core/heat';
 import type { RangeSchool } from '@/core/joint';
 import type { PatternKind, StageScheme, OrderSchool, UnitOfWork } from '@/core/tightening';
 import type { JointDetail } from './joint-detail';
-
-export type RetorqueSchool = 'slacken' | 'straight' | 'warm' | 'none';
 
 export interface Joint {
   readonly id: string;

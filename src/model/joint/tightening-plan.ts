@@ -1,7 +1,11 @@
 import type { Guard, Ladder } from '@/core/joint';
-import type { Care } from './joint-detail';
+import type { Care } from './care';
 import type { Position, Step } from '@/core/tightening';
 import type { TorqueUnit } from '@/core/units';
+
+/** What is done to a fastener at its turn. */
+export const PULL_ACTS = ['pull', 'slacken-and-pull'] as const;
+export type PullAct = (typeof PULL_ACTS)[number];
 
 /**
  * A tightening's plan as it stood when the first nut was touched, kept with it for good:
@@ -30,7 +34,7 @@ export interface TighteningPlan {
   /** `hand` is recorded as by feel; nothing is said of its torque. */
   readonly care?: Care;
   /** What is said before each pull: “Slacken a little, then pull”. */
-  readonly act: 'pull' | 'slacken-and-pull';
+  readonly act: PullAct;
   /** The heat cycle that this retorque answers. */
   readonly cycleId?: string;
 }

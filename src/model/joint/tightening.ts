@@ -1,7 +1,13 @@
 import type { BenchEvent } from '@/core/tightening';
 import type { TighteningPlan } from './tightening-plan';
 
-export type Purpose = 'final' | 'trial' | 'retorque';
+/** Why a joint is gone round: to size a seal, to measure a bore, to crush a strip, to try it, for good, or again after heat. Only `final` completes it. */
+export const PURPOSES = ['sizing', 'measuring', 'strip', 'trial', 'final', 'retorque'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** What a person may begin from the joint's sheet; a retorque is begun by its cold head. */
+export const CHOSEN_PURPOSES = ['final', 'trial'] as const satisfies readonly Purpose[];
+export type ChosenPurpose = (typeof CHOSEN_PURPOSES)[number];
 
 export interface Tightening {
   readonly id: string;

@@ -9,4 +9,5 @@ export interface ShelfRows {
   readonly thread: OwnThread;
 }
 
-export type ShelfKind = keyof ShelfRows;
+export const SHELF_KINDS = ['film', 'grade', 'metal', 'thread'] as const satisfies readonly (keyof ShelfRows)[];
+export type ShelfKind = (typeof SHELF_KINDS)[number];

@@ -1,6 +1,6 @@
 import { SHELF_GRADES, SHELF_METALS, type Grade, type ParentMetal } from '@/core/fastener';
 import { SHELF_FILMS, type Film } from '@/core/film';
-import type { HousePractice } from '@/core/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
 import { ownDesignation, type OwnThread } from '@/core/thread';
 import { DomainError } from '@/core/units';
 import type { Wrench } from './wrench';

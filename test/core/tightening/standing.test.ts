@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { assertFollows, patternPositions, standing, tighteningPlan, type BenchEvent } from '@/core/tightening';
+import { assertFollows, patternPositions, roundState, tighteningPlan, type BenchEvent } from '@/core/tightening';
 import { codeOf } from '../code-of';
 
 const { steps } = tighteningPlan({
@@ -29,28 +29,28 @@ const upTo = (count: number): readonly BenchEvent[] =>
 
 describe('standing', () => {
   test('nothing done: the first fastener is next', () => {
-    expect(standing(steps, [], 4)).toMatchObject({ next: 0, complete: false, last: undefined });
+    expect(roundState(steps, [], 4)).toMatchObject({ next: 0, complete: false, last: undefined });
   });
   test('after one stage the shaft is next; ticks, no witness marks', () => {
-    const now = standing(steps, upTo(4), 4);
+    const now = roundState(steps, upTo(4), 4);
     expect(steps[now.next]?.kind).toBe('shaft');
     expect(now.marks).toEqual(Array.from({ length: 4 }, () => ({ ticks: 1, final: false, attention: false })));
   });
   test('all done: witness marks everywhere', () => {
-    const now = standing(steps, upTo(9), 4);
+    const now = roundState(steps, upTo(9), 4);
     expect([now.complete, now.marks.every((mark) => mark.final && mark.ticks === 2)]).toEqual([true, true]);
   });
   test('a struck line stands no more and the step is open again', () => {
     const struck = strike('pull-3');
-    const now = standing(steps, [...upTo(4), struck], 4);
+    const now = roundState(steps, [...upTo(4), struck], 4);
     expect([now.next, now.last?.id, now.struck.has('pull-3')]).toEqual([3, 'pull-2', true]);
   });
   test('a nut that went over wants attention until it is pulled again', () => {
-    const over = standing(steps, [pull(0, 'went-over')], 4);
+    const over = roundState(steps, [pull(0, 'went-over')], 4);
     expect(over.marks.filter((mark) => mark.attention)).toHaveLength(1);
     const struck = strike('pull-0');
     expect(
-      standing(steps, [pull(0, 'went-over'), struck, pull(0, 'pulled', 'again')], 4).marks.some(
+      roundState(steps, [pull(0, 'went-over'), struck, pull(0, 'pulled', 'again')], 4).marks.some(
         (mark) => mark.attention,
       ),
     ).toBe(false);
@@ -73,7 +73,7 @@ describe('what may follow', () => {
         let events: readonly BenchEvent[] = [];
         let expected = 0;
         strikes.forEach((strike, i) => {
-          const now = standing(steps, events, 4);
+          const now = roundState(steps, events, 4);
           const step = steps[now.next];
           const event: BenchEvent | undefined = strike
             ? now.last && { id: `s${i}`, kind: 'strike', strikes: now.last.id, at }
@@ -86,7 +86,7 @@ describe('what may follow', () => {
           events = [...events, event];
           expected += strike ? -1 : 1;
         });
-        expect(standing(steps, events, 4).next).toBe(expected);
+        expect(roundState(steps, events, 4).next).toBe(expected);
       }),
     );
   });

@@ -5,7 +5,8 @@ import { facePage } from '@/features/bench/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { nowMs } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { TroubleScreen, troubleIn } from '@/interface/shell/trouble-screen';
+import { TroubleScreen } from '@/interface/shell/trouble-screen';
+import { troubleIn } from '@/server/trouble-in';
 
 export const metadata: Metadata = { title: 'At the face' };
 export const dynamic = 'force-dynamic';

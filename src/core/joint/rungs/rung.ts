@@ -7,7 +7,8 @@ import type { TurnedFastener } from '../tightening-arm';
 import { figure, type WorkingLine } from '../working';
 
 /** What a printed range becomes. `bottom-then-middle` is pulled to the bottom, the shaft turned, then to the middle. */
-export type RangeSchool = 'low' | 'middle' | 'top' | 'bottom-then-middle';
+export const RANGE_SCHOOLS = ['low', 'middle', 'top', 'bottom-then-middle'] as const;
+export type RangeSchool = (typeof RANGE_SCHOOLS)[number];
 
 export type RungId =
   | 'printed'

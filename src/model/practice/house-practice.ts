@@ -1,24 +1,28 @@
+import type { RetorqueSchool } from '@/core/heat';
+import type { RangeSchool } from '@/core/joint';
+import type { NamedScheme, UnitOfWork } from '@/core/tightening';
 import type { WrenchWindow } from '@/core/wrench';
+import type { Care } from '@/model/joint/care';
 
 /** What the shop does where the books leave it open. Every row can be overridden for an engine, and on a joint. */
 export interface HousePractice {
-  readonly range: 'low' | 'middle' | 'top' | 'bottom-then-middle';
+  readonly range: RangeSchool;
   readonly unsaid: 'light-oil' | 'dry' | 'show-both';
   readonly film: 'engine-oil' | 'moly-paste' | 'thread-locker' | 'dry-bare' | 'as-book';
-  readonly passes: 'halves' | 'thirds' | 'quarters';
+  readonly passes: NamedScheme;
   readonly confirming: 'yes' | 'no';
-  readonly unitOfWork: 'row' | 'each';
+  readonly unitOfWork: UnitOfWork;
   readonly firstCap: 'thrust' | 'middle';
   readonly track: 'witness-mark' | 'unbroken-rows';
   readonly seating: 'finger-tight' | 'small-figure' | 'with-compound';
-  readonly retorque: 'slacken' | 'straight' | 'warm' | 'none';
+  readonly retorque: RetorqueSchool;
   readonly locking: 'tab' | 'compound' | 'self-locking' | 'wire' | 'two-together';
   readonly reuse: 'new-always' | 'if-good';
   readonly window: WrenchWindow;
   readonly check: 'yearly' | 'half-yearly' | 'second-wrench';
-  readonly careInside: 'wrench' | 'importance' | 'hand';
-  readonly careOutside: 'wrench' | 'importance' | 'hand';
-  readonly careTrim: 'wrench' | 'importance' | 'hand';
+  readonly careInside: Care;
+  readonly careOutside: Care;
+  readonly careTrim: Care;
   readonly clearance: 'page' | 'rule' | 'target';
   readonly oilClearance: 'micrometers' | 'strip' | 'both';
   readonly endFloat: 'dial' | 'feelers' | 'hand';
@@ -27,19 +31,22 @@ export interface HousePractice {
 
 export type PracticeRow = keyof HousePractice;
 
-interface School {
-  readonly value: string;
+interface School<Value extends string = string> {
+  readonly value: Value;
   readonly name: string;
   readonly reason: string;
 }
 
-export interface Question {
-  readonly row: PracticeRow;
-  readonly question: string;
-  readonly schools: readonly School[];
-}
+/** A question with its schools: only values that its row knows. */
+export type Question = {
+  readonly [Row in PracticeRow]: {
+    readonly row: Row;
+    readonly question: string;
+    readonly schools: readonly School<HousePractice[Row]>[];
+  };
+}[PracticeRow];
 
-const CARES = [
+const CARE_SCHOOLS: readonly School<Care>[] = [
   { value: 'wrench', name: 'always by wrench', reason: 'what is closed up cannot be felt again' },
   { value: 'importance', name: 'by importance', reason: 'a figure where it matters, a feeling hand where it does not' },
   {
@@ -49,7 +56,11 @@ const CARES = [
   },
 ];
 
-const school = (value: string, name: string, reason: string): School => ({ value, name, reason });
+const school = <const Value extends string>(value: Value, name: string, reason: string): School<Value> => ({
+  value,
+  name,
+  reason,
+});
 
 export const PRACTICE_QUESTIONS: readonly Question[] = [
   { row: 'range', question: 'A range becomes', schools: [
@@ -123,9 +134,9 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('half-yearly', 'half-yearly', 'a fall is not always owned up to'),
     school('second-wrench', 'against a second wrench at the figure used', 'the figure that matters is the one that is checked'),
   ] },
-  { row: 'careInside', question: 'Joints inside the engine', schools: CARES },
-  { row: 'careOutside', question: 'Joints outside it', schools: CARES },
-  { row: 'careTrim', question: 'Covers and small fittings', schools: CARES },
+  { row: 'careInside', question: 'Joints inside the engine', schools: CARE_SCHOOLS },
+  { row: 'careOutside', question: 'Joints outside it', schools: CARE_SCHOOLS },
+  { row: 'careTrim', question: 'Covers and small fittings', schools: CARE_SCHOOLS },
   { row: 'clearance', question: 'Clearance wanted', schools: [
     school('page', 'the page', 'the maker knew the oil, the metals and the heat'),
     school('rule', 'a rule on the measured diameter', 'serves where no page speaks, or the shaft has been ground'),
@@ -159,9 +170,8 @@ export function schoolWords(
   practice: HousePractice,
   row: PracticeRow,
 ): { readonly name: string; readonly reason: string } {
-  const found = PRACTICE_QUESTIONS.find((question) => question.row === row)?.schools.find(
-    ({ value }) => value === practice[row],
-  );
+  const schools: readonly School[] = PRACTICE_QUESTIONS.find((question) => question.row === row)?.schools ?? [];
+  const found = schools.find(({ value }) => value === practice[row]);
   return found ?? { name: practice[row], reason: '' };
 }
 

@@ -1,0 +1,29 @@
+import type { Purpose } from '@/model/joint/tightening';
+
+interface PurposeWords {
+  /** At the head of a round in the record. */
+  readonly name: string;
+  /** Beside the joint's name at the bench; empty where it goes round for good. */
+  readonly title: string;
+  /** What is said under the figure at the bench. */
+  readonly caution: string;
+}
+
+const NOT_COMPLETING = 'It does not complete the joint, and counts as a use of the fasteners.';
+
+export const PURPOSE_WORDS: Readonly<Record<Purpose, PurposeWords>> = {
+  sizing: { name: 'Sizing', title: 'sizing', caution: `To size what lies between. ${NOT_COMPLETING}` },
+  measuring: { name: 'For measuring', title: 'for measuring', caution: `To read a bore or a gap. ${NOT_COMPLETING}` },
+  strip: {
+    name: 'For the strip',
+    title: 'for the strip',
+    caution: `The crank is held while a strip lies in. ${NOT_COMPLETING}`,
+  },
+  trial: { name: 'Trial', title: 'trial', caution: 'A trial: it does not complete the joint.' },
+  final: { name: 'Tightening', title: '', caution: 'Smooth and slow, shortest extension, the other end held still.' },
+  retorque: {
+    name: 'Retorque',
+    title: 'retorque',
+    caution: 'Cold only, unless the book says warm. Never open a hot cooling system.',
+  },
+};

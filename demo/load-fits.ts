@@ -13,9 +13,11 @@ export interface YardReadings extends Pick<ReadingBody, 'instrument' | 'resoluti
   readonly values: readonly (readonly number[])[];
 }
 
-type YardLine<L = FitLine> = L extends FitLine ? Omit<L, 'id' | 'at'> & { readonly minutesAgo: number } : never;
+type YardLine<L = FitLine> = L extends FitLine
+  ? Omit<L, 'id' | 'at' | 'recordedAt'> & { readonly minutesAgo: number }
+  : never;
 
-export interface YardFit extends Omit<Fit, 'engineId' | 'createdAt' | 'leafId' | 'detail'> {
+export interface YardFit extends Omit<Fit, 'engineId' | 'createdAt' | 'leafId' | 'detail' | 'version'> {
   readonly leafId?: string;
   readonly detail?: Fit['detail'];
   readonly readings: readonly YardReadings[];
@@ -23,7 +25,7 @@ export interface YardFit extends Omit<Fit, 'engineId' | 'createdAt' | 'leafId' |
 }
 
 export type YardSheets = { readonly [K in MeasureKind]?: EngineMeasures[K] };
-export type YardShim = Omit<Shim, 'id' | 'createdAt'>;
+export type YardShim = Omit<Shim, 'id' | 'createdAt' | 'version'>;
 
 type Before = (minutesAgo: number) => string;
 
@@ -61,6 +63,7 @@ export function loadFit(shop: Shop, engineId: string, yard: YardFit, before: Bef
     engineId,
     leafId,
     detail,
+    version: 1,
     createdAt: before(40_000 - shop.fits.ofEngine(engineId).length),
   };
   shop.fits.add(fit);
@@ -85,4 +88,4 @@ export function loadSheets(shop: Shop, engineId: string, sheets: YardSheets, bef
 }
 
 export const loadShims = (shop: Shop, shims: readonly YardShim[], before: Before): void =>
-  shims.forEach((shim, i) => shop.shims.put({ ...shim, id: `demo-shim-${i}`, createdAt: before(60_000) }));
+  shims.forEach((shim, i) => shop.shims.add({ ...shim, id: `demo-shim-${i}`, version: 1, createdAt: before(60_000) }));

@@ -1,6 +1,6 @@
 import type { Purpose } from '@/model/joint/tightening';
 import { rmSync } from 'node:fs';
-import { detailOf, type JointDetail } from '@/model/joint/joint-detail';
+import { completeDetail, type JointDetail } from '@/model/joint/joint-detail';
 import { usualFaceOf, planOfJoint } from '@/model/joint/joint-result';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { leafOfText } from '@/model/book/leaf-of-text';
@@ -31,7 +31,7 @@ export interface YardTightening {
 
 export interface YardJoint extends Omit<
   Joint,
-  'engineId' | 'bearingOuter_mm' | 'bearingInner_mm' | 'bearingMeasured' | 'detail' | 'createdAt'
+  'version' | 'engineId' | 'bearingOuter_mm' | 'bearingInner_mm' | 'bearingMeasured' | 'detail' | 'createdAt'
 > {
   readonly detail?: Partial<JointDetail>;
   readonly boltSets?: readonly YardBoltSet[];
@@ -68,7 +68,7 @@ export interface YardCycle {
   }[];
 }
 
-export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice'> {
+export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice' | 'version'> {
   readonly sources: readonly (Pick<Source, 'id' | 'title' | 'edition' | 'year'> &
     Partial<Source> & { readonly leaves: readonly YardLeaf[] })[];
   readonly joints: readonly YardJoint[];
@@ -77,7 +77,7 @@ export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice'> {
   readonly sheets?: YardSheets;
 }
 
-export interface YardWrench extends Omit<Wrench, 'createdAt' | 'calibration' | 'checkedAt'> {
+export interface YardWrench extends Omit<Wrench, 'version' | 'createdAt' | 'calibration' | 'checkedAt'> {
   readonly calibration?: Wrench['calibration'];
   readonly checkedDaysAgo?: number;
 }
@@ -161,7 +161,8 @@ function loadJoint(
     bearingOuter_mm: face_mm?.[0] ?? usual.outer_mm,
     bearingInner_mm: face_mm?.[1] ?? usual.inner_mm,
     bearingMeasured: face_mm !== undefined,
-    detail: detailOf(JSON.stringify(detail ?? {})),
+    detail: completeDetail(detail ?? {}),
+    version: 1,
     createdAt: before(40_000 - shop.joints.ofEngine(engineId).length),
   };
   shop.joints.add(joint);
@@ -171,9 +172,9 @@ function loadJoint(
 
 function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number): void {
   const { sources, joints, cycles, fits = [], sheets = {}, ...engine } = yard;
-  shop.engines.add({ ...engine, practice: {}, createdAt: before(60_000 - place) });
+  shop.engines.add({ ...engine, practice: {}, version: 1, createdAt: before(60_000 - place) });
   for (const [s, { leaves, ...source }] of sources.entries()) {
-    shop.book.addSource(engine.id, { ...PLAIN_SOURCE, ...source, createdAt: before(50_000 - s) });
+    shop.book.addSource(engine.id, { ...PLAIN_SOURCE, ...source, version: 1, createdAt: before(50_000 - s) });
     leaves.forEach((leaf, i) => shop.book.addLeaf(leafOf(engine.id, source.id, leaf, before(49_000 - i))));
   }
   for (const joint of joints) loadJoint(shop, engine.id, joint, before);
@@ -196,7 +197,7 @@ export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void 
   shop.transaction(() => {
     for (const { checkedDaysAgo, calibration = [], ...wrench } of yard.wrenches) {
       const checkedAt = checkedDaysAgo === undefined ? null : before(checkedDaysAgo * MIN_PER_DAY);
-      shop.wrenches.add({ ...wrench, calibration, checkedAt, createdAt: before(70_000) });
+      shop.wrenches.add({ ...wrench, calibration, checkedAt, version: 1, createdAt: before(70_000) });
     }
     loadShims(shop, yard.shims ?? [], before);
     for (const trial of yard.trials) loadTrial(shop, trial, before);

@@ -22,11 +22,13 @@ function open(file: string, folder: string): Database {
     // An acknowledged pull must survive a power cut.
     db.pragma('journal_mode = WAL');
     db.pragma('synchronous = FULL');
-    db.pragma('foreign_keys = ON');
+    // Off while tables may be made anew; what they bind is checked then, and from here on at every write.
+    db.pragma('foreign_keys = OFF');
     if (pending.length > 0) {
       if (!isNew) copyBefore(db, file, pending[0] as string);
       migrate(db, pending, folder);
     }
+    db.pragma('foreign_keys = ON');
     return db;
   } catch (error) {
     db.close();

@@ -44,7 +44,14 @@ export function pendingMigrations(db: Database, folder = MIGRATIONS_FOLDER): rea
   return files.slice(applied.length);
 }
 
-/** Brings the file up to date, each migration in a transaction of its own. */
+/** A migration may make tables anew, for which foreign keys are off; what they bind is looked at before it is kept. */
+function assertBound(db: Database, name: string): void {
+  const broken = db.pragma('foreign_key_check') as readonly { readonly table: string }[];
+  if (broken.length > 0)
+    throw new Error(`migrate: ${name} leaves ${broken.length} rows bound to nothing, the first in ${broken[0]?.table}`);
+}
+
+/** Brings the file up to date, each migration in a transaction of its own. Foreign keys are to be off. */
 export function migrate(db: Database, pending: readonly string[], folder = MIGRATIONS_FOLDER): void {
   db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT');
   const note = db.prepare("INSERT INTO migration (name, applied_at) VALUES (?, strftime('%Y-%m-%dT%H:%M:%fZ', 'now'))");
@@ -52,6 +59,7 @@ export function migrate(db: Database, pending: readonly string[], folder = MIGRA
     const sql = readFileSync(/* turbopackIgnore: true */ join(/* turbopackIgnore: true */ folder, name), 'utf8');
     db.transaction(() => {
       db.exec(sql);
+      assertBound(db, name);
       note.run(name);
     }).immediate();
   }

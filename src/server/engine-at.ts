@@ -1,7 +1,10 @@
 import { notFound } from 'next/navigation';
-import type { Engine } from '@/model/engine/engine';
 import type { Shop } from '@/db/shop';
+import type { Engine } from '@/model/engine/engine';
 import { currentShop } from './current-shop';
+import type { EngineRows } from '@/model/engine/engine-rows';
+import type { EngineState } from '@/model/engine/engine-state';
+import { engineOnce, rowsOnce, stateOnce } from './request-reads';
 
 export interface EngineParams {
   readonly params: Promise<{ readonly engine: string }>;
@@ -12,7 +15,24 @@ export async function engineAt(
   params: Promise<{ readonly engine: string }>,
 ): Promise<{ readonly shop: Shop; readonly engine: Engine }> {
   const shop = await currentShop();
-  const engine = shop.engines.find((await params).engine);
+  const engine = engineOnce(shop, (await params).engine);
   if (!engine) notFound();
   return { shop, engine };
+}
+
+/** The same with everything written of it. */
+export async function engineRowsAt(
+  params: EngineParams['params'],
+): Promise<{ readonly shop: Shop; readonly rows: EngineRows }> {
+  const shop = await currentShop();
+  const rows = rowsOnce(shop, (await params).engine);
+  if (!rows) notFound();
+  return { shop, rows };
+}
+
+/** Where the engine named in the address stands. */
+export async function engineStateAt(params: EngineParams['params']): Promise<EngineState> {
+  const state = stateOnce(await currentShop(), (await params).engine);
+  if (!state) notFound();
+  return state;
 }

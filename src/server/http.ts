@@ -1,5 +1,5 @@
 import { NextResponse } from 'next/server';
-import { problemOfThrown } from './run-action';
+import { problemOfThrown } from './problem';
 import { type Result, type Problem, fail } from '@/model/result';
 
 /** What is not the asker's fault, or is not simply a wrong field. Every other refusal is a 400. */

@@ -1,7 +1,8 @@
 import { join } from 'node:path';
 
 /** A person's own shop, and the demonstration yard in a file of its own. */
-export type ShopName = 'own' | 'demonstration';
+export const SHOP_NAMES = ['own', 'demonstration'] as const;
+export type ShopName = (typeof SHOP_NAMES)[number];
 
 const FILES: Readonly<Record<ShopName, string>> = { own: 'shop.sqlite', demonstration: 'demonstration.sqlite' };
 

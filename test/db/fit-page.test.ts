@@ -7,7 +7,7 @@ import type { Shop } from '@/db/shop';
 import { correctedFit } from '@/features/fits/fit-of-fields';
 import { fitsRecord } from '@/features/record/queries';
 import { codeOf } from '../core/code-of';
-import { yardShop } from './temporary-shop';
+import { rowsNamed, yardShop } from './temporary-shop';
 
 const leafOf = (shop: Shop, id: string): Leaf => {
   const leaf = shop.book.findLeaf(id);
@@ -91,10 +91,8 @@ describe('the page that a fit’s limits were taken from', () => {
   });
   test('the record prints the page that was taken, and that it was corrected', () => {
     const shop = corrected(1);
-    const engine = shop.engines.find('demo-norrhem');
-    if (!engine) throw new Error('no Norrhem');
-    const [mains] = fitsRecord(shop, engine).fits;
-    expect([mains?.standing.page?.says, mains?.standing.page?.corrected?.says]).toEqual([
+    const [mains] = fitsRecord(shop, rowsNamed(shop, 'demo-norrhem')).fits;
+    expect([mains?.state.page?.says, mains?.state.page?.corrected?.says]).toEqual([
       'Norrhem N3, Werkstatthandbuch, p. 12: “0,03 bis 0,06 mm”',
       'Norrhem N3, Werkstatthandbuch, p. 12: “0,04 bis 0,07 mm”',
     ]);

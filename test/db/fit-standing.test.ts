@@ -20,6 +20,7 @@ const fit: Fit = {
   holds: ['caps'],
   wanted: { limits: { min_mm: 0.03, max_mm: 0.06 } },
   detail: {},
+  version: 1,
   createdAt: '2026-05-01T08:00:00.000Z',
 };
 const CAPS = { 'cap-final': 'yes', 'final-bolts': 'yes' } as const;
@@ -43,10 +44,11 @@ const reading = (
   value_mm,
   typed: String(value_mm),
   at: at(minute),
+  recordedAt: at(minute),
   body: { ...BODY, ...body },
 });
 const line = (part: Partial<FitLine> & Pick<FitLine, 'kind' | 'body'>, minute: number): FitLine =>
-  ({ id: `line-${n++}`, place: 0, at: at(minute), ...part }) as FitLine;
+  ({ id: `line-${n++}`, place: 0, at: at(minute), recordedAt: at(minute), ...part }) as FitLine;
 const both = (place: number, journal: number, bore: number, minute: number) => [
   reading(place, 'journal', journal, minute),
   reading(place, 'bore', bore, minute + 1),
@@ -239,7 +241,7 @@ describe('in the shop', () => {
   test('a drawer keeps its count, a fit what it is altered to', () => {
     const [shim] = shop.shims.inFamily('Camshaft shims');
     if (!shim) throw new Error('no shim in the yard');
-    shop.shims.put({ ...shim, count: 7 });
+    shop.shims.alter({ ...shim, count: 7 });
     expect(shop.shims.inFamily('Camshaft shims')[0]?.count).toBe(7);
     const mains = shop.fits.find('demo-n-fit-mains');
     if (!mains) throw new Error('no mains in the yard');

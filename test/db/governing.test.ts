@@ -10,6 +10,7 @@ const source = (id: string, part: Partial<Source> = {}): Source => ({
   title: id,
   edition: '',
   year: null,
+  version: 1,
   createdAt: '2026-01-01',
   ...part,
 });
@@ -22,7 +23,7 @@ const leaf = (id: string, sourceId: string, nm: number): Leaf => ({
   printedText: `${nm} Nm`,
   conditionText: null,
   kind: 'torque',
-  readingIndex: 0,
+  figure: { unit: 'N·m', printedMin: nm, printedMax: nm },
   min_Nm: nm,
   max_Nm: nm,
   min_deg: null,

@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
-import { USUAL_PRACTICE } from '@/model/practice/house-practice';
-import { careOf, detailOf, PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { withPracticeOf } from '@/model/shelf/shelves';
+import { PRACTICE_JSON, USUAL_PRACTICE } from '@/model/practice/house-practice';
+import { careOf, DETAIL_JSON, PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { planOfJoint, stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
-import { keepShopPractice, shelvesOf } from '@/db/reads/shelves-of-shop';
+import { PRACTICE_KEY, shelvesOf, shopPractice } from '@/db/reads/shelves-of-shop';
 import { YARD_NOW, yardShop } from './temporary-shop';
 
 const now = Date.parse(YARD_NOW);
@@ -39,22 +40,26 @@ describe('the shelves', () => {
     if (!shipped) throw new Error('no moly');
     shop.shelf.put(
       'film',
-      { ...shipped, thread: { low: 0.07, middle: 0.09, high: 0.12 }, standing: 'own', source: 'here' },
+      { ...shipped, thread: { low: 0.07, middle: 0.09, high: 0.12 }, provenance: 'own', source: 'here' },
+      0,
       YARD_NOW,
     );
-    expect(film('moly-paste')?.standing).toBe('own');
+    expect(film('moly-paste')?.provenance).toBe('own');
     expect(computeJoint(settingNamed('demo-f-joint-head')).ladder.friction.thread.low).toBe(0.07);
-    shop.shelf.remove('film', 'moly-paste');
+    shop.shelf.remove('film', 'moly-paste', 1);
     expect(film('moly-paste')).toEqual(shipped);
   });
   test('house practice, and where an engine differs', () => {
-    keepShopPractice(shop, { ...USUAL_PRACTICE, window: 'upper-two-thirds' });
+    const practice = PRACTICE_JSON.write({ ...USUAL_PRACTICE, window: 'upper-two-thirds' });
+    expect(shop.settings.set(PRACTICE_KEY, practice, 0)).toBe(true);
     const engine = shop.engines.find('demo-norrhem');
     if (!engine) throw new Error('no engine');
-    expect(shelvesOf(shop, engine).practice.window).toBe('upper-two-thirds');
-    shop.engines.practise(engine.id, { window: 'whole' });
-    expect(shelvesOf(shop, shop.engines.find(engine.id)).practice.window).toBe('whole');
-    keepShopPractice(shop, USUAL_PRACTICE);
+    expect(withPracticeOf(shelvesOf(shop), engine).practice.window).toBe('upper-two-thirds');
+    expect(shop.engines.alter({ ...engine, practice: { window: 'whole' } })).toBe(true);
+    const altered = shop.engines.find(engine.id);
+    expect(altered && withPracticeOf(shelvesOf(shop), altered).practice.window).toBe('whole');
+    expect(shop.settings.set(PRACTICE_KEY, PRACTICE_JSON.write(USUAL_PRACTICE), 1)).toBe(true);
+    expect(shopPractice(shop)).toEqual({ practice: USUAL_PRACTICE, version: 2 });
   });
   test('the wrench is chosen by window, and taken by hand where a person says so', () => {
     const cover = (byHand: boolean) =>
@@ -73,12 +78,15 @@ test('care follows the class of joint, unless the joint has its own', () => {
 });
 
 test('an older line of the file is filled in with what it does not say', () => {
-  expect(detailOf('{}')).toEqual(PLAIN_DETAIL);
-  expect(detailOf('{"parent":{"metal":"grey-iron"}}').parent).toEqual({ ...PLAIN_DETAIL.parent, metal: 'grey-iron' });
+  expect(DETAIL_JSON.read('{}')).toEqual(PLAIN_DETAIL);
+  expect(DETAIL_JSON.read('{"parent":{"metal":"grey-iron"}}').parent).toEqual({
+    ...PLAIN_DETAIL.parent,
+    metal: 'grey-iron',
+  });
 });
 
 test('a record keeps what stood against it, and the reason', () => {
   const plan = planOfJoint(settingNamed('demo-m-joint-head'), { reason: 'trial' });
-  expect(plan.guards?.map((guard) => guard.code)).toContain('weaker');
+  expect(plan.guards.map((guard) => guard.code)).toContain('weaker');
   expect(plan).toMatchObject({ reason: 'trial', care: 'wrench', thread: 'M9' });
 });

@@ -81,22 +81,27 @@ describe('the shelves', () => {
   test('each kind keeps to itself; putting a row again changes it, taking it off leaves the others', () => {
     const [film] = SHELF_FILMS;
     if (!film) throw new Error('no films');
-    shop.shelf.put('film', { ...film, id: 'ours', standing: 'own' }, YARD_NOW);
-    shop.shelf.put('film', { ...film, id: 'ours', name: 'Ours, again', standing: 'own' }, YARD_NOW);
-    expect(shop.shelf.own('film').map((row) => row.name)).toEqual(['Ours, again']);
+    const ours = { ...film, id: 'ours', provenance: 'own' as const };
+    expect(shop.shelf.put('film', ours, 0, YARD_NOW)).toBe(true);
+    expect(shop.shelf.put('film', ours, 0, YARD_NOW)).toBe(false);
+    expect(shop.shelf.put('film', { ...ours, name: 'Ours, again' }, 1, YARD_NOW)).toBe(true);
+    expect(shop.shelf.own('film').map(({ row, version }) => [row.name, version])).toEqual([['Ours, again', 2]]);
     expect(shop.shelf.own('grade')).toEqual([]);
-    shop.shelf.remove('grade', 'ours');
+    expect(shop.shelf.remove('grade', 'ours', 2)).toBe(false);
     expect(shop.shelf.own('film')).toHaveLength(1);
-    shop.shelf.remove('film', 'ours');
+    expect(shop.shelf.remove('film', 'ours', 1)).toBe(false);
+    expect(shop.shelf.remove('film', 'ours', 2)).toBe(true);
     expect(shop.shelf.own('film')).toEqual([]);
   });
   test('a wrench keeps its check', () => {
     const wrench = shop.wrenches.find('demo-wrench-ft');
     if (!wrench) throw new Error('no wrench');
     const checked = { ...wrench, calibration: [{ set: 30, true: 29 }], checkedAt: YARD_NOW };
-    shop.wrenches.alter(checked);
-    expect(shop.wrenches.find('demo-wrench-ft')).toEqual(checked);
-    shop.wrenches.alter(wrench);
+    expect(shop.wrenches.alter(checked)).toBe(true);
+    expect(shop.wrenches.find('demo-wrench-ft')).toEqual({ ...checked, version: 2 });
+    expect(shop.wrenches.alter(wrench)).toBe(false);
+    expect(shop.wrenches.find('demo-wrench-ft')).toEqual({ ...checked, version: 2 });
+    expect(shop.wrenches.alter({ ...wrench, version: 2 })).toBe(true);
   });
 });
 
@@ -113,13 +118,14 @@ describe('the book', () => {
       fromYear: 1937,
       toNumber: 'TW 14/9',
       supersedesId: 'demo-fourteen-service',
+      version: 1,
       createdAt: YARD_NOW,
     };
     shop.book.addSource('demo-fourteen', source);
     expect(shop.book.findSource('s-1')).toEqual(source);
     shop.book.alterSource({ ...source, title: 'Leaf 31', supersedesId: null });
-    expect(shop.book.findSource('s-1')).toEqual({ ...source, title: 'Leaf 31', supersedesId: null });
-    expect(() => shop.book.alterSource({ ...source, supersedesId: 'nothing' })).toThrow(/FOREIGN KEY/);
+    expect(shop.book.findSource('s-1')).toEqual({ ...source, title: 'Leaf 31', supersedesId: null, version: 2 });
+    expect(() => shop.book.alterSource({ ...source, version: 2, supersedesId: 'nothing' })).toThrow(/FOREIGN KEY/);
   });
   test('a photograph comes back byte for byte', () => {
     const whole = Buffer.from([0, 1, 2, 255]);
@@ -132,7 +138,7 @@ describe('the book', () => {
       thumbnail: Buffer.from([9]),
       createdAt: YARD_NOW,
     });
-    expect(shop.book.photoIds('demo-f-head-38')).toEqual(['ph-1']);
+    expect(shop.book.photoIds('demo-fourteen')).toEqual(new Map([['demo-f-head-38', ['ph-1']]]));
     expect(shop.book.photo('ph-1')?.whole.equals(whole)).toBe(true);
     expect(shop.book.photo('none')).toBeUndefined();
   });

@@ -56,7 +56,7 @@ describe('what is known of a joint', () => {
 });
 
 describe('rows of the shelves', () => {
-  const own = (row: object) => ({ ...row, standing: 'own' });
+  const own = (row: object) => ({ ...row, provenance: 'own' });
   test('every shipped row would pass as an own one', () => {
     for (const film of SHELF_FILMS) expect(SHELF_SCHEMAS.film.validate(own(film)).error).toBeUndefined();
     for (const grade of SHELF_GRADES) expect(SHELF_SCHEMAS.grade.validate(own(grade)).error).toBeUndefined();
@@ -64,7 +64,7 @@ describe('rows of the shelves', () => {
   });
   test('no person can give a row the standing of a norm', () => {
     expect(
-      SHELF_SCHEMAS.grade.validate(SHELF_GRADES.find((grade) => grade.standing === 'standard')).error,
+      SHELF_SCHEMAS.grade.validate(SHELF_GRADES.find((grade) => grade.provenance === 'standard')).error,
     ).toBeDefined();
   });
   test('friction that does not rise is refused, in words', () => {
@@ -79,7 +79,7 @@ describe('rows of the shelves', () => {
       major_mm: 11.3,
       pitch_mm: 1.1,
       angle_deg: 55,
-      standing: 'own',
+      provenance: 'own',
       source: 'measured',
     };
     expect(SHELF_SCHEMAS.thread.validate(thread).error).toBeUndefined();

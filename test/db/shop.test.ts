@@ -84,10 +84,10 @@ describe('the file', () => {
     const other = new SqliteDatabase(file);
     other.exec('BEGIN EXCLUSIVE');
     shop.db.pragma('busy_timeout = 50');
-    expect(troubleOf(() => shop.transaction(() => shop.settings.set('a', 'b'))).code).toBe('locked');
+    expect(troubleOf(() => shop.transaction(() => shop.settings.set('a', 'b', 0))).code).toBe('locked');
     other.exec('ROLLBACK');
-    shop.transaction(() => shop.settings.set('a', 'b'));
-    expect(shop.settings.get('a')).toBe('b');
+    shop.transaction(() => shop.settings.set('a', 'b', 0));
+    expect(shop.settings.get('a')).toEqual({ value: 'b', version: 1 });
   });
 
   test('a full disk refuses the line and keeps what was there', () => {
@@ -97,7 +97,7 @@ describe('the file', () => {
     const pages = shop.db.pragma('page_count', { simple: true }) as number;
     shop.db.pragma(`max_page_count = ${pages}`);
     const fill = () => {
-      for (let i = 0; i < 5000; i++) shop.transaction(() => shop.settings.set(`key-${i}`, 'x'.repeat(500)));
+      for (let i = 0; i < 5000; i++) shop.transaction(() => shop.settings.set(`key-${i}`, 'x'.repeat(500), 0));
     };
     expect(troubleOf(fill).code).toBe('disk-full');
     shop.db.pragma('max_page_count = 1000000');

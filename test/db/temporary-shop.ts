@@ -1,3 +1,7 @@
+import { engineRows } from '@/db/reads/engine-rows';
+import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
+import type { EngineState } from '@/model/engine/engine-state';
+import type { Joint } from '@/model/joint/joint';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -31,4 +35,21 @@ export function freshTightening(shop: Shop, id = 'round') {
   };
   shop.tightenings.start(tightening);
   return tightening;
+}
+
+/** Everything written of an engine of the yard. */
+export function rowsNamed(shop: Shop, id: string): EngineRows {
+  const engine = shop.engines.find(id);
+  if (!engine) throw new Error(`no ${id} in the yard`);
+  return engineRows(shop, engine);
+}
+
+/** Where an engine of the yard stands. */
+export const stateNamed = (shop: Shop, id: string): EngineState => engineStateOf(rowsNamed(shop, id));
+
+/** A joint of the yard. */
+export function jointNamed(shop: Shop, id: string): Joint {
+  const joint = shop.joints.find(id);
+  if (!joint) throw new Error(`no ${id} in the yard`);
+  return joint;
 }

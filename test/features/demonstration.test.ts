@@ -1,24 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
-import { engineState } from '@/db/reads/engine-state';
 import { gateOf } from '@/model/fit/fit-gate';
 import { waitLine } from '@/features/engine/wait-line';
 import { waitOf } from '@/model/engine/engine-wait';
-import { yardShop, YARD_NOW } from '../db/temporary-shop';
+import { stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
 
 describe('the demonstration yard', () => {
   const shop = yardShop();
-  const standingOf = (id: string) => {
-    const engine = shop.engines.find(id);
-    if (!engine) throw new Error(`no ${id} in the yard`);
-    return engineState(shop, engine);
-  };
+  const standingOf = (id: string) => stateNamed(shop, id);
 
   test('the Fourteen: head tight, first heat this morning, retorque due tonight', () => {
     const { joints } = standingOf('demo-fourteen');
     const head = joints.find(({ joint }) => joint.id === 'demo-f-joint-head');
-    expect(head?.final?.standing.complete).toBe(true);
+    expect(head?.final?.state.complete).toBe(true);
     if (head?.retorque.state !== 'cooling') throw new Error(head?.retorque.state);
     expect(head.retorque.window.from).toBeGreaterThan(now);
     expect(head.retorque.window.by - head.retorque.window.from).toBeGreaterThan(10 * 60_000);
@@ -30,7 +25,7 @@ describe('the demonstration yard', () => {
   test('the Maestrale: half way round, and the misprint caught by its own second unit', () => {
     const { joints } = standingOf('demo-maestrale');
     const head = joints.find(({ joint }) => joint.id === 'demo-m-joint-head');
-    expect([head?.final?.standing.complete, head?.final?.standing.next]).toEqual([false, 7]);
+    expect([head?.final?.state.complete, head?.final?.state.next]).toEqual([false, 7]);
     expect(shop.book.findLeaf('demo-m-sprocket')?.agreedNotes).toEqual(['printed-units-disagree']);
   });
 
@@ -57,7 +52,7 @@ describe('the demonstration yard', () => {
 
   test('every figure of the yard is on the scale of its wrench', () => {
     for (const engine of shop.engines.all())
-      for (const { tightenings } of engineState(shop, engine).joints)
+      for (const { tightenings } of stateNamed(shop, engine.id).joints)
         for (const { tightening } of tightenings) expect(tightening.plan.ladder.setting.onScale).toBe(true);
   });
 });

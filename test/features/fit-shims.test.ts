@@ -27,12 +27,13 @@ function drawer(): {
     detail: { shim: { family: FAMILY, fitted_mm: 0, stack: 2 } },
   });
   for (const thickness_mm of THICKNESSES)
-    shop.shims.put({
+    shop.shims.add({
       id: `shim-${thickness_mm}`,
       family: FAMILY,
       thickness_mm,
       typed: `${thickness_mm} mm`,
       count: 2,
+      version: 1,
       createdAt: YARD_NOW,
     });
   const fit = () => shop.fits.find('lash') ?? cam;

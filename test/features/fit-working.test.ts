@@ -31,6 +31,7 @@ const fitOf = (part: Partial<Fit>): Fit => ({
   holds: [],
   wanted: { limits: { min_mm: 0.02, max_mm: 0.06 } },
   detail: {},
+  version: 1,
   createdAt: AT,
   ...part,
 });

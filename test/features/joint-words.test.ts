@@ -101,9 +101,10 @@ describe('rows of a shelf, as typed', () => {
       head: { low: 0.1, high: 0.2 },
     }));
   test('a shelf that there is not, and a row without a name, are refused', () => {
-    expect(keepRowSchema.validate({ kind: 'film', row: { id: 'x' } }).error).toBeUndefined();
-    expect(keepRowSchema.validate({ kind: 'paint', row: { id: 'x' } }).error).toBeDefined();
-    expect(keepRowSchema.validate({ kind: 'film' }).error).toBeDefined();
+    expect(keepRowSchema.validate({ kind: 'film', version: 0, row: { id: 'x' } }).error).toBeUndefined();
+    expect(keepRowSchema.validate({ kind: 'paint', version: 0, row: { id: 'x' } }).error).toBeDefined();
+    expect(keepRowSchema.validate({ kind: 'film', version: 0 }).error).toBeDefined();
+    expect(keepRowSchema.validate({ kind: 'film', row: { id: 'x' } }).error?.message).toMatch(/version/);
   });
 });
 
@@ -117,9 +118,9 @@ describe('house practice', () => {
     }
   });
   test('an answer that is no school of its question is refused', () => {
-    expect(practiceSchema.validate({ practice: { range: 'middle' } }).error).toBeUndefined();
-    expect(practiceSchema.validate({ practice: { range: 'as it comes' } }).error).toBeDefined();
-    expect(practiceSchema.validate({ practice: { colour: 'red' } }).error).toBeDefined();
+    expect(practiceSchema.validate({ version: 0, change: { range: 'middle' } }).error).toBeUndefined();
+    expect(practiceSchema.validate({ version: 0, change: { range: 'as it comes' } }).error).toBeDefined();
+    expect(practiceSchema.validate({ version: 0, change: { colour: 'red' } }).error).toBeDefined();
   });
 });
 

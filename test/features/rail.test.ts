@@ -1,23 +1,26 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import { engineState } from '@/db/reads/engine-state';
+import { engineSummaries } from '@/db/reads/engine-summaries';
 import type { Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
 import { engineTags } from '@/features/engine/queries';
 import { waitLine } from '@/features/engine/wait-line';
 import { waitOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
-import { freshTightening, YARD_NOW, yardShop } from '../db/temporary-shop';
+import { freshTightening, rowsNamed, stateNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const AT = '2026-05-16T14:30:00.000Z';
 const stamps = (shop: Shop) => new Map(shop.summaries.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
 const latest = (shop: Shop) => [...stamps(shop)].sort((a, b) => b[1] - a[1])[0]?.[0];
 const told = (shop: Shop, edition: string) =>
-  engineTags(shop, edition).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
+  engineTags(
+    engineSummaries(shop, edition, (id) => rowsNamed(shop, id)),
+    Date.now(),
+  ).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
 
 /** What the tags must say: every engine worked out from its rows. */
 const afresh = (shop: Shop) =>
   shop.engines.all().map((engine) => {
-    const wait = waitOf(engineState(shop, engine));
+    const wait = waitOf(stateNamed(shop, engine.id));
     return { id: engine.id, state: wait.state, waitsFor: waitLine(wait, Date.now()) };
   });
 
@@ -25,7 +28,7 @@ const felt = (id: string) => ({ id, kind: 'felt', place: 0, at: AT, body: { word
 
 /** A row of every kind that an engine's tag may rest on, and the engine it belongs to. */
 const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Shop) => unknown])[] = [
-  ['an engine altered', 'demo-fourteen', (shop) => shop.engines.practise('demo-fourteen', {})],
+  ['an engine altered', 'demo-fourteen', (shop) => shop.engines.alter(rowsNamed(shop, 'demo-fourteen').engine)],
   ['a line of a fit', 'demo-norrhem', (shop) => recordLine(shop, 'demo-n-fit-float', felt('felt-0001'))],
   [
     'a fit altered',
@@ -130,11 +133,7 @@ describe('what the engines wait for, kept between pages', () => {
 
 describe('the one line on a tag', () => {
   const shop = yardShop();
-  const of = (id: string) => {
-    const engine = shop.engines.find(id);
-    if (!engine) throw new Error(`no ${id}`);
-    return engineState(shop, engine);
-  };
+  const of = (id: string) => stateNamed(shop, id);
   const fourteen = of('demo-fourteen');
   const norrhem = of('demo-norrhem');
   const [mains] = norrhem.fits;

@@ -6,7 +6,7 @@ import { runInOf } from '@/features/run-in/queries';
 import { cycleSchema, readingSchema } from '@/features/run-in/schema';
 import { fieldOf, isoOfField } from '@/features/run-in/time-field';
 import { workingOfWindow } from '@/features/run-in/window-working';
-import { yardShop, YARD_NOW } from '../db/temporary-shop';
+import { stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const MIN = 60_000;
 const RAN_TO = Date.parse('2026-05-16T09:00:00.000Z');
@@ -103,6 +103,7 @@ describe('the working of the window', () => {
 
 describe('a run as typed', () => {
   const run = {
+    sentAt: YARD_NOW,
     id: 'cycle-0001',
     engineId: 'e',
     ranFrom: '2026-05-16T08:30:00.000Z',
@@ -119,7 +120,15 @@ describe('a run as typed', () => {
     [{ ranFrom: 'this morning' }, 'Give when it was started as a date and a time.'],
   ])('%j', (fields, message) => expect(problem(fields)).toBe(message));
   test('a head of 500 °C is not believed', () => {
-    const read = { id: 'read-00001', engineId: 'e', cycleId: 'c', at: YARD_NOW, head_C: 40, ambient_C: 14 };
+    const read = {
+      sentAt: YARD_NOW,
+      id: 'read-00001',
+      engineId: 'e',
+      cycleId: 'c',
+      at: YARD_NOW,
+      head_C: 40,
+      ambient_C: 14,
+    };
     expect(readingSchema.validate(read).error).toBeUndefined();
     expect(readingSchema.validate({ ...read, head_C: 500 }).error).toBeDefined();
   });
@@ -132,9 +141,9 @@ describe('a run as typed', () => {
 
 test('the run-in of the yard: newest run first, each with its readings in order, a line for every joint', () => {
   const shop = yardShop();
-  const engine = shop.engines.find('demo-fourteen');
-  if (!engine) throw new Error('no Fourteen');
-  const { cycles, dues, window } = runInOf(shop, engine, Date.parse(YARD_NOW));
+  const state = stateNamed(shop, 'demo-fourteen');
+  const { engine } = state;
+  const { cycles, dues, window } = runInOf(state, Date.parse(YARD_NOW));
   expect(cycles.map(({ ranTo }) => ranTo)).toEqual([...cycles.map(({ ranTo }) => ranTo)].sort().reverse());
   for (const { readings, id } of cycles) {
     expect(readings.every(({ cycleId }) => cycleId === id)).toBe(true);

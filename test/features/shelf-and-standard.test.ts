@@ -6,24 +6,17 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { usualFaceOf, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import { jointPage, jointSummaries, torqueLeaves } from '@/features/joint/queries';
+import { torqueLeaves } from '@/features/joint/leaves-of-joint';
+import { jointPage, jointSummaries } from '@/features/joint/queries';
 import { standardReading } from '@/features/joint/standard-leaf';
 import { shelfRows, shelfStops, shelvedWrenches } from '@/features/shelves/queries';
 import { pointsOf, wrenchSchema } from '@/features/shelves/schema';
-import { YARD_NOW, yardShop } from '../db/temporary-shop';
+import { jointNamed as jointIn, rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
 const shop = yardShop();
-const engine = (id: string) => {
-  const found = shop.engines.find(id);
-  if (!found) throw new Error(`no ${id}`);
-  return found;
-};
-const jointNamed = (id: string): Joint => {
-  const found = shop.joints.find(id);
-  if (!found) throw new Error(`no ${id}`);
-  return found;
-};
+const jointNamed = (id: string): Joint => jointIn(shop, id);
+const page = (engine: string, joint: string) => jointPage(shop, rowsNamed(shop, engine), shelvesOf(shop), joint, now);
 
 describe('points of a check', () => {
   test.each([
@@ -76,13 +69,14 @@ describe('the shelves as shown', () => {
   test('an own row has the shipped one beneath it', () => {
     const film = shelvesOf(shop).films[0];
     if (!film) throw new Error('no films');
-    shop.shelf.put('film', { ...film, name: 'Ours', standing: 'own' }, YARD_NOW);
+    shop.shelf.put('film', { ...film, name: 'Ours', provenance: 'own' }, 0, YARD_NOW);
     expect(shelfRows(shop, 'film').find(({ row }) => row.id === film.id)).toEqual({
-      row: { ...film, name: 'Ours', standing: 'own' },
+      row: { ...film, name: 'Ours', provenance: 'own' },
+      version: 1,
       shipped: film,
     });
     expect(shelfStops(shop)[0]?.line).toBe('1 own');
-    shop.shelf.remove('film', film.id);
+    shop.shelf.remove('film', film.id, 1);
     expect(shelfRows(shop, 'film').every(({ shipped }) => shipped === undefined)).toBe(true);
   });
 });
@@ -111,36 +105,34 @@ describe('where no page speaks', () => {
 
 describe('a joint’s page', () => {
   test('lists what speaks of it, the governing leaf first, the rest apart', () => {
-    const page = jointPage(shop, engine('demo-fourteen'), 'demo-f-joint-head', now);
-    expect(page?.speaking.map((one) => [one.leaf.id, one.governs])).toEqual([
+    const head = page('demo-fourteen', 'demo-f-joint-head');
+    expect(head?.ranked.map((one) => [one.leaf.id, one.governs])).toEqual([
       ['demo-f-head-38', true],
       ['demo-f-head-told', false],
       ['demo-f-head-36', false],
     ]);
-    expect(page?.otherLeaves.map((leaf) => leaf.id)).toEqual([
+    expect(head?.otherLeaves.map((leaf) => leaf.id)).toEqual([
       'demo-f-mains',
       'demo-f-mains-play',
       'demo-f-float',
       'demo-f-rods',
     ]);
-    expect([page?.tight, page?.resume]).toEqual([true, undefined]);
-    expect(jointPage(shop, engine('demo-norrhem'), 'demo-f-joint-head', now)).toBeUndefined();
+    expect([head?.tight, head?.resume]).toEqual([true, undefined]);
+    expect(page('demo-norrhem', 'demo-f-joint-head')).toBeUndefined();
   });
   test('a leaf under another subject can be said to speak of it too', () => {
     const joint = jointNamed('demo-f-joint-head');
     shop.joints.alter({ ...joint, detail: { ...joint.detail, alsoLeaves: ['demo-f-rods'] } });
-    expect(jointPage(shop, engine('demo-fourteen'), joint.id, now)?.speaking.map((one) => one.leaf.id)).toContain(
-      'demo-f-rods',
-    );
-    shop.joints.alter(joint);
+    expect(page('demo-fourteen', joint.id)?.ranked.map((one) => one.leaf.id)).toContain('demo-f-rods');
+    shop.joints.alter({ ...joint, version: joint.version + 1 });
   });
   test('the list says how much stands against each', () => {
-    const [head] = jointSummaries(shop, engine('demo-maestrale'), now);
+    const [head] = jointSummaries(rowsNamed(shop, 'demo-maestrale'), shelvesOf(shop), now);
     expect(head).toMatchObject({ name: 'Cylinder head', thread: 'M9', stops: 1, asks: 1 });
   });
   test('only leaves that give a torque make a joint', () => {
-    expect(torqueLeaves(shop, 'demo-maestrale').map((leaf) => leaf.kind)).not.toContain('stretch');
-    expect(torqueLeaves(shop, 'demo-norrhem').map((leaf) => leaf.id)).not.toContain('demo-n-flywheel');
+    expect(torqueLeaves(shop.book.leaves('demo-maestrale')).map((leaf) => leaf.kind)).not.toContain('stretch');
+    expect(torqueLeaves(shop.book.leaves('demo-norrhem')).map((leaf) => leaf.id)).not.toContain('demo-n-flywheel');
   });
 });
 

@@ -1,14 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { ownFilm } from '@/features/trial/own-film';
-import { trialPage } from '@/features/trial/queries';
+import { reachOf, trialPage } from '@/features/trial/queries';
 import { stretchPage } from '@/features/stretch/queries';
 import { YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
 const shop = yardShop();
-const page = trialPage(shop, 'demo-trial-three-films', now);
+const page = trialPage(shop, 'demo-trial-three-films');
+const reach = () => {
+  const trial = shop.trials.find('demo-trial-three-films');
+  if (!trial) throw new Error('no trial');
+  return reachOf(shop, trial, now);
+};
 const tried = (id: string) => page?.tried.find((one) => one.film.id === id);
 const headSetting = () => {
   const joint = shop.joints.find('demo-f-joint-head');
@@ -33,16 +39,18 @@ describe('the yard’s film trial', () => {
     const moly = tried('moly-paste');
     const own = moly?.own;
     if (!moly?.result?.nextMu || !own) throw new Error('no own film');
-    expect([own.standing, own.thread.low, own.thread.high]).toEqual([
+    expect([own.provenance, own.thread.low, own.thread.high]).toEqual([
       'own',
       Number(moly.result.nextMu.low.toFixed(4)),
       Number(moly.result.nextMu.high.toFixed(4)),
     ]);
-    const head = moly.moves.find((moved) => moved.joint === 'Cylinder head' && moved.engine.startsWith('Thorncote'));
+    const head = reach().moves[own.id]?.find(
+      (moved) => moved.joint === 'Cylinder head' && moved.engine.startsWith('Thorncote'),
+    );
     expect(head?.before).toBe(headSetting());
-    shop.shelf.put('film', own, YARD_NOW);
+    shop.shelf.put('film', own, 0, YARD_NOW);
     expect(headSetting()).toBe(head?.after);
-    shop.shelf.remove('film', own.id);
+    shop.shelf.remove('film', own.id, 1);
     expect(headSetting()).toBe(head?.before);
   });
   test('one bolt puts nothing on the shelf', () => {
@@ -51,14 +59,15 @@ describe('the yard’s film trial', () => {
     expect(ownFilm(oil.film, { ...oil.result, nextMu: undefined }, 'x')).toBeUndefined();
   });
   test('the band of a joint with its thread stands behind it', () => {
-    expect(page?.targets.map((one) => one.name)).toEqual(['Thorncote-Wicks Fourteen, Cylinder head']);
-    expect(page?.targets[0]?.low_N).toBeLessThan(page?.targets[0]?.high_N ?? 0);
+    const { targets } = reach();
+    expect(targets.map((one) => one.name)).toEqual(['Thorncote-Wicks Fourteen, Cylinder head']);
+    expect(targets[0]?.low_N).toBeLessThan(targets[0]?.high_N ?? 0);
   });
 });
 
 test('the stretch set shows one bolt at its ceiling without the stretch', () => {
   const engine = shop.engines.find('demo-maestrale');
-  const set = engine && stretchPage(shop, engine, 'demo-m-joint-rods', now)?.sets[0];
+  const set = engine && stretchPage(shop, engine, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
   expect(set?.lines.map((line) => line.verdict.state)).toEqual([
     'inside',
     'inside',

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
-import { engineState, jointState } from '@/db/reads/engine-state';
 import type { JointState } from '@/model/engine/engine-state';
 import type { FitLine } from '@/model/fit/fit';
 import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
@@ -9,7 +8,8 @@ import { isNewSetting, lineOf, OUTCOME_WORDS, stageCount, stepName, turnNumber }
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, PART_WORDS, STATE_WORDS, angleName, partName, stationName } from '@/interface/words/fit-words';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
-import { freshTightening, yardShop, YARD_NOW } from '../db/temporary-shop';
+import { jointStateOf } from '@/model/engine/engine-rows';
+import { freshTightening, rowsNamed, stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const shop = yardShop();
 const NOW = Date.parse(YARD_NOW);
@@ -125,7 +125,7 @@ describe('where a joint stands, in a line', () => {
     const engine = shop.engines.find(engineId);
     const joint = shop.joints.find(jointId);
     if (!engine || !joint) throw new Error(`no ${jointId}`);
-    return jointState(shop, engine, joint);
+    return jointStateOf(rowsNamed(shop, engine.id), joint);
   };
   const fourteen = standingOf('demo-fourteen', 'demo-f-joint-head');
   test('tight, half way round, and not begun', () => {
@@ -154,7 +154,7 @@ describe('where a joint stands, in a line', () => {
   });
   test('every joint of the yard is told', () => {
     for (const engine of shop.engines.all())
-      for (const joint of engineState(shop, engine).joints)
+      for (const joint of stateNamed(shop, engine.id).joints)
         expect(`${tighteningLine(joint, NOW)} ${retorqueLine(joint, NOW)}`).toMatch(/^\S.*\.$/);
   });
 });

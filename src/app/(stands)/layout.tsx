@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
-import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { nowMs } from '@/server/clock';
+import { shelvesOnce, summariesOnce } from '@/server/request-reads';
 import { engineTags } from '@/features/engine/queries';
 import { currentShop, currentShopName } from '@/server/current-shop';
 import { TroubleScreen } from '@/interface/shell/trouble-screen';
@@ -14,7 +15,11 @@ const HOMES = { own: 'my own shop', demonstration: 'Larkmoor Yard, a demonstrati
 export default async function StandsLayout({ children }: { readonly children: ReactNode }) {
   const found = await troubleIn(async () => {
     const shop = await currentShop();
-    return { tags: engineTags(shop), name: await currentShopName(), films: shelvesOf(shop).films };
+    return {
+      tags: engineTags(summariesOnce(shop), nowMs()),
+      name: await currentShopName(),
+      films: shelvesOnce(shop).films,
+    };
   });
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   return (

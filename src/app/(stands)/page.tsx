@@ -3,16 +3,17 @@ import { StandsSheet } from '@/features/engine/stands-sheet';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { WrenchForm } from '@/features/shelves/wrench-form';
-import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { nowMs } from '@/server/clock';
+import { shelvesOnce, summariesOnce } from '@/server/request-reads';
 import { currentShop, currentShopName } from '@/server/current-shop';
 
 export default async function StandsPage() {
   const shop = await currentShop();
   const inYard = (await currentShopName()) === 'demonstration';
-  const { wrenches, films } = shelvesOf(shop);
+  const { wrenches, films } = shelvesOnce(shop);
   return (
     <StandsSheet
-      tags={engineTags(shop)}
+      tags={engineTags(summariesOnce(shop), nowMs())}
       demonstration={<DemonstrationControls inYard={inYard} />}
       reckoner={<QuickReckoner films={films} />}
       shelf={wrenches.length === 0 ? <WrenchForm /> : undefined}

@@ -1,4 +1,4 @@
-import type { Standing } from '@/core/film';
+import type { Provenance } from '@/core/film';
 
 /** A strength grade, MPa. Proof is absent where its norm prints none. */
 export interface Grade {
@@ -8,7 +8,7 @@ export interface Grade {
   /** Yield, or 0.2 % proof stress. */
   readonly yield_MPa: number;
   readonly proof_MPa?: number;
-  readonly standing: Standing;
+  readonly provenance: Provenance;
   readonly source: string;
 }
 
@@ -25,14 +25,14 @@ const idOf = (name: string) =>
 
 type Row = readonly [name: string, tensile: number, yieldOrProof: number, proof?: number];
 
-const family = (prefix: string, standing: Standing, source: string, rows: readonly Row[]): readonly Grade[] =>
+const family = (prefix: string, provenance: Provenance, source: string, rows: readonly Row[]): readonly Grade[] =>
   rows.map(([name, tensile_MPa, yield_MPa, proof_MPa]) => ({
     id: `${prefix}-${idOf(name)}`,
     name,
     tensile_MPa: round(tensile_MPa),
     yield_MPa: round(yield_MPa),
     ...(proof_MPa !== undefined && { proof_MPa: round(proof_MPa) }),
-    standing,
+    provenance,
     source,
   }));
 
@@ -73,7 +73,7 @@ const UNMARKED: Grade = {
   tensile_MPa: 400,
   yield_MPa: 240,
   proof_MPa: 225,
-  standing: 'typical',
+  provenance: 'typical',
   source: 'Mild steel, treated as ISO 898-1 class 4.6 unless tested',
 };
 

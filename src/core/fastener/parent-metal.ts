@@ -1,4 +1,4 @@
-import type { Standing } from '@/core/film';
+import type { Provenance } from '@/core/film';
 
 /** What a thread is tapped in, or a head sits on: low and high of the usual range, MPa. */
 export interface ParentMetal {
@@ -12,7 +12,7 @@ export interface ParentMetal {
   readonly pressureHigh_MPa: number;
   /** Least full engagement, as a multiple of the diameter. */
   readonly engagement_d: number;
-  readonly standing: Standing;
+  readonly provenance: Provenance;
   readonly source: string;
 }
 
@@ -43,7 +43,7 @@ export const SHELF_METALS: readonly ParentMetal[] = ROWS.map(
     pressureLow_MPa: pressureLow,
     pressureHigh_MPa: pressureHigh,
     engagement_d,
-    standing: 'typical',
+    provenance: 'typical',
     source: SOURCE,
   }),
 );

@@ -6,13 +6,13 @@ export interface Friction {
 }
 
 /** `standard`: a printed norm; `typical`: commonly quoted, a starting value only; `own`: measured in this shop. */
-export type Standing = 'standard' | 'typical' | 'own';
+export type Provenance = 'standard' | 'typical' | 'own';
 
 export interface Film {
   readonly id: string;
   readonly name: string;
   readonly thread: Friction;
   readonly head: Friction;
-  readonly standing: Standing;
+  readonly provenance: Provenance;
   readonly source: string;
 }

@@ -1,3 +1,3 @@
-export type { Film, Friction, Standing } from './film';
+export type { Film, Friction, Provenance } from './film';
 export { SHELF_FILMS } from './shelf-films';
 export { filmOfCondition } from './film-of-condition';

@@ -26,6 +26,6 @@ export const SHELF_FILMS: readonly Film[] = ROWS.map(([id, name, low, middle, hi
   name,
   thread: { low, middle, high },
   head: { low, middle, high },
-  standing: 'typical',
+  provenance: 'typical',
   source: SOURCE,
 }));

@@ -12,7 +12,7 @@ export interface OwnThread {
   readonly major_mm: number;
   readonly pitch_mm: number;
   readonly angle_deg: number;
-  readonly standing: 'typical' | 'own';
+  readonly provenance: 'typical' | 'own';
   readonly source: string;
 }
 

@@ -1,28 +1,30 @@
 import type { Fit } from '@/model/fit/fit';
-import { pagesOfFits } from './fit-page';
-import { fitState, type FitContext, type FitState } from '@/model/fit/fit-state';
-import type { Joint } from '@/model/joint/joint';
-import type { Shop } from '../shop';
-import { stripsIn } from '@/model/fit/fit-gate';
 import { contextOf } from '@/model/fit/fit-context';
+import { stripsIn } from '@/model/fit/fit-gate';
+import { pagesOf } from '@/model/fit/fit-page';
+import { fitState, type FitContext, type FitState } from '@/model/fit/fit-state';
+import type { Shop } from '../shop';
 
-/** What one fit's readings rest on outside of it. */
+/** What the fits of an engine rest on outside of them: its joints, when each was gone round, and its book. */
+const restingOn = (shop: Shop, engineId: string) => ({
+  joints: shop.joints.ofEngine(engineId),
+  rounds: shop.tightenings.rounds(engineId),
+  pageOf: pagesOf(shop.book.leaves(engineId), shop.book.sources(engineId)),
+});
+
+/** What one fit's readings rest on outside of it, in four queries. */
 export function contextOfFit(shop: Shop, fit: Fit): FitContext {
-  const page = pagesOfFits(shop, fit.engineId, [fit])(fit);
-  if (fit.jointId === null) return contextOf(fit, page, [], []);
-  return contextOf(fit, page, shop.joints.ofEngine(fit.engineId), shop.tightenings.rounds(fit.engineId));
+  const { joints, rounds, pageOf } = restingOn(shop, fit.engineId);
+  return contextOf(fit, pageOf(fit), joints, rounds);
 }
 
 /** Every fit of an engine with where it stands, in six queries however many there are. */
-export function fitsOfEngine(shop: Shop, engineId: string, joints?: readonly Joint[]): readonly FitState[] {
+export function fitsOfEngine(shop: Shop, engineId: string): readonly FitState[] {
   const fits = shop.fits.ofEngine(engineId);
   if (fits.length === 0) return [];
   const lines = shop.fits.linesOfEngine(engineId);
-  const linked = fits.some(({ jointId }) => jointId !== null);
-  const own = linked ? (joints ?? shop.joints.ofEngine(engineId)) : [];
-  const rounds = linked ? shop.tightenings.rounds(engineId) : [];
-  const pageOf = pagesOfFits(shop, engineId, fits);
-  return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), own, rounds)));
+  const { joints, rounds, pageOf } = restingOn(shop, engineId);
+  return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, rounds)));
 }
 
 export const stripsInEngine = (shop: Shop, engineId: string | undefined): readonly string[] =>

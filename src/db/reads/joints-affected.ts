@@ -1,9 +1,11 @@
 import type { Film } from '@/core/film';
 import { isDomainError, type TorqueUnit } from '@/core/units';
-import { jointInputs } from './joint-inputs';
-import { computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
 import type { Shop } from '../shop';
+import { inputsOfJoints } from './joint-inputs';
+import { shelvesOf } from './shelves-of-shop';
 
 /** A joint whose figure a change of film would move. */
 export interface AffectedJoint {
@@ -15,45 +17,41 @@ export interface AffectedJoint {
   readonly after: number;
 }
 
-const allJoints = (shop: Shop): readonly Joint[] =>
-  shop.engines.all().flatMap((engine) => shop.joints.ofEngine(engine.id));
-
 /** Names of the joints that draw on a row of a shelf. */
 export const jointsReferringTo = (shop: Shop, id: string): readonly string[] =>
-  allJoints(shop)
-    .filter((joint) => JSON.stringify(joint).includes(JSON.stringify(id)))
-    .map((joint) => joint.name);
+  shop.joints.referringTo(id).map(({ name }) => name);
 
-/** Every joint whose setting would move if this film stood on the shelf as given. */
+const drawsOn = ({ originalFilm, todayFilm, detail }: Joint, film: string) =>
+  [originalFilm, todayFilm, detail.headFilm, detail.maker?.film].includes(film);
+
+/** What a joint's figure is today, and what it would be; undefined where it would not move or cannot be reckoned. */
+function moveOf(inputs: JointInputs, film: Film): Pick<AffectedJoint, 'unit' | 'before' | 'after'> | undefined {
+  const { joint, shelves } = inputs;
+  try {
+    const before = computeJoint(inputs);
+    const after = computeJoint({
+      ...inputs,
+      joint: { ...joint, wrenchId: before.wrench.id, detail: { ...joint.detail, wrenchByHand: true } },
+      shelves: { ...shelves, films: [...shelves.films.filter(({ id }) => id !== film.id), film] },
+    });
+    const [was, will] = [before.ladder.setting.rounded, after.ladder.setting.rounded];
+    return was === will ? undefined : { unit: before.wrench.unit, before: was, after: will };
+  } catch (error) {
+    if (isDomainError(error)) return undefined;
+    throw error;
+  }
+}
+
+/** Every joint whose setting would move if this film stood on the shelf as given; in five queries at any size of shop. */
 export function jointsAffectedBy(shop: Shop, film: Film, now: number): readonly AffectedJoint[] {
-  return allJoints(shop).flatMap((joint): readonly AffectedJoint[] => {
-    if (![joint.originalFilm, joint.todayFilm, joint.detail.headFilm, joint.detail.maker?.film].includes(film.id))
-      return [];
-    try {
-      const setting = jointInputs(shop, joint, now);
-      const films = [...setting.shelves.films.filter((one) => one.id !== film.id), film];
-      const before = computeJoint(setting);
-      const after = computeJoint({
-        ...setting,
-        joint: { ...joint, wrenchId: before.wrench.id, detail: { ...joint.detail, wrenchByHand: true } },
-        shelves: { ...setting.shelves, films },
-      });
-      if (before.ladder.setting.rounded === after.ladder.setting.rounded) return [];
-      const engine = shop.engines.find(joint.engineId)?.name ?? '';
-      const href = `/engines/${joint.engineId}/joints/${joint.id}`;
-      return [
-        {
-          engine,
-          joint: joint.name,
-          href,
-          unit: before.wrench.unit,
-          before: before.ladder.setting.rounded,
-          after: after.ladder.setting.rounded,
-        },
-      ];
-    } catch (error) {
-      if (isDomainError(error)) return [];
-      throw error;
-    }
+  const joints = shop.joints.referringTo(film.id).filter((joint) => drawsOn(joint, film.id));
+  const names = new Map(
+    shop.engines.byIds([...new Set(joints.map(({ engineId }) => engineId))]).map((e) => [e.id, e.name]),
+  );
+  return inputsOfJoints(shop, joints, shelvesOf(shop), now).flatMap((inputs): readonly AffectedJoint[] => {
+    const move = moveOf(inputs, film);
+    const { engineId, id, name } = inputs.joint;
+    const href = `/engines/${engineId}/joints/${id}`;
+    return move ? [{ engine: names.get(engineId) ?? '', joint: name, href, ...move }] : [];
   });
 }

@@ -1,25 +1,36 @@
-import { USUAL_PRACTICE, type HousePractice } from '@/model/practice/house-practice';
-import type { Engine } from '@/model/engine/engine';
+import { PRACTICE_JSON, USUAL_PRACTICE, type HousePractice } from '@/model/practice/house-practice';
+import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '../shop';
 
-const PRACTICE_KEY = 'house-practice';
+export const PRACTICE_KEY = 'house-practice';
 
-/** The shop's practice, where nothing was chosen the usual one. */
-export const shopPractice = (shop: Shop): HousePractice => ({
-  ...USUAL_PRACTICE,
-  ...(JSON.parse(shop.settings.get(PRACTICE_KEY) ?? '{}') as Partial<HousePractice>),
-});
+/** What was kept of the shop's practice, over the usual one, with the version that a writer must name; 0: nothing yet. */
+export function shopPractice(shop: Shop): { readonly practice: HousePractice; readonly version: number } {
+  const kept = shop.settings.get(PRACTICE_KEY);
+  return {
+    practice: { ...USUAL_PRACTICE, ...(kept && PRACTICE_JSON.read(kept.value)) },
+    version: kept?.version ?? 0,
+  };
+}
 
-export const keepShopPractice = (shop: Shop, practice: HousePractice): void =>
-  shop.settings.set(PRACTICE_KEY, JSON.stringify(practice));
+/** Everything on the shelves with the shop's practice, in one query. */
+export function shelvesOf(shop: Shop): Shelves {
+  const { own, wrenches, practice } = shop.shelf.everything(PRACTICE_KEY);
+  const rows = <K extends ShelfKind>(kind: K): readonly ShelfRows[K][] => own(kind).map(({ row }) => row);
+  return {
+    films: overlaid(BUILT_IN.film, rows('film')),
+    grades: overlaid(BUILT_IN.grade, rows('grade')),
+    metals: overlaid(BUILT_IN.metal, rows('metal')),
+    threads: rows('thread'),
+    wrenches,
+    practice: { ...USUAL_PRACTICE, ...(practice !== undefined && PRACTICE_JSON.read(practice)) },
+  };
+}
 
-/** Everything on the shelves, with the practice of this engine where it differs from the shop's. */
-export const shelvesOf = (shop: Shop, engine?: Engine): Shelves => ({
-  films: overlaid(BUILT_IN.film, shop.shelf.own('film')),
-  grades: overlaid(BUILT_IN.grade, shop.shelf.own('grade')),
-  metals: overlaid(BUILT_IN.metal, shop.shelf.own('metal')),
-  threads: shop.shelf.own('thread'),
-  wrenches: shop.wrenches.all(),
-  practice: { ...shopPractice(shop), ...engine?.practice },
-});
+/** The films alone, in one query of the shop's own rows. */
+export const filmsOf = (shop: Shop): Shelves['films'] =>
+  overlaid(
+    BUILT_IN.film,
+    shop.shelf.own('film').map(({ row }) => row),
+  );

@@ -1,81 +1,57 @@
 import type { Database } from 'better-sqlite3';
-import type { StretchSegment } from '@/core/fastener';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
+import { flag, json, table, type Row } from '../table';
 
-interface SetRow {
-  readonly id: string;
-  readonly joint_id: string;
-  readonly name: string;
-  readonly bolts: number;
-  readonly segments: string;
-  readonly e_gpa: number;
-  readonly min_stretch_mm: number;
-  readonly max_stretch_mm: number;
-  readonly ceiling_nm: number;
-  readonly max_set_mm: number;
-  readonly both_ends: number;
-  readonly created_at: string;
-}
-
-interface ReadingRow {
-  readonly id: string;
-  readonly set_id: string;
-  readonly bolt: number;
-  readonly kind: BoltReading['kind'];
-  readonly length_mm: number;
-  readonly typed: string;
-  readonly torque_nm: number | null;
-  readonly at: string;
-}
-
-const toSet = (row: SetRow): BoltSet => ({
-  id: row.id,
-  jointId: row.joint_id,
-  name: row.name,
-  bolts: row.bolts,
-  segments: JSON.parse(row.segments) as StretchSegment[],
-  E_GPa: row.e_gpa,
-  minStretch_mm: row.min_stretch_mm,
-  maxStretch_mm: row.max_stretch_mm,
-  ceiling_Nm: row.ceiling_nm,
-  maxSet_mm: row.max_set_mm,
-  bothEnds: row.both_ends === 1,
-  createdAt: row.created_at,
+const SET = table<BoltSet>('bolt_set', {
+  id: 'id',
+  jointId: 'joint_id',
+  name: 'name',
+  bolts: 'bolts',
+  segments: json('segments'),
+  E_GPa: 'e_gpa',
+  minStretch_mm: 'min_stretch_mm',
+  maxStretch_mm: 'max_stretch_mm',
+  ceiling_Nm: 'ceiling_nm',
+  maxSet_mm: 'max_set_mm',
+  bothEnds: flag('both_ends'),
+  createdAt: 'created_at',
 });
 
-const toReading = (row: ReadingRow): BoltReading => ({
-  id: row.id,
-  setId: row.set_id,
-  bolt: row.bolt,
-  kind: row.kind,
-  length_mm: row.length_mm,
-  typed: row.typed,
-  torque_Nm: row.torque_nm,
-  at: row.at,
+const READING = table<BoltReading>('bolt_reading', {
+  id: 'id',
+  setId: 'set_id',
+  bolt: 'bolt',
+  kind: 'kind',
+  length_mm: 'length_mm',
+  typed: 'typed',
+  torque_Nm: 'torque_nm',
+  at: 'at',
 });
 
 export const createBoltRepository = (db: Database) => {
-  const ofJoint = db.prepare<[string], SetRow>('SELECT * FROM bolt_set WHERE joint_id = ? ORDER BY created_at, id');
-  const byId = db.prepare<[string], SetRow>('SELECT * FROM bolt_set WHERE id = ?');
-  const insertSet = db.prepare(
-    `INSERT INTO bolt_set (id, joint_id, name, bolts, segments, e_gpa, min_stretch_mm, max_stretch_mm, ceiling_nm, max_set_mm, both_ends, created_at)
-     VALUES (@id, @jointId, @name, @bolts, @segments, @E_GPa, @minStretch_mm, @maxStretch_mm, @ceiling_Nm, @maxSet_mm, @bothEnds, @createdAt)`,
+  const ofJoint = db.prepare<[string], Row>(
+    `SELECT ${SET.columns} FROM bolt_set WHERE joint_id = ? ORDER BY created_at, id`,
   );
-  const readingsOf = db.prepare<[string], ReadingRow>('SELECT * FROM bolt_reading WHERE set_id = ? ORDER BY seq');
-  const insertReading = db.prepare(
-    `INSERT OR IGNORE INTO bolt_reading (id, set_id, bolt, kind, length_mm, typed, torque_nm, at)
-     VALUES (@id, @setId, @bolt, @kind, @length_mm, @typed, @torque_Nm, @at)`,
+  const byId = db.prepare<[string], Row>(`SELECT ${SET.columns} FROM bolt_set WHERE id = ?`);
+  const insertSet = db.prepare(SET.insert);
+  const readingsOf = db.prepare<[string], Row>(
+    `SELECT ${READING.columns} FROM bolt_reading WHERE set_id = ? ORDER BY seq`,
   );
+  const readingsOfJoint = db.prepare<[string], Row>(
+    `SELECT ${READING.columns} FROM bolt_set JOIN bolt_reading ON set_id = bolt_set.id WHERE joint_id = ? ORDER BY seq`,
+  );
+  const insertReading = db.prepare(`${READING.insert} ON CONFLICT (id) DO NOTHING`);
   return {
-    ofJoint: (jointId: string): readonly BoltSet[] => ofJoint.all(jointId).map(toSet),
+    ofJoint: (jointId: string): readonly BoltSet[] => ofJoint.all(jointId).map(SET.fromRow),
     find: (id: string): BoltSet | undefined => {
       const row = byId.get(id);
-      return row && toSet(row);
+      return row && SET.fromRow(row);
     },
-    add: (set: BoltSet): void =>
-      void insertSet.run({ ...set, segments: JSON.stringify(set.segments), bothEnds: Number(set.bothEnds) }),
-    readings: (setId: string): readonly BoltReading[] => readingsOf.all(setId).map(toReading),
-    /** Adds a reading; the same reading sent twice is one. */
-    read: (reading: BoltReading): void => void insertReading.run(reading),
+    add: (set: BoltSet): void => void insertSet.run(SET.toRow(set)),
+    readings: (setId: string): readonly BoltReading[] => readingsOf.all(setId).map(READING.fromRow),
+    /** Every reading of every set of a joint, in the order in which they were taken. */
+    readingsOfJoint: (jointId: string): readonly BoltReading[] => readingsOfJoint.all(jointId).map(READING.fromRow),
+    /** Adds a reading; the same reading sent twice is one, and false says so. */
+    read: (reading: BoltReading): boolean => insertReading.run(READING.toRow(reading)).changes === 1,
   };
 };

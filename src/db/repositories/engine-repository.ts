@@ -1,57 +1,39 @@
 import type { Database } from 'better-sqlite3';
-import type { HeadMetal } from '@/core/heat';
-import type { HousePractice } from '@/model/practice/house-practice';
-import type { TorqueUnit } from '@/core/units';
 import type { Engine } from '@/model/engine/engine';
+import { PRACTICE_JSON } from '@/model/practice/house-practice';
+import { json, table, type Row } from '../table';
 
-interface EngineRow {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: Engine['kind'];
-  readonly year: number | null;
-  readonly engine_number: string;
-  readonly head_metal: HeadMetal;
-  readonly block_metal: HeadMetal;
-  readonly preferred_unit: TorqueUnit;
-  readonly practice: string;
-  readonly created_at: string;
-}
-
-const toEngine = (row: EngineRow): Engine => ({
-  id: row.id,
-  name: row.name,
-  kind: row.kind,
-  year: row.year,
-  engineNumber: row.engine_number,
-  headMetal: row.head_metal,
-  blockMetal: row.block_metal,
-  preferredUnit: row.preferred_unit,
-  practice: JSON.parse(row.practice) as Partial<HousePractice>,
-  createdAt: row.created_at,
+const ENGINE = table<Engine>('engine', {
+  id: 'id',
+  name: 'name',
+  kind: 'kind',
+  year: 'year',
+  engineNumber: 'engine_number',
+  headMetal: 'head_metal',
+  blockMetal: 'block_metal',
+  preferredUnit: 'preferred_unit',
+  practice: json('practice', PRACTICE_JSON),
+  version: 'version',
+  createdAt: 'created_at',
 });
 
 export const createEngineRepository = (db: Database) => {
-  const byId = db.prepare<[string], EngineRow>('SELECT * FROM engine WHERE id = ?');
-  const all = db.prepare<[], EngineRow>('SELECT * FROM engine ORDER BY created_at, id');
-  const insert = db.prepare(
-    `INSERT INTO engine (id, name, kind, year, engine_number, head_metal, block_metal, preferred_unit, practice, created_at)
-     VALUES (@id, @name, @kind, @year, @engineNumber, @headMetal, @blockMetal, @preferredUnit, @practice, @createdAt)`,
+  const byId = db.prepare<[string], Row>(`SELECT ${ENGINE.columns} FROM engine WHERE id = ?`);
+  const all = db.prepare<[], Row>(`SELECT ${ENGINE.columns} FROM engine ORDER BY created_at, id`);
+  const byIds = db.prepare<[string], Row>(
+    `SELECT ${ENGINE.columns} FROM json_each(?) JOIN engine ON engine.id = json_each.value`,
   );
-  const update = db.prepare<[Omit<Engine, 'createdAt' | 'practice'>]>(
-    `UPDATE engine SET name = @name, kind = @kind, year = @year, engine_number = @engineNumber,
-       head_metal = @headMetal, block_metal = @blockMetal, preferred_unit = @preferredUnit
-     WHERE id = @id`,
-  );
-  const setPractice = db.prepare<[string, string]>('UPDATE engine SET practice = ? WHERE id = ?');
+  const insert = db.prepare(ENGINE.insert);
+  const update = db.prepare(ENGINE.update);
   return {
     find: (id: string): Engine | undefined => {
       const row = byId.get(id);
-      return row && toEngine(row);
+      return row && ENGINE.fromRow(row);
     },
-    all: (): readonly Engine[] => all.all().map(toEngine),
-    add: (engine: Engine): void => void insert.run({ ...engine, practice: JSON.stringify(engine.practice) }),
-    alter: (engine: Omit<Engine, 'createdAt' | 'practice'>): void => void update.run(engine),
-    practise: (id: string, practice: Partial<HousePractice>): void =>
-      void setPractice.run(JSON.stringify(practice), id),
+    all: (): readonly Engine[] => all.all().map(ENGINE.fromRow),
+    byIds: (ids: readonly string[]): readonly Engine[] => byIds.all(JSON.stringify(ids)).map(ENGINE.fromRow),
+    add: (engine: Engine): void => void insert.run(ENGINE.toRow(engine)),
+    /** Alters an engine that is still of the version given; false where it was altered meanwhile. */
+    alter: (engine: Engine): boolean => update.run(ENGINE.toRow(engine)).changes === 1,
   };
 };

@@ -1,36 +1,54 @@
+import type { TorqueUnit } from '@/core/units';
 import type { Database } from 'better-sqlite3';
 
-/** An engine's stamp, and what was last worked out of it at that stamp. */
-export interface EngineSummary {
+/** An engine on its stand, and what was last worked out of it. */
+export interface StampedEngine {
   readonly engineId: string;
+  readonly name: string;
+  readonly preferredUnit: TorqueUnit;
   /** Rises with every row written of the engine; the engine worked on last has the highest of the shop. */
   readonly stamp: number;
-  /** Missing where something was written since, or another edition of the program worked it out. */
+  /** Missing where something was written since, or another build of the program worked it out. */
   readonly body?: string;
 }
 
-interface Row {
-  readonly engine_id: string;
+interface SummaryRow {
+  readonly id: string;
+  readonly name: string;
+  readonly preferred_unit: TorqueUnit;
   readonly stamp: number;
   readonly body: string | null;
 }
 
+export interface Worked {
+  readonly engineId: string;
+  readonly stamp: number;
+  readonly body: string;
+}
+
+/** What engines' tags and strips say, kept by stamp; may be thrown away at any time. */
 export const createEngineSummaryRepository = (db: Database) => {
-  const stamped = db.prepare<[string], Row>(
-    `SELECT s.engine_id, s.stamp, w.body FROM engine_stamp s
-     LEFT JOIN engine_wait w ON w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.edition = ?`,
+  const stamped = db.prepare<[string], SummaryRow>(
+    `SELECT e.id, e.name, e.preferred_unit, s.stamp, w.body FROM engine e JOIN engine_stamp s ON s.engine_id = e.id
+     LEFT JOIN engine_summary w ON w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.build = ?
+     ORDER BY e.created_at, e.id`,
   );
   const put = db.prepare<[string, number, string, string]>(
-    `INSERT INTO engine_wait (engine_id, stamp, edition, body) VALUES (?, ?, ?, ?)
-     ON CONFLICT (engine_id) DO UPDATE SET stamp = excluded.stamp, edition = excluded.edition, body = excluded.body`,
+    `INSERT INTO engine_summary (engine_id, stamp, build, body) VALUES (?, ?, ?, ?)
+     ON CONFLICT (engine_id) DO UPDATE SET stamp = excluded.stamp, build = excluded.build, body = excluded.body`,
   );
   return {
-    stamped: (edition: string): readonly EngineSummary[] =>
-      stamped
-        .all(edition)
-        .map(({ engine_id, stamp, body }) => ({ engineId: engine_id, stamp, ...(body !== null && { body }) })),
-    keep: db.transaction((edition: string, worked: readonly Required<EngineSummary>[]): void => {
-      for (const { engineId, stamp, body } of worked) put.run(engineId, stamp, edition, body);
+    /** Every engine in the order in which it was put on its stand. */
+    stamped: (build: string): readonly StampedEngine[] =>
+      stamped.all(build).map(({ id, name, preferred_unit, stamp, body }) => ({
+        engineId: id,
+        name,
+        preferredUnit: preferred_unit,
+        stamp,
+        ...(body !== null && { body }),
+      })),
+    keep: db.transaction((build: string, worked: readonly Worked[]): void => {
+      for (const { engineId, stamp, body } of worked) put.run(engineId, stamp, build, body);
     }),
   };
 };

@@ -1,5 +1,5 @@
-import type { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 import type { Database } from 'better-sqlite3';
+import type { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 
 interface HeatRow {
   readonly id: string;
@@ -43,28 +43,32 @@ const EMPTY = {
   strikesId: null,
 };
 
+const INSERT = `INSERT INTO heat_event
+  (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at)
+  VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at, @recordedAt)
+  ON CONFLICT (id) DO NOTHING`;
+
 export const createHeatRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], HeatRow>('SELECT * FROM heat_event WHERE engine_id = ? ORDER BY seq');
-  const insert = db.prepare(
-    `INSERT OR IGNORE INTO heat_event (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at)
-     VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at, @recordedAt)`,
-  );
+  const insert = db.prepare(INSERT);
+  /** Adds a line; the same line sent twice is one, and false says so. */
+  const record = (line: object): boolean => insert.run({ ...EMPTY, ...line }).changes === 1;
   return {
     /** What stands: cycles and readings that no later line struck. */
     log: (engineId: string): HeatLog => {
       const rows = ofEngine.all(engineId);
       const struck = new Set(rows.flatMap((row) => (row.strikes_id ? [row.strikes_id] : [])));
-      const standing = rows.filter((row) => !struck.has(row.id));
+      const valid = rows.filter((row) => !struck.has(row.id));
       return {
-        cycles: standing.filter((row) => row.kind === 'cycle').map(toCycle),
-        readings: standing.filter((row) => row.kind === 'reading' && !struck.has(row.cycle_id ?? '')).map(toReading),
+        cycles: valid.filter((row) => row.kind === 'cycle').map(toCycle),
+        readings: valid.filter((row) => row.kind === 'reading' && !struck.has(row.cycle_id ?? '')).map(toReading),
       };
     },
-    addCycle: (cycle: HeatCycle, recordedAt: string): void =>
-      void insert.run({ ...EMPTY, ...cycle, kind: 'cycle', at: cycle.ranTo, recordedAt }),
-    addReading: (reading: CoolingReading, recordedAt: string): void =>
-      void insert.run({ ...EMPTY, ...reading, kind: 'reading', recordedAt }),
-    strike: (line: { id: string; engineId: string; strikesId: string; at: string }, recordedAt: string): void =>
-      void insert.run({ ...EMPTY, ...line, kind: 'strike', recordedAt }),
+    addCycle: (cycle: HeatCycle, recordedAt: string): boolean =>
+      record({ ...cycle, kind: 'cycle', at: cycle.ranTo, recordedAt }),
+    addReading: (reading: CoolingReading, recordedAt: string): boolean =>
+      record({ ...reading, kind: 'reading', recordedAt }),
+    strike: (line: { id: string; engineId: string; strikesId: string; at: string }, recordedAt: string): boolean =>
+      record({ ...line, kind: 'strike', recordedAt }),
   };
 };

@@ -1,94 +1,61 @@
 import type { Database } from 'better-sqlite3';
-import type { RangeSchool } from '@/core/joint';
-import { detailOf } from '@/model/joint/joint-detail';
-import type { OrderSchool, PatternKind, StageScheme, UnitOfWork } from '@/core/tightening';
 import type { Joint } from '@/model/joint/joint';
-import type { RetorqueSchool } from '@/core/heat';
+import { DETAIL_JSON } from '@/model/joint/joint-detail';
+import { flag, json, table, type Row } from '../table';
 
-interface JointRow {
-  readonly id: string;
-  readonly engine_id: string;
-  readonly leaf_id: string;
-  readonly name: string;
-  readonly pattern: PatternKind;
-  readonly fasteners: number;
-  readonly thread: string;
-  readonly bearing_outer_mm: number;
-  readonly bearing_inner_mm: number;
-  readonly bearing_measured: number;
-  readonly original_film: string;
-  readonly original_film_reason: string;
-  readonly today_film: string;
-  readonly range_school: RangeSchool;
-  readonly stage_scheme: string;
-  readonly order_school: OrderSchool;
-  readonly unit_of_work: UnitOfWork;
-  readonly turn_shaft: number;
-  readonly wrench_id: string;
-  readonly retorque_school: RetorqueSchool;
-  readonly detail: string;
-  readonly created_at: string;
-}
-
-const toJoint = (row: JointRow): Joint => ({
-  id: row.id,
-  engineId: row.engine_id,
-  leafId: row.leaf_id,
-  name: row.name,
-  pattern: row.pattern,
-  fasteners: row.fasteners,
-  thread: row.thread,
-  bearingOuter_mm: row.bearing_outer_mm,
-  bearingInner_mm: row.bearing_inner_mm,
-  bearingMeasured: row.bearing_measured === 1,
-  originalFilm: row.original_film,
-  originalFilmReason: row.original_film_reason,
-  todayFilm: row.today_film,
-  rangeSchool: row.range_school,
-  stageScheme: JSON.parse(row.stage_scheme) as StageScheme,
-  orderSchool: row.order_school,
-  unitOfWork: row.unit_of_work,
-  turnShaft: row.turn_shaft === 1,
-  wrenchId: row.wrench_id,
-  retorqueSchool: row.retorque_school,
-  detail: detailOf(row.detail),
-  createdAt: row.created_at,
-});
-
-const toParameters = (joint: Joint) => ({
-  ...joint,
-  bearingMeasured: Number(joint.bearingMeasured),
-  turnShaft: Number(joint.turnShaft),
-  stageScheme: JSON.stringify(joint.stageScheme),
-  detail: JSON.stringify(joint.detail),
+const JOINT = table<Joint>('joint', {
+  id: 'id',
+  engineId: 'engine_id',
+  leafId: 'leaf_id',
+  name: 'name',
+  pattern: 'pattern',
+  fasteners: 'fasteners',
+  thread: 'thread',
+  bearingOuter_mm: 'bearing_outer_mm',
+  bearingInner_mm: 'bearing_inner_mm',
+  bearingMeasured: flag('bearing_measured'),
+  originalFilm: 'original_film',
+  originalFilmReason: 'original_film_reason',
+  todayFilm: 'today_film',
+  rangeSchool: 'range_school',
+  stageScheme: json('stage_scheme'),
+  orderSchool: 'order_school',
+  unitOfWork: 'unit_of_work',
+  turnShaft: flag('turn_shaft'),
+  wrenchId: 'wrench_id',
+  retorqueSchool: 'retorque_school',
+  detail: json('detail', DETAIL_JSON),
+  version: 'version',
+  createdAt: 'created_at',
 });
 
 export const createJointRepository = (db: Database) => {
-  const byId = db.prepare<[string], JointRow>('SELECT * FROM joint WHERE id = ?');
-  const ofEngine = db.prepare<[string], JointRow>('SELECT * FROM joint WHERE engine_id = ? ORDER BY created_at, id');
-  const insert = db.prepare(
-    `INSERT INTO joint (id, engine_id, leaf_id, name, pattern, fasteners, thread, bearing_outer_mm, bearing_inner_mm,
-       bearing_measured, original_film, original_film_reason, today_film, range_school, stage_scheme, order_school,
-       unit_of_work, turn_shaft, wrench_id, retorque_school, detail, created_at)
-     VALUES (@id, @engineId, @leafId, @name, @pattern, @fasteners, @thread, @bearingOuter_mm, @bearingInner_mm,
-       @bearingMeasured, @originalFilm, @originalFilmReason, @todayFilm, @rangeSchool, @stageScheme, @orderSchool,
-       @unitOfWork, @turnShaft, @wrenchId, @retorqueSchool, @detail, @createdAt)`,
+  const byId = db.prepare<[string], Row>(`SELECT ${JOINT.columns} FROM joint WHERE id = ?`);
+  const ofEngine = db.prepare<[string], Row>(
+    `SELECT ${JOINT.columns} FROM joint WHERE engine_id = ? ORDER BY created_at, id`,
   );
-  const update = db.prepare(
-    `UPDATE joint SET name = @name, pattern = @pattern, fasteners = @fasteners, thread = @thread,
-       bearing_outer_mm = @bearingOuter_mm, bearing_inner_mm = @bearingInner_mm, bearing_measured = @bearingMeasured,
-       original_film = @originalFilm, original_film_reason = @originalFilmReason, today_film = @todayFilm,
-       range_school = @rangeSchool, stage_scheme = @stageScheme, order_school = @orderSchool,
-       unit_of_work = @unitOfWork, turn_shaft = @turnShaft, wrench_id = @wrenchId, retorque_school = @retorqueSchool, detail = @detail, leaf_id = @leafId
-     WHERE id = @id`,
+  const referringTo = db.prepare<{ id: string; held: string }, Row>(
+    `SELECT ${JOINT.columns} FROM joint
+     WHERE original_film = @id OR today_film = @id OR thread = @id OR instr(detail, @held) > 0 ORDER BY created_at, id`,
   );
+  const ofThread = db.prepare<{ thread: string; held: string }, Row>(
+    `SELECT ${JOINT.columns} FROM joint WHERE thread = @thread OR instr(detail, @held) > 0 ORDER BY created_at, id`,
+  );
+  const insert = db.prepare(JOINT.insert);
+  const update = db.prepare(JOINT.update);
   return {
     find: (id: string): Joint | undefined => {
       const row = byId.get(id);
-      return row && toJoint(row);
+      return row && JOINT.fromRow(row);
     },
-    ofEngine: (engineId: string): readonly Joint[] => ofEngine.all(engineId).map(toJoint),
-    add: (joint: Joint): void => void insert.run(toParameters(joint)),
-    alter: (joint: Joint): void => void update.run(toParameters(joint)),
+    ofEngine: (engineId: string): readonly Joint[] => ofEngine.all(engineId).map(JOINT.fromRow),
+    /** Joints of the whole shop whose film, thread, or anything in their detail is a row of a shelf, by its id. */
+    referringTo: (id: string): readonly Joint[] => referringTo.all({ id, held: JSON.stringify(id) }).map(JOINT.fromRow),
+    /** Joints of the whole shop that have a thread, or had another before it was substituted. */
+    ofThread: (thread: string): readonly Joint[] =>
+      ofThread.all({ thread, held: JSON.stringify(thread) }).map(JOINT.fromRow),
+    add: (joint: Joint): void => void insert.run(JOINT.toRow(joint)),
+    /** Alters a joint that is still of the version given; false where it was altered meanwhile. */
+    alter: (joint: Joint): boolean => update.run(JOINT.toRow(joint)).changes === 1,
   };
 };

@@ -1,25 +1,20 @@
 import type { Database } from 'better-sqlite3';
 import { assertFollows, type BenchEvent, type PullOutcome, type PullStep } from '@/core/tightening';
-import type { TighteningPlan } from '@/model/joint/tightening-plan';
-import type { Purpose, RecordedEvent, Tightening } from '@/model/joint/tightening';
+import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
+import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { json, table, type Row } from '../table';
 
-interface TighteningRow {
-  readonly id: string;
-  readonly joint_id: string;
-  readonly purpose: Purpose;
-  readonly plan: string;
-  readonly started_at: string;
-}
-
-interface RoundRow {
-  readonly id: string;
-  readonly joint_id: string;
-  readonly purpose: Purpose;
-  readonly started_at: string;
-}
+const TIGHTENING = table<Tightening>('tightening', {
+  id: 'id',
+  jointId: 'joint_id',
+  purpose: 'purpose',
+  plan: json('plan', PLAN_JSON),
+  startedAt: 'started_at',
+});
 
 interface EventRow {
   readonly id: string;
+  readonly tightening_id: string;
   readonly kind: BenchEvent['kind'];
   readonly step: number | null;
   readonly outcome: PullOutcome | null;
@@ -28,13 +23,9 @@ interface EventRow {
   readonly recorded_at: string;
 }
 
-const toTightening = (row: TighteningRow): Tightening => ({
-  id: row.id,
-  jointId: row.joint_id,
-  purpose: row.purpose,
-  plan: JSON.parse(row.plan) as TighteningPlan,
-  startedAt: row.started_at,
-});
+const EVENT_COLUMNS = ['id', 'tightening_id', 'kind', 'step', 'outcome', 'strikes_id', 'at', 'recorded_at']
+  .map((column) => `bench_event.${column}`)
+  .join(', ');
 
 function toEvent(row: EventRow): RecordedEvent {
   const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at };
@@ -55,31 +46,62 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
   };
 }
 
-export const createTighteningRepository = (db: Database) => {
-  const byId = db.prepare<[string], TighteningRow>('SELECT * FROM tightening WHERE id = ?');
-  const ofJoint = db.prepare<[string], TighteningRow>(
-    'SELECT * FROM tightening WHERE joint_id = ? ORDER BY started_at, rowid',
-  );
-  const rounds = db.prepare<[string], RoundRow>(
+interface RoundRow {
+  readonly id: string;
+  readonly joint_id: string;
+  readonly purpose: Purpose;
+  readonly started_at: string;
+}
+
+const prepared = (db: Database) => ({
+  byId: db.prepare<[string], Row>(`SELECT ${TIGHTENING.columns} FROM tightening WHERE id = ?`),
+  ofJoint: db.prepare<[string], Row>(
+    `SELECT ${TIGHTENING.columns} FROM tightening WHERE joint_id = ? ORDER BY started_at, rowid`,
+  ),
+  ofEngine: db.prepare<[string], Row>(
+    `SELECT ${TIGHTENING.columns} FROM joint JOIN tightening ON joint_id = joint.id
+     WHERE engine_id = ? ORDER BY started_at, tightening.rowid`,
+  ),
+  rounds: db.prepare<[string], RoundRow>(
     `SELECT tightening.id, joint_id, purpose, started_at FROM joint JOIN tightening ON joint_id = joint.id
      WHERE engine_id = ? ORDER BY started_at, tightening.rowid`,
-  );
-  const insert = db.prepare<[string, string, Purpose, string, string]>(
-    'INSERT INTO tightening (id, joint_id, purpose, plan, started_at) VALUES (?, ?, ?, ?, ?)',
-  );
-  const eventsOf = db.prepare<[string], EventRow>('SELECT * FROM bench_event WHERE tightening_id = ? ORDER BY seq');
-  const eventById = db.prepare<[string], { tightening_id: string }>(
-    'SELECT tightening_id FROM bench_event WHERE id = ?',
-  );
-  const insertEvent = db.prepare(
+  ),
+  insert: db.prepare(TIGHTENING.insert),
+  events: db.prepare<[string], EventRow>(
+    `SELECT ${EVENT_COLUMNS} FROM bench_event WHERE tightening_id = ? ORDER BY seq`,
+  ),
+  eventsOfJoint: db.prepare<[string], EventRow>(
+    `SELECT ${EVENT_COLUMNS} FROM tightening JOIN bench_event ON tightening_id = tightening.id WHERE joint_id = ? ORDER BY seq`,
+  ),
+  eventsOfEngine: db.prepare<[string], EventRow>(
+    `SELECT ${EVENT_COLUMNS} FROM joint JOIN tightening ON joint_id = joint.id
+     JOIN bench_event ON tightening_id = tightening.id WHERE engine_id = ? ORDER BY seq`,
+  ),
+  eventById: db.prepare<[string], { tightening_id: string }>('SELECT tightening_id FROM bench_event WHERE id = ?'),
+  insertEvent: db.prepare(
     `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at)
      VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt)`,
-  );
-  const events = (id: string): readonly RecordedEvent[] => eventsOf.all(id).map(toEvent);
+  ),
+});
+
+/** Lines by the round they belong to, each in the order in which it was written. */
+function byRound(rows: readonly EventRow[]): ReadonlyMap<string, readonly RecordedEvent[]> {
+  const events = new Map<string, RecordedEvent[]>();
+  for (const row of rows) {
+    const own = events.get(row.tightening_id);
+    if (own) own.push(toEvent(row));
+    else events.set(row.tightening_id, [toEvent(row)]);
+  }
+  return events;
+}
+
+export const createTighteningRepository = (db: Database) => {
+  const sql = prepared(db);
+  const events = (id: string): readonly RecordedEvent[] => sql.events.all(id).map(toEvent);
   const append = db.transaction((tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => {
-    if (eventById.get(event.id)) return false;
+    if (sql.eventById.get(event.id)) return false;
     assertFollows(tightening.plan.steps, events(tightening.id), event);
-    insertEvent.run({
+    sql.insertEvent.run({
       id: event.id,
       kind: event.kind,
       at: event.at,
@@ -91,18 +113,23 @@ export const createTighteningRepository = (db: Database) => {
   });
   return {
     find: (id: string): Tightening | undefined => {
-      const row = byId.get(id);
-      return row && toTightening(row);
+      const row = sql.byId.get(id);
+      return row && TIGHTENING.fromRow(row);
     },
-    ofJoint: (jointId: string): readonly Tightening[] => ofJoint.all(jointId).map(toTightening),
+    ofJoint: (jointId: string): readonly Tightening[] => sql.ofJoint.all(jointId).map(TIGHTENING.fromRow),
+    ofEngine: (engineId: string): readonly Tightening[] => sql.ofEngine.all(engineId).map(TIGHTENING.fromRow),
     /** When each going-round of an engine began, without its plan. */
-    rounds: (engineId: string): readonly Omit<Tightening, 'plan'>[] =>
-      rounds
-        .all(engineId)
-        .map((row) => ({ id: row.id, jointId: row.joint_id, purpose: row.purpose, startedAt: row.started_at })),
-    start: ({ id, jointId, purpose, plan, startedAt }: Tightening): void =>
-      void insert.run(id, jointId, purpose, JSON.stringify(plan), startedAt),
+    rounds: (engineId: string): readonly Round[] =>
+      sql.rounds.all(engineId).map((row) => ({
+        id: row.id,
+        jointId: row.joint_id,
+        purpose: row.purpose,
+        startedAt: row.started_at,
+      })),
+    start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,
+    eventsOfJoint: (jointId: string) => byRound(sql.eventsOfJoint.all(jointId)),
+    eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),
     /**
      * Adds one line. The same line sent twice is one line: false says that it was already there.
      * @throws DomainError out-of-turn, nothing-to-strike

@@ -1,7 +1,8 @@
+import { lineAge } from '@/model/line-age';
 import Joi from 'joi';
 import { PULL_OUTCOMES, type BenchEvent } from '@/core/tightening';
 
-const shared = { id: Joi.string().min(8).max(40).required(), at: Joi.string().isoDate().required() };
+const shared = { id: Joi.string().min(8).max(40).required(), age_ms: lineAge };
 const step = Joi.number().integer().min(0).max(10_000).required();
 
 const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
@@ -23,8 +24,17 @@ const kindSchema = Joi.object<{ kind: BenchEvent['kind'] }>({
     .required(),
 }).unknown();
 
+/** A line on its way in: when it was made is told by its age alone. */
+export type SentEvent = (BenchEvent extends infer Event
+  ? Event extends BenchEvent
+    ? Omit<Event, 'at'>
+    : never
+  : never) & {
+  readonly age_ms: number;
+};
+
 /** Checks one line from the bench: first its kind, then what that kind carries. */
-export function validateEvent(input: unknown): Joi.ValidationResult<BenchEvent> {
+export function validateEvent(input: unknown): Joi.ValidationResult<SentEvent> {
   const kind = kindSchema.validate(input);
   if (kind.error) return kind;
   return KINDS[kind.value.kind].validate(input, { abortEarly: false, stripUnknown: true });

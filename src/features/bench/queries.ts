@@ -1,6 +1,5 @@
 import { patternPositions, roundState, tighteningPlan } from '@/core/tightening';
-import { engineState, tighteningState } from '@/db/reads/engine-state';
-import type { JointState } from '@/model/engine/engine-state';
+import type { EngineState, JointState } from '@/model/engine/engine-state';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
@@ -18,6 +17,7 @@ export interface FacePage {
   readonly strips: readonly string[];
 }
 
+/** One going-round at the bench, with whether the crank is held. */
 export function facePage(shop: Shop, tighteningId: string): FacePage | undefined {
   const tightening = shop.tightenings.find(tighteningId);
   const joint = tightening && shop.joints.find(tightening.jointId);
@@ -25,7 +25,7 @@ export function facePage(shop: Shop, tighteningId: string): FacePage | undefined
   if (!tightening || !joint || !engine) return undefined;
   return {
     tightening,
-    events: tighteningState(shop, tightening).events,
+    events: shop.tightenings.events(tightening.id),
     joint,
     engine,
     strips: stripsInEngine(shop, engine.id),
@@ -43,7 +43,7 @@ function drawingOf({
     return {
       positions: shown.tightening.plan.positions,
       order: shown.tightening.plan.order,
-      marks: shown.standing.marks,
+      marks: shown.state.marks,
       caps,
     };
   const positions = patternPositions(joint.pattern, joint.fasteners);
@@ -64,7 +64,7 @@ function wayOn(
 ): Pick<TightenLine, 'href' | 'act' | 'ready'> {
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}`, act: 'Go on with the retorque', ready: true };
   if (retorque.state === 'open') return { href: `/engines/${engine.id}/run-in`, act: 'Go over it again', ready: true };
-  if (final && !final.standing.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
+  if (final && !final.state.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
   return {
     href: `/engines/${engine.id}/joints/${joint.id}`,
     act: final ? 'Its sheet' : 'Begin from its sheet',
@@ -73,8 +73,8 @@ function wayOn(
 }
 
 /** Each joint of an engine with its drawing, its line and the way on. */
-export const tightenLines = (shop: Shop, engine: Engine, now: number): readonly TightenLine[] =>
-  engineState(shop, engine).joints.map((joint) => ({
+export const tightenLines = ({ engine, joints }: EngineState, now: number): readonly TightenLine[] =>
+  joints.map((joint) => ({
     jointId: joint.joint.id,
     name: joint.joint.name,
     ...drawingOf(joint),

@@ -2,8 +2,9 @@ import { DomainError } from '@/core/units';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { RecordedEvent } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/server/clock';
-import { problemOf, problemOfThrown } from '@/server/run-action';
+import { nowMs } from '@/server/clock';
+import { madeAt, type Recorded } from '@/model/line-age';
+import { problemOf, problemOfThrown } from '@/server/problem';
 import { ok, type Result, fail } from '@/model/result';
 import { validateEvent } from './event-schema';
 
@@ -17,19 +18,20 @@ function assertFree(shop: Shop, jointId: string): void {
 }
 
 /** Writes one line of the bench; the answer comes only once it is on disk. The same line twice is one line. */
-export function recordEvent(
-  shop: Shop,
-  tighteningId: string,
-  body: unknown,
-): Result<{ readonly id: string; readonly isNew: boolean }> {
+export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Result<Recorded> {
   const checked = validateEvent(body);
   if (checked.error) return fail(problemOf(checked.error));
-  const event = checked.value;
+  const { age_ms, ...sent } = checked.value;
   try {
     const tightening = shop.tightenings.find(tighteningId);
     if (!tightening) return fail(noTightening);
-    if (event.kind === 'shaft') assertFree(shop, tightening.jointId);
-    return ok({ id: event.id, isNew: shop.tightenings.record(tightening, event, nowIso()) });
+    if (sent.kind === 'shaft') assertFree(shop, tightening.jointId);
+    const now = nowMs();
+    const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
+    const isNew = shop.tightenings.record(tightening, { ...sent, at: times.at }, times.recordedAt);
+    if (isNew) return ok({ id: sent.id, isNew, ...times });
+    const known = shop.tightenings.events(tighteningId).find(({ id }) => id === sent.id);
+    return ok({ id: sent.id, isNew, at: known?.at ?? times.at, recordedAt: known?.recordedAt ?? times.recordedAt });
   } catch (thrown) {
     return fail(problemOfThrown(thrown));
   }

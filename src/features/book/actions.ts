@@ -1,46 +1,57 @@
 'use server';
 
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
+import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { engineOf, shopAction } from '@/server/shop-action';
 import { leafOfFields } from './leaf-of-fields';
 import { leafSchema, sourceSchema } from './schema';
 
+const saySource = sayBy({
+  title: 'Title',
+  edition: 'Edition',
+  year: 'Year',
+  kind: 'What it is',
+  rank: 'Rank',
+  fromYear: 'From year',
+  toYear: 'To year',
+  fromNumber: 'From engine number',
+  toNumber: 'To engine number',
+  supersedesId: 'Puts out of force',
+});
+
 /** Adds a source to an engine's book, or changes what is known of one. */
-export async function addSourceAction(input: unknown) {
-  return runAction(sourceSchema, input, async ({ engineId, id: known, ...fields }) => {
-    const shop = await currentShop();
-    if (!shop.engines.find(engineId))
-      throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-    const sources = shop.book.sources(engineId);
-    const others = [known, fields.supersedesId].filter((one) => one !== null);
-    if (others.some((one) => !sources.some((source) => source.id === one)))
-      throw new DomainError('not-found', 'That source is not in this engine’s book.', 'id');
-    if (known !== null && known === fields.supersedesId)
-      throw new DomainError('bad-field', 'A source cannot supersede itself.', 'supersedesId');
-    const id = known ?? nanoid(10);
-    if (known === null) shop.book.addSource(engineId, { ...fields, id, createdAt: nowIso() });
-    else shop.book.alterSource({ ...fields, id });
-    revalidatePath('/', 'layout');
+export const addSourceAction = shopAction(sourceSchema, (given, bench) => {
+  const { engineId, id: known, ...fields } = given;
+  const { shop, nowIso } = bench;
+  engineOf(bench, engineId);
+  const sources = shop.book.sources(engineId);
+  const others = [known, fields.supersedesId].filter((one) => one !== null);
+  if (others.some((one) => !sources.some((source) => source.id === one)))
+    throw new DomainError('not-found', 'That source is not in this engine’s book.', 'id');
+  if (known !== null && known === fields.supersedesId)
+    throw new DomainError('bad-field', 'A source cannot supersede itself.', 'supersedesId');
+  const before = sources.find(({ id }) => id === known);
+  if (!before) {
+    const id = nanoid(10);
+    shop.book.addSource(engineId, { ...fields, id, version: 1, createdAt: nowIso });
     return { id };
-  });
-}
+  }
+  assertFresh(before.title, before, fields, saySource);
+  assertWritten(before.title, shop.book.alterSource({ ...before, ...fields }), before);
+  return { id: before.id };
+});
 
 /** Adds a leaf; where it corrects another, the other stays beneath it. */
-export async function addLeafAction(input: unknown) {
-  return runAction(leafSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const known = shop.book.sources(fields.engineId).some((source) => source.id === fields.sourceId);
-    if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
-    const replaced = fields.replacesId === null ? undefined : shop.book.findLeaf(fields.replacesId);
-    if (fields.replacesId !== null && replaced?.engineId !== fields.engineId)
-      throw new DomainError('not-found', 'The leaf to correct is not in this engine’s book.', 'replacesId');
-    const id = nanoid(10);
-    shop.book.addLeaf(leafOfFields(fields, id, nowIso()));
-    revalidatePath('/', 'layout');
-    return { id };
-  });
-}
+export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso }) => {
+  const known = shop.book.sources(fields.engineId).some((source) => source.id === fields.sourceId);
+  if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
+  const leaves = fields.replacesId === null ? [] : shop.book.leaves(fields.engineId);
+  if (fields.replacesId !== null && !leaves.some(({ id }) => id === fields.replacesId))
+    throw new DomainError('not-found', 'The leaf to correct is not in this engine’s book.', 'replacesId');
+  if (leaves.some(({ replacesId }) => replacesId === fields.replacesId))
+    throw new DomainError('corrected-already', 'That leaf was corrected already; correct the newer one.', 'replacesId');
+  const id = nanoid(10);
+  shop.book.addLeaf(leafOfFields(fields, id, nowIso));
+  return { id };
+});

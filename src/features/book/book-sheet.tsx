@@ -2,7 +2,6 @@
 
 import { useDisclosure, useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Leaf } from '@/model/book/leaf';
 import { usePreferences } from '@/interface/figures/preferences';
@@ -31,7 +30,6 @@ function applies({ fromYear, toYear, fromNumber, toNumber }: BookSource): string
 
 /** The engine's book: its sources, the leaves in each, and where a new one is entered. */
 export function BookSheet({ engineId, engineName, sources }: Props) {
-  const router = useRouter();
   const { keys } = usePreferences();
   const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);
@@ -44,13 +42,11 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
   const refresh = () => {
     close();
     setCorrecting(undefined);
-    router.refresh();
   };
   const added = (id: string) => {
     setLatestSource(id);
     source.close();
     open();
-    router.refresh();
   };
   return (
     <Screen
@@ -123,7 +119,6 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
               source={one}
               onDone={() => {
                 setChanging(undefined);
-                router.refresh();
               }}
             />
           )}

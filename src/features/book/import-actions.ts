@@ -2,19 +2,15 @@
 
 import Joi from 'joi';
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
 import { leafOfText } from '@/model/book/leaf-of-text';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
+import { shopAction, shopQuestion } from '@/server/shop-action';
 import { COLUMN_USES, asideCsv, readTable, type ColumnUse } from './csv-table';
-
-const MAX_CHARACTERS = 5_000_000;
+import { MAX_TABLE_CHARACTERS } from './schema';
 
 const tableFields = {
   text: Joi.string()
-    .max(MAX_CHARACTERS)
+    .max(MAX_TABLE_CHARACTERS)
     .required()
     .messages({ 'string.empty': 'Paste the table, or choose its file.' }),
   uses: Joi.array()
@@ -30,35 +26,27 @@ const importSchema = Joi.object<{ text: string; uses?: ColumnUse[]; engineId: st
 });
 
 /** Shows each row as it would be read. Nothing is written. */
-export async function previewTableAction(input: unknown) {
-  return runAction(previewSchema, input, ({ text, uses }) => {
-    const table = readTable(text, uses);
-    return { ...table, aside: asideCsv(table.rows) };
-  });
-}
+export const previewTableAction = shopQuestion(previewSchema, ({ text, uses }) => {
+  const table = readTable(text, uses);
+  return { ...table, aside: asideCsv(table.rows) };
+});
 
 /** Enters the rows that can be read, all of them or none; the rest stays aside. */
-export async function importTableAction(input: unknown) {
-  return runAction(importSchema, input, async ({ text, uses, engineId, sourceId }) => {
-    const shop = await currentShop();
-    if (!shop.book.sources(engineId).some((source) => source.id === sourceId))
-      throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
-    const rows = readTable(text, uses).rows.filter((row) => row.reason === undefined);
-    shop.transaction(() => {
-      for (const { subject, page, printedText, conditionText } of rows)
-        shop.book.addLeaf({
-          id: nanoid(10),
-          engineId,
-          sourceId,
-          page,
-          subject,
-          printedText,
-          replacesId: null,
-          createdAt: nowIso(),
-          ...leafOfText({ kind: 'torque', printedText, conditionText: conditionText || null, readingIndex: 0 }),
-        });
+export const importTableAction = shopAction(importSchema, ({ text, uses, engineId, sourceId }, { shop, nowIso }) => {
+  if (!shop.book.sources(engineId).some((source) => source.id === sourceId))
+    throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
+  const rows = readTable(text, uses).rows.filter((row) => row.reason === undefined);
+  for (const { subject, page, printedText, conditionText } of rows)
+    shop.book.addLeaf({
+      id: nanoid(10),
+      engineId,
+      sourceId,
+      page,
+      subject,
+      printedText,
+      replacesId: null,
+      createdAt: nowIso,
+      ...leafOfText({ kind: 'torque', printedText, conditionText: conditionText || null, readingIndex: 0 }),
     });
-    revalidatePath('/', 'layout');
-    return { entered: rows.length };
-  });
-}
+  return { entered: rows.length };
+});

@@ -59,7 +59,7 @@ const initial = ({ engineId, sources, sourceId, correcting }: Props) => ({
   kind: contentOf(correcting) as string,
   printedText: correcting?.printedText ?? '',
   conditionText: correcting?.conditionText ?? '',
-  readingIndex: correcting?.readingIndex ?? -1,
+  readingIndex: -1,
   agreedNotes: [] as string[],
   replacesId: correcting?.id ?? null,
 });

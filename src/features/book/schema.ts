@@ -1,3 +1,4 @@
+import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { LEAF_CONTENTS, type LeafContent } from '@/model/book/leaf-of-text';
@@ -22,6 +23,8 @@ export interface LeafFields {
   readonly replacesId: string | null;
 }
 
+export const MAX_TABLE_CHARACTERS = 5_000_000;
+
 const line = (label: string, most = 200) => Joi.string().trim().max(most).label(label);
 
 const year = (label: string) =>
@@ -33,6 +36,7 @@ export const sourceSchema = Joi.object<SourceFields>({
   edition: line('the edition').allow('').default(''),
   year: year('the year'),
   id: Joi.string().empty('').allow(null).default(null),
+  version: readVersion.default(0).optional(),
   kind: Joi.string()
     .valid(...SOURCE_KINDS)
     .default('manual'),

@@ -24,6 +24,7 @@ const text = (value: number | null | undefined) => (value === null || value === 
 const valuesOf = ({ engineId, source }: Props) => ({
   engineId,
   id: source?.id ?? '',
+  version: source?.version ?? 0,
   title: source?.title ?? '',
   edition: source?.edition ?? '',
   year: text(source?.year),

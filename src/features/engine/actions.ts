@@ -1,31 +1,31 @@
 'use server';
 
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
-import { DomainError } from '@/core/units';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
+import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { found, shopAction } from '@/server/shop-action';
 import { alteredEngineSchema, engineSchema } from './schema';
 
+const sayEngine = sayBy({
+  name: 'Name',
+  kind: 'Car or motorcycle',
+  year: 'Year',
+  engineNumber: 'Engine number',
+  headMetal: 'Head',
+  blockMetal: 'Block',
+  preferredUnit: 'Unit',
+});
+
 /** Puts an engine on a stand; answers with where it stands. */
-export async function addEngineAction(input: unknown) {
-  return runAction(engineSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const id = nanoid(10);
-    shop.engines.add({ ...fields, practice: {}, id, createdAt: nowIso() });
-    revalidatePath('/', 'layout');
-    return { href: `/engines/${id}/book` };
-  });
-}
+export const addEngineAction = shopAction(engineSchema, (fields, { shop, nowIso }) => {
+  const id = nanoid(10);
+  shop.engines.add({ ...fields, practice: {}, id, version: 1, createdAt: nowIso });
+  return { href: `/engines/${id}/book` };
+});
 
 /** Changes what is known of an engine. What was recorded keeps what it was recorded with. */
-export async function alterEngineAction(input: unknown) {
-  return runAction(alteredEngineSchema, input, async (fields) => {
-    const shop = await currentShop();
-    if (!shop.engines.find(fields.id)) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'id');
-    shop.engines.alter(fields);
-    revalidatePath('/', 'layout');
-    return { href: `/engines/${fields.id}/book` };
-  });
-}
+export const alterEngineAction = shopAction(alteredEngineSchema, (fields, { shop }) => {
+  const before = found(shop.engines, fields.id, 'engine', 'id');
+  assertFresh(before.name, before, fields, sayEngine);
+  assertWritten(before.name, shop.engines.alter({ ...before, ...fields }), before);
+  return { href: `/engines/${fields.id}/book` };
+});

@@ -19,7 +19,6 @@ export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) 
       setRefusal(outcome.ok ? undefined : outcome.error.message);
       if (outcome.ok) {
         router.push('/');
-        router.refresh();
       }
     });
   return (

@@ -24,8 +24,9 @@ const EMPTY = {
   preferredUnit: 'lbf·ft',
 };
 
-const valuesOf = ({ id, name, kind, year, engineNumber, headMetal, blockMetal, preferredUnit }: Engine) => ({
+const valuesOf = ({ id, version, name, kind, year, engineNumber, headMetal, blockMetal, preferredUnit }: Engine) => ({
   id,
+  version: String(version),
   name,
   kind,
   year: year === null ? '' : String(year),

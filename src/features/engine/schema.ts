@@ -1,3 +1,5 @@
+import { SHOP_NAMES, type ShopName } from '@/server/shop-file';
+import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { HEAD_METALS, type HeadMetal } from '@/core/heat';
@@ -34,6 +36,8 @@ export const engineSchema = Joi.object<EngineFields>({
     .label('the unit'),
 });
 
-export const alteredEngineSchema = (engineSchema as Joi.ObjectSchema<EngineFields & { readonly id: string }>).keys({
-  id: Joi.string().required(),
-});
+export const alteredEngineSchema = (
+  engineSchema as Joi.ObjectSchema<EngineFields & { readonly id: string; readonly version: number }>
+).keys({ id: Joi.string().required(), version: readVersion });
+
+export const shopNameSchema = Joi.object<{ name: ShopName }>({ name: oneOf(SHOP_NAMES).required() });

@@ -1,36 +1,42 @@
 'use server';
 
-import Joi from 'joi';
 import { revalidatePath } from 'next/cache';
 import { cookies } from 'next/headers';
+import { fail, ok, type Result } from '@/model/result';
 import { nowIso } from '@/server/clock';
 import { SHOP_COOKIE, closeShop, shopNamed } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
-import { shopFile, type ShopName } from '@/server/shop-file';
+import { problemOf, problemOfThrown } from '@/server/problem';
+import { shopFile } from '@/server/shop-file';
 import { loadDemonstration, removeShopFile } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
-
-const nameSchema = Joi.object<{ name: ShopName }>({ name: Joi.string().valid('own', 'demonstration').required() });
+import { shopNameSchema } from './schema';
 
 /** Looks at the own shop or at the demonstration yard; the yard is made where it is missing. */
-export async function openShopAction(input: unknown) {
-  return runAction(nameSchema, input, async ({ name }) => {
+export async function openShopAction(input: unknown): Promise<Result<object>> {
+  const checked = shopNameSchema.validate(input);
+  if (checked.error) return fail(problemOf(checked.error));
+  const { name } = checked.value;
+  try {
     const shop = shopNamed(name);
     if (name === 'demonstration' && shop.engines.all().length === 0)
       loadDemonstration(shop, demonstrationYard, nowIso());
     (await cookies()).set(SHOP_COOKIE, name, { path: '/', maxAge: 31_536_000, sameSite: 'lax' });
-    revalidatePath('/', 'layout');
-    return {};
-  });
+  } catch (thrown) {
+    return fail(problemOfThrown(thrown));
+  }
+  revalidatePath('/', 'layout');
+  return ok({});
 }
 
 /** Makes the demonstration yard anew. The own shop is a file of its own and is not touched. */
-export async function resetDemonstrationAction() {
-  return runAction(Joi.object({}), {}, () => {
+export async function resetDemonstrationAction(): Promise<Result<object>> {
+  try {
     closeShop('demonstration');
     removeShopFile(shopFile('demonstration'));
     loadDemonstration(shopNamed('demonstration'), demonstrationYard, nowIso());
-    revalidatePath('/', 'layout');
-    return {};
-  });
+  } catch (thrown) {
+    return Promise.resolve(fail(problemOfThrown(thrown)));
+  }
+  revalidatePath('/', 'layout');
+  return Promise.resolve(ok({}));
 }

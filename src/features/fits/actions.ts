@@ -1,15 +1,13 @@
 'use server';
 
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import type { Fit } from '@/model/fit/fit';
-import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import type { Shop } from '@/db/shop';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
+import { shopPractice } from '@/db/reads/shelves-of-shop';
+import type { Shop } from '@/db/shop';
+import type { Fit } from '@/model/fit/fit';
+import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { alteredFit, correctedFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
 import { fitShims, isAsThickAs } from './fit-shims';
 import {
@@ -22,120 +20,113 @@ import {
   shimSchema,
 } from './schema';
 
-const fitNamed = (shop: Shop, id: string): Fit => {
-  const fit = shop.fits.find(id);
-  if (!fit) throw new DomainError('not-found', 'That fit is no longer here.', 'id');
-  return fit;
-};
+const fitNamed = (shop: Shop, id: string): Fit => found(shop.fits, id, 'fit', 'id');
 
-const engineNamed = (shop: Shop, id: string) => {
-  const engine = shop.engines.find(id);
-  if (!engine) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-  return engine;
-};
+const practiceFor = ({ shop }: Bench, engineId: string) => ({
+  ...shopPractice(shop).practice,
+  ...engineOf({ shop }, engineId).practice,
+});
+
+const sayFit = sayBy({
+  name: 'Name',
+  methods: 'Measured by',
+  stations: 'Stations',
+  angles: 'Angles',
+  jointId: 'Its joint',
+  holds: 'What it holds',
+  leafId: 'Its page',
+  wanted: 'What is wanted',
+  detail: 'How it is read',
+});
+
+/** Writes a fit that was read in the same act. @throws StaleWrite */
+const keepFit = (shop: Shop, fit: Fit): void => assertWritten(fit.name, shop.fits.alter(fit), fit);
 
 /** Makes the fits chosen from the list fitted to the engine. */
-export async function addListedFitsAction(input: unknown) {
-  return runAction(listSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
-    const made = listedFits(fields, practice, shop.joints.ofEngine(fields.engineId));
-    // The list's order is the order of measuring, so that each is a moment younger than the one before.
-    const start = Date.parse(nowIso());
-    shop.transaction(() =>
-      made.forEach((fit, i) => shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(start + i).toISOString() })),
-    );
-    revalidatePath('/', 'layout');
-    return { href: `/engines/${fields.engineId}/fits` };
-  });
-}
+export const addListedFitsAction = shopAction(listSchema, (fields, bench) => {
+  const { shop, now } = bench;
+  const made = listedFits(fields, practiceFor(bench, fields.engineId), shop.joints.ofEngine(fields.engineId));
+  // The list's order is the order of measuring, so that each is a moment younger than the one before.
+  for (const [i, fit] of made.entries())
+    shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(now + i).toISOString() });
+  return { href: `/engines/${fields.engineId}/fits` };
+});
 
 /** Makes a fit of the user's own. */
-export async function addOwnFitAction(input: unknown) {
-  return runAction(ownFitSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const { practice } = shelvesOf(shop, engineNamed(shop, fields.engineId));
-    const fit: Fit = {
-      ...ownFit(fields, practice, shop.joints.ofEngine(fields.engineId)),
-      id: nanoid(10),
-      createdAt: nowIso(),
-    };
-    shop.fits.add(fit);
-    revalidatePath('/', 'layout');
-    return { href: `/engines/${fields.engineId}/fits/${fit.id}` };
-  });
-}
+export const addOwnFitAction = shopAction(ownFitSchema, (fields, bench) => {
+  const { shop, nowIso } = bench;
+  const made = ownFit(fields, practiceFor(bench, fields.engineId), shop.joints.ofEngine(fields.engineId));
+  const fit: Fit = { ...made, id: nanoid(10), createdAt: nowIso };
+  shop.fits.add(fit);
+  return { href: `/engines/${fields.engineId}/fits/${fit.id}` };
+});
 
 /** Keeps what is wanted of a fit and how it is read. Readings taken before stand as they were taken. */
-export async function alterFitAction(input: unknown) {
-  return runAction(fitSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const before = fitNamed(shop, fields.id);
-    const leaf =
-      fields.leafId === null ? undefined : shop.book.leaves(before.engineId).find(({ id }) => id === fields.leafId);
-    const joints = new Set(shop.joints.ofEngine(before.engineId).map(({ id }) => id));
-    if ([fields.jointId, ...fields.holds].some((id) => id !== null && !joints.has(id)))
-      throw new DomainError('not-found', 'That joint is not on this engine.', 'jointId');
-    shop.fits.alter(alteredFit(before, fields, leaf));
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+export const alterFitAction = shopAction(fitSchema, (fields, { shop }) => {
+  const before = fitNamed(shop, fields.id);
+  const leaf = fields.leafId === null ? undefined : shop.book.findLeaf(fields.leafId);
+  const joints = new Set(shop.joints.ofEngine(before.engineId).map(({ id }) => id));
+  if ([fields.jointId, ...fields.holds].some((id) => id !== null && !joints.has(id)))
+    throw new DomainError('not-found', 'That joint is not on this engine.', 'jointId');
+  const after = alteredFit(before, fields, leaf?.engineId === before.engineId ? leaf : undefined);
+  const { name, methods, stations, angles, jointId, leafId, holds, wanted, detail } = after;
+  const sent = { version: fields.version, name, methods, stations, angles, jointId, leafId, holds, wanted, detail };
+  assertFresh(before.name, before, sent, sayFit);
+  keepFit(shop, after);
+  return {};
+});
 
 /** Takes what the leaf says since it was corrected. */
-export async function takeCorrectedAction(input: unknown) {
-  return runAction(correctedSchema, input, async ({ fitId }) => {
-    const shop = await currentShop();
-    const fit = fitNamed(shop, fitId);
-    const corrected = contextOfFit(shop, fit).page?.corrected;
-    shop.fits.alter(correctedFit(fit, corrected && shop.book.findLeaf(corrected.leafId)));
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+export const takeCorrectedAction = shopAction(correctedSchema, ({ fitId, version }, { shop }) => {
+  const fit = fitNamed(shop, fitId);
+  assertFresh(fit.name, fit, { version });
+  const corrected = contextOfFit(shop, fit).page?.corrected;
+  keepFit(shop, correctedFit(fit, corrected && shop.book.findLeaf(corrected.leafId)));
+  return {};
+});
 
 /** Says which drawer of shims a fit draws on, what is in now, and what its gasket loses. */
-export async function keepDrawerAction(input: unknown) {
-  return runAction(drawerSchema, input, async ({ fitId, family, fitted, crushLow, crushHigh, stack }) => {
-    const shop = await currentShop();
-    const fit = fitNamed(shop, fitId);
-    const crush = limitsOf(crushLow, crushHigh, ['crushLow', 'crushHigh']);
-    const fitted_mm = fitted === '' ? 0 : lengthWithUnit(fitted, 'fitted');
-    const { byPlace, fitted_mm: was } = fit.detail.shim ?? {};
-    shop.fits.alter({
-      ...fit,
-      detail: {
-        ...fit.detail,
-        shim: { family, fitted_mm, ...(byPlace && fitted_mm === was && { byPlace }), ...(crush && { crush }), stack },
-      },
-    });
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+export const keepDrawerAction = shopAction(drawerSchema, (fields, { shop }) => {
+  const { fitId, version, family, fitted, crushLow, crushHigh, stack } = fields;
+  const fit = fitNamed(shop, fitId);
+  const crush = limitsOf(crushLow, crushHigh, ['crushLow', 'crushHigh']);
+  const fitted_mm = fitted === '' ? 0 : lengthWithUnit(fitted, 'fitted');
+  const { byPlace, fitted_mm: was } = fit.detail.shim ?? {};
+  const shim = { family, fitted_mm, ...(byPlace && fitted_mm === was && { byPlace }), ...(crush && { crush }), stack };
+  assertFresh(
+    fit.name,
+    { ...fit, shim: fit.detail.shim },
+    { version, shim },
+    sayBy({ shim: 'The drawer it draws on' }),
+  );
+  keepFit(shop, { ...fit, detail: { ...fit.detail, shim } });
+  return {};
+});
 
 /** Puts shims of one thickness into the drawer, or says how many there are. */
-export async function putShimAction(input: unknown) {
-  return runAction(shimSchema, input, async ({ family, typed, count }) => {
-    const shop = await currentShop();
-    const thickness_mm = lengthWithUnit(typed, 'typed');
-    if (!(thickness_mm > 0 && thickness_mm <= 20))
-      throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
-    const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
-    shop.shims.put(
-      known ? { ...known, count } : { id: nanoid(10), family, thickness_mm, typed, count, createdAt: nowIso() },
-    );
-    revalidatePath('/', 'layout');
+export const putShimAction = shopAction(shimSchema, ({ family, typed, count, seen }, { shop, nowIso }) => {
+  const thickness_mm = lengthWithUnit(typed, 'typed');
+  if (!(thickness_mm > 0 && thickness_mm <= 20))
+    throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
+  const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
+  if (!known) {
+    shop.shims.add({ id: nanoid(10), family, thickness_mm, typed, count, version: 1, createdAt: nowIso });
     return {};
-  });
-}
+  }
+  assertFresh(
+    `${family}, ${known.typed},`,
+    known,
+    { version: seen[known.id] ?? 0, count },
+    sayBy({ count: 'How many' }),
+  );
+  assertWritten(known.typed, shop.shims.alter({ ...known, count }), known);
+  return {};
+});
 
 /** Takes shims out of the drawer and fits them; what was in goes back, and the float is to be read again. */
-export async function fitShimAction(input: unknown) {
-  return runAction(fitShimSchema, input, async ({ fitId, place, choice_mm }) => {
-    const shop = await currentShop();
-    fitShims(shop, fitNamed(shop, fitId), place, choice_mm, nowIso());
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+export const fitShimAction = shopAction(fitShimSchema, ({ fitId, version, place, choice_mm }, { shop, nowIso }) => {
+  const fit = fitNamed(shop, fitId);
+  assertFresh(fit.name, fit, { version });
+  fitShims(shop, fit, place, choice_mm, nowIso);
+  return {};
+});

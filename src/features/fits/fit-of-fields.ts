@@ -171,6 +171,7 @@ const newFit = (
       ? { rule: { perDiameter: rule.perDiameter, ...(rule.floor_mm !== undefined && { floor_mm: rule.floor_mm }) } }
       : {},
     detail: {},
+    version: 1,
   };
 };
 

@@ -4,14 +4,15 @@ import { useHotkeys } from '@mantine/hooks';
 import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
 import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
 import { useLengths, usePreferences } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { Refusal } from '@/interface/parts/action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { useRecord } from '@/interface/record/use-record';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { takeCorrectedAction } from './actions';
@@ -69,20 +70,13 @@ function useWantedLine({ fit, kind, page }: FitState): string {
 
 /** Where the leaf was corrected since: the fit goes on with what it was taken from until the corrected figure is taken. */
 function Corrected({ standing: { fit, page } }: { readonly standing: FitState }) {
-  const router = useRouter();
-  const [refusal, setRefusal] = useState<string>();
-  const [pending, startTransition] = useTransition();
+  const { act, pending, problem } = useAct();
   if (!page?.corrected) return null;
-  const take = () =>
-    startTransition(async () => {
-      const outcome = await send(takeCorrectedAction, { fitId: fit.id });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      router.refresh();
-    });
+  const take = () => act(() => takeCorrectedAction({ fitId: fit.id, version: fit.version }));
   return (
     <>
       <Notice kind="wait">The page was corrected since these limits were taken from it: {page.corrected.says}.</Notice>
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      <Refusal problem={problem} />
       <p>
         <Button onClick={take} disabled={pending}>
           Take the corrected figure
@@ -178,13 +172,7 @@ export function FitSheet({
         </Section>
         {standing.kind.remedies.includes('shim') && <ShimFold standing={standing} drawer={shims} add={add} />}
         <ChangesFold standing={standing} add={add} />
-        <WantedFold
-          key={JSON.stringify([fit.wanted, fit.leafId, fit.detail.packet])}
-          fit={fit}
-          leaves={leaves}
-          joints={joints}
-          line={line}
-        />
+        <WantedFold key={fit.version} fit={fit} leaves={leaves} joints={joints} line={line} />
         <ScaleFold standing={standing} />
         <LinesFold fit={fit} lines={lines} add={add} />
       </HydrationGate>

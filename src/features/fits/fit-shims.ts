@@ -1,3 +1,4 @@
+import { assertWritten } from '@/model/stale';
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import { shimsIn, type Fit, type Shim } from '@/model/fit/fit';
@@ -13,16 +14,24 @@ export const isAsThickAs =
 
 function putBack(shop: Shop, family: string, thickness_mm: number, now: string): void {
   const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
-  const fresh = { id: nanoid(10), family, thickness_mm, typed: `${thickness_mm} mm`, count: 0, createdAt: now };
-  const shim = known ?? fresh;
-  shop.shims.put({ ...shim, count: shim.count + 1 });
+  if (known) shop.shims.alter({ ...known, count: known.count + 1 });
+  else
+    shop.shims.add({
+      id: nanoid(10),
+      family,
+      thickness_mm,
+      typed: `${thickness_mm} mm`,
+      count: 1,
+      version: 1,
+      createdAt: now,
+    });
 }
 
 function takeOut(shop: Shop, family: string, thickness_mm: number): void {
   const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
   if (!known || known.count < 1)
     throw new DomainError('bad-field', `There is no shim of ${thickness_mm} mm in the drawer.`, 'choice_mm');
-  shop.shims.put({ ...known, count: known.count - 1 });
+  shop.shims.alter({ ...known, count: known.count - 1 });
 }
 
 /**
@@ -39,10 +48,11 @@ export function fitShims(shop: Shop, fit: Fit, place: number, choice_mm: readonl
   shop.transaction(() => {
     for (const one of before_mm) putBack(shop, shim.family, one, now);
     for (const one of choice_mm) takeOut(shop, shim.family, one);
-    shop.fits.alter({
+    const altered = shop.fits.alter({
       ...fit,
       detail: { ...fit.detail, shim: { ...shim, byPlace: { ...shim.byPlace, [place]: choice_mm } } },
     });
+    assertWritten(fit.name, altered, fit);
     const words = `${choice_mm.map(called).join(' + ')} in place of ${before_mm.length > 0 ? before_mm.map(called).join(' + ') : 'none'}`;
     shop.fits.record(fit.id, { id: nanoid(), kind: 'remedy', place, at: now, body: { remedy: 'shim', words } }, now);
   });

@@ -2,19 +2,21 @@
 
 import Joi from 'joi';
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
-import type { Fit, ReadingLine } from '@/model/fit/fit';
+import { contextOfFit } from '@/db/reads/fits-of-engine';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
-import { recordLine } from './record-line';
+import type { Fit } from '@/model/fit/fit';
+import { MAX_AGE_MS } from '@/model/line-age';
+import { shopAction, shopQuestion, type Bench } from '@/server/shop-action';
+import { withDoubts } from './import-doubts';
 import { readReadings, type ReadingRow } from './readings-csv';
+import { keepLine } from './record-line';
+import type { SentLine } from '@/model/fit/fit-line-schema';
 
-const schema = Joi.object<{ text: string; engineId: string }>({
+const schema = Joi.object<{ text: string; engineId: string; sure: boolean }>({
   text: Joi.string().max(5_000_000).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
   engineId: Joi.string().required(),
+  sure: Joi.boolean().default(false),
 });
 
 function fitsFor(shop: Shop, engineId: string): readonly Fit[] {
@@ -28,61 +30,39 @@ function fitsFor(shop: Shop, engineId: string): readonly Fit[] {
   return fits;
 }
 
-const rowsOf = (shop: Shop, engineId: string, text: string): readonly ReadingRow[] =>
-  readReadings(text, fitsFor(shop, engineId), shop.fits.linesOfEngine(engineId));
+function rowsOf({ shop }: Bench, engineId: string, text: string): readonly ReadingRow[] {
+  const fits = fitsFor(shop, engineId);
+  const lines = shop.fits.linesOfEngine(engineId);
+  return withDoubts(readReadings(text, fits, lines), fits, lines, (fit) => contextOfFit(shop, fit));
+}
 
 /** Shows each row as it would be read. Nothing is written. */
-export async function previewReadingsAction(input: unknown) {
-  return runAction(schema, input, async ({ text, engineId }) => rowsOf(await currentShop(), engineId, text));
+export const previewReadingsAction = shopQuestion(schema, ({ text, engineId }, bench) => rowsOf(bench, engineId, text));
+
+/** How long ago it was read by what the table says; a clock that ran ahead of this one is not believed. */
+const ageOf = (said: string | undefined, now: number) =>
+  said === undefined ? 0 : Math.min(MAX_AGE_MS, Math.max(0, now - Date.parse(said)));
+
+/** A reading measured elsewhere says nothing of its conditions: they are asked for on the sheet. */
+function lineOf({ reading }: Required<Pick<ReadingRow, 'reading'>>, now: number): SentLine {
+  const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by } = reading;
+  const { reportedBy, piece, at } = reading;
+  // What was doubtful about it was asked for the table as a whole.
+  const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, answers: {}, sure: true };
+  return { id: nanoid(), kind: 'reading', place, part, station, angle, value_mm, typed, age_ms: ageOf(at, now), body };
 }
 
-/** When it was read; a clock that ran ahead of this one is not believed. */
-const earlier = (said: string | undefined, now: string) => (said !== undefined && said < now ? said : now);
-
-function lineOf(reading: NonNullable<ReadingRow['reading']>): ReadingLine {
-  const {
-    place,
-    part,
-    station,
-    angle,
-    value_mm,
-    typed,
-    unit,
-    instrument,
-    standard_mm,
-    resolution_mm,
-    by,
-    reportedBy,
-    piece,
-    at,
-  } = reading;
-  const body = { unit, instrument, standard_mm, resolution_mm, by, reportedBy, piece, answers: {} };
-  return {
-    id: nanoid(),
-    kind: 'reading',
-    place,
-    part,
-    station,
-    angle,
-    value_mm,
-    typed,
-    at: earlier(at, nowIso()),
-    body,
-  };
-}
-
-function enter(shop: Shop, fitId: string, line: ReadingLine): void {
-  const outcome = recordLine(shop, fitId, line);
-  if (!outcome.ok) throw new DomainError(outcome.error.code, outcome.error.message, 'text');
-}
-
-/** Enters the rows that can be read, all of them or none. What was measured elsewhere says nothing of its conditions: they are asked for on the sheet. */
-export async function importReadingsAction(input: unknown) {
-  return runAction(schema, input, async ({ text, engineId }) => {
-    const shop = await currentShop();
-    const readings = rowsOf(shop, engineId, text).flatMap((row) => row.reading ?? []);
-    shop.transaction(() => readings.forEach((reading) => enter(shop, reading.fitId, lineOf(reading))));
-    revalidatePath('/', 'layout');
-    return { entered: readings.length };
-  });
-}
+/** Enters the rows that can be read, all of them or none; the doubtful ones only where it was said that they are so. */
+export const importReadingsAction = shopAction(schema, ({ text, engineId, sure }, bench) => {
+  const { shop, now } = bench;
+  const fits = new Map(fitsFor(shop, engineId).map((fit) => [fit.id, fit]));
+  const rows = rowsOf(bench, engineId, text).filter(({ doubt }) => sure || doubt === undefined);
+  let entered = 0;
+  for (const { reading } of rows) {
+    const fit = reading && fits.get(reading.fitId);
+    if (!fit) continue;
+    keepLine(shop, fit, lineOf({ reading }, now), now);
+    entered += 1;
+  }
+  return { entered };
+});

@@ -1,5 +1,6 @@
 'use client';
 
+import { Checkbox } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { useLengths } from '@/interface/figures/preferences';
@@ -43,6 +44,7 @@ function Rows({ rows }: { readonly rows: readonly ReadingRow[] }) {
               </td>
               <td className={row.reason ? styles.apart : 'figure'}>
                 {row.reason ?? (row.value_mm === undefined ? '' : size(row.value_mm))}
+                {row.doubt && <span className={styles.apart}> {row.doubt}</span>}
               </td>
             </tr>
           ))}
@@ -57,6 +59,7 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
   const router = useRouter();
   const [text, setText] = useState('');
   const [rows, setRows] = useState<readonly ReadingRow[]>();
+  const [sure, setSure] = useState(false);
   const [refusal, setRefusal] = useState<string>();
   const [pending, startTransition] = useTransition();
   const look = (read: string) =>
@@ -67,11 +70,13 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
     });
   const enter = () =>
     startTransition(async () => {
-      const outcome = await send(importReadingsAction, { text, engineId });
+      const outcome = await send(importReadingsAction, { text, engineId, sure });
       if (outcome.ok) return router.push(`/engines/${engineId}/fits`);
       return setRefusal(outcome.error.message);
     });
-  const good = rows?.filter(({ reason }) => reason === undefined).length ?? 0;
+  const readable = rows?.filter(({ reason }) => reason === undefined) ?? [];
+  const doubtful = readable.filter(({ doubt }) => doubt !== undefined).length;
+  const good = sure ? readable.length : readable.length - doubtful;
   const aside = (rows?.length ?? 0) - good;
   return (
     <Screen
@@ -84,6 +89,17 @@ export function ReadingsImportSheet({ engineId }: { readonly engineId: string })
         {rows && (
           <Section title="As it will be read">
             <Rows rows={rows} />
+            {doubtful > 0 && (
+              <Checkbox
+                label={
+                  doubtful === 1
+                    ? 'The doubtful reading is really so: enter it too'
+                    : `The ${doubtful} doubtful readings are really so: enter them too`
+                }
+                checked={sure}
+                onChange={(event) => setSure(event.currentTarget.checked)}
+              />
+            )}
             <p className={form.acts}>
               <Button rank="main" onClick={enter} disabled={pending || good === 0}>
                 {good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}

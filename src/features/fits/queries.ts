@@ -1,7 +1,12 @@
+import { currentLeaves } from '@/model/book/current-leaves';
+import type { EngineRows } from '@/model/engine/engine-rows';
+import type { EngineState } from '@/model/engine/engine-state';
+import { contextOf } from '@/model/fit/fit-context';
+import { pagesOf } from '@/model/fit/fit-page';
+import type { Joint } from '@/model/joint/joint';
 import type { Engine } from '@/model/engine/engine';
 import type { Fit, FitLine, Shim } from '@/model/fit/fit';
 import { worstFirst, type FitContext, type FitState } from '@/model/fit/fit-state';
-import { contextOfFit, fitsOfEngine } from '@/db/reads/fits-of-engine';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 
@@ -24,13 +29,13 @@ export interface FitPage {
   readonly shims: readonly Shim[];
 }
 
-/** Leaves of an engine that give a length: clearances, end floats, stretches. */
-export function lengthLeaves(shop: Shop, engineId: string): readonly LengthLeaf[] {
-  const leaves = shop.book.leaves(engineId);
-  const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
-  const titles = new Map(shop.book.sources(engineId).map(({ id, title }) => [id, title]));
-  return leaves
-    .filter((leaf) => !replaced.has(leaf.id) && leaf.min_mm !== null && leaf.kind !== 'stretch')
+type Book = Pick<EngineRows, 'leaves' | 'sources'>;
+
+/** Leaves of an engine that give a length: clearances, end floats. */
+export function lengthLeaves({ leaves, sources }: Book): readonly LengthLeaf[] {
+  const titles = new Map(sources.map(({ id, title }) => [id, title]));
+  return currentLeaves(leaves)
+    .filter((leaf) => leaf.min_mm !== null && leaf.kind !== 'stretch')
     .map(({ id, subject, page, printedText, min_mm, max_mm, sourceId }) => ({
       id,
       subject,
@@ -42,16 +47,22 @@ export function lengthLeaves(shop: Shop, engineId: string): readonly LengthLeaf[
     }));
 }
 
-/** One fit with everything its sheet needs. */
+const named = (joints: readonly Joint[]): readonly NamedJoint[] => joints.map(({ id, name }) => ({ id, name }));
+
+/** One fit with everything its sheet needs, in seven queries. */
 export function fitPage(shop: Shop, engine: Engine, fitId: string): FitPage | undefined {
   const fit = shop.fits.find(fitId);
   if (fit?.engineId !== engine.id) return undefined;
+  const leaves = shop.book.leaves(engine.id);
+  const sources = shop.book.sources(engine.id);
+  const joints = shop.joints.ofEngine(engine.id);
+  const page = pagesOf(leaves, sources)(fit);
   return {
     fit,
     lines: shop.fits.lines(fit.id),
-    context: contextOfFit(shop, fit),
-    leaves: lengthLeaves(shop, engine.id),
-    joints: shop.joints.ofEngine(engine.id).map(({ id, name }) => ({ id, name })),
+    context: contextOf(fit, page, joints, shop.tightenings.rounds(engine.id)),
+    leaves: lengthLeaves({ leaves, sources }),
+    joints: named(joints),
     shims: fit.detail.shim ? shop.shims.inFamily(fit.detail.shim.family) : [],
   };
 }
@@ -63,8 +74,8 @@ export interface FitsPage {
 }
 
 /** Every fit of an engine, worst first. */
-export const fitsPage = (shop: Shop, engine: Engine): FitsPage => ({
+export const fitsPage = ({ engine, fits, joints }: EngineState): FitsPage => ({
   engine,
-  fits: worstFirst(fitsOfEngine(shop, engine.id)),
-  joints: shop.joints.ofEngine(engine.id).map(({ id, name }) => ({ id, name })),
+  fits: worstFirst(fits),
+  joints: named(joints.map(({ joint }) => joint)),
 });

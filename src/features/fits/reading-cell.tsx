@@ -1,10 +1,11 @@
 'use client';
 
+import type { PlacedCell } from '@/model/fit/reading-doubts';
 import { cellKey } from '@/core/fits';
 import type { ReadingLine } from '@/model/fit/fit';
 import type { FitPlace } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
-import { cellId, type Entry, type PlacedCell } from './use-fit-entry';
+import { cellId, type Entry } from './use-fit-entry';
 import styles from './readings.module.css';
 
 interface Props {

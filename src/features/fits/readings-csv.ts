@@ -69,6 +69,8 @@ export interface ReadingRow {
   readonly value_mm?: number;
   /** Why the row is kept aside. */
   readonly reason?: string;
+  /** What is doubtful about it; it is entered only where somebody says that it is so. */
+  readonly doubt?: string;
   /** The reading to be written, where it can be. */
   readonly reading?: {
     readonly fitId: string;

@@ -1,37 +1,59 @@
 import { isSigned, readReading } from '@/core/fits';
 import { DomainError } from '@/core/units';
-import type { Fit, FitLine, ReadingLine } from '@/model/fit/fit';
-import { validateLine } from '@/model/fit/fit-line-schema';
-import { assertAsked, assertOfThisBore } from '@/model/fit/fit-reading';
-import { fitState, kindOf } from '@/model/fit/fit-state';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/server/clock';
-import { problemOf, problemOfThrown } from '@/server/run-action';
-import { ok, type Result, fail } from '@/model/result';
+import type { Fit, FitLine } from '@/model/fit/fit';
+import { validateLine, type SentLine } from '@/model/fit/fit-line-schema';
+import { assertAsked, assertOfThisBore } from '@/model/fit/fit-reading';
+import { fitState, kindOf, type FitState } from '@/model/fit/fit-state';
+import { doubtsOf } from '@/model/fit/reading-doubts';
+import { madeAt, type Recorded } from '@/model/line-age';
+import { fail, ok, type Result } from '@/model/result';
+import { nowMs } from '@/server/clock';
+import { problemOf, problemOfThrown } from '@/server/problem';
+
+// Where the sender does not say how finely its instrument reads.
+const USUAL_RESOLUTION_MM = 0.01;
 
 const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
 
-const standingOf = (shop: Shop, fit: Fit) => fitState(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit));
+const stateOf = (shop: Shop, fit: Fit): FitState => fitState(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit));
 
-function checkedReading(shop: Shop, fit: Fit, line: ReadingLine): ReadingLine {
+type SentReading = Extract<SentLine, { kind: 'reading' }>;
+
+/** Asked here as on the sheet: whoever sends a doubtful reading has to say that it is so. @throws DomainError doubtful */
+function assertSure(state: FitState, line: SentReading, value_mm: number): void {
+  if (line.body.sure) return;
+  const resolution_mm = line.body.resolution_mm ?? USUAL_RESOLUTION_MM;
+  const doubts = doubtsOf(state, line, value_mm, resolution_mm);
+  if (doubts.length > 0)
+    throw new DomainError(
+      'doubtful',
+      `${doubts.map(({ message }) => message).join(' ')} Say that it is so, or read it again.`,
+      'typed',
+    );
+}
+
+function checkedReading(shop: Shop, fit: Fit, line: SentReading): SentReading {
   const { unit, standard_mm, piece } = line.body;
   const signed = isSigned(line.part);
   const value_mm = readReading({ typed: line.typed, unit, standard_mm: signed ? undefined : standard_mm, signed });
   assertAsked(fit, line, value_mm);
-  if (piece !== undefined) assertOfThisBore(standingOf(shop, fit), line.place, piece);
+  const state = stateOf(shop, fit);
+  assertSure(state, line, value_mm);
+  if (piece !== undefined) assertOfThisBore(state, line.place, piece);
   return { ...line, value_mm };
 }
 
 /** Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws DomainError */
-function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
+function checkedLine(shop: Shop, fit: Fit, line: SentLine): SentLine {
   if (line.place !== null && line.place >= fit.places.length)
     throw new DomainError('bad-field', 'The fit has no such place.', 'place');
   switch (line.kind) {
     case 'reading':
       return checkedReading(shop, fit, line);
     case 'accept': {
-      const place = standingOf(shop, fit).places[line.place ?? 0];
+      const place = stateOf(shop, fit).places[line.place ?? 0];
       if (place && ['improve', 'too-close', 'accepted'].includes(place.state)) return line;
       throw new DomainError(
         'nothing-to-accept',
@@ -50,27 +72,25 @@ function checkedLine(shop: Shop, fit: Fit, line: FitLine): FitLine {
   }
 }
 
-/** Writes one line of a fit; the answer comes only once it is on disk. The same line twice is one line. */
-export function recordLine(
-  shop: Shop,
-  fitId: string,
-  body: unknown,
-): Result<{ readonly id: string; readonly isNew: boolean }> {
+/** Writes a line that was made so long ago. The same line twice is one line. @throws DomainError */
+export function keepLine(shop: Shop, fit: Fit, sent: SentLine, now: number): Recorded {
+  return shop.transaction(() => {
+    const known = shop.fits.lines(fit.id).find(({ id }) => id === sent.id);
+    if (known) return { id: known.id, isNew: false, at: known.at, recordedAt: known.recordedAt ?? known.at };
+    const { age_ms, ...line } = checkedLine(shop, fit, sent);
+    const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
+    const isNew = shop.fits.record(fit.id, { ...line, at: times.at } as FitLine, times.recordedAt);
+    return { id: sent.id, isNew, ...times };
+  });
+}
+
+/** Writes one line of a fit; the answer comes only once it is on disk. */
+export function recordLine(shop: Shop, fitId: string, body: unknown): Result<Recorded> {
   const checked = validateLine(body);
   if (checked.error) return fail(problemOf(checked.error));
   try {
     const fit = shop.fits.find(fitId);
-    if (!fit) return fail(noFit);
-    return ok(
-      shop.transaction(() => {
-        if (shop.fits.lines(fitId).some(({ id }) => id === checked.value.id))
-          return { id: checked.value.id, isNew: false };
-        return {
-          id: checked.value.id,
-          isNew: shop.fits.record(fitId, checkedLine(shop, fit, checked.value), nowIso()),
-        };
-      }),
-    );
+    return fit ? ok(keepLine(shop, fit, checked.value, nowMs())) : fail(noFit);
   } catch (thrown) {
     return fail(problemOfThrown(thrown));
   }

@@ -1,3 +1,4 @@
+import { readVersion } from '@/model/versioned';
 import { EXPANSIONS_UM_PER_MK, FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
@@ -64,6 +65,7 @@ export const ownFitSchema = Joi.object<OwnFitFields>({
 /** What is wanted of a fit and how it is read, as typed. */
 export interface FitFields {
   readonly id: string;
+  readonly version: number;
   readonly name: string;
   readonly methods: readonly Method[];
   readonly stations: number;
@@ -95,6 +97,7 @@ const metal = Joi.string()
 
 export const fitSchema = Joi.object<FitFields>({
   id,
+  version: readVersion,
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the fit a name.' }),
   methods: Joi.array()
     .items(Joi.string().valid(...METHODS))
@@ -124,10 +127,11 @@ export const fitSchema = Joi.object<FitFields>({
   outerMetal: metal,
 });
 
-export const correctedSchema = Joi.object<{ fitId: string }>({ fitId: id });
+export const correctedSchema = Joi.object<{ fitId: string; version: number }>({ fitId: id, version: readVersion });
 
 export interface DrawerFields {
   readonly fitId: string;
+  readonly version: number;
   readonly family: string;
   readonly fitted: string;
   readonly crushLow: string;
@@ -137,6 +141,7 @@ export interface DrawerFields {
 
 export const drawerSchema = Joi.object<DrawerFields>({
   fitId: id,
+  version: readVersion,
   family: Joi.string()
     .trim()
     .max(80)
@@ -148,7 +153,14 @@ export const drawerSchema = Joi.object<DrawerFields>({
   stack: count('the shims in one stack', 5),
 });
 
-export const shimSchema = Joi.object<{ family: string; typed: string; count: number }>({
+export const shimSchema = Joi.object<{
+  family: string;
+  typed: string;
+  count: number;
+  /** The shims of the drawer as the sender saw them: their versions by id. */
+  seen: Readonly<Record<string, number>>;
+}>({
+  seen: Joi.object().pattern(Joi.string().max(60), readVersion).default({}),
   family: Joi.string().trim().max(80).required(),
   typed: Joi.string().trim().max(40).required().messages({ 'string.empty': 'Give its thickness with its unit.' }),
   count: Joi.number().integer().min(0).max(500).required().messages({
@@ -158,8 +170,9 @@ export const shimSchema = Joi.object<{ family: string; typed: string; count: num
   }),
 });
 
-export const fitShimSchema = Joi.object<{ fitId: string; place: number; choice_mm: number[] }>({
+export const fitShimSchema = Joi.object<{ fitId: string; version: number; place: number; choice_mm: number[] }>({
   fitId: id,
+  version: readVersion,
   place: Joi.number().integer().min(0).required(),
   choice_mm: Joi.array().items(Joi.number().greater(0).max(50)).min(1).max(5).required(),
 });

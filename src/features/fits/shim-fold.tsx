@@ -2,19 +2,18 @@
 
 import { TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import { shims as chooseShims, type ShimChoice } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import { shimsIn, stackOf_mm, type FitLine, type Shim } from '@/model/fit/fit';
 import { isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
-import { ActionForm } from '@/interface/parts/action-form';
+import { ActionForm, Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { Notice } from '@/interface/parts/screen';
-import { send, useActionForm } from '@/interface/parts/use-action-form';
+import { useAct } from '@/interface/parts/use-act';
+import { useActionForm } from '@/interface/parts/use-action-form';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { workingOfShims } from './figure-working';
 import { fitShimAction, keepDrawerAction, putShimAction } from './actions';
@@ -51,7 +50,6 @@ function choiceFor({ fit }: FitState, place: FitPlace, drawer: readonly Shim[]):
 }
 
 function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
-  const router = useRouter();
   const { shim } = fit.detail;
   const mm = (value: number | undefined) => (value === undefined ? '' : `${value} mm`);
   const {
@@ -62,6 +60,7 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
   } = useActionForm(
     {
       fitId: fit.id,
+      version: fit.version,
       family: shim?.family ?? `${fit.name}, shims`,
       fitted: mm(shim?.fitted_mm),
       crushLow: mm(shim?.crush?.min_mm),
@@ -69,7 +68,7 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
       stack: String(shim?.stack ?? 1),
     },
     keepDrawerAction,
-    () => router.refresh(),
+    () => undefined,
   );
   const field = fields.getInputProps;
   return (
@@ -89,17 +88,19 @@ function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
 }
 
 function StockForm({ family, drawer }: { readonly family: string; readonly drawer: readonly Shim[] }) {
-  const router = useRouter();
   const { gap } = useLengths();
+  const seen = Object.fromEntries(drawer.map(({ id, version }) => [id, version]));
   const {
     form: fields,
     submit,
     pending,
     problem,
-  } = useActionForm({ family, typed: '', count: '1' }, putShimAction, (_, entered) => {
-    entered.setValues({ typed: '' });
-    router.refresh();
-  });
+  } = useActionForm(
+    { family, typed: '', count: '1', seen: {} as Readonly<Record<string, number>> },
+    (values) => putShimAction({ ...values, seen: { ...seen, ...values.seen } }),
+    (_, entered) => entered.setValues({ typed: '', seen: {} }),
+    ({ version, current }) => ({ seen: { [(current as Shim).id]: version } }),
+  );
   const field = fields.getInputProps;
   return (
     <>
@@ -139,13 +140,11 @@ interface ChoiceProps {
 }
 
 function Choice({ standing, place, drawer, add }: ChoiceProps) {
-  const router = useRouter();
   const told = useLengths();
   const { gap, inch } = told;
   const { span } = useLengths(standing.kind.isSize);
   const { plain } = useFigures();
-  const [refusal, setRefusal] = useState<string>();
-  const [pending, startTransition] = useTransition();
+  const { act, pending, problem } = useAct();
   const what = standing.kind.isSize ? 'height' : 'float';
   const found = choiceFor(standing, place, drawer);
   const { shim } = standing.fit.detail;
@@ -175,10 +174,9 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const { choice_mm, float, verdict, notes } = found.choice;
   const stays = Math.abs(stackOf_mm(choice_mm) - isIn_mm) < 0.0005;
   const fit = () =>
-    startTransition(async () => {
-      const outcome = await send(fitShimAction, { fitId: standing.fit.id, place: place.place, choice_mm });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      router.refresh();
+    act(() => {
+      const { id: fitId, version } = standing.fit;
+      return fitShimAction({ fitId, version, place: place.place, choice_mm });
     });
   const order = () => {
     const wanted = place.result.wanted;
@@ -210,7 +208,7 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
           {note.message}
         </Notice>
       ))}
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      <Refusal problem={problem} />
       <p className={form.acts}>
         {!stays && (
           <Button rank={verdict === 'inside' ? 'main' : 'plain'} onClick={fit} disabled={pending}>
@@ -239,7 +237,7 @@ export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) 
         ))}
       {shim && <StockForm key={shim.family} family={shim.family} drawer={drawer} />}
       <h3 className={styles.drawer}>The drawer, and what is in now</h3>
-      <DrawerForm key={JSON.stringify(shim)} standing={standing} />
+      <DrawerForm key={standing.fit.version} standing={standing} />
     </Disclosure>
   );
 }

@@ -3,7 +3,6 @@
 import { EXPANSIONS_UM_PER_MK, fitKind, type FitKind, type Method, RUNOUT_SENSES } from '@/core/fits';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useRouter } from 'next/navigation';
 import { isDomainError } from '@/core/units';
 import type { Fit } from '@/model/fit/fit';
 import { kindOf } from '@/model/fit/fit-state';
@@ -36,6 +35,7 @@ function valuesOf(fit: Fit) {
   const shipped = fitKind(fit.kind)?.rule;
   return {
     id: fit.id,
+    version: fit.version,
     name: fit.name,
     methods: [...fit.methods] as string[],
     stations: String(fit.stations),
@@ -160,14 +160,8 @@ export function WantedFold({
   readonly joints: readonly NamedJoint[];
   readonly line: string;
 }) {
-  const router = useRouter();
   const kind = kindOf(fit);
-  const {
-    form: fields,
-    submit,
-    pending,
-    problem,
-  } = useActionForm(valuesOf(fit), alterFitAction, () => router.refresh());
+  const { form: fields, submit, pending, problem } = useActionForm(valuesOf(fit), alterFitAction, () => undefined);
   const field = fields.getInputProps;
   const tick = (name: 'methods' | 'holds', value: string, label: string) => (
     <label key={value} className={form.choice}>

@@ -1,29 +1,29 @@
 'use server';
 
-import type { ChosenPurpose } from '@/model/joint/tightening';
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { patternPositions } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
-import { rankedLeaves } from '@/model/book/source-precedence';
-import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { jointInputs } from '@/db/reads/joint-inputs';
-import { planOfJoint, usualFaceOf, computeJoint } from '@/model/joint/joint-result';
+import { engineRows } from '@/db/reads/engine-rows';
 import { fitsOfEngine } from '@/db/reads/fits-of-engine';
-import { type Gate, gateOf, guardsOfGate } from '@/model/fit/fit-gate';
-import { leafOfText } from '@/model/book/leaf-of-text';
-import { PLAIN_SOURCE } from '@/model/book/source';
-import type { Engine } from '@/model/engine/engine';
-import type { Joint } from '@/model/joint/joint';
-import { designationOn } from '@/model/shelf/shelves';
+import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
-import { nowIso, nowMs } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
+import { leafOfText } from '@/model/book/leaf-of-text';
+import { PLAIN_SOURCE } from '@/model/book/source';
+import { rankedLeaves } from '@/model/book/source-precedence';
+import { gateOf, guardsOfGate, type Gate } from '@/model/fit/fit-gate';
+import type { Joint } from '@/model/joint/joint';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
+import type { ChosenPurpose } from '@/model/joint/tightening';
+import { designationOn, withPracticeOf } from '@/model/shelf/shelves';
+import { assertFresh, assertWritten } from '@/model/stale';
+import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { originalFilmFor, originalFilmReason } from './film-reason';
+import { sayJoint } from './joint-changes';
+import { leavesOfJoint } from './leaves-of-joint';
 import {
   chooseLeafSchema,
   jointSchema,
@@ -33,30 +33,27 @@ import {
   type NewJointFields,
 } from './schema';
 import { standardReading } from './standard-leaf';
-import { leavesOfJoint } from './queries';
 
 /** Refuses a joint that cannot be reckoned, naming the field. @throws DomainError */
-function assertReckonable(shop: Shop, joint: Joint): void {
+function assertReckonable({ shop, now }: Bench, joint: Joint): void {
   atField('thread', () => threadNamed(joint.thread));
   atField('fasteners', () => patternPositions(joint.pattern, joint.fasteners));
-  computeJoint(jointInputs(shop, joint, nowMs()));
+  computeJoint(jointInputs(shop, joint, now));
 }
 
-const jointNamed = (shop: Shop, id: string): Joint => {
-  const joint = shop.joints.find(id);
-  if (!joint) throw new DomainError('not-found', 'That joint is no longer here.', 'jointId');
-  return joint;
-};
+const jointNamed = (shop: Shop, id: string): Joint => found(shop.joints, id, 'joint', 'jointId');
 
-const engineNamed = (shop: Shop, id: string): Engine => {
-  const engine = shop.engines.find(id);
-  if (!engine) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-  return engine;
-};
+/** Writes a joint that was read in the same act. @throws StaleWrite */
+function keepJoint(bench: Bench, joint: Joint): void {
+  assertReckonable(bench, joint);
+  assertWritten(joint.name, bench.shop.joints.alter(joint), joint);
+}
+
+const shelvesFor = ({ shop }: Bench, engineId: string) => withPracticeOf(shelvesOf(shop), engineOf({ shop }, engineId));
 
 /** A new joint with the practice of its engine. The wrench comes from the shelf. */
-function newJoint(shop: Shop, given: NewJointFields, conditionText: string | null): Joint {
-  const shelves = shelvesOf(shop, engineNamed(shop, given.engineId));
+function newJoint(bench: Bench, given: NewJointFields, conditionText: string | null): Joint {
+  const shelves = shelvesFor(bench, given.engineId);
   const fields = { ...given, thread: designationOn(shelves, given.thread) };
   const { practice } = shelves;
   const wrench = shelves.wrenches[0];
@@ -74,29 +71,28 @@ function newJoint(shop: Shop, given: NewJointFields, conditionText: string | nul
     unitOfWork: practice.unitOfWork,
     wrenchId: wrench.id,
     detail: { ...PLAIN_DETAIL, wrenchByHand: false, confirming: practice.confirming === 'yes' },
-    createdAt: nowIso(),
+    version: 1,
+    createdAt: bench.nowIso,
   };
 }
 
+const placeOf = ({ engineId, id }: Joint) => ({ href: `/engines/${engineId}/joints/${id}` });
+
 /** Makes a joint from a leaf. */
-export async function addJointAction(input: unknown) {
-  return runAction(newJointSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const leaf = shop.book.findLeaf(fields.leafId);
-    if (leaf?.engineId !== fields.engineId)
-      throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
-    const joint = newJoint(shop, fields, leaf.conditionText);
-    assertReckonable(shop, joint);
-    shop.joints.add(joint);
-    revalidatePath('/', 'layout');
-    return { href: `/engines/${joint.engineId}/joints/${joint.id}` };
-  });
-}
+export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
+  const leaf = bench.shop.book.findLeaf(fields.leafId);
+  if (leaf?.engineId !== fields.engineId)
+    throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
+  const joint = newJoint(bench, fields, leaf.conditionText);
+  assertReckonable(bench, joint);
+  bench.shop.joints.add(joint);
+  return placeOf(joint);
+});
 
 const STANDARD_TITLE = 'Standard figures, where no page speaks';
 
 /** The source under which an engine's standard figures stand; made when the first is needed. */
-function standardSource(shop: Shop, engineId: string): string {
+function standardSource({ shop, nowIso }: Bench, engineId: string): string {
   const known = shop.book.sources(engineId).find((source) => source.title === STANDARD_TITLE);
   if (known) return known.id;
   const id = nanoid(10);
@@ -108,116 +104,107 @@ function standardSource(shop: Shop, engineId: string): string {
     year: null,
     kind: 'own',
     rank: 20,
-    createdAt: nowIso(),
+    version: 1,
+    createdAt: nowIso,
+  });
+  return id;
+}
+
+/** The leaf of a standard figure, in the engine's book. */
+function addStandardLeaf(
+  bench: Bench,
+  engineId: string,
+  subject: string,
+  printed: ReturnType<typeof standardReading>,
+): string {
+  const { printedText, page } = printed;
+  const id = nanoid(10);
+  bench.shop.book.addLeaf({
+    id,
+    engineId,
+    sourceId: standardSource(bench, engineId),
+    page,
+    subject,
+    printedText,
+    replacesId: null,
+    createdAt: bench.nowIso,
+    ...leafOfText({ kind: 'torque', printedText, conditionText: null, readingIndex: 0 }),
   });
   return id;
 }
 
 /** Makes a joint that no page mentions, from the standard figure, which is marked as such. */
-export async function addStandardJointAction(input: unknown) {
-  return runAction(standardSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const shelves = shelvesOf(shop, engineNamed(shop, fields.engineId));
-    const { printedText, page } = standardReading(fields, shelves);
-    const conditionText = null;
-    return shop.transaction(() => {
-      const leafId = nanoid(10);
-      shop.book.addLeaf({
-        id: leafId,
-        engineId: fields.engineId,
-        sourceId: standardSource(shop, fields.engineId),
-        page,
-        subject: fields.name,
-        printedText,
-        replacesId: null,
-        createdAt: nowIso(),
-        ...leafOfText({ kind: 'torque', printedText, conditionText, readingIndex: 0 }),
-      });
-      const base: NewJointFields = {
-        engineId: fields.engineId,
-        leafId,
-        name: fields.name,
-        pattern: 'ring',
-        fasteners: 1,
-        thread: fields.thread,
-        originalFilm: fields.film,
-        todayFilm: fields.film,
-        orderSchool: 'star',
-        turnShaft: false,
-        retorqueSchool: 'none',
-      };
-      const made = newJoint(shop, base, conditionText);
-      const joint: Joint = {
-        ...made,
-        originalFilmReason: 'the standard figure is reckoned in this film',
-        detail: {
-          ...made.detail,
-          original: { ...made.detail.original, form: 'bolt', grade: fields.grade },
-          parent: { ...made.detail.parent, metal: fields.metal || null, engagement_mm: fields.engagement_mm },
-          standard: { grade: fields.grade, fraction: USUAL_PROOF_SHARE },
-        },
-      };
-      assertReckonable(shop, joint);
-      shop.joints.add(joint);
-      revalidatePath('/', 'layout');
-      return { href: `/engines/${joint.engineId}/joints/${joint.id}` };
-    });
-  });
-}
+export const addStandardJointAction = shopAction(standardSchema, (fields, bench) => {
+  const { engineId, name, thread, film, grade, metal, engagement_mm } = fields;
+  const leafId = addStandardLeaf(bench, engineId, name, standardReading(fields, shelvesFor(bench, engineId)));
+  const base: NewJointFields = {
+    engineId,
+    leafId,
+    name,
+    pattern: 'ring',
+    fasteners: 1,
+    thread,
+    originalFilm: film,
+    todayFilm: film,
+    orderSchool: 'star',
+    turnShaft: false,
+    retorqueSchool: 'none',
+  };
+  const made = newJoint(bench, base, null);
+  const joint: Joint = {
+    ...made,
+    originalFilmReason: 'the standard figure is reckoned in this film',
+    detail: {
+      ...made.detail,
+      original: { ...made.detail.original, form: 'bolt', grade },
+      parent: { ...made.detail.parent, metal: metal || null, engagement_mm },
+      standard: { grade, fraction: USUAL_PROOF_SHARE },
+    },
+  };
+  assertReckonable(bench, joint);
+  bench.shop.joints.add(joint);
+  return placeOf(joint);
+});
 
-/** Keeps a change to a joint. What was tightened before keeps the plan it had. */
-export async function alterJointAction(input: unknown) {
-  return runAction(jointSchema, input, async (fields) => {
-    const shop = await currentShop();
-    const before = jointNamed(shop, fields.id);
-    const leaf = shop.book.findLeaf(before.leafId);
-    const joint: Joint = {
-      ...fields,
-      engineId: before.engineId,
-      leafId: before.leafId,
-      detail: { ...fields.detail, leafReason: before.detail.leafReason },
-      originalFilmReason: before.detail.standard
-        ? before.originalFilmReason
-        : originalFilmReason(
-            leaf?.conditionText ?? null,
-            fields.originalFilm,
-            shelvesOf(shop, engineNamed(shop, before.engineId)).practice,
-          ),
-      createdAt: before.createdAt,
-    };
-    assertReckonable(shop, joint);
-    shop.joints.alter(joint);
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+/** Keeps a change to a joint, if it is still as it was read. What was tightened before keeps the plan it had. */
+export const alterJointAction = shopAction(jointSchema, ({ id, version, change, detail }, bench) => {
+  const before = jointNamed(bench.shop, id);
+  const shelves = shelvesFor(bench, before.engineId);
+  assertFresh(before.name, { ...before, ...before.detail }, { version, ...change, ...detail }, sayJoint(shelves));
+  const leaf = bench.shop.book.findLeaf(before.leafId);
+  const originalFilm = change.originalFilm ?? before.originalFilm;
+  const joint: Joint = {
+    ...before,
+    ...change,
+    detail: { ...before.detail, ...detail, leafReason: before.detail.leafReason },
+    originalFilmReason: before.detail.standard
+      ? before.originalFilmReason
+      : originalFilmReason(leaf?.conditionText ?? null, originalFilm, shelves.practice),
+  };
+  keepJoint(bench, joint);
+  return { joint: { ...joint, version: version + 1 } };
+});
 
 /** Takes another leaf for a joint; one that does not govern only with a written reason. */
-export async function chooseLeafAction(input: unknown) {
-  return runAction(chooseLeafSchema, input, async ({ jointId, leafId, reason }) => {
-    const shop = await currentShop();
-    const joint = jointNamed(shop, jointId);
-    const engine = engineNamed(shop, joint.engineId);
-    const speaking = rankedLeaves(leavesOfJoint(shop, joint), shop.book.sources(joint.engineId), engine);
-    const chosen = speaking.find(({ leaf }) => leaf.id === leafId);
-    if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
-    if (!chosen.governs && !reason)
-      throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
-    const { practice } = shelvesOf(shop, engine);
-    const originalFilm = originalFilmFor(chosen.leaf.conditionText, practice);
-    const next: Joint = {
-      ...joint,
-      leafId,
-      originalFilm,
-      originalFilmReason: originalFilmReason(chosen.leaf.conditionText, originalFilm, practice),
-      detail: { ...joint.detail, leafReason: chosen.governs ? null : reason },
-    };
-    assertReckonable(shop, next);
-    shop.joints.alter(next);
-    revalidatePath('/', 'layout');
-    return {};
+export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version, leafId, reason }, bench) => {
+  const joint = jointNamed(bench.shop, jointId);
+  const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, joint.engineId));
+  const { practice } = shelvesFor(bench, joint.engineId);
+  assertFresh(joint.name, joint, { version, leafId });
+  const chosen = rankedLeaves(leavesOfJoint(leaves, joint), sources, engine).find(({ leaf }) => leaf.id === leafId);
+  if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
+  if (!chosen.governs && !reason)
+    throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
+  const originalFilm = originalFilmFor(chosen.leaf.conditionText, practice);
+  keepJoint(bench, {
+    ...joint,
+    leafId,
+    originalFilm,
+    originalFilmReason: originalFilmReason(chosen.leaf.conditionText, originalFilm, practice),
+    detail: { ...joint.detail, leafReason: chosen.governs ? null : reason },
   });
-}
+  return {};
+});
 
 /** What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws DomainError */
 function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
@@ -238,30 +225,22 @@ function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
 }
 
 /** Begins a going-round with the plan as it stands now, and answers with its face. */
-export async function startTighteningAction(input: unknown) {
-  return runAction(startSchema, input, async ({ jointId, purpose, reason }) => {
-    const shop = await currentShop();
-    const joint = jointNamed(shop, jointId);
-    const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
-    assertGate(gate, purpose);
-    const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
-    const plan = planOfJoint(jointInputs(shop, joint, nowMs()), {
-      reason,
-      crankHeld: gate.strips.length > 0,
-      alsoAgainst,
-    });
-    const stops = (plan.guards ?? []).filter((guard) => guard.severity === 'stop');
-    const offScale = stops.find((guard) => guard.code === 'off-scale');
-    if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');
-    if (stops.length > 0 && !reason)
-      throw new DomainError(
-        'needs-reason',
-        `This stands against it: ${stops.map((guard) => guard.message).join(' ')} Write down why it is pulled all the same.`,
-        'reason',
-      );
-    const id = nanoid(12);
-    shop.tightenings.start({ id, jointId, purpose, plan, startedAt: nowIso() });
-    revalidatePath('/', 'layout');
-    return { href: `/face/${id}` };
-  });
-}
+export const startTighteningAction = shopAction(startSchema, ({ jointId, purpose, reason }, { shop, now, nowIso }) => {
+  const joint = jointNamed(shop, jointId);
+  const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
+  assertGate(gate, purpose);
+  const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
+  const plan = planOfJoint(jointInputs(shop, joint, now), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
+  const stops = plan.guards.filter((guard) => guard.severity === 'stop');
+  const offScale = stops.find((guard) => guard.code === 'off-scale');
+  if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');
+  if (stops.length > 0 && !reason)
+    throw new DomainError(
+      'needs-reason',
+      `This stands against it: ${stops.map((guard) => guard.message).join(' ')} Write down why it is pulled all the same.`,
+      'reason',
+    );
+  const id = nanoid(12);
+  shop.tightenings.start({ id, jointId, purpose, plan, startedAt: nowIso });
+  return { href: `/face/${id}` };
+});

@@ -22,47 +22,46 @@ import { SourcesFold } from './sources-fold';
 import { SpreadFold } from './spread-fold';
 import { StartControls } from './start-controls';
 import type { Resume } from './queries';
+import { JointConflict } from './joint-conflict';
 import { useKeptJoint } from './use-kept-joint';
 import { WrenchFold } from './wrench-fold';
 
 interface Props {
-  readonly setting: JointInputs;
+  readonly inputs: JointInputs;
   /** A going-round that was begun and can be gone on with. */
   readonly resume?: Resume;
   /** True where it is tight at its final figure already. */
   readonly tight: boolean;
-  readonly standing: string;
-  readonly speaking: readonly RankedLeaf[];
+  readonly status: string;
+  readonly ranked: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
   /** What the engine’s fits say to closing it up. */
   readonly against: readonly Guard[];
   readonly stretch: { readonly href: string; readonly line: string };
 }
 
-function useWorked(setting: JointInputs) {
+function useWorked(inputs: JointInputs) {
   return useMemo(() => {
     try {
-      const worked = computeJoint(setting);
-      return { ok: true as const, worked, stageList: stagesOfJoint(setting, worked) };
+      const worked = computeJoint(inputs);
+      return { ok: true as const, worked, stageList: stagesOfJoint(inputs, worked) };
     } catch (error) {
       if (isDomainError(error)) return { ok: false as const, message: error.message };
       throw error;
     }
-  }, [setting]);
+  }, [inputs]);
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointSheet({ setting, resume, tight, standing, speaking, otherLeaves, stretch, against }: Props) {
-  const { joint, change, changeDetail, problem, settled } = useKeptJoint(setting.joint);
+export function JointSheet({ inputs, resume, tight, status, ranked, otherLeaves, stretch, against }: Props) {
+  const kept = useKeptJoint(inputs.joint);
+  const { joint, change, changeDetail, settled } = kept;
   const { plain } = useFigures();
-  const { standard } = setting.joint.detail;
+  const { standard } = inputs.joint.detail;
   const reason = standard
-    ? setting.joint.originalFilmReason
-    : originalFilmReason(setting.leaf.conditionText, joint.originalFilm, setting.shelves.practice);
-  const now = useMemo(
-    () => ({ ...setting, joint: { ...joint, originalFilmReason: reason } }),
-    [setting, joint, reason],
-  );
+    ? inputs.joint.originalFilmReason
+    : originalFilmReason(inputs.leaf.conditionText, joint.originalFilm, inputs.shelves.practice);
+  const now = useMemo(() => ({ ...inputs, joint: { ...joint, originalFilmReason: reason } }), [inputs, joint, reason]);
   const found = useWorked(now);
   const worked = found.ok ? found.worked : undefined;
   const filmRung = worked?.ladder.rungs.find((rung) => rung.id === 'film');
@@ -72,7 +71,7 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
   return (
     <Screen
       title={joint.name}
-      lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${standing}`}
+      lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${status}`}
       aside={
         <StartControls
           joint={joint}
@@ -85,14 +84,15 @@ export function JointSheet({ setting, resume, tight, standing, speaking, otherLe
         />
       }
     >
-      {problem && <Notice kind="stop">{problem}</Notice>}
+      {kept.problem && <Notice kind="stop">{kept.problem}</Notice>}
+      {kept.conflict && <JointConflict kept={kept} conflict={kept.conflict} shelves={inputs.shelves} />}
       {!found.ok && <Notice kind="stop">{found.message}</Notice>}
       <HydrationGate>
         {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
         {worked && <GuardList guards={[...against, ...worked.guards]} />}
         <SourcesFold
           joint={joint}
-          speaking={speaking}
+          ranked={ranked}
           otherLeaves={otherLeaves}
           settled={settled}
           onDetail={changeDetail}

@@ -23,7 +23,7 @@ export interface JointSummary {
   readonly unit: TorqueUnit;
   readonly target_Nm: number;
   readonly film: string;
-  readonly standing: string;
+  readonly status: string;
   readonly done: boolean;
   readonly stops: number;
   readonly asks: number;
@@ -105,7 +105,7 @@ export function JointsSheet({
                     </span>
                   </td>
                   <td data-done={joint.done || undefined} className={styles.standing}>
-                    {joint.standing}
+                    {joint.status}
                     {joint.stops > 0 && (
                       <span className={styles.stops}>
                         ▲ {joint.stops === 1 ? 'Something stands' : `${joint.stops} things stand`} against it.

@@ -39,7 +39,7 @@ const FROM_SHELF = 'shelf';
 function FilmControl({ setting: { joint, shelves }, onChange, onDetail }: Omit<ControlProps, 'rung' | 'worked'>) {
   const films = shelves.films.map((film) => ({
     value: film.id,
-    label: film.standing === 'own' ? `${film.name} (own)` : film.name,
+    label: film.provenance === 'own' ? `${film.name} (own)` : film.name,
   }));
   return (
     <span className={styles.films}>

@@ -1,59 +1,37 @@
-import { engineState, jointState } from '@/db/reads/engine-state';
-import { sameSubject, rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
 import type { Guard } from '@/core/joint';
-import { fitsOfEngine } from '@/db/reads/fits-of-engine';
-import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
-import { jointInputs } from '@/db/reads/joint-inputs';
-import type { JointInputs } from '@/model/joint/joint-inputs';
-import { filmsName, computeJoint } from '@/model/joint/joint-result';
-import type { Leaf } from '@/model/book/leaf';
-import type { Engine } from '@/model/engine/engine';
-import type { Joint } from '@/model/joint/joint';
 import type { Shop } from '@/db/shop';
+import { currentLeaves } from '@/model/book/current-leaves';
+import type { Leaf } from '@/model/book/leaf';
+import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
+import { engineStateOf, fitsOf, inputsOf, jointStateOf, type EngineRows } from '@/model/engine/engine-rows';
+import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { computeJoint, filmsName } from '@/model/joint/joint-result';
+import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import type { JointSummary } from './joints-sheet';
-
-function standingLeaves(shop: Shop, engineId: string): readonly Leaf[] {
-  const leaves = shop.book.leaves(engineId);
-  const replaced = new Set(leaves.map((leaf) => leaf.replacesId));
-  return leaves.filter((leaf) => !replaced.has(leaf.id));
-}
-
-/** The leaves that stand and give a torque. */
-export const torqueLeaves = (shop: Shop, engineId: string): readonly Leaf[] =>
-  standingLeaves(shop, engineId).filter(({ kind }) => kind === 'torque' || kind === 'lever-pull');
-
-/** Every leaf that speaks of a joint: under the same subject, or said to. */
-export function leavesOfJoint(shop: Shop, joint: Joint): readonly Leaf[] {
-  const own = shop.book.findLeaf(joint.leafId);
-  return standingLeaves(shop, joint.engineId).filter(
-    (leaf) =>
-      leaf.id === joint.leafId ||
-      joint.detail.alsoLeaves.includes(leaf.id) ||
-      (own !== undefined && sameSubject(leaf.subject, own.subject)),
-  );
-}
+import { leavesOfJoint } from './leaves-of-joint';
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
-export function jointSummaries(shop: Shop, engine: Engine, now: number): readonly JointSummary[] {
-  const { joints, fits } = engineState(shop, engine);
-  return joints.map((standing) => {
-    const { joint } = standing;
+export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] {
+  const { joints, fits } = engineStateOf(rows);
+  return joints.map((state) => {
+    const { joint } = state;
     const gate = gateOf(fits, joint.id);
-    const setting = jointInputs(shop, joint, now);
-    const { ladder, wrench, guards } = computeJoint(setting);
+    const inputs = inputsOf(rows, joint, shelves, now);
+    const { ladder, wrench, guards } = computeJoint(inputs);
     return {
       id: joint.id,
       name: joint.name,
-      printed: setting.leaf.printedText,
+      printed: inputs.leaf.printedText,
       thread: joint.detail.today?.thread ?? joint.thread,
       fasteners: joint.fasteners,
       setting: ladder.setting.rounded,
       unit: wrench.unit,
       target_Nm: ladder.target_Nm,
-      film: filmsName(setting),
-      standing: `${tighteningLine(standing, now)} ${retorqueLine(standing, now)}`,
-      done: standing.final?.standing.complete ?? false,
+      film: filmsName(inputs),
+      status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}`,
+      done: state.final?.state.complete ?? false,
       filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
       stops: guards.filter((guard) => guard.severity === 'stop').length + gate.held.length,
       asks: guards.filter((guard) => guard.severity === 'ask').length + gate.asks.length,
@@ -67,10 +45,10 @@ export interface Resume {
 }
 
 export interface JointPage {
-  readonly setting: JointInputs;
-  readonly standing: string;
+  readonly inputs: JointInputs;
+  readonly status: string;
   readonly tight: boolean;
-  readonly speaking: readonly RankedLeaf[];
+  readonly ranked: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
@@ -78,28 +56,37 @@ export interface JointPage {
   readonly against: readonly Guard[];
 }
 
-/** One joint with everything its sheet needs. */
-export function jointPage(shop: Shop, engine: Engine, jointId: string, now: number): JointPage | undefined {
-  const joint = shop.joints.find(jointId);
-  if (joint?.engineId !== engine.id) return undefined;
-  const standing = jointState(shop, engine, joint);
-  const line = tighteningLine(standing, now);
-  const { final } = standing;
-  const half = final && !final.standing.complete;
-  const leaves = leavesOfJoint(shop, joint);
-  const spoken = new Set(leaves.map((leaf) => leaf.id));
-  const sets = shop.bolts.ofJoint(joint.id).length;
+const setsLine = (sets: number) =>
+  sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`;
+
+/** One joint with everything its sheet needs, in one query beside the engine's rows and the shelves. */
+export function jointPage(
+  shop: Shop,
+  rows: EngineRows,
+  shelves: Shelves,
+  jointId: string,
+  now: number,
+): JointPage | undefined {
+  const joint = rows.joints.find(({ id }) => id === jointId);
+  if (!joint) return undefined;
+  const { engine, leaves, sources } = rows;
+  const state = jointStateOf(rows, joint);
+  const line = tighteningLine(state, now);
+  const { final } = state;
+  const half = final && !final.state.complete;
+  const speaking = leavesOfJoint(leaves, joint);
+  const spoken = new Set(speaking.map((leaf) => leaf.id));
   return {
-    setting: jointInputs(shop, joint, now),
-    standing: `${line} ${retorqueLine(standing, now)}`,
-    tight: final?.standing.complete ?? false,
-    speaking: rankedLeaves(leaves, shop.book.sources(engine.id), engine),
-    otherLeaves: standingLeaves(shop, engine.id).filter((leaf) => !spoken.has(leaf.id)),
+    inputs: inputsOf(rows, joint, shelves, now),
+    status: `${line} ${retorqueLine(state, now)}`,
+    tight: final?.state.complete ?? false,
+    ranked: rankedLeaves(speaking, sources, engine),
+    otherLeaves: currentLeaves(leaves).filter((leaf) => !spoken.has(leaf.id)),
     stretch: {
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
-      line: sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`,
+      line: setsLine(shop.bolts.ofJoint(joint.id).length),
     },
-    against: guardsOfGate(gateOf(fitsOfEngine(shop, engine.id), joint.id)),
+    against: guardsOfGate(gateOf(fitsOf(rows), joint.id)),
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

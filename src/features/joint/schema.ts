@@ -12,10 +12,9 @@ import {
 } from '@/core/tightening';
 import { CHOSEN_PURPOSES, type ChosenPurpose } from '@/model/joint/tightening';
 import type { Joint } from '@/model/joint/joint';
-import { detailSchema } from '@/model/joint/joint-detail-schema';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import { DETAIL_PARTS } from '@/model/joint/joint-detail-schema';
 
-/** What a person sets of a joint. */
-export type JointFields = Omit<Joint, 'createdAt'>;
 export type NewJointFields = Pick<
   Joint,
   | 'engineId'
@@ -65,18 +64,43 @@ const fields = {
 
 export const newJointSchema = Joi.object<NewJointFields>(fields);
 
-export const jointSchema = Joi.object<JointFields>({
-  ...fields,
+/** What may be changed of a joint one at a time; the rest follows from it. */
+export type JointChange = Partial<
+  Omit<Joint, 'id' | 'engineId' | 'leafId' | 'originalFilmReason' | 'detail' | 'version' | 'createdAt'>
+>;
+
+/** A change of a joint: only what is changed, with the version that it was read at. */
+export interface AlteredJoint {
+  readonly id: string;
+  readonly version: number;
+  readonly change: JointChange;
+  readonly detail: Partial<JointDetail>;
+}
+
+/** Any of the parts by itself, each as strictly as in the whole. */
+const anyOf = <Parts extends object>(parts: Joi.SchemaMap<Parts>): Joi.ObjectSchema<Partial<Parts>> =>
+  Joi.object(
+    Object.fromEntries(Object.entries(parts).map(([key, part]) => [key, (part as Joi.AnySchema).optional()])),
+  ).default({}) as Joi.ObjectSchema<Partial<Parts>>;
+
+const { engineId: _engine, leafId: _leaf, ...ownFields } = fields;
+
+const changes = anyOf<Required<JointChange>>({
+  ...ownFields,
+  rangeSchool: oneOf(RANGE_SCHOOLS),
+  stageScheme: scheme,
+  unitOfWork: oneOf(UNITS_OF_WORK),
+  wrenchId: Joi.string().messages({ 'string.empty': 'Choose the wrench.' }),
+  bearingOuter_mm: Joi.number().positive().max(200).label('the outside of the face'),
+  bearingInner_mm: Joi.number().positive().max(200).label('the hole of the face'),
+  bearingMeasured: Joi.boolean(),
+});
+
+export const jointSchema = Joi.object<AlteredJoint>({
   id: Joi.string().required(),
-  rangeSchool: oneOf(RANGE_SCHOOLS).required(),
-  stageScheme: scheme.required(),
-  unitOfWork: oneOf(UNITS_OF_WORK).required(),
-  wrenchId: Joi.string().required().messages({ 'string.empty': 'Choose the wrench.' }),
-  bearingOuter_mm: Joi.number().positive().max(200).required().label('the outside of the face'),
-  bearingInner_mm: Joi.number().positive().max(200).required().label('the hole of the face'),
-  bearingMeasured: Joi.boolean().required(),
-  originalFilmReason: Joi.string().max(200).required(),
-  detail: detailSchema.required(),
+  version: Joi.number().integer().min(1).required(),
+  change: changes,
+  detail: anyOf<JointDetail>(DETAIL_PARTS),
 });
 
 /** A joint that no page mentions: its figure comes from size, grade, film, parent metal and engagement. */
@@ -113,8 +137,14 @@ export const startSchema = Joi.object<{ jointId: string; purpose: ChosenPurpose;
   reason: Joi.string().trim().max(1000).allow('').default(''),
 });
 
-export const chooseLeafSchema = Joi.object<{ jointId: string; leafId: string; reason: string | null }>({
+export const chooseLeafSchema = Joi.object<{
+  jointId: string;
+  version: number;
+  leafId: string;
+  reason: string | null;
+}>({
   jointId: Joi.string().required(),
+  version: Joi.number().integer().min(1).required(),
   leafId: Joi.string().required(),
   reason: Joi.string().trim().max(400).allow(null).default(null),
 });

@@ -1,7 +1,6 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { kindWords, type RankedLeaf } from '@/model/book/source-precedence';
 import { sourceLine } from '@/model/joint/joint-ladder';
@@ -18,7 +17,7 @@ import styles from './sources-fold.module.css';
 
 interface Props {
   readonly joint: Joint;
-  readonly speaking: readonly RankedLeaf[];
+  readonly ranked: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
   readonly settled: () => Promise<unknown>;
   readonly onDetail: (part: Partial<JointDetail>) => void;
@@ -27,26 +26,24 @@ interface Props {
 const givesTorque = ({ kind }: Leaf) => kind === 'torque' || kind === 'lever-pull';
 
 /** Every leaf that speaks of this joint, which one governs this engine and why, and by how much the others differ. */
-export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }: Props) {
-  const router = useRouter();
+export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: Props) {
   const { significant } = useFigures();
   const [pending, startTransition] = useTransition();
   const [wanted, setWanted] = useState<RankedLeaf>();
   const [reason, setReason] = useState('');
   const [refusal, setRefusal] = useState<string>();
-  const governing = speaking.find((one) => one.governs);
-  const used = speaking.find((one) => one.leaf.id === joint.leafId);
+  const governing = ranked.find((one) => one.governs);
+  const used = ranked.find((one) => one.leaf.id === joint.leafId);
   const take = (leafId: string, why: string | null) =>
     startTransition(async () => {
       await settled();
-      const outcome = await send(chooseLeafAction, { jointId: joint.id, leafId, reason: why });
+      const outcome = await send(chooseLeafAction, { jointId: joint.id, version: joint.version, leafId, reason: why });
       setRefusal(outcome.ok ? undefined : outcome.error.message);
       if (!outcome.ok) return;
       setWanted(undefined);
-      router.refresh();
     });
   const choose = (one: RankedLeaf) => (one.governs ? take(one.leaf.id, null) : setWanted(one));
-  const others = speaking.length - 1;
+  const others = ranked.length - 1;
   const line = used
     ? `${sourceLine(used.source)}, p. ${used.leaf.page}${others > 0 ? `; ${others} more ${others === 1 ? 'speaks' : 'speak'} of it` : ''}`
     : 'its leaf';
@@ -60,7 +57,7 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
         <Notice kind="wait">A lower-ranked leaf is used: {joint.detail.leafReason ?? 'no reason was given.'}</Notice>
       )}
       <ul className={styles.leaves}>
-        {speaking.map((one) => (
+        {ranked.map((one) => (
           <li key={one.leaf.id} className={styles.leaf} data-governs={one.governs || undefined}>
             <span>
               <span className="printed">“{one.leaf.printedText}”</span>{' '}
@@ -117,7 +114,6 @@ export function SourcesFold({ joint, speaking, otherLeaves, settled, onDetail }:
             const id = event.currentTarget.value;
             if (!id) return;
             onDetail({ alsoLeaves: [...joint.detail.alsoLeaves, id] });
-            void settled().then(() => router.refresh());
           }}
           maw={520}
         />

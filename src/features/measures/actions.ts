@@ -1,25 +1,29 @@
 'use server';
 
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
+import { holdingOf, type EngineMeasure } from '@/model/engine/engine-measure';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
-import type { EngineMeasure } from '@/model/engine/engine-measure';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
-import { keptSheetSchema } from './schema';
+import { StaleWrite, differencesOf, sayBy } from '@/model/stale';
+import { engineOf, shopAction } from '@/server/shop-action';
+import { keptMeasureSchema } from './schema';
 
-/** Keeps a sheet of the whole engine; the earlier one stays beneath. */
-export async function keepSheetAction(input: unknown) {
-  return runAction(keptSheetSchema, input, async ({ engineId, kind, body }) => {
-    const shop = await currentShop();
-    if (!shop.engines.find(engineId))
-      throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-    const checked = MEASURE_SCHEMAS[kind].validate(body, { stripUnknown: true });
-    if (checked.error) throw new DomainError('bad-field', checked.error.message.replaceAll('"', ''), 'body');
-    shop.measures.add({ id: nanoid(10), engineId, kind, body: checked.value as EngineMeasure['body'], at: nowIso() });
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+/** Keeps a measure of the whole engine; the earlier one stays beneath, and the sender has to have seen it. */
+export const keepMeasureAction = shopAction(keptMeasureSchema, ({ engineId, kind, body, basedOn }, bench) => {
+  const { shop, nowIso } = bench;
+  engineOf(bench, engineId);
+  const checked = MEASURE_SCHEMAS[kind].validate(body, { stripUnknown: true });
+  if (checked.error) throw new DomainError('bad-field', checked.error.message.replaceAll('"', ''), 'body');
+  const measure = { id: nanoid(10), engineId, kind, body: checked.value as EngineMeasure['body'], at: nowIso };
+  const holding = holdingOf(shop.measures.all(engineId), measure);
+  if ((holding?.id ?? null) !== basedOn && holding) {
+    const differences = differencesOf(holding.body, measure.body, sayBy({}));
+    const words = differences.map(({ field, onDisk, sent }) => `${field}: on disk “${onDisk}”, here “${sent}”`);
+    throw new StaleWrite(
+      `This sheet was kept anew in another window or on another device since it was opened here. Nothing was written. ${words.join('; ')}`,
+      { version: 0, differences, current: holding },
+    );
+  }
+  shop.measures.add(measure);
+  return { id: measure.id };
+});

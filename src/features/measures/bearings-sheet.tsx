@@ -5,7 +5,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { bearingSize } from '@/core/fits';
 import { readLength } from '@/core/print';
 import { isDomainError } from '@/core/units';
-import type { EngineMeasures } from '@/model/engine/engine-measure';
+import type { EngineMeasure, EngineMeasures } from '@/model/engine/engine-measure';
 import { useLengths } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
@@ -13,7 +13,7 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
-import { KeepSheet } from './kept-measure';
+import { KeepMeasure } from './kept-measure';
 import { workingOfBearings } from './measure-working';
 import styles from './measures.module.css';
 
@@ -82,15 +82,16 @@ const USUAL = ['Main bearings', 'Big ends'];
 function SizePart({
   engineId,
   name,
-  kept,
+  measure,
   which,
 }: {
   readonly engineId: string;
   readonly name: string;
-  readonly kept?: Bearings;
+  readonly measure?: EngineMeasure<'bearings'>;
   readonly which: ReactNode;
 }) {
   const { size, gap, inch } = useLengths();
+  const kept = measure?.body;
   const [v, setV] = useState<Sizes>(
     kept ?? {
       journal_mm: null,
@@ -212,12 +213,13 @@ function SizePart({
         <Button onClick={() => setShells((before) => [...before, { upper: '', lower: '' }])}>Another bearing</Button>
         {shells.length > 1 && <Button onClick={() => setShells((before) => before.slice(0, -1))}>One less</Button>}
       </p>
-      <KeepSheet engineId={engineId} kind="bearings" body={body} words="Keep the sizes" />
+      <KeepMeasure engineId={engineId} kind="bearings" basedOn={measure?.id} body={body} words="Keep the sizes" />
     </Section>
   );
 }
 
-function MarksPart({ engineId, kept }: { readonly engineId: string; readonly kept?: Marks }) {
+function MarksPart({ engineId, measure }: { readonly engineId: string; readonly measure?: EngineMeasure<'marks'> }) {
+  const kept = measure?.body;
   const [pairs, setPairs] = useState<Marks['pairs']>(kept?.pairs ?? [{ place: 'Rod 1', one: '', other: '' }]);
   const set = (at: number, part: Partial<Marks['pairs'][number]>) =>
     setPairs((before) => before.map((pair, i) => (i === at ? { ...pair, ...part } : pair)));
@@ -259,7 +261,13 @@ function MarksPart({ engineId, kept }: { readonly engineId: string; readonly kep
         </Button>
         {pairs.length > 1 && <Button onClick={() => setPairs((before) => before.slice(0, -1))}>One less</Button>}
       </p>
-      <KeepSheet engineId={engineId} kind="marks" body={isWhole ? { pairs } : undefined} words="Keep the marks" />
+      <KeepMeasure
+        engineId={engineId}
+        kind="marks"
+        basedOn={measure?.id}
+        body={isWhole ? { pairs } : undefined}
+        words="Keep the marks"
+      />
     </Section>
   );
 }
@@ -271,11 +279,11 @@ export function BearingsSheet({
   marks,
 }: {
   readonly engineId: string;
-  readonly bearings: readonly Bearings[];
-  readonly marks?: Marks;
+  readonly bearings: readonly EngineMeasure<'bearings'>[];
+  readonly marks?: EngineMeasure<'marks'>;
 }) {
-  const [name, setName] = useState(bearings[0]?.name ?? 'Main bearings');
-  const names = [...new Set([...bearings.map((one) => one.name), ...USUAL])];
+  const [name, setName] = useState(bearings[0]?.body.name ?? 'Main bearings');
+  const names = [...new Set([...bearings.map(({ body }) => body.name), ...USUAL])];
   const which = (
     <NativeSelect
       label="Which bearings"
@@ -291,10 +299,10 @@ export function BearingsSheet({
           key={name}
           engineId={engineId}
           name={name}
-          kept={bearings.find((one) => one.name === name)}
+          measure={bearings.find(({ body }) => body.name === name)}
           which={which}
         />
-        <MarksPart engineId={engineId} kept={marks} />
+        <MarksPart engineId={engineId} measure={marks} />
       </HydrationGate>
     </Screen>
   );

@@ -1,46 +1,47 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
+import { Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Notice } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
-import { keepSheetAction } from './actions';
+import { useAct } from '@/interface/parts/use-act';
+import { keepMeasureAction } from './actions';
 
 interface Props<K extends MeasureKind> {
   readonly engineId: string;
   readonly kind: K;
   /** Undefined while something is still to be given. */
   readonly body: EngineMeasures[K] | undefined;
+  /** The measure that held when the sheet was opened, so that one kept elsewhere since is not passed over. */
+  readonly basedOn: string | undefined;
   readonly words?: string;
 }
 
-/** The key that keeps a sheet, and what was said to it. */
-export function KeepSheet<K extends MeasureKind>({ engineId, kind, body, words = 'Keep it' }: Props<K>) {
-  const router = useRouter();
-  const [said, setSaid] = useState<{ readonly ok: boolean; readonly words: string }>();
-  const [pending, startTransition] = useTransition();
-  const keep = () =>
-    startTransition(async () => {
-      const outcome = await send(keepSheetAction, { engineId, kind, body });
-      setSaid(outcome.ok ? { ok: true, words: 'Kept.' } : { ok: false, words: outcome.error.message });
-      router.refresh();
-    });
+/** The key that keeps a measure of the engine, and what was said to it. */
+export function KeepMeasure<K extends MeasureKind>({ engineId, kind, body, basedOn, words = 'Keep it' }: Props<K>) {
+  const [kept, setKept] = useState<string>();
+  const { act, pending, problem } = useAct();
+  const seen = kept ?? basedOn ?? null;
+  const keep = (over: string | null) =>
+    act(
+      () => keepMeasureAction({ engineId, kind, body, basedOn: over }),
+      ({ id }) => setKept(id),
+    );
+  const onDisk = problem?.stale?.current as { readonly id: string } | undefined;
   return (
     <>
       <p className={form.acts}>
-        <Button rank="main" onClick={keep} disabled={pending || body === undefined}>
+        <Button rank="main" onClick={() => keep(seen)} disabled={pending || body === undefined}>
           {words}
         </Button>
-        {said?.ok && (
+        {kept !== undefined && !problem && !pending && (
           <span className="soft" role="status">
-            {said.words}
+            Kept.
           </span>
         )}
       </p>
-      {said && !said.ok && <Notice kind="stop">{said.words}</Notice>}
+      <Refusal problem={problem && { ...problem, ...(onDisk && { overrule: () => keep(onDisk.id) }) }} />
     </>
   );
 }

@@ -21,16 +21,16 @@ const SHEETS: readonly {
 ];
 
 /** The sheets that are of the whole engine, with when each was last kept. */
-export const SheetLinks = ({
+export const MeasureLinks = ({
   engineId,
-  sheets,
+  measures,
 }: {
   readonly engineId: string;
-  readonly sheets: readonly EngineMeasure[];
+  readonly measures: readonly EngineMeasure[];
 }) => (
   <ul className={styles.links}>
     {SHEETS.map(({ path, kinds, name, says }) => {
-      const last = sheets.findLast(({ kind }) => kinds.includes(kind));
+      const last = measures.findLast(({ kind }) => kinds.includes(kind));
       return (
         <li key={path} className={styles.link}>
           <Link href={`/engines/${engineId}/fits/${path}`}>{name}</Link>

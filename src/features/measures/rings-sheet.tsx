@@ -4,14 +4,14 @@ import { clockingDoubts, evenClocking, GAP_MARKS, type GapMark } from '@/core/fi
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { EngineMeasures } from '@/model/engine/engine-measure';
+import type { EngineMeasure, EngineMeasures } from '@/model/engine/engine-measure';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { ClockingDrawing } from './clocking-drawing';
-import { KeepSheet } from './kept-measure';
+import { KeepMeasure } from './kept-measure';
 import styles from './measures.module.css';
 
 type Clocking = EngineMeasures['clocking'];
@@ -46,7 +46,14 @@ const ABOUT = {
 } as const;
 
 /** Where the ring gaps lie, drawn from above, and what stands against it. */
-export function RingsSheet({ engineId, kept }: { readonly engineId: string; readonly kept?: Clocking }) {
+export function RingsSheet({
+  engineId,
+  kept: measure,
+}: {
+  readonly engineId: string;
+  readonly kept?: EngineMeasure<'clocking'>;
+}) {
+  const kept = measure?.body;
   const [marks, setMarks] = useState<readonly MarkFields[]>(
     kept?.marks.map(({ name, at_deg, kind }) => ({ name, deg: String(at_deg), kind })) ?? START,
   );
@@ -149,7 +156,12 @@ export function RingsSheet({ engineId, kept }: { readonly engineId: string; read
             {doubt.message}
           </Notice>
         ))}
-        <KeepSheet engineId={engineId} kind="clocking" body={isWhole ? { ...input, note } : undefined} />
+        <KeepMeasure
+          engineId={engineId}
+          kind="clocking"
+          basedOn={measure?.id}
+          body={isWhole ? { ...input, note } : undefined}
+        />
       </HydrationGate>
     </Screen>
   );

@@ -3,14 +3,14 @@
 import { useMemo, useState } from 'react';
 import { compression, displacement } from '@/core/fits';
 import { isDomainError } from '@/core/units';
-import type { EngineMeasures } from '@/model/engine/engine-measure';
+import type { EngineMeasure, EngineMeasures } from '@/model/engine/engine-measure';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
-import { KeepSheet } from './kept-measure';
+import { KeepMeasure } from './kept-measure';
 import { workingOfVolumes, type VolumesGiven } from './measure-working';
 import styles from './measures.module.css';
 
@@ -61,7 +61,14 @@ const EMPTY: Fields = {
 };
 
 /** Displacement and compression, with the overbore, as measured. */
-export function VolumesSheet({ engineId, kept }: { readonly engineId: string; readonly kept?: Volumes }) {
+export function VolumesSheet({
+  engineId,
+  kept: measure,
+}: {
+  readonly engineId: string;
+  readonly kept?: EngineMeasure<'volumes'>;
+}) {
+  const kept = measure?.body;
   const { significant } = useFigures();
   const [v, setV] = useState<Fields>({ ...EMPTY, ...kept });
   const set = (name: keyof Fields) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
@@ -142,7 +149,7 @@ export function VolumesSheet({ engineId, kept }: { readonly engineId: string; re
             )}
           </dl>
         )}
-        <KeepSheet engineId={engineId} kind="volumes" body={found.ok ? bodyOf(v) : undefined} />
+        <KeepMeasure engineId={engineId} kind="volumes" basedOn={measure?.id} body={found.ok ? bodyOf(v) : undefined} />
       </HydrationGate>
     </Screen>
   );

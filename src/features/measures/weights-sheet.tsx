@@ -1,6 +1,6 @@
 'use client';
 
-import { type EngineMeasures, WEIGHED_KINDS } from '@/model/engine/engine-measure';
+import { WEIGHED_KINDS, type EngineMeasure, type EngineMeasures } from '@/model/engine/engine-measure';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -20,7 +20,7 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Section, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
-import { KeepSheet } from './kept-measure';
+import { KeepMeasure } from './kept-measure';
 import { workingOfWeights } from './measure-working';
 import styles from './measures.module.css';
 
@@ -43,12 +43,13 @@ const SETS: readonly Pick<Weights, 'name' | 'what'>[] = [
 interface SetProps {
   readonly engineId: string;
   readonly set: Pick<Weights, 'name' | 'what'>;
-  readonly kept?: Weights;
+  readonly measure?: EngineMeasure<'weights'>;
   /** Chooses which set is looked at. */
   readonly which: ReactNode;
 }
 
-function WeighedSet({ engineId, set, kept, which }: SetProps) {
+function WeighedSet({ engineId, set, measure, which }: SetProps) {
+  const kept = measure?.body;
   const { significant } = useFigures();
   const [what, setWhat] = useState(set.what);
   const [name, setName] = useState(set.name);
@@ -165,7 +166,7 @@ function WeighedSet({ engineId, set, kept, which }: SetProps) {
           </span>
         )}
       </p>
-      <KeepSheet engineId={engineId} kind="weights" body={body} words="Keep the weights" />
+      <KeepMeasure engineId={engineId} kind="weights" basedOn={measure?.id} body={body} words="Keep the weights" />
     </Section>
   );
 }
@@ -182,7 +183,14 @@ const NO_PLANES: readonly PlaneFields[] = [
   { name: 'Rear', before: null, after: null, allowed: null },
 ];
 
-function BalancePart({ engineId, kept }: { readonly engineId: string; readonly kept?: Balance }) {
+function BalancePart({
+  engineId,
+  measure,
+}: {
+  readonly engineId: string;
+  readonly measure?: EngineMeasure<'balance'>;
+}) {
+  const kept = measure?.body;
   const { significant } = useFigures();
   const [report, setReport] = useState(kept?.report ?? '');
   const [unit, setUnit] = useState<ImbalanceUnit>(kept?.unit ?? 'g·mm');
@@ -264,9 +272,10 @@ function BalancePart({ engineId, kept }: { readonly engineId: string; readonly k
           </div>
         );
       })}
-      <KeepSheet
+      <KeepMeasure
         engineId={engineId}
         kind="balance"
+        basedOn={measure?.id}
         body={found ? { report, unit, planes: given } : undefined}
         words="Keep the report"
       />
@@ -281,12 +290,12 @@ export function WeightsSheet({
   balance,
 }: {
   readonly engineId: string;
-  readonly weights: readonly Weights[];
-  readonly balance?: Balance;
+  readonly weights: readonly EngineMeasure<'weights'>[];
+  readonly balance?: EngineMeasure<'balance'>;
 }) {
   const sets = [
-    ...weights,
-    ...SETS.filter(({ name }) => !weights.some((one) => one.name === name)),
+    ...weights.map(({ body }) => body),
+    ...SETS.filter(({ name }) => !weights.some(({ body }) => body.name === name)),
     { name: '', what: 'pieces' as const },
   ];
   const [name, setName] = useState(sets[0]?.name ?? '');
@@ -299,7 +308,7 @@ export function WeightsSheet({
           key={name}
           engineId={engineId}
           set={set}
-          kept={weights.find((one) => one.name === name)}
+          measure={weights.find(({ body }) => body.name === name)}
           which={
             <NativeSelect
               label="Which set"
@@ -309,7 +318,7 @@ export function WeightsSheet({
             />
           }
         />
-        <BalancePart engineId={engineId} kept={balance} />
+        <BalancePart engineId={engineId} measure={balance} />
       </HydrationGate>
     </Screen>
   );

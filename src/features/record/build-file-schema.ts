@@ -1,3 +1,5 @@
+import { DomainError, TORQUE_UNITS } from '@/core/units';
+import { liftBuildFile } from './lift-build-file';
 import { oneOf } from '@/model/one-of';
 import { METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
@@ -17,7 +19,6 @@ import {
 import { RANGE_SCHOOLS } from '@/core/joint';
 import { HEAD_METALS, RETORQUE_SCHOOLS } from '@/core/heat';
 import Joi from 'joi';
-import { TORQUE_UNITS } from '@/core/units';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
@@ -50,6 +51,7 @@ const engine = Joi.object({
   blockMetal: metal,
   preferredUnit: unit,
   practice: Joi.object().pattern(Joi.string().max(40), Joi.string().max(40)).default({}),
+  version: Joi.number().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -67,6 +69,7 @@ const source = Joi.object({
   fromNumber: Joi.string().allow('').default(''),
   toNumber: Joi.string().allow('').default(''),
   supersedesId: Joi.string().allow(null).default(null),
+  version: Joi.number().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -81,7 +84,15 @@ const leaf = Joi.object({
   kind: Joi.string()
     .valid(...LEAF_KINDS)
     .required(),
-  readingIndex: Joi.number().integer().min(0).required(),
+  figure: Joi.object({
+    unit: Joi.string().max(20),
+    printedMin: number,
+    printedMax: number,
+    force: Joi.object({ unit: text, min: number, max: number }),
+    lever: Joi.object({ unit: text, length: number }),
+  })
+    .allow(null)
+    .required(),
   min_Nm: numberOrNone,
   max_Nm: numberOrNone,
   min_deg: numberOrNone,
@@ -105,6 +116,7 @@ const wrench = Joi.object({
     .items(Joi.object({ set: number, true: number }))
     .default([]),
   checkedAt: Joi.string().isoDate().allow(null).default(null),
+  version: Joi.number().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -130,6 +142,7 @@ const joint = Joi.object({
   wrenchId: id,
   retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
   detail: detailSchema.default(PLAIN_DETAIL),
+  version: Joi.number().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -187,7 +200,7 @@ const plan = Joi.object({
     band: Joi.object().required(),
     notes: list(Joi.object()),
   }).required(),
-  guards: Joi.array().items(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
+  guards: list(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
   reason: Joi.string().allow('').max(1000),
   care: oneOf(CARES),
   act: oneOf(PULL_ACTS).required(),
@@ -276,11 +289,16 @@ const fit = Joi.object({
     }),
     expansion: Joi.object({ journal: number, bore: number }),
   }).required(),
+  version: Joi.number().integer().min(1).default(1),
   createdAt: time,
   lines: list(
     Joi.alternatives(
       ...Object.entries(LINE_SCHEMAS).map(([kind, schema]) =>
-        schema.keys({ kind: Joi.string().valid(kind).required() }),
+        schema.keys({
+          kind: Joi.string().valid(kind).required(),
+          at: time,
+          recordedAt: Joi.string().isoDate(),
+        }),
       ),
     ),
   ),
@@ -292,6 +310,7 @@ const shim = Joi.object({
   thickness_mm: number,
   typed: text,
   count: Joi.number().integer().min(0).required(),
+  version: Joi.number().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -320,7 +339,7 @@ export const buildFileSchema = Joi.object<BuildFile>({
     thread: shelfRows('thread'),
   }).default({ film: [], grade: [], metal: [], thread: [] }),
   fits: Joi.array().items(fit).default([]),
-  sheets: Joi.array()
+  measures: Joi.array()
     .items(
       ...Object.entries(MEASURE_SCHEMAS).map(([kind, body]) =>
         Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }),
@@ -330,3 +349,24 @@ export const buildFileSchema = Joi.object<BuildFile>({
   shims: Joi.array().items(shim).default([]),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 });
+
+const MAX_CHARACTERS = 50_000_000;
+
+export const textSchema = Joi.object<{ text: string }>({ text: Joi.string().max(MAX_CHARACTERS).required() });
+
+/** Reads the text of a build file of any version. @throws DomainError bad-json, bad-field */
+export function parseBuildFile(text: string): BuildFile {
+  let body: unknown;
+  try {
+    body = JSON.parse(text);
+  } catch {
+    throw new DomainError('bad-json', 'The file is not JSON, so it is no build file. Nothing was changed.');
+  }
+  const checked = buildFileSchema.validate(liftBuildFile(body), { stripUnknown: true });
+  if (checked.error)
+    throw new DomainError(
+      'bad-field',
+      `The build file cannot be read: ${checked.error.message.replace(/"/g, '')}. Nothing was changed.`,
+    );
+  return checked.value;
+}

@@ -3,7 +3,7 @@ import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import type { Engine } from '@/model/engine/engine';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
-import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
+import type { OwnRow, ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
@@ -12,7 +12,7 @@ import type { Wrench } from '@/model/shelf/wrench';
 import type { Shop } from '@/db/shop';
 
 export const BUILD_FORMAT = 'unhurried-spanner-build';
-export const BUILD_VERSION = 1;
+export const BUILD_VERSION = 2;
 
 /** A build, or one joint of it, in the open: everything needed to read it back into another shop. */
 export interface BuildFile {
@@ -29,7 +29,7 @@ export interface BuildFile {
   /** The shop's own rows that these joints draw on. */
   readonly shelf: { readonly [K in ShelfKind]: readonly ShelfRows[K][] };
   readonly fits: readonly (Fit & { readonly lines: readonly FitLine[] })[];
-  readonly sheets: readonly EngineMeasure[];
+  readonly measures: readonly EngineMeasure[];
   /** The drawers that the fits draw on. */
   readonly shims: readonly Shim[];
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
@@ -43,9 +43,9 @@ function withEarlier(leaves: readonly Leaf[], wanted: ReadonlySet<string>): read
 }
 
 /** Own rows that any of the joints names. */
-function used<T extends { readonly id: string }>(rows: readonly T[], joints: readonly Joint[]): readonly T[] {
+function used<K extends ShelfKind>(own: readonly OwnRow<K>[], joints: readonly Joint[]): readonly ShelfRows[K][] {
   const text = JSON.stringify(joints);
-  return rows.filter((row) => text.includes(JSON.stringify(row.id)));
+  return own.map(({ row }) => row).filter((row) => text.includes(JSON.stringify(row.id)));
 }
 
 /** Fits are of the whole engine: the file of one joint has none. */
@@ -53,15 +53,33 @@ function fitsPart(
   shop: Shop,
   engine: Engine,
   jointId: string | undefined,
-): Pick<BuildFile, 'fits' | 'sheets' | 'shims'> {
-  if (jointId !== undefined) return { fits: [], sheets: [], shims: [] };
+): Pick<BuildFile, 'fits' | 'measures' | 'shims'> {
+  if (jointId !== undefined) return { fits: [], measures: [], shims: [] };
   const lines = shop.fits.linesOfEngine(engine.id);
   const fits = shop.fits.ofEngine(engine.id).map((fit) => ({ ...fit, lines: lines.get(fit.id) ?? [] }));
   const families = new Set(fits.flatMap(({ detail }) => detail.shim?.family ?? []));
   return {
     fits,
-    sheets: shop.measures.all(engine.id),
+    measures: shop.measures.all(engine.id),
     shims: shop.shims.all().filter(({ family }) => families.has(family)),
+  };
+}
+
+/** What was done on the joints: rounds with their lines, sets of bolts with their lengths. */
+function workPart(shop: Shop, engine: Engine, joints: readonly Joint[]): Pick<BuildFile, 'tightenings' | 'boltSets'> {
+  const ids = new Set(joints.map(({ id }) => id));
+  const events = shop.tightenings.eventsOfEngine(engine.id);
+  return {
+    tightenings: shop.tightenings
+      .ofEngine(engine.id)
+      .filter(({ jointId }) => ids.has(jointId))
+      .map((tightening) => ({ ...tightening, events: events.get(tightening.id) ?? [] })),
+    boltSets: joints.flatMap((joint) => {
+      const readings = shop.bolts.readingsOfJoint(joint.id);
+      return shop.bolts
+        .ofJoint(joint.id)
+        .map((set) => ({ ...set, readings: readings.filter(({ setId }) => setId === set.id) }));
+    }),
   };
 }
 
@@ -81,14 +99,7 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
     leaves,
     wrenches: shop.wrenches.all().filter((wrench) => wrenchIds.has(wrench.id)),
     joints,
-    tightenings: joints.flatMap((joint) =>
-      shop.tightenings
-        .ofJoint(joint.id)
-        .map((tightening) => ({ ...tightening, events: shop.tightenings.events(tightening.id) })),
-    ),
-    boltSets: joints.flatMap((joint) =>
-      shop.bolts.ofJoint(joint.id).map((set) => ({ ...set, readings: shop.bolts.readings(set.id) })),
-    ),
+    ...workPart(shop, engine, joints),
     shelf: {
       film: used(shop.shelf.own('film'), joints),
       grade: used(shop.shelf.own('grade'), joints),

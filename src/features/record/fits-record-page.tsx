@@ -17,13 +17,13 @@ import styles from './fits-record-page.module.css';
 
 export interface FitsRecord {
   readonly engine: Engine;
-  readonly fits: readonly { readonly standing: FitState; readonly lines: readonly FitLine[] }[];
-  readonly sheets: readonly EngineMeasure[];
+  readonly fits: readonly { readonly state: FitState; readonly lines: readonly FitLine[] }[];
+  readonly measures: readonly EngineMeasure[];
 }
 
-function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
-  const told = useLengths(standing.kind.isSize);
-  const { fit, page } = standing;
+function FitRecord({ state, lines }: FitsRecord['fits'][number]) {
+  const told = useLengths(state.kind.isSize);
+  const { fit, page } = state;
   const decided = lines.filter(({ kind }) => !['reading', 'affirm', 'strip-in', 'strip-out', 'strike'].includes(kind));
   const readings = lines.filter((line) => line.kind === 'reading');
   const instruments = [...new Set(readings.map(({ body }) => body.instrument).filter(Boolean))];
@@ -59,7 +59,7 @@ function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
             </tr>
           </thead>
           <tbody>
-            {standing.places.map((place) => {
+            {state.places.map((place) => {
               const { figures, wanted } = place.result;
               return (
                 <tr key={place.place}>
@@ -99,7 +99,7 @@ function FitRecord({ standing, lines }: FitsRecord['fits'][number]) {
 }
 
 /** What a sheet of the whole engine came to, in sentences. */
-function useSheetWords() {
+function useMeasureWords() {
   const { significant } = useFigures();
   const words: { readonly [K in MeasureKind]: (body: EngineMeasures[K]) => string } = {
     volumes: ({
@@ -146,10 +146,10 @@ function useSheetWords() {
       `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
     marks: ({ pairs }) => `${pairs.map(({ place, one }) => `${place}: ${one}`).join(', ')}.`,
   };
-  return (sheet: EngineMeasure) => (words[sheet.kind] as (body: EngineMeasure['body']) => string)(sheet.body);
+  return (measure: EngineMeasure) => (words[measure.kind] as (body: EngineMeasure['body']) => string)(measure.body);
 }
 
-const SHEET_NAMES: Readonly<Record<MeasureKind, string>> = {
+const MEASURE_NAMES: Readonly<Record<MeasureKind, string>> = {
   volumes: 'Volumes',
   weights: 'Weights',
   balance: 'Balance',
@@ -159,8 +159,8 @@ const SHEET_NAMES: Readonly<Record<MeasureKind, string>> = {
 };
 
 /** The record of what was measured: sizes, clearances, weights, balance, volumes; to read and to print. */
-export function FitsRecordPage({ engine, fits, sheets }: FitsRecord) {
-  const tell = useSheetWords();
+export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
+  const tell = useMeasureWords();
   return (
     <Screen
       title="Fits, weights and volumes"
@@ -172,16 +172,16 @@ export function FitsRecordPage({ engine, fits, sheets }: FitsRecord) {
       }
     >
       {fits.map((one) => (
-        <FitRecord key={one.standing.fit.id} {...one} />
+        <FitRecord key={one.state.fit.id} {...one} />
       ))}
-      {sheets.length > 0 && (
+      {measures.length > 0 && (
         <Section title="Of the whole engine">
           <dl className={styles.sheets}>
-            {sheets.map((sheet) => (
-              <div key={sheet.id}>
-                <dt>{SHEET_NAMES[sheet.kind]}</dt>
+            {measures.map((measure) => (
+              <div key={measure.id}>
+                <dt>{MEASURE_NAMES[measure.kind]}</dt>
                 <dd>
-                  {tell(sheet)} <span className="soft">{fullDate(sheet.at)}</span>
+                  {tell(measure)} <span className="soft">{fullDate(measure.at)}</span>
                 </dd>
               </div>
             ))}

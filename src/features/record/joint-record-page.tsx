@@ -82,7 +82,7 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
 /** Every line of one going-round, struck ones struck through. */
 function Lines({ round }: { readonly round: TighteningState }) {
   const { plain } = useFigures();
-  const { tightening, events, standing } = round;
+  const { tightening, events, state: standing } = round;
   const { plan } = tightening;
   return (
     <section className={styles.round}>
@@ -138,11 +138,11 @@ function Lines({ round }: { readonly round: TighteningState }) {
 }
 
 /** The record of one joint, laid out to be printed. */
-export function JointRecordPage({ engine, setting, standing, worked, heat }: JointRecord) {
+export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRecord) {
   const { plain, kilonewtons } = useFigures();
-  const { joint, source, leaf } = setting;
+  const { joint, source, leaf } = inputs;
   const { ladder, wrench } = worked;
-  const shown = standing.final ?? standing.tightenings[0];
+  const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
   // What was tightened keeps its own reason; a leaf chosen since says nothing of it.
   const leafReason = kept ? kept.leaf.reason : joint.detail.leafReason;
@@ -211,7 +211,7 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
           <PatternDrawing
             positions={shown.tightening.plan.positions}
             order={shown.tightening.plan.order}
-            marks={shown.standing.marks}
+            marks={shown.state.marks}
             caps={joint.pattern === 'caps'}
             label="The fasteners, numbered in the turn in which they were pulled"
           />
@@ -219,7 +219,7 @@ export function JointRecordPage({ engine, setting, standing, worked, heat }: Joi
       )}
       <h2>Working</h2>
       <WorkingTable ladder={kept?.ladder ?? ladder} />
-      {standing.tightenings.map((round) => (
+      {state.tightenings.map((round) => (
         <Lines key={round.tightening.id} round={round} />
       ))}
       {heat.cycles.length > 0 && (

@@ -1,5 +1,6 @@
+import { figureDiffers } from '@/model/book/leaf-figure';
 import { DomainError } from '@/core/units';
-import { detailOf } from '@/model/joint/joint-detail';
+import { completeDetail } from '@/model/joint/joint-detail';
 import type { Shop } from '@/db/shop';
 import type { BuildFile } from './build-file';
 
@@ -20,7 +21,7 @@ export function asCopy(file: BuildFile, newId: () => string): BuildFile {
     ...file.boltSets.flatMap((set) => set.readings),
     ...file.fits,
     ...file.fits.flatMap((fit) => fit.lines),
-    ...file.sheets,
+    ...file.measures,
     ...file.shims,
   ];
   for (const row of rows) ids.set(row.id, newId());
@@ -76,6 +77,19 @@ function assertWhole(file: BuildFile): void {
   }
 }
 
+/** A figure that its own text does not give is refused: the book and the ladder would say two things. @throws DomainError */
+function assertFigures({ leaves }: BuildFile): void {
+  for (const leaf of leaves) {
+    const differs = figureDiffers(leaf);
+    if (differs)
+      throw new DomainError(
+        'figure-differs',
+        `${leaf.subject}, p. ${leaf.page}: ${differs} Nothing was changed.`,
+        'leaves',
+      );
+  }
+}
+
 /** Rows in such an order that each comes after the one it refers to. @throws DomainError where they go round in a ring */
 function inOrder<T extends { readonly id: string }>(
   rows: readonly T[],
@@ -105,8 +119,8 @@ const withKnownSuperseded = (sources: BuildFile['sources']): BuildFile['sources'
 /** Own rows of the shelf come along; a row that this shop has already is never changed by a file. */
 function addShelf(shop: Shop, { shelf }: BuildFile, at: string): void {
   for (const kind of ['film', 'grade', 'metal'] as const) {
-    const own = new Set(shop.shelf.own(kind).map((row) => row.id));
-    for (const row of shelf[kind]) if (!own.has(row.id)) shop.shelf.put(kind, row, at);
+    const own = new Set(shop.shelf.own(kind).map(({ row }) => row.id));
+    for (const row of shelf[kind]) if (!own.has(row.id)) shop.shelf.put(kind, row, 0, at);
   }
 }
 
@@ -128,12 +142,12 @@ function addTightenings(shop: Shop, file: BuildFile): void {
 function addFits(shop: Shop, file: BuildFile): void {
   for (const { lines, ...fit } of file.fits) {
     shop.fits.add(fit);
-    for (const line of lines) shop.fits.record(fit.id, line, line.at);
+    for (const line of lines) shop.fits.record(fit.id, line, line.recordedAt ?? line.at);
   }
-  for (const sheet of file.sheets) shop.measures.add(sheet);
+  for (const measure of file.measures) shop.measures.add(measure);
   for (const shim of file.shims)
     if (!shop.shims.inFamily(shim.family).some(({ thickness_mm }) => thickness_mm === shim.thickness_mm))
-      shop.shims.put(shim);
+      shop.shims.add(shim);
 }
 
 /**
@@ -142,6 +156,7 @@ function addFits(shop: Shop, file: BuildFile): void {
  */
 export function readBack(shop: Shop, file: BuildFile): void {
   assertWhole(file);
+  assertFigures(file);
   shop.transaction(() => {
     shop.engines.add(file.engine);
     addShelf(shop, file, file.writtenAt);
@@ -151,7 +166,7 @@ export function readBack(shop: Shop, file: BuildFile): void {
     }
     for (const leaf of inOrder(file.leaves, (one) => one.replacesId, 'corrections')) shop.book.addLeaf(leaf);
     for (const wrench of file.wrenches) if (!shop.wrenches.find(wrench.id)) shop.wrenches.add(wrench);
-    for (const joint of file.joints) shop.joints.add({ ...joint, detail: detailOf(JSON.stringify(joint.detail)) });
+    for (const joint of file.joints) shop.joints.add({ ...joint, detail: completeDetail(joint.detail) });
     addBolts(shop, file);
     addTightenings(shop, file);
     addFits(shop, file);

@@ -7,7 +7,7 @@ import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addCycleAction } from './actions';
-import { fieldOf, isoOfField } from './time-field';
+import { fieldOf, isoOfField, useOwnClock } from './time-field';
 
 const HALF_HOUR_MS = 30 * 60_000;
 
@@ -18,7 +18,12 @@ interface Props {
 }
 
 const add = (fields: Record<string, string>) =>
-  addCycleAction({ ...fields, ranFrom: isoOfField(fields.ranFrom ?? ''), ranTo: isoOfField(fields.ranTo ?? '') });
+  addCycleAction({
+    ...fields,
+    ranFrom: isoOfField(fields.ranFrom ?? ''),
+    ranTo: isoOfField(fields.ranTo ?? ''),
+    sentAt: new Date().toISOString(),
+  });
 
 /** Logs a first start or a later run. */
 export function CycleForm({ engineId, now, onDone }: Props) {
@@ -31,6 +36,7 @@ export function CycleForm({ engineId, now, onDone }: Props) {
     ambient_C: '',
   };
   const { form: fields, submit, pending, problem } = useActionForm(initial, add, onDone);
+  useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields.setValues);
   const field = fields.getInputProps;
   return (
     <ActionForm label="Log a run" onSubmit={fields.onSubmit(submit)} problem={problem}>

@@ -1,9 +1,6 @@
 import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
-import { engineState } from '@/db/reads/engine-state';
-import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
-import type { Engine } from '@/model/engine/engine';
+import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engine-state';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
-import type { Shop } from '@/db/shop';
 import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
@@ -26,8 +23,7 @@ export interface RunIn {
 }
 
 /** The runs of an engine, its readings, and the retorques that follow from them. */
-export function runInOf(shop: Shop, engine: Engine, now: number): RunIn {
-  const { heat, joints } = engineState(shop, engine);
+export function runInOf({ engine, heat, joints }: EngineState, now: number): RunIn {
   const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
   const facts = cyclesOf(heat);
   const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);

@@ -7,7 +7,7 @@ import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addReadingAction } from './actions';
-import { fieldOf, isoOfField } from './time-field';
+import { fieldOf, isoOfField, useOwnClock } from './time-field';
 
 interface Props {
   readonly engineId: string;
@@ -17,7 +17,8 @@ interface Props {
   readonly onDone: () => void;
 }
 
-const add = (fields: Record<string, string>) => addReadingAction({ ...fields, at: isoOfField(fields.at ?? '') });
+const add = (fields: Record<string, string>) =>
+  addReadingAction({ ...fields, at: isoOfField(fields.at ?? ''), sentAt: new Date().toISOString() });
 
 /** A reading at the head, on the metal beside a stud. */
 export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props) {
@@ -38,6 +39,7 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
     entered.setValues({ id: nanoid(), head_C: '' });
     onDone();
   });
+  useOwnClock({ at: now }, now, fields.setValues);
   const field = fields.getInputProps;
   return (
     <ActionForm label="A reading at the head" onSubmit={fields.onSubmit(submit)} problem={problem}>

@@ -3,12 +3,12 @@
 import { useDisclosure, useHotkeys } from '@mantine/hooks';
 import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState, useTransition } from 'react';
+import { useMemo } from 'react';
 import { usePreferences } from '@/interface/figures/preferences';
 import { nearTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
@@ -35,14 +35,12 @@ const KIND = {
 /** One joint's retorque: what it waits for, and the way to the face when it is open. */
 function Due({ due }: { readonly due: RetorqueDue }) {
   const router = useRouter();
-  const [pending, startTransition] = useTransition();
-  const [refusal, setRefusal] = useState<string>();
+  const { act, pending, problem } = useAct();
   const go = () =>
-    startTransition(async () => {
-      const outcome = await send(startRetorqueAction, { jointId: due.jointId });
-      if (outcome.ok) router.push(outcome.result.href);
-      else setRefusal(outcome.error.message);
-    });
+    act(
+      () => startRetorqueAction({ jointId: due.jointId }),
+      ({ href }) => router.push(href),
+    );
   const open = due.state.state === 'open' || due.underWay;
   return (
     <li className={styles.due} data-kind={KIND[due.state.state]}>
@@ -55,7 +53,7 @@ function Due({ due }: { readonly due: RetorqueDue }) {
             temperature.
           </span>
         )}
-        {refusal && <span className={styles.refusal}>{refusal}</span>}
+        {problem && <span className={styles.refusal}>{problem.message}</span>}
       </span>
       {open && (
         <Button rank="main" onClick={go} disabled={pending}>
@@ -73,7 +71,6 @@ interface Props extends RunIn {
 
 /** Runs, readings while it cools, and the retorques that fall due. */
 export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
-  const router = useRouter();
   const { keys } = usePreferences();
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useHotkeys(keys ? [['n', open]] : []);
@@ -82,10 +79,6 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
   useDefaultWorking(
     useMemo(() => (window && latest ? workingOfWindow(window, ranTo) : undefined), [window, latest, ranTo]),
   );
-  const refresh = () => {
-    close();
-    router.refresh();
-  };
   return (
     <Screen
       title="Run-in"
@@ -111,7 +104,7 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
             Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line
             with the fan.
           </Notice>
-          <CycleForm engineId={engineId} now={now} onDone={refresh} />
+          <CycleForm engineId={engineId} now={now} onDone={close} />
         </Section>
       )}
       {latest && window && (
@@ -136,13 +129,13 @@ export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
             cycleId={latest.id}
             ambient_C={latest.readings.at(-1)?.ambient_C ?? latest.ambient_C}
             now={now}
-            onDone={refresh}
+            onDone={close}
           />
         </Section>
       )}
       {cycles.length > 0 && (
         <Section title="Runs so far">
-          <CycleList engineId={engineId} cycles={cycles} now={now} onDone={refresh} />
+          <CycleList engineId={engineId} cycles={cycles} now={now} onDone={close} />
         </Section>
       )}
     </Screen>

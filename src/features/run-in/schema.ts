@@ -19,6 +19,8 @@ const time = (label: string) =>
 export interface CycleFields {
   readonly id: string;
   readonly engineId: string;
+  /** What the device's own clock said when it sent this. */
+  readonly sentAt: string;
   readonly ranFrom: string;
   readonly ranTo: string;
   readonly highest_C: number;
@@ -29,6 +31,7 @@ export interface ReadingFields {
   readonly id: string;
   readonly engineId: string;
   readonly cycleId: string;
+  readonly sentAt: string;
   readonly at: string;
   readonly head_C: number;
   readonly ambient_C: number;
@@ -37,6 +40,7 @@ export interface ReadingFields {
 export const cycleSchema = Joi.object<CycleFields>({
   id,
   engineId,
+  sentAt: Joi.string().isoDate().required(),
   ranFrom: time('when it was started'),
   ranTo: time('when it was stopped'),
   highest_C: celsius('the highest temperature'),
@@ -47,6 +51,7 @@ export const readingSchema = Joi.object<ReadingFields>({
   id,
   engineId,
   cycleId: Joi.string().required(),
+  sentAt: Joi.string().isoDate().required(),
   at: time('when it was read'),
   head_C: celsius('the temperature at the head'),
   ambient_C: celsius('the air temperature'),

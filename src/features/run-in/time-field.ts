@@ -1,9 +1,32 @@
+'use client';
+
+import { useEffect } from 'react';
 import { inputTime } from '@/interface/figures/times';
 
-/** A datetime-local field speaks of the clock on the wall; the record keeps UTC. */
+/** A datetime-local field speaks of the clock on the wall; it is sent in UTC. */
 export const isoOfField = (field: string): string => {
   const time = new Date(field);
   return Number.isNaN(time.getTime()) ? field : time.toISOString();
 };
 
 export const fieldOf = (at: number): string => inputTime(at);
+
+const NOTABLE_MS = 60_000;
+
+/**
+ * Puts hours that the server proposed on this device's clock, which is the one that the person compares them with.
+ * What is sent back counts by how long ago it was on this device.
+ */
+export function useOwnClock(
+  proposed: Readonly<Record<string, number>>,
+  now: number,
+  setValues: (values: Record<string, string>) => void,
+): void {
+  useEffect(() => {
+    const ahead = Date.now() - now;
+    if (Math.abs(ahead) < NOTABLE_MS) return;
+    setValues(Object.fromEntries(Object.entries(proposed).map(([field, at]) => [field, fieldOf(at + ahead)])));
+    // Once, when the form comes up: what was typed since is the person's own.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+}

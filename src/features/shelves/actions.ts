@@ -1,86 +1,105 @@
 'use server';
 
 import { nanoid } from 'nanoid';
-import { revalidatePath } from 'next/cache';
 import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { jointsReferringTo } from '@/db/reads/joints-affected';
+import { PRACTICE_KEY, shopPractice } from '@/db/reads/shelves-of-shop';
+import { PRACTICE_JSON, PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
 import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
+import type { Wrench } from '@/model/shelf/wrench';
 import { BUILT_IN } from '@/model/shelf/shelves';
-import { keepShopPractice, shopPractice } from '@/db/reads/shelves-of-shop';
-import { nowIso } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
-import { runAction } from '@/server/run-action';
+import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { engineOf, found, shopAction } from '@/server/shop-action';
 import { pointsOf, wrenchSchema } from './schema';
 import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
 
+const sayWrench = sayBy({
+  name: 'Name',
+  unit: 'Unit',
+  min: 'Lowest mark',
+  max: 'Highest mark',
+  graduation: 'Graduation',
+  accuracy_pct: 'Accuracy, %',
+  calibration: 'Check points',
+  checkedAt: 'Last checked',
+});
+
 /** Hangs a wrench on the shelf, or changes what is known of one. What was tightened keeps the wrench as it was. */
-export async function keepWrenchAction(input: unknown) {
-  return runAction(wrenchSchema, input, async ({ id: known, calibration, checkedAt, ...fields }) => {
-    const shop = await currentShop();
-    const before = known === '' ? undefined : shop.wrenches.find(known);
-    if (known !== '' && !before) throw new DomainError('not-found', 'That wrench is no longer on the shelf.', 'id');
-    const points = pointsOf(calibration) ?? [];
-    const wrench = {
-      ...fields,
-      calibration: points,
-      checkedAt: checkedAt === null ? null : new Date(checkedAt).toISOString(),
-      id: before?.id ?? nanoid(10),
-      createdAt: before?.createdAt ?? nowIso(),
-    };
-    atField('calibration', () => wrenchSetting(1, { ...wrench, calibration: points }));
-    if (before) shop.wrenches.alter(wrench);
-    else shop.wrenches.add(wrench);
-    revalidatePath('/', 'layout');
-    return { id: wrench.id };
-  });
-}
+export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso }) => {
+  const { id: known, version, calibration, checkedAt, ...fields } = given;
+  const before = known === '' ? undefined : found(shop.wrenches, known, 'wrench', 'id');
+  const part = {
+    ...fields,
+    calibration: pointsOf(calibration) ?? [],
+    checkedAt: checkedAt === null ? null : new Date(checkedAt).toISOString(),
+  };
+  if (before) assertFresh(before.name, before, { version, ...part }, sayWrench);
+  const wrench: Wrench = {
+    ...part,
+    id: before?.id ?? nanoid(10),
+    version: before?.version ?? 1,
+    createdAt: before?.createdAt ?? nowIso,
+  };
+  atField('calibration', () => wrenchSetting(1, wrench));
+  if (before) assertWritten(before.name, shop.wrenches.alter(wrench), before);
+  else shop.wrenches.add(wrench);
+  return { id: wrench.id };
+});
 
-/** Puts a row on a shelf, over the shipped one of the same id if there is one. The shipped row itself is never changed. */
-export async function keepShelfRowAction(input: unknown) {
-  return runAction(keepRowSchema, input, async ({ kind, row }) => {
-    const checked = SHELF_SCHEMAS[kind].validate(
-      { ...row, id: row.id || nanoid(8) },
-      { abortEarly: false, stripUnknown: true },
+/** Puts a row on a shelf, over the built-in one of the same id if there is one. The built-in row itself is never changed. */
+export const keepShelfRowAction = shopAction(keepRowSchema, ({ kind, row, version }, { shop, nowIso }) => {
+  const checked = SHELF_SCHEMAS[kind].validate(
+    { ...row, id: row.id || nanoid(8) },
+    { abortEarly: false, stripUnknown: true },
+  );
+  if (checked.error) {
+    const message = checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept';
+    throw new DomainError('bad-field', message.replace(/\.?$/, '.'));
+  }
+  const own = checked.value as { readonly id: string; readonly name: string };
+  const before = shop.shelf.find(kind, own.id);
+  const current = { version: before?.version ?? 0, ...before?.row };
+  assertFresh(own.name, current, { version, ...own });
+  assertWritten(own.name, shop.shelf.put(kind, own as never, version, nowIso), current);
+  return {};
+});
+
+/** Takes an own row off a shelf; one that a joint draws on and that nothing built in stands under has to stay. */
+export const removeShelfRowAction = shopAction(removeRowSchema, ({ kind, id, version }, { shop }) => {
+  const before = shop.shelf.find(kind, id);
+  if (!before) throw new DomainError('not-found', 'That row is no longer on the shelf.', 'id');
+  assertFresh(before.row.name, before, { version });
+  const builtIn = BUILT_IN[kind].some((row) => row.id === id);
+  const using = builtIn ? [] : jointsReferringTo(shop, id);
+  if (using.length > 0)
+    throw new DomainError(
+      'in-use',
+      `It stays: ${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it.`,
+      'id',
     );
-    if (checked.error)
-      throw new DomainError(
-        'bad-field',
-        `${checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept'}`.replace(/\.?$/, '.'),
-      );
-    const shop = await currentShop();
-    shop.shelf.put(kind, checked.value as never, nowIso());
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+  assertWritten(before.row.name, shop.shelf.remove(kind, id, version), before);
+  return {};
+});
 
-/** Takes an own row off a shelf; one that a joint draws on and that nothing shipped stands under has to stay. */
-export async function removeShelfRowAction(input: unknown) {
-  return runAction(removeRowSchema, input, async ({ kind, id }) => {
-    const shop = await currentShop();
-    const shipped = BUILT_IN[kind].some((row) => row.id === id);
-    const using = shipped ? [] : jointsReferringTo(shop, id);
-    if (using.length > 0)
-      throw new DomainError(
-        'in-use',
-        `It stays: ${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it.`,
-        'id',
-      );
-    shop.shelf.remove(kind, id);
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+const sayPractice = sayBy(Object.fromEntries(PRACTICE_QUESTIONS.map(({ row, question }) => [row, question])));
 
-/** Keeps the shop's practice, or where an engine differs from it. */
-export async function keepPracticeAction(input: unknown) {
-  return runAction(practiceSchema, input, async ({ engineId, practice }) => {
-    const shop = await currentShop();
-    if (engineId === null) keepShopPractice(shop, { ...shopPractice(shop), ...practice });
-    else if (shop.engines.find(engineId)) shop.engines.practise(engineId, practice);
-    else throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
-    revalidatePath('/', 'layout');
-    return {};
-  });
-}
+/** Keeps one answer of the shop's practice, or where an engine differs from it; `null` takes an engine's own answer away. */
+export const keepPracticeAction = shopAction(practiceSchema, ({ engineId, version, change }, bench) => {
+  const { shop } = bench;
+  const answers = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== null));
+  if (engineId === null) {
+    const { practice, version: current } = shopPractice(shop);
+    assertFresh('House practice', { ...practice, version: current }, { version, ...answers }, sayPractice);
+    const kept = PRACTICE_JSON.write({ ...practice, ...answers });
+    assertWritten('House practice', shop.settings.set(PRACTICE_KEY, kept, current), { version: current });
+    return { version: current + 1 };
+  }
+  const engine = engineOf(bench, engineId);
+  assertFresh(engine.name, { ...engine.practice, version: engine.version }, { version, ...change }, sayPractice);
+  const dropped = new Set(Object.keys(change));
+  const rest = Object.fromEntries(Object.entries(engine.practice).filter(([row]) => !dropped.has(row)));
+  const altered = shop.engines.alter({ ...engine, practice: { ...rest, ...answers } });
+  assertWritten(engine.name, altered, engine);
+  return { version: engine.version + 1 };
+});

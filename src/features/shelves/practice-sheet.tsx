@@ -1,38 +1,41 @@
 'use client';
 
 import { NativeSelect } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { PRACTICE_QUESTIONS, type HousePractice, type PracticeRow } from '@/model/practice/house-practice';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
-import { Notice } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { Refusal } from '@/interface/parts/action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { keepPracticeAction } from './actions';
 import styles from './shelves.module.css';
 
 interface Props {
   /** The shop's practice. */
   readonly shop: HousePractice;
+  /** Of the practice that is changed here, which a writer must name. */
+  readonly version: number;
   /** Set for an engine: where it differs from the shop's. */
   readonly engine?: { readonly id: string; readonly practice: Partial<HousePractice> };
 }
 
 /** What this shop does where the books leave it open, each with its reason; for an engine, where it differs. */
-export function PracticeQuestions({ shop, engine }: Props) {
+export function PracticeQuestions({ shop, version: read, engine }: Props) {
   const [chosen, setChosen] = useState<Partial<HousePractice>>(engine ? engine.practice : shop);
-  const [refusal, setRefusal] = useState<string>();
-  const [, startTransition] = useTransition();
-  const choose = (row: PracticeRow, value: string) => {
+  const [kept, setKept] = useState(read);
+  const { act, problem } = useAct();
+  const version = Math.max(kept, read);
+  const choose = (row: PracticeRow, value: string, over = version) => {
     const rest: Partial<HousePractice> = Object.fromEntries(Object.entries(chosen).filter(([key]) => key !== row));
-    const next: Partial<HousePractice> = value === '' ? rest : { ...rest, [row]: value };
-    setChosen(next);
-    startTransition(async () => {
-      const outcome = await send(keepPracticeAction, { engineId: engine?.id ?? null, practice: next });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-    });
+    setChosen(value === '' ? rest : { ...rest, [row]: value });
+    const change = { [row]: value === '' ? null : value };
+    act(
+      () => keepPracticeAction({ engineId: engine?.id ?? null, version: over, change }),
+      (now) => setKept(now.version),
+    );
   };
   return (
     <HydrationGate>
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      <Refusal problem={problem} />
       <div className={styles.questions}>
         {PRACTICE_QUESTIONS.map(({ row, question, schools }) => {
           const inForce = schools.find(({ value }) => value === (chosen[row] ?? shop[row]));

@@ -10,15 +10,20 @@ import type { ShelvedWrench } from './wrench-shelf';
 /** One shelf's rows, an own one with the shipped row beneath it. */
 export function shelfRows(shop: Shop, kind: ShelfKind): readonly ShelvedRow[] {
   const shipped: readonly ShelvedRow['row'][] = BUILT_IN[kind];
-  return overlaid<ShelvedRow['row']>(shipped, shop.shelf.own(kind)).map((row) => {
+  const own = shop.shelf.own(kind);
+  const versions = new Map(own.map(({ row, version }) => [row.id, version]));
+  return overlaid<ShelvedRow['row']>(
+    shipped,
+    own.map(({ row }) => row),
+  ).map((row) => {
     const beneath = shipped.find((one) => one.id === row.id);
-    return { row, ...(beneath && beneath !== row && { shipped: beneath }) };
+    return { row, version: versions.get(row.id) ?? 0, ...(beneath && beneath !== row && { shipped: beneath }) };
   });
 }
 
 /** The wrenches, each with whether its check is overdue by the shop's school. */
 export const shelvedWrenches = (shop: Shop, now: number): readonly ShelvedWrench[] => {
-  const { check } = shopPractice(shop);
+  const { check } = shopPractice(shop).practice;
   return shop.wrenches.all().map((wrench) => ({
     wrench,
     overdue: checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), check, now),
@@ -27,8 +32,9 @@ export const shelvedWrenches = (shop: Shop, now: number): readonly ShelvedWrench
 
 /** The shelves in their order, with how much is the shop's own. */
 export function shelfStops(shop: Shop): readonly Stop[] {
+  const counts = shop.shelf.counts();
   const own = (kind: ShelfKind) => {
-    const count = shop.shelf.own(kind).length;
+    const count = counts.get(kind) ?? 0;
     return count === 0 ? 'shipped' : `${count} own`;
   };
   const stop = (name: string, path: string, line: string): Stop => ({
@@ -38,7 +44,7 @@ export function shelfStops(shop: Shop): readonly Stop[] {
     total: 0,
     line,
   });
-  const trials = shop.trials.all().length;
+  const trials = shop.trials.count();
   return [
     stop('Films', 'films', own('film')),
     stop('Grades', 'grades', own('grade')),

@@ -1,3 +1,4 @@
+import { readVersion } from '@/model/versioned';
 import Joi from 'joi';
 import { TORQUE_UNITS, type TorqueUnit } from '@/core/units';
 import type { CalibrationPoint } from '@/core/wrench';
@@ -5,6 +6,7 @@ import type { CalibrationPoint } from '@/core/wrench';
 export interface WrenchFields {
   /** Empty for a new one. */
   readonly id: string;
+  readonly version: number;
   readonly name: string;
   readonly unit: TorqueUnit;
   readonly min: number;
@@ -44,6 +46,7 @@ export function pointsOf(text: string): readonly CalibrationPoint[] | undefined 
 
 export const wrenchSchema = Joi.object<WrenchFields>({
   id: Joi.string().allow('').default(''),
+  version: readVersion.default(0).optional(),
   name: Joi.string()
     .trim()
     .max(80)

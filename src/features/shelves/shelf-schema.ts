@@ -1,23 +1,37 @@
+import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
 import { SHELF_KINDS, type ShelfKind } from '@/model/shelf/shelf-rows';
 
-export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string } }>({
+export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string }; version: number }>({
   kind: oneOf(SHELF_KINDS).required(),
   row: Joi.object().unknown().required(),
+  version: readVersion,
 });
 
-export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string }>({
+export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string; version: number }>({
   kind: oneOf(SHELF_KINDS).required(),
   id: Joi.string().required(),
+  version: readVersion,
 });
 
 const rows = Object.fromEntries(
-  PRACTICE_QUESTIONS.map(({ row, schools }) => [row, Joi.string().valid(...schools.map(({ value }) => value))]),
+  PRACTICE_QUESTIONS.map(({ row, schools }) => [
+    row,
+    Joi.string()
+      .valid(...schools.map(({ value }) => value))
+      .allow(null),
+  ]),
 );
 
-export const practiceSchema = Joi.object<{ engineId: string | null; practice: Partial<HousePractice> }>({
+/** One answer, or several, of house practice; `null` takes an engine's own answer away. */
+export const practiceSchema = Joi.object<{
+  engineId: string | null;
+  version: number;
+  change: { readonly [Row in keyof HousePractice]?: HousePractice[Row] | null };
+}>({
   engineId: Joi.string().allow(null).default(null),
-  practice: Joi.object(rows).required(),
+  version: readVersion,
+  change: Joi.object(rows).min(1).required(),
 });

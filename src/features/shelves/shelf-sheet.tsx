@@ -1,16 +1,16 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import { formatFixed } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Notice, Screen } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { Screen } from '@/interface/parts/screen';
+import { Refusal } from '@/interface/parts/action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
 import { keepShelfRowAction, removeShelfRowAction } from './actions';
 import { SHELF_SHAPES, type ShelfShape } from './shelf-kinds';
@@ -21,6 +21,8 @@ type AnyRow = ShelfRows[ShelfKind];
 
 export interface ShelvedRow {
   readonly row: AnyRow;
+  /** Of the own row, which a writer must name; 0 where there is none. */
+  readonly version: number;
   /** The shipped row that lies beneath an own one. */
   readonly shipped?: AnyRow;
 }
@@ -28,19 +30,18 @@ export interface ShelvedRow {
 interface FormProps {
   readonly shape: ShelfShape<ShelfKind>;
   readonly row?: AnyRow;
+  readonly version: number;
   readonly onDone: () => void;
 }
 
 /** Puts a row of one's own on the shelf, over a shipped one or beside it. */
-function RowForm({ shape, row, onDone }: FormProps) {
-  const router = useRouter();
+function RowForm({ shape, row, version, onDone }: FormProps) {
   const [values, setValues] = useState<Readonly<Record<string, string>>>({
     name: row?.name ?? '',
-    source: row?.standing === 'own' ? row.source : '',
+    source: row?.provenance === 'own' ? row.source : '',
     ...(row ? shape.valuesOf(row) : {}),
   });
-  const [pending, startTransition] = useTransition();
-  const [refusal, setRefusal] = useState<string>();
+  const { act, pending, problem } = useAct();
   const field = (name: string) => ({
     value: values[name] ?? '',
     onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
@@ -48,26 +49,18 @@ function RowForm({ shape, row, onDone }: FormProps) {
       setValues((before) => ({ ...before, [name]: value }));
     },
   });
-  const keep = () =>
-    startTransition(async () => {
-      const made = {
-        id: row?.id ?? '',
-        name: values.name,
-        source: values.source,
-        standing: 'own',
-        ...shape.rowOf(values),
-      };
-      const outcome = await send(keepShelfRowAction, { kind: shape.kind, row: made });
-      if (!outcome.ok) return setRefusal(outcome.error.message);
-      router.refresh();
-      return onDone();
-    });
+  const keep = (over: number) => {
+    const { name, source } = values;
+    const made = { id: row?.id ?? '', name, source, provenance: 'own', ...shape.rowOf(values) };
+    act(() => keepShelfRowAction({ kind: shape.kind, row: made, version: over }), onDone);
+  };
+  const { stale } = problem ?? {};
   return (
     <form
       className={form.grid}
       onSubmit={(event) => {
         event.preventDefault();
-        keep();
+        keep(version);
       }}
       aria-label={row ? `Change ${row.name}` : 'New row'}
     >
@@ -82,11 +75,9 @@ function RowForm({ shape, row, onDone }: FormProps) {
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
-      {refusal && (
-        <div className={form.wide}>
-          <Notice kind="stop">{refusal}</Notice>
-        </div>
-      )}
+      <div className={form.wide}>
+        <Refusal problem={problem && { ...problem, ...(stale && { overrule: () => keep(stale.version) }) }} />
+      </div>
     </form>
   );
 }
@@ -96,25 +87,18 @@ const STANDING = { standard: 'standard', typical: 'typical', own: 'own' } as con
 /** One shelf: every row with its source and standing; own rows over the shipped ones, which stay beneath. */
 export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly rows: readonly ShelvedRow[] }) {
   const shape = SHELF_SHAPES[kind] as unknown as ShelfShape<ShelfKind>;
-  const router = useRouter();
   const { decimalSign } = useFigures();
   const [changing, setChanging] = useState<string>();
-  const [refusal, setRefusal] = useState<string>();
-  const [, startTransition] = useTransition();
+  const { act, problem } = useAct();
   const done = () => setChanging(undefined);
-  const remove = (id: string) =>
-    startTransition(async () => {
-      const outcome = await send(removeShelfRowAction, { kind, id });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      router.refresh();
-    });
+  const remove = (id: string, version: number) => act(() => removeShelfRowAction({ kind, id, version }));
   const cell = (value: number | undefined, column: number) =>
     value === undefined ? '' : formatFixed(value, shape.decimals[column] ?? 0, decimalSign);
   const workingOf = ({ row, shipped }: ShelvedRow): Working => ({
     title: row.name,
     remarks: [
       ['Source', row.source],
-      ['Standing', STANDING[row.standing]],
+      ['Standing', STANDING[row.provenance]],
       ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : []),
     ],
   });
@@ -130,8 +114,8 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
       }
     >
       <HydrationGate>
-        {changing === 'new' && <RowForm shape={shape} onDone={done} />}
-        {refusal && <Notice kind="stop">{refusal}</Notice>}
+        {changing === 'new' && <RowForm shape={shape} version={0} onDone={done} />}
+        <Refusal problem={problem} />
         <div className={table.frame} tabIndex={0} role="group" aria-label={`${shape.title}, the rows`}>
           <table className={table.table}>
             <thead>
@@ -149,8 +133,8 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
               </tr>
             </thead>
             <tbody>
-              {rows.map(({ row, shipped }) => (
-                <tr key={row.id} {...show(workingOf({ row, shipped }))}>
+              {rows.map(({ row, shipped, version }) => (
+                <tr key={row.id} {...show(workingOf({ row, shipped, version }))}>
                   <th scope="row" className={styles.name}>
                     {row.name}
                   </th>
@@ -159,14 +143,14 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
                       {cell(value, i)}
                     </td>
                   ))}
-                  <td className={row.standing === 'own' ? styles.own : undefined}>{STANDING[row.standing]}</td>
+                  <td className={row.provenance === 'own' ? styles.own : undefined}>{STANDING[row.provenance]}</td>
                   <td>
                     <span className={styles.links}>
                       <button type="button" className={styles.link} onClick={() => setChanging(row.id)}>
                         Change<span className="only-spoken"> {row.name}</span>
                       </button>
-                      {row.standing === 'own' && (
-                        <button type="button" className={styles.link} onClick={() => remove(row.id)}>
+                      {row.provenance === 'own' && (
+                        <button type="button" className={styles.link} onClick={() => remove(row.id, version)}>
                           {shipped ? 'As shipped' : 'Take off'}
                           <span className="only-spoken"> {row.name}</span>
                         </button>
@@ -180,11 +164,11 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
         </div>
         {rows.length === 0 && <p className="soft">None yet.</p>}
         {rows.map(
-          ({ row }) =>
+          ({ row, version }) =>
             row.id === changing && (
               <section key={row.id} className={styles.change}>
                 <h2>{row.name}, as this shop has it</h2>
-                <RowForm shape={shape} row={row} onDone={done} />
+                <RowForm shape={shape} row={row} version={version} onDone={done} />
               </section>
             ),
         )}

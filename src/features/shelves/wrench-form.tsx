@@ -1,7 +1,6 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useRouter } from 'next/navigation';
 import { TORQUE_UNITS } from '@/core/units';
 import type { Wrench } from '@/model/shelf/wrench';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -12,6 +11,7 @@ import { keepWrenchAction } from './actions';
 
 const EMPTY = {
   id: '',
+  version: 0,
   name: '',
   unit: 'lbf·ft',
   min: '',
@@ -24,6 +24,7 @@ const EMPTY = {
 
 const valuesOf = (wrench: Wrench): typeof EMPTY => ({
   id: wrench.id,
+  version: wrench.version,
   name: wrench.name,
   unit: wrench.unit,
   min: String(wrench.min),
@@ -36,17 +37,12 @@ const valuesOf = (wrench: Wrench): typeof EMPTY => ({
 
 /** Hangs a wrench on the shelf, or changes what is known of one: its scale, its accuracy and its last check. */
 export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; readonly onDone?: () => void }) {
-  const router = useRouter();
-  const done = () => {
-    onDone?.();
-    router.refresh();
-  };
   const {
     form: fields,
     submit,
     pending,
     problem,
-  } = useActionForm(wrench ? valuesOf(wrench) : EMPTY, keepWrenchAction, done);
+  } = useActionForm(wrench ? valuesOf(wrench) : EMPTY, keepWrenchAction, () => onDone?.());
   const field = fields.getInputProps;
   return (
     <ActionForm

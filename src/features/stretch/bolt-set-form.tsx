@@ -1,7 +1,6 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import { useRouter } from 'next/navigation';
 import type { Joint } from '@/model/joint/joint';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
@@ -11,7 +10,6 @@ import { addBoltSetAction } from './actions';
 
 /** Describes a set of bolts as segments, with the stretch wanted and the ceiling. */
 export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly onDone: () => void }) {
-  const router = useRouter();
   const start = {
     jointId: joint.id,
     name: joint.name,
@@ -36,7 +34,6 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
     problem,
   } = useActionForm(start, addBoltSetAction, () => {
     onDone();
-    router.refresh();
   });
   const field = fields.getInputProps;
   return (

@@ -1,3 +1,4 @@
+import type { Shelves } from '@/model/shelf/shelves';
 import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
 import { tighteningArm } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
@@ -70,12 +71,19 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
 }
 
 /** The stretch sheets of a joint. */
-export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: number): StretchPage | undefined {
+export function stretchPage(
+  shop: Shop,
+  engine: Engine,
+  jointId: string,
+  now: number,
+  shelves: Shelves,
+): StretchPage | undefined {
   const joint = shop.joints.find(jointId);
   if (joint?.engineId !== engine.id) return undefined;
-  const setting = jointInputs(shop, joint, now);
-  const { ladder, wrench } = computeJoint(setting);
-  const { thread, bearing } = ladderInput(setting, wrench).today;
+  const inputs = jointInputs(shop, joint, now, shelves);
+  const { ladder, wrench } = computeJoint(inputs);
+  const all = shop.bolts.readingsOfJoint(joint.id);
+  const { thread, bearing } = ladderInput(inputs, wrench).today;
   return {
     joint,
     engine,
@@ -88,7 +96,7 @@ export function stretchPage(shop: Shop, engine: Engine, jointId: string, now: nu
     }),
     prevailing_Nm: ladder.prevailing_Nm,
     sets: shop.bolts.ofJoint(joint.id).map((set) => {
-      const readings = shop.bolts.readings(set.id);
+      const readings = all.filter(({ setId }) => setId === set.id);
       return {
         set,
         stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),

@@ -4,7 +4,6 @@ import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -27,7 +26,6 @@ const KINDS = choices(BOLT_READING_KINDS, { free: 'Free length', tight: 'Tighten
 const nextKind = ({ verdict }: BoltLine) => (verdict.state === 'free-length-wanted' ? 'free' : 'tight');
 
 function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
-  const router = useRouter();
   const open = lines.find((line) => line.verdict.state !== 'inside') ?? lines[0];
   const start = {
     setId: set.id,
@@ -46,7 +44,6 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
     // Free lengths are read down the row; a tightened bolt is read again until it is right.
     const next = entered.getValues().kind === 'free' && at < set.bolts ? at + 1 : at;
     entered.setValues({ bolt: String(next), typed: '', torque: '' });
-    router.refresh();
   });
   const field = fields.getInputProps;
   return (

@@ -10,5 +10,5 @@ const round = (value: number) => Number(value.toFixed(4));
 export function ownFilm(shelf: Film, trial: FilmTrial, source: string): Film | undefined {
   if (!trial.nextMu || !(trial.nextMu.low > 0)) return undefined;
   const friction = { low: round(trial.nextMu.low), middle: round(trial.mu), high: round(trial.nextMu.high) };
-  return { ...shelf, thread: friction, head: friction, standing: 'own', source };
+  return { ...shelf, thread: friction, head: friction, provenance: 'own', source };
 }

@@ -48,3 +48,5 @@ export const shelveFilmSchema = Joi.object<{ trialId: string; film: string }>({
   trialId: Joi.string().required(),
   film: Joi.string().max(60).required(),
 });
+
+export const trialIdSchema = Joi.object<{ trialId: string }>({ trialId: Joi.string().required() });

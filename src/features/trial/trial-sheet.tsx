@@ -3,7 +3,6 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import type { Result } from '@/model/result';
@@ -15,8 +14,8 @@ import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
-import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction } from './actions';
-import type { TrialPage, TriedFilm } from './queries';
+import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction, trialReachAction } from './actions';
+import type { TrialPage, TrialReach, TriedFilm } from './queries';
 import styles from './trial-sheet.module.css';
 
 const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
@@ -32,7 +31,6 @@ const rowsOf = (tried: readonly TriedFilm[]): readonly BandRow[] =>
   }));
 
 function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage }) {
-  const router = useRouter();
   const last = tried.at(-1);
   const start = {
     trialId: trial.id,
@@ -49,7 +47,6 @@ function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage 
   } = useActionForm(start, addTrialPullAction, (_, entered) => {
     const bolt = Number(entered.getValues().bolt);
     entered.setValues({ stretch: '', ...(bolt > 0 && { bolt: String(bolt + 1) }) });
-    router.refresh();
   });
   const field = fields.getInputProps;
   return (
@@ -101,25 +98,55 @@ const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
   ],
 });
 
-function FilmResult({
-  tried,
-  onAct,
-}: {
+/** What a film would move if it stood on the shelf; the whole shop is looked through only when it is asked for. */
+function Moves({ moves, onAsk }: { readonly moves?: TrialReach['moves'][string]; readonly onAsk: () => void }) {
+  const { plain } = useFigures();
+  if (!moves)
+    return (
+      <p>
+        <Button onClick={onAsk}>What it would move in this shop</Button>
+      </p>
+    );
+  if (moves.length === 0) return <p className="soft">On the shelf it would move no joint.</p>;
+  return (
+    <p>
+      On the shelf it would move:{' '}
+      {moves.map((moved, i) => (
+        <span key={moved.href}>
+          {i > 0 && '; '}
+          <Link href={moved.href}>
+            {moved.engine}, {moved.joint}
+          </Link>{' '}
+          <span className="figure">
+            {plain(moved.before)} → {plain(moved.after)} {moved.unit}
+          </span>
+        </span>
+      ))}
+      .
+    </p>
+  );
+}
+
+interface FilmResultProps {
   readonly tried: TriedFilm;
+  readonly moves?: TrialReach['moves'][string];
+  readonly onAsk: () => void;
   readonly onAct: (work: () => Promise<Result<unknown>>) => void;
-}) {
+}
+
+function FilmResult({ tried, moves, onAsk, onAct }: FilmResultProps) {
   const { significant, plain } = useFigures();
   const working = workingOfFilm(tried);
   const show = useShowWorking([working]);
-  const { film, result, own, moves, pulls, refusal } = tried;
-  const isShelved = film.standing === 'own' && own !== undefined && JSON.stringify(own) === JSON.stringify(film);
+  const { film, result, own, pulls, refusal } = tried;
+  const isShelved = film.provenance === 'own' && own !== undefined && JSON.stringify(own) === JSON.stringify(film);
   const trialId = pulls[0]?.trialId ?? '';
   const range = (low: number, high: number) => `${significant(low)} to ${significant(high)}`;
   return (
     <section className={styles.film} tabIndex={0} {...show(working)} aria-label={film.name}>
       <h3>
         {film.name}
-        {film.standing === 'own' && <span className={styles.own}> own</span>}
+        {film.provenance === 'own' && <span className={styles.own}> own</span>}
       </h3>
       {refusal && <Notice kind="stop">{refusal}</Notice>}
       {result && (
@@ -189,25 +216,7 @@ function FilmResult({
       </ol>
       {own && !isShelved && (
         <>
-          {moves.length > 0 ? (
-            <p>
-              On the shelf it would move:{' '}
-              {moves.map((moved, i) => (
-                <span key={moved.href}>
-                  {i > 0 && '; '}
-                  <Link href={moved.href}>
-                    {moved.engine}, {moved.joint}
-                  </Link>{' '}
-                  <span className="figure">
-                    {plain(moved.before)} → {plain(moved.after)} {moved.unit}
-                  </span>
-                </span>
-              ))}
-              .
-            </p>
-          ) : (
-            <p className="soft">On the shelf it would move no joint.</p>
-          )}
+          <Moves moves={moves} onAsk={onAsk} />
           <Button onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>
             Put it on the shelf as our own<span className="only-spoken">: {film.name}</span>
           </Button>
@@ -220,10 +229,11 @@ function FilmResult({
 
 /** One trial: the points by film against what the next bolt will do, and the way onto the shelf. */
 export function TrialSheet(page: TrialPage) {
-  const { trial, tried, stiffness_N_per_mm, targets } = page;
+  const { trial, tried, stiffness_N_per_mm } = page;
+  const [reach, setReach] = useState<TrialReach>();
+  const targets = reach?.targets ?? [];
   const [against, setAgainst] = useState(0);
   const target = targets[against];
-  const router = useRouter();
   const [refusal, setRefusal] = useState<string>();
   const [, startTransition] = useTransition();
   const first = tried[0];
@@ -233,7 +243,14 @@ export function TrialSheet(page: TrialPage) {
     startTransition(async () => {
       const outcome = await send(work, undefined);
       setRefusal(outcome.ok ? undefined : outcome.error.message);
-      router.refresh();
+      setReach(undefined);
+    });
+  // What was asked for is of the pulls as they were.
+  const ask = () =>
+    startTransition(async () => {
+      const outcome = await send(trialReachAction, { trialId: trial.id });
+      setRefusal(outcome.ok ? undefined : outcome.error.message);
+      if (outcome.ok) setReach(outcome.result);
     });
   return (
     <Screen
@@ -257,6 +274,11 @@ export function TrialSheet(page: TrialPage) {
             {target && ` The band behind is what ${target.name} wants.`}
           </p>
         )}
+        {tried.length > 0 && !reach && (
+          <p>
+            <Button onClick={ask}>Against the joints of this shop</Button>
+          </p>
+        )}
         {targets.length > 1 && (
           <NativeSelect
             label="Against the band of"
@@ -270,7 +292,13 @@ export function TrialSheet(page: TrialPage) {
           <PullForm page={page} />
         </Section>
         {tried.map((one) => (
-          <FilmResult key={one.film.id} tried={one} onAct={act} />
+          <FilmResult
+            key={one.film.id}
+            tried={one}
+            moves={one.own && reach?.moves[one.own.id]}
+            onAsk={ask}
+            onAct={act}
+          />
         ))}
       </HydrationGate>
     </Screen>

@@ -2,30 +2,48 @@
 
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
-import type { Result, Problem } from '@/model/result';
+import type { Problem, Result, Stale } from '@/model/result';
+
+/** A refusal that belongs to no field; where the row was changed elsewhere, with the way to put one's own over it. */
+export interface FormProblem extends Problem {
+  readonly overrule?: () => void;
+}
 
 interface ActionForm<Values extends Record<string, unknown>> {
   readonly form: UseFormReturnType<Values>;
   readonly submit: () => void;
   readonly pending: boolean;
-  /** A refusal that belongs to no field. */
-  readonly problem?: Problem;
+  readonly problem?: FormProblem;
 }
+
+/** What a form sends instead, once a person has seen what is on disk: the version that is there now. */
+type Overruled<Values> = (stale: Stale, values: Values) => Partial<Values>;
+
+const byVersion = ({ version }: Stale) => ({ version });
 
 /** A form whose values go to a server action; refusals come back to their fields, and what was typed stays. */
 export function useActionForm<Values extends Record<string, unknown>, T>(
   initialValues: Values,
   action: (values: Values) => Promise<Result<T>>,
   onDone: (result: T, form: UseFormReturnType<Values>) => void,
+  overruled: Overruled<Values> = byVersion as unknown as Overruled<Values>,
 ): ActionForm<Values> {
   const form = useForm<Values>({ initialValues });
   const [pending, startTransition] = useTransition();
-  const [problem, setProblem] = useState<Problem>();
+  const [problem, setProblem] = useState<FormProblem>();
   const submit = () =>
     startTransition(async () => {
       const outcome = await send(action, form.getValues());
       setProblem(undefined);
       if (outcome.ok) return onDone(outcome.result, form);
+      const { stale } = outcome.error;
+      if (stale) {
+        const overrule = () => {
+          form.setValues(overruled(stale, form.getValues()));
+          submit();
+        };
+        return setProblem({ ...outcome.error, overrule });
+      }
       const fields = Object.fromEntries(
         Object.entries(outcome.error.fields ?? {}).filter(([field]) => field in initialValues),
       );

@@ -1,11 +1,17 @@
 'use client';
 
+import type { Recorded } from '@/model/line-age';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { TroubleCode } from '@/model/trouble-code';
 import type { Result } from '@/model/result';
 import { loadOutbox, saveOutbox } from './outbox';
 
 const RETRY_MS = 2000;
+
+interface Timed {
+  readonly id: string;
+  readonly at: string;
+}
 
 interface Lines<Line> {
   readonly written: readonly Line[];
@@ -31,9 +37,14 @@ async function answerOf<T>(request: () => Promise<Response>): Promise<Result<T> 
   }
 }
 
-const post = (address: string, line: unknown) =>
-  answerOf<unknown>(() =>
-    fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(line) }),
+/** A line goes out with its age, not with its hour: what this device's clock says is nobody else's business. */
+const post = (address: string, { at, ...line }: Timed) =>
+  answerOf<Recorded>(() =>
+    fetch(address, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ ...line, age_ms: Math.max(0, Date.now() - Date.parse(at)) }),
+    }),
   );
 
 const UNREACHED =
@@ -49,8 +60,11 @@ const KEPT = new Set<string>([
   'failed',
 ] satisfies TroubleCode[]);
 
+/** The hours of a line as the server keeps them. */
+const timesOf = ({ at, recordedAt }: Recorded) => ({ at, recordedAt });
+
 /** Sends waiting lines one after another; a line leaves the outbox only when the server has it on disk. */
-function useSending<Line extends { readonly id: string }>(
+function useSending<Line extends Timed>(
   address: string,
   { waiting }: Lines<Line>,
   setLines: (change: (before: Lines<Line>) => Lines<Line>) => void,
@@ -72,7 +86,9 @@ function useSending<Line extends { readonly id: string }>(
         setTrouble(undefined);
         // By its identity: the page may have been read again meanwhile, with the line already in it.
         setLines(({ written, waiting: rest }) => ({
-          written: written.some(({ id }) => id === first.id) ? written : [...written, first],
+          written: written.some(({ id }) => id === first.id)
+            ? written
+            : [...written, { ...first, ...timesOf(outcome.result) }],
           waiting: rest.filter(({ id }) => id !== first.id),
         }));
       } else if (outcome && !KEPT.has(outcome.error.code)) {
@@ -96,11 +112,7 @@ function useSending<Line extends { readonly id: string }>(
 }
 
 /** What is on disk as read just now, with what was acknowledged since; nothing that waits is lost or sent twice. */
-function merged<Line extends { readonly id: string }>(
-  before: Lines<Line>,
-  onDisk: readonly Line[],
-  kept: readonly Line[],
-): Lines<Line> {
+function merged<Line extends Timed>(before: Lines<Line>, onDisk: readonly Line[], kept: readonly Line[]): Lines<Line> {
   const without = (lines: readonly Line[], of: readonly Line[]) => {
     const ids = new Set(of.map(({ id }) => id));
     return lines.filter(({ id }) => !ids.has(id));
@@ -113,7 +125,7 @@ function merged<Line extends { readonly id: string }>(
 }
 
 /** Append-only lines of one record: shown at once, sent one by one, kept in the browser until each is on disk. */
-export function useRecord<Line extends { readonly id: string }>(
+export function useRecord<Line extends Timed>(
   name: string,
   address: string,
   onDisk: readonly Line[],

@@ -5,7 +5,7 @@ import { lineOf } from './bench-words';
 /** What is said of a joint's going-round: done, under way, or not begun. */
 export function tighteningLine({ final }: JointState, now: number): string {
   if (!final) return 'Not begun.';
-  const { standing: at, tightening } = final;
+  const { state: at, tightening } = final;
   if (at.complete) return `Tight since ${nearTime(at.last?.at ?? tightening.startedAt, now)}.`;
   if (!at.last) return 'Begun; nothing pulled yet.';
   return `${at.next} of ${tightening.plan.steps.length} steps done. Last: ${lineOf(tightening.plan, at.last)}, ${agoFrom(at.last.at, now)}.`;

@@ -1,11 +1,11 @@
-import { notesToAgree, readLength, readTorque } from '@/core/print';
+import { notesToAgree, readLength, readTorque, type TorqueReading } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
-import { LEAF_KINDS, type Leaf, type LeafKind } from './leaf';
+import { LEAF_KINDS, type Leaf, type LeafKind, type PrintedFigure } from './leaf';
 
 type Read = Pick<
   Leaf,
   | 'kind'
-  | 'readingIndex'
+  | 'figure'
   | 'min_Nm'
   | 'max_Nm'
   | 'min_deg'
@@ -29,7 +29,7 @@ export interface LeafText {
 }
 
 const NOTHING = {
-  readingIndex: 0,
+  figure: null,
   min_Nm: null,
   max_Nm: null,
   min_deg: null,
@@ -47,25 +47,35 @@ export function askedOf({ kind, printedText }: Pick<LeafText, 'kind' | 'printedT
   return LENGTHS.has(kind) ? notesToAgree(readLength(printedText).notes) : [];
 }
 
+const figureOf = ({ min_Nm: _, max_Nm: __, ...figure }: TorqueReading): PrintedFigure => figure;
+
 /**
- * Reads the printed text of a leaf and says what is kept of it, in SI.
+ * Reads the printed text of a leaf and says what is kept of it: the reading chosen, and the figure in SI.
  * @throws DomainError for what cannot be read, and for a choice not made
  */
 export function leafOfText({ kind, printedText, conditionText, readingIndex }: LeafText): Read {
   if (kind === 'order' || kind === 'note') return { ...NOTHING, kind, conditionText };
   const agreedNotes = askedOf({ kind, printedText }).map((note) => note.code);
   if (kind !== 'torque') {
-    const { min_mm, max_mm } = readLength(printedText);
-    return { ...NOTHING, kind, min_mm, max_mm, agreedNotes, conditionText };
+    const { min_mm, max_mm, unit, printedMin, printedMax } = readLength(printedText);
+    return { ...NOTHING, kind, figure: { unit, printedMin, printedMax }, min_mm, max_mm, agreedNotes, conditionText };
   }
   const print = readTorque(printedText);
   const shared = { ...NOTHING, agreedNotes, conditionText: conditionText ?? print.condition ?? null };
-  if (print.kind === 'turn') return { ...shared, kind: 'turn', min_deg: print.min_deg, max_deg: print.max_deg };
+  if (print.kind === 'turn') {
+    const { min_deg, max_deg } = print;
+    return {
+      ...shared,
+      kind: 'turn',
+      figure: { unit: '°', printedMin: min_deg, printedMax: max_deg },
+      min_deg,
+      max_deg,
+    };
+  }
   if (print.ambiguous && readingIndex < 0)
     throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
-  const index = Math.max(readingIndex, 0);
-  const reading = print.readings[index];
+  const reading = print.readings[Math.max(readingIndex, 0)];
   if (!reading)
     throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
-  return { ...shared, kind: print.kind, readingIndex: index, min_Nm: reading.min_Nm, max_Nm: reading.max_Nm };
+  return { ...shared, kind: print.kind, figure: figureOf(reading), min_Nm: reading.min_Nm, max_Nm: reading.max_Nm };
 }

@@ -1,3 +1,5 @@
+import type { TorqueReading } from '@/core/print';
+import { storedJson } from '@/model/stored-json';
 export const LEAF_KINDS = [
   'torque',
   'lever-pull',
@@ -11,7 +13,24 @@ export const LEAF_KINDS = [
 
 export type LeafKind = (typeof LEAF_KINDS)[number];
 
-/** One printed figure, as it stands on its page. */
+/** A figure as it stands on its page: its unit and its figures, or a force on a lever. */
+export interface PrintedFigure {
+  /** Absent for a pull on a lever, where force and length have a unit each. */
+  readonly unit?: string;
+  readonly printedMin: number;
+  readonly printedMax: number;
+  readonly force?: TorqueReading['force'];
+  readonly lever?: TorqueReading['lever'];
+}
+
+const kept = storedJson<PrintedFigure>('printed figure', []);
+
+export const FIGURE_JSON = {
+  read: (text: string | null): PrintedFigure | null => (text === null ? null : kept.read(text)),
+  write: (figure: PrintedFigure | null): string | null => (figure === null ? null : kept.write(figure)),
+};
+
+/** One entry of a book, as it stands on its page, with its figure in SI. */
 export interface Leaf {
   readonly id: string;
   readonly engineId: string;
@@ -22,8 +41,8 @@ export interface Leaf {
   /** The printed words on the thread; null where the page says nothing. */
   readonly conditionText: string | null;
   readonly kind: LeafKind;
-  /** Which of the readings of the text was chosen. */
-  readonly readingIndex: number;
+  /** The reading that was chosen, as it is printed; null where nothing is read, and in leaves older than the column. */
+  readonly figure: PrintedFigure | null;
   readonly min_Nm: number | null;
   readonly max_Nm: number | null;
   readonly min_deg: number | null;

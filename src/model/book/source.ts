@@ -17,6 +17,8 @@ export interface Source {
   readonly toNumber: string;
   /** The source whose leaves this one puts out of force, for the engines it applies to. */
   readonly supersedesId: string | null;
+  /** Rises with every change; a writer names the one it read. */
+  readonly version: number;
   readonly createdAt: string;
 }
 

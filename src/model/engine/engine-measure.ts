@@ -1,3 +1,4 @@
+import { storedJson } from '@/model/stored-json';
 import type { RodWeight, ImbalanceUnit, PlaneImbalance, GapMark } from '@/core/fits';
 
 export const WEIGHED_KINDS = ['rods', 'pieces'] as const;
@@ -61,7 +62,19 @@ export interface EngineMeasure<K extends MeasureKind = MeasureKind> {
 
 const nameOf = ({ body }: EngineMeasure): string => ('name' in body ? body.name.trim().toLowerCase() : '');
 
+/** The measure that holds of the same kind and name, the last that was kept. */
+export const holdingOf = (measures: readonly EngineMeasure[], one: EngineMeasure): EngineMeasure | undefined =>
+  measures.findLast((other) => other.kind === one.kind && nameOf(other) === nameOf(one));
+
+/** Those of one kind. */
+export const measuresOf = <K extends MeasureKind>(
+  measures: readonly EngineMeasure[],
+  kind: K,
+): readonly EngineMeasure<K>[] => measures.filter((one): one is EngineMeasure<K> => one.kind === kind);
+
 /** Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends measured apart. */
 export const holdingMeasures = (sheets: readonly EngineMeasure[]): readonly EngineMeasure[] => [
   ...new Map(sheets.map((sheet) => [`${sheet.kind} ${nameOf(sheet)}`, sheet])).values(),
 ];
+
+export const MEASURE_JSON = storedJson<EngineMeasures[MeasureKind]>('measure of the engine', []);

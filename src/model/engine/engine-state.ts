@@ -1,3 +1,4 @@
+import { happenedAt } from '@/model/line-time';
 import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
 import type { RoundState } from '@/core/tightening';
 import type { Joint } from '@/model/joint/joint';
@@ -10,7 +11,7 @@ import type { HeatLog } from '@/model/heat/heat-log';
 export interface TighteningState {
   readonly tightening: Tightening;
   readonly events: readonly RecordedEvent[];
-  readonly standing: RoundState;
+  readonly state: RoundState;
 }
 
 export interface JointState {
@@ -31,7 +32,7 @@ export interface EngineState {
   readonly leaves: number;
 }
 
-export const time = (iso: string) => Date.parse(iso);
+const time = (iso: string) => Date.parse(iso);
 
 export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
   heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C }) => ({
@@ -41,10 +42,13 @@ export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
     highest_C,
     ambient_C,
   }));
+
 export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] =>
   heat.readings
     .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
     .sort((a, b) => a.at - b.at);
+
+/** Whether a joint is to be gone over again, and what that waits for. */
 export function retorqueOf(
   engine: Engine,
   joint: Joint,
@@ -52,8 +56,9 @@ export function retorqueOf(
   tightenings: readonly TighteningState[],
 ): RetorqueState {
   const final = tightenings.filter(({ tightening }) => tightening.purpose === 'final').at(-1);
-  const tightenedAt = final?.standing.complete ? final.standing.last?.at : undefined;
-  const answered = tightenings.flatMap(({ tightening, standing: now }) =>
+  const last = final?.state.complete ? final.events.find(({ id }) => id === final.state.last?.id) : undefined;
+  const tightenedAt = last && happenedAt(last);
+  const answered = tightenings.flatMap(({ tightening, state: now }) =>
     tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : [],
   );
   return retorqueState({

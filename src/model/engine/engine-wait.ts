@@ -24,17 +24,17 @@ const place = (step: Step | undefined): string => {
 function jointWaits({ joint, final, openRetorque, retorque }: JointState): Ranked | undefined {
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
-  if (final && !final.standing.complete && final.standing.next > 0)
+  if (final && !final.state.complete && final.state.next > 0)
     return {
       rank: 2,
       state: 'ready',
-      waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.standing.next])}`,
+      waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.state.next])}`,
     };
   if (retorque.state === 'cooling')
     return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };
   if (retorque.state === 'waits-for-heat')
     return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle` };
-  if (!final?.standing.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };
+  if (!final?.state.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };
   return undefined;
 }
 

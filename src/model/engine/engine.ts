@@ -16,5 +16,7 @@ export interface Engine {
   readonly preferredUnit: TorqueUnit;
   /** Where this engine's practice differs from the shop's. */
   readonly practice: Partial<HousePractice>;
+  /** Rises with every change; a writer names the one it read. */
+  readonly version: number;
   readonly createdAt: string;
 }

@@ -2,7 +2,7 @@ import type { FitContext } from './fit-state';
 import type { FitPageSays } from './fit-page';
 import type { Fit } from './fit';
 import type { Joint } from '@/model/joint/joint';
-import type { Tightening } from '@/model/joint/tightening';
+import type { Round } from '@/model/joint/tightening';
 
 /** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9`. */
 export function fastenerFingerprint({ thread, detail }: Joint): string {
@@ -10,13 +10,11 @@ export function fastenerFingerprint({ thread, detail }: Joint): string {
   return [`${today.form} ${today.thread}`, today.grade].filter(Boolean).join(', ');
 }
 
-export type Round = Omit<Tightening, 'plan'>;
-
 export const contextOf = (
   fit: Fit,
   page: FitPageSays | undefined,
   joints: readonly Joint[],
-  rounds: readonly Round[],
+  rounds: readonly Pick<Round, 'jointId' | 'purpose' | 'startedAt'>[],
 ): FitContext => {
   const joint = joints.find(({ id }) => id === fit.jointId);
   const paged = page && { page };

@@ -1,17 +1,14 @@
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { ANSWERS, CHANGES, CONDITIONS, PARTS, READING_UNITS_MM, REMEDIES } from '@/core/fits';
-import type { FitLine, FitLineKind } from './fit';
+import { lineAge } from '@/model/line-age';
+import type { FitLine, FitLineKind, Untimed } from './fit';
 
 const place = Joi.number().integer().min(0).max(199).required();
 
 const everyPlace = Joi.number().integer().min(0).max(199).allow(null).required();
 
-const shared = {
-  id: Joi.string().min(8).max(60).required(),
-  kind: Joi.string(),
-  at: Joi.string().isoDate().required(),
-};
+const shared = { id: Joi.string().min(8).max(60).required(), kind: Joi.string() };
 
 const words = (most = 300) => Joi.string().trim().max(most).allow('').default('');
 
@@ -33,12 +30,13 @@ const readingBody = Joi.object({
   answers,
   bolts: Joi.string().max(120),
   piece: Joi.string().trim().max(20),
+  sure: Joi.boolean(),
 });
 
 const reason = (message: string) =>
   Joi.string().trim().min(3).max(400).required().messages({ 'string.empty': message, 'string.min': message });
 
-/** What each kind of line carries. */
+/** What each kind of line carries, beside when it was made. */
 export const LINE_SCHEMAS: Readonly<Record<FitLineKind, Joi.ObjectSchema>> = {
   reading: Joi.object({
     ...shared,
@@ -95,9 +93,14 @@ const kindSchema = Joi.object<{ kind: FitLineKind }>({
     .required(),
 }).unknown();
 
+/** A line on its way in: when it was made is told by its age alone. */
+export type SentLine = Untimed<FitLine> & { readonly age_ms: number };
+
 /** Checks one line of a fit: first its kind, then what that kind carries. */
-export function validateLine(input: unknown): Joi.ValidationResult<FitLine> {
+export function validateLine(input: unknown): Joi.ValidationResult<SentLine> {
   const kind = kindSchema.validate(input);
   if (kind.error) return kind;
-  return LINE_SCHEMAS[kind.value.kind].validate(input, { abortEarly: false, stripUnknown: true });
+  return LINE_SCHEMAS[kind.value.kind]
+    .keys({ age_ms: lineAge })
+    .validate(input, { abortEarly: false, stripUnknown: true }) as Joi.ValidationResult<SentLine>;
 }

@@ -1,3 +1,5 @@
+import type { Source } from '@/model/book/source';
+import type { Fit } from './fit';
 import type { Leaf } from '@/model/book/leaf';
 
 /** The page that what is wanted of a fit was taken from. */
@@ -14,4 +16,19 @@ export function currentLeaf(leaf: Leaf, leaves: readonly Leaf[]): Leaf {
   for (let next: Leaf | undefined = leaf; next; next = leaves.find(({ replacesId }) => replacesId === last.id))
     last = next;
   return last;
+}
+
+/** Tells the page of any fit of an engine, from its book. */
+export function pagesOf(
+  leaves: readonly Leaf[],
+  sources: readonly Source[],
+): (fit: Pick<Fit, 'leafId'>) => FitPageSays | undefined {
+  const titles = new Map(sources.map(({ id, title }) => [id, title]));
+  const says = ({ sourceId, page, printedText }: Leaf) => `${titles.get(sourceId) ?? ''}, p. ${page}: “${printedText}”`;
+  return ({ leafId }) => {
+    const leaf = leafId === null ? undefined : leaves.find(({ id }) => id === leafId);
+    if (!leaf) return undefined;
+    const now = currentLeaf(leaf, leaves);
+    return { says: says(leaf), ...(now.id !== leaf.id && { corrected: { leafId: now.id, says: says(now) } }) };
+  };
 }

@@ -1,3 +1,4 @@
+import { happenedAt } from '@/model/line-time';
 import type { Purpose } from '@/model/joint/tightening';
 import {
   CHANGES,
@@ -175,9 +176,14 @@ const answersOf = (reading: ReadingLine, lines: readonly FitLine[]) =>
     .slice(lines.indexOf(reading) + 1)
     .reduce((said, line) => (line.kind === 'affirm' ? { ...line.body.answers, ...said } : said), reading.body.answers);
 
-/** The first final going-round after a reading closes the fit; any other going-round opens what was read. */
+/**
+ * The first final going-round after a reading closes the fit; any other going-round opens what was read.
+ * Both hours are the server's. A reading that is still on its way there was taken just now.
+ */
 function isOpenedSince(reading: ReadingLine, { rounds }: FitContext): boolean {
-  const after = rounds.filter(({ startedAt, purpose }) => startedAt > reading.at && purpose !== 'retorque');
+  if (reading.recordedAt === undefined) return false;
+  const taken = happenedAt(reading);
+  const after = rounds.filter(({ startedAt, purpose }) => startedAt > taken && purpose !== 'retorque');
   return after.length > 0 && !(after.length === 1 && after[0]?.purpose === 'final');
 }
 

@@ -1,3 +1,4 @@
+import { storedJson } from '@/model/stored-json';
 import type { Answers, ChangeId, Limits, Method, Part, ReadingUnit, RemedyId, Wanted } from '@/core/fits';
 
 /** The shims that a fit is set by. */
@@ -51,6 +52,8 @@ export interface Fit {
   readonly holds: readonly string[];
   readonly wanted: Wanted;
   readonly detail: FitDetail;
+  /** Rises with every change; a writer names the one it read. */
+  readonly version: number;
   readonly createdAt: string;
 }
 
@@ -70,6 +73,8 @@ export interface ReadingBody {
   readonly bolts?: string;
   /** What marks the part itself: the scratch on a ring. */
   readonly piece?: string;
+  /** True where something was doubtful about it, and the reader said that it is so. */
+  readonly sure?: boolean;
 }
 
 interface Line<Kind extends string, Body> {
@@ -78,6 +83,8 @@ interface Line<Kind extends string, Body> {
   /** From 0; null where it holds for every place. */
   readonly place: number | null;
   readonly at: string;
+  /** When the server wrote it down; absent while it is on its way there. */
+  readonly recordedAt?: string;
   readonly body: Body;
 }
 
@@ -104,11 +111,18 @@ export type FitLine =
 
 export type FitLineKind = FitLine['kind'];
 
+/** A line without its hours. */
+export type Untimed<L> = L extends unknown ? Omit<L, 'at' | 'recordedAt'> : never;
+
 export interface Shim {
   readonly id: string;
   readonly family: string;
   readonly thickness_mm: number;
   readonly typed: string;
   readonly count: number;
+  readonly version: number;
   readonly createdAt: string;
 }
+
+export const WANTED_JSON = storedJson<Wanted>('what is wanted of a fit', []);
+export const FIT_DETAIL_JSON = storedJson<FitDetail>('detail of a fit', []);

@@ -41,8 +41,8 @@ const override = Joi.object({
   reason: Joi.string().trim().min(1).max(400).required(),
 });
 
-/** What a browser may send of a joint's detail. */
-export const detailSchema = Joi.object<JointDetail>({
+/** The parts of a joint's detail, each by itself. */
+export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   original: Joi.object(beyondThread).required(),
   today: facts.allow(null).required(),
   headFilm: id().allow(null).required(),
@@ -79,4 +79,7 @@ export const detailSchema = Joi.object<JointDetail>({
   standard: Joi.object({ grade: id().required(), fraction: Joi.number().greater(0).max(1).required() })
     .allow(null)
     .required(),
-});
+};
+
+/** The whole of a joint's detail, as a build file has it. */
+export const detailSchema = Joi.object<JointDetail>(DETAIL_PARTS);

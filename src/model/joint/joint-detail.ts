@@ -1,3 +1,4 @@
+import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
 import type { Locking, Override, RungId } from '@/core/joint';
 import type { HousePractice } from '@/model/practice/house-practice';
@@ -123,12 +124,13 @@ export const careOf = ({ care, jointClass }: JointDetail, practice: HousePractic
   care ?? { inside: practice.careInside, outside: practice.careOutside, trim: practice.careTrim }[jointClass];
 
 /** Fills in what an older line of the file does not say. */
-export function detailOf(text: string): JointDetail {
-  const held = JSON.parse(text) as Partial<JointDetail>;
-  return {
-    ...PLAIN_DETAIL,
-    ...held,
-    original: { ...PLAIN_DETAIL.original, ...held.original },
-    parent: { ...PLAIN_DETAIL.parent, ...held.parent },
-  };
-}
+export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
+  ...PLAIN_DETAIL,
+  ...held,
+  original: { ...PLAIN_DETAIL.original, ...held.original },
+  parent: { ...PLAIN_DETAIL.parent, ...held.parent },
+});
+
+const kept = storedJson<Partial<JointDetail>>('detail of a joint', []);
+
+export const DETAIL_JSON = { ...kept, read: (text: string): JointDetail => completeDetail(kept.read(text)) };

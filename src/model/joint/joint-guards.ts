@@ -1,3 +1,5 @@
+import type { Leaf } from '@/model/book/leaf';
+import { figureDiffers } from '@/model/book/leaf-figure';
 import { guards, type Guard, type Ladder } from '@/core/joint';
 import { checkOverdue } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
@@ -13,6 +15,12 @@ const known = <T>(value: T | null): T | undefined => value ?? undefined;
 export const isOverdue = (wrench: Wrench, { shelves, now }: Pick<JointInputs, 'shelves' | 'now'>): boolean =>
   checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), shelves.practice.check, now);
 
+/** A text that no longer gives the figure that was kept of it: the figure is used only with a written reason. */
+function printGuards(leaf: Leaf): readonly Guard[] {
+  const message = figureDiffers(leaf);
+  return message === undefined ? [] : [{ code: 'figure-differs', severity: 'stop', message }];
+}
+
 /** Everything that stands against this joint's figure, from what is known of it. */
 export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wrench): readonly Guard[] {
   const { joint, leaf, source, shelves } = setting;
@@ -24,37 +32,44 @@ export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wren
   });
   const scale = scaleOf(wrench);
   const inParent = today.form === 'stud' ? today.metalThread : today.thread;
-  return guards({
-    ladder,
-    original: withGrade(original),
-    today: withGrade(today),
-    substituted: substitute !== null,
-    ...(inParent !== null && {
-      parent: {
-        thread: threadNamed(inParent),
-        metal: parent.metal === null ? undefined : metalOn(shelves, parent.metal),
-        engagement_mm: known(parent.engagement_mm),
+  return [
+    ...printGuards(leaf),
+    ...guards({
+      ladder,
+      original: withGrade(original),
+      today: withGrade(today),
+      substituted: substitute !== null,
+      ...(inParent !== null && {
+        parent: {
+          thread: threadNamed(inParent),
+          metal: parent.metal === null ? undefined : metalOn(shelves, parent.metal),
+          engagement_mm: known(parent.engagement_mm),
+        },
+      }),
+      underHead: parent.underHead === null ? undefined : metalOn(shelves, parent.underHead),
+      pressed: { outer_mm: Math.max(today.washer_mm ?? 0, today.outer_mm), inner_mm: today.inner_mm },
+      reach: {
+        length_mm: known(today.length_mm),
+        threadLength_mm: known(today.threadLength_mm),
+        grip_mm: known(parent.grip_mm),
+        holeDepth_mm: known(parent.holeDepth_mm),
+      },
+      locking: today.locking,
+      nearHeat: parent.nearHeat,
+      seating_Nm: known(today.seating_Nm),
+      socket: substitute?.socket,
+      boreMoves: parent.boreMoves,
+      todayFilmId: joint.todayFilm,
+      ...(maker && !overrides.maker && { makerFilm: filmOn(shelves, maker.film) }),
+      hearsay: source.kind === 'hearsay',
+      agreed: askedOf({ kind: 'torque', printedText: leaf.printedText }),
+      bookSays: leaf.conditionText,
+      bookFilmId: joint.originalFilm,
+      wrench: {
+        ...scale,
+        overdue: isOverdue(wrench, setting),
+        windowFloor: windowFloor(scale, shelves.practice.window),
       },
     }),
-    underHead: parent.underHead === null ? undefined : metalOn(shelves, parent.underHead),
-    pressed: { outer_mm: Math.max(today.washer_mm ?? 0, today.outer_mm), inner_mm: today.inner_mm },
-    reach: {
-      length_mm: known(today.length_mm),
-      threadLength_mm: known(today.threadLength_mm),
-      grip_mm: known(parent.grip_mm),
-      holeDepth_mm: known(parent.holeDepth_mm),
-    },
-    locking: today.locking,
-    nearHeat: parent.nearHeat,
-    seating_Nm: known(today.seating_Nm),
-    socket: substitute?.socket,
-    boreMoves: parent.boreMoves,
-    todayFilmId: joint.todayFilm,
-    ...(maker && !overrides.maker && { makerFilm: filmOn(shelves, maker.film) }),
-    hearsay: source.kind === 'hearsay',
-    agreed: askedOf({ kind: 'torque', printedText: leaf.printedText }),
-    bookSays: leaf.conditionText,
-    bookFilmId: joint.originalFilm,
-    wrench: { ...scale, overdue: isOverdue(wrench, setting), windowFloor: windowFloor(scale, shelves.practice.window) },
-  });
+  ];
 }

@@ -1,25 +1,15 @@
 import { filmOfCondition } from '@/core/film';
 import type { LadderFastener, LadderInput, MakerFigure, Override, RungId } from '@/core/joint';
 import { schoolWords } from '@/model/practice/house-practice';
-import { readTorque, type TorqueReading } from '@/core/print';
+import { readTorque } from '@/core/print';
+import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
 import type { FastenerFacts } from './joint-detail';
 import type { JointInputs } from './joint-inputs';
-import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import type { Wrench } from '@/model/shelf/wrench';
 import { filmOn, gradeOn, type Shelves } from '@/model/shelf/shelves';
-
-/** @throws DomainError where the leaf holds no torque */
-export function readingOfLeaf(leaf: Pick<Leaf, 'printedText' | 'readingIndex' | 'kind'>): TorqueReading {
-  const torque = leaf.kind === 'torque' || leaf.kind === 'lever-pull';
-  const print = torque ? readTorque(leaf.printedText) : undefined;
-  const reading = print && print.kind !== 'turn' ? print.readings[leaf.readingIndex] : undefined;
-  if (!reading)
-    throw new DomainError('bad-field', 'The leaf gives no torque, so no setting can be reckoned from it.', 'leafId');
-  return reading;
-}
 
 export const sourceLine = ({ title, edition, year }: Pick<Source, 'title' | 'edition' | 'year'>): string =>
   [title, edition, year].filter(Boolean).join(', ');

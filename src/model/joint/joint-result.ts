@@ -1,3 +1,4 @@
+import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { usualBearingFace } from '@/core/fastener';
 import { ladder, type Guard, type Ladder } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
@@ -6,7 +7,7 @@ import { DomainError, torqueToSi } from '@/core/units';
 import { chooseWrench, type WrenchChoice } from '@/core/wrench';
 import { careOf } from './joint-detail';
 import { guardsOfJoint, isOverdue } from './joint-guards';
-import { ladderInput, readingOfLeaf, scaleOf, sourceLine, todayFacts } from './joint-ladder';
+import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';

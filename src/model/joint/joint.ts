@@ -27,5 +27,7 @@ export interface Joint {
   readonly wrenchId: string;
   readonly retorqueSchool: RetorqueSchool;
   readonly detail: JointDetail;
+  /** Rises with every change; a writer names the one it read. */
+  readonly version: number;
   readonly createdAt: string;
 }

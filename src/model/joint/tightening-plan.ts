@@ -1,3 +1,4 @@
+import { storedJson } from '@/model/stored-json';
 import type { Guard, Ladder } from '@/core/joint';
 import type { Care } from './care';
 import type { Position, Step } from '@/core/tightening';
@@ -28,7 +29,7 @@ export interface TighteningPlan {
   readonly thread: string;
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
   /** What stood against the figure when it was begun. */
-  readonly guards?: readonly Guard[];
+  readonly guards: readonly Guard[];
   /** Why it was begun all the same. */
   readonly reason?: string;
   /** `hand` is recorded as by feel; nothing is said of its torque. */
@@ -38,3 +39,8 @@ export interface TighteningPlan {
   /** The heat cycle that this retorque answers. */
   readonly cycleId?: string;
 }
+
+/** Plans of the first version did not always say what stood against the figure. */
+const withGuards = (held: Readonly<Record<string, unknown>>) => ({ guards: [], ...held });
+
+export const PLAN_JSON = storedJson<TighteningPlan>('plan', [withGuards]);

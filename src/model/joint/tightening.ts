@@ -17,4 +17,7 @@ export interface Tightening {
   readonly startedAt: string;
 }
 
+/** When a going-round began, without its plan. */
+export type Round = Omit<Tightening, 'plan'>;
+
 export type RecordedEvent = BenchEvent & { readonly recordedAt: string };

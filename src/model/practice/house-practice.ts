@@ -1,3 +1,4 @@
+import { storedJson } from '@/model/stored-json';
 import type { RetorqueSchool } from '@/core/heat';
 import type { RangeSchool } from '@/core/joint';
 import type { NamedScheme, UnitOfWork } from '@/core/tightening';
@@ -185,3 +186,5 @@ const MS_PER_DAY = 86_400_000;
 /** Whether a wrench's last check is older than the school allows; one never checked is overdue. Times in ms since 1970. */
 export const checkOverdue = (lastChecked: number | undefined, school: HousePractice['check'], now: number): boolean =>
   lastChecked === undefined || now - lastChecked > CHECK_DAYS[school] * MS_PER_DAY;
+
+export const PRACTICE_JSON = storedJson<Partial<HousePractice>>('house practice', []);

@@ -19,7 +19,7 @@ const friction = (label: string) =>
 const shared = {
   id: Joi.string().max(60).required(),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the row a name.' }),
-  standing: Joi.string().valid('typical', 'own').required(),
+  provenance: Joi.string().valid('typical', 'own').required(),
   source: Joi.string().trim().max(300).required().messages({ 'string.empty': 'Say where the figures come from.' }),
 };
 

@@ -51,3 +51,12 @@ export function designationOn({ threads }: Pick<Shelves, 'threads'>, text: strin
   const own = threads.find(({ name }) => name.trim().toLowerCase() === text.trim().toLowerCase());
   return own ? ownDesignation(own) : text;
 }
+
+/** The shelves with the practice of one engine where it differs from the shop's. */
+export const withPracticeOf = (
+  shelves: Shelves,
+  { practice }: { readonly practice: Partial<HousePractice> },
+): Shelves => ({
+  ...shelves,
+  practice: { ...shelves.practice, ...practice },
+});

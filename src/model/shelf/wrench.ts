@@ -12,5 +12,7 @@ export interface Wrench {
   /** Points of its last check, in its own unit. */
   readonly calibration: readonly CalibrationPoint[];
   readonly checkedAt: string | null;
+  /** Rises with every change; a writer names the one it read. */
+  readonly version: number;
   readonly createdAt: string;
 }

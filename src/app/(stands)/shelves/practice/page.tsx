@@ -4,12 +4,13 @@ import { currentShop } from '@/server/current-shop';
 import { Screen } from '@/interface/parts/screen';
 
 export default async function PracticePage() {
+  const { practice, version } = shopPractice(await currentShop());
   return (
     <Screen
       title="House practice"
       lead="What this shop does where the books leave it open. The sheet of a joint prints which school gave its number."
     >
-      <PracticeQuestions shop={shopPractice(await currentShop())} />
+      <PracticeQuestions shop={practice} version={version} />
     </Screen>
   );
 }

@@ -1,6 +1,6 @@
 import { readingSchema } from '@/features/instruments/reading-schema';
 import { toResponse, withJson } from '@/server/http';
-import { problemOf } from '@/server/run-action';
+import { problemOf } from '@/server/problem';
 import { ok, fail } from '@/model/result';
 import { publish } from '@/server/reading-hub';
 

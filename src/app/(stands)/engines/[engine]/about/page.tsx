@@ -12,7 +12,7 @@ export default async function AboutPage({ params }: EngineParams) {
         <EngineForm engine={engine} />
       </Section>
       <Section title="Where its practice differs from the shop’s">
-        <PracticeQuestions shop={shopPractice(shop)} engine={{ id: engine.id, practice: engine.practice }} />
+        <PracticeQuestions shop={shopPractice(shop).practice} version={engine.version} engine={engine} />
       </Section>
     </Screen>
   );

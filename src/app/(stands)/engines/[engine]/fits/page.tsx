@@ -1,13 +1,15 @@
 import { FitsSheet } from '@/features/fits/fits-sheet';
 import { fitsPage } from '@/features/fits/queries';
-import { SheetLinks } from '@/features/measures/measure-links';
-import { engineAt, type EngineParams } from '@/server/engine-at';
+import { MeasureLinks } from '@/features/measures/measure-links';
+import { currentShop } from '@/server/current-shop';
+import { engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export default async function FitsPage({ params }: EngineParams) {
-  const { shop, engine } = await engineAt(params);
+  const state = await engineStateAt(params);
+  const { id } = state.engine;
   return (
-    <FitsSheet {...fitsPage(shop, engine)}>
-      <SheetLinks engineId={engine.id} sheets={shop.measures.all(engine.id)} />
+    <FitsSheet {...fitsPage(state)}>
+      <MeasureLinks engineId={id} measures={(await currentShop()).measures.all(id)} />
     </FitsSheet>
   );
 }

@@ -1,15 +1,17 @@
-import { jointSummaries, torqueLeaves } from '@/features/joint/queries';
 import { JointsSheet } from '@/features/joint/joints-sheet';
+import { torqueLeaves } from '@/features/joint/leaves-of-joint';
+import { jointSummaries } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
-import { engineAt, type EngineParams } from '@/server/engine-at';
+import { engineRowsAt, type EngineParams } from '@/server/engine-at';
+import { shelvesOnce } from '@/server/request-reads';
 
 export default async function JointsPage({ params }: EngineParams) {
-  const { shop, engine } = await engineAt(params);
+  const { shop, rows } = await engineRowsAt(params);
   return (
     <JointsSheet
-      engineId={engine.id}
-      joints={jointSummaries(shop, engine, nowMs())}
-      canAdd={torqueLeaves(shop, engine.id).length > 0}
+      engineId={rows.engine.id}
+      joints={jointSummaries(rows, shelvesOnce(shop), nowMs())}
+      canAdd={torqueLeaves(rows.leaves).length > 0}
     />
   );
 }

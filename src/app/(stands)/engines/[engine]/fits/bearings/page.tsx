@@ -1,13 +1,15 @@
+import { holdingMeasures, measuresOf } from '@/model/engine/engine-measure';
 import { BearingsSheet } from '@/features/measures/bearings-sheet';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function BearingsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
+  const holding = holdingMeasures(shop.measures.all(engine.id));
   return (
     <BearingsSheet
       engineId={engine.id}
-      bearings={shop.measures.holding(engine.id, 'bearings').map(({ body }) => body)}
-      marks={shop.measures.latest(engine.id, 'marks')?.body}
+      bearings={measuresOf(holding, 'bearings')}
+      marks={measuresOf(holding, 'marks').at(-1)}
     />
   );
 }

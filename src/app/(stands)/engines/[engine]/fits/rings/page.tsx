@@ -3,5 +3,5 @@ import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function RingsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
-  return <RingsSheet engineId={engine.id} kept={shop.measures.latest(engine.id, 'clocking')?.body} />;
+  return <RingsSheet engineId={engine.id} kept={shop.measures.latest(engine.id, 'clocking')} />;
 }

@@ -2,15 +2,16 @@ import { notFound } from 'next/navigation';
 import { JointSheet } from '@/features/joint/joint-sheet';
 import { jointPage } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
-import { engineAt } from '@/server/engine-at';
+import { engineRowsAt } from '@/server/engine-at';
+import { shelvesOnce } from '@/server/request-reads';
 
 export default async function JointPage({
   params,
 }: {
   readonly params: Promise<{ readonly engine: string; readonly joint: string }>;
 }) {
-  const { shop, engine } = await engineAt(params);
-  const page = jointPage(shop, engine, (await params).joint, nowMs());
+  const { shop, rows } = await engineRowsAt(params);
+  const page = jointPage(shop, rows, shelvesOnce(shop), (await params).joint, nowMs());
   if (!page) notFound();
-  return <JointSheet key={`${page.setting.joint.id} ${page.setting.leaf.id}`} {...page} />;
+  return <JointSheet key={`${page.inputs.joint.id} ${page.inputs.leaf.id}`} {...page} />;
 }

@@ -1,7 +1,8 @@
 import { NewJointForm } from '@/features/joint/new-joint-form';
 import { StandardJointForm } from '@/features/joint/standard-joint-form';
-import { torqueLeaves } from '@/features/joint/queries';
-import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { torqueLeaves } from '@/features/joint/leaves-of-joint';
+import { withPracticeOf } from '@/model/shelf/shelves';
+import { shelvesOnce } from '@/server/request-reads';
 import { WrenchForm } from '@/features/shelves/wrench-form';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Section, Screen } from '@/interface/parts/screen';
@@ -13,9 +14,9 @@ interface Props extends EngineParams {
 
 export default async function NewJointPage({ params, searchParams }: Props) {
   const { shop, engine } = await engineAt(params);
-  const shelves = shelvesOf(shop, engine);
+  const shelves = withPracticeOf(shelvesOnce(shop), engine);
   const { leaf } = await searchParams;
-  const leaves = torqueLeaves(shop, engine.id);
+  const leaves = torqueLeaves(shop.book.leaves(engine.id));
   if (shelves.wrenches.length === 0)
     return (
       <Screen title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">

@@ -3,6 +3,7 @@ import { StretchSheet } from '@/features/stretch/stretch-sheet';
 import { stretchPage } from '@/features/stretch/queries';
 import { nowMs } from '@/server/clock';
 import { engineAt } from '@/server/engine-at';
+import { shelvesOnce } from '@/server/request-reads';
 
 export default async function StretchPage({
   params,
@@ -10,7 +11,7 @@ export default async function StretchPage({
   readonly params: Promise<{ readonly engine: string; readonly joint: string }>;
 }) {
   const { shop, engine } = await engineAt(params);
-  const page = stretchPage(shop, engine, (await params).joint, nowMs());
+  const page = stretchPage(shop, engine, (await params).joint, nowMs(), shelvesOnce(shop));
   if (!page) notFound();
   return <StretchSheet {...page} />;
 }

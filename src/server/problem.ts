@@ -1,7 +1,8 @@
 import type Joi from 'joi';
 import { isDomainError } from '@/core/units';
 import { troubleOf } from '@/db/trouble';
-import { fail, ok, type Problem, type Result } from '@/model/result';
+import type { Problem } from '@/model/result';
+import { isStaleWrite } from '@/model/stale';
 
 const sentence = (message: string) => {
   const text = message.replace(/"/g, '').trim();
@@ -24,6 +25,7 @@ export function problemOf(error: Joi.ValidationError): Problem {
 export function problemOfThrown(thrown: unknown): Problem {
   if (isDomainError(thrown)) {
     const { code, message, field } = thrown;
+    if (isStaleWrite(thrown)) return { code, message, stale: thrown.stale };
     return field === undefined ? { code, message } : { code, message, field, fields: { [field]: message } };
   }
   const trouble = troubleOf(thrown, 'the shop file');
@@ -34,19 +36,4 @@ export function problemOfThrown(thrown: unknown): Problem {
     message:
       'Something failed that was not foreseen. Nothing recorded before is lost. Try again; the server’s window says more.',
   };
-}
-
-/** Validates, then works; whatever goes wrong comes back in the one shape. */
-export async function runAction<Fields, T>(
-  schema: Joi.ObjectSchema<Fields>,
-  input: unknown,
-  work: (fields: Fields) => Promise<T> | T,
-): Promise<Result<T>> {
-  const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
-  if (checked.error) return fail(problemOf(checked.error));
-  try {
-    return ok(await work(checked.value));
-  } catch (thrown) {
-    return fail(problemOfThrown(thrown));
-  }
 }

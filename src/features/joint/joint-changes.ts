@@ -1,0 +1,58 @@
+import type { Shelves } from '@/model/shelf/shelves';
+import { sayBy, type Say } from '@/model/stale';
+import type { Choice } from '@/interface/words/choices';
+import { CARE_CHOICES, CLASSES, PATTERNS, RANGES, RETORQUES, TURNS, WORK_UNITS } from './joint-words';
+
+/** What the parts of a joint are called, as its sheet calls them. */
+const NAMES: Readonly<Record<string, string>> = {
+  name: 'Name',
+  pattern: 'Pattern',
+  fasteners: 'Fasteners',
+  thread: 'Thread',
+  originalFilm: 'Lubricant the book has in mind',
+  todayFilm: 'Lubricant today',
+  rangeSchool: 'A range becomes',
+  stageScheme: 'Stages',
+  orderSchool: 'Order',
+  unitOfWork: 'Unit of work',
+  turnShaft: 'Turn the crank between',
+  wrenchId: 'Wrench',
+  retorqueSchool: 'Retorque',
+  bearingOuter_mm: 'Outside of the face, mm',
+  bearingInner_mm: 'Hole of the face, mm',
+  bearingMeasured: 'Face measured',
+  leafId: 'Printed figure',
+  original: 'The original fastener',
+  today: 'The fastener today',
+  headFilm: 'Lubricant under the head',
+  parent: 'Where it sits',
+  maker: 'The maker’s own figure',
+  adaptor: 'Adaptor',
+  overrides: 'Overruled steps',
+  wrenchByHand: 'Wrench taken by hand',
+  jointClass: 'Class',
+  care: 'Care',
+  confirming: 'A confirming round',
+  alsoLeaves: 'Other entries that speak of it',
+};
+
+const CHOICES: Readonly<Record<string, readonly Choice<string>[]>> = {
+  pattern: PATTERNS,
+  rangeSchool: RANGES,
+  orderSchool: TURNS,
+  unitOfWork: WORK_UNITS,
+  retorqueSchool: RETORQUES,
+  jointClass: CLASSES,
+  care: CARE_CHOICES,
+};
+
+/** Tells a part of a joint in the words of its sheet: films and wrenches by their names, choices as they are offered. */
+export function sayJoint({ films, wrenches }: Pick<Shelves, 'films' | 'wrenches'>): Say {
+  const plainly = sayBy(NAMES);
+  const named = [...films, ...wrenches];
+  return (field, value) => {
+    const said = plainly(field, value);
+    const chosen = CHOICES[field]?.find((choice) => choice.value === value)?.label;
+    return { ...said, value: chosen ?? named.find(({ id }) => id === value)?.name ?? said.value };
+  };
+}

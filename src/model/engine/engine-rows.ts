@@ -1,0 +1,82 @@
+import { DomainError } from '@/core/units';
+import { roundState } from '@/core/tightening';
+import { currentLeaves } from '@/model/book/current-leaves';
+import type { Leaf } from '@/model/book/leaf';
+import type { Source } from '@/model/book/source';
+import type { Fit, FitLine } from '@/model/fit/fit';
+import { contextOf } from '@/model/fit/fit-context';
+import { pagesOf } from '@/model/fit/fit-page';
+import { fitState, type FitState } from '@/model/fit/fit-state';
+import type { HeatLog } from '@/model/heat/heat-log';
+import type { Joint } from '@/model/joint/joint';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
+import { withPracticeOf, type Shelves } from '@/model/shelf/shelves';
+import type { Engine } from './engine';
+import { retorqueOf, type EngineState, type JointState, type TighteningState } from './engine-state';
+
+/** Everything that was written of one engine, but for its photographs, its measures and its bolts by stretch. */
+export interface EngineRows {
+  readonly engine: Engine;
+  readonly sources: readonly Source[];
+  /** Corrected ones too, the oldest first. */
+  readonly leaves: readonly Leaf[];
+  readonly joints: readonly Joint[];
+  readonly tightenings: readonly Tightening[];
+  readonly events: ReadonlyMap<string, readonly RecordedEvent[]>;
+  readonly heat: HeatLog;
+  readonly fits: readonly Fit[];
+  readonly lines: ReadonlyMap<string, readonly FitLine[]>;
+}
+
+/** A going-round with its lines, and where they leave it. */
+export const tighteningState = (tightening: Tightening, events: readonly RecordedEvent[]): TighteningState => ({
+  tightening,
+  events,
+  state: roundState(tightening.plan.steps, events, tightening.plan.positions.length),
+});
+
+/** Where one joint of an engine stands. */
+export function jointStateOf({ engine, heat, tightenings, events }: EngineRows, joint: Joint): JointState {
+  const rounds = tightenings
+    .filter(({ jointId }) => jointId === joint.id)
+    .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
+  return {
+    joint,
+    tightenings: rounds,
+    final: rounds.findLast(({ tightening }) => tightening.purpose === 'final'),
+    openRetorque: rounds.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
+    retorque: retorqueOf(engine, joint, heat, rounds),
+  };
+}
+
+/** Every fit of an engine with where it stands. */
+export function fitsOf({ fits, lines, joints, tightenings, leaves, sources }: EngineRows): readonly FitState[] {
+  const pageOf = pagesOf(leaves, sources);
+  return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings)));
+}
+
+/** Where one engine stands in everything. */
+export const engineStateOf = (rows: EngineRows): EngineState => ({
+  engine: rows.engine,
+  heat: rows.heat,
+  fits: fitsOf(rows),
+  leaves: currentLeaves(rows.leaves).length,
+  joints: rows.joints.map((joint) => jointStateOf(rows, joint)),
+});
+
+/** What a joint's figure is computed from. @throws DomainError not-found */
+export function inputsOf(
+  { engine, leaves, sources }: Pick<EngineRows, 'engine' | 'leaves' | 'sources'>,
+  joint: Joint,
+  shelves: Shelves,
+  now: number,
+): JointInputs {
+  const leaf = leaves.find(({ id }) => id === joint.leafId);
+  const source = leaf && sources.find(({ id }) => id === leaf.sourceId);
+  if (!leaf || !source)
+    throw new DomainError('not-found', 'The leaf that this joint is made from is missing.', 'leafId');
+  if (!shelves.wrenches.some((one) => one.id === joint.wrenchId))
+    throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
+  return { joint, leaf, source, shelves: withPracticeOf(shelves, engine), now };
+}

@@ -1,0 +1,37 @@
+import { provenFits } from '@/model/fit/fit-gate';
+import type { EngineState, JointState } from './engine-state';
+import { waitOf, type Wait } from './engine-wait';
+
+/** The stops of the work on one engine, in their order. */
+export const STOPS = ['book', 'joints', 'fits', 'tighten', 'run-in', 'record'] as const;
+export type StopId = (typeof STOPS)[number];
+
+export interface Progress {
+  readonly done: number;
+  readonly total: number;
+}
+
+/** What an engine's tag and its order strip say. Plain data that holds until a row of the engine is written. */
+export interface EngineSummary {
+  readonly wait: Wait;
+  readonly progress: Readonly<Record<StopId, Progress>>;
+}
+
+const isSettled = ({ retorque }: JointState) => retorque.state === 'done' || retorque.state === 'not-asked';
+const isTight = ({ final }: JointState) => final?.state.complete ?? false;
+
+/** How much of each stop is done. */
+function progressOf({ joints, fits, leaves, heat }: EngineState): EngineSummary['progress'] {
+  const asked = joints.filter(({ retorque }) => retorque.state !== 'not-asked');
+  const count = (of: (joint: JointState) => boolean) => joints.filter(of).length;
+  return {
+    book: { done: new Set(joints.map(({ joint }) => joint.leafId)).size, total: leaves },
+    joints: { done: count(({ tightenings }) => tightenings.length > 0), total: joints.length },
+    fits: { done: provenFits(fits), total: fits.length },
+    tighten: { done: count(isTight), total: joints.length },
+    'run-in': { done: heat.cycles.length === 0 ? 0 : asked.filter(isSettled).length, total: asked.length },
+    record: { done: count((joint) => isTight(joint) && isSettled(joint)), total: joints.length },
+  };
+}
+
+export const summaryOf = (state: EngineState): EngineSummary => ({ wait: waitOf(state), progress: progressOf(state) });

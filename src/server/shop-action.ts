@@ -1,0 +1,71 @@
+import type Joi from 'joi';
+import { revalidatePath } from 'next/cache';
+import { DomainError } from '@/core/units';
+import type { Shop } from '@/db/shop';
+import { fail, ok, type Result } from '@/model/result';
+import { nowIso, nowMs } from './clock';
+import { currentShop } from './current-shop';
+import { problemOf, problemOfThrown } from './problem';
+
+/** What an action works on: the shop this browser looks at, and the hour by the server's clock. */
+export interface Bench {
+  readonly shop: Shop;
+  readonly now: number;
+  readonly nowIso: string;
+}
+
+type Work<Fields, T> = (fields: Fields, bench: Bench) => T;
+
+/** Validates, then works in one transaction, reads and writes together; whatever goes wrong comes back in the one shape. */
+export function runAction<Fields, T>(
+  shop: Shop,
+  schema: Joi.ObjectSchema<Fields>,
+  input: unknown,
+  work: Work<Fields, T>,
+): Result<T> {
+  const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
+  if (checked.error) return fail(problemOf(checked.error));
+  try {
+    return ok(shop.transaction(() => work(checked.value, { shop, now: nowMs(), nowIso: nowIso() })));
+  } catch (thrown) {
+    return fail(problemOfThrown(thrown));
+  }
+}
+
+const onCurrentShop =
+  (after: () => void) =>
+  <Fields, T>(schema: Joi.ObjectSchema<Fields>, work: Work<Fields, T>) =>
+  async (input: unknown): Promise<Result<T>> => {
+    try {
+      const outcome = runAction(await currentShop(), schema, input, work);
+      if (outcome.ok) after();
+      return outcome;
+    } catch (thrown) {
+      return fail(problemOfThrown(thrown));
+    }
+  };
+
+/** A server action that writes: checked, in one transaction, and the page is drawn anew with the answer, once. */
+export const shopAction = onCurrentShop(() => revalidatePath('/', 'layout'));
+
+/** A server action that only answers a question: nothing is drawn anew. */
+export const shopQuestion = onCurrentShop(() => undefined);
+
+/** The row of an id. @throws DomainError not-found */
+export function found<Row>(
+  rows: { readonly find: (id: string) => Row | undefined },
+  id: string,
+  what: string,
+  field: string,
+): Row {
+  const row = rows.find(id);
+  if (row === undefined) throw new DomainError('not-found', `That ${what} is no longer here.`, field);
+  return row;
+}
+
+/** The engine of an id. @throws DomainError not-found */
+export const engineOf = ({ shop }: Pick<Bench, 'shop'>, id: string) => {
+  const engine = shop.engines.find(id);
+  if (!engine) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+  return engine;
+};

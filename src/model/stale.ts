@@ -20,7 +20,7 @@ export type Say = (field: string, value: unknown) => { readonly field: string; r
 const plainly = (value: unknown): string => {
   if (value === null || value === undefined || value === '') return 'nothing';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+  return typeof value === 'string' || typeof value === 'number' ? `${value}` : JSON.stringify(value);
 };
 
 /** Names of fields in words; what is not named goes by its own name. */

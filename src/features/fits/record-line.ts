@@ -79,7 +79,7 @@ export function keepLine(shop: Shop, fit: Fit, sent: SentLine, now: number): Rec
     if (known) return { id: known.id, isNew: false, at: known.at, recordedAt: known.recordedAt ?? known.at };
     const { age_ms, ...line } = checkedLine(shop, fit, sent);
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
-    const isNew = shop.fits.record(fit.id, { ...line, at: times.at } as FitLine, times.recordedAt);
+    const isNew = shop.fits.record(fit.id, { ...line, at: times.at }, times.recordedAt);
     return { id: sent.id, isNew, ...times };
   });
 }

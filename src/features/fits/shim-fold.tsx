@@ -96,7 +96,7 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
     pending,
     problem,
   } = useActionForm(
-    { family, typed: '', count: '1', seen: {} as Readonly<Record<string, number>> },
+    { family, typed: '', count: '1', seen: {} },
     (values) => putShimAction({ ...values, seen: { ...seen, ...values.seen } }),
     (_, entered) => entered.setValues({ typed: '', seen: {} }),
     ({ version, current }) => ({ seen: { [(current as Shim).id]: version } }),

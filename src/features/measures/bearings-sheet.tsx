@@ -5,7 +5,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { bearingSize } from '@/core/fits';
 import { readLength } from '@/core/print';
 import { isDomainError } from '@/core/units';
-import type { EngineMeasure, EngineMeasures } from '@/model/engine/engine-measure';
+import { isSameMark, type EngineMeasure, type EngineMeasures } from '@/model/engine/engine-measure';
 import { useLengths } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
@@ -79,6 +79,46 @@ function found(v: Sizes, stepText: string) {
 
 const USUAL = ['Main bearings', 'Big ends'];
 
+interface ShellsProps {
+  readonly shells: Bearings['shells'];
+  readonly onChange: (shells: Bearings['shells']) => void;
+}
+
+/** The marks on the shells of each bearing: two that do not match go back to the box. */
+function Shells({ shells, onChange }: ShellsProps) {
+  const set = (at: number, part: Partial<Bearings['shells'][number]>) =>
+    onChange(shells.map((shell, i) => (i === at ? { ...shell, ...part } : shell)));
+  return (
+    <>
+      {shells.map((shell, i) => (
+        <div key={i} className={styles.row}>
+          <b>{i + 1}</b>
+          <TextInput
+            label={`Mark on the upper shell, ${i + 1}`}
+            value={shell.upper}
+            onChange={(event) => set(i, { upper: event.currentTarget.value })}
+          />
+          <TextInput
+            label={`Mark on the lower shell, ${i + 1}`}
+            value={shell.lower}
+            onChange={(event) => set(i, { lower: event.currentTarget.value })}
+            error={
+              shell.lower !== '' &&
+              shell.upper !== '' &&
+              !isSameMark(shell.upper, shell.lower) &&
+              'These two do not match.'
+            }
+          />
+        </div>
+      ))}
+      <p className={form.acts}>
+        <Button onClick={() => onChange([...shells, { upper: '', lower: '' }])}>Another bearing</Button>
+        {shells.length > 1 && <Button onClick={() => onChange(shells.slice(0, -1))}>One less</Button>}
+      </p>
+    </>
+  );
+}
+
 function SizePart({
   engineId,
   name,
@@ -110,8 +150,6 @@ function SizePart({
   );
   const [shells, setShells] = useState<Bearings['shells']>(kept?.shells ?? [{ upper: '', lower: '' }]);
   const set = (name: keyof Sizes) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
-  const setShell = (at: number, part: Partial<Bearings['shells'][number]>) =>
-    setShells((before) => before.map((shell, i) => (i === at ? { ...shell, ...part } : shell)));
   const { steps, list, journal, housing } = useMemo(() => found(v, stepText), [v, stepText]);
   const { journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm } = v;
   const given =
@@ -188,31 +226,7 @@ function SizePart({
           {size(journal_mm ?? 0)}.
         </p>
       )}
-      {shells.map((shell, i) => (
-        <div key={i} className={styles.row}>
-          <b>{i + 1}</b>
-          <TextInput
-            label={`Mark on the upper shell, ${i + 1}`}
-            value={shell.upper}
-            onChange={(event) => setShell(i, { upper: event.currentTarget.value })}
-          />
-          <TextInput
-            label={`Mark on the lower shell, ${i + 1}`}
-            value={shell.lower}
-            onChange={(event) => setShell(i, { lower: event.currentTarget.value })}
-            error={
-              shell.lower !== '' &&
-              shell.upper !== '' &&
-              shell.lower.toLowerCase() !== shell.upper.toLowerCase() &&
-              'These two do not match.'
-            }
-          />
-        </div>
-      ))}
-      <p className={form.acts}>
-        <Button onClick={() => setShells((before) => [...before, { upper: '', lower: '' }])}>Another bearing</Button>
-        {shells.length > 1 && <Button onClick={() => setShells((before) => before.slice(0, -1))}>One less</Button>}
-      </p>
+      <Shells shells={shells} onChange={setShells} />
       <KeepMeasure engineId={engineId} kind="bearings" basedOn={measure?.id} body={body} words="Keep the sizes" />
     </Section>
   );
@@ -247,7 +261,7 @@ function MarksPart({ engineId, measure }: { readonly engineId: string; readonly 
             error={
               pair.one !== '' &&
               pair.other !== '' &&
-              pair.one.toLowerCase() !== pair.other.toLowerCase() &&
+              !isSameMark(pair.one, pair.other) &&
               'These two do not belong together.'
             }
           />

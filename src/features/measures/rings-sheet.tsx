@@ -4,7 +4,7 @@ import { clockingDoubts, evenClocking, GAP_MARKS, type GapMark } from '@/core/fi
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { EngineMeasure, EngineMeasures } from '@/model/engine/engine-measure';
+import type { EngineMeasure } from '@/model/engine/engine-measure';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
@@ -13,8 +13,6 @@ import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { ClockingDrawing } from './clocking-drawing';
 import { KeepMeasure } from './kept-measure';
 import styles from './measures.module.css';
-
-type Clocking = EngineMeasures['clocking'];
 
 interface MarkFields {
   readonly name: string;

@@ -25,7 +25,6 @@ import { workingOfWeights } from './measure-working';
 import styles from './measures.module.css';
 
 type Weights = EngineMeasures['weights'];
-type Balance = EngineMeasures['balance'];
 
 interface RodFields {
   readonly big_g: number | null;

@@ -1,7 +1,7 @@
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { GAP_MARKS, IMBALANCE_UNITS } from '@/core/fits';
-import { WEIGHED_KINDS, type MeasureKind } from './engine-measure';
+import { WEIGHED_KINDS, isSameMark, type MeasureKind } from './engine-measure';
 
 const positive = (label: string) =>
   Joi.number()
@@ -87,7 +87,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
       .max(24)
       .required()
       .custom((shells: readonly { upper: string; lower: string }[], helpers) => {
-        const at = shells.findIndex(({ upper, lower }) => upper.toLowerCase() !== lower.toLowerCase());
+        const at = shells.findIndex(({ upper, lower }) => !isSameMark(upper, lower));
         return at < 0
           ? shells
           : helpers.message({
@@ -101,7 +101,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
       .max(60)
       .required()
       .custom((pairs: readonly { place: string; one: string; other: string }[], helpers) => {
-        const wrong = pairs.find(({ one, other }) => one.toLowerCase() !== other.toLowerCase());
+        const wrong = pairs.find(({ one, other }) => !isSameMark(one, other));
         return wrong
           ? helpers.message({
               custom: `${wrong.place || 'A pair'} does not belong together: “${wrong.one}” and “${wrong.other}”.`,

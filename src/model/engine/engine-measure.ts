@@ -52,6 +52,10 @@ export interface EngineMeasures {
 }
 export type MeasureKind = keyof EngineMeasures;
 
+/** Marks are one where they read the same, whatever their case. */
+export const isSameMark = (one: string, other: string): boolean =>
+  one.trim().toLowerCase() === other.trim().toLowerCase();
+
 export interface EngineMeasure<K extends MeasureKind = MeasureKind> {
   readonly id: string;
   readonly engineId: string;

@@ -102,5 +102,5 @@ export function validateLine(input: unknown): Joi.ValidationResult<SentLine> {
   if (kind.error) return kind;
   return LINE_SCHEMAS[kind.value.kind]
     .keys({ age_ms: lineAge })
-    .validate(input, { abortEarly: false, stripUnknown: true }) as Joi.ValidationResult<SentLine>;
+    .validate(input, { abortEarly: false, stripUnknown: true });
 }

@@ -19,7 +19,7 @@ export interface InstrumentReading {
   readonly unit: ReadingUnit;
   /** The smallest step it shows, in `unit`. */
   readonly resolution: number;
-  /** Feelers: whether a leaf of this thickness went in. */
+  /** Feelers: whether a blade of this thickness went in. */
   readonly says?: 'goes' | 'stops';
   /** When it was taken, ISO 8601. */
   readonly at: string;

@@ -15,7 +15,7 @@ export interface SimulatedFeelers {
   readonly truth: number;
 }
 
-/** A set of feelers tried in one gap: the thickest leaf that goes, and the thinnest that does not. */
+/** A set of feelers tried in one gap: the thickest blade that goes, and the thinnest that does not. */
 export const createSimulatedFeelers = (
   setup: SimulatedFeelers,
   { now, newId }: Omit<SimulatedWorld, 'random'>,
@@ -23,7 +23,7 @@ export const createSimulatedFeelers = (
   const { name, unit, leaves, truth } = setup;
   const sorted = [...leaves].sort((a, b) => a - b);
   const resolution =
-    sorted.length > 1 ? Math.min(...sorted.slice(1).map((leaf, i) => leaf - (sorted[i] ?? 0))) : (sorted[0] ?? 1);
+    sorted.length > 1 ? Math.min(...sorted.slice(1).map((blade, i) => blade - (sorted[i] ?? 0))) : (sorted[0] ?? 1);
   const reading = (value: number, says: 'goes' | 'stops'): InstrumentReading => ({
     format: READING_FORMAT,
     version: READING_VERSION,
@@ -42,8 +42,8 @@ export const createSimulatedFeelers = (
     unit,
     resolution,
     measure: () => {
-      const goes = sorted.findLast((leaf) => leaf <= truth);
-      const stops = sorted.find((leaf) => leaf > truth);
+      const goes = sorted.findLast((blade) => blade <= truth);
+      const stops = sorted.find((blade) => blade > truth);
       return Promise.resolve([
         ...(goes === undefined ? [] : [reading(goes, 'goes')]),
         ...(stops === undefined ? [] : [reading(stops, 'stops')]),

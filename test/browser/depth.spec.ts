@@ -106,6 +106,7 @@ test('which wrench: from the shelf by house practice, with the reason against th
 test('a film trial: entered, worked out, put on the shelf, and the joints that move', async ({ page, bench }) => {
   await at(page, bench, '/shelves/trials/demo-trial-three-films');
   const moly = page.getByRole('region', { name: 'Molybdenum disulphide paste' });
+  await moly.getByRole('button', { name: 'What it would move in this shop' }).click();
   await expect(moly).toContainText('Thorncote-Wicks Fourteen, Cylinder head');
   const before = await page.getByTestId('next-moly-paste').textContent();
   await page.getByLabel('Bolt', { exact: true }).fill('9');

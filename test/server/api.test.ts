@@ -53,7 +53,7 @@ describe('POST /api/reckon', () => {
 
 describe('the bench', () => {
   const path = '/api/tightenings/demo-m-joint-head-round-1/events';
-  const line = { id: 'a-line-of-its-own', kind: 'pull', step: 7, outcome: 'pulled', at: '2026-05-16T14:20:00.000Z' };
+  const line = { id: 'a-line-of-its-own', kind: 'pull', step: 7, outcome: 'pulled', age_ms: 5000 };
   test.each([
     ['not json', 'x', {}, 400],
     ['no such kind', JSON.stringify({ ...line, kind: 'dance' }), {}, 400],
@@ -69,13 +69,21 @@ describe('the bench', () => {
     });
   });
   test('a line that follows is written once', async () => {
+    interface Answer {
+      readonly ok: boolean;
+      readonly result: {
+        readonly id: string;
+        readonly isNew: boolean;
+        readonly at: string;
+        readonly recordedAt: string;
+      };
+    }
+    const first = (await (await post(path, JSON.stringify(line))).json()) as Answer;
+    expect(first).toMatchObject({ ok: true, result: { id: line.id, isNew: true } });
+    expect(Date.parse(first.result.recordedAt) - Date.parse(first.result.at)).toBe(line.age_ms);
     expect(await (await post(path, JSON.stringify(line))).json()).toEqual({
       ok: true,
-      result: { id: line.id, isNew: true },
-    });
-    expect(await (await post(path, JSON.stringify(line))).json()).toEqual({
-      ok: true,
-      result: { id: line.id, isNew: false },
+      result: { ...first.result, isNew: false },
     });
   });
   test('an unknown tightening is not found', async () =>

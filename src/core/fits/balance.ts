@@ -1,4 +1,4 @@
-import { assertNotNegative } from '@/core/units';
+import { INCH_MM, assertNotNegative } from '@/core/units';
 
 /** Residual imbalance at one plane of a balancing report, g·mm. */
 export interface PlaneImbalance {
@@ -14,7 +14,7 @@ export interface BalancedPlane extends PlaneImbalance {
   readonly verdict?: 'inside' | 'out';
 }
 
-const GMM_PER = { 'g·mm': 1, 'g·cm': 10, 'oz·in': 28.349523125 * 25.4 } as const;
+const GMM_PER = { 'g·mm': 1, 'g·cm': 10, 'oz·in': 28.349523125 * INCH_MM } as const;
 export type ImbalanceUnit = keyof typeof GMM_PER;
 export const IMBALANCE_UNITS = Object.keys(GMM_PER) as readonly ImbalanceUnit[];
 

@@ -1,4 +1,4 @@
-import type { Note } from '@/core/units';
+import { INCH_MM, THOU_MM, type Note } from '@/core/units';
 import type { Part } from './conditions';
 import type { Limits } from './verdict';
 
@@ -35,8 +35,8 @@ const doubt = (code: string, message: string): Note => ({ code, message });
 const SLIPS: readonly (readonly [ratio: number, code: string, words: string])[] = [
   [10, 'slipped-zero', 'ten times'],
   [0.1, 'slipped-zero', 'a tenth of'],
-  [25.4, 'unit-slip', '25.4 times'],
-  [1 / 25.4, 'unit-slip', '1/25.4 of'],
+  [INCH_MM, 'unit-slip', '25.4 times'],
+  [1 / INCH_MM, 'unit-slip', '1/25.4 of'],
   [1000, 'unit-slip', 'a thousand times'],
   [0.001, 'unit-slip', 'a thousandth of'],
 ];
@@ -60,12 +60,12 @@ function sizeDoubt(value_mm: number, reference_mm: number): Note | undefined {
 function gapDoubt(value_mm: number, { min_mm, max_mm }: Limits): Note | undefined {
   const fits = (value: number) => value >= min_mm / 2 && value <= max_mm * 2;
   if (fits(value_mm) || value_mm === 0) return undefined;
-  if (fits(value_mm * 0.0254))
+  if (fits(value_mm * THOU_MM))
     return doubt(
       'thou-as-mm',
       `${mm(value_mm)} would be right as ${Number(value_mm.toFixed(3))} thou. Which unit was read?`,
     );
-  if (fits(value_mm / 0.0254))
+  if (fits(value_mm / THOU_MM))
     return doubt('mm-as-thou', `${mm(value_mm)} would be right as mm, not thou. Which unit was read?`);
   if (fits(value_mm / 10) || fits(value_mm * 10))
     return doubt('slipped-zero', `${mm(value_mm)} is ten times off what is wanted. A zero has slipped, it seems.`);
@@ -121,30 +121,30 @@ export function dialDoubts(
 }
 
 /** Feelers of a usual set, mm: every twentieth to 0.1, hundredths between, twentieths above; and in thou. */
-const METRIC_LEAVES = [
+const METRIC_BLADES = [
   3, 4, 5, 6, 7, 8, 9, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 75, 80, 85, 90, 95, 100,
 ].map((n) => n / 100);
-const INCH_LEAVES = [1.5, ...Array.from({ length: 24 }, (_, i) => i + 2), 28, 30, 32, 35].map((thou) => thou * 0.0254);
-const SAME_LEAF_MM = 0.0005;
+const INCH_BLADES = [1.5, ...Array.from({ length: 24 }, (_, i) => i + 2), 28, 30, 32, 35].map((thou) => thou * THOU_MM);
+const SAME_BLADE_MM = 0.0005;
 
-const isLeaf = (value: number) =>
-  [...METRIC_LEAVES, ...INCH_LEAVES].some((leaf) => Math.abs(leaf - value) < SAME_LEAF_MM);
+const isBlade = (value: number) =>
+  [...METRIC_BLADES, ...INCH_BLADES].some((blade) => Math.abs(blade - value) < SAME_BLADE_MM);
 
-function twoLeaves(value: number): readonly [number, number] | undefined {
-  for (const set of [METRIC_LEAVES, INCH_LEAVES])
+function twoBlades(value: number): readonly [number, number] | undefined {
+  for (const set of [METRIC_BLADES, INCH_BLADES])
     for (const thin of set) {
-      const rest = set.find((leaf) => leaf >= thin && Math.abs(leaf + thin - value) < SAME_LEAF_MM);
+      const rest = set.find((blade) => blade >= thin && Math.abs(blade + thin - value) < SAME_BLADE_MM);
       if (rest !== undefined) return [thin, rest];
     }
   return undefined;
 }
 
-/** What is doubtful about a pair of feelers: no leaf of that thickness is made, or one between was not tried. mm */
+/** What is doubtful about a pair of feelers: no blade of that thickness is made, or one between was not tried. mm */
 export function feelerDoubts(goes_mm: number | undefined, stops_mm: number | undefined): readonly Note[] {
   const doubts: Note[] = [];
   for (const value of [goes_mm, stops_mm])
-    if (value !== undefined && value > 0 && !isLeaf(value)) {
-      const pair = twoLeaves(value);
+    if (value !== undefined && value > 0 && !isBlade(value)) {
+      const pair = twoBlades(value);
       if (pair)
         doubts.push(
           doubt(
@@ -154,7 +154,9 @@ export function feelerDoubts(goes_mm: number | undefined, stops_mm: number | und
         );
     }
   if (goes_mm !== undefined && stops_mm !== undefined && stops_mm > goes_mm) {
-    const untried = METRIC_LEAVES.filter((leaf) => leaf > goes_mm + SAME_LEAF_MM && leaf < stops_mm - SAME_LEAF_MM);
+    const untried = METRIC_BLADES.filter(
+      (blade) => blade > goes_mm + SAME_BLADE_MM && blade < stops_mm - SAME_BLADE_MM,
+    );
     if (untried.length > 1)
       doubts.push(
         doubt(

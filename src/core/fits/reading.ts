@@ -1,9 +1,15 @@
 import { readLength } from '@/core/print';
-import { DomainError } from '@/core/units';
+import { DomainError, INCH_MM, THOU_MM, plainFigure } from '@/core/units';
 import type { Part } from './conditions';
 
 /** The units in which an instrument is read, in mm. Exact. */
-export const READING_UNITS_MM = { mm: 1, µm: 0.001, in: 25.4, thou: 0.0254, '0.0001 in': 0.00254 } as const;
+export const READING_UNITS_MM = {
+  mm: 1,
+  µm: 0.001,
+  in: INCH_MM,
+  thou: THOU_MM,
+  '0.0001 in': THOU_MM / 10,
+} as const;
 export type ReadingUnit = keyof typeof READING_UNITS_MM;
 
 export interface TypedReading {
@@ -15,13 +21,6 @@ export interface TypedReading {
   readonly signed?: boolean;
 }
 
-const PLAIN = /^[+−-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/;
-
-function figureOf(text: string): number {
-  const magnitude = Number(text.replace(/^[+−-]/, '').replace(',', '.'));
-  return /^[−-]/.test(text) ? -magnitude : magnitude;
-}
-
 /**
  * A reading as typed, in mm: `50.012`, `1.9685`, `0,5`; `+0.012` from a setting standard; one with a unit of its own is read as print.
  * @throws DomainError bad-field; and what readLength throws
@@ -29,12 +28,13 @@ function figureOf(text: string): number {
 export function readReading({ typed, unit, standard_mm, signed = false }: TypedReading): number {
   const text = typed.trim();
   if (text === '') throw new DomainError('bad-field', 'There is no figure yet.', 'typed');
-  if (!PLAIN.test(text)) {
+  const figure = plainFigure(text);
+  if (figure === undefined) {
     const { min_mm, max_mm } = readLength(text);
     if (min_mm !== max_mm) throw new DomainError('bad-field', 'Give one figure, not a range.', 'typed');
     return min_mm;
   }
-  const value_mm = (standard_mm ?? 0) + figureOf(text) * READING_UNITS_MM[unit];
+  const value_mm = (standard_mm ?? 0) + figure * READING_UNITS_MM[unit];
   if (!signed && !(value_mm > 0))
     throw new DomainError(
       'bad-field',

@@ -1,4 +1,4 @@
-import { DomainError, dictionary, type Note } from '@/core/units';
+import { INCH_MM, THOU_MM, DomainError, dictionary, type Note } from '@/core/units';
 import { amountOf, hasThousandChoice, type Amount } from './amounts';
 import { foldCharacters } from './characters';
 import { compareIntervals, type Agreement, type PrintedInterval } from './cross-check';
@@ -14,9 +14,9 @@ export const PRINT_LENGTHS_MM = {
   cm: 10,
   m: 1000,
   µm: 0.001,
-  in: 25.4,
+  in: INCH_MM,
   ft: 304.8,
-  thou: 0.0254,
+  thou: THOU_MM,
   '0.0001 in': 0.00254,
   '0.1 mm': 0.1,
   '0.01 mm': 0.01,

@@ -1,24 +1,26 @@
 import { readLength } from './read-length';
 import { readTorque } from './read-torque';
-import { DomainError, atField } from '@/core/units';
+import { DomainError, INCH_MM, atField, plainFigure } from '@/core/units';
 
-const PLAIN = /^\d*[.,]?\d+$|^\d+[.,]$/;
-const plainOf = (text: string) => Number(text.replace(',', '.'));
+/** A size has no sign. */
+const unsigned = (text: string) => (/^[+−-]/.test(text.trim()) ? undefined : plainFigure(text));
 
 /** Whether a figure stands without a unit. */
-export const isBare = (text: string): boolean => PLAIN.test(text.trim());
+export const isBare = (text: string): boolean => unsigned(text) !== undefined;
 
 /** A typed figure without a unit. @throws DomainError */
 export function typedNumber(text: string, field: string): number {
-  if (!isBare(text)) throw new DomainError('bad-field', 'Give it as a figure.', field);
-  return plainOf(text.trim());
+  const figure = unsigned(text);
+  if (figure === undefined) throw new DomainError('bad-field', 'Give it as a figure.', field);
+  return figure;
 }
 
 /** A typed length in mm: a bare figure is in `unit`, one with a unit of its own is read like print. @throws DomainError */
 export function typedLength(text: string, field: string, unit: 'mm' | 'in' = 'mm'): number {
   return atField(field, () => {
     const trimmed = text.trim();
-    if (PLAIN.test(trimmed)) return plainOf(trimmed) * (unit === 'in' ? 25.4 : 1);
+    const bare = unsigned(trimmed);
+    if (bare !== undefined) return bare * (unit === 'in' ? INCH_MM : 1);
     const { min_mm, max_mm } = readLength(trimmed);
     if (min_mm !== max_mm) throw new DomainError('bad-field', 'Give one figure, not a range.', field);
     return min_mm;
@@ -29,7 +31,8 @@ export function typedLength(text: string, field: string, unit: 'mm' | 'in' = 'mm
 export function typedTorque(text: string, field: string): number {
   return atField(field, () => {
     const trimmed = text.trim();
-    if (PLAIN.test(trimmed)) return plainOf(trimmed);
+    const bare = unsigned(trimmed);
+    if (bare !== undefined) return bare;
     const print = readTorque(trimmed);
     const reading = print.kind === 'turn' || print.ambiguous ? undefined : print.readings[0];
     if (!reading || reading.min_Nm !== reading.max_Nm)

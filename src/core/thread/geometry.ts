@@ -1,3 +1,4 @@
+import { INCH_MM } from '@/core/units';
 import { THREAD_FORMS } from './forms';
 import type { Thread, ThreadRow } from './thread';
 
@@ -19,7 +20,7 @@ export function threadOfRow(row: ThreadRow): Thread {
     series: row.series,
     major_mm: row.major_mm,
     pitch_mm: row.pitch_mm,
-    tpi: 25.4 / row.pitch_mm,
+    tpi: INCH_MM / row.pitch_mm,
     includedAngle_deg: form.includedAngle_deg,
     pitchDiameter_mm,
     minorDiameter_mm,

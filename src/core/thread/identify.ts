@@ -1,4 +1,4 @@
-import { DomainError, assertPositive, type Note } from '@/core/units';
+import { INCH_MM, DomainError, assertPositive, type Note } from '@/core/units';
 import { threadForm } from './forms';
 import { THREAD_ROWS } from './read-thread';
 import type { ThreadRow, ThreadSeries } from './thread';
@@ -42,7 +42,7 @@ function pitchOf({ pitch_mm, tpi }: ThreadMeasured): number | undefined {
     throw new DomainError('bad-field', 'Give pitch_mm or tpi, not both: one gauge was used.', 'tpi');
   if (pitch_mm !== undefined) assertPositive(pitch_mm, 'pitch_mm');
   if (tpi !== undefined) assertPositive(tpi, 'tpi');
-  return pitch_mm ?? (tpi === undefined ? undefined : 25.4 / tpi);
+  return pitch_mm ?? (tpi === undefined ? undefined : INCH_MM / tpi);
 }
 
 function score(row: ThreadRow, major_mm: number, pitch: number | undefined, tolerance: number): Scored | undefined {

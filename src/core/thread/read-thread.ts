@@ -1,4 +1,4 @@
-import { DomainError, dictionary, type Note } from '@/core/units';
+import { INCH_MM, DomainError, dictionary, type Note } from '@/core/units';
 import { threadOfRow } from './geometry';
 import { rowByFigures } from './own';
 import { BRITISH_ASSOCIATION_ROWS } from './series/british-association';
@@ -100,7 +100,7 @@ function parse(text: string): Wanted | undefined {
 const rowSize = (row: ThreadRow): number =>
   row.series === 'M' ? row.major_mm : inches(row.nominal.replace('No. ', ''));
 const rowNumbered = (row: ThreadRow) => row.series === 'BA' || row.nominal.startsWith('No.');
-const rowPitch = (row: ThreadRow) => (row.series === 'M' ? row.pitch_mm : 25.4 / row.pitch_mm);
+const rowPitch = (row: ThreadRow) => (row.series === 'M' ? row.pitch_mm : INCH_MM / row.pitch_mm);
 
 const fits = (row: ThreadRow, wanted: Wanted): boolean =>
   wanted.series.includes(row.series) &&
@@ -115,7 +115,7 @@ function nearest(wanted: Wanted | undefined, text: string): ThreadRow {
     : [];
   const rows = pool.length > 0 ? pool : THREAD_ROWS;
   const printed = /\d+(?:\/\d+|\.\d+)?/.exec(tidyText(text))?.[0];
-  const printed_mm = printed?.includes('/') ? inches(printed) * 25.4 : Number(printed ?? 10);
+  const printed_mm = printed?.includes('/') ? inches(printed) * INCH_MM : Number(printed ?? 10);
   const away = (row: ThreadRow) =>
     (wanted ? rowSize(row) / Math.max(wanted.size, 1e-6) : row.major_mm / Math.max(printed_mm, 1e-6)) - 1;
   const distance = (row: ThreadRow) =>

@@ -1,5 +1,7 @@
 /** Exact by definition: the international inch, foot, pound and standard gravity (CGPM 1901; yard and pound 1959). */
 export const INCH_M = 0.0254;
+export const INCH_MM = 25.4;
+export const THOU_MM = 0.0254;
 export const FOOT_M = 0.3048;
 export const POUND_KG = 0.45359237;
 const GRAVITY_M_PER_S2 = 9.80665;

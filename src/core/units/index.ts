@@ -12,3 +12,5 @@ export {
 export { torqueUnitFromLetters } from './torque-unit-name';
 export { FORCE_N, FORCE_WORDS, LENGTH_M, LENGTH_WORDS, type ForceWord, type LengthWord } from './unit-words';
 export { convert } from './convert';
+export { INCH_MM, THOU_MM } from './factors';
+export { plainFigure } from './plain-figure';

@@ -1,9 +1,10 @@
+import { typedNumber } from '@/model/typed-number';
 import { lineAge } from '@/model/line-age';
 import Joi from 'joi';
 import { PULL_OUTCOMES, type BenchEvent } from '@/core/tightening';
 
 const shared = { id: Joi.string().min(8).max(40).required(), age_ms: lineAge };
-const step = Joi.number().integer().min(0).max(10_000).required();
+const step = typedNumber().integer().min(0).max(10_000).required();
 
 const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
   pull: Joi.object({

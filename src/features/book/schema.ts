@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
@@ -28,7 +29,7 @@ export const MAX_TABLE_CHARACTERS = 5_000_000;
 const line = (label: string, most = 200) => Joi.string().trim().max(most).label(label);
 
 const year = (label: string) =>
-  Joi.number().integer().min(1880).max(2030).empty('').allow(null).default(null).label(label);
+  typedNumber().integer().min(1880).max(2030).empty('').allow(null).default(null).label(label);
 
 export const sourceSchema = Joi.object<SourceFields>({
   engineId: Joi.string().required(),
@@ -40,7 +41,7 @@ export const sourceSchema = Joi.object<SourceFields>({
   kind: Joi.string()
     .valid(...SOURCE_KINDS)
     .default('manual'),
-  rank: Joi.number().integer().min(1).max(20).empty('').allow(null).default(null).label('the rank'),
+  rank: typedNumber().integer().min(1).max(20).empty('').allow(null).default(null).label('the rank'),
   fromYear: year('the first year'),
   toYear: year('the last year'),
   fromNumber: line('the first engine number', 60).allow('').default(''),
@@ -61,7 +62,7 @@ export const leafSchema = Joi.object<LeafFields>({
     .label('the printed text')
     .messages({ 'string.empty': 'Type the figure as it is printed.' }),
   conditionText: line('the condition of the threads').allow('').default(''),
-  readingIndex: Joi.number().integer().min(-1).max(20).required(),
+  readingIndex: typedNumber().integer().min(-1).max(20).required(),
   agreedNotes: Joi.array().items(Joi.string().max(60)).max(20).default([]),
   replacesId: Joi.string().allow(null).default(null),
 });

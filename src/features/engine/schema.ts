@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import { SHOP_NAMES, type ShopName } from '@/server/shop-file';
 import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
@@ -26,7 +27,7 @@ export const engineSchema = Joi.object<EngineFields>({
     .label('the name')
     .messages({ 'string.empty': 'Give the engine a name.' }),
   kind: oneOf(ENGINE_KINDS).required().label('car or motorcycle'),
-  year: Joi.number().integer().min(1880).max(2030).allow(null, '').empty('').default(null).label('the year'),
+  year: typedNumber().integer().min(1880).max(2030).allow(null, '').empty('').default(null).label('the year'),
   engineNumber: Joi.string().trim().max(60).allow('').default('').label('the engine number'),
   headMetal: metal('the metal of the head'),
   blockMetal: metal('the metal of the block'),

@@ -1,3 +1,4 @@
+import { atField, DomainError, plainFigure } from '@/core/units';
 import {
   EXPANSIONS_UM_PER_MK,
   assertWanted,
@@ -11,7 +12,6 @@ import {
 } from '@/core/fits';
 import type { HousePractice } from '@/model/practice/house-practice';
 import { readLength } from '@/core/print';
-import { DomainError, atField } from '@/core/units';
 import type { Fit, FitDetail } from '@/model/fit/fit';
 import type { Leaf } from '@/model/book/leaf';
 import type { Joint } from '@/model/joint/joint';
@@ -39,8 +39,8 @@ export function limitsOf(low: string, high: string, names: readonly [string, str
 }
 
 function share(text: string, field: string): number {
-  const value = Number(text.replace(',', '.'));
-  if (text === '' || !(value >= 0 && value < 0.1))
+  const value = plainFigure(text);
+  if (value === undefined || !(value >= 0 && value < 0.1))
     throw new DomainError('bad-field', 'Give the rule as a share of the diameter, such as 0.00075.', field);
   return value;
 }

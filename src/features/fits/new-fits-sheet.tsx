@@ -1,5 +1,6 @@
 'use client';
 
+import { plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { FIT_KINDS, placesOf } from '@/core/fits';
@@ -51,7 +52,7 @@ const ABOUT: Working = {
   ],
 };
 
-const count = (text: string) => Math.max(0, Math.min(Number(text) || 0, 64));
+const count = (text: string) => Math.max(0, Math.min(plainFigure(text) ?? 0, 64));
 
 function ListForm({ engine, has }: { readonly engine: Engine; readonly has: readonly string[] }) {
   const router = useRouter();

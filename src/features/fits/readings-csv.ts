@@ -1,6 +1,6 @@
+import { isDomainError, plainFigure } from '@/core/units';
 import { stringify } from 'csv-stringify/sync';
 import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
-import { isDomainError } from '@/core/units';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { assertAsked } from '@/model/fit/fit-reading';
 import { readRecords } from '@/server/read-records';
@@ -95,11 +95,6 @@ export interface ReadingRow {
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 const isPart = (text: string): text is Part => (PARTS as readonly string[]).includes(text);
 const isUnit = (text: string): text is ReadingUnit => text in READING_UNITS_MM;
-const number = (text: string) => {
-  const value = Number(text.replace(',', '.'));
-  return text === '' || Number.isNaN(value) ? undefined : value;
-};
-
 /** A time as this table writes it, or as a spreadsheet left it; a bare clock says no day and is not taken. */
 function whenOf(text: string): string | undefined {
   if (!/^\d{4}-\d{2}-\d{2}/.test(text)) return undefined;
@@ -126,8 +121,8 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
           ? 'The figure has no unit.'
           : `“${unit}” is not a unit read here. Known: ${Object.keys(READING_UNITS_MM).join(', ')}.`,
     };
-  const [station, angle] = [(number(at('Station')) ?? 1) - 1, (number(at('Angle')) ?? 1) - 1];
-  const standard_mm = number(at('Standard mm'));
+  const [station, angle] = [(plainFigure(at('Station')) ?? 1) - 1, (plainFigure(at('Angle')) ?? 1) - 1];
+  const standard_mm = plainFigure(at('Standard mm'));
   const value_mm = readReading({
     typed: at('Typed'),
     unit,
@@ -135,7 +130,7 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
     signed: isSigned(part),
   });
   assertAsked(fit, { part, station, angle }, value_mm);
-  const resolution_mm = number(at('Reads to mm'));
+  const resolution_mm = plainFigure(at('Reads to mm'));
   return {
     fitId: fit.id,
     place,

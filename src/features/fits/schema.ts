@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import { readVersion } from '@/model/versioned';
 import { EXPANSIONS_UM_PER_MK, FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
 import { oneOf } from '@/model/one-of';
@@ -7,7 +8,7 @@ const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().max(60).allow('', null).empty(['', null]).default(null);
 const typed = Joi.string().trim().max(60).allow('').default('');
 const count = (label: string, most: number) =>
-  Joi.number()
+  typedNumber()
     .integer()
     .min(1)
     .max(most)
@@ -163,7 +164,7 @@ export const shimSchema = Joi.object<{
   seen: Joi.object().pattern(Joi.string().max(60), readVersion).default({}),
   family: Joi.string().trim().max(80).required(),
   typed: Joi.string().trim().max(40).required().messages({ 'string.empty': 'Give its thickness with its unit.' }),
-  count: Joi.number().integer().min(0).max(500).required().messages({
+  count: typedNumber().integer().min(0).max(500).required().messages({
     'number.base': 'Say how many there are.',
     'number.min': 'Say how many there are: none or more.',
     'number.integer': 'Say how many there are, as a whole number.',
@@ -173,6 +174,6 @@ export const shimSchema = Joi.object<{
 export const fitShimSchema = Joi.object<{ fitId: string; version: number; place: number; choice_mm: number[] }>({
   fitId: id,
   version: readVersion,
-  place: Joi.number().integer().min(0).required(),
-  choice_mm: Joi.array().items(Joi.number().greater(0).max(50)).min(1).max(5).required(),
+  place: typedNumber().integer().min(0).required(),
+  choice_mm: Joi.array().items(typedNumber().greater(0).max(50)).min(1).max(5).required(),
 });

@@ -1,3 +1,4 @@
+import { THOU_MM, plainFigure } from '@/core/units';
 import {
   READING_UNITS_MM,
   isSigned,
@@ -32,7 +33,7 @@ export const RESOLUTIONS: readonly { readonly mm: number; readonly name: string 
   { mm: 0.01, name: '0.01 mm' },
   { mm: 0.00254, name: '0.0001 in' },
   { mm: 0.0127, name: '0.0005 in' },
-  { mm: 0.0254, name: '0.001 in' },
+  { mm: THOU_MM, name: '0.001 in' },
 ];
 
 const isOuter = (part: Part) => part === 'bore';
@@ -69,8 +70,6 @@ export function startSession(
   };
 }
 
-const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
-
 /** The size of the setting standard, mm. @throws DomainError */
 export const standardOf = ({ standard, unit }: Pick<Session, 'standard' | 'unit'>): number | undefined =>
   standard.trim() === ''
@@ -101,7 +100,7 @@ export function bodyOf(session: Session, part: Part, bolts: string | undefined, 
   const unit = unitOf(part, session, packetUnit);
   const { answers, by, reportedBy } = session;
   const standard_mm = standardFor(part, session);
-  const [part_C, gauge_C] = [number(session.part_C), number(session.gauge_C)];
+  const [part_C, gauge_C] = [plainFigure(session.part_C), plainFigure(session.gauge_C)];
   const stripStep_mm = READING_UNITS_MM[unit] >= 1 ? 0.013 : 0.0127;
   return {
     unit,

@@ -1,9 +1,9 @@
 'use client';
 
+import { isDomainError, THOU_MM } from '@/core/units';
 import { TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { shims as chooseShims, type ShimChoice } from '@/core/fits';
-import { isDomainError } from '@/core/units';
 import { shimsIn, stackOf_mm, type FitLine, type Shim } from '@/model/fit/fit';
 import { isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
@@ -184,7 +184,7 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
     const crush = shim?.crush ? (shim.crush.min_mm + shim.crush.max_mm) / 2 : 0;
     const missing_mm = read_mm + isIn_mm - crush - target;
     const thickness = inch
-      ? `${plain(Math.round(missing_mm / 0.0254))} thou`
+      ? `${plain(Math.round(missing_mm / THOU_MM))} thou`
       : `${plain(Number(missing_mm.toFixed(2)))} mm`;
     add({
       id: nanoid(),

@@ -1,5 +1,6 @@
 'use client';
 
+import { plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
@@ -59,11 +60,10 @@ const LEAVES: Readonly<Record<'metric' | 'inch', readonly number[]>> = {
   inch: [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 18, 20, 25],
 };
 const RESOLUTION: Readonly<Record<ReadingUnit, number>> = { mm: 0.001, µm: 1, in: 0.0001, thou: 0.1, '0.0001 in': 1 };
-const number = (text: string) => Number(text.trim().replace(',', '.'));
 
 function instrumentOf({ kind, name, unit, truth, error }: Setup): MeasuringInstrument {
   const resolution = kind === 'dial' && unit === 'mm' ? 0.01 : RESOLUTION[unit];
-  const shared = { name, unit, truth: number(truth), error: number(error) || 0 };
+  const shared = { name, unit, truth: plainFigure(truth) ?? 0, error: plainFigure(error) ?? 0 };
   if (kind === 'feelers')
     return createSimulatedFeelers({ ...shared, leaves: unit === 'mm' ? LEAVES.metric : LEAVES.inch }, world);
   return kind === 'dial'
@@ -90,7 +90,7 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
   const [sent, setSent] = useState<readonly InstrumentReading[]>([]);
   const [heard, setHeard] = useState<number>();
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
-  const isReady = Number.isFinite(number(setup.truth)) && setup.truth.trim() !== '';
+  const isReady = plainFigure(setup.truth) !== undefined;
   const take = async () => {
     const readings = await instrumentOf(setup).measure();
     let by: number | undefined;

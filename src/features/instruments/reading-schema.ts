@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { READING_UNITS_MM } from '@/core/fits';
 import {
@@ -10,17 +11,17 @@ import {
 /** A reading as it comes over the wire. */
 export const readingSchema = Joi.object<InstrumentReading>({
   format: Joi.string().valid(READING_FORMAT).required(),
-  version: Joi.number().valid(READING_VERSION).required(),
+  version: typedNumber().valid(READING_VERSION).required(),
   id: Joi.string().min(8).max(60).required(),
   instrument: Joi.string().trim().min(1).max(80).required(),
   kind: Joi.string()
     .valid(...INSTRUMENT_KINDS)
     .required(),
-  value: Joi.number().min(-10_000).max(10_000).required(),
+  value: typedNumber().min(-10_000).max(10_000).required(),
   unit: Joi.string()
     .valid(...Object.keys(READING_UNITS_MM))
     .required(),
-  resolution: Joi.number().greater(0).max(1000).required(),
+  resolution: typedNumber().greater(0).max(1000).required(),
   says: Joi.string().valid('goes', 'stops'),
   at: Joi.string().isoDate().required(),
 });

@@ -1,3 +1,4 @@
+import { plainFigure } from '@/core/units';
 import { choices, type Choice } from '@/interface/words/choices';
 import { RETORQUE_SCHOOLS } from '@/core/heat';
 import { LOCKINGS, RANGE_SCHOOLS } from '@/core/joint';
@@ -80,7 +81,7 @@ export function schemeOfFigures(text: string): StageScheme | undefined {
   const figures = text
     .split(/[;/]|,\s|\s+/)
     .filter(Boolean)
-    .map((part) => Number(part.replace(',', '.')));
+    .map((part) => plainFigure(part) ?? 0);
   const last = figures.at(-1);
   const rises = figures.every((one, i) => one > 0 && (i === 0 || one > (figures[i - 1] ?? 0)));
   if (last === undefined || !rises || figures.length > 8) return undefined;

@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { RETORQUE_SCHOOLS } from '@/core/heat';
@@ -32,7 +33,7 @@ export type NewJointFields = Pick<
 
 const scheme = Joi.alternatives<StageScheme>(
   oneOf(NAMED_SCHEMES),
-  Joi.array().items(Joi.number().greater(0).max(1)).min(1).max(8),
+  Joi.array().items(typedNumber().greater(0).max(1)).min(1).max(8),
 );
 
 const film = Joi.string().max(60).required();
@@ -42,7 +43,7 @@ const fields = {
   leafId: Joi.string().required().messages({ 'string.empty': 'Choose the leaf that the figure is on.' }),
   name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the joint a name.' }),
   pattern: oneOf(PATTERN_KINDS).required(),
-  fasteners: Joi.number()
+  fasteners: typedNumber()
     .integer()
     .min(1)
     .max(MAX_FASTENERS)
@@ -91,14 +92,14 @@ const changes = anyOf<Required<JointChange>>({
   stageScheme: scheme,
   unitOfWork: oneOf(UNITS_OF_WORK),
   wrenchId: Joi.string().messages({ 'string.empty': 'Choose the wrench.' }),
-  bearingOuter_mm: Joi.number().positive().max(200).label('the outside of the face'),
-  bearingInner_mm: Joi.number().positive().max(200).label('the hole of the face'),
+  bearingOuter_mm: typedNumber().positive().max(200).label('the outside of the face'),
+  bearingInner_mm: typedNumber().positive().max(200).label('the hole of the face'),
   bearingMeasured: Joi.boolean(),
 });
 
 export const jointSchema = Joi.object<AlteredJoint>({
   id: Joi.string().required(),
-  version: Joi.number().integer().min(1).required(),
+  version: typedNumber().integer().min(1).required(),
   change: changes,
   detail: anyOf<JointDetail>(DETAIL_PARTS),
 });
@@ -121,7 +122,7 @@ export const standardSchema = Joi.object<StandardFields>({
   grade: Joi.string().max(60).required().messages({ 'string.empty': 'Choose the grade.' }),
   film,
   metal: Joi.string().max(60).allow('').default(''),
-  engagement_mm: Joi.number()
+  engagement_mm: typedNumber()
     .positive()
     .max(500)
     .empty('')
@@ -144,7 +145,7 @@ export const chooseLeafSchema = Joi.object<{
   reason: string | null;
 }>({
   jointId: Joi.string().required(),
-  version: Joi.number().integer().min(1).required(),
+  version: typedNumber().integer().min(1).required(),
   leafId: Joi.string().required(),
   reason: Joi.string().trim().max(400).allow(null).default(null),
 });

@@ -1,9 +1,9 @@
 'use client';
 
+import { isDomainError, plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import { isDomainError } from '@/core/units';
 import type { Shelves } from '@/model/shelf/shelves';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -42,7 +42,7 @@ export function StandardJointForm({ engineId, shelves }: Props) {
   const field = fields.getInputProps;
   const { thread = '', grade = '', film = '', metal = '', engagement_mm = '' } = fields.values;
   const reading = useMemo(() => {
-    const engagement = Number(engagement_mm.replace(',', '.'));
+    const engagement = plainFigure(engagement_mm) ?? 0;
     try {
       return thread.trim() === ''
         ? undefined

@@ -1,10 +1,10 @@
 'use client';
 
+import { INCH_MM, isDomainError, plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { bearingSize } from '@/core/fits';
 import { readLength } from '@/core/print';
-import { isDomainError } from '@/core/units';
 import { isSameMark, type EngineMeasure, type EngineMeasures } from '@/model/engine/engine-measure';
 import { useLengths } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
@@ -51,7 +51,7 @@ const readSteps = (text: string) =>
       .split(/[;,]\s+|;|\s{2,}/)
       .map((part) => part.trim())
       .filter(Boolean)
-      .map((part) => (/^[\d.,]+$/.test(part) ? Number(part.replace(',', '.')) : readLength(part).min_mm)),
+      .map((part) => plainFigure(part) ?? readLength(part).min_mm),
   }));
 
 const find = (
@@ -143,7 +143,7 @@ function SizePart({
   );
   const [stepText, setStepText] = useState(
     kept
-      ? kept.steps_mm.map((step) => (inch ? `${Number((step / 25.4).toFixed(4))} in` : `${step} mm`)).join(', ')
+      ? kept.steps_mm.map((step) => (inch ? `${Number((step / INCH_MM).toFixed(4))} in` : `${step} mm`)).join(', ')
       : inch
         ? '0.010 in, 0.020 in, 0.030 in'
         : '0.25 mm, 0.50 mm, 0.75 mm',

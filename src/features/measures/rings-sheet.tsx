@@ -1,5 +1,6 @@
 'use client';
 
+import { plainFigure } from '@/core/units';
 import { clockingDoubts, evenClocking, GAP_MARKS, type GapMark } from '@/core/fits';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
@@ -27,11 +28,6 @@ const START: readonly MarkFields[] = evenClocking(['Top ring', 'Second ring', 'O
     kind,
   }),
 );
-
-const number = (text: string) => {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() === '' || Number.isNaN(value) ? undefined : value;
-};
 
 const ABOUT = {
   title: 'Clocking',
@@ -61,7 +57,7 @@ export function RingsSheet({
   useDefaultWorking(ABOUT);
   const set = (at: number, part: Partial<MarkFields>) =>
     setMarks((before) => before.map((mark, i) => (i === at ? { ...mark, ...part } : mark)));
-  const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: number(deg), kind }));
+  const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: plainFigure(deg), kind }));
   const isWhole = read.every(
     (mark): mark is GapMark =>
       mark.at_deg !== undefined && mark.at_deg >= -360 && mark.at_deg <= 720 && mark.name.trim() !== '',
@@ -69,7 +65,7 @@ export function RingsSheet({
   const given: readonly GapMark[] = read.flatMap((mark) =>
     mark.at_deg === undefined ? [] : [{ ...mark, at_deg: mark.at_deg }],
   );
-  const [pin_deg, thrust_deg] = [number(pin), number(thrust)];
+  const [pin_deg, thrust_deg] = [plainFigure(pin), plainFigure(thrust)];
   const input = {
     marks: given,
     ...(pin_deg !== undefined && { pin_deg }),
@@ -80,13 +76,13 @@ export function RingsSheet({
   const even = () => {
     const spread = evenClocking(
       marks.filter(({ kind }) => kind === 'gap').map(({ name }) => name),
-      number(marks[0]?.deg ?? '') ?? 0,
+      plainFigure(marks[0]?.deg ?? '') ?? 0,
     );
     setMarks((before) =>
       before.map((mark) => ({
         ...mark,
         deg: String(
-          Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? number(mark.deg) ?? 0).toFixed(1)),
+          Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? plainFigure(mark.deg) ?? 0).toFixed(1)),
         ),
       })),
     );
@@ -110,7 +106,7 @@ export function RingsSheet({
                   inputMode="decimal"
                   value={mark.deg}
                   onChange={(event) => set(i, { deg: event.currentTarget.value })}
-                  error={number(mark.deg) === undefined && 'Give it in degrees.'}
+                  error={plainFigure(mark.deg) === undefined && 'Give it in degrees.'}
                 />
                 <NativeSelect
                   label="What it is"

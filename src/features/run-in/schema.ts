@@ -1,9 +1,10 @@
+import { typedNumber } from '@/model/typed-number';
 import Joi from 'joi';
 
 const id = Joi.string().min(8).max(40).required();
 const engineId = Joi.string().required();
 const celsius = (label: string) =>
-  Joi.number()
+  typedNumber()
     .min(-40)
     .max(400)
     .required()

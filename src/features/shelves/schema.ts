@@ -1,6 +1,7 @@
+import { typedNumber } from '@/model/typed-number';
+import { plainFigure, TORQUE_UNITS, type TorqueUnit } from '@/core/units';
 import { readVersion } from '@/model/versioned';
 import Joi from 'joi';
-import { TORQUE_UNITS, type TorqueUnit } from '@/core/units';
 import type { CalibrationPoint } from '@/core/wrench';
 
 export interface WrenchFields {
@@ -19,7 +20,7 @@ export interface WrenchFields {
 }
 
 const mark = (label: string) =>
-  Joi.number()
+  typedNumber()
     .positive()
     .max(100_000)
     .required()
@@ -38,7 +39,7 @@ export function pointsOf(text: string): readonly CalibrationPoint[] | undefined 
     pair
       .split(/\s+|→/)
       .filter(Boolean)
-      .map((part) => Number(part.replace(',', '.'))),
+      .map((part) => plainFigure(part) ?? 0),
   );
   if (points.some((point) => point.length !== 2 || point.some((n) => !(n > 0)))) return undefined;
   return points.map(([set = 0, delivered = 0]) => ({ set, true: delivered }));
@@ -56,7 +57,7 @@ export const wrenchSchema = Joi.object<WrenchFields>({
   unit: Joi.string()
     .valid(...TORQUE_UNITS)
     .required(),
-  min: Joi.number()
+  min: typedNumber()
     .min(0)
     .max(100_000)
     .required()
@@ -66,7 +67,7 @@ export const wrenchSchema = Joi.object<WrenchFields>({
     .greater(Joi.ref('min'))
     .messages({ 'number.greater': 'The highest mark must be above the lowest.' }),
   graduation: mark('the graduation'),
-  accuracy_pct: Joi.number()
+  accuracy_pct: typedNumber()
     .min(0)
     .max(50)
     .required()

@@ -1,3 +1,4 @@
+import { plainFigure } from '@/core/units';
 import type { Grade, ParentMetal } from '@/core/fastener';
 import type { Film } from '@/core/film';
 import type { OwnThread } from '@/core/thread';
@@ -22,10 +23,7 @@ export interface ShelfShape<K extends ShelfKind> {
   readonly rowOf: (values: Readonly<Record<string, string>>) => object;
 }
 
-const number = (text: string | undefined): number | undefined => {
-  const value = Number((text ?? '').trim().replace(',', '.'));
-  return (text ?? '').trim() === '' || Number.isNaN(value) ? undefined : value;
-};
+const number = (text: string | undefined): number | undefined => plainFigure(text ?? '');
 const typed = (value: number | undefined) => (value === undefined ? '' : String(value));
 
 const FILM: ShelfShape<'film'> = {

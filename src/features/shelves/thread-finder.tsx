@@ -1,11 +1,11 @@
 'use client';
 
+import { isDomainError, type Note, plainFigure } from '@/core/units';
 import { TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { identifyThread, ownDesignation, ownRow, threadNamed, threadsForSpanner, type OwnThread } from '@/core/thread';
 import { readLength } from '@/core/print';
-import { isDomainError, type Note } from '@/core/units';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
@@ -35,8 +35,7 @@ const HOW: Working = {
   caution: 'Try a known nut by hand before any force: a thread forced into another strips the parent.',
 };
 
-const lengthOf = (text: string) =>
-  /^[\d.,]+$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : readLength(text).min_mm;
+const lengthOf = (text: string) => plainFigure(text) ?? readLength(text).min_mm;
 
 const trying = (work: () => Answer): Answer => {
   try {
@@ -57,7 +56,7 @@ function byCaliper(
   if (major.trim() === '') return NOTHING;
   return trying(() => {
     const major_mm = lengthOf(major);
-    const figure = Number(/[\d.,]+/.exec(pitch)?.[0].replace(',', '.') ?? '');
+    const figure = plainFigure(/[\d.,]+/.exec(pitch)?.[0] ?? '') ?? 0;
     const given =
       pitch.trim() === '' || !(figure > 0)
         ? {}

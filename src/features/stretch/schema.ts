@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import { BOLT_READING_KINDS, type BoltReadingKind } from '@/model/bolt/bolt-set';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
@@ -24,7 +25,7 @@ export interface BoltSetFields {
 export const boltSetSchema = Joi.object<BoltSetFields>({
   jointId: Joi.string().required(),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the set a name.' }),
-  bolts: Joi.number()
+  bolts: typedNumber()
     .integer()
     .min(1)
     .max(60)
@@ -37,7 +38,7 @@ export const boltSetSchema = Joi.object<BoltSetFields>({
   waist: Joi.string().trim().max(60).allow('').default(''),
   waistDiameter: Joi.string().trim().max(60).allow('').default(''),
   freeThread: measure('the free thread'),
-  E_GPa: Joi.number().greater(50).less(300).required().label('the modulus'),
+  E_GPa: typedNumber().greater(50).less(300).required().label('the modulus'),
   minStretch: measure('the least stretch'),
   maxStretch: measure('the greatest stretch'),
   ceiling: measure('the torque ceiling'),
@@ -55,7 +56,7 @@ export interface BoltReadingFields {
 
 export const boltReadingSchema = Joi.object<BoltReadingFields>({
   setId: Joi.string().required(),
-  bolt: Joi.number().integer().min(1).max(60).required(),
+  bolt: typedNumber().integer().min(1).max(60).required(),
   kind: oneOf(BOLT_READING_KINDS).required(),
   typed: measure('the length as read'),
   torque: Joi.string().trim().max(60).allow('').default(''),

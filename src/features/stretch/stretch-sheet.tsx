@@ -1,5 +1,6 @@
 'use client';
 
+import { THOU_MM } from '@/core/units';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
@@ -71,7 +72,7 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
 function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page: SetPage }) {
   const { significant } = useFigures();
   const micro = (mm: number) => `${mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`;
-  const thou = (mm: number) => (mm / 0.0254).toFixed(1);
+  const thou = (mm: number) => (mm / THOU_MM).toFixed(1);
   return (
     <div className={table.frame} tabIndex={0} role="group" aria-label={`${set.name}, bolt by bolt`}>
       <table className={table.table}>
@@ -208,7 +209,7 @@ export function StretchSheet(page: StretchPage) {
           <Section key={one.set.id} title={one.set.name}>
             <p className="soft">
               Wanted {one.set.minStretch_mm.toFixed(3)} to {one.set.maxStretch_mm.toFixed(3)} mm (
-              {(one.set.minStretch_mm / 0.0254).toFixed(1)} to {(one.set.maxStretch_mm / 0.0254).toFixed(1)} thou),
+              {(one.set.minStretch_mm / THOU_MM).toFixed(1)} to {(one.set.maxStretch_mm / THOU_MM).toFixed(1)} thou),
               ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt that stays {one.set.maxSet_mm} mm longer is scrap.
             </p>
             {one.set.bothEnds ? (

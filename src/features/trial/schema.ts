@@ -1,3 +1,4 @@
+import { typedNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { measure } from '@/server/measure-schema';
 
@@ -20,7 +21,7 @@ export const trialSchema = Joi.object<TrialFields>({
   shank: measure('the length of the shank'),
   shankDiameter: measure('the diameter of the shank'),
   freeThread: measure('the free thread'),
-  E_GPa: Joi.number().greater(50).less(300).required().label('the modulus'),
+  E_GPa: typedNumber().greater(50).less(300).required().label('the modulus'),
 });
 
 export interface TrialPullFields {

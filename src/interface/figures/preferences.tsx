@@ -1,7 +1,7 @@
 'use client';
 
+import { INCH_MM, THOU_MM, torqueFromSi, type TorqueUnit } from '@/core/units';
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
-import { torqueFromSi, type TorqueUnit } from '@/core/units';
 import { formatFixed, formatPlain, formatSignificant } from './format';
 import { writePreference, type Preferences } from './preference-cookies';
 
@@ -50,8 +50,6 @@ export function useTorqueUnit(): TorqueUnit {
 }
 
 const isInchShop = (unit: TorqueUnit) => unit.startsWith('lbf') || unit.startsWith('ozf');
-const MM_PER_IN = 25.4;
-const MM_PER_THOU = 0.0254;
 
 /**
  * Writes lengths the way this person reads them: mm, or inches and thou; the other system is one key away.
@@ -63,13 +61,11 @@ export function useLengths(whole = false) {
   const inch = isInchShop(own) !== otherUnits;
   return useMemo(() => {
     const size = (value_mm: number) =>
-      inch ? `${formatFixed(value_mm / MM_PER_IN, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`;
+      inch ? `${formatFixed(value_mm / INCH_MM, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`;
     const smallUnit = inch ? (whole ? 'in' : 'thou') : 'mm';
     const small = (value_mm: number) => {
       if (!inch) return formatFixed(value_mm, 3, decimalSign);
-      return whole
-        ? formatFixed(value_mm / MM_PER_IN, 4, decimalSign)
-        : formatFixed(value_mm / MM_PER_THOU, 2, decimalSign);
+      return whole ? formatFixed(value_mm / INCH_MM, 4, decimalSign) : formatFixed(value_mm / THOU_MM, 2, decimalSign);
     };
     return {
       inch,

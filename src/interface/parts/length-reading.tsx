@@ -1,7 +1,7 @@
 'use client';
 
+import { isDomainError, THOU_MM } from '@/core/units';
 import { readLength, type LengthPrint } from '@/core/print';
-import { isDomainError } from '@/core/units';
 import { useFigures } from '../figures/preferences';
 import styles from './torque-reading.module.css';
 
@@ -36,7 +36,7 @@ export function LengthReadingView({ read }: { readonly read: ReadLength }) {
         </div>
         <div>
           <dt className="only-spoken">thousandths of an inch</dt>
-          <dd className={styles.figure}>{range(0.0254, 'thou')}</dd>
+          <dd className={styles.figure}>{range(THOU_MM, 'thou')}</dd>
         </div>
       </dl>
       {notes.length > 0 && (

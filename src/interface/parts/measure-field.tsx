@@ -1,15 +1,13 @@
 'use client';
 
+import { INCH_MM, isDomainError } from '@/core/units';
 import { TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { isDomainError } from '@/core/units';
 import { useFigures, useLengths } from '../figures/preferences';
 import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print';
 
 type Read = { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly message: string };
 type Kind = 'length' | 'torque' | 'number';
-
-const MM_PER_IN = 25.4;
 
 /** How a field of a kind is read and told: its unit, a bare figure in it, and back. */
 interface Scale {
@@ -24,7 +22,7 @@ const SCALES: Readonly<Record<Kind | 'inch', Scale>> = {
   inch: {
     unit: 'in',
     read: (text) => typedLength(text, 'value', 'in'),
-    told: (mm) => Number((mm / MM_PER_IN).toPrecision(7)),
+    told: (mm) => Number((mm / INCH_MM).toPrecision(7)),
   },
   torque: { unit: 'N·m', read: (text) => typedTorque(text, 'value'), told: same },
   number: { unit: '', read: (text) => typedNumber(text, 'value'), told: same },

@@ -1,6 +1,5 @@
+import { INCH_MM } from '@/core/units';
 import type { AcrossFlats, ThreadRow, ThreadSeries } from '../thread';
-
-export const INCH_MM = 25.4;
 
 /** `3/8` → 0.375 */
 export const inches = (nominal: string): number => {

@@ -1,0 +1,15 @@
+const PLAIN = /^[+−-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)$/;
+
+/**
+ * A figure as a person types it: digits with at most one decimal sign, a point or a comma, perhaps a sign before them.
+ * Undefined for anything else: two points, powers of ten, other bases, a figure with a unit, nothing at all.
+ * The one parser of typed figures, whoever asks.
+ * @example plainFigure('0,5') // 0.5
+ * @example plainFigure('1e3') // undefined
+ */
+export function plainFigure(text: string): number | undefined {
+  const trimmed = text.trim();
+  if (!PLAIN.test(trimmed)) return undefined;
+  const magnitude = Number(trimmed.replace(/^[+−-]/, '').replace(',', '.'));
+  return /^[−-]/.test(trimmed) ? -magnitude : magnitude;
+}

@@ -11,7 +11,13 @@ const shared = {
       },
     ],
   },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^@demo/(.*)$': '<rootDir>/demo/$1' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^@demo/(.*)$': '<rootDir>/demo/$1',
+    // Server actions are called without a server: what they ask of it is counted.
+    '^next/cache$': '<rootDir>/test/stubs/next-cache.ts',
+    '^next/headers$': '<rootDir>/test/stubs/next-headers.ts',
+  },
   testEnvironment: 'node',
 };
 
@@ -20,7 +26,7 @@ const config = {
     {
       ...shared,
       displayName: 'core',
-      testMatch: ['<rootDir>/test/{core,reference,reckoner,db,features,instruments,interface}/**/*.test.ts'],
+      testMatch: ['<rootDir>/test/{actions,core,reference,reckoner,db,features,instruments,interface,model}/**/*.test.ts'],
     },
     // Needs a build: the real server is started, and killed.
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/test/server/**/*.test.ts'] },

@@ -1,0 +1,55 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Shop } from '@/db/shop';
+import type { Problem, Result } from '@/model/result';
+import { closeShop, shopNamed } from '@/server/current-shop';
+import { YARD_NOW } from '../db/temporary-shop';
+import { loadDemonstration } from '@demo/load-yard';
+import { demonstrationYard } from '@demo/yard';
+
+/**
+ * The shop that server actions look at, on a real file of its own with the yard in it. Actions are called as the
+ * browser calls them: a request in, rows out.
+ */
+export function ownShop(): Shop {
+  closeShop('own');
+  process.env.SPANNER_DATA = mkdtempSync(join(tmpdir(), 'spanner-actions-'));
+  const shop = shopNamed('own');
+  loadDemonstration(shop, demonstrationYard, YARD_NOW);
+  return shop;
+}
+
+/** What an action answered. @throws where it refused */
+export async function accepted<T>(answer: Promise<Result<T>>): Promise<T> {
+  const outcome = await answer;
+  if (!outcome.ok) throw new Error(`refused: ${outcome.error.code}, ${outcome.error.message}`);
+  return outcome.result;
+}
+
+/** Why an action refused. @throws where it did not */
+export async function refused(answer: Promise<Result<unknown>>): Promise<Problem> {
+  const outcome = await answer;
+  if (outcome.ok) throw new Error('it was not refused');
+  return outcome.error;
+}
+
+/** A row, which must be there. */
+export function there<T>(row: T | undefined | null): T {
+  if (row === undefined || row === null) throw new Error('the row is not there');
+  return row;
+}
+
+/** How many rows a table has. */
+export const rowsIn = (shop: Shop, table: string): number =>
+  (shop.db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { readonly n: number }).n;
+
+/** Every row of the file but what may be thrown away, to see that a refused request changed nothing. */
+export function everything(shop: Shop): string {
+  const tables = shop.db
+    .prepare<[], { name: string }>(
+      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name <> 'engine_summary' ORDER BY name",
+    )
+    .all();
+  return JSON.stringify(tables.map(({ name }) => [name, shop.db.prepare(`SELECT * FROM ${name}`).all()]));
+}

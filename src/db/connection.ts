@@ -1,5 +1,5 @@
 import SqliteDatabase, { type Database } from 'better-sqlite3';
-import { existsSync, mkdirSync, rmSync, statSync } from 'node:fs';
+import { appendFileSync, existsSync, mkdirSync, rmSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { MIGRATIONS_FOLDER, migrate, pendingMigrations } from './migrate';
 import { troubleOf } from './trouble';
@@ -13,10 +13,19 @@ function copyBefore(db: Database, file: string, first: string): void {
   db.prepare('VACUUM INTO ?').run(copy);
 }
 
+/** With `SPANNER_QUERY_LOG`, each statement is noted in that file, so that what a screen asks can be counted. */
+const counting = () => {
+  const log = process.env.SPANNER_QUERY_LOG;
+  if (!log) return {};
+  return {
+    verbose: (sql: unknown) => appendFileSync(log, `${String(sql).replace(/\s+/g, ' ').slice(0, 4000)}\n`),
+  };
+};
+
 function open(file: string, folder: string): Database {
   mkdirSync(dirname(file), { recursive: true });
   const isNew = !existsSync(file) || statSync(file).size === 0;
-  const db = new SqliteDatabase(file, { timeout: BUSY_MS });
+  const db = new SqliteDatabase(file, { timeout: BUSY_MS, ...counting() });
   try {
     const pending = pendingMigrations(db, folder);
     // An acknowledged pull must survive a power cut.

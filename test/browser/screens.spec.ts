@@ -1,51 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { SCREENS } from '../server/screens';
 import { expect, inYard, test } from './bench';
-
-const SCREENS: readonly (readonly [name: string, path: string])[] = [
-  ['stands', '/'],
-  ['new engine', '/engines/new'],
-  ['book', '/engines/demo-fourteen/book'],
-  ['about the engine', '/engines/demo-fourteen/about'],
-  ['joints', '/engines/demo-fourteen/joints'],
-  ['new joint', '/engines/demo-fourteen/joints/new'],
-  ['joint with its ladder', '/engines/demo-fourteen/joints/demo-f-joint-head'],
-  ['joint with caps', '/engines/demo-norrhem/joints/demo-n-joint-mains'],
-  ['joint by stretch', '/engines/demo-maestrale/joints/demo-m-joint-rods/stretch'],
-  ['table of figures', '/engines/demo-fourteen/book/import'],
-  ['films', '/shelves/films'],
-  ['grades', '/shelves/grades'],
-  ['threads', '/shelves/threads'],
-  ['own threads', '/shelves/threads-own'],
-  ['metals', '/shelves/metals'],
-  ['wrenches', '/shelves/wrenches'],
-  ['practice', '/shelves/practice'],
-  ['trials', '/shelves/trials'],
-  ['a trial', '/shelves/trials/demo-trial-three-films'],
-  ['fits', '/engines/demo-norrhem/fits'],
-  ['fits of a whole engine', '/engines/demo-fourteen/fits'],
-  ['new fits', '/engines/demo-norrhem/fits/new'],
-  ['main bearings', '/engines/demo-norrhem/fits/demo-n-fit-mains'],
-  ['big ends with strip', '/engines/demo-fourteen/fits/demo-f-fit-rods'],
-  ['float with shims', '/engines/demo-maestrale/fits/demo-m-fit-cam'],
-  ['ring gaps', '/engines/demo-fourteen/fits/demo-f-fit-gaps'],
-  ['side clearance', '/engines/demo-maestrale/fits/demo-m-fit-side'],
-  ['runout', '/engines/demo-maestrale/fits/demo-m-fit-runout'],
-  ['bearing sizes', '/engines/demo-fourteen/fits/bearings'],
-  ['ring clocking', '/engines/demo-fourteen/fits/rings'],
-  ['weights', '/engines/demo-fourteen/fits/weights'],
-  ['volumes', '/engines/demo-fourteen/fits/volumes'],
-  ['readings in', '/engines/demo-fourteen/fits/import'],
-  ['instruments', '/shelves/instruments'],
-  ['record of the fits', '/engines/demo-fourteen/record/fits'],
-  ['tighten', '/engines/demo-fourteen/tighten'],
-  ['run-in', '/engines/demo-fourteen/run-in'],
-  ['record', '/engines/demo-fourteen/record'],
-  ['record of a joint', '/engines/demo-fourteen/record/demo-f-joint-head'],
-  ['face', '/face/demo-m-joint-head-round-1'],
-  ['face when done', '/face/demo-f-joint-head-round-1'],
-  ['not found', '/engines/none/book'],
-];
 
 /** A screen with everything on it opened. */
 async function open(page: Page, address: string) {

@@ -61,7 +61,7 @@ describe('points of a check', () => {
 describe('the shelves as shown', () => {
   test('an overdue wrench is told apart', () => {
     expect(
-      shelvedWrenches(shop, now)
+      shelvedWrenches(shelvesOf(shop), now)
         .filter((one) => one.overdue)
         .map((one) => one.wrench.id),
     ).toEqual(['demo-wrench-old']);
@@ -75,7 +75,7 @@ describe('the shelves as shown', () => {
       version: 1,
       shipped: film,
     });
-    expect(shelfStops(shop)[0]?.line).toBe('1 own');
+    expect(shelfStops(shop, shelvesOf(shop))[0]?.line).toBe('1 own');
     shop.shelf.remove('film', film.id, 1);
     expect(shelfRows(shop, 'film').every(({ shipped }) => shipped === undefined)).toBe(true);
   });

@@ -1,7 +1,6 @@
 import { checkOverdue } from '@/model/practice/house-practice';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
-import { BUILT_IN, overlaid } from '@/model/shelf/shelves';
-import { shopPractice } from '@/db/reads/shelves-of-shop';
+import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '@/db/shop';
 import type { ShelvedRow } from './shelf-sheet';
 import type { Stop } from '@/interface/shell/order-strip';
@@ -22,16 +21,14 @@ export function shelfRows(shop: Shop, kind: ShelfKind): readonly ShelvedRow[] {
 }
 
 /** The wrenches, each with whether its check is overdue by the shop's school. */
-export const shelvedWrenches = (shop: Shop, now: number): readonly ShelvedWrench[] => {
-  const { check } = shopPractice(shop).practice;
-  return shop.wrenches.all().map((wrench) => ({
+export const shelvedWrenches = ({ wrenches, practice }: Shelves, now: number): readonly ShelvedWrench[] =>
+  wrenches.map((wrench) => ({
     wrench,
-    overdue: checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), check, now),
+    overdue: checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), practice.check, now),
   }));
-};
 
 /** The shelves in their order, with how much is the shop's own. */
-export function shelfStops(shop: Shop): readonly Stop[] {
+export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>): readonly Stop[] {
   const counts = shop.shelf.counts();
   const own = (kind: ShelfKind) => {
     const count = counts.get(kind) ?? 0;
@@ -50,7 +47,7 @@ export function shelfStops(shop: Shop): readonly Stop[] {
     stop('Grades', 'grades', own('grade')),
     stop('Threads', 'threads', 'finder'),
     stop('Metals', 'metals', own('metal')),
-    stop('Wrenches', 'wrenches', `${shop.wrenches.all().length}`),
+    stop('Wrenches', 'wrenches', `${wrenches.length}`),
     stop('Instruments', 'instruments', 'simulated'),
     stop('Practice', 'practice', 'schools'),
     stop('Trials', 'trials', trials === 0 ? 'none yet' : `${trials}`),

@@ -2,7 +2,7 @@ import type { Shelves } from '@/model/shelf/shelves';
 import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
 import { tighteningArm } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
-import { jointInputs } from '@/db/reads/joint-inputs';
+import { inputsOf } from '@/model/engine/engine-rows';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { Engine } from '@/model/engine/engine';
@@ -80,7 +80,10 @@ export function stretchPage(
 ): StretchPage | undefined {
   const joint = shop.joints.find(jointId);
   if (joint?.engineId !== engine.id) return undefined;
-  const inputs = jointInputs(shop, joint, now, shelves);
+  const leaf = shop.book.findLeaf(joint.leafId);
+  const source = leaf && shop.book.findSource(leaf.sourceId);
+  const rows = { engine, leaves: leaf ? [leaf] : [], sources: source ? [source] : [] };
+  const inputs = inputsOf(rows, joint, shelves, now);
   const { ladder, wrench } = computeJoint(inputs);
   const all = shop.bolts.readingsOfJoint(joint.id);
   const { thread, bearing } = ladderInput(inputs, wrench).today;

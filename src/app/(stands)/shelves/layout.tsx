@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { shelfStops } from '@/features/shelves/queries';
 import { currentShop } from '@/server/current-shop';
+import { shelvesOnce } from '@/server/request-reads';
 import { OrderStrip } from '@/interface/shell/order-strip';
 import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
 import styles from '@/interface/shell/engine-frame.module.css';
@@ -9,10 +10,11 @@ import styles from '@/interface/shell/engine-frame.module.css';
 export const metadata: Metadata = { title: 'The shelves' };
 
 export default async function ShelvesLayout({ children }: { readonly children: ReactNode }) {
+  const shop = await currentShop();
   return (
     <WorkingProvider>
       <div className={styles.frame}>
-        <OrderStrip stops={shelfStops(await currentShop())} label="The shelves" />
+        <OrderStrip stops={shelfStops(shop, shelvesOnce(shop))} label="The shelves" />
         {children}
         <WorkingMargin />
       </div>

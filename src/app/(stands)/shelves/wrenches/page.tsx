@@ -1,6 +1,7 @@
 import { shelvedWrenches } from '@/features/shelves/queries';
 import { WrenchShelf } from '@/features/shelves/wrench-shelf';
 import { currentShop } from '@/server/current-shop';
+import { shelvesOnce } from '@/server/request-reads';
 import { nowMs } from '@/server/clock';
 import { Section, Screen } from '@/interface/parts/screen';
 
@@ -11,7 +12,7 @@ export default async function WrenchesPage() {
       lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it."
     >
       <Section title="On the shelf">
-        <WrenchShelf wrenches={shelvedWrenches(await currentShop(), nowMs())} />
+        <WrenchShelf wrenches={shelvedWrenches(shelvesOnce(await currentShop()), nowMs())} />
       </Section>
     </Screen>
   );

@@ -1,0 +1,76 @@
+// How long the server takes for every screen on a shop of twenty years: `npm run demo:big`, then `npm run bench:screens`.
+import { spawn } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+
+const folder = join(process.env.SPANNER_DATA ?? 'data', 'big');
+if (!existsSync(join(folder, 'shop.sqlite'))) {
+  console.error(`There is no big shop in ${folder} yet: npm run demo:big makes it.`);
+  process.exit(1);
+}
+
+const ENGINE = 'big-250';
+const at = (path: string) => `/engines/${ENGINE}/${path}`;
+const SCREENS: readonly (readonly [name: string, path: string])[] = [
+  ['Stands', '/'],
+  ['Book', at('book')],
+  ['Joints', at('joints')],
+  ['A joint', at(`joints/${ENGINE}-j0`)],
+  ['New joint', at('joints/new')],
+  ['By stretch', at(`joints/${ENGINE}-j0/stretch`)],
+  ['Fits', at('fits')],
+  ['A fit', at(`fits/${ENGINE}-demo-f-fit-mains`)],
+  ['Weights', at('fits/weights')],
+  ['Tighten', at('tighten')],
+  ['Run-in', at('run-in')],
+  ['Record', at('record')],
+  ['Record of a joint', at(`record/${ENGINE}-j0`)],
+  ['Record of the fits', at('record/fits')],
+  ['The face', `/face/${ENGINE}-j0-r0`],
+  ['Films', '/shelves/films'],
+  ['Practice', '/shelves/practice'],
+  ['A film trial', '/shelves/trials/demo-trial-three-films'],
+];
+
+const TIMES = 15;
+const port = Number(process.env.PORT ?? 4631);
+const address = `http://127.0.0.1:${port}`;
+const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], {
+  stdio: 'ignore',
+  env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', SPANNER_DATA: folder },
+});
+
+const ask = async (path: string) => {
+  const from = performance.now();
+  const response = await fetch(address + path);
+  const bytes = (await response.text()).length;
+  return { ms: performance.now() - from, status: response.status, bytes };
+};
+
+try {
+  for (let tries = 0; tries < 200; tries++) {
+    const up = await fetch(`${address}/api/instruments/readings`).then(
+      () => true,
+      () => false,
+    );
+    if (up) break;
+    await pause(50);
+  }
+  const first = await ask('/');
+  console.log(`first page after a new build: ${(first.ms / 1000).toFixed(1)} s`);
+  console.log('screen              status  median ms  worst ms      kB');
+  for (const [name, path] of SCREENS) {
+    await ask(path);
+    const asked = [];
+    for (let i = 0; i < TIMES; i++) asked.push(await ask(path));
+    const times = asked.map(({ ms }) => ms).sort((a, b) => a - b);
+    const median = times[Math.floor(TIMES / 2)] ?? 0;
+    const { status, bytes } = asked[0] ?? { status: 0, bytes: 0 };
+    console.log(
+      `${name.padEnd(20)}${String(status).padStart(4)}${median.toFixed(1).padStart(11)}${(times.at(-1) ?? 0).toFixed(1).padStart(10)}${(bytes / 1000).toFixed(0).padStart(8)}`,
+    );
+  }
+} finally {
+  server.kill('SIGKILL');
+}

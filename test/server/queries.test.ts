@@ -1,0 +1,81 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { loadBigYard } from '@demo/big-yard';
+import { yardShop, YARD_NOW } from '../db/temporary-shop';
+import { freePort, startServer, type RunningServer } from './running-server';
+import { SCREENS } from './screens';
+
+const MAX_QUERIES = 12;
+const MANY = {
+  engines: 500,
+  jointsPerEngine: 2,
+  pullsPerJoint: 4,
+  readingsPerEngine: 6,
+  cyclesPerEngine: 1,
+  leavesPerEngine: 2,
+};
+
+interface Counted {
+  readonly server: RunningServer;
+  readonly count: (path: string) => Promise<{ readonly status: number; readonly queries: readonly string[] }>;
+}
+
+/** A real server on the yard and so many engines more, whose statements are counted. */
+async function counted(engines: number): Promise<Counted> {
+  const folder = mkdtempSync(join(tmpdir(), 'spanner-count-'));
+  const log = join(folder, 'queries.log');
+  const shop = yardShop(join(folder, 'demonstration.sqlite'));
+  loadBigYard(shop, { ...MANY, engines }, Date.parse(YARD_NOW));
+  shop.close();
+  const server = await startServer(folder, await freePort(), {
+    SPANNER_OPEN: 'demonstration',
+    SPANNER_QUERY_LOG: log,
+  });
+  const ask = async (path: string) => {
+    writeFileSync(log, '');
+    const { status } = await fetch(server.address + path).then(async (response) => (await response.text(), response));
+    const queries = readFileSync(log, 'utf8')
+      .split('\n')
+      .filter((line) => /^(SELECT|WITH)/.test(line));
+    return { status, queries };
+  };
+  // What the engines' tags say is worked out once after a new build, and kept.
+  await ask('/');
+  return { server, count: ask };
+}
+
+let few: Counted;
+let many: Counted;
+beforeAll(async () => {
+  few = await counted(0);
+  many = await counted(MANY.engines);
+}, 240_000);
+afterAll(async () => {
+  await few.server.kill();
+  await many.server.kill();
+});
+
+describe('what a screen asks of the file', () => {
+  test.each(SCREENS)('%s: a known number of queries, the same at 3 and at 500 engines', async (_, path) => {
+    const [small, large] = [await few.count(path), await many.count(path)];
+    expect(large.status).toBe(small.status);
+    expect(large.queries).toHaveLength(small.queries.length);
+    expect(small.queries.length).toBeLessThanOrEqual(MAX_QUERIES);
+    // Nothing is read twice; a page that is not found is drawn again as such.
+    if (small.status === 200) expect(new Set(small.queries).size).toBe(small.queries.length);
+  });
+  test('an engine that was worked on is worked out by the page that shows it, from the rows that it reads anyway', async () => {
+    const path = '/engines/demo-norrhem/joints/demo-n-joint-mains';
+    const line = { id: 'felt-0001', kind: 'felt', place: 0, body: { words: 'none to be felt' } };
+    const response = await fetch(`${many.server.address}/api/fits/demo-n-fit-float/lines`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(line),
+    });
+    expect(response.status).toBe(200);
+    const { queries } = await many.count(path);
+    expect(queries.length).toBeLessThanOrEqual(MAX_QUERIES);
+  });
+});

@@ -1,3 +1,4 @@
+import { RailOfShop } from './rail-of-shop';
 import { engineTags } from '@/features/engine/queries';
 import { StandsSheet } from '@/features/engine/stands-sheet';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
@@ -12,11 +13,14 @@ export default async function StandsPage() {
   const inYard = (await currentShopName()) === 'demonstration';
   const { wrenches, films } = shelvesOnce(shop);
   return (
-    <StandsSheet
-      tags={engineTags(summariesOnce(shop), nowMs())}
-      demonstration={<DemonstrationControls inYard={inYard} />}
-      reckoner={<QuickReckoner films={films} />}
-      shelf={wrenches.length === 0 ? <WrenchForm /> : undefined}
-    />
+    <>
+      <RailOfShop />
+      <StandsSheet
+        tags={engineTags(summariesOnce(shop), nowMs())}
+        demonstration={<DemonstrationControls inYard={inYard} />}
+        reckoner={<QuickReckoner films={films} />}
+        shelf={wrenches.length === 0 ? <WrenchForm /> : undefined}
+      />
+    </>
   );
 }

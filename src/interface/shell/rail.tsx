@@ -25,28 +25,21 @@ export interface EngineTag {
 
 const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };
 
-const MAX = 6;
-
-/** Those that hang on the rail: the latest worked on and the one being looked at, in their usual order. */
-function hung(tags: readonly EngineTag[], at: string | undefined): readonly EngineTag[] {
-  if (tags.length <= MAX) return tags;
-  const latest = [...tags].sort((a, b) => b.stamp - a.stamp).slice(0, MAX);
-  return tags.filter((tag) => tag.id === at || latest.includes(tag));
-}
-
 interface Props {
+  /** The tags that hang. */
   readonly tags: readonly EngineTag[];
+  /** How many engines there are in all. */
+  readonly engines: number;
   readonly home: string;
   /** What `R` opens from anywhere. */
   readonly reckoner: ReactNode;
 }
 
 /** Across the top: a tag for each engine, tied to its stand. */
-export function Rail({ tags, home, reckoner }: Props) {
+export function Rail({ tags: shown, engines, home, reckoner }: Props) {
   const { engine } = useParams<{ engine?: string }>();
   const router = useRouter();
   const { keys } = usePreferences();
-  const shown = hung(tags, engine);
   const current = useRef<HTMLAnchorElement>(null);
   // Among many tags the one looked at may hang out of sight.
   useEffect(() => {
@@ -93,13 +86,13 @@ export function Rail({ tags, home, reckoner }: Props) {
           </Link>
         ))}
       </nav>
-      {shown.length < tags.length && (
+      {shown.length < engines && (
         <Link href="/" className={styles.others}>
-          all {tags.length}
+          all {engines}
           <span className="only-spoken"> engines</span>
         </Link>
       )}
-      <OwnUnit unit={tags.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
+      <OwnUnit unit={shown.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
         <RailTools reckoner={reckoner} />
       </OwnUnit>
     </header>

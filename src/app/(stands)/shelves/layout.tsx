@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
+import { RailOfShop } from '../rail-of-shop';
 import { shelfStops } from '@/features/shelves/queries';
 import { currentShop } from '@/server/current-shop';
 import { shelvesOnce } from '@/server/request-reads';
@@ -12,12 +13,15 @@ export const metadata: Metadata = { title: 'The shelves' };
 export default async function ShelvesLayout({ children }: { readonly children: ReactNode }) {
   const shop = await currentShop();
   return (
-    <WorkingProvider>
-      <div className={styles.frame}>
-        <OrderStrip stops={shelfStops(shop, shelvesOnce(shop))} label="The shelves" />
-        {children}
-        <WorkingMargin />
-      </div>
-    </WorkingProvider>
+    <>
+      <RailOfShop />
+      <WorkingProvider>
+        <div className={styles.frame}>
+          <OrderStrip stops={shelfStops(shop, shelvesOnce(shop))} label="The shelves" />
+          {children}
+          <WorkingMargin />
+        </div>
+      </WorkingProvider>
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
+import { RailOfShop } from '../../rail-of-shop';
 import { stopsOf } from '@/features/engine/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { currentShop } from '@/server/current-shop';
@@ -18,14 +19,17 @@ export default async function EngineLayout({ params, children }: EngineParams & 
   const { shop, engine } = await engineAt(params);
   const own = summariesOnce(shop).find(({ engineId }) => engineId === engine.id);
   return (
-    <OwnUnit unit={engine.preferredUnit}>
-      <WorkingProvider>
-        <div className={styles.frame}>
-          {own && <OrderStrip stops={stopsOf(engine.id, own.summary)} />}
-          {children}
-          <WorkingMargin />
-        </div>
-      </WorkingProvider>
-    </OwnUnit>
+    <>
+      <RailOfShop engine={engine.id} />
+      <OwnUnit unit={engine.preferredUnit}>
+        <WorkingProvider>
+          <div className={styles.frame}>
+            {own && <OrderStrip stops={stopsOf(engine.id, own.summary)} />}
+            {children}
+            <WorkingMargin />
+          </div>
+        </WorkingProvider>
+      </OwnUnit>
+    </>
   );
 }

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { RailOfShop } from '../../rail-of-shop';
 import { EngineForm } from '@/features/engine/engine-form';
 import { Section, Screen } from '@/interface/parts/screen';
 
@@ -6,10 +7,13 @@ export const metadata: Metadata = { title: 'A new engine' };
 
 export default function NewEnginePage() {
   return (
-    <Screen title="Put an engine on a stand" lead="What is known of it now; all of it can be changed later.">
-      <Section title="The engine">
-        <EngineForm />
-      </Section>
-    </Screen>
+    <>
+      <RailOfShop />
+      <Screen title="Put an engine on a stand" lead="What is known of it now; all of it can be changed later.">
+        <Section title="The engine">
+          <EngineForm />
+        </Section>
+      </Screen>
+    </>
   );
 }

@@ -1,0 +1,23 @@
+import { engineTags } from '@/features/engine/queries';
+import { QuickReckoner } from '@/features/reckon/quick-reckoner';
+import { Rail } from '@/interface/shell/rail';
+import { hungTags } from '@/interface/shell/rail-tags';
+import { nowMs } from '@/server/clock';
+import { currentShop, currentShopName } from '@/server/current-shop';
+import { shelvesOnce, summariesOnce } from '@/server/request-reads';
+
+const HOMES = { own: 'my own shop', demonstration: 'Larkmoor Yard, a demonstration' } as const;
+
+/** The rail with the tags that hang on it: of a shop of 500 engines only those are sent. */
+export async function RailOfShop({ engine }: { readonly engine?: string }) {
+  const shop = await currentShop();
+  const tags = engineTags(summariesOnce(shop), nowMs());
+  return (
+    <Rail
+      tags={hungTags(tags, engine)}
+      engines={tags.length}
+      home={HOMES[await currentShopName()]}
+      reckoner={<QuickReckoner films={shelvesOnce(shop).films} />}
+    />
+  );
+}

@@ -26,7 +26,10 @@ const config = {
     {
       ...shared,
       displayName: 'core',
-      testMatch: ['<rootDir>/test/{actions,core,reference,reckoner,db,features,instruments,interface,model}/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/test/house.test.ts',
+        '<rootDir>/test/{actions,core,reference,reckoner,db,features,instruments,interface,model}/**/*.test.ts',
+      ],
     },
     // Needs a build: the real server is started, and killed.
     { ...shared, displayName: 'server', testMatch: ['<rootDir>/test/server/**/*.test.ts'] },

@@ -190,7 +190,10 @@ function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number)
   }
 }
 
-/** Loads the demonstration yard through the same repositories as a user's own engines, with times counted back from `nowIso`. */
+/**
+ * Loads the demonstration yard through the same repositories as a user's own engines, with times counted back from
+ * `nowIso`.
+ */
 export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void {
   const now = Date.parse(nowIso);
   const before: Before = (minutesAgo) => new Date(now - minutesAgo * MS_PER_MIN).toISOString();

@@ -5,6 +5,8 @@ import { MIGRATIONS_FOLDER, migrate, pendingMigrations } from './migrate';
 import { troubleOf } from './trouble';
 
 const BUSY_MS = 4000;
+// A shop of twenty years is half a gigabyte; what a page reads of it lies scattered.
+const CACHE_KIB = 65_536;
 
 /** A copy beside the file, made before a migration touches it: `shop.sqlite.before-0002-….sqlite`. */
 function copyBefore(db: Database, file: string, first: string): void {
@@ -31,6 +33,7 @@ function open(file: string, folder: string): Database {
     // An acknowledged pull must survive a power cut.
     db.pragma('journal_mode = WAL');
     db.pragma('synchronous = FULL');
+    db.pragma(`cache_size = -${CACHE_KIB}`);
     // Off while tables may be made anew; what they bind is checked then, and from here on at every write.
     db.pragma('foreign_keys = OFF');
     if (pending.length > 0) {

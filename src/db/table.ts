@@ -48,7 +48,9 @@ export function table<Entity extends object>(name: string, columns: Columns<Enti
     /** A row as one JSON text, its columns by name. */
     asJson: `json_object(${fields.map(({ column }) => `'${column}', ${name}.${column}`).join(', ')})`,
     insert: `INSERT INTO ${name} (${fields.map(({ column }) => column).join(', ')}) VALUES (${fields.map(({ field }) => `@${field}`).join(', ')})`,
-    /** Alters a row that is still of the version that was read, and raises it; no row is changed where it is another. */
+    /**
+     * Alters a row that is still of the version that was read, and raises it; no row is changed where it is another.
+     */
     update: `UPDATE ${name} SET ${altered.map(({ column, field }) => `${column} = @${field}`).join(', ')}, version = version + 1 WHERE id = @id AND version = @version`,
     toRow: (entity: Entity): Record<string, unknown> =>
       Object.fromEntries(

@@ -55,7 +55,9 @@ const TROUBLES: readonly (readonly [RegExp, TroubleCode, (file: string) => reado
 const codeOf = (error: unknown) =>
   typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string' ? error.code : '';
 
-/** Turns an error of the driver or the file system into trouble with a next step; anything else comes back undefined. */
+/**
+ * Turns an error of the driver or the file system into trouble with a next step; anything else comes back undefined.
+ */
 export function troubleOf(error: unknown, file: string): ShopTrouble | undefined {
   if (isShopTrouble(error)) return error;
   const found = TROUBLES.find(([pattern]) => pattern.test(codeOf(error)));

@@ -10,5 +10,8 @@ function builtAs(): string | undefined {
   }
 }
 
-/** Which build of the program this is; outside a build, this run of it. What one edition worked out another does not trust. */
+/**
+ * Which build of the program this is; outside a build, this run of it. What one edition worked out another does not
+ * trust.
+ */
 export const BUILD_ID: string = builtAs() ?? `run-${performance.timeOrigin}-${process.pid}`;

@@ -13,7 +13,10 @@ interface Hub {
 const holder = globalThis as { spannerReadings?: Hub };
 const hub = (holder.spannerReadings ??= { listeners: new Set(), seen: [] });
 
-/** Hands a reading to every open sheet that listens; how many there were. The same reading sent twice is handed on once. */
+/**
+ * Hands a reading to every open sheet that listens; how many there were. The same reading sent twice is handed on
+ * once.
+ */
 export function publish(reading: InstrumentReading): number {
   if (hub.seen.includes(reading.id)) return 0;
   hub.seen.push(reading.id);

@@ -16,7 +16,10 @@ export interface Bench {
 
 type Work<Fields, T> = (fields: Fields, bench: Bench) => T;
 
-/** Validates, then works in one transaction, reads and writes together; whatever goes wrong comes back in the one shape. */
+/**
+ * Validates, then works in one transaction, reads and writes together; whatever goes wrong comes back in the one
+ * shape.
+ */
 export function runAction<Fields, T>(
   shop: Shop,
   schema: Joi.ObjectSchema<Fields>,

@@ -1,6 +1,8 @@
 import { DomainError } from '@/core/units';
 
-/** The code with which the work refuses; undefined where it does not refuse. Anything but a DomainError is thrown on. */
+/**
+ * The code with which the work refuses; undefined where it does not refuse. Anything but a DomainError is thrown on.
+ */
 export function codeOf(work: () => unknown): string | undefined {
   try {
     work();

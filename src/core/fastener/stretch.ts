@@ -87,7 +87,8 @@ export interface BoltLengths {
 }
 
 /**
- * A bolt as segments: shank, waist, free thread at its stress area, with the head's share (0.35 d of the shank's section)
+ * A bolt as segments: shank, waist, free thread at its stress area, with the head's share (0.35 d of the shank's
+ * section)
  * and the engaged thread's (0.45 d at d3), which a micrometer over the ends sees stretch as well.
  */
 export function boltSegments(thread: Thread, lengths: BoltLengths): readonly StretchSegment[] {

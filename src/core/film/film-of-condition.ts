@@ -10,7 +10,8 @@ const FILMS: readonly (readonly [RegExp, string])[] = [
 ];
 
 /**
- * The film that printed words (`oiled`, `threads dry`, `geölt`) stand for, by its id on the shelf; undefined where they say nothing.
+ * The film that printed words (`oiled`, `threads dry`, `geölt`) stand for, by its id on the shelf; undefined where
+ * they say nothing.
  * Greased threads are read as oiled: period grease on a thread behaves like oil.
  */
 export const filmOfCondition = (words: string): string | undefined =>

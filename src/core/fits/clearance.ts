@@ -53,7 +53,10 @@ export function roundness(grid: Grid, field = 'grid'): Roundness {
   return { mean_mm: mean(grid.flat()), outOfRound_mm: Math.max(...grid.map(spread)), taper_mm: spread(grid.map(mean)) };
 }
 
-/** What is wanted: the page's limits, or a rule on the measured diameter, never under its floor. @throws DomainError bad-field */
+/**
+ * What is wanted: the page's limits, or a rule on the measured diameter, never under its floor. @throws DomainError
+ * bad-field
+ */
 function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits | undefined {
   if (limits && rule)
     throw new DomainError('bad-field', 'Give limits or a rule, not both: one of them must govern.', 'rule');

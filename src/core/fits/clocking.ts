@@ -29,7 +29,10 @@ export function angleBetween(a_deg: number, b_deg: number): number {
 
 const deg = (value: number) => `${Number(value.toFixed(1))}°`;
 
-/** What stands against a clocking: gaps one over the other, a gap at the expander’s ends, on the pin or on the thrust side. */
+/**
+ * What stands against a clocking: gaps one over the other, a gap at the expander’s ends, on the pin or on the thrust
+ * side.
+ */
 export function clockingDoubts({ marks, pin_deg, thrust_deg }: ClockingInput): readonly Note[] {
   const doubts: Note[] = [];
   marks.forEach((mark, i) =>

@@ -42,7 +42,10 @@ export interface CompressionInput {
   readonly crown_cc: number;
 }
 
-/** ratio = (swept + clearance)/clearance, clearance from chamber, gasket, deck and crown. @throws DomainError bad-field */
+/**
+ * ratio = (swept + clearance)/clearance, clearance from chamber, gasket, deck and crown. @throws DomainError
+ * bad-field
+ */
 export function compression({ bore_mm, stroke_mm, chamber_cc, gasket, deck_mm, crown_cc }: CompressionInput) {
   assertPositive(bore_mm, 'bore_mm');
   assertPositive(stroke_mm, 'stroke_mm');

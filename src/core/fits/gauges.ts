@@ -63,7 +63,10 @@ export function endFloat(readings_mm: readonly FloatReading[], limits?: Limits, 
   return { mean_mm, spread_mm, verdict: judge(mean_mm, mean_mm, limits, resolution_mm) };
 }
 
-/** A length brought to 20 °C, part and gauge both: L20 = L·(1 + αg·ΔT)/(1 + αp·ΔT), α in µm/m·K. @throws DomainError bad-field */
+/**
+ * A length brought to 20 °C, part and gauge both: L20 = L·(1 + αg·ΔT)/(1 + αp·ΔT), α in µm/m·K. @throws DomainError
+ * bad-field
+ */
 export function at20C(
   length_mm: number,
   expansion_um_per_mK: number,

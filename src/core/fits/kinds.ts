@@ -1,7 +1,9 @@
 import type { ClearanceRule } from './rule';
 import type { ConditionId, Part, RemedyId } from './conditions';
 
-/** How a fit is read: two diameters; play by dial or feelers; a gap by feelers; a length; a turning part under a dial. */
+/**
+ * How a fit is read: two diameters; play by dial or feelers; a gap by feelers; a length; a turning part under a dial.
+ */
 export type FitShape = 'pair' | 'float' | 'feelers' | 'length' | 'runout';
 
 /** Where a fit is found on an engine, for a list of its places. */

@@ -80,7 +80,10 @@ function lengthsMeasure(inner: readonly PlaceReading[], outer: readonly PlaceRea
   return { measured, journal: roundness(gridOf(inner)), bore: roundness(gridOf(outer)) };
 }
 
-/** A round part in a hole by two grids; where the inner side must be larger, the two are exchanged and the figure is the interference. */
+/**
+ * A round part in a hole by two grids; where the inner side must be larger, the two are exchanged and the figure is
+ * the interference.
+ */
 function pairMeasure(readings: readonly PlaceReading[], { interference, along, sides }: FitKind) {
   const [journals, bores] = [of(readings, 'journal'), of(readings, 'bore')];
   if (along) return lengthsMeasure(journals, bores);
@@ -242,7 +245,10 @@ export interface PlaceFacts {
   readonly crush?: Limits;
 }
 
-/** The figures that can be reckoned so far, each judged; a verdict once all that was asked for is there, or one method has found it out. */
+/**
+ * The figures that can be reckoned so far, each judged; a verdict once all that was asked for is there, or one method
+ * has found it out.
+ */
 function judgedPlace(
   plan: ReadingPlan,
   readings: readonly PlaceReading[],
@@ -285,7 +291,8 @@ function judgedPlace(
 }
 
 /**
- * What the readings at one place come to. A place that was asked for five readings and has two stays open: it has no figure and no verdict.
+ * What the readings at one place come to. A place that was asked for five readings and has two stays open: it has no
+ * figure and no verdict.
  */
 export function placeResult(
   plan: ReadingPlan,

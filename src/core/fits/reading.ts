@@ -22,7 +22,8 @@ export interface TypedReading {
 }
 
 /**
- * A reading as typed, in mm: `50.012`, `1.9685`, `0,5`; `+0.012` from a setting standard; one with a unit of its own is read as print.
+ * A reading as typed, in mm: `50.012`, `1.9685`, `0,5`; `+0.012` from a setting standard; one with a unit of its own
+ * is read as print.
  * @throws DomainError bad-field; and what readLength throws
  */
 export function readReading({ typed, unit, standard_mm, signed = false }: TypedReading): number {
@@ -61,7 +62,9 @@ export const EXPANSIONS_UM_PER_MK = {
 } as const;
 export type ExpandingMetal = keyof typeof EXPANSIONS_UM_PER_MK;
 
-/** A size brought to 20 °C, part and gauge each at its own temperature: L20 = L·(1 + αg·(Tg − 20))/(1 + αp·(Tp − 20)). */
+/**
+ * A size brought to 20 °C, part and gauge each at its own temperature: L20 = L·(1 + αg·(Tg − 20))/(1 + αp·(Tp − 20)).
+ */
 export const sizeAt20C = (
   size_mm: number,
   part: { expansion: number; at_C: number },

@@ -7,7 +7,10 @@ export interface Runout {
   readonly eccentricity_mm: number;
 }
 
-/** Full indicator reading against eccentricity, from the highest and lowest mark of one turn. @throws DomainError bad-field */
+/**
+ * Full indicator reading against eccentricity, from the highest and lowest mark of one turn. @throws DomainError
+ * bad-field
+ */
 export function runout(high_mm: number, low_mm: number): Runout {
   assertFinite(high_mm, 'high_mm');
   assertFinite(low_mm, 'low_mm');

@@ -61,7 +61,8 @@ function* stacks(stock: readonly number[], most: number): Generator<readonly num
 const total = (shims: readonly number[]) => shims.reduce((sum, shim) => sum + shim, 0);
 
 /**
- * Chooses shims so that the float at middle crush lies nearest the target; fewer shims first. Gasket crush is counted once.
+ * Chooses shims so that the float at middle crush lies nearest the target; fewer shims first. Gasket crush is counted
+ * once.
  * float after = float_mm + fitted_mm − chosen − crush
  * @throws DomainError no-float where even the thinnest choice leaves none at full crush; bad-field
  */

@@ -5,7 +5,10 @@ import { assertLimits, type Limits } from './verdict';
 export const RUNOUT_SENSES = ['reading', 'eccentricity'] as const;
 export type RunoutSense = (typeof RUNOUT_SENSES)[number];
 
-/** What is wanted of a fit: limits from a page or of the builder's own, or a rule; a target and soft limits inside them. */
+/**
+ * What is wanted of a fit: limits from a page or of the builder's own, or a rule; a target and soft limits inside
+ * them.
+ */
 export interface Wanted {
   readonly limits?: Limits;
   readonly rule?: ClearanceRule;
@@ -26,7 +29,10 @@ export interface WantedFigures {
 
 const isWithin = (value: number, { min_mm, max_mm }: Limits) => value >= min_mm - 1e-9 && value <= max_mm + 1e-9;
 
-/** Refuses what contradicts itself: reversed limits, a target or soft limits outside the hard ones. @throws DomainError bad-field */
+/**
+ * Refuses what contradicts itself: reversed limits, a target or soft limits outside the hard ones. @throws
+ * DomainError bad-field
+ */
 export function assertWanted({ limits, soft, target_mm, rule }: Wanted): void {
   if (rule) ruleLimits(rule, 1);
   if (limits) assertLimits(limits, 'limits');

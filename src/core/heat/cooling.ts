@@ -93,7 +93,8 @@ function fromOne(only: Excess, target: number, tau_min: number | undefined, note
 
 /**
  * When the head will be cold: a window, not a moment. The clock only proposes; a reading at the head opens the gate.
- * Early end: least squares of T = Ta + A·exp(−t/τ). Late end: still air, θ^−¼ straight in time between first and last reading.
+ * Early end: least squares of T = Ta + A·exp(−t/τ). Late end: still air, θ^−¼ straight in time between first and last
+ * reading.
  * Times in minutes from stopping, temperatures in °C.
  * @throws DomainError never (target not above ambient), not-cooling, missing-field, bad-field
  */

@@ -10,7 +10,9 @@ export type DecayFit =
 
 const RATIO = (Math.sqrt(5) - 1) / 2;
 
-/** Best amplitude for a given rate (linear), and the sum of squares that is left. Times count from the first reading. */
+/**
+ * Best amplitude for a given rate (linear), and the sum of squares that is left. Times count from the first reading.
+ */
 function atRate(readings: readonly Excess[], rate: number): { readonly amplitude: number; readonly squares: number } {
   const start = (readings[0] as Excess).minutes;
   const decays = readings.map(({ minutes }) => Math.exp(-rate * (minutes - start)));

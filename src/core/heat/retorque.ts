@@ -82,7 +82,8 @@ function ownTau({ cycle, cycles, readings }: WindowInput): number | undefined {
 
 /**
  * The window of time in which the head will be cold after a run, and what it rests on.
- * Two readings that fall give the engine's own rate; one reading, or none, borrows it from an earlier run, or a usual figure.
+ * Two readings that fall give the engine's own rate; one reading, or none, borrows it from an earlier run, or a usual
+ * figure.
  */
 export function coolingWindow(input: WindowInput): CoolingWindow {
   const { cycle, headMetal, kind } = input;

@@ -16,7 +16,8 @@ export interface Clamp extends TighteningStress {
 }
 
 /**
- * Stress while tightening: tension over As with the torsion that thread friction, lift and a locking nut leave in the shank.
+ * Stress while tightening: tension over As with the torsion that thread friction, lift and a locking nut leave in the
+ * shank.
  * σ = F/As; τ = 12·(MG + Tp)/(π·d0³), d0 = (d2 + d3)/2; equivalent = √(σ² + 3τ²)
  * A shank thinner than d0 carries it instead: σ = F/(π/4·dT²), τ with dT.
  * @source VDI 2230

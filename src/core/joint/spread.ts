@@ -15,9 +15,15 @@ export interface SpreadRow {
 
 export interface Spread {
   readonly rows: readonly SpreadRow[];
-  /** The least clamp that the book's own figure would leave, in the book's own film: 5th percentile at the low end of the page's range. */
+  /**
+   * The least clamp that the book's own figure would leave, in the book's own film: 5th percentile at the low end of
+   * the page's range.
+   */
   readonly least_N: number;
-  /** The preload at which the fastener reaches its yield while turning, at the middle of today's film; absent where its grade is not known. */
+  /**
+   * The preload at which the fastener reaches its yield while turning, at the middle of today's film; absent where
+   * its grade is not known.
+   */
   readonly yield_N?: number;
 }
 
@@ -78,7 +84,9 @@ export function spreadOf(input: LadderInput, ladder: Ladder, films: readonly Fil
   };
 }
 
-/** Stress rises in proportion to preload where no locking nut twists the shank; one that does is taken at its middle. */
+/**
+ * Stress rises in proportion to preload where no locking nut twists the shank; one that does is taken at its middle.
+ */
 function yieldPreload(
   { today }: LadderInput,
   friction: { readonly thread: Friction; readonly head: Friction },

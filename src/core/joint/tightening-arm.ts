@@ -2,7 +2,10 @@ import { assertBearingFace, type BearingFace } from '@/core/fastener';
 import type { Thread } from '@/core/thread';
 import { assertNotNegative, assertWithin } from '@/core/units';
 
-/** A fastener as it is turned: its thread, the friction in thread and under the head, the face, a locking nut's own torque. */
+/**
+ * A fastener as it is turned: its thread, the friction in thread and under the head, the face, a locking nut's own
+ * torque.
+ */
 export interface TurnedFastener {
   readonly thread: Thread;
   readonly muThread: number;

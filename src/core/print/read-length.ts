@@ -147,7 +147,8 @@ function notesOf(groups: readonly Group<PrintLengthUnit>[], amount: Amount): rea
 }
 
 /**
- * Reads a length or a clearance exactly as a page prints it: mm, µm, in, ″, thou, hundredths of a mm, fractions, ranges, ±.
+ * Reads a length or a clearance exactly as a page prints it: mm, µm, in, ″, thou, hundredths of a mm, fractions,
+ * ranges, ±.
  * A range may begin at nothing; a single figure may not be zero.
  * @throws DomainError no-number, no-unit, unknown-unit, negative, zero, unreadable
  * @example readLength('1 1/64 in').min_mm // 25.796875

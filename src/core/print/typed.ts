@@ -15,7 +15,10 @@ export function typedNumber(text: string, field: string): number {
   return figure;
 }
 
-/** A typed length in mm: a bare figure is in `unit`, one with a unit of its own is read like print. @throws DomainError */
+/**
+ * A typed length in mm: a bare figure is in `unit`, one with a unit of its own is read like print. @throws
+ * DomainError
+ */
 export function typedLength(text: string, field: string, unit: 'mm' | 'in' = 'mm'): number {
   return atField(field, () => {
     const trimmed = text.trim();

@@ -95,7 +95,8 @@ function shelfDeviationOf({ low, high }: Friction, { thread, bearing }: TrialFas
 
 /**
  * Works out one film of a trial: friction and K at the mean of logarithms, and the interval for the next bolt,
- * exp(ȳ ± t·s·√(1 + 1/n)). Small samples are treated as small: two or three bolts borrow deviation from the shelf's row.
+ * exp(ȳ ± t·s·√(1 + 1/n)). Small samples are treated as small: two or three bolts borrow deviation from the shelf's
+ * row.
  * `common` is what does not average out (E, lengths, gauge scale), as a relative standard uncertainty.
  * @throws DomainError no-friction, bad-field
  */

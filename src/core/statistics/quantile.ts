@@ -1,4 +1,7 @@
-/** Puts the k-th smallest in its place, everything before it no larger, everything after it no smaller. Hoare's selection. */
+/**
+ * Puts the k-th smallest in its place, everything before it no larger, everything after it no smaller. Hoare's
+ * selection.
+ */
 function select(values: Float64Array, k: number, from: number): void {
   let [left, right] = [from, values.length - 1];
   while (right > left) {

@@ -37,7 +37,8 @@ export function createRandom(seed: number): Random {
     throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
   const state = spread(seed);
   const one = new Uint32Array(1);
-  // The state lives in local whole numbers while a batch is drawn: kept in an array, each draw would cost several times as much.
+  // The state lives in local whole numbers while a batch is drawn: kept in an array, each draw would cost several
+  // times as much.
   const draw = (count: number, put: (i: number, word: number) => void) => {
     let [s0, s1, s2, s3] = [state[0] as number, state[1] as number, state[2] as number, state[3] as number];
     for (let i = 0; i < count; i++) {

@@ -75,7 +75,10 @@ function spiral(places: readonly Place[]): readonly Place[] {
   return done;
 }
 
-/** Across and across: odd rings step to the far side each time; even rings finish a diameter, then take the widest gap. */
+/**
+ * Across and across: odd rings step to the far side each time; even rings finish a diameter, then take the widest
+ * gap.
+ */
 function starRing(ring: readonly Place[]): readonly Place[] {
   const left = ordered(ring);
   const done = [left.shift() as Place];

@@ -1,7 +1,10 @@
 import { DomainError } from '@/core/units';
 import type { Position } from './order';
 
-/** Two rows of head studs, a ring (flange, flywheel, single cylinder), or a line of bearing caps with two fasteners each. */
+/**
+ * Two rows of head studs, a ring (flange, flywheel, single cylinder), or a line of bearing caps with two fasteners
+ * each.
+ */
 export const PATTERN_KINDS = ['rows', 'ring', 'caps'] as const;
 export type PatternKind = (typeof PATTERN_KINDS)[number];
 

@@ -72,7 +72,8 @@ export function roundState(steps: readonly Step[], events: readonly BenchEvent[]
 }
 
 /**
- * Refuses a line that cannot follow what is recorded: a step out of turn, or a strike of anything but the last line that stands.
+ * Refuses a line that cannot follow what is recorded: a step out of turn, or a strike of anything but the last line
+ * that stands.
  * @throws DomainError out-of-turn, nothing-to-strike
  */
 export function assertFollows(steps: readonly Step[], events: readonly BenchEvent[], event: BenchEvent): void {

@@ -29,7 +29,8 @@ const required = (text: unknown, field: string): Unit => {
 
 /**
  * Converts a value between two units of one kind: torque, length, force, mass, temperature, volume, pressure or speed.
- * @throws DomainError unknown-unit, unit-mismatch (torque never turns into energy, nor pounds mass into pounds force), bad-field
+ * @throws DomainError unknown-unit, unit-mismatch (torque never turns into energy, nor pounds mass into pounds
+ * force), bad-field
  * @example convert(1, 'lbf·ft', 'N·m') // 1.3558179483314004
  */
 export function convert(value: number, from: string, to: string): number {

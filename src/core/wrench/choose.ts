@@ -55,7 +55,8 @@ const doubt = (wrench: ShelfWrench, setting: WrenchSetting) =>
 
 /**
  * Chooses the wrench that is trusted at this torque with the least doubt, and says why the others were passed over.
- * Where none is trusted there, the one highest on its scale is taken and said to be low; nothing is chosen where all are off their scales.
+ * Where none is trusted there, the one highest on its scale is taken and said to be low; nothing is chosen where all
+ * are off their scales.
  */
 export function chooseWrench(
   target_Nm: number,

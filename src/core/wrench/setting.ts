@@ -95,7 +95,8 @@ const EXTRAPOLATED: Note = {
 const SLACK = 1e-9;
 
 /**
- * Where to set a wrench for a torque at the fastener: through the adaptor and the last check, in its own unit, to its graduation.
+ * Where to set a wrench for a torque at the fastener: through the adaptor and the last check, in its own unit, to its
+ * graduation.
  * @throws DomainError bad-field
  */
 export function wrenchSetting(

@@ -42,7 +42,9 @@ function moveOf(inputs: JointInputs, film: Film): Pick<AffectedJoint, 'unit' | '
   }
 }
 
-/** Every joint whose setting would move if this film stood on the shelf as given; in five queries at any size of shop. */
+/**
+ * Every joint whose setting would move if this film stood on the shelf as given; in five queries at any size of shop.
+ */
 export function jointsAffectedBy(shop: Shop, film: Film, now: number): readonly AffectedJoint[] {
   const joints = shop.joints.referringTo(film.id).filter((joint) => drawsOn(joint, film.id));
   const names = new Map(

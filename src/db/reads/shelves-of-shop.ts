@@ -5,7 +5,9 @@ import type { Shop } from '../shop';
 
 export const PRACTICE_KEY = 'house-practice';
 
-/** What was kept of the shop's practice, over the usual one, with the version that a writer must name; 0: nothing yet. */
+/**
+ * What was kept of the shop's practice, over the usual one, with the version that a writer must name; 0: nothing yet.
+ */
 export function shopPractice(shop: Shop): { readonly practice: HousePractice; readonly version: number } {
   const kept = shop.settings.get(PRACTICE_KEY);
   return {

@@ -13,6 +13,7 @@ const TIGHTENING = table<Tightening>('tightening', {
 });
 
 interface EventRow {
+  readonly seq: number;
   readonly id: string;
   readonly tightening_id: string;
   readonly kind: BenchEvent['kind'];
@@ -23,7 +24,7 @@ interface EventRow {
   readonly recorded_at: string;
 }
 
-const EVENT_COLUMNS = ['id', 'tightening_id', 'kind', 'step', 'outcome', 'strikes_id', 'at', 'recorded_at']
+const EVENT_COLUMNS = ['seq', 'id', 'tightening_id', 'kind', 'step', 'outcome', 'strikes_id', 'at', 'recorded_at']
   .map((column) => `bench_event.${column}`)
   .join(', ');
 
@@ -70,12 +71,9 @@ const prepared = (db: Database) => ({
   events: db.prepare<[string], EventRow>(
     `SELECT ${EVENT_COLUMNS} FROM bench_event WHERE tightening_id = ? ORDER BY seq`,
   ),
-  eventsOfJoint: db.prepare<[string], EventRow>(
-    `SELECT ${EVENT_COLUMNS} FROM tightening JOIN bench_event ON tightening_id = tightening.id WHERE joint_id = ? ORDER BY seq`,
-  ),
   eventsOfEngine: db.prepare<[string], EventRow>(
     `SELECT ${EVENT_COLUMNS} FROM joint JOIN tightening ON joint_id = joint.id
-     JOIN bench_event ON tightening_id = tightening.id WHERE engine_id = ? ORDER BY seq`,
+     JOIN bench_event ON tightening_id = tightening.id WHERE engine_id = ?`,
   ),
   eventById: db.prepare<[string], { tightening_id: string }>('SELECT tightening_id FROM bench_event WHERE id = ?'),
   insertEvent: db.prepare(
@@ -84,15 +82,18 @@ const prepared = (db: Database) => ({
   ),
 });
 
-/** Lines by the round they belong to, each in the order in which it was written. */
+/**
+ * Lines by the round they belong to, each in the order in which it was written: they come off the index so, round by
+ * round.
+ */
 function byRound(rows: readonly EventRow[]): ReadonlyMap<string, readonly RecordedEvent[]> {
-  const events = new Map<string, RecordedEvent[]>();
+  const grouped = new Map<string, EventRow[]>();
   for (const row of rows) {
-    const own = events.get(row.tightening_id);
-    if (own) own.push(toEvent(row));
-    else events.set(row.tightening_id, [toEvent(row)]);
+    const own = grouped.get(row.tightening_id);
+    if (own) own.push(row);
+    else grouped.set(row.tightening_id, [row]);
   }
-  return events;
+  return new Map([...grouped].map(([id, own]) => [id, own.sort((a, b) => a.seq - b.seq).map(toEvent)]));
 }
 
 export const createTighteningRepository = (db: Database) => {
@@ -128,7 +129,6 @@ export const createTighteningRepository = (db: Database) => {
       })),
     start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,
-    eventsOfJoint: (jointId: string) => byRound(sql.eventsOfJoint.all(jointId)),
     eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),
     /**
      * Adds one line. The same line sent twice is one line: false says that it was already there.

@@ -18,7 +18,9 @@ export interface BenchRecord {
 
 const now = () => new Date().toISOString();
 
-/** The record of one tightening at the bench: what is on disk, what is on its way there, and the acts that add to it. */
+/**
+ * The record of one tightening at the bench: what is on disk, what is on its way there, and the acts that add to it.
+ */
 export function useBenchRecord(tighteningId: string, plan: TighteningPlan, events: readonly BenchEvent[]): BenchRecord {
   const { lines, waiting, trouble, add } = useRecord(tighteningId, `/api/tightenings/${tighteningId}/events`, events);
   const current = useMemo(() => roundState(plan.steps, lines, plan.positions.length), [plan, lines]);

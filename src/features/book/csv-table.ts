@@ -65,7 +65,8 @@ function readRow(fields: Omit<ImportRow, 'min_Nm' | 'max_Nm' | 'reason'>): Impor
 }
 
 /**
- * Reads a table of figures as it would be entered, row by row; nothing is written. A figure and a unit in columns of their own are put together.
+ * Reads a table of figures as it would be entered, row by row; nothing is written. A figure and a unit in columns of
+ * their own are put together.
  * @throws DomainError bad-csv
  */
 export function readTable(text: string, uses?: readonly ColumnUse[]): ImportTable {

@@ -39,7 +39,10 @@ function RowLine({ row }: { readonly row: ImportRow }) {
   );
 }
 
-/** Reads a table of figures in: columns matched, each row shown as it will be read, nothing written until agreed, bad rows kept aside. */
+/**
+ * Reads a table of figures in: columns matched, each row shown as it will be read, nothing written until agreed, bad
+ * rows kept aside.
+ */
 export function ImportSheet({ engineId, sources }: { readonly engineId: string; readonly sources: readonly Source[] }) {
   const router = useRouter();
   const [text, setText] = useState('');

@@ -4,7 +4,8 @@ import type { Leaf } from '@/model/book/leaf';
 import type { LeafFields } from './schema';
 
 /**
- * Reads the printed text again on the server and makes the leaf: what is stored is what the core read, not what a browser sent.
+ * Reads the printed text again on the server and makes the leaf: what is stored is what the core read, not what a
+ * browser sent.
  * @throws DomainError for what cannot be read, for a choice not made, and for a note not agreed to
  */
 export function leafOfFields(fields: LeafFields, id: string, createdAt: string): Leaf {

@@ -11,7 +11,10 @@ const FORMATS: ReadonlySet<string> = new Set(['jpeg', 'png', 'webp', 'gif', 'hei
 const NO_PICTURE =
   'The file is no picture that can be read here. JPEG, PNG, WebP and AVIF can; save a HEIC as JPEG first.';
 
-/** Keeps a photograph of a leaf's page: the file as given, and a small one upright. @throws DomainError not-found, too-large, not-a-picture */
+/**
+ * Keeps a photograph of a leaf's page: the file as given, and a small one upright. @throws DomainError not-found,
+ * too-large, not-a-picture
+ */
 export async function keepPhoto(shop: Shop, leafId: string, file: File): Promise<{ readonly id: string }> {
   if (!shop.book.findLeaf(leafId)) throw new DomainError('not-found', 'That leaf is not in this shop.', 'leafId');
   if (file.size > MAX_BYTES)

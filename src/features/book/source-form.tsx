@@ -37,7 +37,10 @@ const valuesOf = ({ engineId, source }: Props) => ({
   supersedesId: source?.supersedesId ?? '',
 });
 
-/** Enters a source into the engine's book, or changes what is known of one: its kind, the engines it speaks of, what it puts out of force. */
+/**
+ * Enters a source into the engine's book, or changes what is known of one: its kind, the engines it speaks of, what
+ * it puts out of force.
+ */
 export function SourceForm(props: Props) {
   const { sources, source, onDone } = props;
   const {

@@ -102,7 +102,10 @@ export function linesOfFigure(
   }
 }
 
-/** How much comes off a ring to reach the least gap, or 0: filing never closes a gap. Nothing where the fit is not one to be filed. */
+/**
+ * How much comes off a ring to reach the least gap, or 0: filing never closes a gap. Nothing where the fit is not one
+ * to be filed.
+ */
 export function toFile_mm({ result: { figures, wanted } }: FitPlace, { remedies }: FitState['kind']): number {
   const [read] = figures;
   return read && wanted && remedies.includes('file') ? Math.max(0, wanted.hard.min_mm - read.least_mm) : 0;

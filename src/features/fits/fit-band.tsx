@@ -18,7 +18,10 @@ interface Props {
   readonly whole?: boolean;
 }
 
-/** A fit as a band: the limits always at the same two places, the readings between their ends, their doubt as whiskers. */
+/**
+ * A fit as a band: the limits always at the same two places, the readings between their ends, their doubt as
+ * whiskers.
+ */
 export function FitBand({ figure, wanted, kind, label, whole }: Props) {
   const { span } = useLengths(whole);
   const at = bandShape({ ...figure, hard: wanted.hard, soft: wanted.soft, target_mm: wanted.target_mm });

@@ -112,7 +112,10 @@ export const alteredFit = (before: Fit, fields: FitFields, leaf: Leaf | undefine
   detail: detailOf(fields, before.detail),
 });
 
-/** A fit with what its corrected leaf says in place of what it was taken from; a target that lies outside it is refused. @throws DomainError */
+/**
+ * A fit with what its corrected leaf says in place of what it was taken from; a target that lies outside it is
+ * refused. @throws DomainError
+ */
 export function correctedFit(before: Fit, leaf: Leaf | undefined): Fit {
   const wanted = { ...before.wanted, limits: pageLimits(leaf) };
   assertWanted(wanted);

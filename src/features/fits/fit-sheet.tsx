@@ -35,7 +35,10 @@ import styles from './readings.module.css';
 
 const REFRESH_MS = 600;
 
-/** The rail and the strip are drawn anew once the last line is on disk; not while the program does not answer, for then the page would be lost. */
+/**
+ * The rail and the strip are drawn anew once the last line is on disk; not while the program does not answer, for
+ * then the page would be lost.
+ */
 function useRefreshAfter(waiting: number, address: string) {
   const router = useRouter();
   const wrote = useRef(false);
@@ -68,7 +71,10 @@ function useWantedLine({ fit, kind, page }: FitState): string {
   return 'nothing says yet what is wanted';
 }
 
-/** Where the leaf was corrected since: the fit goes on with what it was taken from until the corrected figure is taken. */
+/**
+ * Where the leaf was corrected since: the fit goes on with what it was taken from until the corrected figure is
+ * taken.
+ */
 function Corrected({ standing: { fit, page } }: { readonly standing: FitState }) {
   const { act, pending, problem } = useAct();
   if (!page?.corrected) return null;

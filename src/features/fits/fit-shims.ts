@@ -35,8 +35,10 @@ function takeOut(shop: Shop, family: string, thickness_mm: number): void {
 }
 
 /**
- * Changes the shims of one place: what was in goes back into the drawer, the chosen ones come out of it, and its float is to be read again.
- * @throws DomainError where no drawer is named, the place is not there, or the drawer has no such shim; nothing is changed then
+ * Changes the shims of one place: what was in goes back into the drawer, the chosen ones come out of it, and its
+ * float is to be read again.
+ * @throws DomainError where no drawer is named, the place is not there, or the drawer has no such shim; nothing is
+ * changed then
  */
 export function fitShims(shop: Shop, fit: Fit, place: number, choice_mm: readonly number[], now: string): void {
   const { shim } = fit.detail;

@@ -4,7 +4,10 @@ const WIDTH = 100;
 const HEIGHT = 62;
 const stationX = (station: number) => (station + 0.5) * WIDTH;
 
-/** The part from the side, as wide as its stations: a journal between its webs, or a bore cut open. A line stands at each station. */
+/**
+ * The part from the side, as wide as its stations: a journal between its webs, or a bore cut open. A line stands at
+ * each station.
+ */
 export function PartDrawing({ side, stations }: { readonly side: 'inner' | 'outer'; readonly stations: number }) {
   const width = stations * WIDTH;
   const marks = Array.from({ length: stations }, (_, i) => i);

@@ -21,7 +21,9 @@ const stateOf = (shop: Shop, fit: Fit): FitState => fitState(fit, shop.fits.line
 
 type SentReading = Extract<SentLine, { kind: 'reading' }>;
 
-/** Asked here as on the sheet: whoever sends a doubtful reading has to say that it is so. @throws DomainError doubtful */
+/**
+ * Asked here as on the sheet: whoever sends a doubtful reading has to say that it is so. @throws DomainError doubtful
+ */
 function assertSure(state: FitState, line: SentReading, value_mm: number): void {
   if (line.body.sure) return;
   const resolution_mm = line.body.resolution_mm ?? USUAL_RESOLUTION_MM;
@@ -45,7 +47,10 @@ function checkedReading(shop: Shop, fit: Fit, line: SentReading): SentReading {
   return { ...line, value_mm };
 }
 
-/** Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws DomainError */
+/**
+ * Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws
+ * DomainError
+ */
 function checkedLine(shop: Shop, fit: Fit, line: SentLine): SentLine {
   if (line.place !== null && line.place >= fit.places.length)
     throw new DomainError('bad-field', 'The fit has no such place.', 'place');

@@ -9,7 +9,10 @@ const CENTRE = SIZE / 2;
 const ROUND = 62;
 const OFF = 14;
 
-/** A round part turning about an axis that is not its own: the dial shows the full reading, the axis lies off by half of it. */
+/**
+ * A round part turning about an axis that is not its own: the dial shows the full reading, the axis lies off by half
+ * of it.
+ */
 export function RunoutDrawing({ standing }: { readonly standing: FitState }) {
   const { gap } = useLengths();
   const figure = standing.places.flatMap(({ result }) => result.figures)[0];

@@ -7,7 +7,10 @@ import { Disclosure } from '@/interface/parts/disclosure';
 
 const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false });
 
-/** Every place on one scale, in µm or tenths of a thou: a bar from least to greatest, a point its mean, behind them what is wanted. */
+/**
+ * Every place on one scale, in µm or tenths of a thou: a bar from least to greatest, a point its mean, behind them
+ * what is wanted.
+ */
 export function ScaleFold({ standing }: { readonly standing: FitState }) {
   const { inch, smallUnit } = useLengths();
   const unit = inch ? '0.0001 in' : 'µm';

@@ -206,7 +206,10 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
   return {};
 });
 
-/** What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws DomainError */
+/**
+ * What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws
+ * DomainError
+ */
 function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
   if (purpose === 'trial') return;
   const out = held.map(({ line }) => line).join('; ');

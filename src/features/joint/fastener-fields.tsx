@@ -62,7 +62,9 @@ function ThreadField({ label, description, value, empty = false, shelves, onChan
 
 const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' });
 
-/** Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged. */
+/**
+ * Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged.
+ */
 export function FastenerFields({ label, facts, shelves, substitute = false, onChange }: Props) {
   const set = (part: Partial<FastenerFacts>) => onChange({ ...facts, ...part });
   const grades = [

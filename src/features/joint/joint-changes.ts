@@ -46,7 +46,9 @@ const CHOICES: Readonly<Record<string, readonly Choice<string>[]>> = {
   care: CARE_CHOICES,
 };
 
-/** Tells a part of a joint in the words of its sheet: films and wrenches by their names, choices as they are offered. */
+/**
+ * Tells a part of a joint in the words of its sheet: films and wrenches by their names, choices as they are offered.
+ */
 export function sayJoint({ films, wrenches }: Pick<Shelves, 'films' | 'wrenches'>): Say {
   const plainly = sayBy(NAMES);
   const named = [...films, ...wrenches];

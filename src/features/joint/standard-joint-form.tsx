@@ -18,7 +18,10 @@ interface Props {
   readonly shelves: Shelves;
 }
 
-/** A joint that no page mentions: size, grade, film, parent metal and engagement in, the standard figure out, seen as it is typed. */
+/**
+ * A joint that no page mentions: size, grade, film, parent metal and engagement in, the standard figure out, seen as
+ * it is typed.
+ */
 export function StandardJointForm({ engineId, shelves }: Props) {
   const router = useRouter();
   const { torque, kilonewtons } = useFigures();

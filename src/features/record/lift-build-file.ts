@@ -84,7 +84,10 @@ function toTwo(file: Held): Held {
 
 const LIFTS: readonly ((file: Held) => Held)[] = [toTwo];
 
-/** Lifts a build file of any earlier version to this one; what is no such file is left as it is, for the check to refuse. */
+/**
+ * Lifts a build file of any earlier version to this one; what is no such file is left as it is, for the check to
+ * refuse.
+ */
 export function liftBuildFile(body: unknown): unknown {
   if (typeof body !== 'object' || body === null) return body;
   const { version } = body as Held;

@@ -26,7 +26,10 @@ export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string,
   return { engine, inputs, state: jointStateOf(rows, joint), worked: computeJoint(inputs), heat };
 }
 
-/** What was measured on an engine, with the page each limit comes from and the measures that hold; in one query beside its rows. */
+/**
+ * What was measured on an engine, with the page each limit comes from and the measures that hold; in one query beside
+ * its rows.
+ */
 export const fitsRecord = (shop: Shop, rows: EngineRows): FitsRecord => ({
   engine: rows.engine,
   fits: fitsOf(rows).map((state) => ({ state, lines: rows.lines.get(state.fit.id) ?? [] })),

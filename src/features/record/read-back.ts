@@ -77,7 +77,10 @@ function assertWhole(file: BuildFile): void {
   }
 }
 
-/** A figure that its own text does not give is refused: the book and the ladder would say two things. @throws DomainError */
+/**
+ * A figure that its own text does not give is refused: the book and the ladder would say two things. @throws
+ * DomainError
+ */
 function assertFigures({ leaves }: BuildFile): void {
   for (const leaf of leaves) {
     const differs = figureDiffers(leaf);
@@ -90,7 +93,9 @@ function assertFigures({ leaves }: BuildFile): void {
   }
 }
 
-/** Rows in such an order that each comes after the one it refers to. @throws DomainError where they go round in a ring */
+/**
+ * Rows in such an order that each comes after the one it refers to. @throws DomainError where they go round in a ring
+ */
 function inOrder<T extends { readonly id: string }>(
   rows: readonly T[],
   before: (row: T) => string | null,
@@ -138,7 +143,9 @@ function addTightenings(shop: Shop, file: BuildFile): void {
   }
 }
 
-/** Shims come along where this shop has none of that thickness: what is in its own drawer is never changed by a file. */
+/**
+ * Shims come along where this shop has none of that thickness: what is in its own drawer is never changed by a file.
+ */
 function addFits(shop: Shop, file: BuildFile): void {
   for (const { lines, ...fit } of file.fits) {
     shop.fits.add(fit);

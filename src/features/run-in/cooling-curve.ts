@@ -8,7 +8,10 @@ export interface CurvePoint {
 
 const POINTS = 60;
 
-/** The two laws that bound the cooling, drawn from the last reading on: the exponential, and still air through the late end. */
+/**
+ * The two laws that bound the cooling, drawn from the last reading on: the exponential, and still air through the
+ * late end.
+ */
 export function coolingCurve(window: CoolingWindow, ranTo: number): readonly CurvePoint[] {
   const last = window.used.at(-1) ?? { minutes: 0, C: window.target_C };
   const excess = last.C - window.ambient_C;

@@ -47,7 +47,10 @@ export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso 
   return { id: wrench.id };
 });
 
-/** Puts a row on a shelf, over the built-in one of the same id if there is one. The built-in row itself is never changed. */
+/**
+ * Puts a row on a shelf, over the built-in one of the same id if there is one. The built-in row itself is never
+ * changed.
+ */
 export const keepShelfRowAction = shopAction(keepRowSchema, ({ kind, row, version }, { shop, nowIso }) => {
   const checked = SHELF_SCHEMAS[kind].validate(
     { ...row, id: row.id || nanoid(8) },
@@ -84,7 +87,10 @@ export const removeShelfRowAction = shopAction(removeRowSchema, ({ kind, id, ver
 
 const sayPractice = sayBy(Object.fromEntries(PRACTICE_QUESTIONS.map(({ row, question }) => [row, question])));
 
-/** Keeps one answer of the shop's practice, or where an engine differs from it; `null` takes an engine's own answer away. */
+/**
+ * Keeps one answer of the shop's practice, or where an engine differs from it; `null` takes an engine's own answer
+ * away.
+ */
 export const keepPracticeAction = shopAction(practiceSchema, ({ engineId, version, change }, bench) => {
   const { shop } = bench;
   const answers = Object.fromEntries(Object.entries(change).filter(([, value]) => value !== null));

@@ -52,7 +52,8 @@ export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIs
   return {};
 });
 
-// A length that is more than this off the bolt's free length is another bolt, or another unit: no bolt stretches so far.
+// A length that is more than this off the bolt's free length is another bolt, or another unit: no bolt stretches so
+// far.
 const MAX_OFF_FREE = 0.02;
 
 /** Refuses a length that cannot be of this bolt. @throws DomainError */

@@ -55,7 +55,10 @@ export const strikeTrialPullAction = shopAction(strikePullSchema, ({ trialId, pu
   return {};
 });
 
-/** What a trial reaches beyond its own page: the joints of its thread, and those that its films would move. Asked for by a press. */
+/**
+ * What a trial reaches beyond its own page: the joints of its thread, and those that its films would move. Asked for
+ * by a press.
+ */
 export const trialReachAction = shopQuestion(trialIdSchema, ({ trialId }, { shop, now }) =>
   reachOf(shop, found(shop.trials, trialId, 'trial', 'trialId'), now),
 );

@@ -30,7 +30,10 @@ export interface TriedFilm {
   readonly own?: Film;
 }
 
-/** The band of clamp load that a joint with this thread wants: from the least its book would leave to nine tenths of yield. */
+/**
+ * The band of clamp load that a joint with this thread wants: from the least its book would leave to nine tenths of
+ * yield.
+ */
 export interface TargetBand {
   readonly name: string;
   readonly low_N: number;
@@ -135,7 +138,10 @@ function targetsOf(shop: Shop, thread: string, now: number): readonly TargetBand
   });
 }
 
-/** What a trial reaches over the whole shop; asked for, for it looks at every joint that draws on its films or has its thread. */
+/**
+ * What a trial reaches over the whole shop; asked for, for it looks at every joint that draws on its films or has its
+ * thread.
+ */
 export function reachOf(shop: Shop, trial: FilmTrialRow, now: number): TrialReach {
   const owns = triedFilms(shop, trial, filmsOf(shop)).flatMap(({ own }) => own ?? []);
   return {

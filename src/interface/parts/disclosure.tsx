@@ -12,7 +12,10 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** A part of a sheet that opens: its title, and in one line what it comes to. What is shut is not drawn, so that figures move at once. */
+/**
+ * A part of a sheet that opens: its title, and in one line what it comes to. What is shut is not drawn, so that
+ * figures move at once.
+ */
 export function Disclosure({ title, line, id, open = false, children }: Props) {
   const [opened, setOpened] = useState(open);
   return (

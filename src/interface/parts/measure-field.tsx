@@ -68,7 +68,10 @@ interface Props {
   readonly bothSystems?: boolean;
 }
 
-/** A measured figure: typed bare in the field's unit, or in any unit that print knows (`9/16 in`, `12 in lb`). Nothing typed is lost. */
+/**
+ * A measured figure: typed bare in the field's unit, or in any unit that print knows (`9/16 in`, `12 in lb`). Nothing
+ * typed is lost.
+ */
 export function MeasureField({
   label,
   description,

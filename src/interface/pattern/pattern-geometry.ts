@@ -16,7 +16,10 @@ export function patternBox(positions: readonly Position[]): Box {
   return { x, y, width: Math.max(...xs) + EDGE - x, height: Math.max(...ys) + EDGE - y };
 }
 
-/** The ends of the tick for pass `pass`, outside a head of radius `radius`, from the left over the top, clear of the witness mark. */
+/**
+ * The ends of the tick for pass `pass`, outside a head of radius `radius`, from the left over the top, clear of the
+ * witness mark.
+ */
 export function tickEnds(pass: number, radius: number): readonly [x1: number, y1: number, x2: number, y2: number] {
   const angle = ((-160 + pass * 30) * Math.PI) / 180;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];

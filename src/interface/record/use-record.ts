@@ -49,7 +49,10 @@ const post = (address: string, { at, ...line }: Timed) =>
 
 const UNREACHED =
   'The last line is not on disk yet: the program on this machine does not answer. It is kept here and sent again.';
-/** Trouble with the file, not with the line: it is kept here and sent again. Anything else is a refusal, and what is on disk stands. */
+/**
+ * Trouble with the file, not with the line: it is kept here and sent again. Anything else is a refusal, and what is
+ * on disk stands.
+ */
 const KEPT = new Set<string>([
   'locked',
   'disk-full',
@@ -134,7 +137,8 @@ export function useRecord<Line extends Timed>(
   const [lines, setLines] = useState<Lines<Line>>({ written: onDisk, waiting: [] });
   useEffect(() => {
     const kept = loadOutbox<Line>(name);
-    // Lines left over from a closed browser can only be seen after the first paint; a page that was read again may know more, or less, than this one.
+    // Lines left over from a closed browser can only be seen after the first paint; a page that was read again may
+    // know more, or less, than this one.
     // eslint-disable-next-line react-hooks/set-state-in-effect
     setLines((before) => merged(before, onDisk, kept));
   }, [name, onDisk]);

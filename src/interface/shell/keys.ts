@@ -1,4 +1,7 @@
-/** Every key of the product, in the order in which the list shows them. The README's list is made from this. */
+/**
+ * Every key of the product, in the order in which the list shows them. The README's table is made from it by `npm run
+ * keys`, and a test compares.
+ */
 export const KEY_LIST: readonly {
   readonly where: string;
   readonly keys: readonly (readonly [key: string, does: string])[];
@@ -11,7 +14,7 @@ export const KEY_LIST: readonly {
       ['D', 'Light, dark, high contrast'],
       ['[ ]', 'The engine before, the engine after'],
       ['0', 'All stands'],
-      ['H', 'The shelves: films, grades, threads, wrenches, instruments, house practice'],
+      ['H', 'The shelves: films, grades, threads, metals, wrenches, instruments, house practice, trials'],
       ['R', 'Read a figure, with the films side by side'],
     ],
   },

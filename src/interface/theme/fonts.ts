@@ -1,6 +1,7 @@
 import localFont from 'next/font/local';
 
-// Clarendon for names and headings, a road-sign sans for words, an instrument face for figures; all shipped with the app.
+// Clarendon for names and headings, a road-sign sans for words, an instrument face for figures; all shipped with the
+// app.
 export const headingFont = localFont({
   src: [
     { path: '../fonts/besley-600.woff2', weight: '600', style: 'normal' },
@@ -47,7 +48,8 @@ export const dotFont = localFont({
   declarations: [{ prop: 'unicode-range', value: 'U+B7' }],
 });
 
-// A decimal sign or a colon in a cell of its own leaves a hole in the figure: it is set close instead. Its round brackets are nearly square.
+// A decimal sign or a colon in a cell of its own leaves a hole in the figure: it is set close instead. Its round
+// brackets are nearly square.
 export const pointFont = localFont({
   src: [{ path: '../fonts/overpass-700.woff2' }],
   variable: '--font-point',

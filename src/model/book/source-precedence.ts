@@ -29,7 +29,10 @@ export function compareNumbers(a: string, b: string): number {
 
 type Applies = { readonly applies: true } | { readonly applies: false; readonly why: string };
 
-/** Whether a source speaks of this engine, by year and engine number. What is not known of the engine does not exclude it. */
+/**
+ * Whether a source speaks of this engine, by year and engine number. What is not known of the engine does not exclude
+ * it.
+ */
 export function appliesTo(source: Source, engine: Pick<Engine, 'year' | 'engineNumber'>): Applies {
   const { fromYear, toYear, fromNumber, toNumber } = source;
   const { year, engineNumber } = engine;

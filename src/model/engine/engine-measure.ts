@@ -76,7 +76,10 @@ export const measuresOf = <K extends MeasureKind>(
   kind: K,
 ): readonly EngineMeasure<K>[] => measures.filter((one): one is EngineMeasure<K> => one.kind === kind);
 
-/** Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends measured apart. */
+/**
+ * Of sheets in their order, the last of each kind and name: rods and pistons are weighed apart, mains and big ends
+ * measured apart.
+ */
 export const holdingMeasures = (sheets: readonly EngineMeasure[]): readonly EngineMeasure[] => [
   ...new Map(sheets.map((sheet) => [`${sheet.kind} ${nameOf(sheet)}`, sheet])).values(),
 ];

@@ -75,7 +75,10 @@ export function gateOf(standings: readonly FitState[], jointId: string): Gate {
   };
 }
 
-/** What the fits say to a going-round, as guards: what is out or not proven asks for a written reason before it is closed for good. */
+/**
+ * What the fits say to a going-round, as guards: what is out or not proven asks for a written reason before it is
+ * closed for good.
+ */
 export const guardsOfGate = ({ held, asks }: Gate): readonly Guard[] => [
   ...held.map(({ line }): Guard => ({
     code: 'fit-out',

@@ -126,7 +126,10 @@ interface Folded {
   stripIn: boolean;
 }
 
-/** Lines of one place in their order: later readings lie over earlier ones, a remedy reopens its parts, a reading ends what was accepted. */
+/**
+ * Lines of one place in their order: later readings lie over earlier ones, a remedy reopens its parts, a reading ends
+ * what was accepted.
+ */
 function fold(lines: readonly FitLine[]): Folded {
   const folded: Folded = { current: new Map(), beneath: [], stripIn: false };
   const { current, beneath } = folded;

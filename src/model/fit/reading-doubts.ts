@@ -8,7 +8,10 @@ const OPPOSITE: Partial<Record<Part, Part>> = { journal: 'bore', bore: 'journal'
 const mean = (values: readonly number[]) =>
   values.length === 0 ? undefined : values.reduce((sum, value) => sum + value, 0) / values.length;
 
-/** What is doubtful about a value in a cell, by what else has been read. The screen, the door and the table ask the same. */
+/**
+ * What is doubtful about a value in a cell, by what else has been read. The screen, the door and the table ask the
+ * same.
+ */
 export function doubtsOf(state: FitState, cell: PlacedCell, value_mm: number, resolution_mm: number): readonly Note[] {
   const { kind, fit, places } = state;
   const here = places[cell.place];

@@ -11,7 +11,10 @@ export type FastenerForm = (typeof FASTENER_FORMS)[number];
 export const SOCKET_FITS = ['not-tried', 'takes', 'fouls'] as const;
 export type SocketFit = (typeof SOCKET_FITS)[number];
 
-/** What is known of a fastener beyond thread and face. What was not measured or asked is null. Lengths in mm, torques in N·m. */
+/**
+ * What is known of a fastener beyond thread and face. What was not measured or asked is null. Lengths in mm, torques
+ * in N·m.
+ */
 export interface FastenerFacts {
   readonly form: FastenerForm;
   /** The thread that turns. */

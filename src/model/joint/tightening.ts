@@ -1,7 +1,10 @@
 import type { BenchEvent } from '@/core/tightening';
 import type { TighteningPlan } from './tightening-plan';
 
-/** Why a joint is gone round: to size a seal, to measure a bore, to crush a strip, to try it, for good, or again after heat. Only `final` completes it. */
+/**
+ * Why a joint is gone round: to size a seal, to measure a bore, to crush a strip, to try it, for good, or again after
+ * heat. Only `final` completes it.
+ */
 export const PURPOSES = ['sizing', 'measuring', 'strip', 'trial', 'final', 'retorque'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 

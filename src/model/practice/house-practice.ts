@@ -183,7 +183,10 @@ const CHECK_DAYS: Readonly<Record<HousePractice['check'], number>> = {
 };
 const MS_PER_DAY = 86_400_000;
 
-/** Whether a wrench's last check is older than the school allows; one never checked is overdue. Times in ms since 1970. */
+/**
+ * Whether a wrench's last check is older than the school allows; one never checked is overdue. Times in ms since
+ * 1970.
+ */
 export const checkOverdue = (lastChecked: number | undefined, school: HousePractice['check'], now: number): boolean =>
   lastChecked === undefined || now - lastChecked > CHECK_DAYS[school] * MS_PER_DAY;
 

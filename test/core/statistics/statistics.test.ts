@@ -61,7 +61,8 @@ describe('the simulated band', () => {
     (_, film, sharedFilm) => {
       const input = { ...base, muThread: film.thread, muHead: film.head, sharedFilm };
       const [drawn, closed] = [monteCarlo({ ...input, samples: 400_000, seed: 11 }), clampBand(input)];
-      // The ends are what the band is for; where thread and head slip apart, the split lognormal shifts the middle by up to 2.3 %.
+      // The ends are what the band is for; where thread and head slip apart, the split lognormal shifts the middle by
+      // up to 2.3 %.
       const most = { p5_N: 0.004, p95_N: 0.008, p50_N: sharedFilm ? 0.005 : 0.025, mean_N: sharedFilm ? 0.005 : 0.012 };
       for (const end of ['p5_N', 'p50_N', 'p95_N', 'mean_N'] as const)
         expect(Math.abs(drawn[end] / closed[end] - 1)).toBeLessThan(most[end]);

@@ -1,6 +1,8 @@
 import type { AcrossFlats, ThreadRow } from '../thread';
 
-/** ISO 261 coarse series: diameter, pitch, mm. M9, M11 and M7 are not of the first choice and are met in old engines. */
+/**
+ * ISO 261 coarse series: diameter, pitch, mm. M9, M11 and M7 are not of the first choice and are met in old engines.
+ */
 const COARSE: readonly (readonly [number, number])[] = [
   [1.6, 0.35], [2, 0.4], [2.5, 0.45], [3, 0.5], [3.5, 0.6], [4, 0.7], [5, 0.8], [6, 1], [7, 1], [8, 1.25], [9, 1.25], [10, 1.5],
   [11, 1.5], [12, 1.75], [14, 2], [16, 2], [18, 2.5], [20, 2.5], [22, 2.5], [24, 3], [27, 3], [30, 3.5], [33, 3.5], [36, 4], [39, 4],

@@ -218,7 +218,7 @@ test('whatever two windows do and when they look, what is accepted is there, and
       const seen = { a: head().version, b: head().version };
       let should = head();
       for (const { window, looks, change: part } of acts) {
-        const side = window as 'a' | 'b';
+        const side = window;
         if (looks) seen[side] = head().version;
         const outcome = await alterJointAction({ id: HEAD, version: seen[side], change: part, detail: {} });
         expect(outcome.ok).toBe(seen[side] === should.version);

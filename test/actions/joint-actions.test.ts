@@ -1,0 +1,264 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { Shop } from '@/db/shop';
+import {
+  addJointAction,
+  addStandardJointAction,
+  alterJointAction,
+  chooseLeafAction,
+  startTighteningAction,
+} from '@/features/joint/actions';
+import { recordLine } from '@/features/fits/record-line';
+import { startRetorqueAction, strikeHeatAction, addReadingAction } from '@/features/run-in/actions';
+import { USUAL_PROOF_SHARE } from '@/core/joint';
+import { nowMs } from '@/server/clock';
+import { drawn } from '../stubs/next-cache';
+import { accepted, everything, ownShop, refused, rowsIn, there } from './own-shop';
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+const idOf = ({ href }: { readonly href: string }) => there(href.split('/').at(-1));
+const HEAD = 'demo-f-joint-head';
+
+const FROM_LEAF = {
+  engineId: 'demo-fourteen',
+  leafId: 'demo-f-mains',
+  name: 'Rear cap',
+  pattern: 'caps',
+  fasteners: 2,
+  thread: '7/16 BSF',
+  originalFilm: 'engine-oil',
+  todayFilm: 'moly-paste',
+  orderSchool: 'star',
+  turnShaft: true,
+  retorqueSchool: 'none',
+};
+
+describe('a joint made from a leaf', () => {
+  test('has the practice of its engine, the usual face of its thread, and a wrench of the shelf', async () => {
+    const engine = there(shop.engines.find('demo-fourteen'));
+    shop.engines.alter({ ...engine, practice: { range: 'low', passes: 'quarters', confirming: 'yes' } });
+    const joint = there(shop.joints.find(idOf(await accepted(addJointAction(FROM_LEAF)))));
+    expect(joint).toMatchObject({
+      ...FROM_LEAF,
+      rangeSchool: 'low',
+      stageScheme: 'quarters',
+      unitOfWork: 'row',
+      bearingMeasured: false,
+      version: 1,
+      detail: { wrenchByHand: false, confirming: true },
+    });
+    expect(joint.bearingOuter_mm).toBeGreaterThan(joint.bearingInner_mm);
+    expect(shop.wrenches.find(joint.wrenchId)).toBeDefined();
+  });
+  test.each([
+    [{ leafId: 'demo-n-mains' }, 'leafId', 'not-found'],
+    [{ leafId: 'none' }, 'leafId', 'not-found'],
+    [{ thread: 'M8x3' }, 'thread', 'unknown-thread'],
+    [{ fasteners: 3 }, 'fasteners', 'bad-field'],
+    [{ fasteners: 99 }, 'fasteners', 'bad-field'],
+    [{ pattern: 'heap' }, 'pattern', 'bad-field'],
+    [{ orderSchool: 'guess' }, 'orderSchool', 'bad-field'],
+    [{ retorqueSchool: 'never' }, 'retorqueSchool', 'bad-field'],
+    [{ originalFilm: 'treacle' }, 'todayFilm', 'bad-field'],
+    [{ name: ' ' }, 'name', 'bad-field'],
+    [{ turnShaft: 'perhaps' }, 'turnShaft', 'bad-field'],
+  ])('%j is refused at its field, and nothing is written', async (part, field, code) => {
+    const before = everything(shop);
+    expect(await refused(addJointAction({ ...FROM_LEAF, ...part }))).toMatchObject({ field, code });
+    expect(everything(shop)).toBe(before);
+  });
+  test('an engine that is gone, and a shelf without a wrench, are said', async () => {
+    expect((await refused(addJointAction({ ...FROM_LEAF, engineId: 'none' }))).code).toBe('not-found');
+    shop.db.exec('PRAGMA foreign_keys = OFF; DELETE FROM wrench; PRAGMA foreign_keys = ON');
+    expect((await refused(addJointAction(FROM_LEAF))).field).toBe('wrenchId');
+  });
+});
+
+describe('a joint that no page mentions', () => {
+  const fields = {
+    engineId: 'demo-fourteen',
+    name: 'Bracket',
+    thread: 'M8',
+    grade: 'iso-8.8-to-16-mm',
+    film: 'engine-oil',
+    metal: '',
+    engagement_mm: '',
+  };
+  test('stands on a leaf of its own, marked as the standard figure, in one source however many there are', async () => {
+    const sources = rowsIn(shop, 'source');
+    const joint = there(shop.joints.find(idOf(await accepted(addStandardJointAction(fields)))));
+    expect(joint).toMatchObject({
+      originalFilmReason: 'the standard figure is reckoned in this film',
+      pattern: 'ring',
+      fasteners: 1,
+      detail: {
+        standard: { grade: 'iso-8.8-to-16-mm', fraction: USUAL_PROOF_SHARE },
+        original: { form: 'bolt', grade: 'iso-8.8-to-16-mm' },
+        parent: { metal: null, engagement_mm: null },
+      },
+    });
+    const leaf = there(shop.book.findLeaf(joint.leafId));
+    expect(leaf.page).toMatch(/^reckoned: 75 % of proof/);
+    await accepted(addStandardJointAction({ ...fields, name: 'Another', metal: 'grey-iron', engagement_mm: '12,5' }));
+    expect(rowsIn(shop, 'source')).toBe(sources + 1);
+    expect(there(shop.joints.ofEngine('demo-fourteen').at(-1)).detail.parent).toMatchObject({
+      metal: 'grey-iron',
+      engagement_mm: 12.5,
+    });
+  });
+  test.each([
+    [{ thread: 'M8x3' }, 'unknown-thread'],
+    [{ grade: 'none' }, 'bad-field'],
+    [{ grade: '' }, 'bad-field'],
+    [{ film: 'none' }, 'bad-field'],
+    [{ engagement_mm: '1e3' }, 'bad-field'],
+    [{ engineId: 'none' }, 'not-found'],
+  ])('%j is refused, and neither leaf nor joint is left behind', async (part, code) => {
+    const before = everything(shop);
+    expect((await refused(addStandardJointAction({ ...fields, ...part }))).code).toBe(code);
+    expect(everything(shop)).toBe(before);
+  });
+});
+
+describe('a joint that is changed', () => {
+  const alter = (change: object, detail: object = {}) => alterJointAction({ id: HEAD, version: 1, change, detail });
+  test('why the book’s film was taken follows from the film that is set', async () => {
+    const { joint } = await accepted(alter({ originalFilm: 'dry-bare' }));
+    expect(joint.originalFilmReason).not.toBe(there(ownShop().joints.find(HEAD)).originalFilmReason);
+    expect(joint.version).toBe(2);
+  });
+  test('what follows from the rest, or belongs to another act, is not set from outside', async () => {
+    const before = there(shop.joints.find(HEAD));
+    await accepted(
+      alter(
+        { leafId: 'demo-f-mains', engineId: 'demo-norrhem', originalFilmReason: 'because', createdAt: 'x', version: 9 },
+        { leafReason: 'because' },
+      ),
+    );
+    expect(shop.joints.find(HEAD)).toEqual({ ...before, version: 2 });
+  });
+  test.each([
+    [{ fasteners: 0 }, {}, 'change.fasteners'],
+    [{ rangeSchool: 'sideways' }, {}, 'change.rangeSchool'],
+    [{ stageScheme: [0.5, 2] }, {}, undefined],
+    [{ bearingOuter_mm: -1 }, {}, 'change.bearingOuter_mm'],
+    [{}, { care: 'prayer' }, 'detail.care'],
+    [{ thread: 'nothing' }, {}, 'thread'],
+    [{ todayFilm: 'treacle' }, {}, 'todayFilm'],
+    [{ wrenchId: 'none' }, {}, 'wrenchId'],
+  ])('%j %j is refused, and the joint stays as it was', async (change, detail, field) => {
+    const before = everything(shop);
+    const problem = await refused(alter(change, detail));
+    if (field) expect(problem.field).toBe(field);
+    expect(everything(shop)).toBe(before);
+  });
+  test('a joint that is gone is said', async () =>
+    expect((await refused(alterJointAction({ id: 'none', version: 1, change: {}, detail: {} }))).code).toBe(
+      'not-found',
+    ));
+});
+
+describe('the page that a joint is taken from', () => {
+  const choose = (leafId: string, reason: string | null = null, version = 1) =>
+    chooseLeafAction({ jointId: HEAD, version, leafId, reason });
+  test('a lower one only with a reason; the governing one again takes the reason away', async () => {
+    expect((await refused(choose('demo-f-head-36'))).code).toBe('needs-reason');
+    await accepted(choose('demo-f-head-36', 'the engine is older'));
+    expect(there(shop.joints.find(HEAD)).detail.leafReason).toBe('the engine is older');
+    await accepted(choose('demo-f-head-38', null, 2));
+    expect(there(shop.joints.find(HEAD))).toMatchObject({ leafId: 'demo-f-head-38', detail: { leafReason: null } });
+  });
+  test('a leaf that does not speak of it is refused', async () =>
+    expect((await refused(choose('demo-f-rods', 'because'))).field).toBe('leafId'));
+});
+
+describe('a going-round', () => {
+  const start = (jointId: string, purpose: string, reason = '') => startTighteningAction({ jointId, purpose, reason });
+  test('is kept with its plan, its reason and what stood against it', async () => {
+    const { href } = await accepted(start('demo-m-joint-head', 'final', 'the stud is tried'));
+    const round = there(shop.tightenings.find(idOf({ href })));
+    expect(round).toMatchObject({
+      jointId: 'demo-m-joint-head',
+      purpose: 'final',
+      plan: { reason: 'the stud is tried' },
+    });
+    expect(round.plan.guards.length).toBeGreaterThan(0);
+    expect(Math.abs(Date.parse(round.startedAt) - nowMs())).toBeLessThan(60_000);
+  });
+  test('what stands against it asks for a reason', async () => {
+    const problem = await refused(start('demo-m-joint-head', 'final'));
+    expect(problem).toMatchObject({ code: 'needs-reason', field: 'reason' });
+    expect(rowsIn(shop, 'tightening')).toBe(rowsIn(ownShop(), 'tightening'));
+  });
+  test('for good it is refused while a fit that it closes up is out, whatever is written; a trial may go round', async () => {
+    expect((await refused(start('demo-n-joint-mains', 'final', 'in a hurry'))).code).toBe('fit-out');
+    await accepted(start('demo-n-joint-mains', 'trial', 'to see'));
+  });
+  test('and while a strip lies in a bearing of the engine; the trial then does not turn the crank', async () => {
+    const strip = { id: 'strip-0001', kind: 'strip-in', place: 0, body: {} };
+    expect(recordLine(shop, 'demo-n-fit-mains', strip).ok).toBe(true);
+    shop.db.exec("DELETE FROM fit_hold WHERE joint_id = 'demo-n-joint-mains'");
+    expect((await refused(start('demo-n-joint-mains', 'final', 'x'))).code).toBe('strip-in');
+    const { href } = await accepted(start('demo-n-joint-mains', 'trial', 'x'));
+    expect(there(shop.tightenings.find(idOf({ href }))).plan.steps.some(({ kind }) => kind === 'shaft')).toBe(false);
+  });
+  test('a figure off the scale of its wrench is not pulled at all', async () => {
+    const joint = there(shop.joints.find(HEAD));
+    shop.joints.alter({ ...joint, wrenchId: 'demo-wrench-in', detail: { ...joint.detail, wrenchByHand: true } });
+    expect(await refused(start(HEAD, 'final', 'it will do'))).toMatchObject({ code: 'off-scale', field: 'wrenchId' });
+  });
+  test.each([['retorque'], ['sizing'], ['for fun']])('“%s” is not begun from the sheet', async (purpose) =>
+    expect((await refused(start(HEAD, purpose))).field).toBe('purpose'),
+  );
+  test('a joint that is gone is said', async () =>
+    expect((await refused(start('none', 'trial'))).code).toBe('not-found'));
+});
+
+describe('a retorque', () => {
+  const cold = () => {
+    const [cycle] = shop.heat.log('demo-fourteen').cycles;
+    const at = new Date(nowMs() - 60_000).toISOString();
+    return accepted(
+      addReadingAction({
+        id: 'cold-00001',
+        engineId: 'demo-fourteen',
+        cycleId: there(cycle).id,
+        at,
+        sentAt: new Date(nowMs()).toISOString(),
+        head_C: 15,
+        ambient_C: 12,
+      }),
+    );
+  };
+  test('waits for a reading at the head; begun once, asked for again it is the same', async () => {
+    expect((await refused(startRetorqueAction({ jointId: HEAD }))).code).toBe('not-open');
+    await cold();
+    const { href } = await accepted(startRetorqueAction({ jointId: HEAD }));
+    expect(there(shop.tightenings.find(idOf({ href })))).toMatchObject({
+      purpose: 'retorque',
+      plan: { act: 'slacken-and-pull', cycleId: 'demo-f-cycle-1' },
+    });
+    expect(await accepted(startRetorqueAction({ jointId: HEAD }))).toEqual({ href });
+    expect((await refused(startRetorqueAction({ jointId: 'none' }))).code).toBe('not-found');
+  });
+  test('a struck reading closes it again; what does not stand is not struck', async () => {
+    await cold();
+    const strike = (strikesId: string) =>
+      strikeHeatAction({ id: `strike-${strikesId}`.slice(0, 39), engineId: 'demo-fourteen', strikesId });
+    await accepted(strike('cold-00001'));
+    expect((await refused(startRetorqueAction({ jointId: HEAD }))).code).toBe('not-open');
+    expect((await refused(strike('cold-00001'))).code).toBe('nothing-to-strike');
+    expect((await refused(strike('demo-m-nothing'))).code).toBe('nothing-to-strike');
+  });
+});
+
+test('a write asks for the page to be drawn once, a refusal not at all', async () => {
+  const before = drawn.times;
+  await accepted(addJointAction(FROM_LEAF));
+  expect(drawn.times).toBe(before + 1);
+  await refused(addJointAction({ ...FROM_LEAF, name: '' }));
+  expect(drawn.times).toBe(before + 1);
+});

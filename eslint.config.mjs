@@ -13,6 +13,7 @@ const config = [
       'playwright-report/**',
       'browser-results.json',
       'coverage/**',
+      '.stryker-tmp/**',
     ],
   },
   ...coreWebVitals,

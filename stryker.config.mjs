@@ -1,0 +1,18 @@
+// Spoils the code a little at a time and sees whether a test notices. Slow, so that it is run by folder and not in CI:
+//   npm run mutate -- --mutate 'src/core/tightening/**/*.ts'
+const config = {
+  testRunner: 'jest',
+  jest: { configFile: 'jest.mutate.config.mjs' },
+  coverageAnalysis: 'perTest',
+  mutate: ['src/{core,model,db,server}/**/*.ts', 'src/features/*/{*actions,schema,*-schema}.ts'],
+  // Words of a message may change without a test: what they are thrown for may not.
+  mutator: { excludedMutations: ['StringLiteral'] },
+  reporters: ['clear-text', 'html', 'json'],
+  htmlReporter: { fileName: 'test-results/mutation/index.html' },
+  jsonReporter: { fileName: 'test-results/mutation/mutation.json' },
+  ignorePatterns: ['.next', 'data', 'docs/screenshots', 'test-results'],
+  concurrency: 2,
+  timeoutMS: 20_000,
+};
+
+export default config;

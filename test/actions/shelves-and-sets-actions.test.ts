@@ -1,0 +1,373 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { Shop } from '@/db/shop';
+import { keepMeasureAction } from '@/features/measures/actions';
+import {
+  keepPracticeAction,
+  keepShelfRowAction,
+  keepWrenchAction,
+  removeShelfRowAction,
+} from '@/features/shelves/actions';
+import { pointsOf } from '@/features/shelves/schema';
+import { addBoltReadingAction, addBoltSetAction } from '@/features/stretch/actions';
+import {
+  addTrialAction,
+  addTrialPullAction,
+  shelveFilmAction,
+  strikeTrialPullAction,
+  trialReachAction,
+} from '@/features/trial/actions';
+import { BUILT_IN } from '@/model/shelf/shelves';
+import { accepted, everything, ownShop, refused, there } from './own-shop';
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+/** What an act refuses, and that nothing was written of it. */
+async function refusedWhole(act: () => Promise<Parameters<typeof refused>[0] extends Promise<infer R> ? R : never>) {
+  const before = everything(shop);
+  const problem = await refused(act());
+  expect(everything(shop)).toBe(before);
+  return problem;
+}
+
+describe('a wrench', () => {
+  const WRENCH = {
+    id: '',
+    version: 0,
+    name: 'Long beam',
+    unit: 'N·m',
+    min: 20,
+    max: 210,
+    graduation: 5,
+    accuracy_pct: 3,
+    calibration: '20 19.5, 60 61; 100 → 99',
+    checkedAt: '2026-03-01',
+  };
+  test('is hung up with its check points, and altered as itself', async () => {
+    const { id } = await accepted(keepWrenchAction(WRENCH as never));
+    const kept = there(shop.wrenches.find(id));
+    expect(kept).toMatchObject({
+      name: 'Long beam',
+      version: 1,
+      checkedAt: '2026-03-01T00:00:00.000Z',
+      calibration: [
+        { set: 20, true: 19.5 },
+        { set: 60, true: 61 },
+        { set: 100, true: 99 },
+      ],
+    });
+    await accepted(keepWrenchAction({ ...WRENCH, id, version: 1, max: 220, checkedAt: '' }));
+    expect(shop.wrenches.find(id)).toMatchObject({ id, max: 220, version: 2, checkedAt: null });
+    expect(shop.wrenches.find(id)?.createdAt).toBe(kept.createdAt);
+  });
+  test.each([
+    [{ name: '' }, 'name'],
+    [{ name: 'x'.repeat(81) }, 'name'],
+    [{ unit: 'stone·ft' }, 'unit'],
+    [{ min: -1 }, 'min'],
+    [{ max: 20 }, 'max'],
+    [{ max: '1e3' }, 'max'],
+    [{ graduation: 0 }, 'graduation'],
+    [{ accuracy_pct: 51 }, 'accuracy_pct'],
+    [{ accuracy_pct: -1 }, 'accuracy_pct'],
+    [{ calibration: '20' }, 'calibration'],
+    [{ calibration: '20 0' }, 'calibration'],
+    [{ calibration: '20 1.2.3' }, 'calibration'],
+    [{ checkedAt: 'March' }, 'checkedAt'],
+    [{ id: 'none' }, 'id'],
+  ])('%j is refused at %s', async (change, field) => {
+    expect(await refusedWhole(() => keepWrenchAction({ ...WRENCH, ...change }))).toMatchObject({ field });
+  });
+  test('pairs of set and delivered are read as they are written by hand', () => {
+    expect(pointsOf('')).toEqual([]);
+    expect(pointsOf('20 19.5\n60 61')).toEqual([
+      { set: 20, true: 19.5 },
+      { set: 60, true: 61 },
+    ]);
+    expect(pointsOf('20 19.5 3')).toBeUndefined();
+    expect(pointsOf('twenty 20')).toBeUndefined();
+  });
+});
+
+const FRICTION = { low: 0.1, middle: 0.12, high: 0.15 };
+const FILM = { id: '', name: 'Own grease', provenance: 'own', source: 'tried here', thread: FRICTION, head: FRICTION };
+
+describe('a row of a shelf', () => {
+  const keep = (row: object, version = 0, kind = 'film') => keepShelfRowAction({ kind, row, version });
+  test('of one’s own is put up, changed and taken off', async () => {
+    await accepted(keep(FILM));
+    const [kept] = shop.shelf.own('film').filter(({ row }) => row.name === 'Own grease');
+    const id = there(kept).row.id;
+    await accepted(keep({ ...FILM, id, name: 'Own paste' }, 1));
+    expect(shop.shelf.find('film', id)).toMatchObject({ version: 2, row: { name: 'Own paste' } });
+    await accepted(removeShelfRowAction({ kind: 'film', id, version: 2 }));
+    expect(shop.shelf.find('film', id)).toBeUndefined();
+  });
+  test.each([
+    [{ ...FILM, name: '' }],
+    [{ ...FILM, source: '' }],
+    [{ ...FILM, provenance: 'standard' }],
+    [{ ...FILM, thread: { low: 0.2, middle: 0.12, high: 0.15 } }],
+    [{ ...FILM, thread: { low: 0.1, middle: 0.12, high: 0.11 } }],
+    [{ ...FILM, head: { low: 0, middle: 0.12, high: 0.15 } }],
+    [{ ...FILM, head: { low: 0.1, middle: 0.12, high: 1.5 } }],
+  ])('%j is refused', async (row) => {
+    expect((await refusedWhole(() => keep(row))).code).toBe('bad-field');
+  });
+  test.each([
+    ['grade', { tensile_MPa: 800, yield_MPa: 900, proof_MPa: 600 }, 'The yield cannot be above'],
+    ['grade', { tensile_MPa: 800, yield_MPa: 600, proof_MPa: 650 }, 'The proof stress cannot be above'],
+    ['thread', { major_mm: 10, pitch_mm: 5, angle_deg: 60 }, 'The pitch must be under half'],
+    ['thread', { major_mm: 10, pitch_mm: 1, angle_deg: 50 }, 'The angle must be'],
+  ])('a %s of %j is refused', async (kind, figures, words) => {
+    const row = { id: '', name: 'Own', provenance: 'own', source: 'a table', ...figures };
+    expect((await refusedWhole(() => keep(row, 0, kind))).message).toContain(words);
+  });
+  test('one that a joint draws on stays; one that stands over a built-in row may go', async () => {
+    await accepted(keep({ ...FILM, id: 'own-grease' }));
+    const joint = there(shop.joints.find('demo-f-joint-head'));
+    shop.joints.alter({ ...joint, todayFilm: 'own-grease' });
+    const refusal = await refusedWhole(() => removeShelfRowAction({ kind: 'film', id: 'own-grease', version: 1 }));
+    expect(refusal).toMatchObject({ code: 'in-use' });
+    expect(refusal.message).toContain(joint.name);
+    const over = there(BUILT_IN.film.find(({ id }) => id === 'moly-paste'));
+    shop.joints.alter({ ...joint, version: 2, todayFilm: 'moly-paste' });
+    await accepted(keep({ ...FILM, id: over.id, name: over.name }));
+    await accepted(removeShelfRowAction({ kind: 'film', id: over.id, version: 1 }));
+  });
+  test('one that is not there, and a shelf that is not, are said', async () => {
+    expect(await refusedWhole(() => removeShelfRowAction({ kind: 'film', id: 'none', version: 1 }))).toMatchObject({
+      code: 'not-found',
+    });
+    expect(await refusedWhole(() => keep(FILM, 0, 'paint'))).toMatchObject({ field: 'kind' });
+  });
+});
+
+describe('house practice', () => {
+  test('is kept for the shop and, where an engine differs, for it; null takes that away', async () => {
+    expect(
+      await accepted(keepPracticeAction({ engineId: null, version: 0, change: { range: 'low' } })),
+    ).toEqual({
+      version: 1,
+    });
+    const engine = () => there(shop.engines.find('demo-norrhem'));
+    const { version } = engine();
+    await accepted(
+      keepPracticeAction({ engineId: 'demo-norrhem', version, change: { range: 'top', passes: 'quarters' } }),
+    );
+    expect(engine().practice).toEqual({ range: 'top', passes: 'quarters' });
+    await accepted(
+      keepPracticeAction({ engineId: 'demo-norrhem', version: version + 1, change: { range: null } }),
+    );
+    expect(engine().practice).toEqual({ passes: 'quarters' });
+  });
+  test.each([
+    [{ change: {} }, 'change'],
+    [{ change: { range: 'sideways' } }, 'change.range'],
+    [{ engineId: 'none', change: { range: 'low' } }, 'engineId'],
+  ])('%j is refused at %s', async (change, field) => {
+    const sent = { engineId: null, version: 0, ...change };
+    expect(await refusedWhole(() => keepPracticeAction(sent as never))).toMatchObject({ field });
+  });
+});
+
+describe('a trial of films', () => {
+  const TRIAL = {
+    name: 'Two pastes',
+    thread: '7/16 BSF',
+    outer: '0.8 in',
+    inner: '0.47 in',
+    shank: '62 mm',
+    shankDiameter: '11.1 mm',
+    freeThread: '8 mm',
+    E_GPa: 205,
+  };
+  const begun = async () =>
+    there((await accepted(addTrialAction({ ...TRIAL, freeThread: '10' }))).href.split('/').at(-1));
+  const pull = (trialId: string, change: object = {}) =>
+    addTrialPullAction({ trialId, bolt: '1', film: 'engine-oil', torque: '50 N·m', stretch: '0.12 mm', ...change });
+
+  test('is kept in mm, by the thread’s own name', async () => {
+    expect(shop.trials.find(await begun())).toMatchObject({
+      name: 'Two pastes',
+      thread: '7/16 BSF',
+      outer_mm: expect.closeTo(20.32, 6),
+      inner_mm: expect.closeTo(11.938, 6),
+    });
+  });
+  test.each([
+    [{ name: '' }, 'name'],
+    [{ thread: 'M8x3' }, 'thread'],
+    [{ outer: 'wide' }, 'outer'],
+    [{ outer: '0.4 in' }, 'outer'],
+    [{ shank: '' }, 'shank'],
+    [{ E_GPa: 50 }, 'E_GPa'],
+    [{ E_GPa: 300 }, 'E_GPa'],
+    [{ E_GPa: '0xff' }, 'E_GPa'],
+  ])('%j is refused at %s', async (change, field) => {
+    expect(await refusedWhole(() => addTrialAction({ ...TRIAL, ...change }))).toMatchObject({ field });
+  });
+  test('a pull is kept as typed; struck, it is gone, once', async () => {
+    const trialId = await begun();
+    await accepted(pull(trialId));
+    const [kept] = shop.trials.pulls(trialId);
+    expect(kept).toMatchObject({ bolt: '1', torque_Nm: 50, stretch_mm: 0.12, typed: '0.12 mm' });
+    const strike = { trialId, pullId: there(kept).id };
+    await accepted(strikeTrialPullAction(strike));
+    expect(shop.trials.pulls(trialId)).toEqual([]);
+    expect((await refusedWhole(() => strikeTrialPullAction(strike))).code).toBe('nothing-to-strike');
+  });
+  test.each([
+    [{ stretch: '3.01 mm' }, 'stretch'],
+    [{ stretch: '0 mm' }, 'stretch'],
+    [{ torque: '0 N·m' }, 'torque'],
+    [{ bolt: ' ' }, 'bolt'],
+    [{ trialId: 'none' }, 'trialId'],
+  ])('a pull of %j is refused at %s', async (change, field) => {
+    const trialId = await begun();
+    expect(await refusedWhole(() => pull(trialId, change))).toMatchObject({ field });
+  });
+  test('a film goes to the shelf once two bolts have tried it; the built-in row stays beneath', async () => {
+    const trialId = await begun();
+    await accepted(pull(trialId));
+    const shelve = () => shelveFilmAction({ trialId, film: 'engine-oil' });
+    expect(await refusedWhole(shelve)).toMatchObject({ field: 'film' });
+    await accepted(pull(trialId, { bolt: '2', stretch: '0.13 mm' }));
+    await accepted(shelve());
+    expect(shop.shelf.find('film', 'engine-oil')).toMatchObject({ version: 1, row: { provenance: 'own' } });
+    await accepted(shelve());
+    expect(shop.shelf.find('film', 'engine-oil')?.version).toBe(2);
+  });
+  test('what it reaches is asked for: joints of its thread, and those that its films would move; nothing is written', async () => {
+    const before = everything(shop);
+    const reach = await accepted(trialReachAction({ trialId: 'demo-trial-three-films' }));
+    expect(reach.targets.length).toBeGreaterThan(0);
+    for (const { low_N, high_N } of reach.targets) expect(high_N).toBeGreaterThan(low_N);
+    const moved = Object.values(reach.moves).flat();
+    expect(moved.length).toBeGreaterThan(0);
+    expect(everything(shop)).toBe(before);
+    expect(await refused(trialReachAction({ trialId: 'none' }))).toMatchObject({ field: 'trialId' });
+  });
+});
+
+describe('bolts by stretch', () => {
+  const SET = {
+    jointId: 'demo-m-joint-rods',
+    name: 'Spare set',
+    bolts: 2,
+    thread: 'M8×1',
+    shank: '16 mm',
+    shankDiameter: '8 mm',
+    waist: '24 mm',
+    waistDiameter: '6.6 mm',
+    freeThread: '5 mm',
+    E_GPa: 205,
+    minStretch: '0.12 mm',
+    maxStretch: '0.14 mm',
+    ceiling: '36 N·m',
+    maxSet: '0.01 mm',
+    bothEnds: true,
+  };
+  const ofJoint = () => shop.bolts.ofJoint('demo-m-joint-rods');
+  test('a set has a waist only where one is given', async () => {
+    await accepted(addBoltSetAction(SET));
+    await accepted(addBoltSetAction({ ...SET, name: 'Straight', waist: '0', waistDiameter: '' }));
+    const [waisted, straight] = ofJoint().slice(-2);
+    expect(there(waisted).segments.length).toBe(there(straight).segments.length + 1);
+    expect(waisted).toMatchObject({ bolts: 2, minStretch_mm: 0.12, maxStretch_mm: 0.14, ceiling_Nm: 36 });
+  });
+  test.each([
+    [{ jointId: 'none' }, 'jointId'],
+    [{ name: '' }, 'name'],
+    [{ bolts: 0 }, 'bolts'],
+    [{ bolts: 61 }, 'bolts'],
+    [{ bolts: 1.5 }, 'bolts'],
+    [{ thread: 'M8x3' }, 'thread'],
+    [{ maxStretch: '0.1 mm' }, 'maxStretch'],
+    [{ minStretch: '0 mm' }, 'minStretch'],
+    [{ ceiling: 'much' }, 'ceiling'],
+    [{ E_GPa: 20 }, 'E_GPa'],
+    [{ waistDiameter: '' }, 'waistDiameter'],
+  ])('a set of %j is refused at %s', async (change, field) => {
+    expect(await refusedWhole(() => addBoltSetAction({ ...SET, ...change }))).toMatchObject({ field });
+  });
+
+  const read = (change: object = {}) =>
+    addBoltReadingAction({
+      setId: 'demo-m-rod-bolts',
+      bolt: 1,
+      kind: 'free',
+      typed: '58.01',
+      torque: '',
+      ...change,
+    });
+  const last = () => shop.bolts.readings('demo-m-rod-bolts').at(-1);
+  test('a length is mm, and inches where it is bare and under ten', async () => {
+    await accepted(read());
+    expect(last()).toMatchObject({ bolt: 1, kind: 'free', length_mm: 58.01, typed: '58.01', torque_Nm: null });
+    await accepted(read({ typed: '2.2838' }));
+    expect(last()?.length_mm).toBeCloseTo(2.2838 * 25.4, 9);
+    await accepted(read({ kind: 'tight', typed: '58.14', torque: '31 N·m' }));
+    expect(last()).toMatchObject({ kind: 'tight', torque_Nm: 31 });
+  });
+  test.each([
+    [{ bolt: 5 }, 'bolt'],
+    [{ bolt: 0 }, 'bolt'],
+    [{ setId: 'none' }, 'bolt'],
+    [{ kind: 'loose' }, 'kind'],
+    [{ typed: '' }, 'typed'],
+    [{ typed: '59.2' }, 'typed'],
+    [{ typed: '56.8 mm' }, 'typed'],
+    [{ kind: 'tight', typed: '58.14', torque: 'much' }, 'torque'],
+  ])('a reading of %j is refused at %s', async (change, field) => {
+    expect(await refusedWhole(() => read(change))).toMatchObject({ field });
+  });
+  test('the free length is read first', async () => {
+    await accepted(addBoltSetAction(SET));
+    const setId = there(ofJoint().at(-1)).id;
+    expect(await refusedWhole(() => read({ setId, kind: 'tight' }))).toMatchObject({ field: 'typed' });
+    expect(await refusedWhole(() => read({ setId, kind: 'released' }))).toMatchObject({ field: 'typed' });
+  });
+});
+
+describe('a measure of the whole engine', () => {
+  const volumes = { bore_mm: 60, stroke_mm: 80, cylinders: 4, overbore_mm: 0 };
+  const keep = (kind: string, body: object, engineId = 'demo-norrhem') =>
+    keepMeasureAction({ engineId, kind, body, basedOn: null });
+  test('holds what its kind holds, and nothing else', async () => {
+    await accepted(keep('volumes', { ...volumes, colour: 'green' }));
+    expect(shop.measures.latest('demo-norrhem', 'volumes')?.body).toEqual(volumes);
+  });
+  test.each([
+    ['volumes', { ...volumes, bore_mm: 0 }, 'the bore'],
+    ['volumes', { ...volumes, cylinders: 1.5 }, 'the cylinders'],
+    ['volumes', { ...volumes, stroke_mm: undefined }, 'Give the stroke'],
+    ['bearings', { shells: [] }, 'the journal'],
+    ['marks', { pairs: [{ place: 'Rod 2', one: '2', other: '3' }] }, 'Rod 2 does not belong together'],
+    ['marks', { pairs: [{ place: '', one: '2', other: '3' }] }, 'A pair does not belong together'],
+    [
+      'bearings',
+      {
+        journal_mm: 50,
+        journalStandard_mm: 50,
+        housing_mm: 54,
+        housingStandard_mm: 54,
+        steps_mm: [],
+        tolerance_mm: 0.01,
+        shells: [
+          { upper: 'A', lower: 'a ' },
+          { upper: 'A', lower: 'B' },
+        ],
+      },
+      'Bearing 2 has shells that do not match',
+    ],
+  ])('%s of %j is refused: %s', async (kind, body, words) => {
+    expect((await refusedWhole(() => keep(kind, body))).message).toContain(words);
+  });
+  test('an engine that is gone, and a kind that is none, are said', async () => {
+    expect(await refusedWhole(() => keep('volumes', volumes, 'none'))).toMatchObject({ field: 'engineId' });
+    expect(await refusedWhole(() => keep('horoscope', volumes))).toMatchObject({ field: 'kind' });
+  });
+});

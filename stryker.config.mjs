@@ -4,6 +4,8 @@ const config = {
   testRunner: 'jest',
   jest: { configFile: 'jest.mutate.config.mjs' },
   coverageAnalysis: 'perTest',
+  // What runs once as a module loads would load every test file anew: tables and forms have tests row by row instead.
+  ignoreStatic: true,
   mutate: ['src/{core,model,db,server}/**/*.ts', 'src/features/*/{*actions,schema,*-schema}.ts'],
   // Words of a message may change without a test: what they are thrown for may not.
   mutator: { excludedMutations: ['StringLiteral'] },

@@ -13,6 +13,6 @@ const extended = Joi.extend({
     const figure = plainFigure(text);
     return figure === undefined ? { value: text, errors: helpers.error('number.base') } : { value: figure };
   },
-} as unknown as Joi.Extension) as { readonly typedNumber: () => Joi.NumberSchema };
+}) as { readonly typedNumber: () => Joi.NumberSchema };
 
 export const typedNumber = (): Joi.NumberSchema => extended.typedNumber();

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import type { Page } from '@playwright/test';
 import { openShop } from '@/db/shop';
 import { expect, faceAlive, inYard, test } from './bench';
 
@@ -48,6 +49,46 @@ test('two screens at one joint: what is on disk stands, and both show it', async
   await other.getByRole('button', { name: 'Pull', exact: true }).click();
   await expect(other.getByText('The record was read again.')).toBeVisible();
   await expect(other.getByTestId('face-place')).toHaveText('Number 4 of 4, stage 2 of 3');
+});
+
+test('two tabs on one sheet: what another wrote is shown beside what is written here, and a person chooses', async ({
+  page,
+  bench,
+  context,
+}) => {
+  await inYard(page, bench);
+  const other = await context.newPage();
+  const sheet = `${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`;
+  for (const one of [page, other]) {
+    await one.goto(sheet);
+    await expect(one.getByLabel('Film today')).toBeEnabled();
+  }
+  const figure = (one: Page) => one.locator('[data-rung="film"]');
+  const range = (one: Page) => one.getByLabel('A range becomes');
+  const onDisk = () => {
+    const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
+    const { todayFilm, rangeSchool } = shop.joints.find('demo-f-joint-head') ?? {};
+    shop.close();
+    return [todayFilm, rangeSchool];
+  };
+  await page.getByLabel('Film today').selectOption('engine-oil');
+  await expect.poll(onDisk).toEqual(['engine-oil', 'middle']);
+  await range(other).selectOption('top');
+  const conflict = other.getByRole('alert', { name: 'Changed elsewhere' });
+  await expect(conflict.getByRole('row')).toContainText(['On disk', 'Engine oil']);
+  expect(onDisk()).toEqual(['engine-oil', 'middle']);
+  const afresh = other.getByRole('button', { name: 'Tighten it afresh' });
+  await expect(afresh).toBeDisabled();
+  await conflict.getByRole('button', { name: 'Take it, and put my change over it' }).click();
+  await expect.poll(onDisk).toEqual(['engine-oil', 'top']);
+  await expect(conflict).toHaveCount(0);
+  await expect(afresh).toBeEnabled();
+  await expect(figure(other)).not.toContainText('0.6941');
+  // The first tab now stands on an old page, and takes what is on disk instead of its own.
+  await range(page).selectOption('low');
+  await page.getByRole('alert', { name: 'Changed elsewhere' }).getByRole('button', { name: 'Take what is' }).click();
+  await expect(range(page)).toHaveValue('top');
+  expect(onDisk()).toEqual(['engine-oil', 'top']);
 });
 
 test('a held key or a bouncing pedal counts once', async ({ page, bench }) => {

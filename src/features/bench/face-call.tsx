@@ -4,7 +4,8 @@ import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
 import type { RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
-import { otherUnitOf, useFigures } from '@/interface/figures/preferences';
+import { otherUnitOf } from '@/interface/figures/figures';
+import { useFigures } from '@/interface/figures/preferences';
 import { isNewSetting, stageCount, turnNumber } from '@/interface/words/bench-words';
 import styles from './face.module.css';
 

@@ -31,7 +31,7 @@ export function JointConflict({
 }) {
   return (
     <ConflictNotice
-      what="This joint was changed in another window or on another device since it was opened here. Your change is not written yet."
+      what="This joint was changed in another window or on another device since it was opened here. Your change is not written yet; what follows is reckoned with it."
       differences={changedBy(conflict, sayJoint(shelves))}
     >
       <Button onClick={() => kept.resolve('theirs')}>Take what is on disk</Button>

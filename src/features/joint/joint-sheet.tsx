@@ -79,7 +79,7 @@ export function JointSheet({ inputs, resume, tight, status, ranked, otherLeaves,
           tight={tight}
           stops={stops}
           against={against}
-          ready={worked !== undefined}
+          ready={worked !== undefined && kept.conflict === undefined}
           settled={settled}
         />
       }

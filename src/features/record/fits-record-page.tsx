@@ -1,11 +1,10 @@
 'use client';
 
 import Link from 'next/link';
-import { balanced, compression, displacement, matchPieces, matchRods } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
 import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from '@/model/engine/engine';
-import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
+import type { EngineMeasure, MeasureKind } from '@/model/engine/engine-measure';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
@@ -13,6 +12,7 @@ import { Section, Screen } from '@/interface/parts/screen';
 import table from '@/interface/parts/table.module.css';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
+import { measureWords } from '@/interface/words/measure-words';
 import styles from './fits-record-page.module.css';
 
 export interface FitsRecord {
@@ -98,57 +98,6 @@ function FitRecord({ state, lines }: FitsRecord['fits'][number]) {
   );
 }
 
-/** What a sheet of the whole engine came to, in sentences. */
-function useMeasureWords() {
-  const { significant } = useFigures();
-  const words: { readonly [K in MeasureKind]: (body: EngineMeasures[K]) => string } = {
-    volumes: ({
-      bore_mm,
-      stroke_mm,
-      cylinders,
-      overbore_mm,
-      chamber_cc,
-      gasketBore_mm,
-      gasket_mm,
-      deck_mm = 0,
-      crown_cc = 0,
-    }) => {
-      const { total_cc, total_cuin } = displacement(bore_mm, stroke_mm, cylinders, overbore_mm);
-      const ratio =
-        chamber_cc === undefined || gasketBore_mm === undefined || gasket_mm === undefined
-          ? undefined
-          : compression({
-              bore_mm: bore_mm + overbore_mm,
-              stroke_mm,
-              chamber_cc,
-              gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm },
-              deck_mm,
-              crown_cc,
-            }).ratio;
-      return `${significant(total_cc, 4)} cc (${significant(total_cuin, 4)} cu in), bored ${significant(overbore_mm)} mm over${ratio === undefined ? '' : `; compression ${significant(ratio)} : 1`}.`;
-    },
-    weights: ({ what, name, rods, pieces_g, tolerance_g }) => {
-      const matched = what === 'rods' ? matchRods(rods, tolerance_g) : matchPieces(pieces_g, tolerance_g);
-      const given =
-        what === 'rods'
-          ? rods.map(({ big_g, small_g }) => `${big_g} and ${small_g} g`)
-          : pieces_g.map((piece) => `${piece} g`);
-      return `${name}: ${given.join('; ')}. ${matched.alreadyMatched ? 'Alike' : 'Not yet alike'} within ${tolerance_g} g.`;
-    },
-    balance: ({ report, planes }) =>
-      `${report ? `${report}: ` : ''}${balanced(planes)
-        .map(
-          ({ name, before_gmm, after_gmm }) => `${name} ${significant(before_gmm)} to ${significant(after_gmm)} g·mm`,
-        )
-        .join('; ')}.`,
-    clocking: ({ marks, note }) => `${marks.map(({ name, at_deg }) => `${name} at ${at_deg}°`).join(', ')}. ${note}`,
-    bearings: ({ name, journal_mm, housing_mm, shells }) =>
-      `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
-    marks: ({ pairs }) => `${pairs.map(({ place, one }) => `${place}: ${one}`).join(', ')}.`,
-  };
-  return (measure: EngineMeasure) => (words[measure.kind] as (body: EngineMeasure['body']) => string)(measure.body);
-}
-
 const MEASURE_NAMES: Readonly<Record<MeasureKind, string>> = {
   volumes: 'Volumes',
   weights: 'Weights',
@@ -160,7 +109,7 @@ const MEASURE_NAMES: Readonly<Record<MeasureKind, string>> = {
 
 /** The record of what was measured: sizes, clearances, weights, balance, volumes; to read and to print. */
 export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
-  const tell = useMeasureWords();
+  const figures = useFigures();
   return (
     <Screen
       title="Fits, weights and volumes"
@@ -181,7 +130,7 @@ export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
               <div key={measure.id}>
                 <dt>{MEASURE_NAMES[measure.kind]}</dt>
                 <dd>
-                  {tell(measure)} <span className="soft">{fullDate(measure.at)}</span>
+                  {measureWords(measure, figures)} <span className="soft">{fullDate(measure.at)}</span>
                 </dd>
               </div>
             ))}

@@ -2,7 +2,8 @@
 
 import { readTorque, type TorquePrint, type TorqueReading, type TurnPrint } from '@/core/print';
 import { TORQUE_UNITS, isDomainError, torqueFromSi, type TorqueUnit } from '@/core/units';
-import { otherUnitOf, useFigures } from '../figures/preferences';
+import { otherUnitOf } from '../figures/figures';
+import { useFigures } from '../figures/preferences';
 import styles from './torque-reading.module.css';
 
 export type ReadPrint =

@@ -22,37 +22,40 @@ interface Focused {
 
 type Change = (before: Focused | undefined) => Focused | undefined;
 
-interface Margin {
-  readonly shown?: Working;
+interface MarginSetters {
   readonly setFocused: (change: Change) => void;
   readonly setStanding: (working: Working | undefined) => void;
 }
 
-const MarginContext = createContext<Margin | undefined>(undefined);
+// Apart, so that what writes into the margin is not drawn anew when its text changes.
+const SettersContext = createContext<MarginSetters | undefined>(undefined);
+const ShownContext = createContext<Working | undefined>(undefined);
 
 export function WorkingProvider({ children }: { readonly children: ReactNode }) {
   const [focused, setFocused] = useState<Focused>();
   const [standing, setStanding] = useState<Working>();
-  const margin = useMemo(() => ({ shown: focused?.working ?? standing, setFocused, setStanding }), [focused, standing]);
-  return <MarginContext value={margin}>{children}</MarginContext>;
+  const setters = useMemo(() => ({ setFocused, setStanding }), []);
+  return (
+    <SettersContext value={setters}>
+      <ShownContext value={focused?.working ?? standing}>{children}</ShownContext>
+    </SettersContext>
+  );
 }
 
-function useMargin(): Margin {
-  const margin = useContext(MarginContext);
-  if (!margin) throw new Error('useMargin: no WorkingProvider above this component');
-  return margin;
+function useMarginSetters(): MarginSetters {
+  const setters = useContext(SettersContext);
+  if (!setters) throw new Error('useMarginSetters: no WorkingProvider above this component');
+  return setters;
 }
 
 /** What the margin shows while nothing in particular is in focus. */
 export function useDefaultWorking(working: Working | undefined): void {
-  const { setStanding } = useMargin();
+  const { setStanding } = useMarginSetters();
   useEffect(() => {
     setStanding(working);
     return () => setStanding(undefined);
   }, [setStanding, working]);
 }
-
-const isSame = (a: Working, b: Working) => JSON.stringify(a) === JSON.stringify(b);
 
 /** What is in the margin follows what it was reckoned from; it leaves with the part of the sheet that brought it. */
 const followed =
@@ -60,8 +63,7 @@ const followed =
   (before) => {
     if (before?.owner !== owner) return before;
     const working = workings.find(({ title }) => title === before.working.title);
-    if (!working) return undefined;
-    return isSame(working, before.working) ? before : { owner, working };
+    return working && { owner, working };
   };
 
 const left =
@@ -77,11 +79,13 @@ export function useShowWorking(workings: readonly Working[]): (working: Working)
   readonly onFocus: () => void;
   readonly onPointerEnter: (event: React.PointerEvent) => void;
 } {
-  const { setFocused } = useMargin();
+  const { setFocused } = useMarginSetters();
   const owner = useId();
+  // By their text: a sheet makes them anew at each draw, and the margin is told only where they say something else.
+  const text = JSON.stringify(workings);
   useEffect(() => {
-    setFocused(followed(owner, workings));
-  });
+    setFocused(followed(owner, JSON.parse(text) as readonly Working[]));
+  }, [owner, setFocused, text]);
   useEffect(() => () => setFocused(left(owner)), [owner, setFocused]);
   return useCallback(
     (working) => ({
@@ -107,7 +111,7 @@ const Lines = ({ lines }: { readonly lines: readonly WorkingLine[] }) => {
 
 /** The ruled margin at the right of the sheet. */
 export function WorkingMargin() {
-  const { shown } = useMargin();
+  const shown = useContext(ShownContext);
   return (
     <aside className={styles.margin} aria-label="Working" tabIndex={0}>
       <h2 className={styles.title}>{shown?.title ?? 'Working'}</h2>

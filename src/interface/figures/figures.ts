@@ -1,0 +1,62 @@
+import { INCH_MM, THOU_MM, torqueFromSi, type TorqueUnit } from '@/core/units';
+import { formatFixed, formatPlain, formatSignificant } from './format';
+import type { Preferences } from './preference-cookies';
+
+/** How somebody reads figures. Plain functions of it, so that what is written outside a screen reads the same. */
+export interface ReaderOfFigures extends Pick<Preferences, 'decimalSign'> {
+  readonly unit: TorqueUnit;
+}
+
+/** The unit of the other system: lbf·ft for a metric shop, N·m for the rest. */
+export const otherUnitOf = (unit: TorqueUnit): TorqueUnit => (unit === 'N·m' ? 'lbf·ft' : 'N·m');
+
+/** Whether a shop that speaks of torque in this unit speaks of lengths in inches. */
+export const isInchUnit = (unit: TorqueUnit): boolean => unit.startsWith('lbf') || unit.startsWith('ozf');
+
+export type Lengths = ReturnType<typeof lengthsFor>;
+
+/**
+ * Writes lengths as this person reads them.
+ * @param whole true for figures as large as a size, which nobody tells in thou
+ */
+export function lengthsFor(
+  { decimalSign, inch }: Pick<Preferences, 'decimalSign'> & { readonly inch: boolean },
+  whole = false,
+) {
+  const size = (value_mm: number) =>
+    inch ? `${formatFixed(value_mm / INCH_MM, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`;
+  const smallUnit = inch ? (whole ? 'in' : 'thou') : 'mm';
+  const small = (value_mm: number) => {
+    if (!inch) return formatFixed(value_mm, 3, decimalSign);
+    return whole ? formatFixed(value_mm / INCH_MM, 4, decimalSign) : formatFixed(value_mm / THOU_MM, 2, decimalSign);
+  };
+  return {
+    inch,
+    /** What a clearance or a float is told in. */
+    smallUnit,
+    /** A clearance or a float, without its unit: `1.50`, `0.038`. */
+    small,
+    /** `1.50 thou`, `0.038 mm` */
+    gap: (value_mm: number) => `${small(value_mm)} ${smallUnit}`,
+    /** `1.00 to 1.50 thou` */
+    span: (low_mm: number, high_mm: number) =>
+      small(low_mm) === small(high_mm)
+        ? `${small(low_mm)} ${smallUnit}`
+        : `${small(low_mm)} to ${small(high_mm)} ${smallUnit}`,
+    /** A size, to a tenth of a thou or a thousandth of a mm: `1.9685 in`, `50.000 mm`. */
+    size,
+  };
+}
+
+export type Figures = ReturnType<typeof figuresFor>;
+
+/** Writes figures as this person reads them. */
+export const figuresFor = ({ decimalSign, unit }: ReaderOfFigures) => ({
+  decimalSign,
+  unit,
+  significant: (value: number, digits = 3) => formatSignificant(value, digits, decimalSign),
+  plain: (value: number) => formatPlain(value, decimalSign),
+  torque: (value_Nm: number, digits = 3, as: TorqueUnit = unit) =>
+    `${formatSignificant(torqueFromSi(value_Nm, as), digits, decimalSign)} ${as}`,
+  kilonewtons: (value_N: number, digits = 3) => `${formatSignificant(value_N / 1000, digits, decimalSign)} kN`,
+});

@@ -1,0 +1,57 @@
+import { balanced, compression, displacement, matchPieces, matchRods } from '@/core/fits';
+import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
+import type { Figures } from '../figures/figures';
+
+function wordsOfMeasures({ significant }: Figures): {
+  readonly [K in MeasureKind]: (body: EngineMeasures[K]) => string;
+} {
+  return {
+    volumes: ({
+      bore_mm,
+      stroke_mm,
+      cylinders,
+      overbore_mm,
+      chamber_cc,
+      gasketBore_mm,
+      gasket_mm,
+      deck_mm = 0,
+      crown_cc = 0,
+    }) => {
+      const { total_cc, total_cuin } = displacement(bore_mm, stroke_mm, cylinders, overbore_mm);
+      const ratio =
+        chamber_cc === undefined || gasketBore_mm === undefined || gasket_mm === undefined
+          ? undefined
+          : compression({
+              bore_mm: bore_mm + overbore_mm,
+              stroke_mm,
+              chamber_cc,
+              gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm },
+              deck_mm,
+              crown_cc,
+            }).ratio;
+      return `${significant(total_cc, 4)} cc (${significant(total_cuin, 4)} cu in), bored ${significant(overbore_mm)} mm over${ratio === undefined ? '' : `; compression ${significant(ratio)} : 1`}.`;
+    },
+    weights: ({ what, name, rods, pieces_g, tolerance_g }) => {
+      const matched = what === 'rods' ? matchRods(rods, tolerance_g) : matchPieces(pieces_g, tolerance_g);
+      const given =
+        what === 'rods'
+          ? rods.map(({ big_g, small_g }) => `${big_g} and ${small_g} g`)
+          : pieces_g.map((piece) => `${piece} g`);
+      return `${name}: ${given.join('; ')}. ${matched.alreadyMatched ? 'Alike' : 'Not yet alike'} within ${tolerance_g} g.`;
+    },
+    balance: ({ report, planes }) =>
+      `${report ? `${report}: ` : ''}${balanced(planes)
+        .map(
+          ({ name, before_gmm, after_gmm }) => `${name} ${significant(before_gmm)} to ${significant(after_gmm)} g·mm`,
+        )
+        .join('; ')}.`,
+    clocking: ({ marks, note }) => `${marks.map(({ name, at_deg }) => `${name} at ${at_deg}°`).join(', ')}. ${note}`,
+    bearings: ({ name, journal_mm, housing_mm, shells }) =>
+      `${name}: journal ${significant(journal_mm, 5)} mm, housing ${significant(housing_mm, 5)} mm; shells ${shells.map(({ upper, lower }) => `${upper}/${lower}`).join(', ')}.`,
+    marks: ({ pairs }) => `${pairs.map(({ place, one }) => `${place}: ${one}`).join(', ')}.`,
+  };
+}
+
+/** What a measure of the whole engine came to, in a sentence. */
+export const measureWords = (measure: EngineMeasure, figures: Figures): string =>
+  (wordsOfMeasures(figures)[measure.kind] as (body: EngineMeasure['body']) => string)(measure.body);

@@ -71,7 +71,15 @@ const VIEWS = [
     },
   ],
   ['stretch', '/engines/demo-maestrale/joints/demo-m-joint-rods/stretch', {}],
-  ['trial', '/shelves/trials/demo-trial-three-films', {}],
+  [
+    'trial',
+    '/shelves/trials/demo-trial-three-films',
+    {},
+    async (page) => {
+      await page.getByRole('button', { name: 'Against the joints of this shop' }).click();
+      await page.getByText('The band behind').waitFor();
+    },
+  ],
   ['films', '/shelves/films', {}],
   [
     'threads',

@@ -12,3 +12,14 @@ export function codeOf(work: () => unknown): string | undefined {
     throw error;
   }
 }
+
+/** The field at which the work refuses; undefined where it does not refuse or names none. */
+export function fieldOf(work: () => unknown): string | undefined {
+  try {
+    work();
+    return undefined;
+  } catch (error) {
+    if (error instanceof DomainError) return error.field;
+    throw error;
+  }
+}

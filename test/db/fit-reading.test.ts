@@ -103,3 +103,17 @@ describe('what a fit asks for', () => {
     expect(row?.reason).toMatch(/^The packet reads/);
   });
 });
+
+describe('the table of readings', () => {
+  test('a struck line is kept aside, and comes out marked', () => {
+    const { shop, fit, read, send } = rings();
+    read(0, 'A');
+    const [line] = shop.fits.lines(FIT).slice(-1);
+    const rows = () => readReadings(readingsCsv([fit], new Map([[FIT, shop.fits.lines(FIT)]])), [fit], new Map());
+    expect(rows().at(-1)).toMatchObject({ reading: { piece: 'A' } });
+    send({ kind: 'strike', place: null, strikes: line?.id, body: {} });
+    const last = rows().at(-1);
+    expect(last?.reading).toBeUndefined();
+    expect(last?.reason).toBe('It was struck where it comes from.');
+  });
+});

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { appliesTo, compareNumbers, sameSubject, rankedLeaves } from '@/model/book/source-precedence';
+import { appliesTo, compareNumbers, rankOf, sameSubject, rankedLeaves } from '@/model/book/source-precedence';
 import type { Leaf } from '@/model/book/leaf';
 import { PLAIN_SOURCE, type Source } from '@/model/book/source';
 
@@ -92,4 +92,47 @@ describe('which leaf governs', () => {
 test('subjects are matched as a person would', () => {
   expect(sameSubject(' Cylinder  Head nuts', 'cylinder head NUTS ')).toBe(true);
   expect(sameSubject('Head nuts', 'Cylinder head nuts')).toBe(false);
+});
+
+describe('the numbers of the ranking', () => {
+  test.each([
+    ['part-print', 1],
+    ['bulletin', 2],
+    ['manual', 3],
+    ['supplier', 4],
+    ['own', 5],
+    ['shop-report', 6],
+    ['hearsay', 7],
+  ] as const)('%s ranks %d, and a rank of its own instead', (kind, rank) => {
+    expect(rankOf(source('s', { kind }))).toBe(rank);
+    expect(rankOf(source('s', { kind, rank: 9 }))).toBe(9);
+  });
+  const first = (leaves: readonly Leaf[], sources: readonly Source[]) =>
+    rankedLeaves(leaves, sources, { year: 1937, engineNumber: '' })[0]?.leaf.id;
+  test('of equal rank the later year governs, of equal years the leaf written down last', () => {
+    const [old, late] = [source('old', { year: 1934 }), source('late', { year: 1936 })];
+    const leaves = [leaf('o', 'old', 40), leaf('l', 'late', 50)];
+    expect(first(leaves, [old, late])).toBe('l');
+    expect(first([...leaves].reverse(), [late, old])).toBe('l');
+    expect(first(leaves, [old, { ...late, year: null }])).toBe('o');
+    const newer = { ...leaf('n', 'old', 41), createdAt: '2026-01-02' };
+    expect(first([leaves[0] as Leaf, newer], [old])).toBe('n');
+  });
+  test('what does not apply comes after all that does, whatever its rank', () => {
+    const packet = source('packet', { kind: 'part-print', fromYear: 1950 });
+    const told = source('told', { kind: 'hearsay' });
+    const ranked = rankedLeaves([leaf('p', 'packet', 1), leaf('t', 'told', 2)], [packet, told], {
+      year: 1937,
+      engineNumber: '',
+    });
+    expect(ranked.map(({ leaf: one, governs }) => [one.id, governs])).toEqual([
+      ['t', true],
+      ['p', false],
+    ]);
+  });
+  test('the years that a source speaks of are in it', () => {
+    const within = source('s', { fromYear: 1936, toYear: 1938 });
+    const speaks = (year: number) => appliesTo(within, { year, engineNumber: '' }).applies;
+    expect([1935, 1936, 1938, 1939].map(speaks)).toEqual([false, true, true, false]);
+  });
 });

@@ -90,3 +90,35 @@ test('a record keeps what stood against it, and the reason', () => {
   expect(plan.guards.map((guard) => guard.code)).toContain('weaker');
   expect(plan).toMatchObject({ reason: 'trial', care: 'wrench', thread: 'M9' });
 });
+
+describe('bottom, then middle', () => {
+  test('the bottom is on a mark of the wrench, below the final figure, and dropped where it is not', () => {
+    for (const { id, graduation } of shop.wrenches.all()) {
+      const setting = settingNamed(
+        'demo-f-joint-head',
+        { rangeSchool: 'bottom-then-middle', stageScheme: 'thirds', wrenchId: id },
+        { wrenchByHand: true },
+      );
+      const all = figures(setting);
+      const final = all.at(-1) ?? NaN;
+      for (const one of all.slice(0, -1)) {
+        expect(Math.abs(one / graduation - Math.round(one / graduation))).toBeLessThan(1e-9);
+        expect(one).toBeLessThan(final);
+      }
+      const bottom = all.at(-2) ?? NaN;
+      const [low, high] = [setting.leaf.min_Nm ?? NaN, setting.leaf.max_Nm ?? NaN];
+      expect(Math.abs(bottom - (final * 2 * low) / (low + high))).toBeLessThanOrEqual(graduation / 2 + 1e-9);
+    }
+  });
+  test('the shaft is turned before the last stage, or after each where the joint asks for it', () => {
+    const turned = (turnShaft: boolean, rangeSchool: Joint['rangeSchool']) =>
+      planOfJoint(settingNamed('demo-f-joint-head', { turnShaft, rangeSchool, stageScheme: 'thirds' }))
+        .steps.filter(({ kind }) => kind === 'shaft')
+        .map((step) => step.kind === 'shaft' && step.afterStage);
+    expect(turned(false, 'middle')).toEqual([]);
+    // Not after the last: what is at its final figure is left alone.
+    expect(turned(true, 'middle')).toEqual([0, 1]);
+    expect(turned(false, 'bottom-then-middle')).toHaveLength(1);
+    expect(turned(true, 'bottom-then-middle').length).toBeGreaterThan(1);
+  });
+});

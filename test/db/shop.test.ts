@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 import SqliteDatabase from 'better-sqlite3';
 import { openDatabase } from '@/db/connection';
-import { MIGRATIONS_FOLDER } from '@/db/migrate';
+import { MIGRATIONS_FOLDER, assertHistory } from '@/db/migrate';
 import { openShop } from '@/db/shop';
 import { ShopTrouble } from '@/db/trouble';
 import { codeOf } from '../core/code-of';
@@ -176,5 +176,23 @@ describe('leaves', () => {
     });
     expect(shop.joints.find('demo-n-joint-mains')?.leafId).toBe('better');
     expect(shop.book.findLeaf(old.id)?.printedText).toBe('5,5 bis 6 mkp');
+  });
+});
+
+describe('a history that this program does not know', () => {
+  test('is refused by name, and the file left as it is', () => {
+    expect(() => assertHistory(['0001-a.sql'], ['0001-a.sql', '0002-b.sql'])).not.toThrow();
+    expect(troubleOf(() => assertHistory(['0001-a.sql', '0002-x.sql'], ['0001-a.sql', '0002-b.sql']))).toMatchObject({
+      code: 'changed-history',
+      message: expect.stringContaining('0002-x.sql'),
+    });
+    expect(troubleOf(() => assertHistory(['0001-a.sql', '0002-b.sql'], ['0001-a.sql'])).code).toBe('newer-version');
+    const file = temporaryFile();
+    const shop = openShop(file);
+    shop.db.prepare("UPDATE migration SET name = '0001-another.sql' WHERE name LIKE '0001-%'").run();
+    shop.close();
+    const before = readFileSync(file);
+    expect(troubleOf(() => openDatabase(file)).code).toBe('changed-history');
+    expect(readFileSync(file).equals(before)).toBe(true);
   });
 });

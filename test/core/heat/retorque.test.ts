@@ -86,3 +86,30 @@ describe('where a retorque stands', () => {
     expect(retorqueState({ ...base, readings: [reading('a', 900, 11)] }).state).toBe('open');
   });
 });
+
+describe('readings of another run', () => {
+  const [a, b] = [cycle('a', 100, 130), cycle('b', 5000, 5030)];
+  test('open nothing, however cold, and do not tell how this one cools', () => {
+    const cold = [reading('a', 6000, 12)];
+    expect(retorqueState({ ...base, cycles: [a, b], readings: cold }).state).toBe('cooling');
+    const own = [reading('b', 5090, 67), reading('b', 5150, 46)];
+    const alone = retorqueState({ ...base, cycles: [b], readings: own });
+    const beside = retorqueState({ ...base, cycles: [b], readings: [...own, reading('x', 5100, 20)] });
+    expect(beside).toEqual(alone);
+    expect(alone).toMatchObject({ state: 'cooling', cycleId: 'b', window: { tauFrom: 'this-run' } });
+  });
+  test('do not make this one steady', () => {
+    const steady = (readings: readonly HeadReadingFact[]) => {
+      const now = retorqueState({ ...base, readings });
+      return now.state === 'open' && now.steady;
+    };
+    expect(steady([reading('a', 8000, 14), reading('a', 8030, 14.5)])).toBe(true);
+    expect(steady([reading('x', 8000, 14), reading('a', 8030, 14.5)])).toBe(false);
+    expect(steady([reading('a', 8000, 15.5), reading('a', 8030, 14.5)])).toBe(false);
+    expect(steady([reading('a', 8001, 14), reading('a', 8030, 14.5)])).toBe(false);
+  });
+  test('give their air to their own run only', () => {
+    const other = { ...reading('x', 200, 70), ambient_C: 30 };
+    expect(retorqueState({ ...base, readings: [other] })).toEqual(retorqueState(base));
+  });
+});

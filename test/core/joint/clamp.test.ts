@@ -5,7 +5,7 @@ import { usualBearingFace } from '@/core/fastener';
 import { clamp, clampBand, correct, torqueFor, type TurnedFastener } from '@/core/joint';
 import { THREAD_ROWS, threadNamed } from '@/core/thread';
 import { VDI_2230_ASSEMBLY, VDI_FRICTION } from '../../reference/vdi-2230-assembly';
-import { codeOf } from '../code-of';
+import { codeOf, fieldOf } from '../code-of';
 
 const cells = VDI_2230_ASSEMBLY.flatMap((row) =>
   VDI_FRICTION.map((mu, i) => ({
@@ -131,5 +131,28 @@ describe('what is refused or noted', () => {
     expect(clamp(locked, 46).preload_N).toBeCloseTo(clamp(base, 40).preload_N, 8);
     expect(clamp(locked, 46).equivalent_MPa).toBeGreaterThan(clamp(base, 40).equivalent_MPa);
     expect(clamp(locked, 46).K).toBeGreaterThan(clamp(base, 40).K);
+  });
+});
+
+describe('what cannot be turned is refused at its field', () => {
+  const thread = threadNamed('M10');
+  const plain = { thread, muThread: 0.13, muHead: 0.13, bearing: usualBearingFace(thread) };
+  const { bearing } = plain;
+  test.each([
+    [{ muThread: 0 }, 'muThread'],
+    [{ muThread: 2.01 }, 'muThread'],
+    [{ muHead: -0.1 }, 'muHead'],
+    [{ muHead: Number.NaN }, 'muHead'],
+    [{ bearing: { outer_mm: bearing.inner_mm, inner_mm: bearing.outer_mm } }, 'bearing'],
+    [{ prevailing_Nm: -1 }, 'prevailing_Nm'],
+  ])('%j at %s', (change, field) => {
+    const one = { ...plain, ...change };
+    for (const act of [() => clamp(one, 40), () => torqueFor(one, 20_000)])
+      expect(fieldOf(act)).toMatch(new RegExp(`^${field}`));
+    expect(fieldOf(() => correct(40, one, plain))).toMatch(new RegExp(`^from\\.${field}`));
+    expect(fieldOf(() => correct(40, plain, one))).toMatch(new RegExp(`^to\\.${field}`));
+  });
+  test('two and none are the ends of what is', () => {
+    expect(() => clamp({ ...plain, muThread: 2, muHead: 2, prevailing_Nm: 0 }, 40)).not.toThrow();
   });
 });

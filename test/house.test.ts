@@ -40,6 +40,15 @@ describe('the house', () => {
     const long = lines.filter((line) => line.length > 120).length;
     expect(long / lines.length).toBeLessThan(0.005);
   });
+  test('type is of the scale, or at least grows with the reader’s own setting', () => {
+    const sheets = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter((name) => name.endsWith('.css'));
+    expect(sheets.length).toBeGreaterThan(30);
+    for (const sheet of sheets)
+      expect([sheet, readFileSync(join('src', sheet), 'utf8').match(/font-size: [\d.]+px/g) ?? []]).toEqual([
+        sheet,
+        [],
+      ]);
+  });
   test('every action goes through the one wrapper', () => {
     const actions = SRC.filter(({ text }) => /^'use server'/.test(text));
     expect(actions.length).toBeGreaterThan(10);

@@ -19,7 +19,7 @@ const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
   strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
 };
 
-const kindSchema = Joi.object<{ kind: BenchEvent['kind'] }>({
+const kindSchema = Joi.object<{ kind: BenchEvent['kind'] }, true>({
   kind: Joi.string()
     .valid(...Object.keys(KINDS))
     .required(),

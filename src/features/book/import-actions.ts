@@ -18,8 +18,8 @@ const tableFields = {
     .max(200),
 };
 
-const previewSchema = Joi.object<{ text: string; uses?: ColumnUse[] }>(tableFields);
-const importSchema = Joi.object<{ text: string; uses?: ColumnUse[]; engineId: string; sourceId: string }>({
+const previewSchema = Joi.object<{ text: string; uses?: ColumnUse[] }, true>(tableFields);
+const importSchema = Joi.object<{ text: string; uses?: ColumnUse[]; engineId: string; sourceId: string }, true>({
   ...tableFields,
   engineId: Joi.string().required(),
   sourceId: Joi.string().required(),

@@ -4,6 +4,7 @@ import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { LEAF_CONTENTS, type LeafContent } from '@/model/book/leaf-of-text';
 import { type Source, SOURCE_KINDS } from '@/model/book/source';
+import type { Checked } from '@/model/checked';
 
 export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
   readonly engineId: string;
@@ -31,7 +32,7 @@ const line = (label: string, most = 200) => Joi.string().trim().max(most).label(
 const year = (label: string) =>
   typedNumber().integer().min(1880).max(2030).empty('').allow(null).default(null).label(label);
 
-export const sourceSchema = Joi.object<SourceFields>({
+export const sourceSchema = Joi.object<SourceFields, true>({
   engineId: Joi.string().required(),
   title: line('the title').required().messages({ 'string.empty': 'Give the source its title.' }),
   edition: line('the edition').allow('').default(''),
@@ -49,7 +50,7 @@ export const sourceSchema = Joi.object<SourceFields>({
   supersedesId: Joi.string().empty('').allow(null).default(null),
 });
 
-export const leafSchema = Joi.object<LeafFields>({
+export const leafSchema = Joi.object<Checked<LeafFields>, true>({
   engineId: Joi.string().required(),
   sourceId: Joi.string().required().messages({ 'string.empty': 'Choose the source that this page is in.' }),
   page: line('the page', 40).required().messages({ 'string.empty': 'Give the page, so that it can be found again.' }),

@@ -19,7 +19,7 @@ export interface EngineFields {
 
 const metal = (label: string) => oneOf(HEAD_METALS).required().label(label);
 
-export const engineSchema = Joi.object<EngineFields>({
+export const engineSchema = Joi.object<EngineFields, true>({
   name: Joi.string()
     .trim()
     .max(80)
@@ -41,4 +41,4 @@ export const alteredEngineSchema = (
   engineSchema as Joi.ObjectSchema<EngineFields & { readonly id: string; readonly version: number }>
 ).keys({ id: Joi.string().required(), version: readVersion });
 
-export const shopNameSchema = Joi.object<{ name: ShopName }>({ name: oneOf(SHOP_NAMES).required() });
+export const shopNameSchema = Joi.object<{ name: ShopName }, true>({ name: oneOf(SHOP_NAMES).required() });

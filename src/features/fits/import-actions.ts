@@ -13,7 +13,7 @@ import { readReadings, type ReadingRow } from './readings-csv';
 import { keepLine } from './record-line';
 import type { SentLine } from '@/model/fit/fit-line-schema';
 
-const schema = Joi.object<{ text: string; engineId: string; sure: boolean }>({
+const schema = Joi.object<{ text: string; engineId: string; sure: boolean }, true>({
   text: Joi.string().max(5_000_000).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
   engineId: Joi.string().required(),
   sure: Joi.boolean().default(false),

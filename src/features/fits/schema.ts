@@ -3,6 +3,7 @@ import { readVersion } from '@/model/versioned';
 import { EXPANSIONS_UM_PER_MK, FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
+import type { Checked } from '@/model/checked';
 
 const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().max(60).allow('', null).empty(['', null]).default(null);
@@ -26,7 +27,7 @@ export interface ListFields {
   readonly kinds: readonly string[];
 }
 
-export const listSchema = Joi.object<ListFields>({
+export const listSchema = Joi.object<Checked<ListFields>, true>({
   engineId: id,
   cylinders: count('the cylinders', 16),
   mains: count('the main bearings', 12),
@@ -48,7 +49,7 @@ export interface OwnFitFields {
   readonly angles: number;
 }
 
-export const ownFitSchema = Joi.object<OwnFitFields>({
+export const ownFitSchema = Joi.object<OwnFitFields, true>({
   engineId: id,
   kind: Joi.string()
     .valid(...kinds)
@@ -96,7 +97,7 @@ const metal = Joi.string()
   .valid(...Object.keys(EXPANSIONS_UM_PER_MK))
   .default('steel');
 
-export const fitSchema = Joi.object<FitFields>({
+export const fitSchema = Joi.object<Checked<FitFields>, true>({
   id,
   version: readVersion,
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the fit a name.' }),
@@ -128,7 +129,10 @@ export const fitSchema = Joi.object<FitFields>({
   outerMetal: metal,
 });
 
-export const correctedSchema = Joi.object<{ fitId: string; version: number }>({ fitId: id, version: readVersion });
+export const correctedSchema = Joi.object<{ fitId: string; version: number }, true>({
+  fitId: id,
+  version: readVersion,
+});
 
 export interface DrawerFields {
   readonly fitId: string;
@@ -140,7 +144,7 @@ export interface DrawerFields {
   readonly stack: number;
 }
 
-export const drawerSchema = Joi.object<DrawerFields>({
+export const drawerSchema = Joi.object<DrawerFields, true>({
   fitId: id,
   version: readVersion,
   family: Joi.string()
@@ -154,13 +158,16 @@ export const drawerSchema = Joi.object<DrawerFields>({
   stack: count('the shims in one stack', 5),
 });
 
-export const shimSchema = Joi.object<{
-  family: string;
-  typed: string;
-  count: number;
-  /** The shims of the drawer as the sender saw them: their versions by id. */
-  seen: Readonly<Record<string, number>>;
-}>({
+export const shimSchema = Joi.object<
+  {
+    family: string;
+    typed: string;
+    count: number;
+    /** The shims of the drawer as the sender saw them: their versions by id. */
+    seen: Readonly<Record<string, number>>;
+  },
+  true
+>({
   seen: Joi.object().pattern(Joi.string().max(60), readVersion).default({}),
   family: Joi.string().trim().max(80).required(),
   typed: Joi.string().trim().max(40).required().messages({ 'string.empty': 'Give its thickness with its unit.' }),
@@ -171,7 +178,7 @@ export const shimSchema = Joi.object<{
   }),
 });
 
-export const fitShimSchema = Joi.object<{ fitId: string; version: number; place: number; choice_mm: number[] }>({
+export const fitShimSchema = Joi.object<{ fitId: string; version: number; place: number; choice_mm: number[] }, true>({
   fitId: id,
   version: readVersion,
   place: typedNumber().integer().min(0).required(),

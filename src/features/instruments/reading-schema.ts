@@ -9,7 +9,7 @@ import {
 } from '@/instruments/measuring-instrument';
 
 /** A reading as it comes over the wire. */
-export const readingSchema = Joi.object<InstrumentReading>({
+export const readingSchema = Joi.object<InstrumentReading, true>({
   format: Joi.string().valid(READING_FORMAT).required(),
   version: typedNumber().valid(READING_VERSION).required(),
   id: Joi.string().min(8).max(60).required(),

@@ -63,7 +63,7 @@ const fields = {
   retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
 };
 
-export const newJointSchema = Joi.object<NewJointFields>(fields);
+export const newJointSchema = Joi.object<NewJointFields, true>(fields);
 
 /** What may be changed of a joint one at a time; the rest follows from it. */
 export type JointChange = Partial<
@@ -97,7 +97,7 @@ const changes = anyOf<Required<JointChange>>({
   bearingMeasured: Joi.boolean(),
 });
 
-export const jointSchema = Joi.object<AlteredJoint>({
+export const jointSchema = Joi.object<AlteredJoint, true>({
   id: Joi.string().required(),
   version: typedNumber().integer().min(1).required(),
   change: changes,
@@ -115,7 +115,7 @@ export interface StandardFields {
   readonly engagement_mm: number | null;
 }
 
-export const standardSchema = Joi.object<StandardFields>({
+export const standardSchema = Joi.object<StandardFields, true>({
   engineId: Joi.string().required(),
   name: fields.name,
   thread: fields.thread,
@@ -132,18 +132,21 @@ export const standardSchema = Joi.object<StandardFields>({
     .messages({ 'number.base': 'Give the engagement in mm.' }),
 });
 
-export const startSchema = Joi.object<{ jointId: string; purpose: ChosenPurpose; reason: string }>({
+export const startSchema = Joi.object<{ jointId: string; purpose: ChosenPurpose; reason: string }, true>({
   jointId: Joi.string().required(),
   purpose: oneOf(CHOSEN_PURPOSES).default('final'),
   reason: Joi.string().trim().max(1000).allow('').default(''),
 });
 
-export const chooseLeafSchema = Joi.object<{
-  jointId: string;
-  version: number;
-  leafId: string;
-  reason: string | null;
-}>({
+export const chooseLeafSchema = Joi.object<
+  {
+    jointId: string;
+    version: number;
+    leafId: string;
+    reason: string | null;
+  },
+  true
+>({
   jointId: Joi.string().required(),
   version: typedNumber().integer().min(1).required(),
   leafId: Joi.string().required(),

@@ -27,6 +27,7 @@ import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import { LEAF_KINDS } from '@/model/book/leaf';
 import { SOURCE_KINDS } from '@/model/book/source';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
+import type { Checked } from '@/model/checked';
 
 const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().min(1).max(60).allow(null).required();
@@ -315,7 +316,7 @@ const shim = Joi.object({
 });
 
 /** The build file; `docs/build-file.schema.json` is made from this. */
-export const buildFileSchema = Joi.object<BuildFile>({
+export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   format: Joi.string().valid(BUILD_FORMAT).required().messages({
     'any.only': 'This is not a build file of this program.',
     'any.required': 'This is not a build file of this program.',
@@ -352,7 +353,7 @@ export const buildFileSchema = Joi.object<BuildFile>({
 
 const MAX_CHARACTERS = 50_000_000;
 
-export const textSchema = Joi.object<{ text: string }>({ text: Joi.string().max(MAX_CHARACTERS).required() });
+export const textSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(MAX_CHARACTERS).required() });
 
 /** Reads the text of a build file of any version. @throws DomainError bad-json, bad-field */
 export function parseBuildFile(text: string): BuildFile {

@@ -38,7 +38,7 @@ export interface ReadingFields {
   readonly ambient_C: number;
 }
 
-export const cycleSchema = Joi.object<CycleFields>({
+export const cycleSchema = Joi.object<CycleFields, true>({
   id,
   engineId,
   sentAt: Joi.string().isoDate().required(),
@@ -48,7 +48,7 @@ export const cycleSchema = Joi.object<CycleFields>({
   ambient_C: celsius('the air temperature'),
 });
 
-export const readingSchema = Joi.object<ReadingFields>({
+export const readingSchema = Joi.object<ReadingFields, true>({
   id,
   engineId,
   cycleId: Joi.string().required(),
@@ -58,10 +58,10 @@ export const readingSchema = Joi.object<ReadingFields>({
   ambient_C: celsius('the air temperature'),
 });
 
-export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }>({
+export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }, true>({
   id,
   engineId,
   strikesId: Joi.string().required(),
 });
 
-export const retorqueSchema = Joi.object<{ jointId: string }>({ jointId: Joi.string().required() });
+export const retorqueSchema = Joi.object<{ jointId: string }, true>({ jointId: Joi.string().required() });

@@ -45,7 +45,7 @@ export function pointsOf(text: string): readonly CalibrationPoint[] | undefined 
   return points.map(([set = 0, delivered = 0]) => ({ set, true: delivered }));
 }
 
-export const wrenchSchema = Joi.object<WrenchFields>({
+export const wrenchSchema = Joi.object<WrenchFields, true>({
   id: Joi.string().allow('').default(''),
   version: readVersion.default(0).optional(),
   name: Joi.string()

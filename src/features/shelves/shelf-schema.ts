@@ -4,13 +4,13 @@ import Joi from 'joi';
 import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
 import { SHELF_KINDS, type ShelfKind } from '@/model/shelf/shelf-rows';
 
-export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string }; version: number }>({
+export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string }; version: number }, true>({
   kind: oneOf(SHELF_KINDS).required(),
   row: Joi.object().unknown().required(),
   version: readVersion,
 });
 
-export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string; version: number }>({
+export const removeRowSchema = Joi.object<{ kind: ShelfKind; id: string; version: number }, true>({
   kind: oneOf(SHELF_KINDS).required(),
   id: Joi.string().required(),
   version: readVersion,
@@ -26,11 +26,14 @@ const rows = Object.fromEntries(
 );
 
 /** One answer, or several, of house practice; `null` takes an engine's own answer away. */
-export const practiceSchema = Joi.object<{
-  engineId: string | null;
-  version: number;
-  change: { readonly [Row in keyof HousePractice]?: HousePractice[Row] | null };
-}>({
+export const practiceSchema = Joi.object<
+  {
+    engineId: string | null;
+    version: number;
+    change: { readonly [Row in keyof HousePractice]?: HousePractice[Row] | null };
+  },
+  true
+>({
   engineId: Joi.string().allow(null).default(null),
   version: readVersion,
   change: Joi.object(rows).min(1).required(),

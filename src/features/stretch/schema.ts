@@ -22,7 +22,7 @@ export interface BoltSetFields {
   readonly bothEnds: boolean;
 }
 
-export const boltSetSchema = Joi.object<BoltSetFields>({
+export const boltSetSchema = Joi.object<BoltSetFields, true>({
   jointId: Joi.string().required(),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the set a name.' }),
   bolts: typedNumber()
@@ -54,7 +54,7 @@ export interface BoltReadingFields {
   readonly torque: string;
 }
 
-export const boltReadingSchema = Joi.object<BoltReadingFields>({
+export const boltReadingSchema = Joi.object<BoltReadingFields, true>({
   setId: Joi.string().required(),
   bolt: typedNumber().integer().min(1).max(60).required(),
   kind: oneOf(BOLT_READING_KINDS).required(),

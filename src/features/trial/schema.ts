@@ -13,7 +13,7 @@ export interface TrialFields {
   readonly E_GPa: number;
 }
 
-export const trialSchema = Joi.object<TrialFields>({
+export const trialSchema = Joi.object<TrialFields, true>({
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the trial a name.' }),
   thread: measure('the thread'),
   outer: measure('the outside of the face'),
@@ -32,7 +32,7 @@ export interface TrialPullFields {
   readonly stretch: string;
 }
 
-export const trialPullSchema = Joi.object<TrialPullFields>({
+export const trialPullSchema = Joi.object<TrialPullFields, true>({
   trialId: Joi.string().required(),
   bolt: Joi.string().trim().max(20).required().messages({ 'string.empty': 'Say which bolt.' }),
   film: Joi.string().max(60).required(),
@@ -40,14 +40,14 @@ export const trialPullSchema = Joi.object<TrialPullFields>({
   stretch: measure('the stretch'),
 });
 
-export const strikePullSchema = Joi.object<{ trialId: string; pullId: string }>({
+export const strikePullSchema = Joi.object<{ trialId: string; pullId: string }, true>({
   trialId: Joi.string().required(),
   pullId: Joi.string().required(),
 });
 
-export const shelveFilmSchema = Joi.object<{ trialId: string; film: string }>({
+export const shelveFilmSchema = Joi.object<{ trialId: string; film: string }, true>({
   trialId: Joi.string().required(),
   film: Joi.string().max(60).required(),
 });
 
-export const trialIdSchema = Joi.object<{ trialId: string }>({ trialId: Joi.string().required() });
+export const trialIdSchema = Joi.object<{ trialId: string }, true>({ trialId: Joi.string().required() });

@@ -87,7 +87,7 @@ export const LINE_SCHEMAS: Readonly<Record<FitLineKind, Joi.ObjectSchema>> = {
   strike: Joi.object({ ...shared, place: everyPlace, strikes: Joi.string().required(), body: Joi.object().required() }),
 };
 
-const kindSchema = Joi.object<{ kind: FitLineKind }>({
+const kindSchema = Joi.object<{ kind: FitLineKind }, true>({
   kind: Joi.string()
     .valid(...Object.keys(LINE_SCHEMAS))
     .required(),

@@ -28,7 +28,7 @@ const beyondThread = {
   socket: oneOf(SOCKET_FITS).required(),
 };
 
-const facts = Joi.object<FastenerFacts>({
+const facts = Joi.object<FastenerFacts, true>({
   ...beyondThread,
   thread: Joi.string().trim().max(40).required(),
   outer_mm: Joi.number().positive().max(200).required(),

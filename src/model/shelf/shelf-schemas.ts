@@ -5,7 +5,7 @@ import { OWN_ANGLES, type OwnThread } from '@/core/thread';
 import type { ShelfKind } from './shelf-rows';
 
 const friction = (label: string) =>
-  Joi.object<Friction>({
+  Joi.object<Friction, true>({
     low: Joi.number().greater(0).max(1).required().label(`${label}, low`),
     middle: Joi.number().min(Joi.ref('low')).max(1).required().label(`${label}, middle`),
     high: Joi.number().min(Joi.ref('middle')).max(1).required().label(`${label}, high`),
@@ -27,8 +27,8 @@ const mpa = (label: string) => Joi.number().greater(0).max(5000).required().labe
 
 /** A row as a person may put it on a shelf. `standard` is only for rows that ship with the program. */
 export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
-  film: Joi.object<Film>({ ...shared, thread: friction('Thread'), head: friction('Head') }),
-  grade: Joi.object<Grade>({
+  film: Joi.object<Film, true>({ ...shared, thread: friction('Thread'), head: friction('Head') }),
+  grade: Joi.object<Grade, true>({
     ...shared,
     tensile_MPa: mpa('the tensile strength'),
     yield_MPa: mpa('the yield')
@@ -40,7 +40,7 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
       .label('the proof stress')
       .messages({ 'number.max': 'The proof stress cannot be above the yield.' }),
   }),
-  thread: Joi.object<OwnThread>({
+  thread: Joi.object<OwnThread, true>({
     ...shared,
     major_mm: Joi.number().min(1).max(100).required().label('the diameter'),
     pitch_mm: Joi.number()
@@ -55,7 +55,7 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
       .label('the angle')
       .messages({ 'any.only': 'The angle must be 60, 55 or 47.5 degrees.' }),
   }),
-  metal: Joi.object<ParentMetal>({
+  metal: Joi.object<ParentMetal, true>({
     ...shared,
     shearLow_MPa: mpa('the shear strength, low'),
     shearHigh_MPa: mpa('the shear strength, high').min(Joi.ref('shearLow_MPa')),

@@ -8,7 +8,7 @@ type Named<T> = Omit<T, 'thread'> & { readonly thread: string };
 
 export const fastenerOps = {
   'identify-thread': op(
-    Joi.object<ThreadMeasured>({
+    Joi.object<ThreadMeasured, true>({
       major_mm: number().required(),
       pitch_mm: number(),
       tpi: number(),
@@ -17,7 +17,7 @@ export const fastenerOps = {
     (fields) => withNotes(identifyThread(fields)),
   ),
   'standard-torque': op(
-    Joi.object<Named<TurnedFastener> & { proof_MPa: number; fraction?: number }>({
+    Joi.object<Named<TurnedFastener> & { proof_MPa: number; fraction?: number }, true>({
       ...turnedFields,
       proof_MPa: number().required(),
       fraction: number(),
@@ -28,7 +28,7 @@ export const fastenerOps = {
     },
   ),
   strip: op(
-    Joi.object<{ thread: string; engagement_mm: number; shear_MPa: number }>({
+    Joi.object<{ thread: string; engagement_mm: number; shear_MPa: number }, true>({
       thread: Joi.string().required(),
       engagement_mm: number().required(),
       shear_MPa: number().required(),
@@ -39,7 +39,7 @@ export const fastenerOps = {
     },
   ),
   stretch: op(
-    Joi.object<{ segments: StretchSegment[]; E_GPa: number; preload_N?: number; stretch_mm?: number }>({
+    Joi.object<{ segments: StretchSegment[]; E_GPa: number; preload_N?: number; stretch_mm?: number }, true>({
       segments: Joi.array()
         .items(Joi.object({ length_mm: number().required(), diameter_mm: number(), area_mm2: number() }))
         .required(),

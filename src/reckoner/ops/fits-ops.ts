@@ -20,6 +20,7 @@ import {
 } from '@/core/fits';
 import { DomainError } from '@/core/units';
 import { number, op, withNotes } from '../op';
+import type { Checked } from '@/model/checked';
 
 const grid = Joi.array().items(Joi.array().items(number())).required();
 const limits = Joi.object({ min_mm: number().required(), max_mm: number().required() });
@@ -64,7 +65,7 @@ function wantedGap({ min_mm, max_mm, perBore }: GapWanted): Parameters<typeof ri
 
 export const fitsOps = {
   clearance: op(
-    Joi.object<ClearanceInput>({
+    Joi.object<Checked<Omit<ClearanceInput, 'names'>>, true>({
       journal: grid,
       bore: grid,
       limits,
@@ -74,13 +75,13 @@ export const fitsOps = {
     (fields) => ({ result: clearance(fields) }),
   ),
   feelers: op(
-    Joi.object<{ goes_mm: number[]; stops_mm: number[] }>({ goes_mm: numbers, stops_mm: numbers }),
+    Joi.object<{ goes_mm: number[]; stops_mm: number[] }, true>({ goes_mm: numbers, stops_mm: numbers }),
     ({ goes_mm, stops_mm }) => ({
       result: feelers(goes_mm, stops_mm),
     }),
   ),
   'end-float': op(
-    Joi.object<{ readings_mm: FloatReading[]; limits?: Limits; resolution_mm?: number }>({
+    Joi.object<{ readings_mm: FloatReading[]; limits?: Limits; resolution_mm?: number }, true>({
       readings_mm: Joi.array()
         .items(Joi.object({ push: number().required(), pull: number().required() }))
         .required(),
@@ -90,7 +91,7 @@ export const fitsOps = {
     (fields) => ({ result: endFloat(fields.readings_mm, fields.limits, fields.resolution_mm) }),
   ),
   shims: op(
-    Joi.object<ShimInput>({
+    Joi.object<Checked<ShimInput>, true>({
       float_mm: number().required(),
       fitted_mm: number().required(),
       wanted: limits.keys({ target_mm: number() }).required(),
@@ -101,7 +102,7 @@ export const fitsOps = {
     (fields) => withNotes(shims(fields)),
   ),
   'ring-gap': op(
-    Joi.object<{ bore_mm: number; gap_mm: number; wanted: GapWanted }>({
+    Joi.object<{ bore_mm: number; gap_mm: number; wanted: GapWanted }, true>({
       bore_mm: number().required(),
       gap_mm: number().required(),
       wanted: Joi.object({ min_mm: number(), max_mm: number(), perBore: pair }).required(),
@@ -109,7 +110,7 @@ export const fitsOps = {
     ({ bore_mm, gap_mm, wanted }) => ({ result: ringGap(bore_mm, gap_mm, wantedGap(wanted)) }),
   ),
   displacement: op(
-    Joi.object<{ bore_mm: number; stroke_mm: number; cylinders: number; overbore_mm?: number }>({
+    Joi.object<{ bore_mm: number; stroke_mm: number; cylinders: number; overbore_mm?: number }, true>({
       bore_mm: number().required(),
       stroke_mm: number().required(),
       cylinders: number().required(),
@@ -118,7 +119,7 @@ export const fitsOps = {
     (fields) => ({ result: displacement(fields.bore_mm, fields.stroke_mm, fields.cylinders, fields.overbore_mm) }),
   ),
   compression: op(
-    Joi.object<CompressionInput>({
+    Joi.object<CompressionInput, true>({
       bore_mm: number().required(),
       stroke_mm: number().required(),
       chamber_cc: number().required(),
@@ -129,7 +130,7 @@ export const fitsOps = {
     (fields) => ({ result: compression(fields) }),
   ),
   'match-weights': op(
-    Joi.object<WeightFields>({
+    Joi.object<Checked<WeightFields>, true>({
       rods: Joi.array().items(Joi.object({ big_g: number().required(), small_g: number().required() })),
       pieces_g: Joi.array().items(number()),
       tolerance_g: number().required(),
@@ -137,7 +138,7 @@ export const fitsOps = {
     matchWeights,
   ),
   'bearing-size': op(
-    Joi.object<SizeFields>({
+    Joi.object<Checked<SizeFields>, true>({
       measured_mm: number().required(),
       standard_mm: number().required(),
       steps_mm: numbers,
@@ -149,12 +150,15 @@ export const fitsOps = {
     }),
   ),
   'at-20C': op(
-    Joi.object<{
-      length_mm: number;
-      expansion_um_per_mK: number;
-      measuredAt_C: number;
-      gaugeExpansion_um_per_mK?: number;
-    }>({
+    Joi.object<
+      {
+        length_mm: number;
+        expansion_um_per_mK: number;
+        measuredAt_C: number;
+        gaugeExpansion_um_per_mK?: number;
+      },
+      true
+    >({
       length_mm: number().required(),
       expansion_um_per_mK: number().required(),
       measuredAt_C: number().required(),

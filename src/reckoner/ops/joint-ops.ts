@@ -1,12 +1,20 @@
 import Joi from 'joi';
-import { clamp, clampBand, correct, torqueFor, type ClampBandInput, type TodaysFastener } from '@/core/joint';
+import {
+  clamp,
+  clampBand,
+  correct,
+  torqueFor,
+  type ClampBandInput,
+  type TodaysFastener,
+  type TurnedFastener,
+} from '@/core/joint';
 import { monteCarlo } from '@/core/statistics';
 import { number, op, threadIn, turnedFields, withNotes, bearing } from '../op';
 
 type Named<T> = Omit<T, 'thread'> & { readonly thread: string };
 type NamedFastener = Named<TodaysFastener>;
 
-const thread = Joi.object<{ designation: string }>({ designation: Joi.string().allow('').required() });
+const thread = Joi.object<{ designation: string }, true>({ designation: Joi.string().allow('').required() });
 
 const correctSide = (extra: Joi.SchemaMap) => Joi.object({ ...turnedFields, yield_MPa: number(), ...extra }).required();
 
@@ -51,21 +59,27 @@ export const jointOps = {
     return { result: found.thread, notes: found.notes };
   }),
   clamp: op(
-    Joi.object<NamedFastener & { torque_Nm: number }>({ ...turnedFields, torque_Nm: number().required() }),
+    Joi.object<Named<TurnedFastener> & { torque_Nm: number }, true>({
+      ...turnedFields,
+      torque_Nm: number().required(),
+    }),
     (fields) => {
       const { thread, notes } = threadIn(fields.thread);
       return { result: clamp({ ...fields, thread }, fields.torque_Nm), notes };
     },
   ),
   'torque-for': op(
-    Joi.object<NamedFastener & { preload_N: number }>({ ...turnedFields, preload_N: number().required() }),
+    Joi.object<Named<TurnedFastener> & { preload_N: number }, true>({
+      ...turnedFields,
+      preload_N: number().required(),
+    }),
     (fields) => {
       const { thread, notes } = threadIn(fields.thread);
       return { result: torqueFor({ ...fields, thread }, fields.preload_N), notes };
     },
   ),
   correct: op(
-    Joi.object<{ printed_Nm: number; from: NamedFastener; to: NamedFastener }>({
+    Joi.object<{ printed_Nm: number; from: NamedFastener; to: NamedFastener }, true>({
       printed_Nm: number().required(),
       from: correctSide({}),
       to: correctSide({ slippery }),
@@ -76,12 +90,12 @@ export const jointOps = {
       return { ...found, notes: [...found.notes, ...before.notes, ...today.notes] };
     },
   ),
-  'clamp-band': op(Joi.object<BandFields>(bandFields), (fields) => {
+  'clamp-band': op(Joi.object<BandFields, true>(bandFields), (fields) => {
     const { input, notes } = bandOf(fields);
     return { result: clampBand(input), notes };
   }),
   'monte-carlo': op(
-    Joi.object<BandFields & { samples: number; seed: number }>({
+    Joi.object<BandFields & { samples: number; seed: number }, true>({
       ...bandFields,
       samples: number().required(),
       seed: number().required(),

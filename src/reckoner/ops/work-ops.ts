@@ -2,10 +2,11 @@ import Joi from 'joi';
 import { cooling, type CoolingInput } from '@/core/heat';
 import { order, stages, type OrderSchool, type Position, type StageScheme } from '@/core/tightening';
 import { number, op, withNotes } from '../op';
+import type { Checked } from '@/model/checked';
 
 export const workOps = {
   stages: op(
-    Joi.object<{ final: number; scheme: StageScheme; graduation: number }>({
+    Joi.object<{ final: number; scheme: StageScheme; graduation: number }, true>({
       final: number().required(),
       scheme: Joi.alternatives(Joi.string(), Joi.array().items(number())).required(),
       graduation: number().required(),
@@ -13,14 +14,14 @@ export const workOps = {
     ({ final, scheme, graduation }) => withNotes(stages(final, scheme, graduation)),
   ),
   order: op(
-    Joi.object<{ positions: Position[]; school: OrderSchool }>({
+    Joi.object<{ positions: Position[]; school: OrderSchool }, true>({
       positions: Joi.array().items(Joi.array().items(number()).length(2)).required(),
       school: Joi.string().required(),
     }),
     ({ positions, school }) => ({ result: { order: order(positions, school) } }),
   ),
   cooling: op(
-    Joi.object<CoolingInput>({
+    Joi.object<Checked<CoolingInput>, true>({
       ambient_C: number().required(),
       readings: Joi.array()
         .items(Joi.object({ minutes: number().required(), C: number().required() }))

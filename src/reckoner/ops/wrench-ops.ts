@@ -28,7 +28,7 @@ const adaptor = Joi.object({
 
 export const wrenchOps = {
   wrench: op(
-    Joi.object<WrenchFields>({
+    Joi.object<WrenchFields, true>({
       target_Nm: number().required(),
       wrench: scale.required(),
       adaptor,

@@ -14,3 +14,4 @@ export { FORCE_N, FORCE_WORDS, LENGTH_M, LENGTH_WORDS, type ForceWord, type Leng
 export { convert } from './convert';
 export { INCH_MM, THOU_MM } from './factors';
 export { plainFigure } from './plain-figure';
+export type { Checked } from './checked';

@@ -4,7 +4,7 @@ import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { LEAF_CONTENTS, type LeafContent } from '@/model/book/leaf-of-text';
 import { type Source, SOURCE_KINDS } from '@/model/book/source';
-import type { Checked } from '@/model/checked';
+import type { Checked } from '@/core/units';
 
 export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
   readonly engineId: string;

@@ -3,7 +3,7 @@ import { readVersion } from '@/model/versioned';
 import { EXPANSIONS_UM_PER_MK, FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import type { Checked } from '@/model/checked';
+import type { Checked } from '@/core/units';
 
 const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().max(60).allow('', null).empty(['', null]).default(null);

@@ -1,4 +1,4 @@
-import { DomainError, TORQUE_UNITS } from '@/core/units';
+import { DomainError, TORQUE_UNITS, type Checked } from '@/core/units';
 import { liftBuildFile } from './lift-build-file';
 import { oneOf } from '@/model/one-of';
 import { METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
@@ -27,7 +27,6 @@ import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import { LEAF_KINDS } from '@/model/book/leaf';
 import { SOURCE_KINDS } from '@/model/book/source';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
-import type { Checked } from '@/model/checked';
 
 const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().min(1).max(60).allow(null).required();

@@ -18,9 +18,8 @@ import {
   type RodWeight,
   type ShimInput,
 } from '@/core/fits';
-import { DomainError } from '@/core/units';
+import { DomainError, type Checked } from '@/core/units';
 import { number, op, withNotes } from '../op';
-import type { Checked } from '@/model/checked';
 
 const grid = Joi.array().items(Joi.array().items(number())).required();
 const limits = Joi.object({ min_mm: number().required(), max_mm: number().required() });

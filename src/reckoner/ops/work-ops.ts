@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { cooling, type CoolingInput } from '@/core/heat';
 import { order, stages, type OrderSchool, type Position, type StageScheme } from '@/core/tightening';
 import { number, op, withNotes } from '../op';
-import type { Checked } from '@/model/checked';
+import type { Checked } from '@/core/units';
 
 export const workOps = {
   stages: op(

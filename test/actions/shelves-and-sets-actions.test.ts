@@ -147,9 +147,7 @@ describe('a row of a shelf', () => {
 
 describe('house practice', () => {
   test('is kept for the shop and, where an engine differs, for it; null takes that away', async () => {
-    expect(
-      await accepted(keepPracticeAction({ engineId: null, version: 0, change: { range: 'low' } })),
-    ).toEqual({
+    expect(await accepted(keepPracticeAction({ engineId: null, version: 0, change: { range: 'low' } }))).toEqual({
       version: 1,
     });
     const engine = () => there(shop.engines.find('demo-norrhem'));
@@ -158,9 +156,7 @@ describe('house practice', () => {
       keepPracticeAction({ engineId: 'demo-norrhem', version, change: { range: 'top', passes: 'quarters' } }),
     );
     expect(engine().practice).toEqual({ range: 'top', passes: 'quarters' });
-    await accepted(
-      keepPracticeAction({ engineId: 'demo-norrhem', version: version + 1, change: { range: null } }),
-    );
+    await accepted(keepPracticeAction({ engineId: 'demo-norrhem', version: version + 1, change: { range: null } }));
     expect(engine().practice).toEqual({ passes: 'quarters' });
   });
   test.each([
@@ -212,11 +208,15 @@ describe('a trial of films', () => {
   test('a pull is kept as typed; struck, it is gone, once', async () => {
     const trialId = await begun();
     await accepted(pull(trialId));
-    const [kept] = shop.trials.pulls(trialId);
+    await accepted(pull(trialId, { bolt: '2' }));
+    const [kept, other] = shop.trials.pulls(trialId);
     expect(kept).toMatchObject({ bolt: '1', torque_Nm: 50, stretch_mm: 0.12, typed: '0.12 mm' });
     const strike = { trialId, pullId: there(kept).id };
+    expect((await refusedWhole(() => strikeTrialPullAction({ trialId, pullId: 'none' }))).code).toBe(
+      'nothing-to-strike',
+    );
     await accepted(strikeTrialPullAction(strike));
-    expect(shop.trials.pulls(trialId)).toEqual([]);
+    expect(shop.trials.pulls(trialId)).toEqual([other]);
     expect((await refusedWhole(() => strikeTrialPullAction(strike))).code).toBe('nothing-to-strike');
   });
   test.each([
@@ -276,6 +276,7 @@ describe('bolts by stretch', () => {
     await accepted(addBoltSetAction({ ...SET, name: 'Straight', waist: '0', waistDiameter: '' }));
     const [waisted, straight] = ofJoint().slice(-2);
     expect(there(waisted).segments.length).toBe(there(straight).segments.length + 1);
+    expect(there(straight).segments).toHaveLength(4);
     expect(waisted).toMatchObject({ bolts: 2, minStretch_mm: 0.12, maxStretch_mm: 0.14, ceiling_Nm: 36 });
   });
   test.each([
@@ -323,6 +324,18 @@ describe('bolts by stretch', () => {
     [{ kind: 'tight', typed: '58.14', torque: 'much' }, 'torque'],
   ])('a reading of %j is refused at %s', async (change, field) => {
     expect(await refusedWhole(() => read(change))).toMatchObject({ field });
+  });
+  test('each bolt is held against its own free length, the last of the set as well', async () => {
+    await accepted(addBoltSetAction({ ...SET, minStretch: '0.12 mm', maxStretch: '0.12 mm', waist: '' }));
+    const setId = there(ofJoint().at(-1)).id;
+    expect(there(ofJoint().at(-1)).segments).toHaveLength(4);
+    await accepted(read({ setId, bolt: 1, typed: '58' }));
+    await accepted(read({ setId, bolt: 2, typed: '90' }));
+    expect(await refusedWhole(() => read({ setId, bolt: 1, kind: 'tight', typed: '90.1' }))).toMatchObject({
+      field: 'typed',
+    });
+    await accepted(read({ setId, bolt: 2, kind: 'tight', typed: '90.1' }));
+    expect(await refusedWhole(() => read({ setId, bolt: 3, typed: '58' }))).toMatchObject({ field: 'bolt' });
   });
   test('the free length is read first', async () => {
     await accepted(addBoltSetAction(SET));

@@ -183,7 +183,9 @@ describe('two windows on one row', () => {
     const keep = (bore_mm: number, basedOn: string | null) =>
       keepMeasureAction({ engineId: 'demo-norrhem', kind: 'volumes', body: { ...body, bore_mm }, basedOn });
     const first = await accepted(keep(60, null));
-    expect((await refused(keep(61, null))).message).toContain('bore_mm: on disk “60”, here “61”');
+    const { message, stale } = await refused(keep(61, null));
+    expect(message).toContain('bore_mm: on disk “60”, here “61”');
+    expect(stale).toMatchObject({ differences: [{ onDisk: '60', sent: '61' }], current: { id: first.id } });
     await accepted(keep(61, first.id));
     expect(shop.measures.latest('demo-norrhem', 'volumes')?.body.bore_mm).toBe(61);
   });

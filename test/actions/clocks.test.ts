@@ -47,7 +47,15 @@ const states = () => {
   return new Set(there(mains).places.map(({ state }) => state));
 };
 
-const roundNow = () => accepted(startTighteningAction({ jointId: JOINT, purpose: 'trial', reason: 'to see' }));
+const roundNow = () =>
+  accepted(
+    startTighteningAction({
+      jointId: JOINT,
+      version: shop.joints.find(JOINT)?.version ?? 1,
+      purpose: 'trial',
+      reason: 'to see',
+    }),
+  );
 
 const inFuture = () => new Date(nowMs() + 5 * MINUTE_MS).toISOString();
 

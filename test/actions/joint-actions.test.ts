@@ -176,7 +176,15 @@ describe('the page that a joint is taken from', () => {
 });
 
 describe('a going-round', () => {
-  const start = (jointId: string, purpose: string, reason = '') => startTighteningAction({ jointId, purpose, reason });
+  const start = (jointId: string, purpose: string, reason = '', version = shop.joints.find(jointId)?.version ?? 1) =>
+    startTighteningAction({ jointId, version, purpose, reason });
+  test('is begun on the joint that was seen: changed since, nothing is begun', async () => {
+    await accepted(alterJointAction({ id: HEAD, version: 1, change: { todayFilm: 'engine-oil' }, detail: {} }));
+    const before = everything(shop);
+    expect((await refused(start(HEAD, 'final', '', 1))).code).toBe('stale');
+    expect(everything(shop)).toBe(before);
+    expect((await accepted(start(HEAD, 'final', 'as seen', 2))).href).toMatch(/^\/face\//);
+  });
   test('is kept with its plan, its reason and what stood against it', async () => {
     const { href } = await accepted(start('demo-m-joint-head', 'final', 'the stud is tried'));
     const round = there(shop.tightenings.find(idOf({ href })));

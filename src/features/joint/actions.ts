@@ -228,8 +228,11 @@ function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
 }
 
 /** Begins a going-round with the plan as it stands now, and answers with its face. */
-export const startTighteningAction = shopAction(startSchema, ({ jointId, purpose, reason }, { shop, now, nowIso }) => {
+export const startTighteningAction = shopAction(startSchema, (fields, { shop, now, nowIso }) => {
+  const { jointId, version, purpose, reason } = fields;
   const joint = jointNamed(shop, jointId);
+  // Whoever begins has a figure before them: it has to be the one that is on disk.
+  assertFresh(joint.name, joint, { version });
   const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
   assertGate(gate, purpose);
   const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];

@@ -1,3 +1,4 @@
+import { readVersion } from '@/model/versioned';
 import { typedNumber } from '@/model/typed-number';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
@@ -132,8 +133,12 @@ export const standardSchema = Joi.object<StandardFields, true>({
     .messages({ 'number.base': 'Give the engagement in mm.' }),
 });
 
-export const startSchema = Joi.object<{ jointId: string; purpose: ChosenPurpose; reason: string }, true>({
+export const startSchema = Joi.object<
+  { jointId: string; version: number; purpose: ChosenPurpose; reason: string },
+  true
+>({
   jointId: Joi.string().required(),
+  version: readVersion,
   purpose: oneOf(CHOSEN_PURPOSES).default('final'),
   reason: Joi.string().trim().max(1000).allow('').default(''),
 });

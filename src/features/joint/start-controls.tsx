@@ -21,7 +21,7 @@ interface Props {
   /** What stands against closing it up for good; a trial may go round all the same. */
   readonly against: readonly Guard[];
   readonly ready: boolean;
-  readonly settled: () => Promise<unknown>;
+  readonly settled: () => Promise<number | undefined>;
 }
 
 /** The way to the face. Where something stands against the figure, a written reason goes first. */
@@ -33,8 +33,9 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
   const [reason, setReason] = useState('');
   const start = (purpose: ChosenPurpose) =>
     startTransition(async () => {
-      await settled();
-      const outcome = await send(startTighteningAction, { jointId: joint.id, purpose, reason });
+      const version = await settled();
+      if (version === undefined) return setRefusal('What stands on this sheet is not on disk: nothing was begun.');
+      const outcome = await send(startTighteningAction, { jointId: joint.id, version, purpose, reason });
       if (outcome.ok) return router.push(outcome.result.href);
       if (outcome.error.code === 'needs-reason') setAsking(purpose);
       return setRefusal(outcome.error.message);

@@ -26,7 +26,8 @@ export interface KeptJoint {
   readonly conflict?: Conflict;
   /** Takes what is on disk; with `mine`, puts the own change over it. */
   readonly resolve: (how: 'theirs' | 'mine') => void;
-  readonly settled: () => Promise<unknown>;
+  /** Waits for what is under way: the version on disk, or undefined where what stands here is not what is there. */
+  readonly settled: () => Promise<number | undefined>;
 }
 
 const altered = (joint: Joint, { change, detail }: Change): Joint => ({
@@ -54,12 +55,14 @@ export function useKeptJoint(initial: Joint): KeptJoint {
   /** The joint as it is on disk, as far as is known here; and what is not there yet. */
   const onDisk = useRef(initial);
   const waiting = useRef<Change>(NO_CHANGE);
+  const isKept = useRef(true);
   const write = useCallback(async () => {
     const next = waiting.current;
     if (isNothing(next)) return;
     waiting.current = NO_CHANGE;
     const { id, version } = onDisk.current;
     const outcome = await send(alterJointAction, { id, version, ...next });
+    isKept.current = outcome.ok;
     if (outcome.ok) {
       onDisk.current = outcome.result.joint;
       setProblem(undefined);
@@ -85,8 +88,12 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     setJoint(conflict.onDisk);
     setConflict(undefined);
     setProblem(undefined);
+    isKept.current = true;
     if (how === 'mine') add(conflict);
   };
-  const settled = useCallback(() => queue.current, []);
+  const settled = useCallback(async () => {
+    await queue.current;
+    return isKept.current ? onDisk.current.version : undefined;
+  }, []);
   return { joint, change, changeDetail, problem, conflict, resolve, settled };
 }

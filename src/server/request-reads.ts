@@ -1,5 +1,4 @@
 import { cache } from 'react';
-import { engineRows } from '@/db/reads/engine-rows';
 import { engineSummaries, type SummarizedEngine } from '@/db/reads/engine-summaries';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
@@ -8,16 +7,19 @@ import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { Shelves } from '@/model/shelf/shelves';
 import { BUILD_ID } from './build-id';
+import { keptRows } from './kept-rows';
 
 // A layout, its page and their titles ask for the same: each is read once a request, and forgotten with it.
 
-export const engineOnce = cache((shop: Shop, engineId: string): Engine | undefined => shop.engines.find(engineId));
+const atStampOnce = cache((shop: Shop, engineId: string) => shop.engines.atStamp(engineId));
+
+export const engineOnce = (shop: Shop, engineId: string): Engine | undefined => atStampOnce(shop, engineId)?.engine;
 
 export const shelvesOnce = cache((shop: Shop): Shelves => shelvesOf(shop));
 
 export const rowsOnce = cache((shop: Shop, engineId: string): EngineRows | undefined => {
-  const engine = engineOnce(shop, engineId);
-  return engine && engineRows(shop, engine);
+  const found = atStampOnce(shop, engineId);
+  return found && keptRows(shop, found);
 });
 
 export const stateOnce = cache((shop: Shop, engineId: string): EngineState | undefined => {

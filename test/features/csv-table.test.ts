@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { asideCsv, bookCsv, readTable } from '@/features/book/csv-table';
 import { bookOf } from '@/features/book/queries';
 import { codeOf } from '../core/code-of';
-import { yardShop } from '../db/temporary-shop';
+import { rowsNamed, yardShop } from '../db/temporary-shop';
 
 const TABLE = `\uFEFFJoint;Page;Torque;Unit;Threads
 Head nuts;41;"5,5";mkg;oiled
@@ -51,7 +51,7 @@ describe('a table of figures', () => {
 
 test('the book goes out and comes in again', () => {
   const shop = yardShop();
-  const out = bookCsv(bookOf(shop, 'demo-fourteen'));
+  const out = bookCsv(bookOf(shop, rowsNamed(shop, 'demo-fourteen')));
   const { rows } = readTable(out, [
     'left out',
     'left out',
@@ -65,7 +65,7 @@ test('the book goes out and comes in again', () => {
     'left out',
     'left out',
   ]);
-  const leaves = bookOf(shop, 'demo-fourteen').flatMap((source) => source.leaves);
+  const leaves = bookOf(shop, rowsNamed(shop, 'demo-fourteen')).flatMap((source) => source.leaves);
   expect(rows.map((row) => [row.subject, row.printedText, row.min_Nm ?? null])).toEqual(
     leaves.map((leaf) => [leaf.subject, leaf.printedText, leaf.min_Nm]),
   );

@@ -6,6 +6,7 @@ import { engineTags } from '@/features/engine/queries';
 import { waitLine } from '@/features/engine/wait-line';
 import { waitOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
+import { keptRows } from '@/server/kept-rows';
 import { freshTightening, rowsNamed, stateNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const AT = '2026-05-16T14:30:00.000Z';
@@ -16,6 +17,12 @@ const told = (shop: Shop, edition: string) =>
     engineSummaries(shop, edition, (id) => rowsNamed(shop, id)),
     Date.now(),
   ).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
+
+function kept(shop: Shop, engineId: string) {
+  const found = shop.engines.atStamp(engineId);
+  if (!found) throw new Error(`no engine ${engineId}`);
+  return keptRows(shop, found);
+}
 
 /** What the tags must say: every engine worked out from its rows. */
 const afresh = (shop: Shop) =>
@@ -118,6 +125,41 @@ describe('what the engines wait for, kept between pages', () => {
     expect(latest(shop)).toBe(engine);
     for (const [id, stamp] of before) if (id !== engine) expect(after.get(id)).toBe(stamp);
     expect(told(shop, 'first')).toEqual(afresh(shop));
+  });
+  test.each(WRITES)('%s of %s is in the rows that are kept between pages', (_, engine, write) => {
+    const own = yardShop();
+    for (const { id } of own.engines.all()) kept(own, id);
+    write(own);
+    expect(kept(own, engine)).toEqual(rowsNamed(own, engine));
+    expect(kept(own, engine)).toBe(kept(own, engine));
+  });
+  test('what a transaction took back is not in them', () => {
+    const own = yardShop();
+    const names = () => kept(own, 'demo-norrhem').joints.map((joint) => joint.name);
+    const rename = (to: string) => {
+      const joint = own.joints.ofEngine('demo-norrhem')[0];
+      if (joint) own.joints.alter({ ...joint, name: to });
+    };
+    const undone = () =>
+      own.transaction(() => {
+        rename('Taken back');
+        expect(names()).toContain('Taken back');
+        throw new Error('undone');
+      });
+    expect(undone).toThrow('undone');
+    rename('Kept');
+    expect(names()).toContain('Kept');
+  });
+  test('more engines than are kept push out the one looked at longest ago', () => {
+    const own = yardShop();
+    const [first] = own.engines.all();
+    if (!first) throw new Error('no engine');
+    const rows = kept(own, first.id);
+    expect(kept(own, first.id)).toBe(rows);
+    const add = (n: number) => own.engines.add({ ...first, id: `more-${n}`, name: `More ${n}` });
+    for (let n = 0; n < 12; n++) add(n);
+    for (let n = 0; n < 12; n++) kept(own, `more-${n}`);
+    expect(kept(own, first.id)).not.toBe(rows);
   });
   test('a file that cannot be written still shows its engines', () => {
     const locked = yardShop();

@@ -5,7 +5,7 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { ownFilm } from '@/features/trial/own-film';
 import { reachOf, trialPage } from '@/features/trial/queries';
 import { stretchPage } from '@/features/stretch/queries';
-import { YARD_NOW, yardShop } from '../db/temporary-shop';
+import { rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
 const shop = yardShop();
@@ -66,8 +66,8 @@ describe('the yard’s film trial', () => {
 });
 
 test('the stretch set shows one bolt at its ceiling without the stretch', () => {
-  const engine = shop.engines.find('demo-maestrale');
-  const set = engine && stretchPage(shop, engine, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
+  const rows = rowsNamed(shop, 'demo-maestrale');
+  const set = stretchPage(shop, rows, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
   expect(set?.lines.map((line) => line.verdict.state)).toEqual([
     'inside',
     'inside',

@@ -28,6 +28,11 @@ const READING = table<BoltReading>('bolt_reading', {
   at: 'at',
 });
 
+export interface MeasuredSet {
+  readonly set: BoltSet;
+  readonly readings: readonly BoltReading[];
+}
+
 export const createBoltRepository = (db: Database) => {
   const ofJoint = db.prepare<[string], Row>(
     `SELECT ${SET.columns} FROM bolt_set WHERE joint_id = ? ORDER BY created_at, id`,
@@ -37,8 +42,10 @@ export const createBoltRepository = (db: Database) => {
   const readingsOf = db.prepare<[string], Row>(
     `SELECT ${READING.columns} FROM bolt_reading WHERE set_id = ? ORDER BY seq`,
   );
-  const readingsOfJoint = db.prepare<[string], Row>(
-    `SELECT ${READING.columns} FROM bolt_set JOIN bolt_reading ON set_id = bolt_set.id WHERE joint_id = ? ORDER BY seq`,
+  const measured = db.prepare<[string], Row>(
+    `SELECT ${SET.columns}, (SELECT json_group_array(${READING.asJson} ORDER BY seq) FROM bolt_reading
+       WHERE set_id = bolt_set.id) AS readings
+     FROM bolt_set WHERE joint_id = ? ORDER BY created_at, id`,
   );
   const insertReading = db.prepare(`${READING.insert} ON CONFLICT (id) DO NOTHING`);
   return {
@@ -49,8 +56,12 @@ export const createBoltRepository = (db: Database) => {
     },
     add: (set: BoltSet): void => void insertSet.run(SET.toRow(set)),
     readings: (setId: string): readonly BoltReading[] => readingsOf.all(setId).map(READING.fromRow),
-    /** Every reading of every set of a joint, in the order in which they were taken. */
-    readingsOfJoint: (jointId: string): readonly BoltReading[] => readingsOfJoint.all(jointId).map(READING.fromRow),
+    /** The sets of a joint, each with its readings in the order in which they were taken. */
+    measured: (jointId: string): readonly MeasuredSet[] =>
+      measured.all(jointId).map((row) => ({
+        set: SET.fromRow(row),
+        readings: (JSON.parse(row.readings as string) as readonly Row[]).map(READING.fromRow),
+      })),
     /** Adds a reading; the same reading sent twice is one, and false says so. */
     read: (reading: BoltReading): boolean => insertReading.run(READING.toRow(reading)).changes === 1,
   };

@@ -17,8 +17,17 @@ const ENGINE = table<Engine>('engine', {
   createdAt: 'created_at',
 });
 
+/** An engine with its stamp, which rises with every row written of it. */
+export interface EngineAtStamp {
+  readonly engine: Engine;
+  readonly stamp: number;
+}
+
 export const createEngineRepository = (db: Database) => {
   const byId = db.prepare<[string], Row>(`SELECT ${ENGINE.columns} FROM engine WHERE id = ?`);
+  const atStamp = db.prepare<[string], Row>(
+    `SELECT ${ENGINE.columns}, stamp FROM engine JOIN engine_stamp ON engine_id = engine.id WHERE engine.id = ?`,
+  );
   const all = db.prepare<[], Row>(`SELECT ${ENGINE.columns} FROM engine ORDER BY created_at, id`);
   const byIds = db.prepare<[string], Row>(
     `SELECT ${ENGINE.columns} FROM json_each(?) JOIN engine ON engine.id = json_each.value`,
@@ -29,6 +38,10 @@ export const createEngineRepository = (db: Database) => {
     find: (id: string): Engine | undefined => {
       const row = byId.get(id);
       return row && ENGINE.fromRow(row);
+    },
+    atStamp: (id: string): EngineAtStamp | undefined => {
+      const row = atStamp.get(id);
+      return row && { engine: ENGINE.fromRow(row), stamp: row.stamp as number };
     },
     all: (): readonly Engine[] => all.all().map(ENGINE.fromRow),
     byIds: (ids: readonly string[]): readonly Engine[] => byIds.all(JSON.stringify(ids)).map(ENGINE.fromRow),

@@ -1,6 +1,7 @@
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
+import type { EngineRows } from '@/model/engine/engine-rows';
 import type { Shop } from '@/db/shop';
 
 /** A leaf with the leaves that it corrects, newest first. */
@@ -19,14 +20,12 @@ function earlierOf(leaf: Leaf, byId: ReadonlyMap<string, Leaf>): readonly Leaf[]
   return before ? [before, ...earlierOf(before, byId)] : [];
 }
 
-/** An engine's book: its sources, each with the leaves that stand; in four queries. */
-export function bookOf(shop: Shop, engineId: string): readonly BookSource[] {
-  const leaves = shop.book.leaves(engineId);
+/** An engine's book: its sources, each with the leaves that stand; in one query beside its rows. */
+export function bookOf(shop: Shop, { engine, leaves, sources, joints }: EngineRows): readonly BookSource[] {
   const byId = new Map(leaves.map((leaf) => [leaf.id, leaf]));
-  const joints = shop.joints.ofEngine(engineId);
-  const photos = shop.book.photoIds(engineId);
+  const photos = shop.book.photoIds(engine.id);
   const current = currentLeaves(leaves);
-  return shop.book.sources(engineId).map((source) => ({
+  return sources.map((source) => ({
     ...source,
     leaves: current
       .filter((leaf) => leaf.sourceId === source.id)

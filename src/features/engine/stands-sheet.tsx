@@ -2,6 +2,7 @@ import Link from 'next/link';
 import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
 import type { EngineTag } from '@/interface/shell/rail';
+import { StandList } from './stand-list';
 import styles from './stands-sheet.module.css';
 
 interface Props {
@@ -30,18 +31,7 @@ export const StandsSheet = ({ tags, demonstration, reckoner, shelf }: Props) => 
       }
     >
       {tags.length > 0 && (
-        <ul className={styles.stands}>
-          {tags.map((tag) => (
-            <li key={tag.id}>
-              <Link href={tag.href} className={styles.stand}>
-                <span className={styles.name}>{tag.name}</span>
-                <span className={styles.waits} data-state={tag.state}>
-                  Waits for: {tag.waitsFor}
-                </span>
-              </Link>
-            </li>
-          ))}
-        </ul>
+        <StandList stands={tags.map(({ id, name, href, state, waitsFor }) => ({ id, name, href, state, waitsFor }))} />
       )}
       {shelf && <Section title="First, a wrench on the shelf">{shelf}</Section>}
       <Section title="The demonstration yard">{demonstration}</Section>

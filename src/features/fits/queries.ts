@@ -49,18 +49,16 @@ export function lengthLeaves({ leaves, sources }: Book): readonly LengthLeaf[] {
 
 const named = (joints: readonly Joint[]): readonly NamedJoint[] => joints.map(({ id, name }) => ({ id, name }));
 
-/** One fit with everything its sheet needs, in seven queries. */
-export function fitPage(shop: Shop, engine: Engine, fitId: string): FitPage | undefined {
-  const fit = shop.fits.find(fitId);
-  if (fit?.engineId !== engine.id) return undefined;
-  const leaves = shop.book.leaves(engine.id);
-  const sources = shop.book.sources(engine.id);
-  const joints = shop.joints.ofEngine(engine.id);
+/** One fit with everything its sheet needs, in one query beside the engine's rows. */
+export function fitPage(shop: Shop, rows: EngineRows, fitId: string): FitPage | undefined {
+  const { leaves, sources, joints, tightenings } = rows;
+  const fit = rows.fits.find(({ id }) => id === fitId);
+  if (!fit) return undefined;
   const page = pagesOf(leaves, sources)(fit);
   return {
     fit,
-    lines: shop.fits.lines(fit.id),
-    context: contextOf(fit, page, joints, shop.tightenings.rounds(engine.id)),
+    lines: rows.lines.get(fit.id) ?? [],
+    context: contextOf(fit, page, joints, tightenings),
     leaves: lengthLeaves({ leaves, sources }),
     joints: named(joints),
     shims: fit.detail.shim ? shop.shims.inFamily(fit.detail.shim.family) : [],

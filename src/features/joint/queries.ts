@@ -3,7 +3,7 @@ import type { Shop } from '@/db/shop';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
-import { engineStateOf, fitsOf, inputsOf, jointStateOf, type EngineRows } from '@/model/engine/engine-rows';
+import { engineStateOf, fitsOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, filmsName } from '@/model/joint/joint-result';
@@ -67,10 +67,10 @@ export function jointPage(
   jointId: string,
   now: number,
 ): JointPage | undefined {
-  const joint = rows.joints.find(({ id }) => id === jointId);
-  if (!joint) return undefined;
+  const state = engineStateOf(rows).joints.find(({ joint }) => joint.id === jointId);
+  if (!state) return undefined;
+  const { joint } = state;
   const { engine, leaves, sources } = rows;
-  const state = jointStateOf(rows, joint);
   const line = tighteningLine(state, now);
   const { final } = state;
   const half = final && !final.state.complete;

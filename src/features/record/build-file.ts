@@ -74,12 +74,9 @@ function workPart(shop: Shop, engine: Engine, joints: readonly Joint[]): Pick<Bu
       .ofEngine(engine.id)
       .filter(({ jointId }) => ids.has(jointId))
       .map((tightening) => ({ ...tightening, events: events.get(tightening.id) ?? [] })),
-    boltSets: joints.flatMap((joint) => {
-      const readings = shop.bolts.readingsOfJoint(joint.id);
-      return shop.bolts
-        .ofJoint(joint.id)
-        .map((set) => ({ ...set, readings: readings.filter(({ setId }) => setId === set.id) }));
-    }),
+    boltSets: joints.flatMap((joint) =>
+      shop.bolts.measured(joint.id).map(({ set, readings }) => ({ ...set, readings })),
+    ),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Shop } from '@/db/shop';
 import type { Engine } from '@/model/engine/engine';
 import { holdingMeasures } from '@/model/engine/engine-measure';
-import { fitsOf, inputsOf, jointStateOf, type EngineRows } from '@/model/engine/engine-rows';
+import { engineStateOf, fitsOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { JointState } from '@/model/engine/engine-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -19,11 +19,11 @@ export interface JointRecord {
 
 /** Everything the record of one joint prints. */
 export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string, now: number): JointRecord | undefined {
-  const joint = rows.joints.find(({ id }) => id === jointId);
-  if (!joint) return undefined;
-  const inputs = inputsOf(rows, joint, shelves, now);
+  const state = engineStateOf(rows).joints.find(({ joint }) => joint.id === jointId);
+  if (!state) return undefined;
+  const inputs = inputsOf(rows, state.joint, shelves, now);
   const { engine, heat } = rows;
-  return { engine, inputs, state: jointStateOf(rows, joint), worked: computeJoint(inputs), heat };
+  return { engine, inputs, state, worked: computeJoint(inputs), heat };
 }
 
 /**

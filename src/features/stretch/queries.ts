@@ -2,7 +2,7 @@ import type { Shelves } from '@/model/shelf/shelves';
 import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
 import { tighteningArm } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
-import { inputsOf } from '@/model/engine/engine-rows';
+import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { Engine } from '@/model/engine/engine';
@@ -73,23 +73,19 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
 /** The stretch sheets of a joint. */
 export function stretchPage(
   shop: Shop,
-  engine: Engine,
+  rows: EngineRows,
   jointId: string,
   now: number,
   shelves: Shelves,
 ): StretchPage | undefined {
-  const joint = shop.joints.find(jointId);
-  if (joint?.engineId !== engine.id) return undefined;
-  const leaf = shop.book.findLeaf(joint.leafId);
-  const source = leaf && shop.book.findSource(leaf.sourceId);
-  const rows = { engine, leaves: leaf ? [leaf] : [], sources: source ? [source] : [] };
+  const joint = rows.joints.find(({ id }) => id === jointId);
+  if (!joint) return undefined;
   const inputs = inputsOf(rows, joint, shelves, now);
   const { ladder, wrench } = computeJoint(inputs);
-  const all = shop.bolts.readingsOfJoint(joint.id);
   const { thread, bearing } = ladderInput(inputs, wrench).today;
   return {
     joint,
-    engine,
+    engine: rows.engine,
     preload_N: ladder.band.p50_N,
     arm_mm: tighteningArm({
       thread,
@@ -98,13 +94,10 @@ export function stretchPage(
       muHead: ladder.friction.head.middle,
     }),
     prevailing_Nm: ladder.prevailing_Nm,
-    sets: shop.bolts.ofJoint(joint.id).map((set) => {
-      const readings = all.filter(({ setId }) => setId === set.id);
-      return {
-        set,
-        stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
-        lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
-      };
-    }),
+    sets: shop.bolts.measured(joint.id).map(({ set, readings }) => ({
+      set,
+      stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
+      lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
+    })),
   };
 }

@@ -50,20 +50,32 @@ export function jointStateOf({ engine, heat, tightenings, events }: EngineRows, 
   };
 }
 
-/** Every fit of an engine with where it stands. */
-export function fitsOf({ fits, lines, joints, tightenings, leaves, sources }: EngineRows): readonly FitState[] {
-  const pageOf = pagesOf(leaves, sources);
-  return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings)));
+/** Rows are never altered, so what follows from them is worked out once for as long as they are held. */
+function oncePerRows<T>(work: (rows: EngineRows) => T): (rows: EngineRows) => T {
+  const known = new WeakMap<EngineRows, { readonly value: T }>();
+  return (rows) => {
+    const found = known.get(rows) ?? { value: work(rows) };
+    known.set(rows, found);
+    return found.value;
+  };
 }
 
+/** Every fit of an engine with where it stands. */
+export const fitsOf = oncePerRows(
+  ({ fits, lines, joints, tightenings, leaves, sources }: EngineRows): readonly FitState[] => {
+    const pageOf = pagesOf(leaves, sources);
+    return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings)));
+  },
+);
+
 /** Where one engine stands in everything. */
-export const engineStateOf = (rows: EngineRows): EngineState => ({
+export const engineStateOf = oncePerRows((rows: EngineRows): EngineState => ({
   engine: rows.engine,
   heat: rows.heat,
   fits: fitsOf(rows),
   leaves: currentLeaves(rows.leaves).length,
   joints: rows.joints.map((joint) => jointStateOf(rows, joint)),
-});
+}));
 
 /** What a joint's figure is computed from. @throws DomainError not-found */
 export function inputsOf(

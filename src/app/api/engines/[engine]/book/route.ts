@@ -4,5 +4,5 @@ import { csvOfEngine } from '@/server/csv-answer';
 
 /** The leaves of an engine's book as CSV. */
 export async function GET(_: Request, { params }: { readonly params: Promise<{ readonly engine: string }> }) {
-  return csvOfEngine((await params).engine, 'book', (shop, engine) => bookCsv(bookOf(shop, engine.id)));
+  return csvOfEngine((await params).engine, 'book', (rows, shop) => bookCsv(bookOf(shop, rows)));
 }

@@ -1,7 +1,7 @@
 import { ImportSheet } from '@/features/book/import-sheet';
-import { engineAt, type EngineParams } from '@/server/engine-at';
+import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 export default async function ImportPage({ params }: EngineParams) {
-  const { shop, engine } = await engineAt(params);
-  return <ImportSheet engineId={engine.id} sources={shop.book.sources(engine.id)} />;
+  const { engine, sources } = (await engineRowsAt(params)).rows;
+  return <ImportSheet engineId={engine.id} sources={sources} />;
 }

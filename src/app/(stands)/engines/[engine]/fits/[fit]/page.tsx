@@ -1,15 +1,15 @@
 import { notFound } from 'next/navigation';
 import { FitSheet } from '@/features/fits/fit-sheet';
 import { fitPage } from '@/features/fits/queries';
-import { engineAt } from '@/server/engine-at';
+import { engineRowsAt } from '@/server/engine-at';
 
 export default async function FitPage({
   params,
 }: {
   readonly params: Promise<{ readonly engine: string; readonly fit: string }>;
 }) {
-  const { shop, engine } = await engineAt(params);
-  const page = fitPage(shop, engine, (await params).fit);
+  const { shop, rows } = await engineRowsAt(params);
+  const page = fitPage(shop, rows, (await params).fit);
   if (!page) notFound();
-  return <FitSheet key={page.fit.id} engineId={engine.id} {...page} />;
+  return <FitSheet key={page.fit.id} engineId={rows.engine.id} {...page} />;
 }

@@ -6,17 +6,18 @@ import { shelvesOnce } from '@/server/request-reads';
 import { WrenchForm } from '@/features/shelves/wrench-form';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Section, Screen } from '@/interface/parts/screen';
-import { engineAt, type EngineParams } from '@/server/engine-at';
+import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 interface Props extends EngineParams {
   readonly searchParams: Promise<{ readonly leaf?: string }>;
 }
 
 export default async function NewJointPage({ params, searchParams }: Props) {
-  const { shop, engine } = await engineAt(params);
+  const { shop, rows } = await engineRowsAt(params);
+  const { engine } = rows;
   const shelves = withPracticeOf(shelvesOnce(shop), engine);
   const { leaf } = await searchParams;
-  const leaves = torqueLeaves(shop.book.leaves(engine.id));
+  const leaves = torqueLeaves(rows.leaves);
   if (shelves.wrenches.length === 0)
     return (
       <Screen title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">

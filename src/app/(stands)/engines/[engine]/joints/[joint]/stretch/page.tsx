@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { StretchSheet } from '@/features/stretch/stretch-sheet';
 import { stretchPage } from '@/features/stretch/queries';
 import { nowMs } from '@/server/clock';
-import { engineAt } from '@/server/engine-at';
+import { engineRowsAt } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
 
 export default async function StretchPage({
@@ -10,8 +10,8 @@ export default async function StretchPage({
 }: {
   readonly params: Promise<{ readonly engine: string; readonly joint: string }>;
 }) {
-  const { shop, engine } = await engineAt(params);
-  const page = stretchPage(shop, engine, (await params).joint, nowMs(), shelvesOnce(shop));
+  const { shop, rows } = await engineRowsAt(params);
+  const page = stretchPage(shop, rows, (await params).joint, nowMs(), shelvesOnce(shop));
   if (!page) notFound();
   return <StretchSheet {...page} />;
 }

@@ -1,11 +1,11 @@
-import Joi from 'joi';
+import { sentNumber } from '@/model/typed-number';
 
 const MS_PER_YEAR = 365.25 * 86_400_000;
 /** What is older was not made with this program. */
 export const MAX_AGE_MS = 10 * MS_PER_YEAR;
 
 /** How long ago a line was made when it was sent, in ms: a device tells no hour, its clock is not the shop's. */
-export const lineAge = Joi.number().integer().min(0).max(MAX_AGE_MS).default(0);
+export const lineAge = sentNumber().integer().min(0).max(MAX_AGE_MS).default(0);
 
 /** When a line of an age was made, by the clock of whoever receives it. */
 export const madeAt = (age_ms: number, now: number): string => new Date(now - age_ms).toISOString();

@@ -16,3 +16,6 @@ const extended = Joi.extend({
 }) as { readonly typedNumber: () => Joi.NumberSchema };
 
 export const typedNumber = (): Joi.NumberSchema => extended.typedNumber();
+
+/** A number that came as one: no other door may send text for it and have it read by other rules than a form's. */
+export const sentNumber = (): Joi.NumberSchema => Joi.number().strict();

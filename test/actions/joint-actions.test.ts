@@ -12,7 +12,7 @@ import { startRetorqueAction, strikeHeatAction, addReadingAction } from '@/featu
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { nowMs } from '@/server/clock';
 import { drawn } from '../stubs/next-cache';
-import { accepted, everything, ownShop, refused, rowsIn, there } from './own-shop';
+import { accepted, everything, ownShop, refused, refusedWhole, rowsIn, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
@@ -66,9 +66,7 @@ describe('a joint made from a leaf', () => {
     [{ name: ' ' }, 'name', 'bad-field'],
     [{ turnShaft: 'perhaps' }, 'turnShaft', 'bad-field'],
   ])('%j is refused at its field, and nothing is written', async (part, field, code) => {
-    const before = everything(shop);
-    expect(await refused(addJointAction({ ...FROM_LEAF, ...part }))).toMatchObject({ field, code });
-    expect(everything(shop)).toBe(before);
+    expect(await refusedWhole(shop, () => addJointAction({ ...FROM_LEAF, ...part }))).toMatchObject({ field, code });
   });
   test('an engine that is gone, and a shelf without a wrench, are said', async () => {
     expect((await refused(addJointAction({ ...FROM_LEAF, engineId: 'none' }))).code).toBe('not-found');
@@ -117,9 +115,7 @@ describe('a joint that no page mentions', () => {
     [{ engagement_mm: '1e3' }, 'bad-field'],
     [{ engineId: 'none' }, 'not-found'],
   ])('%j is refused, and neither leaf nor joint is left behind', async (part, code) => {
-    const before = everything(shop);
-    expect((await refused(addStandardJointAction({ ...fields, ...part }))).code).toBe(code);
-    expect(everything(shop)).toBe(before);
+    expect((await refusedWhole(shop, () => addStandardJointAction({ ...fields, ...part }))).code).toBe(code);
   });
 });
 
@@ -180,9 +176,7 @@ describe('a going-round', () => {
     startTighteningAction({ jointId, version, purpose, reason });
   test('is begun on the joint that was seen: changed since, nothing is begun', async () => {
     await accepted(alterJointAction({ id: HEAD, version: 1, change: { todayFilm: 'engine-oil' }, detail: {} }));
-    const before = everything(shop);
-    expect((await refused(start(HEAD, 'final', '', 1))).code).toBe('stale');
-    expect(everything(shop)).toBe(before);
+    expect((await refusedWhole(shop, () => start(HEAD, 'final', '', 1))).code).toBe('stale');
     expect((await accepted(start(HEAD, 'final', 'as seen', 2))).href).toMatch(/^\/face\//);
   });
   test('is kept with its plan, its reason and what stood against it', async () => {
@@ -241,23 +235,37 @@ describe('a retorque', () => {
       }),
     );
   };
-  test('waits for a reading at the head; begun once, asked for again it is the same', async () => {
-    expect((await refused(startRetorqueAction({ jointId: HEAD }))).code).toBe('not-open');
+  const retorque = (version = there(shop.joints.find(HEAD)).version) => startRetorqueAction({ jointId: HEAD, version });
+  test('is begun on the joint that was seen', async () => {
     await cold();
-    const { href } = await accepted(startRetorqueAction({ jointId: HEAD }));
+    const joint = there(shop.joints.find(HEAD));
+    shop.joints.alter({ ...joint, todayFilm: 'engine-oil' });
+    const rounds = shop.tightenings.ofJoint(HEAD).length;
+    expect(await refused(retorque(joint.version))).toMatchObject({
+      code: 'stale',
+      stale: { version: joint.version + 1 },
+    });
+    expect((await refused(startRetorqueAction({ jointId: HEAD }))).code).toBe('bad-field');
+    expect(shop.tightenings.ofJoint(HEAD)).toHaveLength(rounds);
+    await accepted(retorque());
+  });
+  test('waits for a reading at the head; begun once, asked for again it is the same', async () => {
+    expect((await refused(retorque())).code).toBe('not-open');
+    await cold();
+    const { href } = await accepted(retorque());
     expect(there(shop.tightenings.find(idOf({ href })))).toMatchObject({
       purpose: 'retorque',
       plan: { act: 'slacken-and-pull', cycleId: 'demo-f-cycle-1' },
     });
-    expect(await accepted(startRetorqueAction({ jointId: HEAD }))).toEqual({ href });
-    expect((await refused(startRetorqueAction({ jointId: 'none' }))).code).toBe('not-found');
+    expect(await accepted(retorque())).toEqual({ href });
+    expect((await refused(startRetorqueAction({ jointId: 'none', version: 1 }))).code).toBe('not-found');
   });
   test('a struck reading closes it again; what does not stand is not struck', async () => {
     await cold();
     const strike = (strikesId: string) =>
       strikeHeatAction({ id: `strike-${strikesId}`.slice(0, 39), engineId: 'demo-fourteen', strikesId });
     await accepted(strike('cold-00001'));
-    expect((await refused(startRetorqueAction({ jointId: HEAD }))).code).toBe('not-open');
+    expect((await refused(retorque())).code).toBe('not-open');
     expect((await refused(strike('cold-00001'))).code).toBe('nothing-to-strike');
     expect((await refused(strike('demo-m-nothing'))).code).toBe('nothing-to-strike');
   });

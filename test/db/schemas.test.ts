@@ -46,6 +46,20 @@ describe('what is known of a joint', () => {
       { numRuns: 600 },
     );
   });
+  test('no figure of it is taken as text: only a form’s own text is read, by the one parser', () => {
+    const cases = details.flatMap(([, detail]) =>
+      pathsOf(detail)
+        .filter((path) => typeof path.reduce((at, key) => (at as never)[key], detail as unknown) === 'number')
+        .map((path) => ({ detail, path })),
+    );
+    expect(cases.length).toBeGreaterThan(3);
+    for (const { detail, path } of cases)
+      for (const text of ['1', '1e1', '0x1'])
+        expect([path.join('.'), detailSchema.validate(withValue(detail, path, text)).error?.message]).toEqual([
+          path.join('.'),
+          expect.stringContaining('must be a number'),
+        ]);
+  });
   test('a rung is set aside only with a reason, and only one that may be', () => {
     const aside = (overrides: object) => detailSchema.validate({ ...PLAIN_DETAIL, overrides }).error;
     expect(aside({ film: { value_Nm: null, reason: 'made for paste' } })).toBeUndefined();
@@ -85,6 +99,14 @@ describe('rows of the shelves', () => {
     expect(SHELF_SCHEMAS.thread.validate(thread).error).toBeUndefined();
     for (const part of [{ pitch_mm: 6 }, { angle_deg: 50 }, { major_mm: 0 }, { name: '' }])
       expect(SHELF_SCHEMAS.thread.validate({ ...thread, ...part }).error).toBeDefined();
+  });
+  test('a figure that comes as text is refused, however it is written', () => {
+    const [film, grade] = [SHELF_FILMS[0], SHELF_GRADES[0]];
+    for (const text of ['0.1', '1e-1', '0x1'])
+      expect(
+        SHELF_SCHEMAS.film.validate(own({ ...film, head: { low: text, middle: 0.2, high: 0.3 } })).error,
+      ).toBeDefined();
+    expect(SHELF_SCHEMAS.grade.validate(own({ ...grade, tensile_MPa: '1e3' })).error).toBeDefined();
   });
   test('a yield above the tensile strength, limits reversed, a row without source: refused', () => {
     const [grade, metal] = [SHELF_GRADES[0], SHELF_METALS[0]];

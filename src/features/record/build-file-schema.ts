@@ -18,6 +18,7 @@ import {
 } from '@/core/tightening';
 import { RANGE_SCHOOLS } from '@/core/joint';
 import { HEAD_METALS, RETORQUE_SCHOOLS } from '@/core/heat';
+import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
@@ -32,9 +33,9 @@ const id = Joi.string().min(1).max(60).required();
 const idOrNone = Joi.string().min(1).max(60).allow(null).required();
 const text = Joi.string().allow('').max(400).required();
 const time = Joi.string().isoDate().required();
-const number = Joi.number().required();
-const numberOrNone = Joi.number().allow(null).required();
-const year = Joi.number().integer().allow(null).required();
+const number = sentNumber().required();
+const numberOrNone = sentNumber().allow(null).required();
+const year = sentNumber().integer().allow(null).required();
 const metal = oneOf(HEAD_METALS).required();
 const unit = Joi.string()
   .valid(...TORQUE_UNITS)
@@ -51,7 +52,7 @@ const engine = Joi.object({
   blockMetal: metal,
   preferredUnit: unit,
   practice: Joi.object().pattern(Joi.string().max(40), Joi.string().max(40)).default({}),
-  version: Joi.number().integer().min(1).default(1),
+  version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -63,13 +64,13 @@ const source = Joi.object({
   kind: Joi.string()
     .valid(...SOURCE_KINDS)
     .default('manual'),
-  rank: Joi.number().integer().allow(null).default(null),
-  fromYear: Joi.number().integer().allow(null).default(null),
-  toYear: Joi.number().integer().allow(null).default(null),
+  rank: sentNumber().integer().allow(null).default(null),
+  fromYear: sentNumber().integer().allow(null).default(null),
+  toYear: sentNumber().integer().allow(null).default(null),
   fromNumber: Joi.string().allow('').default(''),
   toNumber: Joi.string().allow('').default(''),
   supersedesId: Joi.string().allow(null).default(null),
-  version: Joi.number().integer().min(1).default(1),
+  version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -97,8 +98,8 @@ const leaf = Joi.object({
   max_Nm: numberOrNone,
   min_deg: numberOrNone,
   max_deg: numberOrNone,
-  min_mm: Joi.number().allow(null).default(null),
-  max_mm: Joi.number().allow(null).default(null),
+  min_mm: sentNumber().allow(null).default(null),
+  max_mm: sentNumber().allow(null).default(null),
   agreedNotes: list(Joi.string()),
   replacesId: idOrNone,
   createdAt: time,
@@ -116,7 +117,7 @@ const wrench = Joi.object({
     .items(Joi.object({ set: number, true: number }))
     .default([]),
   checkedAt: Joi.string().isoDate().allow(null).default(null),
-  version: Joi.number().integer().min(1).default(1),
+  version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -126,7 +127,7 @@ const joint = Joi.object({
   leafId: id,
   name: text,
   pattern: oneOf(PATTERN_KINDS).required(),
-  fasteners: Joi.number().integer().min(1).max(60).required(),
+  fasteners: sentNumber().integer().min(1).max(60).required(),
   thread: text,
   bearingOuter_mm: number,
   bearingInner_mm: number,
@@ -135,21 +136,21 @@ const joint = Joi.object({
   originalFilmReason: text,
   todayFilm: id,
   rangeSchool: oneOf(RANGE_SCHOOLS).required(),
-  stageScheme: Joi.alternatives(oneOf(NAMED_SCHEMES), Joi.array().items(Joi.number())).required(),
+  stageScheme: Joi.alternatives(oneOf(NAMED_SCHEMES), Joi.array().items(sentNumber())).required(),
   orderSchool: oneOf(ORDER_SCHOOLS).required(),
   unitOfWork: oneOf(UNITS_OF_WORK).required(),
   turnShaft: Joi.boolean().required(),
   wrenchId: id,
   retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
   detail: detailSchema.default(PLAIN_DETAIL),
-  version: Joi.number().integer().min(1).default(1),
+  version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
 
 const event = Joi.object({
   id,
   kind: oneOf(EVENT_KINDS).required(),
-  step: Joi.number().integer().min(0),
+  step: sentNumber().integer().min(0),
   outcome: Joi.string().valid(...PULL_OUTCOMES),
   strikes: Joi.string(),
   at: time,
@@ -158,29 +159,29 @@ const event = Joi.object({
 
 const step = Joi.object({
   kind: oneOf(STEP_KINDS).required(),
-  stage: Joi.number().integer().min(0),
-  position: Joi.number().integer().min(0),
-  setting: Joi.number(),
-  torque_Nm: Joi.number(),
+  stage: sentNumber().integer().min(0),
+  position: sentNumber().integer().min(0),
+  setting: sentNumber(),
+  torque_Nm: sentNumber(),
   final: Joi.boolean(),
-  afterStage: Joi.number().integer().min(0),
+  afterStage: sentNumber().integer().min(0),
 });
 
 const rung = Joi.object({
   id: Joi.string().required(),
   title: text,
   value_Nm: number,
-  factor: Joi.number(),
+  factor: sentNumber(),
   working: list(Joi.object()),
   source: Joi.string().allow('').required(),
   school: Joi.string().allow('').required(),
   spread: Joi.string().allow('').required(),
-  override: Joi.object({ value_Nm: Joi.number().allow(null).required(), reason: Joi.string().required() }),
+  override: Joi.object({ value_Nm: sentNumber().allow(null).required(), reason: Joi.string().required() }),
 });
 
 const plan = Joi.object({
-  positions: list(Joi.array().items(Joi.number()).length(2)),
-  order: list(Joi.number().integer().min(0)),
+  positions: list(Joi.array().items(sentNumber()).length(2)),
+  order: list(sentNumber().integer().min(0)),
   steps: list(step),
   unit,
   wrenchName: text,
@@ -219,7 +220,7 @@ const tightening = Joi.object({
 const boltReading = Joi.object({
   id,
   setId: id,
-  bolt: Joi.number().integer().min(1).required(),
+  bolt: sentNumber().integer().min(1).required(),
   kind: oneOf(BOLT_READING_KINDS).required(),
   length_mm: number,
   typed: text,
@@ -227,13 +228,13 @@ const boltReading = Joi.object({
   at: time,
 });
 
-const segment = Joi.object({ length_mm: number, diameter_mm: Joi.number(), area_mm2: Joi.number() });
+const segment = Joi.object({ length_mm: number, diameter_mm: sentNumber(), area_mm2: sentNumber() });
 
 const boltSet = Joi.object({
   id,
   jointId: id,
   name: text,
-  bolts: Joi.number().integer().min(1).required(),
+  bolts: sentNumber().integer().min(1).required(),
   segments: list(segment),
   E_GPa: number,
   minStretch_mm: number,
@@ -251,7 +252,7 @@ const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest
 const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: number, ambient_C: number });
 
 const span = Joi.object({ min_mm: number, max_mm: number });
-const rule = Joi.object({ perDiameter: Joi.array().items(Joi.number()).length(2).required(), floor_mm: Joi.number() });
+const rule = Joi.object({ perDiameter: Joi.array().items(sentNumber()).length(2).required(), floor_mm: sentNumber() });
 
 const fit = Joi.object({
   id,
@@ -260,8 +261,8 @@ const fit = Joi.object({
   name: text,
   places: list(Joi.string().max(80)),
   methods: list(Joi.string().valid(...METHODS)),
-  stations: Joi.number().integer().min(1).max(24).required(),
-  angles: Joi.number().integer().min(1).max(12).required(),
+  stations: sentNumber().integer().min(1).max(24).required(),
+  angles: sentNumber().integer().min(1).max(12).required(),
   jointId: idOrNone,
   leafId: idOrNone,
   holds: list(Joi.string().max(60)),
@@ -269,11 +270,11 @@ const fit = Joi.object({
     limits: span,
     rule,
     soft: span,
-    target_mm: Joi.number(),
+    target_mm: sentNumber(),
     as: oneOf(RUNOUT_SENSES),
   }).required(),
   detail: Joi.object({
-    nominal_mm: Joi.number(),
+    nominal_mm: sentNumber(),
     packet: span.keys({
       name: text,
       unit: Joi.string()
@@ -285,11 +286,11 @@ const fit = Joi.object({
       fitted_mm: number,
       byPlace: Joi.object().pattern(/^\d+$/, Joi.array().items(number)),
       crush: span,
-      stack: Joi.number().integer().min(1).max(5).required(),
+      stack: sentNumber().integer().min(1).max(5).required(),
     }),
     expansion: Joi.object({ journal: number, bore: number }),
   }).required(),
-  version: Joi.number().integer().min(1).default(1),
+  version: sentNumber().integer().min(1).default(1),
   createdAt: time,
   lines: list(
     Joi.alternatives(
@@ -309,8 +310,8 @@ const shim = Joi.object({
   family: text,
   thickness_mm: number,
   typed: text,
-  count: Joi.number().integer().min(0).required(),
-  version: Joi.number().integer().min(1).default(1),
+  count: sentNumber().integer().min(0).required(),
+  version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
 
@@ -320,7 +321,7 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
     'any.only': 'This is not a build file of this program.',
     'any.required': 'This is not a build file of this program.',
   }),
-  version: Joi.number()
+  version: sentNumber()
     .valid(BUILD_VERSION)
     .required()
     .messages({ 'any.only': 'This build file was written by a newer version of this program.' }),

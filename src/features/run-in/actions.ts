@@ -6,6 +6,7 @@ import { engineRows } from '@/db/reads/engine-rows';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { inputsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { planOfJoint } from '@/model/joint/joint-result';
+import { assertFresh } from '@/model/stale';
 import { engineOf, found, shopAction } from '@/server/shop-action';
 import { onThisClock } from './device-time';
 import { cycleSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
@@ -67,7 +68,7 @@ export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
 });
 
 /** Begins the retorque of a joint whose head was read cold, and answers with its face. */
-export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId }, bench) => {
+export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version }, bench) => {
   const { shop, now, nowIso } = bench;
   const joint = found(shop.joints, jointId, 'joint', 'jointId');
   const rows = engineRows(shop, engineOf(bench, joint.engineId));
@@ -75,6 +76,8 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId }, benc
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}` };
   if (retorque.state !== 'open' || !final)
     throw new DomainError('not-open', 'The retorque is not open yet: a reading at the head opens it.', 'jointId');
+  // The line says what is due on the joint as it was seen: its figure and its wrench have to be the ones on disk.
+  assertFresh(joint.name, joint, { version });
   const id = nanoid(12);
   const options = { retorqueCycle: retorque.cycleId, reason: final.tightening.plan.reason };
   const plan = planOfJoint(inputsOf(rows, joint, shelvesOf(shop), now), options);

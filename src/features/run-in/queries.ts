@@ -5,6 +5,7 @@ import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
   readonly jointId: string;
+  readonly version: number;
   readonly name: string;
   readonly state: RetorqueState;
   readonly line: string;
@@ -36,6 +37,7 @@ export function runInOf({ engine, heat, joints }: EngineState, now: number): Run
     })),
     dues: joints.map((joint) => ({
       jointId: joint.joint.id,
+      version: joint.joint.version,
       name: joint.joint.name,
       state: joint.retorque,
       line: retorqueLine(joint, now),

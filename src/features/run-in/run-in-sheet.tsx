@@ -38,7 +38,7 @@ function Due({ due }: { readonly due: RetorqueDue }) {
   const { act, pending, problem } = useAct();
   const go = () =>
     act(
-      () => startRetorqueAction({ jointId: due.jointId }),
+      () => startRetorqueAction({ jointId: due.jointId, version: due.version }),
       ({ href }) => router.push(href),
     );
   const open = due.state.state === 'open' || due.underWay;

@@ -1,3 +1,4 @@
+import { readVersion } from '@/model/versioned';
 import { typedNumber } from '@/model/typed-number';
 import Joi from 'joi';
 
@@ -64,4 +65,7 @@ export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId
   strikesId: Joi.string().required(),
 });
 
-export const retorqueSchema = Joi.object<{ jointId: string }, true>({ jointId: Joi.string().required() });
+export const retorqueSchema = Joi.object<{ jointId: string; version: number }, true>({
+  jointId: Joi.string().required(),
+  version: readVersion,
+});

@@ -1,17 +1,18 @@
 import { oneOf } from '@/model/one-of';
+import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { GAP_MARKS, IMBALANCE_UNITS } from '@/core/fits';
 import { WEIGHED_KINDS, isSameMark, type MeasureKind } from './engine-measure';
 
 const positive = (label: string) =>
-  Joi.number()
+  sentNumber()
     .greater(0)
     .less(100_000)
     .required()
     .label(label)
     .messages({ 'any.required': `Give ${label}.` });
 const notNegative = (label: string) =>
-  Joi.number()
+  sentNumber()
     .min(0)
     .less(1_000_000)
     .required()
@@ -19,7 +20,7 @@ const notNegative = (label: string) =>
     .messages({ 'any.required': `Give ${label}.` });
 const name = Joi.string().trim().max(80).allow('').required();
 
-const degrees = Joi.number().min(-360).max(720);
+const degrees = sentNumber().min(-360).max(720);
 
 const shell = Joi.string().trim().max(30).allow('').required();
 
@@ -28,13 +29,13 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
   volumes: Joi.object({
     bore_mm: positive('the bore'),
     stroke_mm: positive('the stroke'),
-    cylinders: Joi.number().integer().min(1).max(48).required().label('the cylinders'),
+    cylinders: sentNumber().integer().min(1).max(48).required().label('the cylinders'),
     overbore_mm: notNegative('the overbore'),
-    chamber_cc: Joi.number().min(0).less(10_000),
-    gasketBore_mm: Joi.number().greater(0).less(1000),
-    gasket_mm: Joi.number().min(0).less(20),
-    deck_mm: Joi.number().min(-20).max(50),
-    crown_cc: Joi.number().min(-1000).max(1000),
+    chamber_cc: sentNumber().min(0).less(10_000),
+    gasketBore_mm: sentNumber().greater(0).less(1000),
+    gasket_mm: sentNumber().min(0).less(20),
+    deck_mm: sentNumber().min(-20).max(50),
+    crown_cc: sentNumber().min(-1000).max(1000),
   }),
   weights: Joi.object({
     what: oneOf(WEIGHED_KINDS).required(),
@@ -43,7 +44,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
       .items(Joi.object({ big_g: positive('the big end'), small_g: positive('the small end') }))
       .max(48)
       .required(),
-    pieces_g: Joi.array().items(Joi.number().greater(0).less(100_000).label('a piece')).max(48).required(),
+    pieces_g: Joi.array().items(sentNumber().greater(0).less(100_000).label('a piece')).max(48).required(),
     tolerance_g: notNegative('the tolerance'),
   }),
   balance: Joi.object({
@@ -57,7 +58,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
           name,
           before_gmm: notNegative('the imbalance before'),
           after_gmm: notNegative('the imbalance after'),
-          allowed_gmm: Joi.number().greater(0),
+          allowed_gmm: sentNumber().greater(0),
         }),
       )
       .min(1)
@@ -80,7 +81,7 @@ export const MEASURE_SCHEMAS: Readonly<Record<MeasureKind, Joi.ObjectSchema>> = 
     journalStandard_mm: positive('the standard journal'),
     housing_mm: positive('the housing'),
     housingStandard_mm: positive('the standard housing'),
-    steps_mm: Joi.array().items(Joi.number().min(0).less(100).label('a step')).max(20).required(),
+    steps_mm: Joi.array().items(sentNumber().min(0).less(100).label('a step')).max(20).required(),
     tolerance_mm: notNegative('the tolerance'),
     shells: Joi.array()
       .items(Joi.object({ upper: shell, lower: shell }))

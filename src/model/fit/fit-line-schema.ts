@@ -1,18 +1,19 @@
 import { oneOf } from '@/model/one-of';
+import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { ANSWERS, CHANGES, CONDITIONS, PARTS, READING_UNITS_MM, REMEDIES } from '@/core/fits';
 import { lineAge } from '@/model/line-age';
 import type { FitLine, FitLineKind, Untimed } from './fit';
 
-const place = Joi.number().integer().min(0).max(199).required();
+const place = sentNumber().integer().min(0).max(199).required();
 
-const everyPlace = Joi.number().integer().min(0).max(199).allow(null).required();
+const everyPlace = sentNumber().integer().min(0).max(199).allow(null).required();
 
 const shared = { id: Joi.string().min(8).max(60).required(), kind: Joi.string() };
 
 const words = (most = 300) => Joi.string().trim().max(most).allow('').default('');
 
-const degrees = Joi.number().min(-40).max(150);
+const degrees = sentNumber().min(-40).max(150);
 
 const answers = Joi.object(Object.fromEntries(Object.keys(CONDITIONS).map((id) => [id, oneOf(ANSWERS)]))).default({});
 
@@ -20,9 +21,9 @@ const readingBody = Joi.object({
   unit: Joi.string()
     .valid(...Object.keys(READING_UNITS_MM))
     .required(),
-  standard_mm: Joi.number().greater(0).less(10_000),
+  standard_mm: sentNumber().greater(0).less(10_000),
   instrument: Joi.string().trim().max(80).allow('').required(),
-  resolution_mm: Joi.number().greater(0).max(1),
+  resolution_mm: sentNumber().greater(0).max(1),
   part_C: degrees,
   gauge_C: degrees,
   by: Joi.string().trim().max(60),
@@ -44,9 +45,9 @@ export const LINE_SCHEMAS: Readonly<Record<FitLineKind, Joi.ObjectSchema>> = {
     part: Joi.string()
       .valid(...PARTS)
       .required(),
-    station: Joi.number().integer().min(0).max(99).required(),
-    angle: Joi.number().integer().min(0).max(35).required(),
-    value_mm: Joi.number().required(),
+    station: sentNumber().integer().min(0).max(99).required(),
+    angle: sentNumber().integer().min(0).max(35).required(),
+    value_mm: sentNumber().required(),
     typed: Joi.string().trim().min(1).max(60).required(),
     body: readingBody.required(),
   }),

@@ -1,3 +1,4 @@
+import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { LOCKINGS, OVERRULED } from '@/core/joint';
 import { oneOf } from '@/model/one-of';
@@ -6,9 +7,9 @@ import { CARES } from './care';
 
 const id = () => Joi.string().max(60);
 
-const length = () => Joi.number().positive().max(2000).allow(null).required();
+const length = () => sentNumber().positive().max(2000).allow(null).required();
 
-const torque = () => Joi.number().min(0).max(5000).allow(null).required();
+const torque = () => sentNumber().min(0).max(5000).allow(null).required();
 
 const locking = oneOf(LOCKINGS).required();
 
@@ -31,13 +32,13 @@ const beyondThread = {
 const facts = Joi.object<FastenerFacts, true>({
   ...beyondThread,
   thread: Joi.string().trim().max(40).required(),
-  outer_mm: Joi.number().positive().max(200).required(),
-  inner_mm: Joi.number().positive().max(200).required(),
+  outer_mm: sentNumber().positive().max(200).required(),
+  inner_mm: sentNumber().positive().max(200).required(),
   faceMeasured: Joi.boolean().required(),
 });
 
 const override = Joi.object({
-  value_Nm: Joi.number().positive().max(5000).allow(null).required(),
+  value_Nm: sentNumber().positive().max(5000).allow(null).required(),
   reason: Joi.string().trim().min(1).max(400).required(),
 });
 
@@ -63,9 +64,9 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     .allow(null)
     .required(),
   adaptor: Joi.object({
-    wrenchLength_mm: Joi.number().positive().max(3000).required(),
-    extension_mm: Joi.number().min(0).max(2000).required(),
-    angle_deg: Joi.number().min(-360).max(360).required(),
+    wrenchLength_mm: sentNumber().positive().max(3000).required(),
+    extension_mm: sentNumber().min(0).max(2000).required(),
+    angle_deg: sentNumber().min(-360).max(360).required(),
   })
     .allow(null)
     .required(),
@@ -76,7 +77,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),
-  standard: Joi.object({ grade: id().required(), fraction: Joi.number().greater(0).max(1).required() })
+  standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
     .allow(null)
     .required(),
 };

@@ -1,3 +1,4 @@
+import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import type { Grade, ParentMetal } from '@/core/fastener';
 import type { Film, Friction } from '@/core/film';
@@ -6,9 +7,9 @@ import type { ShelfKind } from './shelf-rows';
 
 const friction = (label: string) =>
   Joi.object<Friction, true>({
-    low: Joi.number().greater(0).max(1).required().label(`${label}, low`),
-    middle: Joi.number().min(Joi.ref('low')).max(1).required().label(`${label}, middle`),
-    high: Joi.number().min(Joi.ref('middle')).max(1).required().label(`${label}, high`),
+    low: sentNumber().greater(0).max(1).required().label(`${label}, low`),
+    middle: sentNumber().min(Joi.ref('low')).max(1).required().label(`${label}, middle`),
+    high: sentNumber().min(Joi.ref('middle')).max(1).required().label(`${label}, high`),
   })
     .required()
     .messages({
@@ -23,7 +24,7 @@ const shared = {
   source: Joi.string().trim().max(300).required().messages({ 'string.empty': 'Say where the figures come from.' }),
 };
 
-const mpa = (label: string) => Joi.number().greater(0).max(5000).required().label(label);
+const mpa = (label: string) => sentNumber().greater(0).max(5000).required().label(label);
 
 /** A row as a person may put it on a shelf. `standard` is only for rows that ship with the program. */
 export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
@@ -34,7 +35,7 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
     yield_MPa: mpa('the yield')
       .max(Joi.ref('tensile_MPa'))
       .messages({ 'number.max': 'The yield cannot be above the tensile strength.' }),
-    proof_MPa: Joi.number()
+    proof_MPa: sentNumber()
       .greater(0)
       .max(Joi.ref('yield_MPa'))
       .label('the proof stress')
@@ -42,14 +43,14 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
   }),
   thread: Joi.object<OwnThread, true>({
     ...shared,
-    major_mm: Joi.number().min(1).max(100).required().label('the diameter'),
-    pitch_mm: Joi.number()
+    major_mm: sentNumber().min(1).max(100).required().label('the diameter'),
+    pitch_mm: sentNumber()
       .min(0.2)
       .less(Joi.ref('major_mm', { adjust: (major: number) => major / 2 }))
       .required()
       .label('the pitch')
       .messages({ 'number.less': 'The pitch must be under half the diameter.' }),
-    angle_deg: Joi.number()
+    angle_deg: sentNumber()
       .valid(...OWN_ANGLES)
       .required()
       .label('the angle')
@@ -61,6 +62,6 @@ export const SHELF_SCHEMAS: Readonly<Record<ShelfKind, Joi.ObjectSchema>> = {
     shearHigh_MPa: mpa('the shear strength, high').min(Joi.ref('shearLow_MPa')),
     pressureLow_MPa: mpa('the pressure, low'),
     pressureHigh_MPa: mpa('the pressure, high').min(Joi.ref('pressureLow_MPa')),
-    engagement_d: Joi.number().greater(0).max(5).required().label('the least engagement'),
+    engagement_d: sentNumber().greater(0).max(5).required().label('the least engagement'),
   }),
 };

@@ -2,11 +2,8 @@ import { stringify } from 'csv-stringify/sync';
 import { isDomainError } from '@/core/units';
 import { askedOf, leafOfText } from '@/model/book/leaf-of-text';
 import { readRecords } from '@/server/read-records';
+import type { ColumnUse } from './column-uses';
 import type { BookSource } from './queries';
-
-/** What a column of a table of figures may hold. */
-export const COLUMN_USES = ['subject', 'page', 'figure', 'unit', 'threads', 'left out'] as const;
-export type ColumnUse = (typeof COLUMN_USES)[number];
 
 export interface ImportRow {
   /** Line in the file, the heading being 1. */

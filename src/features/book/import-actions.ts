@@ -5,7 +5,8 @@ import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { shopAction, shopQuestion } from '@/server/shop-action';
-import { COLUMN_USES, asideCsv, readTable, type ColumnUse } from './csv-table';
+import { COLUMN_USES, type ColumnUse } from './column-uses';
+import { asideCsv, readTable } from './csv-table';
 import { MAX_TABLE_CHARACTERS } from './schema';
 
 const tableFields = {

@@ -1,21 +1,16 @@
 'use client';
 
 import { NativeSelect } from '@mantine/core';
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { Source } from '@/model/book/source';
 import { useFigures } from '@/interface/figures/preferences';
-import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
-import { TableInput } from '@/interface/parts/table-input';
-import { Section, Notice, Screen } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
-import type { ColumnUse, ImportRow, ImportTable } from './csv-table';
+import { TableImport, type TableShown } from '@/interface/parts/table-import';
+import { COLUMN_USES, type ColumnUse } from './column-uses';
+import type { ImportRow, ImportTable } from './csv-table';
 import { importTableAction, previewTableAction } from './import-actions';
 import table from '@/interface/parts/table.module.css';
 import styles from './import-sheet.module.css';
-
-const USES: readonly ColumnUse[] = ['subject', 'page', 'figure', 'unit', 'threads', 'left out'];
 
 type Preview = ImportTable & { readonly aside: string };
 
@@ -39,95 +34,111 @@ function RowLine({ row }: { readonly row: ImportRow }) {
   );
 }
 
+const COLUMNS = ['Line', 'Subject', 'Page', 'Printed', 'Threads', 'Read as'];
+
+const Rows = ({ rows }: { readonly rows: readonly ImportRow[] }) => (
+  <div className={table.frame} tabIndex={0} role="group" aria-label="The rows">
+    <table className={table.table}>
+      <thead>
+        <tr>
+          {COLUMNS.map((column) => (
+            <th key={column} scope="col">
+              {column}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <RowLine key={row.line} row={row} />
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
+
+/** What each column is; one that is given to a column is taken from the one that had it. */
+const ColumnMatch = ({
+  preview,
+  onUses,
+}: {
+  readonly preview: Preview;
+  readonly onUses: (uses: ColumnUse[]) => void;
+}) => (
+  <div className={styles.columns}>
+    {preview.headings.map((heading, i) => (
+      <NativeSelect
+        key={i}
+        label={heading || `Column ${i + 1}`}
+        data={[...COLUMN_USES]}
+        value={preview.uses[i]}
+        onChange={(event) => {
+          const use = event.currentTarget.value as ColumnUse;
+          onUses(
+            preview.uses.map((before, at) =>
+              at === i ? use : before === use && use !== 'left out' ? 'left out' : before,
+            ),
+          );
+        }}
+      />
+    ))}
+  </div>
+);
+
+interface Props {
+  readonly engineId: string;
+  readonly sources: readonly Source[];
+}
+
 /**
  * Reads a table of figures in: columns matched, each row shown as it will be read, nothing written until agreed, bad
  * rows kept aside.
  */
-export function ImportSheet({ engineId, sources }: { readonly engineId: string; readonly sources: readonly Source[] }) {
-  const router = useRouter();
-  const [text, setText] = useState('');
-  const [preview, setPreview] = useState<Preview>();
+export function ImportSheet({ engineId, sources }: Props) {
   const [sourceId, setSourceId] = useState(sources[0]?.id ?? '');
-  const [refusal, setRefusal] = useState<string>();
-  const [pending, startTransition] = useTransition();
-  const look = (table: string, uses?: readonly ColumnUse[]) =>
-    startTransition(async () => {
-      const outcome = await send(previewTableAction, { text: table, ...(uses && { uses }) });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      setPreview(outcome.ok ? outcome.result : undefined);
-    });
-  const enter = () =>
-    startTransition(async () => {
-      const outcome = await send(importTableAction, { text, uses: preview?.uses, engineId, sourceId });
-      if (outcome.ok) return router.push(`/engines/${engineId}/book`);
-      return setRefusal(outcome.error.message);
-    });
-  const good = preview?.rows.filter((row) => row.reason === undefined).length ?? 0;
-  const aside = (preview?.rows.length ?? 0) - good;
-  return (
-    <Screen title="A table of figures" lead="Each row is shown as it will be read. Nothing is written until you agree.">
-      <HydrationGate>
-        <TableInput text={text} onText={setText} onLook={(read) => look(read)} pending={pending} />
-        {refusal && <Notice kind="stop">{refusal}</Notice>}
-        {preview && (
-          <Section title="As it will be read">
-            <div className={styles.columns}>
-              {preview.headings.map((heading, i) => (
-                <NativeSelect
-                  key={i}
-                  label={heading || `Column ${i + 1}`}
-                  data={[...USES]}
-                  value={preview.uses[i]}
-                  onChange={(event) => {
-                    const use = event.currentTarget.value as ColumnUse;
-                    look(
-                      text,
-                      preview.uses.map((before, at) =>
-                        at === i ? use : before === use && use !== 'left out' ? 'left out' : before,
-                      ),
-                    );
-                  }}
-                />
-              ))}
-            </div>
-            <div className={table.frame} tabIndex={0} role="group" aria-label="The rows">
-              <table className={table.table}>
-                <thead>
-                  <tr>
-                    <th scope="col">Line</th>
-                    <th scope="col">Subject</th>
-                    <th scope="col">Page</th>
-                    <th scope="col">Printed</th>
-                    <th scope="col">Threads</th>
-                    <th scope="col">Read as</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {preview.rows.map((row) => (
-                    <RowLine key={row.line} row={row} />
-                  ))}
-                </tbody>
-              </table>
-            </div>
-            <p className={styles.acts}>
-              <NativeSelect
-                aria-label="Into which source"
-                data={sources.map(({ id, title }) => ({ value: id, label: title }))}
-                value={sourceId}
-                onChange={(event) => setSourceId(event.currentTarget.value)}
-              />
-              <Button rank="main" onClick={enter} disabled={pending || good === 0}>
-                {good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}
-              </Button>
-              {aside > 0 && (
-                <a download="kept-aside.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(preview.aside)}`}>
-                  {aside === 1 ? 'The row' : `The ${aside} rows`} kept aside, with reasons
-                </a>
-              )}
-            </p>
-          </Section>
+  const foot = ({ text, preview, pending, enter }: TableShown<Preview>) => {
+    const good = preview.rows.filter((row) => row.reason === undefined).length;
+    const aside = preview.rows.length - good;
+    return (
+      <p className={styles.acts}>
+        <NativeSelect
+          aria-label="Into which source"
+          data={sources.map(({ id, title }) => ({ value: id, label: title }))}
+          value={sourceId}
+          onChange={(event) => setSourceId(event.currentTarget.value)}
+        />
+        <Button
+          rank="main"
+          onClick={() => enter(() => importTableAction({ text, uses: preview.uses, engineId, sourceId }))}
+          disabled={pending || good === 0}
+        >
+          {good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}
+        </Button>
+        {aside > 0 && (
+          <a download="kept-aside.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(preview.aside)}`}>
+            {aside === 1 ? 'The row' : `The ${aside} rows`} kept aside, with reasons
+          </a>
         )}
-      </HydrationGate>
-    </Screen>
+      </p>
+    );
+  };
+  return (
+    <TableImport<Preview>
+      title="A table of figures"
+      lead="Each row is shown as it will be read. Nothing is written until you agree."
+      look={(text) => previewTableAction({ text })}
+      doneAt={`/engines/${engineId}/book`}
+    >
+      {(shown) => (
+        <>
+          <ColumnMatch
+            preview={shown.preview}
+            onUses={(uses) => shown.lookAgain(() => previewTableAction({ text: shown.text, uses }))}
+          />
+          <Rows rows={shown.preview.rows} />
+          {foot(shown)}
+        </>
+      )}
+    </TableImport>
   );
 }

@@ -1,26 +1,17 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
 import type { Result } from '@/model/result';
 import { Button } from '@/interface/parts/button';
 import { Notice } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { openShopAction, resetDemonstrationAction } from './shop-actions';
 
 /** The way into the demonstration yard and back, and its reset. */
 export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) {
   const router = useRouter();
-  const [pending, startTransition] = useTransition();
-  const [refusal, setRefusal] = useState<string>();
-  const act = (work: () => Promise<Result<unknown>>) =>
-    startTransition(async () => {
-      const outcome = await send(work, undefined);
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      if (outcome.ok) {
-        router.push('/');
-      }
-    });
+  const { act, pending, problem } = useAct();
+  const go = (work: () => Promise<Result<unknown>>) => act(work, () => router.push('/'));
   return (
     <>
       <p className="soft">
@@ -31,20 +22,20 @@ export function DemonstrationControls({ inYard }: { readonly inYard: boolean }) 
       <p>
         {inYard ? (
           <>
-            <Button onClick={() => act(() => openShopAction({ name: 'own' }))} disabled={pending}>
+            <Button onClick={() => go(() => openShopAction({ name: 'own' }))} disabled={pending}>
               Go to my own shop
             </Button>{' '}
-            <Button rank="stop" onClick={() => act(() => resetDemonstrationAction())} disabled={pending}>
+            <Button rank="stop" onClick={() => go(() => resetDemonstrationAction())} disabled={pending}>
               Put the yard back as it was
             </Button>
           </>
         ) : (
-          <Button onClick={() => act(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>
+          <Button onClick={() => go(() => openShopAction({ name: 'demonstration' }))} disabled={pending}>
             Walk round the demonstration yard
           </Button>
         )}
       </p>
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      {problem && <Notice kind="stop">{problem.message}</Notice>}
     </>
   );
 }

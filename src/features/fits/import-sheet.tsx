@@ -1,21 +1,17 @@
 'use client';
 
 import { Checkbox } from '@mantine/core';
-import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { useLengths } from '@/interface/figures/preferences';
-import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { Section, Notice, Screen } from '@/interface/parts/screen';
 import table from '@/interface/parts/table.module.css';
-import { TableInput } from '@/interface/parts/table-input';
-import { send } from '@/interface/parts/use-action-form';
+import { TableImport, type TableShown } from '@/interface/parts/table-import';
 import { importReadingsAction, previewReadingsAction } from './import-actions';
 import type { ReadingRow } from './readings-csv';
 import styles from './places.module.css';
 
-function Rows({ rows }: { readonly rows: readonly ReadingRow[] }) {
+function RowTable({ rows }: { readonly rows: readonly ReadingRow[] }) {
   const { size } = useLengths();
   return (
     <div className={table.frame} tabIndex={0} role="group" aria-label="The rows">
@@ -54,61 +50,59 @@ function Rows({ rows }: { readonly rows: readonly ReadingRow[] }) {
   );
 }
 
-/** Readings from a table: each shown as it will be read, nothing written until agreed. */
-export function ReadingsImportSheet({ engineId }: { readonly engineId: string }) {
-  const router = useRouter();
-  const [text, setText] = useState('');
-  const [rows, setRows] = useState<readonly ReadingRow[]>();
+type Rows = readonly ReadingRow[];
+
+interface FootProps extends TableShown<Rows> {
+  readonly engineId: string;
+}
+
+/** What is doubtful goes in only where it is said to be so. */
+function Foot({ text, preview, pending, enter, engineId }: FootProps) {
   const [sure, setSure] = useState(false);
-  const [refusal, setRefusal] = useState<string>();
-  const [pending, startTransition] = useTransition();
-  const look = (read: string) =>
-    startTransition(async () => {
-      const outcome = await send(previewReadingsAction, { text: read, engineId });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      setRows(outcome.ok ? outcome.result : undefined);
-    });
-  const enter = () =>
-    startTransition(async () => {
-      const outcome = await send(importReadingsAction, { text, engineId, sure });
-      if (outcome.ok) return router.push(`/engines/${engineId}/fits`);
-      return setRefusal(outcome.error.message);
-    });
-  const readable = rows?.filter(({ reason }) => reason === undefined) ?? [];
+  const readable = preview.filter(({ reason }) => reason === undefined);
   const doubtful = readable.filter(({ doubt }) => doubt !== undefined).length;
   const good = sure ? readable.length : readable.length - doubtful;
-  const aside = (rows?.length ?? 0) - good;
+  const aside = preview.length - good;
   return (
-    <Screen
-      title="Readings in"
-      lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree."
-    >
-      <HydrationGate>
-        <TableInput text={text} onText={setText} onLook={look} pending={pending} />
-        {refusal && <Notice kind="stop">{refusal}</Notice>}
-        {rows && (
-          <Section title="As it will be read">
-            <Rows rows={rows} />
-            {doubtful > 0 && (
-              <Checkbox
-                label={
-                  doubtful === 1
-                    ? 'The doubtful reading is really so: enter it too'
-                    : `The ${doubtful} doubtful readings are really so: enter them too`
-                }
-                checked={sure}
-                onChange={(event) => setSure(event.currentTarget.checked)}
-              />
-            )}
-            <p className={form.acts}>
-              <Button rank="main" onClick={enter} disabled={pending || good === 0}>
-                {good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}
-              </Button>
-              {aside > 0 && <span>{aside === 1 ? 'One row is' : `${aside} rows are`} kept aside.</span>}
-            </p>
-          </Section>
-        )}
-      </HydrationGate>
-    </Screen>
+    <>
+      {doubtful > 0 && (
+        <Checkbox
+          label={
+            doubtful === 1
+              ? 'The doubtful reading is really so: enter it too'
+              : `The ${doubtful} doubtful readings are really so: enter them too`
+          }
+          checked={sure}
+          onChange={(event) => setSure(event.currentTarget.checked)}
+        />
+      )}
+      <p className={form.acts}>
+        <Button
+          rank="main"
+          onClick={() => enter(() => importReadingsAction({ text, engineId, sure }))}
+          disabled={pending || good === 0}
+        >
+          {good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}
+        </Button>
+        {aside > 0 && <span>{aside === 1 ? 'One row is' : `${aside} rows are`} kept aside.</span>}
+      </p>
+    </>
   );
 }
+
+/** Readings from a table: each shown as it will be read, nothing written until agreed. */
+export const ReadingsImportSheet = ({ engineId }: { readonly engineId: string }) => (
+  <TableImport<Rows>
+    title="Readings in"
+    lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree."
+    look={(text) => previewReadingsAction({ text, engineId })}
+    doneAt={`/engines/${engineId}/fits`}
+  >
+    {(shown) => (
+      <>
+        <RowTable rows={shown.preview} />
+        <Foot {...shown} engineId={engineId} />
+      </>
+    )}
+  </TableImport>
+);

@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import { kindWords, type RankedLeaf } from '@/model/book/source-precedence';
 import { sourceLine } from '@/model/joint/joint-ladder';
 import type { JointDetail } from '@/model/joint/joint-detail';
@@ -11,15 +11,16 @@ import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { chooseLeafAction } from './actions';
+import { notOnDisk } from './use-kept-joint';
 import styles from './sources-fold.module.css';
 
 interface Props {
   readonly joint: Joint;
   readonly ranked: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
-  readonly settled: () => Promise<unknown>;
+  readonly settled: () => Promise<number | undefined>;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
@@ -28,20 +29,21 @@ const givesTorque = ({ kind }: Leaf) => kind === 'torque' || kind === 'lever-pul
 /** Every leaf that speaks of this joint, which one governs this engine and why, and by how much the others differ. */
 export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: Props) {
   const { significant } = useFigures();
-  const [pending, startTransition] = useTransition();
+  const { act, pending, problem } = useAct();
   const [wanted, setWanted] = useState<RankedLeaf>();
   const [reason, setReason] = useState('');
-  const [refusal, setRefusal] = useState<string>();
   const governing = ranked.find((one) => one.governs);
   const used = ranked.find((one) => one.leaf.id === joint.leafId);
   const take = (leafId: string, why: string | null) =>
-    startTransition(async () => {
-      await settled();
-      const outcome = await send(chooseLeafAction, { jointId: joint.id, version: joint.version, leafId, reason: why });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      if (!outcome.ok) return;
-      setWanted(undefined);
-    });
+    act(
+      async () => {
+        const version = await settled();
+        return version === undefined
+          ? notOnDisk('chosen')
+          : chooseLeafAction({ jointId: joint.id, version, leafId, reason: why });
+      },
+      () => setWanted(undefined),
+    );
   const choose = (one: RankedLeaf) => (one.governs ? take(one.leaf.id, null) : setWanted(one));
   const others = ranked.length - 1;
   const line = used
@@ -98,7 +100,7 @@ export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: P
           <Button onClick={() => setWanted(undefined)}>Leave it</Button>
         </div>
       )}
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      {problem && <Notice kind="stop">{problem.message}</Notice>}
       {otherLeaves.length > 0 && (
         <NativeSelect
           label="Another leaf speaks of it too"

@@ -3,14 +3,15 @@
 import type { ChosenPurpose } from '@/model/joint/tightening';
 import { Textarea } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useState } from 'react';
 import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import { Button } from '@/interface/parts/button';
 import { Notice } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { startTighteningAction } from './actions';
 import type { Resume } from './queries';
+import { notOnDisk } from './use-kept-joint';
 import styles from './joint-sheet.module.css';
 
 interface Props {
@@ -27,19 +28,20 @@ interface Props {
 /** The way to the face. Where something stands against the figure, a written reason goes first. */
 export function StartControls({ joint, resume, tight, stops, against, ready, settled }: Props) {
   const router = useRouter();
-  const [starting, startTransition] = useTransition();
-  const [refusal, setRefusal] = useState<string>();
+  const { act, pending, problem } = useAct();
   const [asking, setAsking] = useState<ChosenPurpose>();
   const [reason, setReason] = useState('');
   const start = (purpose: ChosenPurpose) =>
-    startTransition(async () => {
-      const version = await settled();
-      if (version === undefined) return setRefusal('What stands on this sheet is not on disk: nothing was begun.');
-      const outcome = await send(startTighteningAction, { jointId: joint.id, version, purpose, reason });
-      if (outcome.ok) return router.push(outcome.result.href);
-      if (outcome.error.code === 'needs-reason') setAsking(purpose);
-      return setRefusal(outcome.error.message);
-    });
+    act(
+      async () => {
+        const version = await settled();
+        return version === undefined
+          ? notOnDisk('begun')
+          : startTighteningAction({ jointId: joint.id, version, purpose, reason });
+      },
+      ({ href }) => router.push(href),
+      ({ code }) => code === 'needs-reason' && setAsking(purpose),
+    );
   const begin = (purpose: ChosenPurpose) => {
     const standing = purpose === 'final' ? [...stops, ...against] : stops;
     // What is out of limits is refused whatever is written, so nothing is asked for.
@@ -56,11 +58,11 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
             Go on at the face
           </Button>
         )}
-        <Button rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={starting || !ready}>
+        <Button rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={pending || !ready}>
           {resume || tight ? again : 'To the face'}
         </Button>
         {!resume && (
-          <Button onClick={() => begin('trial')} disabled={starting || !ready}>
+          <Button onClick={() => begin('trial')} disabled={pending || !ready}>
             A trial
           </Button>
         )}
@@ -75,12 +77,12 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
           />
-          <Button rank="stop" onClick={() => start(asking)} disabled={starting || reason.trim() === ''}>
+          <Button rank="stop" onClick={() => start(asking)} disabled={pending || reason.trim() === ''}>
             To the face, with this reason
           </Button>
         </div>
       )}
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      {problem && <Notice kind="stop">{problem.message}</Notice>}
     </div>
   );
 }

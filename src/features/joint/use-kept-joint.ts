@@ -3,6 +3,7 @@
 import { useCallback, useRef, useState } from 'react';
 import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
+import { fail } from '@/model/result';
 import { send } from '@/interface/parts/use-action-form';
 import { alterJointAction } from './actions';
 import type { JointChange } from './schema';
@@ -29,6 +30,10 @@ export interface KeptJoint {
   /** Waits for what is under way: the version on disk, or undefined where what stands here is not what is there. */
   readonly settled: () => Promise<number | undefined>;
 }
+
+/** What is answered where the sheet shows what could not be written: nothing follows from that. */
+export const notOnDisk = (done: string) =>
+  fail({ code: 'not-settled', message: `What stands on this sheet is not on disk: nothing was ${done}.` });
 
 const altered = (joint: Joint, { change, detail }: Change): Joint => ({
   ...joint,

@@ -2,11 +2,11 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState, useTransition } from 'react';
+import { useRef } from 'react';
 import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
-import { send } from '@/interface/parts/use-action-form';
+import { useAct } from '@/interface/parts/use-act';
 import { readBackAction } from './actions';
 import styles from './record-sheet.module.css';
 
@@ -21,16 +21,17 @@ interface Props {
 function ReadBack() {
   const router = useRouter();
   const file = useRef<HTMLInputElement>(null);
-  const [pending, startTransition] = useTransition();
-  const [refusal, setRefusal] = useState<string>();
-  const read = (chosen: File | undefined) =>
-    startTransition(async () => {
-      if (!chosen) return;
-      const outcome = await send(readBackAction, { text: await chosen.text() });
-      setRefusal(outcome.ok ? undefined : outcome.error.message);
-      if (file.current) file.current.value = '';
-      if (outcome.ok) router.push(outcome.result.href);
-    });
+  const { act, pending, problem } = useAct();
+  const read = (chosen: File) =>
+    act(
+      async () => {
+        const text = await chosen.text();
+        // The same file chosen again is a change again.
+        if (file.current) file.current.value = '';
+        return readBackAction({ text });
+      },
+      ({ href }) => router.push(href),
+    );
   return (
     <>
       <p className="soft">
@@ -45,12 +46,12 @@ function ReadBack() {
         id="build-file"
         tabIndex={-1}
         aria-label="Build file"
-        onChange={(event) => read(event.currentTarget.files?.[0])}
+        onChange={(event) => [...(event.currentTarget.files ?? [])].slice(0, 1).forEach(read)}
       />
       <Button onClick={() => file.current?.click()} disabled={pending}>
         Read a build file in
       </Button>
-      {refusal && <Notice kind="stop">{refusal}</Notice>}
+      {problem && <Notice kind="stop">{problem.message}</Notice>}
     </>
   );
 }
@@ -66,7 +67,7 @@ export const RecordSheet = ({ engineId, joints, fits }: Props) => (
       </a>
     }
   >
-    <ul className={styles.joints}>
+    <ul>
       {joints.map((joint) => (
         <li key={joint.id} className={styles.joint}>
           <Link href={`/engines/${engineId}/record/${joint.id}`} className={styles.name}>

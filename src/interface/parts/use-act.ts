@@ -6,7 +6,11 @@ import { send } from './use-action-form';
 
 export interface Act {
   /** Does it; while it is under way `pending` is true, and a refusal stays until the next act. */
-  readonly act: <T>(work: () => Promise<Result<T>>, onDone?: (result: T) => void) => void;
+  readonly act: <T>(
+    work: () => Promise<Result<T>>,
+    onDone?: (result: T) => void,
+    onRefused?: (problem: Problem) => void,
+  ) => void;
   readonly pending: boolean;
   readonly problem?: Problem;
 }
@@ -16,11 +20,12 @@ export function useAct(): Act {
   const [pending, startTransition] = useTransition();
   const [problem, setProblem] = useState<Problem>();
   const act = useCallback<Act['act']>(
-    (work, onDone) =>
+    (work, onDone, onRefused) =>
       startTransition(async () => {
         const outcome = await send(work, undefined);
         setProblem(outcome.ok ? undefined : outcome.error);
         if (outcome.ok) onDone?.(outcome.result);
+        else onRefused?.(outcome.error);
       }),
     [],
   );

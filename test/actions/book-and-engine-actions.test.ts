@@ -9,7 +9,7 @@ import { buildFileOf } from '@/features/record/build-file';
 import { currentShopName, shopNamed } from '@/server/current-shop';
 import { YARD_NOW } from '../db/temporary-shop';
 import { drawn } from '../stubs/next-cache';
-import { accepted, everything, ownShop, refused, rowsIn, there } from './own-shop';
+import { accepted, everything, ownShop, refused, refusedWhole, rowsIn, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
@@ -52,9 +52,7 @@ describe('an engine', () => {
     [{ preferredUnit: 'stone' }, 'preferredUnit'],
     [{ name: 'x'.repeat(81) }, 'name'],
   ])('%j is refused at its field', async (part, field) => {
-    const before = everything(shop);
-    expect((await refused(addEngineAction({ ...ENGINE, ...part }))).field).toBe(field);
-    expect(everything(shop)).toBe(before);
+    expect((await refusedWhole(shop, () => addEngineAction({ ...ENGINE, ...part }))).field).toBe(field);
   });
   test('one that is gone is said', async () =>
     expect((await refused(alterEngineAction({ ...ENGINE, id: 'none', version: 1 }))).code).toBe('not-found'));
@@ -137,9 +135,7 @@ describe('a leaf', () => {
     [{ kind: 'guess' }, 'kind'],
     [{ kind: 'turn' }, 'kind'],
   ])('%j is refused at its field', async (part, field) => {
-    const before = everything(shop);
-    expect((await refused(addLeafAction(leaf(part)))).field).toBe(field);
-    expect(everything(shop)).toBe(before);
+    expect((await refusedWhole(shop, () => addLeafAction(leaf(part)))).field).toBe(field);
   });
 });
 
@@ -174,15 +170,13 @@ describe('a build file', () => {
     expect(shop.engines.find(there(href.split('/')[2]))?.name).toMatch(/\(copy\)$/);
   });
   test('refused, it leaves nothing', async () => {
-    const before = everything(shop);
     for (const text of [
       '{',
       '[]',
       file().replace('"format":', '"form":'),
       file().replace('"jointId":"demo-n-joint-mains"', '"jointId":"none"'),
     ])
-      expect((await refused(readBackAction({ text }))).message).toMatch(/[.]$/);
-    expect(everything(shop)).toBe(before);
+      expect((await refusedWhole(shop, () => readBackAction({ text }))).message).toMatch(/[.]$/);
   });
 });
 

@@ -12,7 +12,7 @@ import {
 import { importReadingsAction, previewReadingsAction } from '@/features/fits/import-actions';
 import { recordLine } from '@/features/fits/record-line';
 import { nowMs } from '@/server/clock';
-import { accepted, everything, ownShop, refused, rowsIn, there } from './own-shop';
+import { accepted, everything, ownShop, refused, refusedWhole, rowsIn, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
@@ -49,9 +49,7 @@ describe('fits from the list', () => {
     [{ kinds: ['ring-gap'], valves: '1e1' }, 'valves'],
     [{ kinds: ['ring-gap'], engineId: 'none' }, 'engineId'],
   ])('%j is refused at %s, and nothing is made', async (change, field) => {
-    const before = everything(shop);
-    expect(await refused(addListedFitsAction({ ...MAKE, ...change }))).toMatchObject({ field });
-    expect(everything(shop)).toBe(before);
+    expect(await refusedWhole(shop, () => addListedFitsAction({ ...MAKE, ...change }))).toMatchObject({ field });
   });
 });
 
@@ -85,9 +83,7 @@ describe('a fit of one’s own', () => {
     [{ angles: 13 }, 'angles'],
     [{ engineId: 'none' }, 'engineId'],
   ])('%j is refused at %s', async (change, field) => {
-    const before = everything(shop);
-    expect(await refused(addOwnFitAction({ ...OWN, ...change }))).toMatchObject({ field });
-    expect(everything(shop)).toBe(before);
+    expect(await refusedWhole(shop, () => addOwnFitAction({ ...OWN, ...change }))).toMatchObject({ field });
   });
 });
 
@@ -177,9 +173,7 @@ describe('what is wanted of a fit', () => {
     [{ jointId: 'demo-n-joint-mains' }, 'jointId'],
     [{ holds: ['demo-n-joint-mains'] }, 'jointId'],
   ])('%j is refused at %s, and the fit stays as it was', async (change, field) => {
-    const before = everything(shop);
-    expect(await refused(alterFitAction(fields(change) as never))).toMatchObject({ field });
-    expect(everything(shop)).toBe(before);
+    expect(await refusedWhole(shop, () => alterFitAction(fields(change) as never))).toMatchObject({ field });
   });
   test('a corrected leaf is taken only where there is one', async () => {
     expect(await refused(takeCorrectedAction({ fitId: MAINS, version: 1 }))).toMatchObject({ field: 'leafId' });
@@ -235,9 +229,9 @@ describe('a drawer of shims', () => {
     [{ place: 0, choice_mm: [0.77] }, 'choice_mm'],
   ])('%j is refused, and no shim has moved', async (change, field) => {
     await accepted(drawer());
-    const before = everything(shop);
-    expect(await refused(fitShimAction({ fitId: CAM, version: cam().version, ...change }))).toMatchObject({ field });
-    expect(everything(shop)).toBe(before);
+    expect(
+      await refusedWhole(shop, () => fitShimAction({ fitId: CAM, version: cam().version, ...change })),
+    ).toMatchObject({ field });
   });
   test('without a drawer there is nothing to draw on', async () => {
     const float = there(shop.fits.find('demo-f-fit-float'));
@@ -245,9 +239,9 @@ describe('a drawer of shims', () => {
     expect(await refused(act)).toMatchObject({ field: 'family' });
   });
   test.each([['3 in'], ['0'], ['21 mm'], ['4']])('a shim of %s is not put into the drawer', async (typed) => {
-    const before = everything(shop);
-    expect(await refused(putShimAction({ family: 'New drawer', typed, count: 1 }))).toMatchObject({ field: 'typed' });
-    expect(everything(shop)).toBe(before);
+    expect(await refusedWhole(shop, () => putShimAction({ family: 'New drawer', typed, count: 1 }))).toMatchObject({
+      field: 'typed',
+    });
   });
 });
 

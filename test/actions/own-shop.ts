@@ -53,3 +53,11 @@ export function everything(shop: Shop): string {
     .all();
   return JSON.stringify(tables.map(({ name }) => [name, shop.db.prepare(`SELECT * FROM ${name}`).all()]));
 }
+
+/** Why an act refuses, with nothing written of it. @throws where it did not refuse, or something was written */
+export async function refusedWhole(shop: Shop, act: () => Promise<Result<unknown>>): Promise<Problem> {
+  const before = everything(shop);
+  const problem = await refused(act());
+  if (everything(shop) !== before) throw new Error('it was refused, and yet something was written');
+  return problem;
+}

@@ -17,20 +17,12 @@ import {
   trialReachAction,
 } from '@/features/trial/actions';
 import { BUILT_IN } from '@/model/shelf/shelves';
-import { accepted, everything, ownShop, refused, there } from './own-shop';
+import { accepted, everything, ownShop, refused, refusedWhole, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
   shop = ownShop();
 });
-
-/** What an act refuses, and that nothing was written of it. */
-async function refusedWhole(act: () => Promise<Parameters<typeof refused>[0] extends Promise<infer R> ? R : never>) {
-  const before = everything(shop);
-  const problem = await refused(act());
-  expect(everything(shop)).toBe(before);
-  return problem;
-}
 
 describe('a wrench', () => {
   const WRENCH = {
@@ -78,7 +70,7 @@ describe('a wrench', () => {
     [{ checkedAt: 'March' }, 'checkedAt'],
     [{ id: 'none' }, 'id'],
   ])('%j is refused at %s', async (change, field) => {
-    expect(await refusedWhole(() => keepWrenchAction({ ...WRENCH, ...change }))).toMatchObject({ field });
+    expect(await refusedWhole(shop, () => keepWrenchAction({ ...WRENCH, ...change }))).toMatchObject({ field });
   });
   test('pairs of set and delivered are read as they are written by hand', () => {
     expect(pointsOf('')).toEqual([]);
@@ -114,7 +106,7 @@ describe('a row of a shelf', () => {
     [{ ...FILM, head: { low: 0, middle: 0.12, high: 0.15 } }],
     [{ ...FILM, head: { low: 0.1, middle: 0.12, high: 1.5 } }],
   ])('%j is refused', async (row) => {
-    expect((await refusedWhole(() => keep(row))).code).toBe('bad-field');
+    expect((await refusedWhole(shop, () => keep(row))).code).toBe('bad-field');
   });
   test.each([
     ['grade', { tensile_MPa: 800, yield_MPa: 900, proof_MPa: 600 }, 'The yield cannot be above'],
@@ -123,13 +115,15 @@ describe('a row of a shelf', () => {
     ['thread', { major_mm: 10, pitch_mm: 1, angle_deg: 50 }, 'The angle must be'],
   ])('a %s of %j is refused', async (kind, figures, words) => {
     const row = { id: '', name: 'Own', provenance: 'own', source: 'a table', ...figures };
-    expect((await refusedWhole(() => keep(row, 0, kind))).message).toContain(words);
+    expect((await refusedWhole(shop, () => keep(row, 0, kind))).message).toContain(words);
   });
   test('one that a joint draws on stays; one that stands over a built-in row may go', async () => {
     await accepted(keep({ ...FILM, id: 'own-grease' }));
     const joint = there(shop.joints.find('demo-f-joint-head'));
     shop.joints.alter({ ...joint, todayFilm: 'own-grease' });
-    const refusal = await refusedWhole(() => removeShelfRowAction({ kind: 'film', id: 'own-grease', version: 1 }));
+    const refusal = await refusedWhole(shop, () =>
+      removeShelfRowAction({ kind: 'film', id: 'own-grease', version: 1 }),
+    );
     expect(refusal).toMatchObject({ code: 'in-use' });
     expect(refusal.message).toContain(joint.name);
     const over = there(BUILT_IN.film.find(({ id }) => id === 'moly-paste'));
@@ -138,10 +132,12 @@ describe('a row of a shelf', () => {
     await accepted(removeShelfRowAction({ kind: 'film', id: over.id, version: 1 }));
   });
   test('one that is not there, and a shelf that is not, are said', async () => {
-    expect(await refusedWhole(() => removeShelfRowAction({ kind: 'film', id: 'none', version: 1 }))).toMatchObject({
+    expect(
+      await refusedWhole(shop, () => removeShelfRowAction({ kind: 'film', id: 'none', version: 1 })),
+    ).toMatchObject({
       code: 'not-found',
     });
-    expect(await refusedWhole(() => keep(FILM, 0, 'paint'))).toMatchObject({ field: 'kind' });
+    expect(await refusedWhole(shop, () => keep(FILM, 0, 'paint'))).toMatchObject({ field: 'kind' });
   });
 });
 
@@ -165,7 +161,7 @@ describe('house practice', () => {
     [{ engineId: 'none', change: { range: 'low' } }, 'engineId'],
   ])('%j is refused at %s', async (change, field) => {
     const sent = { engineId: null, version: 0, ...change };
-    expect(await refusedWhole(() => keepPracticeAction(sent as never))).toMatchObject({ field });
+    expect(await refusedWhole(shop, () => keepPracticeAction(sent as never))).toMatchObject({ field });
   });
 });
 
@@ -203,7 +199,7 @@ describe('a trial of films', () => {
     [{ E_GPa: 300 }, 'E_GPa'],
     [{ E_GPa: '0xff' }, 'E_GPa'],
   ])('%j is refused at %s', async (change, field) => {
-    expect(await refusedWhole(() => addTrialAction({ ...TRIAL, ...change }))).toMatchObject({ field });
+    expect(await refusedWhole(shop, () => addTrialAction({ ...TRIAL, ...change }))).toMatchObject({ field });
   });
   test('a pull is kept as typed; struck, it is gone, once', async () => {
     const trialId = await begun();
@@ -212,12 +208,12 @@ describe('a trial of films', () => {
     const [kept, other] = shop.trials.pulls(trialId);
     expect(kept).toMatchObject({ bolt: '1', torque_Nm: 50, stretch_mm: 0.12, typed: '0.12 mm' });
     const strike = { trialId, pullId: there(kept).id };
-    expect((await refusedWhole(() => strikeTrialPullAction({ trialId, pullId: 'none' }))).code).toBe(
+    expect((await refusedWhole(shop, () => strikeTrialPullAction({ trialId, pullId: 'none' }))).code).toBe(
       'nothing-to-strike',
     );
     await accepted(strikeTrialPullAction(strike));
     expect(shop.trials.pulls(trialId)).toEqual([other]);
-    expect((await refusedWhole(() => strikeTrialPullAction(strike))).code).toBe('nothing-to-strike');
+    expect((await refusedWhole(shop, () => strikeTrialPullAction(strike))).code).toBe('nothing-to-strike');
   });
   test.each([
     [{ stretch: '3.01 mm' }, 'stretch'],
@@ -227,13 +223,13 @@ describe('a trial of films', () => {
     [{ trialId: 'none' }, 'trialId'],
   ])('a pull of %j is refused at %s', async (change, field) => {
     const trialId = await begun();
-    expect(await refusedWhole(() => pull(trialId, change))).toMatchObject({ field });
+    expect(await refusedWhole(shop, () => pull(trialId, change))).toMatchObject({ field });
   });
   test('a film goes to the shelf once two bolts have tried it; the built-in row stays beneath', async () => {
     const trialId = await begun();
     await accepted(pull(trialId));
     const shelve = () => shelveFilmAction({ trialId, film: 'engine-oil' });
-    expect(await refusedWhole(shelve)).toMatchObject({ field: 'film' });
+    expect(await refusedWhole(shop, shelve)).toMatchObject({ field: 'film' });
     await accepted(pull(trialId, { bolt: '2', stretch: '0.13 mm' }));
     await accepted(shelve());
     expect(shop.shelf.find('film', 'engine-oil')).toMatchObject({ version: 1, row: { provenance: 'own' } });
@@ -292,7 +288,7 @@ describe('bolts by stretch', () => {
     [{ E_GPa: 20 }, 'E_GPa'],
     [{ waistDiameter: '' }, 'waistDiameter'],
   ])('a set of %j is refused at %s', async (change, field) => {
-    expect(await refusedWhole(() => addBoltSetAction({ ...SET, ...change }))).toMatchObject({ field });
+    expect(await refusedWhole(shop, () => addBoltSetAction({ ...SET, ...change }))).toMatchObject({ field });
   });
 
   const read = (change: object = {}) =>
@@ -323,7 +319,7 @@ describe('bolts by stretch', () => {
     [{ typed: '56.8 mm' }, 'typed'],
     [{ kind: 'tight', typed: '58.14', torque: 'much' }, 'torque'],
   ])('a reading of %j is refused at %s', async (change, field) => {
-    expect(await refusedWhole(() => read(change))).toMatchObject({ field });
+    expect(await refusedWhole(shop, () => read(change))).toMatchObject({ field });
   });
   test('each bolt is held against its own free length, the last of the set as well', async () => {
     await accepted(addBoltSetAction({ ...SET, minStretch: '0.12 mm', maxStretch: '0.12 mm', waist: '' }));
@@ -331,17 +327,17 @@ describe('bolts by stretch', () => {
     expect(there(ofJoint().at(-1)).segments).toHaveLength(4);
     await accepted(read({ setId, bolt: 1, typed: '58' }));
     await accepted(read({ setId, bolt: 2, typed: '90' }));
-    expect(await refusedWhole(() => read({ setId, bolt: 1, kind: 'tight', typed: '90.1' }))).toMatchObject({
+    expect(await refusedWhole(shop, () => read({ setId, bolt: 1, kind: 'tight', typed: '90.1' }))).toMatchObject({
       field: 'typed',
     });
     await accepted(read({ setId, bolt: 2, kind: 'tight', typed: '90.1' }));
-    expect(await refusedWhole(() => read({ setId, bolt: 3, typed: '58' }))).toMatchObject({ field: 'bolt' });
+    expect(await refusedWhole(shop, () => read({ setId, bolt: 3, typed: '58' }))).toMatchObject({ field: 'bolt' });
   });
   test('the free length is read first', async () => {
     await accepted(addBoltSetAction(SET));
     const setId = there(ofJoint().at(-1)).id;
-    expect(await refusedWhole(() => read({ setId, kind: 'tight' }))).toMatchObject({ field: 'typed' });
-    expect(await refusedWhole(() => read({ setId, kind: 'released' }))).toMatchObject({ field: 'typed' });
+    expect(await refusedWhole(shop, () => read({ setId, kind: 'tight' }))).toMatchObject({ field: 'typed' });
+    expect(await refusedWhole(shop, () => read({ setId, kind: 'released' }))).toMatchObject({ field: 'typed' });
   });
 });
 
@@ -377,10 +373,10 @@ describe('a measure of the whole engine', () => {
       'Bearing 2 has shells that do not match',
     ],
   ])('%s of %j is refused: %s', async (kind, body, words) => {
-    expect((await refusedWhole(() => keep(kind, body))).message).toContain(words);
+    expect((await refusedWhole(shop, () => keep(kind, body))).message).toContain(words);
   });
   test('an engine that is gone, and a kind that is none, are said', async () => {
-    expect(await refusedWhole(() => keep('volumes', volumes, 'none'))).toMatchObject({ field: 'engineId' });
-    expect(await refusedWhole(() => keep('horoscope', volumes))).toMatchObject({ field: 'kind' });
+    expect(await refusedWhole(shop, () => keep('volumes', volumes, 'none'))).toMatchObject({ field: 'engineId' });
+    expect(await refusedWhole(shop, () => keep('horoscope', volumes))).toMatchObject({ field: 'kind' });
   });
 });

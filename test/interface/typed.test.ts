@@ -1,17 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print/typed';
-import type { DomainError } from '@/core/units';
-import { codeOf } from '../core/code-of';
-
-const fieldOf = (work: () => unknown): string | undefined => {
-  try {
-    work();
-    return 'nothing was refused';
-  } catch (error) {
-    return (error as DomainError).field;
-  }
-};
+import { codeOf, fieldOf } from '../core/code-of';
 
 describe('a length as typed', () => {
   test.each([

@@ -53,7 +53,7 @@ export const TightenSheet = ({
         There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from a leaf of the book.</Link>
       </Notice>
     )}
-    <ul className={styles.lines}>
+    <ul>
       {lines.map((line) => (
         <li key={line.jointId} className={styles.line}>
           <div className={styles.drawing}>

@@ -105,7 +105,7 @@ export function BookSheet({ engineId, engineName, sources }: Props) {
             .{' '}
             <button
               type="button"
-              className={styles.link}
+              className={`text-button ${styles.link}`}
               onClick={() => setChanging(changing === one.id ? undefined : one.id)}
               aria-expanded={changing === one.id}
             >

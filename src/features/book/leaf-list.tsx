@@ -44,7 +44,7 @@ export function LeafList({ engineId, leaves, onCorrect }: Props) {
   const figureOf = useFigureOf();
   if (leaves.length === 0) return <p className="soft">No leaf from it yet.</p>;
   return (
-    <ul className={styles.leaves}>
+    <ul>
       {leaves.map((leaf) => (
         <li key={leaf.id} className={styles.leaf}>
           <span className={styles.page}>p. {leaf.page}</span>
@@ -64,7 +64,7 @@ export function LeafList({ engineId, leaves, onCorrect }: Props) {
             )}
             <button
               type="button"
-              className={styles.act}
+              className={`text-button ${styles.act}`}
               onClick={() => onCorrect(leaf)}
               aria-label={`Correct ${leaf.subject}`}
             >

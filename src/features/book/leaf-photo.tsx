@@ -45,7 +45,7 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
       ))}
       <button
         type="button"
-        className={styles.act}
+        className={`text-button ${styles.act}`}
         onClick={() => input.current?.click()}
         aria-label={`Photograph of the page of ${subject}`}
       >

@@ -8,7 +8,7 @@ export type Stand = Pick<EngineTag, 'id' | 'name' | 'href' | 'state' | 'waitsFor
 
 /** Drawn on the client's side, so that five hundred stands come over as data and not as five hundred elements. */
 export const StandList = ({ stands }: { readonly stands: readonly Stand[] }) => (
-  <ul className={styles.stands}>
+  <ul>
     {stands.map(({ id, name, href, state, waitsFor }) => (
       <li key={id}>
         <Link href={href} className={styles.stand}>

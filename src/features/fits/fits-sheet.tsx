@@ -128,7 +128,7 @@ export function FitsSheet({ engine, fits, joints, children }: FitsPage & { reado
         </Notice>
       )}
       {fits.length > 0 && (
-        <ul className={styles.lines}>
+        <ul>
           {fits.map((standing) => (
             <FitLine key={standing.fit.id} standing={standing} engineId={engine.id} joints={joints} />
           ))}

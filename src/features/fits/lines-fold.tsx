@@ -43,7 +43,7 @@ export function LinesFold({
                   <td className="soft">{fullTime(line.at)}</td>
                   <td>
                     {!struck.has(line.id) && (
-                      <button type="button" className={styles.decide} onClick={() => strike(line)}>
+                      <button type="button" className={`text-button ${styles.decide}`} onClick={() => strike(line)}>
                         Strike<span className="only-spoken"> {lineWords(line, fit, told(line))}</span>
                       </button>
                     )}

@@ -103,7 +103,7 @@ export function PlaceList({ standing, add }: Props) {
               {(place.result.read > 0 || standing.kind.shape === 'float') && (
                 <button
                   type="button"
-                  className={styles.decide}
+                  className={`text-button ${styles.decide}`}
                   aria-expanded={isOpen}
                   onClick={() => setDeciding(isOpen ? undefined : place.place)}
                 >

@@ -166,7 +166,7 @@ export function LadderView(props: Props) {
               {OVERRULED.includes(rung.id) && (
                 <button
                   type="button"
-                  className={styles.act}
+                  className={`text-button ${styles.act}`}
                   aria-expanded={aside === rung.id}
                   onClick={() =>
                     rung.override ? override(rung.id, undefined) : setAside(aside === rung.id ? undefined : rung.id)

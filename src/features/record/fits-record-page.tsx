@@ -85,7 +85,7 @@ function FitRecord({ state, lines }: FitsRecord['fits'][number]) {
         </table>
       </div>
       {decided.length > 0 && (
-        <ul className={styles.decided}>
+        <ul className={`points ${styles.decided}`}>
           {decided.map((line) => (
             <li key={line.id}>
               {fullDate(line.at)}, {line.place === null ? 'everywhere' : fit.places[line.place]}:{' '}
@@ -125,7 +125,7 @@ export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
       ))}
       {measures.length > 0 && (
         <Section title="Of the whole engine">
-          <dl className={styles.sheets}>
+          <dl className={`label-value ${styles.sheets}`}>
             {measures.map((measure) => (
               <div key={measure.id}>
                 <dt>{MEASURE_NAMES[measure.kind]}</dt>

@@ -63,7 +63,7 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
   return (
     <div>
       <p>What stood against it:</p>
-      <ul>
+      <ul className="points">
         {plan.guards.map((guard) => (
           <li key={guard.code}>
             {guard.severity === 'stop' ? '▲' : '△'} {guard.message}
@@ -166,7 +166,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
           {engine.blockMetal}.
         </p>
       </header>
-      <dl className={styles.facts}>
+      <dl className={`label-value ${styles.facts}`}>
         <div>
           <dt>Printed</dt>
           <dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd>
@@ -225,7 +225,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
       {heat.cycles.length > 0 && (
         <section className={styles.round}>
           <h2>Heat</h2>
-          <ul>
+          <ul className="points">
             {heat.cycles.map((cycle) => (
               <li key={cycle.id}>
                 Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highest_C)} °C, air{' '}

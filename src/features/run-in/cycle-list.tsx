@@ -28,7 +28,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
   return (
     <>
       {refusal && <p role="alert">{refusal}</p>}
-      <ul className={styles.cycles}>
+      <ul>
         {cycles.map((cycle) => (
           <li key={cycle.id}>
             <p className={styles.line}>
@@ -36,7 +36,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
                 Ran {nearTime(cycle.ranFrom, now)} to {nearTime(cycle.ranTo, now)}, highest {plain(cycle.highest_C)} °C,
                 air {plain(cycle.ambient_C)} °C
               </span>
-              <button type="button" className={styles.strike} onClick={() => strike(cycle.id)}>
+              <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(cycle.id)}>
                 Strike this run
               </button>
             </p>
@@ -46,7 +46,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
                   <span className="figure">
                     {nearTime(reading.at, now)} head {plain(reading.head_C)} °C, air {plain(reading.ambient_C)} °C
                   </span>
-                  <button type="button" className={styles.strike} onClick={() => strike(reading.id)}>
+                  <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(reading.id)}>
                     Strike
                   </button>
                 </li>

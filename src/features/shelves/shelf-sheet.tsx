@@ -146,11 +146,19 @@ export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly 
                   <td className={row.provenance === 'own' ? styles.own : undefined}>{STANDING[row.provenance]}</td>
                   <td>
                     <span className={styles.links}>
-                      <button type="button" className={styles.link} onClick={() => setChanging(row.id)}>
+                      <button
+                        type="button"
+                        className={`text-button ${styles.link}`}
+                        onClick={() => setChanging(row.id)}
+                      >
                         Change<span className="only-spoken"> {row.name}</span>
                       </button>
                       {row.provenance === 'own' && (
-                        <button type="button" className={styles.link} onClick={() => remove(row.id, version)}>
+                        <button
+                          type="button"
+                          className={`text-button ${styles.link}`}
+                          onClick={() => remove(row.id, version)}
+                        >
                           {shipped ? 'As shipped' : 'Take off'}
                           <span className="only-spoken"> {row.name}</span>
                         </button>

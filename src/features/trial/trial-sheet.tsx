@@ -193,7 +193,7 @@ function FilmResult({ tried, moves, onAsk, onAct }: FilmResultProps) {
           </div>
         </dl>
       )}
-      <ol className={styles.pulls}>
+      <ol className={`counted ${styles.pulls}`}>
         {pulls.map((pull) => (
           <li key={pull.id}>
             Bolt {pull.bolt}, use {pull.use}:{' '}
@@ -202,7 +202,7 @@ function FilmResult({ tried, moves, onAsk, onAct }: FilmResultProps) {
             </span>{' '}
             <button
               type="button"
-              className={styles.link}
+              className={`text-button ${styles.link}`}
               onClick={() => onAct(() => strikeTrialPullAction({ trialId, pullId: pull.id }))}
             >
               Strike

@@ -40,7 +40,7 @@ export function LengthReadingView({ read }: { readonly read: ReadLength }) {
         </div>
       </dl>
       {notes.length > 0 && (
-        <ul className={styles.notes}>
+        <ul className={`points ${styles.notes}`}>
           {notes.map((note) => (
             <li key={note.code}>{note.message}</li>
           ))}

@@ -98,7 +98,7 @@ export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }:
         </p>
       )}
       {print.notes.length > 0 && (
-        <ul className={styles.notes}>
+        <ul className={`points ${styles.notes}`}>
           {print.notes.map((note) => (
             <li key={note.code}>{note.message}</li>
           ))}

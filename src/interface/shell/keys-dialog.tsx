@@ -21,7 +21,7 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
       {KEY_LIST.map((group) => (
         <section key={group.where} className={styles.group}>
           <h3>{group.where}</h3>
-          <dl className={styles.list}>
+          <dl className={`label-value ${styles.list}`}>
             {group.keys.map(([key, does]) => (
               <div key={key} className={styles.row}>
                 <dt className={styles.key}>{key}</dt>

@@ -91,6 +91,36 @@ test('two tabs on one sheet: what another wrote is shown beside what is written 
   expect(onDisk()).toEqual(['engine-oil', 'top']);
 });
 
+test('a change that did not get through goes with the next one, and nothing is begun before', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  await expect(page.getByLabel('Film today')).toBeEnabled();
+  const onDisk = () => {
+    const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
+    const { todayFilm, rangeSchool } = shop.joints.find('demo-f-joint-head') ?? {};
+    const rounds = shop.tightenings.ofJoint('demo-f-joint-head').length;
+    shop.close();
+    return [todayFilm, rangeSchool, rounds];
+  };
+  const [film, , rounds] = onDisk();
+  await page.route('**/joints/demo-f-joint-head', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.getByLabel('Film today').selectOption('engine-oil');
+  await expect(page.getByText('did not answer')).toBeVisible();
+  await page.unroute('**/joints/demo-f-joint-head');
+  await page.getByRole('button', { name: 'A trial' }).click();
+  await expect(page.getByText('is not on disk: nothing was begun')).toBeVisible();
+  expect(onDisk()).toEqual([film, 'middle', rounds]);
+  await page.getByLabel('A range becomes').selectOption('top');
+  await expect.poll(onDisk).toEqual(['engine-oil', 'top', rounds]);
+  await page.getByRole('button', { name: 'A trial' }).click();
+  await page.waitForURL('**/face/**');
+});
+
 test('a held key or a bouncing pedal counts once', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + FACE);

@@ -4,7 +4,7 @@ import { useCallback, useRef, useState } from 'react';
 import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { fail } from '@/model/result';
-import { send } from '@/interface/parts/use-action-form';
+import { UNREACHED, send } from '@/interface/parts/use-action-form';
 import { alterJointAction } from './actions';
 import type { JointChange } from './schema';
 
@@ -46,6 +46,11 @@ const both = (a: Change, b: Change): Change => ({
   change: { ...a.change, ...b.change },
   detail: { ...a.detail, ...b.detail },
 });
+/** What is left of a change once the fields of another are through. */
+const without = (a: Change, b: Change): Change => ({
+  change: Object.fromEntries(Object.entries(a.change).filter(([field]) => !(field in b.change))),
+  detail: Object.fromEntries(Object.entries(a.detail).filter(([field]) => !(field in b.detail))),
+});
 const isNothing = ({ change, detail }: Change) => Object.keys(change).length + Object.keys(detail).length === 0;
 
 /**
@@ -60,22 +65,32 @@ export function useKeptJoint(initial: Joint): KeptJoint {
   /** The joint as it is on disk, as far as is known here; and what is not there yet. */
   const onDisk = useRef(initial);
   const waiting = useRef<Change>(NO_CHANGE);
-  const isKept = useRef(true);
+  /** What was refused and stands on the sheet all the same, until another figure is put in its place. */
+  const refused = useRef(NO_CHANGE);
   const write = useCallback(async () => {
     const next = waiting.current;
     if (isNothing(next)) return;
     waiting.current = NO_CHANGE;
     const { id, version } = onDisk.current;
     const outcome = await send(alterJointAction, { id, version, ...next });
-    isKept.current = outcome.ok;
     if (outcome.ok) {
       onDisk.current = outcome.result.joint;
-      setProblem(undefined);
-    } else if (outcome.error.stale) {
-      const theirs = outcome.error.stale.current as Joint;
-      setConflict({ ...both(next, waiting.current), here: onDisk.current, onDisk: theirs });
+      refused.current = without(refused.current, next);
+      if (isNothing(refused.current)) setProblem(undefined);
+      return;
+    }
+    const { stale, code, message } = outcome.error;
+    if (stale) {
+      const change = both(refused.current, both(next, waiting.current));
+      setConflict({ ...change, here: onDisk.current, onDisk: stale.current as Joint });
+      refused.current = change;
       waiting.current = NO_CHANGE;
-    } else setProblem(outcome.error.message);
+      return;
+    }
+    setProblem(message);
+    // What did not get through goes along with the next change; what was refused would only be refused again.
+    if (code === UNREACHED.code) waiting.current = both(next, waiting.current);
+    else refused.current = both(refused.current, next);
   }, []);
   const add = useCallback(
     (part: Change) => {
@@ -93,12 +108,13 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     setJoint(conflict.onDisk);
     setConflict(undefined);
     setProblem(undefined);
-    isKept.current = true;
+    refused.current = NO_CHANGE;
     if (how === 'mine') add(conflict);
   };
   const settled = useCallback(async () => {
     await queue.current;
-    return isKept.current ? onDisk.current.version : undefined;
+    const isKept = isNothing(refused.current) && isNothing(waiting.current);
+    return isKept ? onDisk.current.version : undefined;
   }, []);
   return { joint, change, changeDetail, problem, conflict, resolve, settled };
 }

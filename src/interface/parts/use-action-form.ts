@@ -53,7 +53,7 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
   return { form, submit, pending, problem };
 }
 
-const UNREACHED: Problem = {
+export const UNREACHED: Problem = {
   code: 'unreached',
   message:
     'The program on this machine did not answer. What you typed is still here. See that it is running, then try again.',

@@ -1,6 +1,6 @@
 import { RailOfShop } from './rail-of-shop';
 import { engineTags } from '@/features/engine/queries';
-import { StandsSheet } from '@/features/engine/stands-sheet';
+import { StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { WrenchForm } from '@/features/shelves/wrench-form';
@@ -15,7 +15,7 @@ export default async function StandsPage() {
   return (
     <>
       <RailOfShop />
-      <StandsSheet
+      <StandsScreen
         tags={engineTags(summariesOnce(shop), nowMs())}
         demonstration={<DemonstrationControls inYard={inYard} />}
         reckoner={<QuickReckoner films={films} />}

@@ -11,16 +11,16 @@ import styles from './face.module.css';
 
 interface Props {
   readonly plan: TighteningPlan;
-  readonly standing: RoundState;
+  readonly round: RoundState;
   readonly purpose: Purpose;
   readonly strips: readonly string[];
 }
 
 /** What to do next, in figures that are read at two metres. */
-export function FaceCall({ plan, standing, purpose, strips }: Props) {
+export function FaceCall({ plan, round, purpose, strips }: Props) {
   const { plain, torque } = useFigures();
-  const step = plan.steps[standing.next];
-  const over = standing.marks.filter((mark) => mark.attention).length;
+  const step = plan.steps[round.next];
+  const over = round.marks.filter((mark) => mark.attention).length;
   if (!step)
     return (
       <section className={styles.call} aria-live="assertive">
@@ -54,7 +54,7 @@ export function FaceCall({ plan, standing, purpose, strips }: Props) {
         </p>
       </section>
     );
-  const fresh = isNewSetting(plan, standing.next);
+  const fresh = isNewSetting(plan, round.next);
   const place = (
     <p className={styles.place} data-testid="face-place">
       Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of{' '}

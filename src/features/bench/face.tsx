@@ -45,8 +45,8 @@ export function Face(props: Props) {
   const { plan, jointName, engineName, purpose, back } = props;
   const router = useRouter();
   const record = useBenchRecord(props.tighteningId, plan, props.events);
-  const { standing } = record;
-  const step = plan.steps[standing.next];
+  const { round } = record;
+  const step = plan.steps[round.next];
   // The key opens once the page is alive, so that no press before it is taken for a pull.
   const alive = useMounted();
   const held = step?.kind === 'shaft' && props.strips.length > 0;
@@ -86,8 +86,8 @@ export function Face(props: Props) {
         </h1>
         <p className={styles.engine}>{engineName}</p>
         <p className={styles.last} aria-live="polite">
-          {standing.last
-            ? `Last done: ${lineOf(plan, standing.last)}, ${agoFrom(standing.last.at, Math.max(props.openedAt, Date.parse(standing.last.at)))}`
+          {round.last
+            ? `Last done: ${lineOf(plan, round.last)}, ${agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}`
             : 'Run every fastener down by hand first. Stand so that a slip hurts nobody.'}
         </p>
       </header>
@@ -95,7 +95,7 @@ export function Face(props: Props) {
         <PatternDrawing
           positions={plan.positions}
           order={plan.order}
-          marks={standing.marks}
+          marks={round.marks}
           next={nextPosition}
           pending={record.pending}
           caps={props.caps}
@@ -106,7 +106,7 @@ export function Face(props: Props) {
           }
         />
       </div>
-      <FaceCall plan={plan} standing={standing} purpose={purpose} strips={props.strips} />
+      <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} />
       {record.trouble && (
         <p className={styles.trouble} role="alert">
           {record.trouble}
@@ -134,7 +134,7 @@ export function Face(props: Props) {
           data-rank="strike"
           onMouseDown={keepFocus}
           onClick={record.strikeLast}
-          disabled={!standing.last}
+          disabled={!round.last}
         >
           Strike last
         </button>
@@ -145,9 +145,9 @@ export function Face(props: Props) {
           data-main
           disabled={!alive || held}
           onMouseDown={keepFocus}
-          onClick={standing.complete ? leave : main}
+          onClick={round.complete ? leave : main}
         >
-          {standing.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
+          {round.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
           Leave

@@ -6,7 +6,7 @@ import type { Joint } from '@/model/joint/joint';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
-import type { TightenLine } from './tighten-sheet';
+import type { TightenLine } from './tighten-screen';
 
 export interface FacePage {
   readonly tightening: Tightening;

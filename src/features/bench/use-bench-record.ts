@@ -7,7 +7,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useRecord } from '@/interface/record/use-record';
 
 export interface BenchRecord {
-  readonly standing: RoundState;
+  readonly round: RoundState;
   /** Positions whose line is not yet on disk. */
   readonly pending: ReadonlySet<number>;
   readonly trouble?: string;
@@ -31,7 +31,7 @@ export function useBenchRecord(tighteningId: string, plan: TighteningPlan, event
     }),
   );
   return {
-    standing: current,
+    round: current,
     pending,
     trouble,
     pull: (outcome) => add({ id: nanoid(), kind: 'pull', step: current.next, outcome, at: now() }),

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import type { EngineTag } from '@/interface/shell/rail';
-import styles from './stands-sheet.module.css';
+import styles from './stands-screen.module.css';
 
 export type Stand = Pick<EngineTag, 'id' | 'name' | 'href' | 'state' | 'waitsFor'>;
 

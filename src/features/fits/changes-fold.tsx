@@ -19,8 +19,8 @@ function changesOf({ fit, kind }: FitState): readonly ChangeId[] {
 }
 
 /** Says that something changed since the readings: those that rested on it go stale and say why. */
-export function ChangesFold({ standing, add }: { readonly standing: FitState; readonly add: (line: FitLine) => void }) {
-  const changes = changesOf(standing);
+export function ChangesFold({ judged, add }: { readonly judged: FitState; readonly add: (line: FitLine) => void }) {
+  const changes = changesOf(judged);
   const [change, setChange] = useState<ChangeId>(changes[0] ?? 'part-changed');
   const [place, setPlace] = useState('all');
   const [words, setWords] = useState('');
@@ -47,7 +47,7 @@ export function ChangesFold({ standing, add }: { readonly standing: FitState; re
           label="Where"
           data={[
             { value: 'all', label: 'everywhere' },
-            ...standing.fit.places.map((name, i) => ({ value: String(i), label: name })),
+            ...judged.fit.places.map((name, i) => ({ value: String(i), label: name })),
           ]}
           value={place}
           onChange={(event) => setPlace(event.currentTarget.value)}

@@ -32,21 +32,21 @@ function pairsOf(
 const differences = (pairs: readonly (readonly [number, number])[], { small }: Told) =>
   pairs.map(([low, high]) => `${small(high)} − ${low < 0 ? `(${small(low)})` : small(low)}`).join('; ');
 
-function dialLine(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): WorkingLine {
+function dialLine(figure: PlaceFigure, place: FitPlace, judged: FitState, told: Told): WorkingLine {
   const mean_mm = figure.uncrushed_mm ?? figure.mean_mm;
   const spread_mm = figure.uncrushed_mm === undefined ? figure.greatest_mm - figure.least_mm : 0;
   return {
     formula: 'float = pulled − pushed; their mean',
     figures: [
-      `${differences(pairsOf(place, standing, 'push', 'pull'), told)}; mean ${told.gap(mean_mm)}${spread_mm > 1e-9 ? `, spread ${told.gap(spread_mm)}` : ''}`,
+      `${differences(pairsOf(place, judged, 'push', 'pull'), told)}; mean ${told.gap(mean_mm)}${spread_mm > 1e-9 ? `, spread ${told.gap(spread_mm)}` : ''}`,
     ],
   };
 }
 
-function feelerLine(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): WorkingLine {
+function feelerLine(figure: PlaceFigure, place: FitPlace, judged: FitState, told: Told): WorkingLine {
   if (figure.uncrushed_mm !== undefined)
     return { formula: 'middle of what goes and what does not', figures: [told.gap(figure.uncrushed_mm)] };
-  const spots = pairsOf(place, standing, 'goes', 'stops').map(([goes, stops]) => told.span(goes, stops));
+  const spots = pairsOf(place, judged, 'goes', 'stops').map(([goes, stops]) => told.span(goes, stops));
   const each = spots.length > 1 ? `${spots.join('; ')}: ` : '';
   return {
     formula: 'between what goes and what does not',
@@ -55,12 +55,12 @@ function feelerLine(figure: PlaceFigure, place: FitPlace, standing: FitState, to
 }
 
 /** The full reading and its half, whichever of the two the limits are of. */
-function runoutLines(figure: PlaceFigure, place: FitPlace, standing: FitState, told: Told): readonly WorkingLine[] {
-  const full_mm = figure.greatest_mm * (standing.fit.wanted.as === 'eccentricity' ? 2 : 1);
+function runoutLines(figure: PlaceFigure, place: FitPlace, judged: FitState, told: Told): readonly WorkingLine[] {
+  const full_mm = figure.greatest_mm * (judged.fit.wanted.as === 'eccentricity' ? 2 : 1);
   return [
     {
       formula: 'full indicator reading = highest − lowest',
-      figures: [`${differences(pairsOf(place, standing, 'low', 'high'), told)} = ${told.gap(full_mm)} at most`],
+      figures: [`${differences(pairsOf(place, judged, 'low', 'high'), told)} = ${told.gap(full_mm)} at most`],
     },
     { formula: 'eccentricity = half of it', figures: [`${told.small(full_mm)} / 2 = ${told.gap(full_mm / 2)}`] },
   ];
@@ -83,16 +83,16 @@ function crushLines({ uncrushed_mm }: PlaceFigure, { fit }: FitState, { small, g
 export function linesOfFigure(
   figure: PlaceFigure,
   place: FitPlace,
-  standing: FitState,
+  judged: FitState,
   told: Told,
 ): readonly WorkingLine[] {
   switch (figure.method) {
     case 'dial':
-      return [dialLine(figure, place, standing, told), ...crushLines(figure, standing, told)];
+      return [dialLine(figure, place, judged, told), ...crushLines(figure, judged, told)];
     case 'feelers':
-      return [feelerLine(figure, place, standing, told), ...crushLines(figure, standing, told)];
+      return [feelerLine(figure, place, judged, told), ...crushLines(figure, judged, told)];
     case 'runout':
-      return runoutLines(figure, place, standing, told);
+      return runoutLines(figure, place, judged, told);
     case 'strip':
       return [{ formula: 'strip, both ends', figures: [told.span(figure.least_mm, figure.greatest_mm)] }];
     case 'length':

@@ -107,31 +107,31 @@ const readBy = ({ result, current }: FitPlace, { along }: FitState['kind']): str
 };
 
 /** The working of one place: what is wanted and from where, what was read, and what stands between. */
-export function workingOfPlace(standing: FitState, place: FitPlace, told: Told): Working {
+export function workingOfPlace(judged: FitState, place: FitPlace, told: Told): Working {
   const { result } = place;
-  const { fit } = standing;
+  const { fit } = judged;
   const by = result.wanted?.by ?? (fit.wanted.limits ? 'limits' : fit.wanted.rule ? 'rule' : 'nothing');
-  const page = standing.page?.says;
+  const page = judged.page?.says;
   const resolution = result.figures[0]?.doubt_mm ?? 0;
   const reports = [...new Set([...place.current.values()].flatMap((line) => line.body.reportedBy ?? []))];
   return {
-    title: standing.places.length > 1 ? `${fit.name}, ${place.name}` : fit.name,
+    title: judged.places.length > 1 ? `${fit.name}, ${place.name}` : fit.name,
     lines: [
-      ...pairLines(place, standing, told),
-      ...result.figures.flatMap((one) => linesOfFigure(one, place, standing, told)),
+      ...pairLines(place, judged, told),
+      ...result.figures.flatMap((one) => linesOfFigure(one, place, judged, told)),
       ...(result.stripDifference_mm === undefined
         ? []
         : [{ formula: 'strip − micrometers, means', figures: [told.gap(result.stripDifference_mm)] }]),
-      ...wantedLines(result, standing, told),
-      ...fileLines(place, standing.kind, told),
+      ...wantedLines(result, judged, told),
+      ...fileLines(place, judged.kind, told),
     ],
     remarks: [
       ['Wanted from', page ?? SOURCES[by]],
-      ...(standing.page?.corrected ? [['Corrected since', standing.page.corrected.says] as const] : []),
+      ...(judged.page?.corrected ? [['Corrected since', judged.page.corrected.says] as const] : []),
       ...schoolOf(page, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
       ...(resolution > 0 ? [['Doubt', `√2 × resolution = ${told.gap(resolution)} either way`] as const] : []),
-      ['Read by', readBy(place, standing.kind) || 'nothing yet'],
+      ['Read by', readBy(place, judged.kind) || 'nothing yet'],
       ...(reports.length > 0 ? [['Reported by', reports.join(', ')] as const] : []),
       ['Stands', `${STATE_WORDS[place.state].words}${place.why ? `. ${place.why}` : ''}`],
     ],

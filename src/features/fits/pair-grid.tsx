@@ -12,7 +12,7 @@ import type { Entry } from './use-fit-entry';
 
 interface SideProps {
   readonly part: 'journal' | 'bore';
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly place: FitPlace;
   readonly plan: ReadingPlan;
   readonly entry: Entry;
@@ -21,7 +21,7 @@ interface SideProps {
 const degreesOf = (angle: number, angles: number) => (angles <= 2 ? angle * 90 : (180 / angles) * angle);
 
 /** One side of a pair, drawn as the part: a column a station, a row an angle. */
-function SideGrid({ part, standing, place, plan, entry }: SideProps) {
+function SideGrid({ part, judged, place, plan, entry }: SideProps) {
   const { stations, angles, kind } = plan;
   const name = partName(part, kind.sides);
   const columns = { '--stations': stations } as React.CSSProperties;
@@ -32,7 +32,7 @@ function SideGrid({ part, standing, place, plan, entry }: SideProps) {
       className={styles.side}
       style={columns}
       role="group"
-      aria-label={`${name}, ${standing.fit.places.length > 1 ? place.name : standing.fit.name}`}
+      aria-label={`${name}, ${judged.fit.places.length > 1 ? place.name : judged.fit.name}`}
     >
       <span className={styles.sideName}>{name}</span>
       {kind.along ? (
@@ -119,25 +119,25 @@ const StripRow = ({
 );
 
 interface Props {
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly plan: ReadingPlan;
   readonly entry: Entry;
   readonly add: (line: FitLine) => void;
 }
 
 /** Every place of a pair with both its sides beside one another, and the strip beneath where one is used. */
-export const PairGrid = ({ standing, plan, entry, add }: Props) =>
-  standing.places.map((place) => (
+export const PairGrid = ({ judged, plan, entry, add }: Props) =>
+  judged.places.map((place) => (
     <section key={place.place} className={styles.place} aria-label={place.name}>
-      {standing.places.length > 1 && (
+      {judged.places.length > 1 && (
         <h3 className={styles.placeName} data-long={place.name.length > 3 || undefined}>
           {place.name}
         </h3>
       )}
       {plan.methods.includes('micrometer') && (
         <div className={styles.sides}>
-          <SideGrid part="journal" standing={standing} place={place} plan={plan} entry={entry} />
-          <SideGrid part="bore" standing={standing} place={place} plan={plan} entry={entry} />
+          <SideGrid part="journal" judged={judged} place={place} plan={plan} entry={entry} />
+          <SideGrid part="bore" judged={judged} place={place} plan={plan} entry={entry} />
         </div>
       )}
       {plan.methods.includes('strip') && <StripRow place={place} entry={entry} add={add} />}

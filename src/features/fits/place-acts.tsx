@@ -10,7 +10,7 @@ import { Button } from '@/interface/parts/button';
 import styles from './places.module.css';
 
 interface Props {
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly place: FitPlace;
   readonly add: (line: FitLine) => void;
   readonly onDone: () => void;
@@ -45,7 +45,7 @@ function Accept({ place, add, onDone }: Act) {
 }
 
 /** What is done about it; the readings that it touches are to be taken again, and the old ones stay beneath. */
-function Remedies({ standing: { kind }, place, add, onDone }: Props) {
+function Remedies({ judged: { kind }, place, add, onDone }: Props) {
   const [remedy, setRemedy] = useState<RemedyId>(kind.remedies[0] ?? 'replace');
   const [words, setWords] = useState('');
   const take = () => {
@@ -115,7 +115,7 @@ function Felt({ place, add, onDone }: Act) {
 
 /** What can be decided on a place as it stands. */
 export function PlaceActs(props: Props) {
-  const { standing, place } = props;
+  const { judged, place } = props;
   const { state } = place;
   const isRead = place.result.read > 0;
   return (
@@ -123,7 +123,7 @@ export function PlaceActs(props: Props) {
       {(state === 'improve' || state === 'too-close') && <Accept {...props} />}
       {isRead && <Remedies {...props} />}
       {(isHolding(state) || state === 'improve' || state === 'accepted') && <Order {...props} />}
-      {!isRead && standing.kind.shape === 'float' && <Felt {...props} />}
+      {!isRead && judged.kind.shape === 'float' && <Felt {...props} />}
     </div>
   );
 }

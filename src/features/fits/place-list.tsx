@@ -47,24 +47,24 @@ function Figures({ place, kind }: { readonly place: FitPlace; readonly kind: Fit
 }
 
 interface Props {
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly add: (line: FitLine) => void;
 }
 
 /** Each place as a band with its verdict, what stands against it, and what can be decided. */
-export function PlaceList({ standing, add }: Props) {
-  const told = useLengths(standing.kind.isSize);
-  const workings = standing.places.map((place) => workingOfPlace(standing, place, told));
+export function PlaceList({ judged, add }: Props) {
+  const told = useLengths(judged.kind.isSize);
+  const workings = judged.places.map((place) => workingOfPlace(judged, place, told));
   const show = useShowWorking(workings);
   const [deciding, setDeciding] = useState<number>();
   return (
-    <ul className={styles.places} data-named={standing.places.some(({ name }) => name.length > LONG) || undefined}>
-      {standing.places.map((place, i) => {
+    <ul className={styles.places} data-named={judged.places.some(({ name }) => name.length > LONG) || undefined}>
+      {judged.places.map((place, i) => {
         const working = workings[i];
         const { sign, words, kind } = STATE_WORDS[place.state];
         const { wanted, figures } = place.result;
         const isOpen = deciding === place.place;
-        const name = standing.places.length > 1 ? place.name : standing.fit.name;
+        const name = judged.places.length > 1 ? place.name : judged.fit.name;
         return (
           <li
             key={place.place}
@@ -74,7 +74,7 @@ export function PlaceList({ standing, add }: Props) {
             data-testid={`place-${place.place}`}
             {...(working && show(working))}
           >
-            <span className={styles.name}>{standing.places.length > 1 ? place.name : ''}</span>
+            <span className={styles.name}>{judged.places.length > 1 ? place.name : ''}</span>
             <div className={styles.bands}>
               {wanted &&
                 figures.map((one) => (
@@ -84,11 +84,11 @@ export function PlaceList({ standing, add }: Props) {
                     wanted={wanted}
                     kind={kind}
                     label={name}
-                    whole={standing.kind.isSize}
+                    whole={judged.kind.isSize}
                   />
                 ))}
             </div>
-            <Figures place={place} kind={standing.kind} />
+            <Figures place={place} kind={judged.kind} />
             <div className={styles.state}>
               <b>
                 <span aria-hidden>{sign}</span> {words}
@@ -100,7 +100,7 @@ export function PlaceList({ standing, add }: Props) {
               {place.felt && <span>Felt: {place.felt}</span>}
             </div>
             <div className={styles.keys}>
-              {(place.result.read > 0 || standing.kind.shape === 'float') && (
+              {(place.result.read > 0 || judged.kind.shape === 'float') && (
                 <button
                   type="button"
                   className={`text-button ${styles.decide}`}
@@ -111,7 +111,7 @@ export function PlaceList({ standing, add }: Props) {
                 </button>
               )}
             </div>
-            {isOpen && <PlaceActs standing={standing} place={place} add={add} onDone={() => setDeciding(undefined)} />}
+            {isOpen && <PlaceActs judged={judged} place={place} add={add} onDone={() => setDeciding(undefined)} />}
           </li>
         );
       })}

@@ -10,7 +10,7 @@ import styles from './readings.module.css';
 import type { Entry } from './use-fit-entry';
 
 interface Props {
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly plan: ReadingPlan;
   readonly entry: Entry;
 }
@@ -63,7 +63,7 @@ const PieceCell = ({
 );
 
 /** Play, gaps, lengths and runout: a row a repeat or a spot, a column a part of the reading. */
-export function RowGrid({ standing, plan, entry }: Props) {
+export function RowGrid({ judged, plan, entry }: Props) {
   const { span } = useLengths();
   const groups = cellGroups(plan).map((cells) => [...new Set(cells.map(({ part }) => part))]);
   const { shape, sides, piece, isSize } = plan.kind;
@@ -77,7 +77,7 @@ export function RowGrid({ standing, plan, entry }: Props) {
       <table className={`${table.table} ${styles.rows}`}>
         <thead>
           <tr>
-            {standing.places.length > 1 && <th scope="col">Place</th>}
+            {judged.places.length > 1 && <th scope="col">Place</th>}
             {piece && <th scope="col">{piece} marked</th>}
             {plan.stations > 1 && <th scope="col">{ROW_WORDS[shape]}</th>}
             {parts.map((part) => (
@@ -89,13 +89,13 @@ export function RowGrid({ standing, plan, entry }: Props) {
           </tr>
         </thead>
         <tbody>
-          {standing.places.flatMap((place) =>
+          {judged.places.flatMap((place) =>
             Array.from({ length: plan.stations }, (_, station) => {
               const figure = rowFigure(place, station, parts);
               const at = shape === 'feelers' || shape === 'runout' ? stationName(station) : `${station + 1}`;
               return (
                 <tr key={`${place.place} ${station}`}>
-                  {standing.places.length > 1 && station === 0 && (
+                  {judged.places.length > 1 && station === 0 && (
                     <th scope="rowgroup" rowSpan={plan.stations}>
                       {place.name}
                     </th>
@@ -111,7 +111,7 @@ export function RowGrid({ standing, plan, entry }: Props) {
                       <ReadingCell
                         cell={{ part, station, angle: 0, place: place.place }}
                         label={[
-                          standing.places.length > 1 ? place.name : '',
+                          judged.places.length > 1 ? place.name : '',
                           partName(part, sides),
                           plan.stations > 1 ? at : '',
                         ]

@@ -13,10 +13,10 @@ const OFF = 14;
  * A round part turning about an axis that is not its own: the dial shows the full reading, the axis lies off by half
  * of it.
  */
-export function RunoutDrawing({ standing }: { readonly standing: FitState }) {
+export function RunoutDrawing({ judged }: { readonly judged: FitState }) {
   const { gap } = useLengths();
-  const figure = standing.places.flatMap(({ result }) => result.figures)[0];
-  const full = figure && (standing.fit.wanted.as === 'eccentricity' ? figure.greatest_mm * 2 : figure.greatest_mm);
+  const figure = judged.places.flatMap(({ result }) => result.figures)[0];
+  const full = figure && (judged.fit.wanted.as === 'eccentricity' ? figure.greatest_mm * 2 : figure.greatest_mm);
   const words = full === undefined ? '' : `Full indicator reading ${gap(full)}, eccentricity ${gap(full / 2)}`;
   return (
     <figure className={styles.figure}>

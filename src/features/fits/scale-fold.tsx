@@ -11,17 +11,17 @@ const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: f
  * Every place on one scale, in µm or tenths of a thou: a bar from least to greatest, a point its mean, behind them
  * what is wanted.
  */
-export function ScaleFold({ standing }: { readonly standing: FitState }) {
+export function ScaleFold({ judged }: { readonly judged: FitState }) {
   const { inch, smallUnit } = useLengths();
   const unit = inch ? '0.0001 in' : 'µm';
   const in_ = (mm: number) => mm / (inch ? 0.00254 : 0.001);
-  const rows = standing.places.flatMap(({ name, result }) =>
+  const rows = judged.places.flatMap(({ name, result }) =>
     result.figures
       .slice(0, 1)
       .map((one) => ({ name, band: [in_(one.least_mm), in_(one.greatest_mm)] as const, points: [in_(one.mean_mm)] })),
   );
-  const hard = standing.places.find(({ result }) => result.wanted)?.result.wanted?.hard;
-  const target = standing.fit.wanted.target_mm;
+  const hard = judged.places.find(({ result }) => result.wanted)?.result.wanted?.hard;
+  const target = judged.fit.wanted.target_mm;
   if (rows.length === 0) return null;
   return (
     <Disclosure title="On one scale" line={`every place, in ${inch ? 'tenths of a thou' : 'µm'}`}>

@@ -49,7 +49,7 @@ function choiceFor({ fit }: FitState, place: FitPlace, drawer: readonly Shim[]):
   }
 }
 
-function DrawerForm({ standing: { fit } }: { readonly standing: FitState }) {
+function DrawerForm({ judged: { fit } }: { readonly judged: FitState }) {
   const { shim } = fit.detail;
   const mm = (value: number | undefined) => (value === undefined ? '' : `${value} mm`);
   const {
@@ -133,26 +133,26 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
 }
 
 interface ChoiceProps {
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly place: FitPlace;
   readonly drawer: readonly Shim[];
   readonly add: (line: FitLine) => void;
 }
 
-function Choice({ standing, place, drawer, add }: ChoiceProps) {
+function Choice({ judged, place, drawer, add }: ChoiceProps) {
   const told = useLengths();
   const { gap, inch } = told;
-  const { span } = useLengths(standing.kind.isSize);
+  const { span } = useLengths(judged.kind.isSize);
   const { plain } = useFigures();
   const { act, pending, problem } = useAct();
-  const what = standing.kind.isSize ? 'height' : 'float';
-  const found = choiceFor(standing, place, drawer);
-  const { shim } = standing.fit.detail;
+  const what = judged.kind.isSize ? 'height' : 'float';
+  const found = choiceFor(judged, place, drawer);
+  const { shim } = judged.fit.detail;
   const isIn_mm = stackOf_mm(shim ? shimsIn(shim, place.place) : []);
-  const name = standing.places.length > 1 ? `${place.name}. ` : '';
+  const name = judged.places.length > 1 ? `${place.name}. ` : '';
   const read = place.result.figures[0];
   const read_mm = read?.uncrushed_mm ?? read?.mean_mm ?? 0;
-  const called = standing.places.length > 1 ? `Shims, ${place.name}` : 'Shims';
+  const called = judged.places.length > 1 ? `Shims, ${place.name}` : 'Shims';
   const working =
     found?.ok && shim
       ? workingOfShims({ name: called, what, read_mm, in_mm: isIn_mm, shim, choice: found.choice }, told)
@@ -175,7 +175,7 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
   const stays = Math.abs(stackOf_mm(choice_mm) - isIn_mm) < 0.0005;
   const fit = () =>
     act(() => {
-      const { id: fitId, version } = standing.fit;
+      const { id: fitId, version } = judged.fit;
       return fitShimAction({ fitId, version, place: place.place, choice_mm });
     });
   const order = () => {
@@ -222,22 +222,22 @@ function Choice({ standing, place, drawer, add }: ChoiceProps) {
 }
 
 /** Shims for a float: what the drawer can do at least and at full crush of the gasket, which is counted once. */
-export function ShimFold({ standing, drawer, add }: Omit<ChoiceProps, 'place'>) {
-  const { shim } = standing.fit.detail;
+export function ShimFold({ judged, drawer, add }: Omit<ChoiceProps, 'place'>) {
+  const { shim } = judged.fit.detail;
   const { gap } = useLengths();
-  const isIn = shim && [...new Set(standing.places.map(({ place }) => stackOf_mm(shimsIn(shim, place))))];
+  const isIn = shim && [...new Set(judged.places.map(({ place }) => stackOf_mm(shimsIn(shim, place))))];
   const line = isIn
     ? `${isIn.length === 1 ? gap(isIn[0] ?? 0) : 'each its own'} in; ${drawer.reduce((sum, { count }) => sum + count, 0)} in the drawer`
     : 'no drawer yet';
   return (
     <Disclosure title="Shims" line={line} open={shim !== undefined}>
       {shim &&
-        standing.places.map((place) => (
-          <Choice key={place.place} standing={standing} place={place} drawer={drawer} add={add} />
+        judged.places.map((place) => (
+          <Choice key={place.place} judged={judged} place={place} drawer={drawer} add={add} />
         ))}
       {shim && <StockForm key={shim.family} family={shim.family} drawer={drawer} />}
       <h3 className={styles.drawer}>The drawer, and what is in now</h3>
-      <DrawerForm key={standing.fit.version} standing={standing} />
+      <DrawerForm key={judged.fit.version} judged={judged} />
     </Disclosure>
   );
 }

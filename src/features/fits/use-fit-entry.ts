@@ -40,19 +40,19 @@ const focusCell = (cell: PlacedCell | undefined) => {
 
 /** Entering readings by keyboard in the order of the hand: value, Enter, and on to the next cell. */
 export function useFitEntry(
-  standing: FitState,
+  judged: FitState,
   session: Session,
   bolts: string | undefined,
   add: (line: FitLine) => void,
 ): Entry {
-  const { fit } = standing;
+  const { fit } = judged;
   const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
   const [pieces, setPieces] = useState<Readonly<Record<number, string>>>({});
   const [problems, setProblems] = useState<Entry['problems']>({});
   const order = useMemo(() => entryOrder(planOfFit(fit), fit.places.length), [fit]);
   const isRead = useCallback(
-    (cell: PlacedCell) => standing.places[cell.place]?.current.has(cellKey(cell)) ?? false,
-    [standing],
+    (cell: PlacedCell) => judged.places[cell.place]?.current.has(cellKey(cell)) ?? false,
+    [judged],
   );
   const without = (id: string) => (before: Entry['problems']) =>
     Object.fromEntries(Object.entries(before).filter(([key]) => key !== id));
@@ -63,7 +63,7 @@ export function useFitEntry(
     focusCell(rest.find((one) => !isRead(one)) ?? order[at + 1]);
   };
   const pieceAt = (place: number) => {
-    const { current, beneath } = standing.places[place] ?? { current: new Map<string, ReadingLine>(), beneath: [] };
+    const { current, beneath } = judged.places[place] ?? { current: new Map<string, ReadingLine>(), beneath: [] };
     return (
       pieces[place] ??
       [...beneath, ...current.values()].findLast(({ body }) => body.piece !== undefined)?.body.piece ??
@@ -77,12 +77,12 @@ export function useFitEntry(
     if (text === undefined || text.trim() === '') return onFrom(cell);
     try {
       const value_mm = valueOf(text, cell.part, how, fit.detail.packet?.unit);
-      const doubts = doubtsOf(standing, cell, value_mm, how.resolution_mm);
+      const doubts = doubtsOf(judged, cell, value_mm, how.resolution_mm);
       if (doubts.length > 0 && !problems[id]?.isDoubt)
         return refuse(id, `${doubts.map(({ message }) => message).join(' ')} Enter again if it is really so.`, true);
       const { place, part, station, angle } = cell;
       const piece = pieceAt(place).trim() || undefined;
-      assertOfThisBore(standing, place, piece);
+      assertOfThisBore(judged, place, piece);
       add({
         id: nanoid(),
         kind: 'reading',

@@ -10,7 +10,7 @@ import type { Joint } from '@/model/joint/joint';
 import { Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { PlanControls } from './plan-controls';
-import styles from './joint-sheet.module.css';
+import styles from './joint-screen.module.css';
 
 interface Props {
   readonly setting: JointInputs;

@@ -9,7 +9,7 @@ import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, filmsName } from '@/model/joint/joint-result';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
-import type { JointSummary } from './joints-sheet';
+import type { JointSummary } from './joints-screen';
 import { leavesOfJoint } from './leaves-of-joint';
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */

@@ -12,7 +12,7 @@ import { useAct } from '@/interface/parts/use-act';
 import { startTighteningAction } from './actions';
 import type { Resume } from './queries';
 import { notOnDisk } from './use-kept-joint';
-import styles from './joint-sheet.module.css';
+import styles from './joint-screen.module.css';
 
 interface Props {
   readonly joint: Joint;
@@ -43,9 +43,9 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
       ({ code }) => code === 'needs-reason' && setAsking(purpose),
     );
   const begin = (purpose: ChosenPurpose) => {
-    const standing = purpose === 'final' ? [...stops, ...against] : stops;
+    const toAnswer = purpose === 'final' ? [...stops, ...against] : stops;
     // What is out of limits is refused whatever is written, so nothing is asked for.
-    const asks = standing.length > 0 && reason.trim() === '' && !standing.some(({ code }) => code === 'fit-out');
+    const asks = toAnswer.length > 0 && reason.trim() === '' && !toAnswer.some(({ code }) => code === 'fit-out');
     return asks ? setAsking(purpose) : start(purpose);
   };
   const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';

@@ -82,7 +82,7 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
 /** Every line of one going-round, struck ones struck through. */
 function Lines({ round }: { readonly round: TighteningState }) {
   const { plain } = useFigures();
-  const { tightening, events, state: standing } = round;
+  const { tightening, events, state } = round;
   const { plan } = tightening;
   return (
     <section className={styles.round}>
@@ -91,9 +91,9 @@ function Lines({ round }: { readonly round: TighteningState }) {
       </h2>
       <p>
         {plan.care === 'hand' && <b>By hand, by feel. </b>}
-        {standing.complete
+        {state.complete
           ? `All ${plan.positions.length} to their figure.`
-          : `Left at step ${standing.next + 1} of ${plan.steps.length}.`}{' '}
+          : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
         Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p.{' '}
         {plan.leaf.page}.
       </p>
@@ -114,7 +114,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
           {events.map((event) => {
             const step = event.kind === 'pull' ? (plan.steps[event.step] as PullStep) : undefined;
             return (
-              <tr key={event.id} data-struck={standing.struck.has(event.id) || undefined} className={styles.line}>
+              <tr key={event.id} data-struck={state.struck.has(event.id) || undefined} className={styles.line}>
                 <td className="figure">{fullTime(event.at)}</td>
                 <td>{step ? turnNumber(plan, step.position) : ''}</td>
                 <td>{step ? step.stage + 1 : ''}</td>

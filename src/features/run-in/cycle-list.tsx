@@ -7,7 +7,7 @@ import { nearTime } from '@/interface/figures/times';
 import { send } from '@/interface/parts/use-action-form';
 import { strikeHeatAction } from './actions';
 import type { LoggedCycle } from './queries';
-import styles from './run-in-sheet.module.css';
+import styles from './run-in-screen.module.css';
 
 interface Props {
   readonly engineId: string;

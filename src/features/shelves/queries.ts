@@ -2,7 +2,7 @@ import { checkOverdue } from '@/model/practice/house-practice';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
 import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '@/db/shop';
-import type { ShelvedRow } from './shelf-sheet';
+import type { ShelvedRow } from './shelf-screen';
 import type { Stop } from '@/interface/shell/order-strip';
 import type { ShelvedWrench } from './wrench-shelf';
 

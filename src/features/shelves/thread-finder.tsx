@@ -139,7 +139,7 @@ function List({
                   to the inch
                 </span>
               </span>
-              <span className={styles.standing}>{remark}</span>
+              <span className={styles.remark}>{remark}</span>
             </li>
           );
         })}

@@ -28,7 +28,7 @@ export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedW
                 {plain(one.min)} to {plain(one.max)} {one.unit}
               </span>
               , marked every {plain(one.graduation)}, ±{plain(one.accuracy_pct)} %
-              <span className={styles.standing} data-warns={overdue || undefined}>
+              <span className={styles.remark} data-warns={overdue || undefined}>
                 {one.checkedAt ? `checked ${fullDate(one.checkedAt)}` : 'never checked'}
                 {one.calibration.length > 0 &&
                   ` at ${one.calibration.map((point) => plain(point.set)).join(', ')} ${one.unit}`}

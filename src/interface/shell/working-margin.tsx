@@ -24,7 +24,7 @@ type Change = (before: Focused | undefined) => Focused | undefined;
 
 interface MarginSetters {
   readonly setFocused: (change: Change) => void;
-  readonly setStanding: (working: Working | undefined) => void;
+  readonly setUsual: (working: Working | undefined) => void;
 }
 
 // Apart, so that what writes into the margin is not drawn anew when its text changes.
@@ -33,11 +33,11 @@ const ShownContext = createContext<Working | undefined>(undefined);
 
 export function WorkingProvider({ children }: { readonly children: ReactNode }) {
   const [focused, setFocused] = useState<Focused>();
-  const [standing, setStanding] = useState<Working>();
-  const setters = useMemo(() => ({ setFocused, setStanding }), []);
+  const [usual, setUsual] = useState<Working>();
+  const setters = useMemo(() => ({ setFocused, setUsual }), []);
   return (
     <SettersContext value={setters}>
-      <ShownContext value={focused?.working ?? standing}>{children}</ShownContext>
+      <ShownContext value={focused?.working ?? usual}>{children}</ShownContext>
     </SettersContext>
   );
 }
@@ -50,11 +50,11 @@ function useMarginSetters(): MarginSetters {
 
 /** What the margin shows while nothing in particular is in focus. */
 export function useDefaultWorking(working: Working | undefined): void {
-  const { setStanding } = useMarginSetters();
+  const { setUsual } = useMarginSetters();
   useEffect(() => {
-    setStanding(working);
-    return () => setStanding(undefined);
-  }, [setStanding, working]);
+    setUsual(working);
+    return () => setUsual(undefined);
+  }, [setUsual, working]);
 }
 
 /** What is in the margin follows what it was reckoned from; it leaves with the part of the sheet that brought it. */

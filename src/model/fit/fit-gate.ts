@@ -38,15 +38,15 @@ function placesName({ fit }: FitState, names: readonly string[]): string {
 }
 
 /** Places of which the same is said, in one line. */
-function linesOf(standing: FitState, says: (place: FitPlace) => string | undefined): readonly GateLine[] {
+function linesOf(judged: FitState, says: (place: FitPlace) => string | undefined): readonly GateLine[] {
   const bySaying = new Map<string, string[]>();
-  for (const place of standing.places) {
+  for (const place of judged.places) {
     const said = says(place);
     if (said !== undefined) bySaying.set(said, [...(bySaying.get(said) ?? []), place.name]);
   }
   return [...bySaying].map(([said, names]) => ({
-    fitId: standing.fit.id,
-    line: `${placesName(standing, names)}: ${said}`,
+    fitId: judged.fit.id,
+    line: `${placesName(judged, names)}: ${said}`,
   }));
 }
 
@@ -55,23 +55,21 @@ const correctedOf = ({ fit, page }: FitState): readonly GateLine[] =>
   page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
 
 /** Where a strip lies in a bearing of this engine: nothing may turn the shaft. */
-export const stripsIn = (standings: readonly FitState[]): readonly string[] =>
-  standings.flatMap((standing) =>
-    standing.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(standing, [name])),
+export const stripsIn = (fits: readonly FitState[]): readonly string[] =>
+  fits.flatMap((judged) =>
+    judged.places.filter(({ stripIn }) => stripIn).map(({ name }) => placesName(judged, [name])),
   );
 
 /** The gate that an engine’s fits put before one of its joints. */
-export function gateOf(standings: readonly FitState[], jointId: string): Gate {
-  const closing = standings.filter(({ fit }) => fit.holds.includes(jointId));
+export function gateOf(fits: readonly FitState[], jointId: string): Gate {
+  const closing = fits.filter(({ fit }) => fit.holds.includes(jointId));
   return {
-    held: closing.flatMap((standing) =>
-      linesOf(standing, ({ state }) => (isHolding(state) ? 'out of limits' : undefined)),
-    ),
-    asks: closing.flatMap((standing) => [
-      ...linesOf(standing, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
-      ...correctedOf(standing),
+    held: closing.flatMap((judged) => linesOf(judged, ({ state }) => (isHolding(state) ? 'out of limits' : undefined))),
+    asks: closing.flatMap((judged) => [
+      ...linesOf(judged, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
+      ...correctedOf(judged),
     ]),
-    strips: stripsIn(standings),
+    strips: stripsIn(fits),
   };
 }
 
@@ -89,5 +87,5 @@ export const guardsOfGate = ({ held, asks }: Gate): readonly Guard[] => [
 ];
 
 /** Fits of which every place is proven. */
-export const provenFits = (standings: readonly FitState[]): number =>
-  standings.filter(({ places }) => places.every(({ state }) => isProven(state))).length;
+export const provenFits = (fits: readonly FitState[]): number =>
+  fits.filter(({ places }) => places.every(({ state }) => isProven(state))).length;

@@ -47,10 +47,10 @@ export function fittedElsewhere(
 }
 
 /** @throws DomainError where the part that is marked so was fitted to another bore */
-export function assertOfThisBore(standing: FitState, place: number, piece: string | undefined): void {
-  const elsewhere = piece === undefined ? undefined : fittedElsewhere(standing, place, piece);
+export function assertOfThisBore(judged: FitState, place: number, piece: string | undefined): void {
+  const elsewhere = piece === undefined ? undefined : fittedElsewhere(judged, place, piece);
   if (!elsewhere) return;
-  const called = kindOf(standing.fit).piece ?? 'Part';
+  const called = kindOf(judged.fit).piece ?? 'Part';
   throw new DomainError(
     'of-another-bore',
     `${called} ${piece} was fitted to ${elsewhere.name}. It stays with its own bore; if that reading was a slip, strike it first.`,

@@ -292,5 +292,5 @@ export function fitState(fit: Fit, lines: readonly FitLine[], context: FitContex
 }
 
 /** Worst first; of like standing in the order in which they were made. */
-export const worstFirst = (standings: readonly FitState[]): readonly FitState[] =>
-  [...standings].sort((a, b) => rank(a.state) - rank(b.state));
+export const worstFirst = (allJudged: readonly FitState[]): readonly FitState[] =>
+  [...allJudged].sort((a, b) => rank(a.state) - rank(b.state));

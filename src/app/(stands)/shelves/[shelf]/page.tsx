@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { shelfRows } from '@/features/shelves/queries';
-import { ShelfSheet } from '@/features/shelves/shelf-sheet';
+import { ShelfScreen } from '@/features/shelves/shelf-screen';
 import { currentShop } from '@/server/current-shop';
 
 const KINDS = new Map([
@@ -13,5 +13,5 @@ const KINDS = new Map([
 export default async function ShelfPage({ params }: { readonly params: Promise<{ readonly shelf: string }> }) {
   const kind = KINDS.get((await params).shelf as 'films');
   if (!kind) notFound();
-  return <ShelfSheet key={kind} kind={kind} rows={shelfRows(await currentShop(), kind)} />;
+  return <ShelfScreen key={kind} kind={kind} rows={shelfRows(await currentShop(), kind)} />;
 }

@@ -1,5 +1,5 @@
-import { InstrumentsSheet } from '@/features/instruments/instruments-sheet';
+import { InstrumentsScreen } from '@/features/instruments/instruments-screen';
 
 export default function InstrumentsPage() {
-  return <InstrumentsSheet />;
+  return <InstrumentsScreen />;
 }

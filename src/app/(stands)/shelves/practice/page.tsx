@@ -1,4 +1,4 @@
-import { PracticeQuestions } from '@/features/shelves/practice-sheet';
+import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { currentShop } from '@/server/current-shop';
 import { Screen } from '@/interface/parts/screen';

@@ -1,6 +1,6 @@
-import { TrialsSheet } from '@/features/trial/trials-sheet';
+import { TrialsScreen } from '@/features/trial/trials-screen';
 import { currentShop } from '@/server/current-shop';
 
 export default async function TrialsPage() {
-  return <TrialsSheet trials={(await currentShop()).trials.all()} />;
+  return <TrialsScreen trials={(await currentShop()).trials.all()} />;
 }

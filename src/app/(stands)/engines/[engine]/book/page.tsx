@@ -1,8 +1,8 @@
-import { BookSheet } from '@/features/book/book-sheet';
+import { BookScreen } from '@/features/book/book-screen';
 import { bookOf } from '@/features/book/queries';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 export default async function BookPage({ params }: EngineParams) {
   const { shop, rows } = await engineRowsAt(params);
-  return <BookSheet engineId={rows.engine.id} engineName={rows.engine.name} sources={bookOf(shop, rows)} />;
+  return <BookScreen engineId={rows.engine.id} engineName={rows.engine.name} sources={bookOf(shop, rows)} />;
 }

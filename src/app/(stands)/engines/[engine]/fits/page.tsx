@@ -1,4 +1,4 @@
-import { FitsSheet } from '@/features/fits/fits-sheet';
+import { FitsScreen } from '@/features/fits/fits-screen';
 import { fitsPage } from '@/features/fits/queries';
 import { MeasureLinks } from '@/features/measures/measure-links';
 import { currentShop } from '@/server/current-shop';
@@ -8,8 +8,8 @@ export default async function FitsPage({ params }: EngineParams) {
   const state = await engineStateAt(params);
   const { id } = state.engine;
   return (
-    <FitsSheet {...fitsPage(state)}>
+    <FitsScreen {...fitsPage(state)}>
       <MeasureLinks engineId={id} measures={(await currentShop()).measures.all(id)} />
-    </FitsSheet>
+    </FitsScreen>
   );
 }

@@ -1,4 +1,4 @@
-import { JointsSheet } from '@/features/joint/joints-sheet';
+import { JointsScreen } from '@/features/joint/joints-screen';
 import { torqueLeaves } from '@/features/joint/leaves-of-joint';
 import { jointSummaries } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
@@ -8,7 +8,7 @@ import { shelvesOnce } from '@/server/request-reads';
 export default async function JointsPage({ params }: EngineParams) {
   const { shop, rows } = await engineRowsAt(params);
   return (
-    <JointsSheet
+    <JointsScreen
       engineId={rows.engine.id}
       joints={jointSummaries(rows, shelvesOnce(shop), nowMs())}
       canAdd={torqueLeaves(rows.leaves).length > 0}

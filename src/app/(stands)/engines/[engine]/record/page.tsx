@@ -1,5 +1,5 @@
 import { provenFits } from '@/model/fit/fit-gate';
-import { RecordSheet } from '@/features/record/record-sheet';
+import { RecordScreen } from '@/features/record/record-screen';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import { nowMs } from '@/server/clock';
 import { engineStateAt, type EngineParams } from '@/server/engine-at';
@@ -13,5 +13,5 @@ export default async function RecordPage({ params }: EngineParams) {
     line: `${tighteningLine(joint, now)} ${retorqueLine(joint, now)}`,
   }));
   const proven = fits.length === 0 ? undefined : `${provenFits(fits)} of ${fits.length} proven`;
-  return <RecordSheet engineId={engine.id} joints={lines} fits={proven} />;
+  return <RecordScreen engineId={engine.id} joints={lines} fits={proven} />;
 }

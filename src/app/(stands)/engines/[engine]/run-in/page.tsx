@@ -1,10 +1,10 @@
 import { runInOf } from '@/features/run-in/queries';
-import { RunInSheet } from '@/features/run-in/run-in-sheet';
+import { RunInScreen } from '@/features/run-in/run-in-screen';
 import { nowMs } from '@/server/clock';
 import { engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export default async function RunInPage({ params }: EngineParams) {
   const state = await engineStateAt(params);
   const now = nowMs();
-  return <RunInSheet engineId={state.engine.id} now={now} {...runInOf(state, now)} />;
+  return <RunInScreen engineId={state.engine.id} now={now} {...runInOf(state, now)} />;
 }

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation';
-import { TrialSheet } from '@/features/trial/trial-sheet';
+import { TrialScreen } from '@/features/trial/trial-screen';
 import { trialPage } from '@/features/trial/queries';
 import { currentShop } from '@/server/current-shop';
 
 export default async function TrialPage({ params }: { readonly params: Promise<{ readonly trial: string }> }) {
   const page = trialPage(await currentShop(), (await params).trial);
   if (!page) notFound();
-  return <TrialSheet {...page} />;
+  return <TrialScreen {...page} />;
 }

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { FitSheet } from '@/features/fits/fit-sheet';
+import { FitScreen } from '@/features/fits/fit-screen';
 import { fitPage } from '@/features/fits/queries';
 import { engineRowsAt } from '@/server/engine-at';
 
@@ -11,5 +11,5 @@ export default async function FitPage({
   const { shop, rows } = await engineRowsAt(params);
   const page = fitPage(shop, rows, (await params).fit);
   if (!page) notFound();
-  return <FitSheet key={page.fit.id} engineId={rows.engine.id} {...page} />;
+  return <FitScreen key={page.fit.id} engineId={rows.engine.id} {...page} />;
 }

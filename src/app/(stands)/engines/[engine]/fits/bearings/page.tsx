@@ -1,12 +1,12 @@
 import { holdingMeasures, measuresOf } from '@/model/engine/engine-measure';
-import { BearingsSheet } from '@/features/measures/bearings-sheet';
+import { BearingsScreen } from '@/features/measures/bearings-screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function BearingsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
   const holding = holdingMeasures(shop.measures.all(engine.id));
   return (
-    <BearingsSheet
+    <BearingsScreen
       engineId={engine.id}
       bearings={measuresOf(holding, 'bearings')}
       marks={measuresOf(holding, 'marks').at(-1)}

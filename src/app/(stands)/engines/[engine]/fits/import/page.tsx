@@ -1,7 +1,7 @@
-import { ReadingsImportSheet } from '@/features/fits/import-sheet';
+import { ReadingsImportScreen } from '@/features/fits/import-screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function ReadingsImportPage({ params }: EngineParams) {
   const { engine } = await engineAt(params);
-  return <ReadingsImportSheet engineId={engine.id} />;
+  return <ReadingsImportScreen engineId={engine.id} />;
 }

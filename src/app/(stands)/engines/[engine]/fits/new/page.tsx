@@ -1,7 +1,7 @@
-import { NewFitsSheet } from '@/features/fits/new-fits-sheet';
+import { NewFitsScreen } from '@/features/fits/new-fits-screen';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 export default async function NewFitsPage({ params }: EngineParams) {
   const { engine, fits } = (await engineRowsAt(params)).rows;
-  return <NewFitsSheet engine={engine} has={fits.map(({ kind }) => kind)} />;
+  return <NewFitsScreen engine={engine} has={fits.map(({ kind }) => kind)} />;
 }

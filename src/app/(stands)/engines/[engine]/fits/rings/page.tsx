@@ -1,7 +1,7 @@
-import { RingsSheet } from '@/features/measures/rings-sheet';
+import { RingsScreen } from '@/features/measures/rings-screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function RingsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
-  return <RingsSheet engineId={engine.id} kept={shop.measures.latest(engine.id, 'clocking')} />;
+  return <RingsScreen engineId={engine.id} kept={shop.measures.latest(engine.id, 'clocking')} />;
 }

@@ -1,7 +1,7 @@
-import { VolumesSheet } from '@/features/measures/volumes-sheet';
+import { VolumesScreen } from '@/features/measures/volumes-screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
 export default async function VolumesPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
-  return <VolumesSheet engineId={engine.id} kept={shop.measures.latest(engine.id, 'volumes')} />;
+  return <VolumesScreen engineId={engine.id} kept={shop.measures.latest(engine.id, 'volumes')} />;
 }

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { JointSheet } from '@/features/joint/joint-sheet';
+import { JointScreen } from '@/features/joint/joint-screen';
 import { jointPage } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt } from '@/server/engine-at';
@@ -13,5 +13,5 @@ export default async function JointPage({
   const { shop, rows } = await engineRowsAt(params);
   const page = jointPage(shop, rows, shelvesOnce(shop), (await params).joint, nowMs());
   if (!page) notFound();
-  return <JointSheet key={`${page.inputs.joint.id} ${page.inputs.leaf.id}`} {...page} />;
+  return <JointScreen key={`${page.inputs.joint.id} ${page.inputs.leaf.id}`} {...page} />;
 }

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { StretchSheet } from '@/features/stretch/stretch-sheet';
+import { StretchScreen } from '@/features/stretch/stretch-screen';
 import { stretchPage } from '@/features/stretch/queries';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt } from '@/server/engine-at';
@@ -13,5 +13,5 @@ export default async function StretchPage({
   const { shop, rows } = await engineRowsAt(params);
   const page = stretchPage(shop, rows, (await params).joint, nowMs(), shelvesOnce(shop));
   if (!page) notFound();
-  return <StretchSheet {...page} />;
+  return <StretchScreen {...page} />;
 }

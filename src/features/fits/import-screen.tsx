@@ -91,7 +91,7 @@ function Foot({ text, preview, pending, enter, engineId }: FootProps) {
 }
 
 /** Readings from a table: each shown as it will be read, nothing written until agreed. */
-export const ReadingsImportSheet = ({ engineId }: { readonly engineId: string }) => (
+export const ReadingsImportScreen = ({ engineId }: { readonly engineId: string }) => (
   <TableImport<Rows>
     title="Readings in"
     lead="Headings as in the table that goes out: Fit, Place, Part, Station, Angle, Typed, Unit, Instrument, Read by. Nothing is written until you agree."

@@ -10,7 +10,7 @@ import { COLUMN_USES, type ColumnUse } from './column-uses';
 import type { ImportRow, ImportTable } from './csv-table';
 import { importTableAction, previewTableAction } from './import-actions';
 import table from '@/interface/parts/table.module.css';
-import styles from './import-sheet.module.css';
+import styles from './import-screen.module.css';
 
 type Preview = ImportTable & { readonly aside: string };
 
@@ -94,7 +94,7 @@ interface Props {
  * Reads a table of figures in: columns matched, each row shown as it will be read, nothing written until agreed, bad
  * rows kept aside.
  */
-export function ImportSheet({ engineId, sources }: Props) {
+export function ImportScreen({ engineId, sources }: Props) {
   const [sourceId, setSourceId] = useState(sources[0]?.id ?? '');
   const foot = ({ text, preview, pending, enter }: TableShown<Preview>) => {
     const good = preview.rows.filter((row) => row.reason === undefined).length;

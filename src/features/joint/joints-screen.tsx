@@ -12,7 +12,7 @@ import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { workingOfRung } from './ladder-view';
-import styles from './joints-sheet.module.css';
+import styles from './joints-screen.module.css';
 
 export interface JointSummary {
   readonly id: string;
@@ -36,7 +36,7 @@ const workingOf = ({ filmRung, name }: JointSummary): Working | undefined =>
   filmRung && { ...workingOfRung(filmRung), title: name };
 
 /** Every joint of the engine: what is printed, what to set, where it stands. */
-export function JointsSheet({
+export function JointsScreen({
   engineId,
   joints,
   canAdd,
@@ -105,7 +105,7 @@ export function JointsSheet({
                       {torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}
                     </span>
                   </td>
-                  <td data-done={joint.done || undefined} className={styles.standing}>
+                  <td data-done={joint.done || undefined} className={styles.stands}>
                     {joint.status}
                     {joint.stops > 0 && (
                       <span className={styles.stops}>

@@ -137,7 +137,7 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
 }
 
 /** Simulated instruments, and what they send. */
-export function InstrumentsSheet() {
+export function InstrumentsScreen() {
   useDefaultWorking(ABOUT);
   return (
     <Screen title="Instruments" lead="Simulated, for trying; a real one sends the same lines.">

@@ -75,7 +75,7 @@ function useWantedLine({ fit, kind, page }: FitState): string {
  * Where the leaf was corrected since: the fit goes on with what it was taken from until the corrected figure is
  * taken.
  */
-function Corrected({ standing: { fit, page } }: { readonly standing: FitState }) {
+function Corrected({ judged: { fit, page } }: { readonly judged: FitState }) {
   const { act, pending, problem } = useAct();
   if (!page?.corrected) return null;
   const take = () => act(() => takeCorrectedAction({ fitId: fit.id, version: fit.version }));
@@ -92,9 +92,9 @@ function Corrected({ standing: { fit, page } }: { readonly standing: FitState })
   );
 }
 
-function Holding({ standing, joints }: { readonly standing: FitState; readonly joints: FitPage['joints'] }) {
-  const held = joints.filter(({ id }) => standing.fit.holds.includes(id)).map(({ name }) => name);
-  if (!isHolding(standing.state)) return null;
+function Holding({ judged, joints }: { readonly judged: FitState; readonly joints: FitPage['joints'] }) {
+  const held = joints.filter(({ id }) => judged.fit.holds.includes(id)).map(({ name }) => name);
+  if (!isHolding(judged.state)) return null;
   return (
     <Notice kind="stop">
       Out of limits.{' '}
@@ -106,7 +106,7 @@ function Holding({ standing, joints }: { readonly standing: FitState; readonly j
 }
 
 /** One fit: what it comes to place by place, its readings drawn as the part, what is wanted, and every line. */
-export function FitSheet({
+export function FitScreen({
   fit,
   lines: onDisk,
   context,
@@ -119,15 +119,15 @@ export function FitSheet({
   const { keys } = usePreferences();
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
-  const standing = useMemo(() => fitState(fit, lines, context), [fit, lines, context]);
-  const [session, setSession] = useState(() => startSession(standing.kind, onDisk, told.inch));
-  const entry = useFitEntry(standing, session, context.bolts, add);
+  const judged = useMemo(() => fitState(fit, lines, context), [fit, lines, context]);
+  const [session, setSession] = useState(() => startSession(judged.kind, onDisk, told.inch));
+  const entry = useFitEntry(judged, session, context.bolts, add);
   const instruments = useInstruments(entry.receive);
-  const line = useWantedLine(standing);
+  const line = useWantedLine(judged);
   useRefreshAfter(waiting.length, address);
   useHotkeys(keys ? [['n', entry.goOn]] : []);
-  const worst = standing.places.find(({ state }) => state === standing.state) ?? standing.places[0];
-  useDefaultWorking(useMemo(() => worst && workingOfPlace(standing, worst, told), [standing, worst, told]));
+  const worst = judged.places.find(({ state }) => state === judged.state) ?? judged.places[0];
+  useDefaultWorking(useMemo(() => worst && workingOfPlace(judged, worst, told), [judged, worst, told]));
   const answer = (answers: Answers) => {
     setSession((before) => ({ ...before, answers }));
     // Readings that were taken before it was said are covered by what is said now.
@@ -146,16 +146,16 @@ export function FitSheet({
     >
       <HydrationGate>
         {trouble && <Notice kind="stop">{trouble}</Notice>}
-        <Holding standing={standing} joints={joints} />
-        <Corrected standing={standing} />
-        <PlaceList standing={standing} add={add} />
+        <Holding judged={judged} joints={joints} />
+        <Corrected judged={judged} />
+        <PlaceList judged={judged} add={add} />
         <Section title="Readings">
           <SessionBar
-            kind={standing.kind}
+            kind={judged.kind}
             session={session}
             change={(part) => setSession((before) => ({ ...before, ...part }))}
           />
-          <Conditions conditions={conditionsOf(standing)} answers={session.answers} change={answer} />
+          <Conditions conditions={conditionsOf(judged)} answers={session.answers} change={answer} />
           <p className={styles.go}>
             <Button rank={entry.left > 0 ? 'main' : 'plain'} onClick={entry.goOn} disabled={entry.left === 0}>
               {entry.left === 0 ? 'All read' : 'Go on reading'}
@@ -169,17 +169,17 @@ export function FitSheet({
                 : `${entry.left} still to read. A value, then Enter.`}
             </span>
           </p>
-          {standing.kind.shape === 'runout' && <RunoutDrawing standing={standing} />}
-          {standing.kind.shape === 'pair' ? (
-            <PairGrid standing={standing} plan={plan} entry={entry} add={add} />
+          {judged.kind.shape === 'runout' && <RunoutDrawing judged={judged} />}
+          {judged.kind.shape === 'pair' ? (
+            <PairGrid judged={judged} plan={plan} entry={entry} add={add} />
           ) : (
-            <RowGrid standing={standing} plan={plan} entry={entry} />
+            <RowGrid judged={judged} plan={plan} entry={entry} />
           )}
         </Section>
-        {standing.kind.remedies.includes('shim') && <ShimFold standing={standing} drawer={shims} add={add} />}
-        <ChangesFold standing={standing} add={add} />
+        {judged.kind.remedies.includes('shim') && <ShimFold judged={judged} drawer={shims} add={add} />}
+        <ChangesFold judged={judged} add={add} />
         <WantedFold key={fit.version} fit={fit} leaves={leaves} joints={joints} line={line} />
-        <ScaleFold standing={standing} />
+        <ScaleFold judged={judged} />
         <LinesFold fit={fit} lines={lines} add={add} />
       </HydrationGate>
     </Screen>

@@ -61,7 +61,7 @@ const EMPTY: Fields = {
 };
 
 /** Displacement and compression, with the overbore, as measured. */
-export function VolumesSheet({
+export function VolumesScreen({
   engineId,
   kept: measure,
 }: {

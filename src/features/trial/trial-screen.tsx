@@ -16,7 +16,7 @@ import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction, trialReachAction } from './actions';
 import type { TrialPage, TrialReach, TriedFilm } from './queries';
-import styles from './trial-sheet.module.css';
+import styles from './trial-screen.module.css';
 
 const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
   ssr: false,
@@ -228,7 +228,7 @@ function FilmResult({ tried, moves, onAsk, onAct }: FilmResultProps) {
 }
 
 /** One trial: the points by film against what the next bolt will do, and the way onto the shelf. */
-export function TrialSheet(page: TrialPage) {
+export function TrialScreen(page: TrialPage) {
   const { trial, tried, stiffness_N_per_mm } = page;
   const [reach, setReach] = useState<TrialReach>();
   const targets = reach?.targets ?? [];

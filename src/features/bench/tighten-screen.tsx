@@ -6,7 +6,7 @@ import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
-import styles from './tighten-sheet.module.css';
+import styles from './tighten-screen.module.css';
 
 export interface TightenLine {
   readonly jointId: string;
@@ -39,7 +39,7 @@ function Margin() {
 }
 
 /** Every joint with where its tightening stands, and the way to its face. */
-export const TightenSheet = ({
+export const TightenScreen = ({
   engineId,
   lines,
 }: {

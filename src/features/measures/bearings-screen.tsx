@@ -287,7 +287,7 @@ function MarksPart({ engineId, measure }: { readonly engineId: string; readonly 
 }
 
 /** Which shell from journal and housing, the shells' own marks, and what belongs to what. */
-export function BearingsSheet({
+export function BearingsScreen({
   engineId,
   bearings,
   marks,

@@ -13,7 +13,7 @@ import { FitBand } from './fit-band';
 import { STATE_WORDS } from '@/interface/words/fit-words';
 import { workingOfPlace } from './fit-working';
 import type { FitsPage } from './queries';
-import styles from './fits-sheet.module.css';
+import styles from './fits-screen.module.css';
 
 const MAX_BANDS = 5;
 
@@ -28,24 +28,24 @@ function drawnOf({ places }: FitState): readonly FitPlace[] {
 }
 
 function FitLine({
-  standing,
+  judged,
   engineId,
   joints,
 }: {
-  readonly standing: FitState;
+  readonly judged: FitState;
   readonly engineId: string;
   readonly joints: FitsPage['joints'];
 }) {
-  const told = useLengths(standing.kind.isSize);
-  const { fit, places } = standing;
-  const worst = worstOf(standing);
-  const working = worst && workingOfPlace(standing, worst, told);
+  const told = useLengths(judged.kind.isSize);
+  const { fit, places } = judged;
+  const worst = worstOf(judged);
+  const working = worst && workingOfPlace(judged, worst, told);
   const show = useShowWorking(working ? [working] : []);
-  const { sign, words, kind } = STATE_WORDS[standing.state];
-  const drawn = drawnOf(standing);
+  const { sign, words, kind } = STATE_WORDS[judged.state];
+  const drawn = drawnOf(judged);
   const proven = places.filter(({ state }) => isProven(state)).length;
-  const held = isHolding(standing.state) ? joints.filter(({ id }) => fit.holds.includes(id)) : [];
-  const at = places.length > 1 && worst && !isProven(standing.state) ? `${worst.name}: ` : '';
+  const held = isHolding(judged.state) ? joints.filter(({ id }) => fit.holds.includes(id)) : [];
+  const at = places.length > 1 && worst && !isProven(judged.state) ? `${worst.name}: ` : '';
   return (
     <li className={styles.line} data-kind={kind} {...(working && show(working))}>
       <div>
@@ -66,7 +66,7 @@ function FitLine({
                 wanted={wanted}
                 kind={STATE_WORDS[place.state].kind}
                 label={`${fit.name} ${place.name}`}
-                whole={standing.kind.isSize}
+                whole={judged.kind.isSize}
               />
               <span className={styles.figure}>
                 {figure.method === 'dial' && figure.uncrushed_mm === undefined
@@ -87,7 +87,7 @@ function FitLine({
         </b>
         {worst?.order && <span>On order: {worst.order}</span>}
         {worst?.why && <span>{worst.why}</span>}
-        {standing.page?.corrected && <span>Its page was corrected since.</span>}
+        {judged.page?.corrected && <span>Its page was corrected since.</span>}
         {held.length > 0 && <span className={styles.holds}>Holds {held.map(({ name }) => name).join(', ')}</span>}
       </div>
     </li>
@@ -95,7 +95,7 @@ function FitLine({
 }
 
 /** Every fit of the engine, the worst first, as bands whose limits stand beneath one another. */
-export function FitsSheet({ engine, fits, joints, children }: FitsPage & { readonly children: ReactNode }) {
+export function FitsScreen({ engine, fits, joints, children }: FitsPage & { readonly children: ReactNode }) {
   const router = useRouter();
   const { keys } = usePreferences();
   const first = fits[0];
@@ -129,8 +129,8 @@ export function FitsSheet({ engine, fits, joints, children }: FitsPage & { reado
       )}
       {fits.length > 0 && (
         <ul>
-          {fits.map((standing) => (
-            <FitLine key={standing.fit.id} standing={standing} engineId={engine.id} joints={joints} />
+          {fits.map((judged) => (
+            <FitLine key={judged.fit.id} judged={judged} engineId={engine.id} joints={joints} />
           ))}
         </ul>
       )}

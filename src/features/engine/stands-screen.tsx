@@ -3,7 +3,7 @@ import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
 import type { EngineTag } from '@/interface/shell/rail';
 import { StandList } from './stand-list';
-import styles from './stands-sheet.module.css';
+import styles from './stands-screen.module.css';
 
 interface Props {
   readonly tags: readonly EngineTag[];
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
-export const StandsSheet = ({ tags, demonstration, reckoner, shelf }: Props) => (
+export const StandsScreen = ({ tags, demonstration, reckoner, shelf }: Props) => (
   <div className={styles.frame}>
     <Screen
       title={tags.length > 0 ? 'On the stands' : 'An empty shop'}

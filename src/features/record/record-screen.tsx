@@ -8,7 +8,7 @@ import key from '@/interface/parts/button.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
 import { readBackAction } from './actions';
-import styles from './record-sheet.module.css';
+import styles from './record-screen.module.css';
 
 interface Props {
   readonly engineId: string;
@@ -57,7 +57,7 @@ function ReadBack() {
 }
 
 /** The record: each joint as a page to print and as a file, and the way back in. */
-export const RecordSheet = ({ engineId, joints, fits }: Props) => (
+export const RecordScreen = ({ engineId, joints, fits }: Props) => (
   <Screen
     title="Record"
     lead="Who set what, to what, with which wrench, in which film, from which page."

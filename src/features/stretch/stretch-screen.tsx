@@ -18,7 +18,7 @@ import { addBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
 import type { BoltLine, SetPage, StretchPage } from './queries';
 import table from '@/interface/parts/table.module.css';
-import styles from './stretch-sheet.module.css';
+import styles from './stretch-screen.module.css';
 import { STRETCH_WORDS } from './stretch-words';
 
 const KINDS = choices(BOLT_READING_KINDS, { free: 'Free length', tight: 'Tightened', released: 'On release' });
@@ -191,7 +191,7 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
 };
 
 /** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
-export function StretchSheet(page: StretchPage) {
+export function StretchScreen(page: StretchPage) {
   const { joint, engine, sets, preload_N, arm_mm, prevailing_Nm } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);

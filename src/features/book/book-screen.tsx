@@ -11,7 +11,7 @@ import { kindWords } from '@/model/book/source-precedence';
 import { Section, Screen } from '@/interface/parts/screen';
 import { LeafForm } from './leaf-form';
 import { LeafList } from './leaf-list';
-import styles from './book-sheet.module.css';
+import styles from './book-screen.module.css';
 import type { BookSource } from './queries';
 import { SourceForm } from './source-form';
 
@@ -29,7 +29,7 @@ function applies({ fromYear, toYear, fromNumber, toNumber }: BookSource): string
 }
 
 /** The engine's book: its sources, the leaves in each, and where a new one is entered. */
-export function BookSheet({ engineId, engineName, sources }: Props) {
+export function BookScreen({ engineId, engineName, sources }: Props) {
   const { keys } = usePreferences();
   const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);

@@ -53,7 +53,7 @@ function useWorked(inputs: JointInputs) {
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointSheet({ inputs, resume, tight, status, ranked, otherLeaves, stretch, against }: Props) {
+export function JointScreen({ inputs, resume, tight, status, ranked, otherLeaves, stretch, against }: Props) {
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
   const { plain } = useFigures();

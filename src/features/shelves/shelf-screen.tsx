@@ -85,7 +85,7 @@ function RowForm({ shape, row, version, onDone }: FormProps) {
 const STANDING = { standard: 'standard', typical: 'typical', own: 'own' } as const;
 
 /** One shelf: every row with its source and standing; own rows over the shipped ones, which stay beneath. */
-export function ShelfSheet({ kind, rows }: { readonly kind: ShelfKind; readonly rows: readonly ShelvedRow[] }) {
+export function ShelfScreen({ kind, rows }: { readonly kind: ShelfKind; readonly rows: readonly ShelvedRow[] }) {
   const shape = SHELF_SHAPES[kind] as unknown as ShelfShape<ShelfKind>;
   const { decimalSign } = useFigures();
   const [changing, setChanging] = useState<string>();

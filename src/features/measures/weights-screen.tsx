@@ -283,7 +283,7 @@ function BalancePart({
 }
 
 /** Weights matched end by end, and what a balancing report says. */
-export function WeightsSheet({
+export function WeightsScreen({
   engineId,
   weights,
   balance,

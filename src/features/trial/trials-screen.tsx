@@ -13,7 +13,7 @@ import { Section, Screen } from '@/interface/parts/screen';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addTrialAction } from './actions';
-import styles from './trial-sheet.module.css';
+import styles from './trial-screen.module.css';
 
 const WHY: Working = {
   title: 'Trying films',
@@ -64,7 +64,7 @@ function TrialForm() {
 }
 
 /** Every trial of films that this shop has made. */
-export function TrialsSheet({ trials }: { readonly trials: readonly FilmTrialRow[] }) {
+export function TrialsScreen({ trials }: { readonly trials: readonly FilmTrialRow[] }) {
   const [adding, setAdding] = useState(trials.length === 0);
   useDefaultWorking(WHY);
   return (

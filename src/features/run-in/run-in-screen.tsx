@@ -15,7 +15,7 @@ import { CycleForm } from './cycle-form';
 import { CycleList } from './cycle-list';
 import type { RetorqueDue, RunIn } from './queries';
 import { ReadingForm } from './reading-form';
-import styles from './run-in-sheet.module.css';
+import styles from './run-in-screen.module.css';
 import { workingOfWindow } from './window-working';
 
 const CoolingChart = dynamic(() => import('./cooling-chart'), {
@@ -70,7 +70,7 @@ interface Props extends RunIn {
 }
 
 /** Runs, readings while it cools, and the retorques that fall due. */
-export function RunInSheet({ engineId, now, cycles, dues, window }: Props) {
+export function RunInScreen({ engineId, now, cycles, dues, window }: Props) {
   const { keys } = usePreferences();
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useHotkeys(keys ? [['n', open]] : []);

@@ -40,7 +40,7 @@ const ABOUT = {
 } as const;
 
 /** Where the ring gaps lie, drawn from above, and what stands against it. */
-export function RingsSheet({
+export function RingsScreen({
   engineId,
   kept: measure,
 }: {

@@ -12,7 +12,7 @@ import { Section, Screen } from '@/interface/parts/screen';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addListedFitsAction, addOwnFitAction } from './actions';
-import styles from './fits-sheet.module.css';
+import styles from './fits-screen.module.css';
 
 const LISTED = FIT_KINDS.filter(({ id }) => !id.startsWith('own-'));
 /** What is measured on nearly every engine of the kind; the rest is a tick away. */
@@ -148,7 +148,7 @@ function OwnForm({ engine }: { readonly engine: Engine }) {
 }
 
 /** New fits: from the list fitted to the engine, or one of the user's own. */
-export function NewFitsSheet({ engine, has }: { readonly engine: Engine; readonly has: readonly string[] }) {
+export function NewFitsScreen({ engine, has }: { readonly engine: Engine; readonly has: readonly string[] }) {
   useDefaultWorking(ABOUT);
   return (
     <Screen

@@ -2,6 +2,7 @@
 
 import { INCH_MM, isDomainError, plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
+import { useListState, type UseListStateHandlers } from '@mantine/hooks';
 import { useMemo, useState, type ReactNode } from 'react';
 import { bearingSize } from '@/core/fits';
 import { readLength } from '@/core/print';
@@ -79,15 +80,16 @@ function found(v: Sizes, stepText: string) {
 
 const USUAL = ['Main bearings', 'Big ends'];
 
+type Shell = Bearings['shells'][number];
+type Pair = Marks['pairs'][number];
+
 interface ShellsProps {
   readonly shells: Bearings['shells'];
-  readonly onChange: (shells: Bearings['shells']) => void;
+  readonly rows: UseListStateHandlers<Shell>;
 }
 
 /** The marks on the shells of each bearing: two that do not match go back to the box. */
-function Shells({ shells, onChange }: ShellsProps) {
-  const set = (at: number, part: Partial<Bearings['shells'][number]>) =>
-    onChange(shells.map((shell, i) => (i === at ? { ...shell, ...part } : shell)));
+function Shells({ shells, rows }: ShellsProps) {
   return (
     <>
       {shells.map((shell, i) => (
@@ -96,12 +98,12 @@ function Shells({ shells, onChange }: ShellsProps) {
           <TextInput
             label={`Mark on the upper shell, ${i + 1}`}
             value={shell.upper}
-            onChange={(event) => set(i, { upper: event.currentTarget.value })}
+            onChange={(event) => rows.setItemProp(i, 'upper', event.currentTarget.value)}
           />
           <TextInput
             label={`Mark on the lower shell, ${i + 1}`}
             value={shell.lower}
-            onChange={(event) => set(i, { lower: event.currentTarget.value })}
+            onChange={(event) => rows.setItemProp(i, 'lower', event.currentTarget.value)}
             error={
               shell.lower !== '' &&
               shell.upper !== '' &&
@@ -112,8 +114,8 @@ function Shells({ shells, onChange }: ShellsProps) {
         </div>
       ))}
       <p className={form.acts}>
-        <Button onClick={() => onChange([...shells, { upper: '', lower: '' }])}>Another bearing</Button>
-        {shells.length > 1 && <Button onClick={() => onChange(shells.slice(0, -1))}>One less</Button>}
+        <Button onClick={() => rows.append({ upper: '', lower: '' })}>Another bearing</Button>
+        {shells.length > 1 && <Button onClick={rows.pop}>One less</Button>}
       </p>
     </>
   );
@@ -148,7 +150,7 @@ function SizePart({
         ? '0.010 in, 0.020 in, 0.030 in'
         : '0.25 mm, 0.50 mm, 0.75 mm',
   );
-  const [shells, setShells] = useState<Bearings['shells']>(kept?.shells ?? [{ upper: '', lower: '' }]);
+  const [shells, shellRows] = useListState<Shell>([...(kept?.shells ?? [{ upper: '', lower: '' }])]);
   const set = (name: keyof Sizes) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const { steps, list, journal, housing } = useMemo(() => found(v, stepText), [v, stepText]);
   const { journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm } = v;
@@ -226,7 +228,7 @@ function SizePart({
           {size(journal_mm ?? 0)}.
         </p>
       )}
-      <Shells shells={shells} onChange={setShells} />
+      <Shells shells={shells} rows={shellRows} />
       <KeepMeasure engineId={engineId} kind="bearings" basedOn={measure?.id} body={body} words="Keep the sizes" />
     </Section>
   );
@@ -234,9 +236,9 @@ function SizePart({
 
 function MarksPart({ engineId, measure }: { readonly engineId: string; readonly measure?: EngineMeasure<'marks'> }) {
   const kept = measure?.body;
-  const [pairs, setPairs] = useState<Marks['pairs']>(kept?.pairs ?? [{ place: 'Rod 1', one: '', other: '' }]);
-  const set = (at: number, part: Partial<Marks['pairs'][number]>) =>
-    setPairs((before) => before.map((pair, i) => (i === at ? { ...pair, ...part } : pair)));
+  const [pairs, { append, pop, setItemProp }] = useListState<Pair>([
+    ...(kept?.pairs ?? [{ place: 'Rod 1', one: '', other: '' }]),
+  ]);
   const isWhole = pairs.every(
     ({ place, one, other }) => place.trim() !== '' && one.trim() !== '' && other.trim() !== '',
   );
@@ -247,17 +249,17 @@ function MarksPart({ engineId, measure }: { readonly engineId: string; readonly 
           <TextInput
             label="What"
             value={pair.place}
-            onChange={(event) => set(i, { place: event.currentTarget.value })}
+            onChange={(event) => setItemProp(i, 'place', event.currentTarget.value)}
           />
           <TextInput
             label={`Mark on the one, ${i + 1}`}
             value={pair.one}
-            onChange={(event) => set(i, { one: event.currentTarget.value })}
+            onChange={(event) => setItemProp(i, 'one', event.currentTarget.value)}
           />
           <TextInput
             label={`Mark on its cap or half, ${i + 1}`}
             value={pair.other}
-            onChange={(event) => set(i, { other: event.currentTarget.value })}
+            onChange={(event) => setItemProp(i, 'other', event.currentTarget.value)}
             error={
               pair.one !== '' &&
               pair.other !== '' &&
@@ -268,12 +270,8 @@ function MarksPart({ engineId, measure }: { readonly engineId: string; readonly 
         </div>
       ))}
       <p className={form.acts}>
-        <Button
-          onClick={() => setPairs((before) => [...before, { place: `Rod ${before.length + 1}`, one: '', other: '' }])}
-        >
-          Another pair
-        </Button>
-        {pairs.length > 1 && <Button onClick={() => setPairs((before) => before.slice(0, -1))}>One less</Button>}
+        <Button onClick={() => append({ place: `Rod ${pairs.length + 1}`, one: '', other: '' })}>Another pair</Button>
+        {pairs.length > 1 && <Button onClick={pop}>One less</Button>}
       </p>
       <KeepMeasure
         engineId={engineId}

@@ -4,6 +4,7 @@ import { plainFigure } from '@/core/units';
 import { clockingDoubts, evenClocking, GAP_MARKS, type GapMark } from '@/core/fits';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
+import { useListState } from '@mantine/hooks';
 import { useState } from 'react';
 import type { EngineMeasure } from '@/model/engine/engine-measure';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
@@ -48,15 +49,13 @@ export function RingsScreen({
   readonly kept?: EngineMeasure<'clocking'>;
 }) {
   const kept = measure?.body;
-  const [marks, setMarks] = useState<readonly MarkFields[]>(
-    kept?.marks.map(({ name, at_deg, kind }) => ({ name, deg: String(at_deg), kind })) ?? START,
+  const [marks, { append, apply, pop, setItemProp }] = useListState<MarkFields>(
+    kept?.marks.map(({ name, at_deg, kind }) => ({ name, deg: String(at_deg), kind })) ?? [...START],
   );
   const [pin, setPin] = useState(String(kept?.pin_deg ?? (kept ? '' : 0)));
   const [thrust, setThrust] = useState(String(kept?.thrust_deg ?? ''));
   const [note, setNote] = useState(kept?.note ?? '');
   useDefaultWorking(ABOUT);
-  const set = (at: number, part: Partial<MarkFields>) =>
-    setMarks((before) => before.map((mark, i) => (i === at ? { ...mark, ...part } : mark)));
   const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: plainFigure(deg), kind }));
   const isWhole = read.every(
     (mark): mark is GapMark =>
@@ -72,20 +71,18 @@ export function RingsScreen({
     ...(thrust_deg !== undefined && { thrust_deg }),
   };
   const doubts = clockingDoubts(input);
-  const add = (kind: GapMark['kind'], name: string) => setMarks((before) => [...before, { name, deg: '0', kind }]);
+  const add = (kind: GapMark['kind'], name: string) => append({ name, deg: '0', kind });
   const even = () => {
     const spread = evenClocking(
       marks.filter(({ kind }) => kind === 'gap').map(({ name }) => name),
       plainFigure(marks[0]?.deg ?? '') ?? 0,
     );
-    setMarks((before) =>
-      before.map((mark) => ({
-        ...mark,
-        deg: String(
-          Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? plainFigure(mark.deg) ?? 0).toFixed(1)),
-        ),
-      })),
-    );
+    apply((mark) => ({
+      ...mark,
+      deg: String(
+        Number((spread.find(({ name }) => name === mark.name)?.at_deg ?? plainFigure(mark.deg) ?? 0).toFixed(1)),
+      ),
+    }));
   };
   return (
     <Screen title="Ring clocking" lead="Degrees clockwise from the front, seen from above.">
@@ -99,20 +96,20 @@ export function RingsScreen({
                 <TextInput
                   label="Name"
                   value={mark.name}
-                  onChange={(event) => set(i, { name: event.currentTarget.value })}
+                  onChange={(event) => setItemProp(i, 'name', event.currentTarget.value)}
                 />
                 <TextInput
                   label="At, degrees"
                   inputMode="decimal"
                   value={mark.deg}
-                  onChange={(event) => set(i, { deg: event.currentTarget.value })}
+                  onChange={(event) => setItemProp(i, 'deg', event.currentTarget.value)}
                   error={plainFigure(mark.deg) === undefined && 'Give it in degrees.'}
                 />
                 <NativeSelect
                   label="What it is"
                   data={choices(GAP_MARKS, { gap: 'a gap', expander: 'an expander’s end' })}
                   value={mark.kind}
-                  onChange={(event) => set(i, { kind: event.currentTarget.value as GapMark['kind'] })}
+                  onChange={(event) => setItemProp(i, 'kind', event.currentTarget.value as GapMark['kind'])}
                 />
               </div>
             ))}
@@ -125,7 +122,7 @@ export function RingsScreen({
               >
                 An expander’s end
               </Button>
-              {marks.length > 1 && <Button onClick={() => setMarks((before) => before.slice(0, -1))}>One less</Button>}
+              {marks.length > 1 && <Button onClick={pop}>One less</Button>}
               <Button onClick={even}>Spread evenly from the first</Button>
             </p>
             <div className={form.grid}>

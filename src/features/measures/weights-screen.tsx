@@ -3,6 +3,7 @@
 import { WEIGHED_KINDS, type EngineMeasure, type EngineMeasures } from '@/model/engine/engine-measure';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
+import { useListState } from '@mantine/hooks';
 import { useMemo, useState, type ReactNode } from 'react';
 import {
   IMBALANCE_UNITS,
@@ -31,6 +32,7 @@ interface RodFields {
   readonly small_g: number | null;
 }
 
+const NO_ROD: RodFields = { big_g: null, small_g: null };
 const isRod = (rod: RodFields): rod is RodWeight => rod.big_g !== null && rod.small_g !== null;
 
 /** Sets that are weighed on nearly every engine. */
@@ -52,15 +54,13 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
   const { significant } = useFigures();
   const [what, setWhat] = useState(set.what);
   const [name, setName] = useState(set.name);
-  const [rods, setRods] = useState<readonly RodFields[]>(
-    kept?.rods.length ? kept.rods : Array.from({ length: 4 }, () => ({ big_g: null, small_g: null })),
+  const [rods, rodRows] = useListState<RodFields>(
+    kept?.rods.length ? [...kept.rods] : Array.from({ length: 4 }, () => NO_ROD),
   );
-  const [pieces, setPieces] = useState<readonly (number | null)[]>(
-    kept?.pieces_g.length ? kept.pieces_g : [null, null, null, null],
+  const [pieces, pieceRows] = useListState<number | null>(
+    kept?.pieces_g.length ? [...kept.pieces_g] : [null, null, null, null],
   );
   const [tolerance_g, setTolerance] = useState<number | null>(kept?.tolerance_g ?? 1);
-  const setRod = (at: number, part: Partial<RodFields>) =>
-    setRods((before) => before.map((rod, i) => (i === at ? { ...rod, ...part } : rod)));
   const weighedRods = rods.filter(isRod);
   const weighedPieces = pieces.filter((piece) => piece !== null);
   const complete = what === 'rods' ? weighedRods.length === rods.length : weighedPieces.length === pieces.length;
@@ -91,12 +91,8 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
     ),
   );
   const count = what === 'rods' ? rods.length : pieces.length;
-  const add = () =>
-    what === 'rods'
-      ? setRods((before) => [...before, { big_g: null, small_g: null }])
-      : setPieces((before) => [...before, null]);
-  const drop = () =>
-    what === 'rods' ? setRods((before) => before.slice(0, -1)) : setPieces((before) => before.slice(0, -1));
+  const add = () => (what === 'rods' ? rodRows.append(NO_ROD) : pieceRows.append(null));
+  const drop = () => (what === 'rods' ? rodRows.pop() : pieceRows.pop());
   const body =
     matched && tolerance_g !== null && name.trim() !== ''
       ? {
@@ -131,13 +127,13 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
                   label={`Big end ${i + 1}, g`}
                   kind="number"
                   value={rods[i]?.big_g ?? null}
-                  onChange={(big_g) => setRod(i, { big_g })}
+                  onChange={(big_g) => rodRows.setItemProp(i, 'big_g', big_g)}
                 />
                 <MeasureField
                   label={`Small end ${i + 1}, g`}
                   kind="number"
                   value={rods[i]?.small_g ?? null}
-                  onChange={(small_g) => setRod(i, { small_g })}
+                  onChange={(small_g) => rodRows.setItemProp(i, 'small_g', small_g)}
                 />
               </>
             ) : (
@@ -145,7 +141,7 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
                 label={`Piece ${i + 1}, g`}
                 kind="number"
                 value={pieces[i] ?? null}
-                onChange={(value) => setPieces((before) => before.map((piece, at) => (at === i ? value : piece)))}
+                onChange={(value) => pieceRows.setItem(i, value)}
               />
             )}
             <span className={styles.off} data-kind={off && off.most <= (tolerance_g ?? 0) ? 'done' : undefined}>
@@ -194,16 +190,15 @@ function BalancePart({
   const [report, setReport] = useState(kept?.report ?? '');
   const [unit, setUnit] = useState<ImbalanceUnit>(kept?.unit ?? 'g·mm');
   const per = imbalance_gmm(1, unit);
-  const [planes, setPlanes] = useState<readonly PlaneFields[]>(
+  const [planes, planeRows] = useListState<PlaneFields>(
     kept?.planes.map((plane) => ({
       name: plane.name,
       before: plane.before_gmm / per,
       after: plane.after_gmm / per,
       allowed: plane.allowed_gmm === undefined ? null : plane.allowed_gmm / per,
-    })) ?? NO_PLANES,
+    })) ?? [...NO_PLANES],
   );
-  const set = (at: number, part: Partial<PlaneFields>) =>
-    setPlanes((before) => before.map((plane, i) => (i === at ? { ...plane, ...part } : plane)));
+  const { setItemProp } = planeRows;
   const given = planes.flatMap(({ name, before, after, allowed }) =>
     before === null || after === null
       ? []
@@ -239,27 +234,27 @@ function BalancePart({
             <TextInput
               label="Plane"
               value={plane.name}
-              onChange={(event) => set(i, { name: event.currentTarget.value })}
+              onChange={(event) => setItemProp(i, 'name', event.currentTarget.value)}
             />
             <MeasureField
               label={`Before, ${unit}`}
               kind="number"
               value={plane.before}
-              onChange={(before) => set(i, { before })}
+              onChange={(before) => setItemProp(i, 'before', before)}
               zero
             />
             <MeasureField
               label={`After, ${unit}`}
               kind="number"
               value={plane.after}
-              onChange={(after) => set(i, { after })}
+              onChange={(after) => setItemProp(i, 'after', after)}
               zero
             />
             <MeasureField
               label={`Allowed, ${unit}`}
               kind="number"
               value={plane.allowed}
-              onChange={(allowed) => set(i, { allowed })}
+              onChange={(allowed) => setItemProp(i, 'allowed', allowed)}
             />
             <span
               className={styles.off}

@@ -77,7 +77,10 @@ export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice' | 'ver
   readonly sheets?: YardSheets;
 }
 
-export interface YardWrench extends Omit<Wrench, 'version' | 'createdAt' | 'calibration' | 'checkedAt'> {
+export interface YardWrench extends Omit<
+  Wrench,
+  'version' | 'createdAt' | 'calibration' | 'checkedAt' | 'cameWith'
+> {
   readonly calibration?: Wrench['calibration'];
   readonly checkedDaysAgo?: number;
 }
@@ -200,7 +203,7 @@ export function loadDemonstration(shop: Shop, yard: Yard, nowIso: string): void 
   shop.transaction(() => {
     for (const { checkedDaysAgo, calibration = [], ...wrench } of yard.wrenches) {
       const checkedAt = checkedDaysAgo === undefined ? null : before(checkedDaysAgo * MIN_PER_DAY);
-      shop.wrenches.add({ ...wrench, calibration, checkedAt, version: 1, createdAt: before(70_000) });
+      shop.wrenches.add({ ...wrench, calibration, checkedAt, cameWith: null, version: 1, createdAt: before(70_000) });
     }
     loadShims(shop, yard.shims ?? [], before);
     for (const trial of yard.trials) loadTrial(shop, trial, before);

@@ -160,11 +160,16 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
   expect(written.tightenings.map((round) => round.events.length)).toEqual([11, 4]);
 
   await page.goBack();
+  await page.getByRole('link', { name: 'Look at a build file' }).click();
   await page
     .getByLabel('Build file')
     .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
   await expect(page.getByText('not a build file of this program')).toBeVisible();
   await page.getByLabel('Build file').setInputFiles(file);
+  await expect(page.getByText('This engine stands here already')).toBeVisible();
+  await expect(page.getByText('comes to the same figure as where it was written')).toBeVisible();
+  await expect(page.getByText('No other engine of this shop draws on any of it.')).toBeVisible();
+  await page.getByRole('button', { name: /^Read .* in$/ }).click();
   await expect(page.getByRole('link', { name: /Barn find \(copy\)/ })).toBeVisible();
   expect(faults.filter((fault) => !fault.includes('ERR_CONNECTION'))).toEqual([]);
 });

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { withPracticeOf } from '@/model/shelf/shelves';
+import { shelvesFor } from '@/model/shelf/shelves';
 import { PRACTICE_JSON, USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { careOf, DETAIL_JSON, PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -54,10 +54,10 @@ describe('the shelves', () => {
     expect(shop.settings.set(PRACTICE_KEY, practice, 0)).toBe(true);
     const engine = shop.engines.find('demo-norrhem');
     if (!engine) throw new Error('no engine');
-    expect(withPracticeOf(shelvesOf(shop), engine).practice.window).toBe('upper-two-thirds');
+    expect(shelvesFor(shelvesOf(shop), engine).practice.window).toBe('upper-two-thirds');
     expect(shop.engines.alter({ ...engine, practice: { window: 'whole' } })).toBe(true);
     const altered = shop.engines.find(engine.id);
-    expect(altered && withPracticeOf(shelvesOf(shop), altered).practice.window).toBe('whole');
+    expect(altered && shelvesFor(shelvesOf(shop), altered).practice.window).toBe('whole');
     expect(shop.settings.set(PRACTICE_KEY, PRACTICE_JSON.write(USUAL_PRACTICE), 1)).toBe(true);
     expect(shopPractice(shop)).toEqual({ practice: USUAL_PRACTICE, version: 2 });
   });

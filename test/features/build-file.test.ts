@@ -5,12 +5,18 @@ import { fitShims } from '@/features/fits/fit-shims';
 import { recordLine } from '@/features/fits/record-line';
 import { buildFileOf, type BuildFile } from '@/features/record/build-file';
 import { buildFileSchema } from '@/features/record/build-file-schema';
-import { asCopy, readBack } from '@/features/record/read-back';
+import { readBack } from '@/features/record/read-back';
 import { publishedSchema } from '../../scripts/published-schema';
 import { codeOf } from '../core/code-of';
 import { temporaryFile, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const shop = yardShop();
+const NOW = Date.parse(YARD_NOW);
+/** Ids one after another. */
+const newId = () => {
+  let n = 0;
+  return () => `fresh-${n++}`;
+};
 const fileOf = (id: string, jointId?: string): BuildFile => {
   const engine = shop.engines.find(id);
   if (!engine) throw new Error(`no ${id}`);
@@ -26,7 +32,7 @@ describe('the build file', () => {
       if (checked.error) throw checked.error;
       expect(checked.value).toEqual(file);
       const other = openShop(temporaryFile());
-      readBack(other, checked.value);
+      readBack(other, checked.value, NOW, newId());
       const engine = other.engines.find(id);
       if (!engine) throw new Error('it did not come back');
       expect(JSON.parse(JSON.stringify(buildFileOf(other, engine, YARD_NOW)))).toEqual(file);
@@ -78,7 +84,7 @@ describe('the build file', () => {
       const checked = buildFileSchema.validate(file, { stripUnknown: true });
       if (checked.error) throw checked.error;
       const other = openShop(temporaryFile());
-      readBack(other, checked.value);
+      readBack(other, checked.value, Date.now(), newId());
       const back = other.engines.find(id);
       expect(back && JSON.parse(JSON.stringify(buildFileOf(other, back, YARD_NOW)))).toEqual(file);
     }
@@ -89,16 +95,23 @@ describe('the build file', () => {
     expect([file.joints.length, file.leaves.map((leaf) => leaf.id), file.sources.length, file.wrenches.length]).toEqual(
       [1, ['demo-f-head-38'], 1, 1],
     );
-    expect(() => readBack(openShop(temporaryFile()), file)).not.toThrow();
+    expect(() => readBack(openShop(temporaryFile()), file, NOW, newId())).not.toThrow();
   });
 
   test('a copy stands beside the first, with lines of its own', () => {
-    let n = 0;
-    const copy = asCopy(fileOf('demo-fourteen'), () => `copy-${n++}`);
-    readBack(shop, copy);
-    const engine = shop.engines.find(copy.engine.id);
+    const own = yardShop();
+    const { file, copied } = readBack(own, fileOf('demo-fourteen'), NOW, newId());
+    expect(copied).toBe(true);
+    const engine = own.engines.find(file.engine.id);
     expect(engine?.name).toBe('Thorncote-Wicks Fourteen (copy)');
-    expect(shop.joints.ofEngine(copy.engine.id)).toHaveLength(2);
+    const lines = (id: string) => [
+      own.joints.ofEngine(id).length,
+      [...own.tightenings.eventsOfEngine(id).values()].flat().length,
+      [...own.fits.linesOfEngine(id).values()].flat().length,
+      own.heat.log(id).readings.length,
+    ];
+    expect(lines(file.engine.id)).toEqual(lines('demo-fourteen'));
+    expect(lines('demo-fourteen')[0]).toBe(2);
   });
 
   test('a file that is not whole changes nothing', () => {
@@ -112,7 +125,7 @@ describe('the build file', () => {
         tightenings: fileOf('demo-maestrale').tightenings.map((one) => ({ ...one, events: one.events.slice(1) })),
       },
     ];
-    for (const one of spoilt) expect(codeOf(() => readBack(other, one))).toMatch(/bad-field|out-of-turn/);
+    for (const one of spoilt) expect(codeOf(() => readBack(other, one, NOW, newId()))).toMatch(/bad-field|out-of-turn/);
     expect(other.engines.all()).toEqual([]);
   });
 

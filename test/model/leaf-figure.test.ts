@@ -78,9 +78,9 @@ describe('book and ladder cannot say two things', () => {
       ),
     };
     const other = openShop(temporaryFile());
-    expect(codeOf(() => readBack(other, spoilt))).toBe('figure-differs');
+    expect(codeOf(() => readBack(other, spoilt, Date.parse(YARD_NOW), () => 'fresh-1'))).toBe('figure-differs');
     expect(other.engines.all()).toEqual([]);
-    readBack(other, file);
+    readBack(other, file, Date.parse(YARD_NOW), () => 'fresh-1');
     expect(other.engines.all()).toHaveLength(1);
   });
 });

@@ -79,13 +79,16 @@ describe('a build file of the first version', () => {
     if (!engine) throw new Error('not in the file of before');
     const lifted = parseBuildFile(before(`build-1-${name}.json.gz`).toString());
     const other = openShop(temporaryFile());
-    readBack(other, lifted);
+    readBack(other, lifted.file, Date.now(), () => 'fresh-1');
     const back = other.engines.find(engine.id);
     if (!back) throw new Error('it did not come in');
     const [from, into] = [buildFileOf(old, engine, YARD_NOW), buildFileOf(other, back, YARD_NOW)];
     // A file of before names a reading by its place; the shop of before by nothing but its figure.
-    const plain = (build: typeof from) => ({
+    // It brought only the wrench that each joint names, not the one chosen for it from the shelf.
+    const brought = new Set(lifted.file.wrenches.map(({ id }) => id));
+    const plain = ({ figures: _figures, ...build }: typeof from) => ({
       ...build,
+      wrenches: build.wrenches.filter(({ id }) => brought.has(id)),
       leaves: build.leaves.map(({ figure: _, ...leaf }) => leaf),
       fits: build.fits.map(({ lines, ...fit }) => ({
         ...fit,

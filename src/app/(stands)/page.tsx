@@ -6,6 +6,7 @@ import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { WrenchForm } from '@/features/shelves/wrench-form';
 import { nowMs } from '@/server/clock';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
+import { hangsHere } from '@/model/shelf/shelves';
 import { currentShop, currentShopName } from '@/server/current-shop';
 
 export default async function StandsPage() {
@@ -19,7 +20,7 @@ export default async function StandsPage() {
         tags={engineTags(summariesOnce(shop), nowMs())}
         demonstration={<DemonstrationControls inYard={inYard} />}
         reckoner={<QuickReckoner films={films} />}
-        shelf={wrenches.length === 0 ? <WrenchForm /> : undefined}
+        shelf={!wrenches.some(hangsHere) ? <WrenchForm /> : undefined}
       />
     </>
   );

@@ -134,6 +134,9 @@ export const createFitRepository = (db: Database) => {
   const insert = db.prepare(FIT.insert);
   const update = db.prepare(FIT.update);
   const addHold = db.prepare<[string, string]>('INSERT INTO fit_hold (fit_id, joint_id) VALUES (?, ?)');
+  const families = db.prepare<[], { family: string }>(
+    "SELECT DISTINCT json_extract(detail, '$.shim.family') AS family FROM fit WHERE json_extract(detail, '$.shim') IS NOT NULL",
+  );
   const dropHolds = db.prepare<[string]>('DELETE FROM fit_hold WHERE fit_id = ?');
   const hold = ({ id, holds }: Fit) => {
     dropHolds.run(id);
@@ -145,6 +148,8 @@ export const createFitRepository = (db: Database) => {
       const row = byId.get(id);
       return row && toFit(row);
     },
+    /** Drawers of shims that any fit of the shop draws on. */
+    shimFamilies: (): readonly string[] => families.all().map(({ family }) => family),
     add: db.transaction((fit: Fit): void => {
       insert.run(ofFit(fit));
       hold(fit);

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { DomainError } from '@/core/units';
 import { assertFollows, type BenchEvent, type PullOutcome, type PullStep } from '@/core/tightening';
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
@@ -130,6 +131,29 @@ export const createTighteningRepository = (db: Database) => {
     start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,
     eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),
+    /**
+     * Adds every line of a round that has none yet.
+     * @throws DomainError out-of-turn, nothing-to-strike; id-taken where a line of that id stands anywhere already
+     */
+    recordAll: (tightening: Tightening, lines: readonly RecordedEvent[]): void => {
+      for (const [i, { recordedAt, ...event }] of lines.entries()) {
+        if (sql.eventById.get(event.id))
+          throw new DomainError(
+            'id-taken',
+            `A line ${event.id} is known already, of this or another going-round.`,
+            'id',
+          );
+        assertFollows(tightening.plan.steps, lines.slice(0, i), event);
+        sql.insertEvent.run({
+          id: event.id,
+          kind: event.kind,
+          at: event.at,
+          tighteningId: tightening.id,
+          recordedAt,
+          ...details(event, tightening.plan),
+        });
+      }
+    },
     /**
      * Adds one line. The same line sent twice is one line: false says that it was already there.
      * @throws DomainError out-of-turn, nothing-to-strike

@@ -12,6 +12,7 @@ export const WRENCH = table<Wrench>('wrench', {
   accuracy_pct: 'accuracy_pct',
   calibration: json('calibration'),
   checkedAt: 'checked_at',
+  cameWith: 'came_with',
   version: 'version',
   createdAt: 'created_at',
 });

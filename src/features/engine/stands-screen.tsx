@@ -25,9 +25,14 @@ export const StandsScreen = ({ tags, demonstration, reckoner, shelf }: Props) =>
           : 'Put your own engine on a stand, walk round the demonstration yard first, or just read a figure off a page.'
       }
       aside={
-        <Link href="/engines/new" className={key.key} data-rank="main">
-          Put an engine on a stand
-        </Link>
+        <span className={styles.ways}>
+          <Link href="/engines/read-in" className={key.key}>
+            Read a build in
+          </Link>
+          <Link href="/engines/new" className={key.key} data-rank="main">
+            Put an engine on a stand
+          </Link>
+        </span>
       }
     >
       {tags.length > 0 && (

@@ -18,7 +18,7 @@ import type { Joint } from '@/model/joint/joint';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
 import type { ChosenPurpose } from '@/model/joint/tightening';
-import { designationOn, withPracticeOf } from '@/model/shelf/shelves';
+import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten } from '@/model/stale';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { originalFilmFor, originalFilmReason } from './film-reason';
@@ -49,11 +49,11 @@ function keepJoint(bench: Bench, joint: Joint): void {
   assertWritten(joint.name, bench.shop.joints.alter(joint), joint);
 }
 
-const shelvesFor = ({ shop }: Bench, engineId: string) => withPracticeOf(shelvesOf(shop), engineOf({ shop }, engineId));
+const shelvesAt = ({ shop }: Bench, engineId: string) => shelvesFor(shelvesOf(shop), engineOf({ shop }, engineId));
 
 /** A new joint with the practice of its engine. The wrench comes from the shelf. */
 function newJoint(bench: Bench, given: NewJointFields, conditionText: string | null): Joint {
-  const shelves = shelvesFor(bench, given.engineId);
+  const shelves = shelvesAt(bench, given.engineId);
   const fields = { ...given, thread: designationOn(shelves, given.thread) };
   const { practice } = shelves;
   const wrench = shelves.wrenches[0];
@@ -136,7 +136,7 @@ function addStandardLeaf(
 /** Makes a joint that no page mentions, from the standard figure, which is marked as such. */
 export const addStandardJointAction = shopAction(standardSchema, (fields, bench) => {
   const { engineId, name, thread, film, grade, metal, engagement_mm } = fields;
-  const leafId = addStandardLeaf(bench, engineId, name, standardReading(fields, shelvesFor(bench, engineId)));
+  const leafId = addStandardLeaf(bench, engineId, name, standardReading(fields, shelvesAt(bench, engineId)));
   const base: NewJointFields = {
     engineId,
     leafId,
@@ -169,7 +169,7 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
 /** Keeps a change to a joint, if it is still as it was read. What was tightened before keeps the plan it had. */
 export const alterJointAction = shopAction(jointSchema, ({ id, version, change, detail }, bench) => {
   const before = jointNamed(bench.shop, id);
-  const shelves = shelvesFor(bench, before.engineId);
+  const shelves = shelvesAt(bench, before.engineId);
   assertFresh(before.name, { ...before, ...before.detail }, { version, ...change, ...detail }, sayJoint(shelves));
   const leaf = bench.shop.book.findLeaf(before.leafId);
   const originalFilm = change.originalFilm ?? before.originalFilm;
@@ -189,7 +189,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
 export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version, leafId, reason }, bench) => {
   const joint = jointNamed(bench.shop, jointId);
   const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, joint.engineId));
-  const { practice } = shelvesFor(bench, joint.engineId);
+  const { practice } = shelvesAt(bench, joint.engineId);
   assertFresh(joint.name, joint, { version, leafId });
   const chosen = rankedLeaves(leavesOfJoint(leaves, joint), sources, engine).find(({ leaf }) => leaf.id === leafId);
   if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');

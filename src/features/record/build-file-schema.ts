@@ -1,7 +1,8 @@
 import { DomainError, TORQUE_UNITS, type Checked } from '@/core/units';
 import { liftBuildFile } from './lift-build-file';
 import { oneOf } from '@/model/one-of';
-import { METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
+import { PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
+import { FIT_KINDS, METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { PURPOSES } from '@/model/joint/tightening';
 import { PULL_ACTS } from '@/model/joint/tightening-plan';
@@ -9,6 +10,7 @@ import { CARES } from '@/model/joint/care';
 import { ENGINE_KINDS } from '@/model/engine/engine';
 import {
   EVENT_KINDS,
+  MAX_FASTENERS,
   NAMED_SCHEMES,
   ORDER_SCHOOLS,
   PATTERN_KINDS,
@@ -29,29 +31,55 @@ import { LEAF_KINDS } from '@/model/book/leaf';
 import { SOURCE_KINDS } from '@/model/book/source';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
 
-const id = Joi.string().min(1).max(60).required();
-const idOrNone = Joi.string().min(1).max(60).allow(null).required();
+/** Rows are found by their ids in addresses, where these words stand for screens. */
+const ROUTES = ['new', 'import', 'read-in', 'about', 'bearings', 'rings', 'volumes', 'weights'];
+const ID = Joi.string()
+  .pattern(/^[\w-]+$/)
+  .max(60)
+  .invalid(...ROUTES);
+const id = ID.required();
+const idOrNone = ID.allow(null).required();
 const text = Joi.string().allow('').max(400).required();
-const time = Joi.string().isoDate().required();
+/** A day and an hour, and a zone: what is less is another time on another machine. */
+const hour = () =>
+  Joi.string()
+    .pattern(/^(?:19|20)\d\d-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)$/)
+    .isoDate()
+    .messages({ 'string.pattern.base': '{{#label}} must be a time with its day, hour and zone' });
+const time = hour().required();
 const number = sentNumber().required();
+const positive = (most: number) => sentNumber().greater(0).max(most).required();
+const celsius = sentNumber().min(-60).max(1200).required();
 const numberOrNone = sentNumber().allow(null).required();
-const year = sentNumber().integer().allow(null).required();
+const year = sentNumber().integer().min(1880).max(2100).allow(null);
+type EventKind = (typeof EVENT_KINDS)[number];
+type StepKind = (typeof STEP_KINDS)[number];
+
 const metal = oneOf(HEAD_METALS).required();
 const unit = Joi.string()
   .valid(...TORQUE_UNITS)
   .required();
-const list = (item: Joi.Schema) => Joi.array().items(item).required();
+/** No list of a build is longer in any shop; one that is is no build. */
+const MAX_ROWS = 50_000;
+const list = (item: Joi.Schema, most = MAX_ROWS) => Joi.array().items(item).max(most).required();
+const name = Joi.string().trim().min(1).max(120).required();
+
+const practice = Joi.object(
+  Object.fromEntries(
+    PRACTICE_QUESTIONS.map(({ row, schools }) => [row, Joi.string().valid(...schools.map(({ value }) => value))]),
+  ),
+).default({});
 
 const engine = Joi.object({
   id,
-  name: text,
+  name,
   kind: oneOf(ENGINE_KINDS).required(),
-  year,
+  year: year.required(),
   engineNumber: text,
   headMetal: metal,
   blockMetal: metal,
   preferredUnit: unit,
-  practice: Joi.object().pattern(Joi.string().max(40), Joi.string().max(40)).default({}),
+  practice,
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
@@ -60,13 +88,13 @@ const source = Joi.object({
   id,
   title: text,
   edition: text,
-  year,
+  year: year.required(),
   kind: Joi.string()
     .valid(...SOURCE_KINDS)
     .default('manual'),
-  rank: sentNumber().integer().allow(null).default(null),
-  fromYear: sentNumber().integer().allow(null).default(null),
-  toYear: sentNumber().integer().allow(null).default(null),
+  rank: sentNumber().integer().min(1).max(20).allow(null).default(null),
+  fromYear: year.default(null),
+  toYear: year.default(null),
   fromNumber: Joi.string().allow('').default(''),
   toNumber: Joi.string().allow('').default(''),
   supersedesId: Joi.string().allow(null).default(null),
@@ -107,16 +135,17 @@ const leaf = Joi.object({
 
 const wrench = Joi.object({
   id,
-  name: text,
+  name,
   unit,
-  min: number,
-  max: number,
-  graduation: number,
-  accuracy_pct: number,
+  min: sentNumber().min(0).max(100_000).required(),
+  max: positive(100_000),
+  graduation: positive(100_000),
+  accuracy_pct: sentNumber().min(0).max(50).required(),
   calibration: Joi.array()
-    .items(Joi.object({ set: number, true: number }))
+    .items(Joi.object({ set: positive(100_000), true: positive(100_000) }))
+    .max(60)
     .default([]),
-  checkedAt: Joi.string().isoDate().allow(null).default(null),
+  checkedAt: hour().allow(null).default(null),
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
@@ -125,18 +154,18 @@ const joint = Joi.object({
   id,
   engineId: id,
   leafId: id,
-  name: text,
+  name,
   pattern: oneOf(PATTERN_KINDS).required(),
-  fasteners: sentNumber().integer().min(1).max(60).required(),
+  fasteners: sentNumber().integer().min(1).max(MAX_FASTENERS).required(),
   thread: text,
-  bearingOuter_mm: number,
-  bearingInner_mm: number,
+  bearingOuter_mm: positive(200),
+  bearingInner_mm: positive(200),
   bearingMeasured: Joi.boolean().required(),
   originalFilm: id,
   originalFilmReason: text,
   todayFilm: id,
   rangeSchool: oneOf(RANGE_SCHOOLS).required(),
-  stageScheme: Joi.alternatives(oneOf(NAMED_SCHEMES), Joi.array().items(sentNumber())).required(),
+  stageScheme: Joi.alternatives(oneOf(NAMED_SCHEMES), Joi.array().items(positive(1)).min(1).max(8)).required(),
   orderSchool: oneOf(ORDER_SCHOOLS).required(),
   unitOfWork: oneOf(UNITS_OF_WORK).required(),
   turnShaft: Joi.boolean().required(),
@@ -147,32 +176,44 @@ const joint = Joi.object({
   createdAt: time,
 });
 
-const event = Joi.object({
-  id,
-  kind: oneOf(EVENT_KINDS).required(),
-  step: sentNumber().integer().min(0),
-  outcome: Joi.string().valid(...PULL_OUTCOMES),
-  strikes: Joi.string(),
-  at: time,
-  recordedAt: time,
-});
+const index = sentNumber().integer().min(0).required();
 
-const step = Joi.object({
-  kind: oneOf(STEP_KINDS).required(),
-  stage: sentNumber().integer().min(0),
-  position: sentNumber().integer().min(0),
-  setting: sentNumber(),
-  torque_Nm: sentNumber(),
-  final: Joi.boolean(),
-  afterStage: sentNumber().integer().min(0),
-});
+const eventOf = (kind: EventKind, keys: Joi.SchemaMap) =>
+  Joi.object({ id, kind: Joi.string().valid(kind).required(), ...keys, at: time, recordedAt: time });
+const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
+  pull: {
+    step: index,
+    outcome: Joi.string()
+      .valid(...PULL_OUTCOMES)
+      .required(),
+  },
+  shaft: { step: index },
+  strike: { strikes: id },
+};
+const event = Joi.alternatives(...EVENT_KINDS.map((kind) => eventOf(kind, EVENTS[kind])));
+
+const note = Joi.object({ code: text, message: Joi.string().max(1000).required() });
+const piece = Joi.alternatives(
+  Joi.string().allow('').max(400),
+  Joi.object({ value: number, digits: sentNumber().integer().min(0).max(20).required() }),
+);
+const workingLine = Joi.object({ formula: Joi.string().allow('').max(1000).required(), figures: list(piece, 60) });
+const MAX_STEPS = 2000;
+
+const STEPS: Readonly<Record<StepKind, Joi.SchemaMap>> = {
+  pull: { stage: index, position: index, setting: number, torque_Nm: number, final: Joi.boolean().required() },
+  shaft: { afterStage: index },
+};
+const step = Joi.alternatives(
+  ...STEP_KINDS.map((kind) => Joi.object({ kind: Joi.string().valid(kind).required(), ...STEPS[kind] })),
+);
 
 const rung = Joi.object({
   id: Joi.string().required(),
   title: text,
   value_Nm: number,
   factor: sentNumber(),
-  working: list(Joi.object()),
+  working: list(workingLine, 200),
   source: Joi.string().allow('').required(),
   school: Joi.string().allow('').required(),
   spread: Joi.string().allow('').required(),
@@ -180,9 +221,9 @@ const rung = Joi.object({
 });
 
 const plan = Joi.object({
-  positions: list(Joi.array().items(sentNumber()).length(2)),
-  order: list(sentNumber().integer().min(0)),
-  steps: list(step),
+  positions: list(Joi.array().items(sentNumber().min(-10_000).max(10_000)).length(2), MAX_FASTENERS),
+  order: list(sentNumber().integer().min(0), MAX_FASTENERS),
+  steps: list(step, MAX_STEPS),
   unit,
   wrenchName: text,
   leaf: Joi.object({
@@ -197,9 +238,17 @@ const plan = Joi.object({
     rungs: list(rung),
     printed_Nm: number,
     target_Nm: number,
-    setting: Joi.object().required(),
-    band: Joi.object().required(),
-    notes: list(Joi.object()),
+    setting: Joi.object({
+      setting: number,
+      rounded: number,
+      achieved_Nm: number,
+      roundingError_pct: number,
+      onScale: Joi.boolean().required(),
+      inWindow: Joi.boolean().required(),
+      notes: list(note),
+    }).required(),
+    band: Joi.object({ p5_N: number, p50_N: number, p95_N: number, mean_N: number }).required(),
+    notes: list(note),
   }).required(),
   guards: list(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
   reason: Joi.string().allow('').max(1000),
@@ -220,27 +269,31 @@ const tightening = Joi.object({
 const boltReading = Joi.object({
   id,
   setId: id,
-  bolt: sentNumber().integer().min(1).required(),
+  bolt: sentNumber().integer().min(1).max(60).required(),
   kind: oneOf(BOLT_READING_KINDS).required(),
-  length_mm: number,
+  length_mm: positive(5000),
   typed: text,
   torque_Nm: numberOrNone,
   at: time,
 });
 
-const segment = Joi.object({ length_mm: number, diameter_mm: sentNumber(), area_mm2: sentNumber() });
+const segment = Joi.object({
+  length_mm: positive(5000),
+  diameter_mm: sentNumber().greater(0).max(500),
+  area_mm2: sentNumber().greater(0).max(100_000),
+}).or('diameter_mm', 'area_mm2');
 
 const boltSet = Joi.object({
   id,
   jointId: id,
-  name: text,
-  bolts: sentNumber().integer().min(1).required(),
-  segments: list(segment),
-  E_GPa: number,
-  minStretch_mm: number,
-  maxStretch_mm: number,
-  ceiling_Nm: number,
-  maxSet_mm: number,
+  name,
+  bolts: sentNumber().integer().min(1).max(60).required(),
+  segments: list(segment, 20).min(1),
+  E_GPa: sentNumber().greater(50).less(300).required(),
+  minStretch_mm: sentNumber().min(0).max(50).required(),
+  maxStretch_mm: sentNumber().min(0).max(50).required(),
+  ceiling_Nm: positive(100_000),
+  maxSet_mm: sentNumber().min(0).max(50).required(),
   bothEnds: Joi.boolean().required(),
   createdAt: time,
   readings: list(boltReading),
@@ -248,8 +301,8 @@ const boltSet = Joi.object({
 
 const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_SCHEMAS[kind]).default([]);
 
-const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest_C: number, ambient_C: number });
-const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: number, ambient_C: number });
+const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest_C: celsius, ambient_C: celsius });
+const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: celsius, ambient_C: celsius });
 
 const span = Joi.object({ min_mm: number, max_mm: number });
 const rule = Joi.object({ perDiameter: Joi.array().items(sentNumber()).length(2).required(), floor_mm: sentNumber() });
@@ -257,10 +310,12 @@ const rule = Joi.object({ perDiameter: Joi.array().items(sentNumber()).length(2)
 const fit = Joi.object({
   id,
   engineId: id,
-  kind: text,
-  name: text,
-  places: list(Joi.string().max(80)),
-  methods: list(Joi.string().valid(...METHODS)),
+  kind: Joi.string()
+    .valid(...FIT_KINDS.map((kind) => kind.id))
+    .required(),
+  name,
+  places: list(Joi.string().allow('').max(80), 200).min(1),
+  methods: list(Joi.string().valid(...METHODS), METHODS.length),
   stations: sentNumber().integer().min(1).max(24).required(),
   angles: sentNumber().integer().min(1).max(12).required(),
   jointId: idOrNone,
@@ -283,7 +338,7 @@ const fit = Joi.object({
     }),
     shim: Joi.object({
       family: text,
-      fitted_mm: number,
+      fitted_mm: sentNumber().min(0).max(100).required(),
       byPlace: Joi.object().pattern(/^\d+$/, Joi.array().items(number)),
       crush: span,
       stack: sentNumber().integer().min(1).max(5).required(),
@@ -298,7 +353,7 @@ const fit = Joi.object({
         schema.keys({
           kind: Joi.string().valid(kind).required(),
           at: time,
-          recordedAt: Joi.string().isoDate(),
+          recordedAt: hour(),
         }),
       ),
     ),
@@ -308,23 +363,35 @@ const fit = Joi.object({
 const shim = Joi.object({
   id,
   family: text,
-  thickness_mm: number,
+  thickness_mm: positive(100),
   typed: text,
-  count: sentNumber().integer().min(0).required(),
+  count: sentNumber().integer().min(0).max(10_000).required(),
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
+});
+
+const figure = Joi.object({
+  jointId: id,
+  setting: number,
+  unit,
+  wrenchId: id,
+  wrench: text,
+  torque_Nm: number,
 });
 
 /** The build file; `docs/build-file.schema.json` is made from this. */
 export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   format: Joi.string().valid(BUILD_FORMAT).required().messages({
-    'any.only': 'This is not a build file of this program.',
-    'any.required': 'This is not a build file of this program.',
+    'any.only': 'This is not a build file of this program',
+    'any.required': 'This is not a build file of this program',
   }),
   version: sentNumber()
     .valid(BUILD_VERSION)
     .required()
-    .messages({ 'any.only': 'This build file was written by a newer version of this program.' }),
+    .messages({
+      'any.only': `It is of a version that this program does not read (it reads up to ${BUILD_VERSION})`,
+      'any.required': 'This is not a build file of this program',
+    }),
   writtenAt: time,
   engine: engine.required(),
   sources: list(source),
@@ -333,6 +400,8 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   joints: list(joint),
   tightenings: list(tightening),
   boltSets: Joi.array().items(boltSet).default([]),
+  practice,
+  figures: Joi.array().items(figure).max(MAX_ROWS).default([]),
   shelf: Joi.object({
     film: shelfRows('film'),
     grade: shelfRows('grade'),
@@ -355,19 +424,39 @@ const MAX_CHARACTERS = 50_000_000;
 
 export const textSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(MAX_CHARACTERS).required() });
 
+const MAX_UNREAD = 40;
+
+/** What a check left out of a value: parts that this program does not know, by their path. */
+function leftOut(given: unknown, kept: unknown, at: string): readonly string[] {
+  if (Array.isArray(given) && Array.isArray(kept))
+    return given.flatMap((one, i) => leftOut(one, kept[i], `${at}[${i + 1}]`));
+  if (typeof given !== 'object' || given === null || typeof kept !== 'object' || kept === null) return [];
+  return Object.entries(given).flatMap(([key, value]) => {
+    const path = at === '' ? key : `${at}.${key}`;
+    return key in kept ? leftOut(value, (kept as Readonly<Record<string, unknown>>)[key], path) : [path];
+  });
+}
+
+export interface ReadBuild {
+  readonly file: BuildFile;
+  /** Parts that this program does not know, by their path. */
+  readonly unread: readonly string[];
+}
+
 /** Reads the text of a build file of any version. @throws DomainError bad-json, bad-field */
-export function parseBuildFile(text: string): BuildFile {
+export function parseBuildFile(text: string): ReadBuild {
   let body: unknown;
   try {
-    body = JSON.parse(text);
+    body = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch {
     throw new DomainError('bad-json', 'The file is not JSON, so it is no build file. Nothing was changed.');
   }
-  const checked = buildFileSchema.validate(liftBuildFile(body), { stripUnknown: true });
+  const lifted = liftBuildFile(body);
+  const checked = buildFileSchema.validate(lifted, { stripUnknown: true });
   if (checked.error)
     throw new DomainError(
       'bad-field',
       `The build file cannot be read: ${checked.error.message.replace(/"/g, '')}. Nothing was changed.`,
     );
-  return checked.value;
+  return { file: checked.value, unread: leftOut(lifted, checked.value, '').slice(0, MAX_UNREAD) };
 }

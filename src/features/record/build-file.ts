@@ -8,11 +8,30 @@ import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { EngineMeasure } from '@/model/engine/engine-measure';
+import type { HousePractice } from '@/model/practice/house-practice';
 import type { Wrench } from '@/model/shelf/wrench';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { computeJoint } from '@/model/joint/joint-result';
+import { shelvesFor } from '@/model/shelf/shelves';
+import { tryCore } from '@/model/try-core';
 import type { Shop } from '@/db/shop';
 
 export const BUILD_FORMAT = 'unhurried-spanner-build';
 export const BUILD_VERSION = 2;
+
+/** A wrench as it is in a file: whether it hangs in the shop that reads it is for that shop to say. */
+export type FileWrench = Omit<Wrench, 'cameWith'>;
+
+/** What a joint was to be set to in the shop that wrote the file. */
+export interface FileFigure {
+  readonly jointId: string;
+  readonly setting: number;
+  readonly unit: Wrench['unit'];
+  readonly wrenchId: string;
+  readonly wrench: string;
+  readonly torque_Nm: number;
+}
 
 /** A build, or one joint of it, in the open: everything needed to read it back into another shop. */
 export interface BuildFile {
@@ -22,10 +41,14 @@ export interface BuildFile {
   readonly engine: Engine;
   readonly sources: readonly Source[];
   readonly leaves: readonly Leaf[];
-  readonly wrenches: readonly Wrench[];
+  readonly wrenches: readonly FileWrench[];
   readonly joints: readonly Joint[];
   readonly tightenings: readonly (Tightening & { readonly events: readonly RecordedEvent[] })[];
   readonly boltSets: readonly (BoltSet & { readonly readings: readonly BoltReading[] })[];
+  /** The practice in force for this engine where it was written. */
+  readonly practice: Partial<HousePractice>;
+  /** What each joint was to be set to there; a joint that could not be worked out is left out. */
+  readonly figures: readonly FileFigure[];
   /** The shop's own rows that these joints draw on. */
   readonly shelf: { readonly [K in ShelfKind]: readonly ShelfRows[K][] };
   readonly fits: readonly (Fit & { readonly lines: readonly FitLine[] })[];
@@ -80,13 +103,29 @@ function workPart(shop: Shop, engine: Engine, joints: readonly Joint[]): Pick<Bu
   };
 }
 
+/** What each joint comes to here. */
+export const figuresOf = (shop: Shop, joints: readonly Joint[], now: number): readonly FileFigure[] =>
+  joints.flatMap((joint): readonly FileFigure[] => {
+    const worked = tryCore(() => computeJoint(jointInputs(shop, joint, now)));
+    if (!worked.ok) return [];
+    const { ladder, wrench } = worked.result;
+    const { rounded, achieved_Nm } = ladder.setting;
+    const { id: wrenchId, name, unit } = wrench;
+    return [{ jointId: joint.id, setting: rounded, unit, wrenchId, wrench: name, torque_Nm: achieved_Nm }];
+  });
+
+const forFile = ({ cameWith: _, ...wrench }: Wrench): FileWrench => wrench;
+
 /** Writes an engine out, or one of its joints with what it rests on. */
 export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, jointId?: string): BuildFile {
   const joints = shop.joints.ofEngine(engine.id).filter((joint) => jointId === undefined || joint.id === jointId);
   const all = shop.book.leaves(engine.id);
-  const leaves = jointId === undefined ? all : withEarlier(all, new Set(joints.map((joint) => joint.leafId)));
+  const spoken = new Set(joints.flatMap((joint) => [joint.leafId, ...joint.detail.alsoLeaves]));
+  const leaves = jointId === undefined ? all : withEarlier(all, spoken);
   const sourceIds = new Set(leaves.map((leaf) => leaf.sourceId));
-  const wrenchIds = new Set(joints.map((joint) => joint.wrenchId));
+  const shelves = shelvesOf(shop);
+  const figures = figuresOf(shop, joints, Date.parse(writtenAt));
+  const wrenchIds = new Set([...joints, ...figures].map(({ wrenchId }) => wrenchId));
   return {
     format: BUILD_FORMAT,
     version: BUILD_VERSION,
@@ -94,9 +133,14 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
     engine,
     sources: shop.book.sources(engine.id).filter((source) => jointId === undefined || sourceIds.has(source.id)),
     leaves,
-    wrenches: shop.wrenches.all().filter((wrench) => wrenchIds.has(wrench.id)),
+    wrenches: shop.wrenches
+      .all()
+      .filter((wrench) => wrenchIds.has(wrench.id))
+      .map(forFile),
     joints,
     ...workPart(shop, engine, joints),
+    practice: shelvesFor(shelves, engine).practice,
+    figures,
     shelf: {
       film: used(shop.shelf.own('film'), joints),
       grade: used(shop.shelf.own('grade'), joints),

@@ -1,13 +1,6 @@
-'use client';
-
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
-import { useRef } from 'react';
-import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
-import { useAct } from '@/interface/parts/use-act';
-import { readBackAction } from './actions';
 import styles from './record-screen.module.css';
 
 interface Props {
@@ -15,45 +8,6 @@ interface Props {
   readonly joints: readonly { readonly id: string; readonly name: string; readonly line: string }[];
   /** How many fits are proven; undefined where nothing is measured. */
   readonly fits?: string;
-}
-
-/** Reads a build file back in, from this shop or another. */
-function ReadBack() {
-  const router = useRouter();
-  const file = useRef<HTMLInputElement>(null);
-  const { act, pending, problem } = useAct();
-  const read = (chosen: File) =>
-    act(
-      async () => {
-        const text = await chosen.text();
-        // The same file chosen again is a change again.
-        if (file.current) file.current.value = '';
-        return readBackAction({ text });
-      },
-      ({ href }) => router.push(href),
-    );
-  return (
-    <>
-      <p className="soft">
-        A build file holds an engine, or one joint of it, with its leaves, plans, pulls, fits and heat. If the engine
-        already stands here, a copy is put beside it.
-      </p>
-      <input
-        ref={file}
-        type="file"
-        accept=".json,application/json"
-        className="only-spoken"
-        id="build-file"
-        tabIndex={-1}
-        aria-label="Build file"
-        onChange={(event) => [...(event.currentTarget.files ?? [])].slice(0, 1).forEach(read)}
-      />
-      <Button onClick={() => file.current?.click()} disabled={pending}>
-        Read a build file in
-      </Button>
-      {problem && <Notice kind="stop">{problem.message}</Notice>}
-    </>
-  );
 }
 
 /** The record: each joint as a page to print and as a file, and the way back in. */
@@ -93,7 +47,15 @@ export const RecordScreen = ({ engineId, joints, fits }: Props) => (
     )}
     {joints.length === 0 && <Notice kind="plain">Nothing to record yet.</Notice>}
     <Section title="Read back in">
-      <ReadBack />
+      <p className="soft">
+        A build file holds an engine, or one joint of it, with its leaves, plans, pulls, fits and heat. If the engine
+        already stands here, a copy is put beside it.
+      </p>
+      <p>
+        <Link href="/engines/read-in" className={key.key}>
+          Look at a build file
+        </Link>
+      </p>
     </Section>
   </Screen>
 );

@@ -38,6 +38,8 @@ export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso 
   const wrench: Wrench = {
     ...part,
     id: before?.id ?? nanoid(10),
+    // Whoever changes it has it in hand: from then on it hangs here.
+    cameWith: null,
     version: before?.version ?? 1,
     createdAt: before?.createdAt ?? nowIso,
   };

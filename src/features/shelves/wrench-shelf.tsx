@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { hangsHere } from '@/model/shelf/shelves';
 import type { Wrench } from '@/model/shelf/wrench';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
@@ -33,6 +34,7 @@ export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedW
                 {one.calibration.length > 0 &&
                   ` at ${one.calibration.map((point) => plain(point.set)).join(', ')} ${one.unit}`}
                 {overdue && ': overdue'}
+                {!hangsHere(one) && '; came with a build, and serves that engine alone until it is changed here'}
               </span>
             </span>
             <Button

@@ -11,7 +11,7 @@ import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
-import { withPracticeOf, type Shelves } from '@/model/shelf/shelves';
+import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { Engine } from './engine';
 import { retorqueOf, type EngineState, type JointState, type TighteningState } from './engine-state';
 
@@ -90,5 +90,5 @@ export function inputsOf(
     throw new DomainError('not-found', 'The leaf that this joint is made from is missing.', 'leafId');
   if (!shelves.wrenches.some((one) => one.id === joint.wrenchId))
     throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
-  return { joint, leaf, source, shelves: withPracticeOf(shelves, engine), now };
+  return { joint, leaf, source, shelves: shelvesFor(shelves, engine), now };
 }

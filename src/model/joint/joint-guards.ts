@@ -8,7 +8,7 @@ import { ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladd
 import type { JointInputs } from './joint-inputs';
 import { askedOf } from '@/model/book/leaf-of-text';
 import type { Wrench } from '@/model/shelf/wrench';
-import { filmOn, gradeOn, metalOn } from '@/model/shelf/shelves';
+import { filmOn, gradeOn, hangsHere, metalOn } from '@/model/shelf/shelves';
 
 const known = <T>(value: T | null): T | undefined => value ?? undefined;
 
@@ -20,6 +20,18 @@ function printGuards(leaf: Leaf): readonly Guard[] {
   const message = figureDiffers(leaf);
   return message === undefined ? [] : [{ code: 'figure-differs', severity: 'stop', message }];
 }
+
+/** A wrench that is known from somebody's build alone may be no wrench of this shop. */
+const elsewhereGuards = (wrench: Wrench): readonly Guard[] =>
+  hangsHere(wrench)
+    ? []
+    : [
+        {
+          code: 'wrench-elsewhere',
+          severity: 'ask',
+          message: `${wrench.name} came with the build and does not hang here: choose a wrench of this shop, or enter it on the shelf.`,
+        },
+      ];
 
 /** Everything that stands against this joint's figure, from what is known of it. */
 export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wrench): readonly Guard[] {
@@ -34,6 +46,7 @@ export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wren
   const inParent = today.form === 'stud' ? today.metalThread : today.thread;
   return [
     ...printGuards(leaf),
+    ...elsewhereGuards(wrench),
     ...guards({
       ladder,
       original: withGrade(original),

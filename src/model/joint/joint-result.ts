@@ -11,7 +11,7 @@ import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';
-import { filmOn } from '@/model/shelf/shelves';
+import { filmOn, hangsHere } from '@/model/shelf/shelves';
 import type { TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
@@ -33,7 +33,9 @@ export function computeJoint(setting: JointInputs): JointResult {
   const { joint, shelves } = setting;
   const byHand = wrenchNamed(setting);
   const first = ladder(ladderInput(setting, byHand));
-  const shelf = shelves.wrenches.map((wrench) => ({
+  // What came with somebody's build is not in this shop: it is taken only where nothing hangs here.
+  const here = shelves.wrenches.filter(hangsHere);
+  const shelf = (here.length > 0 ? here : shelves.wrenches).map((wrench) => ({
     ...scaleOf(wrench),
     id: wrench.id,
     overdue: isOverdue(wrench, setting),

@@ -52,11 +52,15 @@ export function designationOn({ threads }: Pick<Shelves, 'threads'>, text: strin
   return own ? ownDesignation(own) : text;
 }
 
-/** The shelves with the practice of one engine where it differs from the shop's. */
-export const withPracticeOf = (
+/** What hangs in the shop, for every engine. */
+export const hangsHere = ({ cameWith }: Pick<Wrench, 'cameWith'>): boolean => cameWith === null;
+
+/** The shelves as one engine draws on them: with its own practice, and with wrenches that came with its build. */
+export const shelvesFor = (
   shelves: Shelves,
-  { practice }: { readonly practice: Partial<HousePractice> },
+  { id, practice }: { readonly id: string; readonly practice: Partial<HousePractice> },
 ): Shelves => ({
   ...shelves,
+  wrenches: [...shelves.wrenches.filter(hangsHere), ...shelves.wrenches.filter((wrench) => wrench.cameWith === id)],
   practice: { ...shelves.practice, ...practice },
 });

@@ -12,6 +12,8 @@ export interface Wrench {
   /** Points of its last check, in its own unit. */
   readonly calibration: readonly CalibrationPoint[];
   readonly checkedAt: string | null;
+  /** The engine with whose build it came, for which alone it serves; null: it hangs here. */
+  readonly cameWith: string | null;
   /** Rises with every change; a writer names the one it read. */
   readonly version: number;
   readonly createdAt: string;

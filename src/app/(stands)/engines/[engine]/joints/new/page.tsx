@@ -1,7 +1,7 @@
 import { NewJointForm } from '@/features/joint/new-joint-form';
 import { StandardJointForm } from '@/features/joint/standard-joint-form';
 import { torqueLeaves } from '@/features/joint/leaves-of-joint';
-import { withPracticeOf } from '@/model/shelf/shelves';
+import { shelvesFor } from '@/model/shelf/shelves';
 import { shelvesOnce } from '@/server/request-reads';
 import { WrenchForm } from '@/features/shelves/wrench-form';
 import { Disclosure } from '@/interface/parts/disclosure';
@@ -15,7 +15,7 @@ interface Props extends EngineParams {
 export default async function NewJointPage({ params, searchParams }: Props) {
   const { shop, rows } = await engineRowsAt(params);
   const { engine } = rows;
-  const shelves = withPracticeOf(shelvesOnce(shop), engine);
+  const shelves = shelvesFor(shelvesOnce(shop), engine);
   const { leaf } = await searchParams;
   const leaves = torqueLeaves(rows.leaves);
   if (shelves.wrenches.length === 0)

@@ -1,0 +1,155 @@
+import { roundState } from '@/core/tightening';
+import { DomainError, atField } from '@/core/units';
+import { wrenchSetting } from '@/core/wrench';
+import { figureDiffers } from '@/model/book/leaf-figure';
+import { everyRow } from './adopt-build';
+import type { BuildFile } from './build-file';
+
+type Has = (wanted: string, field: string) => void;
+
+const notWhole = (what: string, field: string) =>
+  new DomainError('bad-field', `The file is not whole: ${what} Nothing was changed.`, field);
+
+const among = (rows: readonly { readonly id: string }[]): Has => {
+  const ids = new Set(rows.map(({ id }) => id));
+  return (wanted, field) => {
+    if (!ids.has(wanted)) throw notWhole(`${field} ${wanted} is missing from it.`, field);
+  };
+};
+
+function assertNoneTwice(file: BuildFile): void {
+  const seen = new Set<string>();
+  for (const { id } of everyRow(file)) {
+    if (seen.has(id)) throw notWhole(`${id} stands in it twice.`, 'id');
+    seen.add(id);
+  }
+}
+
+function assertBook({ engine, sources, leaves }: BuildFile): void {
+  const [ofEngine, source, leaf] = [among([engine]), among(sources), among(leaves)];
+  for (const row of leaves) {
+    ofEngine(row.engineId, 'engine');
+    source(row.sourceId, 'source');
+    if (row.replacesId !== null) leaf(row.replacesId, 'leaf');
+  }
+}
+
+function assertWork({ engine, leaves, wrenches, joints, tightenings, boltSets, heat }: BuildFile): void {
+  const [ofEngine, leaf, wrench, joint, cycle] = [
+    among([engine]),
+    among(leaves),
+    among(wrenches),
+    among(joints),
+    among(heat.cycles),
+  ];
+  for (const row of joints) {
+    ofEngine(row.engineId, 'engine');
+    leaf(row.leafId, 'leaf');
+    wrench(row.wrenchId, 'wrench');
+  }
+  for (const row of tightenings) joint(row.jointId, 'joint');
+  for (const set of boltSets) {
+    joint(set.jointId, 'joint');
+    if (set.maxStretch_mm < set.minStretch_mm) throw notWhole(`the stretch of ${set.name} is reversed.`, 'boltSets');
+    for (const { setId, bolt } of set.readings) {
+      if (setId !== set.id) throw notWhole(`a length of ${set.name} is of another set.`, 'boltSets');
+      if (bolt > set.bolts)
+        throw notWhole(`${set.name} has ${set.bolts} bolts, and a length of bolt ${bolt}.`, 'boltSets');
+    }
+  }
+  for (const row of [...heat.cycles, ...heat.readings]) ofEngine(row.engineId, 'engine');
+  for (const row of heat.readings) cycle(row.cycleId, 'run');
+}
+
+function assertFits({ engine, leaves, joints, fits, measures }: BuildFile): void {
+  const [ofEngine, leaf, joint] = [among([engine]), among(leaves), among(joints)];
+  for (const row of measures) ofEngine(row.engineId, 'engine');
+  for (const fit of fits) {
+    ofEngine(fit.engineId, 'engine');
+    if (fit.leafId !== null) leaf(fit.leafId, 'leaf');
+    for (const id of [fit.jointId, ...fit.holds]) if (id !== null) joint(id, 'joint');
+    const line = among(fit.lines);
+    for (const one of fit.lines) {
+      if (one.kind === 'strike') line(one.strikes, 'line');
+      const isOutside = one.kind === 'reading' && (one.station >= fit.stations || one.angle >= fit.angles);
+      if (isOutside || (one.place !== null && one.place >= fit.places.length))
+        throw notWhole(`${fit.name} has a line of a place that it does not have.`, 'fits');
+    }
+  }
+}
+
+/** A plan whose turn names positions that it does not have cannot be gone round. */
+function assertPlans({ joints, tightenings }: BuildFile): void {
+  const names = new Map(joints.map(({ id, name }) => [id, name]));
+  for (const { jointId, plan, events } of tightenings) {
+    const name = names.get(jointId) ?? 'a joint';
+    const positions = [...plan.order, ...plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.position] : []))];
+    if (positions.some((at) => at >= plan.positions.length))
+      throw notWhole(`a plan of ${name} names a fastener that it does not have.`, 'tightenings');
+    if (!Number.isInteger(roundState(plan.steps, events, plan.positions.length).next))
+      throw notWhole(`a going-round of ${name} stands nowhere.`, 'tightenings');
+  }
+}
+
+/** A watch may run a little ahead of another. */
+const AHEAD_MS = 5 * 60_000;
+
+function assertPast(file: BuildFile, now: number): void {
+  const latest = (...times: readonly string[]) => times.some((time) => Date.parse(time) > now + AHEAD_MS);
+  const { tightenings, heat, fits, boltSets } = file;
+  const ahead =
+    tightenings.some(
+      ({ startedAt, events }) => latest(startedAt) || events.some((event) => latest(event.at, event.recordedAt)),
+    ) ||
+    heat.cycles.some(({ ranFrom, ranTo }) => latest(ranFrom, ranTo)) ||
+    heat.readings.some(({ at }) => latest(at)) ||
+    boltSets.some(({ readings }) => readings.some(({ at }) => latest(at))) ||
+    fits.some(({ lines }) => lines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)));
+  if (ahead)
+    throw new DomainError(
+      'in-the-future',
+      'A line of the file lies in the future by the clock of this machine. See that the clock is right. Nothing was changed.',
+      'at',
+    );
+  for (const { ranFrom, ranTo, highest_C, ambient_C } of heat.cycles)
+    if (!(Date.parse(ranTo) > Date.parse(ranFrom)) || !(highest_C > ambient_C))
+      throw notWhole('a run of the engine ends before it begins, or never warmed.', 'heat');
+}
+
+/**
+ * A figure that its own text does not give is refused: the book and the ladder would say two things. @throws
+ * DomainError
+ */
+function assertFigures({ leaves }: BuildFile): void {
+  for (const leaf of leaves) {
+    const differs = figureDiffers(leaf);
+    if (differs)
+      throw new DomainError(
+        'figure-differs',
+        `${leaf.subject}, p. ${leaf.page}: ${differs} Nothing was changed.`,
+        'leaves',
+      );
+  }
+}
+
+function assertWrenches({ wrenches }: BuildFile): void {
+  for (const { name, min, max } of wrenches)
+    if (!(max > min)) throw notWhole(`the scale of ${name} ends where it begins.`, 'wrenches');
+  for (const wrench of wrenches) atField('wrenches', () => wrenchSetting(wrench.max, wrench));
+}
+
+/**
+ * Every reference in the file leads to a row in the file, no row stands in it twice, and nothing in it lies in the
+ * future: what the screens would have refused is refused here.
+ * @throws DomainError
+ */
+export function assertWhole(file: BuildFile, now: number): void {
+  assertNoneTwice(file);
+  assertBook(file);
+  assertWork(file);
+  assertFits(file);
+  assertPlans(file);
+  assertPast(file, now);
+  assertWrenches(file);
+  assertFigures(file);
+}

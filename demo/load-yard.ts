@@ -97,7 +97,7 @@ const MIN_PER_DAY = 1440;
 
 /** Deletes a shop's file with its write-ahead log. */
 export function removeShopFile(file: string): void {
-  for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true });
+  for (const ending of ['', '-wal', '-shm', '-mark']) rmSync(`${file}${ending}`, { force: true });
 }
 
 type Before = (minutesAgo: number) => string;

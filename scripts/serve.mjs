@@ -5,6 +5,10 @@ import { buildIfStale } from './build-if-stale.mjs';
 
 const demonstration = process.argv.includes('--demonstration');
 const port = Number(process.env.PORT ?? 4620);
+if (!Number.isInteger(port) || port < 1 || port > 65_535) {
+  console.error(`PORT=${process.env.PORT} is no port: give a number from 1 to 65535.`);
+  process.exit(1);
+}
 const host = process.env.SPANNER_HOST ?? '127.0.0.1';
 const address = `http://${host === '0.0.0.0' || host === '::' ? 'localhost' : host}:${port}`;
 
@@ -49,8 +53,14 @@ const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'star
   stdio: ['ignore', 'ignore', 'inherit'],
   env,
 });
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code, signal) => process.exit(signal === 'SIGINT' || signal === 'SIGTERM' ? 0 : (code ?? 1)));
+// Stopped by whatever means a person has, it closes its files first; a closed terminal is one of them.
+let stopping = false;
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => {
+    stopping = true;
+    server.kill('SIGTERM');
+  });
+server.on('exit', (code) => process.exit(stopping ? 0 : (code ?? 1)));
 
 const answers = async () => {
   try {

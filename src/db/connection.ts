@@ -1,7 +1,9 @@
 import SqliteDatabase, { type Database } from 'better-sqlite3';
-import { appendFileSync, existsSync, mkdirSync, rmSync, statSync } from 'node:fs';
+import { appendFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { hasForeignLog, markAnew, putLogAside } from './log-owner';
 import { MIGRATIONS_FOLDER, migrate, pendingMigrations } from './migrate';
+import { assertShop } from './whose-file';
 import { troubleOf } from './trouble';
 
 const BUSY_MS = 4000;
@@ -11,8 +13,11 @@ const CACHE_KIB = 65_536;
 /** A copy beside the file, made before a migration touches it: `shop.sqlite.before-0002-….sqlite`. */
 function copyBefore(db: Database, file: string, first: string): void {
   const copy = `${file}.before-${first.replace(/\.sql$/, '')}.sqlite`;
-  if (existsSync(copy)) rmSync(copy);
-  db.prepare('VACUUM INTO ?').run(copy);
+  // Another program that opens the same file at this moment makes the same copy: the name is taken once it is whole.
+  const growing = `${copy}.${process.pid}`;
+  rmSync(growing, { force: true });
+  db.prepare('VACUUM INTO ?').run(growing);
+  renameSync(growing, copy);
 }
 
 /** With `SPANNER_QUERY_LOG`, each statement is noted in that file, so that what a screen asks can be counted. */
@@ -26,9 +31,11 @@ const counting = () => {
 
 function open(file: string, folder: string): Database {
   mkdirSync(dirname(file), { recursive: true });
+  if (hasForeignLog(file)) console.warn(`A log that is not of ${file} was put aside: ${putLogAside(file)}`);
   const isNew = !existsSync(file) || statSync(file).size === 0;
   const db = new SqliteDatabase(file, { timeout: BUSY_MS, ...counting() });
   try {
+    if (!isNew) assertShop(db, file);
     const pending = pendingMigrations(db, folder);
     // An acknowledged pull must survive a power cut.
     db.pragma('journal_mode = WAL');
@@ -38,9 +45,10 @@ function open(file: string, folder: string): Database {
     db.pragma('foreign_keys = OFF');
     if (pending.length > 0) {
       if (!isNew) copyBefore(db, file, pending[0] as string);
-      migrate(db, pending, folder);
+      migrate(db, folder);
     }
     db.pragma('foreign_keys = ON');
+    markAnew(db, file);
     return db;
   } catch (error) {
     db.close();

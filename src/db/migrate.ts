@@ -5,7 +5,7 @@ import { ShopTrouble } from './trouble';
 
 export const MIGRATIONS_FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src', 'db', 'migrations');
 
-const migrationFiles = (folder: string): readonly string[] =>
+export const migrationFiles = (folder: string): readonly string[] =>
   readdirSync(/* turbopackIgnore: true */ folder)
     .filter((name) => /^\d{4}-.+\.sql$/.test(name))
     .sort();
@@ -27,7 +27,7 @@ export function assertHistory(applied: readonly string[], files: readonly string
       );
 }
 
-function appliedMigrations(db: Database): readonly string[] {
+export function appliedMigrations(db: Database): readonly string[] {
   const known = db.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migration'").get();
   if (!known) return [];
   return db
@@ -51,13 +51,17 @@ function assertBound(db: Database, name: string): void {
     throw new Error(`migrate: ${name} leaves ${broken.length} rows bound to nothing, the first in ${broken[0]?.table}`);
 }
 
-/** Brings the file up to date, each migration in a transaction of its own. Foreign keys are to be off. */
-export function migrate(db: Database, pending: readonly string[], folder = MIGRATIONS_FOLDER): void {
+/**
+ * Brings the file up to date, each migration in a transaction of its own. Foreign keys are to be off. What is still
+ * lacking is looked up inside the transaction: another program may be bringing the same file up to date.
+ */
+export function migrate(db: Database, folder = MIGRATIONS_FOLDER): void {
   db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT');
   const note = db.prepare("INSERT INTO migration (name, applied_at) VALUES (?, strftime('%Y-%m-%dT%H:%M:%fZ', 'now'))");
-  for (const name of pending) {
+  for (const name of migrationFiles(folder)) {
     const sql = readFileSync(/* turbopackIgnore: true */ join(/* turbopackIgnore: true */ folder, name), 'utf8');
     db.transaction(() => {
+      if (!pendingMigrations(db, folder).includes(name)) return;
       db.exec(sql);
       assertBound(db, name);
       note.run(name);

@@ -19,11 +19,11 @@ export const isShopTrouble = (thrown: unknown): thrown is ShopTrouble =>
 
 const TROUBLES: readonly (readonly [RegExp, TroubleCode, (file: string) => readonly [string, string]])[] = [
   [
-    /^SQLITE_FULL|^ENOSPC/,
+    /^SQLITE_FULL|^SQLITE_IOERR|^ENOSPC|^EDQUOT|^EIO/,
     'disk-full',
     () => [
-      'The disk is full, so the line could not be written.',
-      'Free some space and try again. What was recorded before is safe.',
+      'The disk is full or cannot be written to, so the line was not recorded.',
+      'Free some space, see that the disk is well, and try again. What was recorded before is safe.',
     ],
   ],
   [
@@ -39,7 +39,7 @@ const TROUBLES: readonly (readonly [RegExp, TroubleCode, (file: string) => reado
     'corrupt',
     (file) => [
       `The file ${file} is damaged or is not a shop file.`,
-      'It has been left as it is. Put it aside, copy your last backup in its place, and start again.',
+      'It has been left as it is. Stop the program and run “npm run restore” with the name of a copy: it checks the copy, keeps what is here aside with its log, and puts the copy in its place. “npm run doctor” says what is wrong.',
     ],
   ],
   [

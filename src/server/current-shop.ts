@@ -1,44 +1,98 @@
-import { statSync } from 'node:fs';
+import { copyFileSync, existsSync, renameSync, statSync } from 'node:fs';
 import { cookies } from 'next/headers';
+import { checkCopy } from '@/db/copies';
+import { inodeOf, isMarked, isStillOwn, logOf, openedAs, putLogAside, type Opened } from '@/db/log-owner';
 import { openShop, type Shop } from '@/db/shop';
+import { ShopTrouble } from '@/db/trouble';
+import { copyIfDue } from './copies';
 import { shopFile, type ShopName } from './shop-file';
 
 export const SHOP_COOKIE = 'spanner-shop';
 
-interface Opened {
+interface Held {
   readonly shop: Shop;
-  readonly inode: number;
+  readonly opened: Opened;
 }
 
 // Pages and routes are bundled apart; the open files are shared through the process.
-const holder = globalThis as { spannerShops?: Map<ShopName, Opened> };
-const opened = (holder.spannerShops ??= new Map<ShopName, Opened>());
+const holder = globalThis as { spannerShops?: Map<ShopName, Held>; spannerLeft?: Shop[] };
+const held = (holder.spannerShops ??= closedAtTheEnd(new Map<ShopName, Held>()));
+// Shops whose file was written over: closed, they would fold their log into somebody else's file.
+const left = (holder.spannerLeft ??= []);
 
-const inodeOf = (file: string): number => {
-  try {
-    return statSync(file).ino;
-  } catch {
-    return -1;
-  }
-};
+/**
+ * On every way of stopping the log is folded into its file, so that the file alone is the whole shop; into a file that
+ * was exchanged nothing is folded.
+ */
+function closedAtTheEnd(shops: Map<ShopName, Held>): Map<ShopName, Held> {
+  process.once('exit', () => {
+    for (const { shop, opened } of shops.values()) if (isStillOwn(shop.file, opened)) shop.close();
+  });
+  return shops;
+}
 
 /** Closes a shop's file, so that it can be replaced. */
 export function closeShop(name: ShopName): void {
-  opened.get(name)?.shop.close();
-  opened.delete(name);
+  held.get(name)?.shop.close();
+  held.delete(name);
+}
+
+const SETTLED_MS = 1500;
+
+const isBeingWritten = (file: string): boolean => {
+  try {
+    return Date.now() - statSync(file).mtimeMs < SETTLED_MS;
+  } catch {
+    return true;
+  }
+};
+
+/**
+ * Takes over a file that was put in the place of an open one. What was open is left as it is and never written again;
+ * its log is put aside. A file that was written over in place is made a file of its own first: SQLite knows files by
+ * where they lie on disk, and would go on with what it has in mind of the other.
+ * @throws ShopTrouble exchanged while the new file is still being written, or is not whole
+ */
+function takeOver(name: ShopName, { shop, opened }: Held): void {
+  const { file } = shop;
+  if (!existsSync(file) || (!isMarked(file) && isBeingWritten(file)))
+    throw new ShopTrouble(
+      'exchanged',
+      `The file ${file} was exchanged while the program ran. Nothing is written to it.`,
+      'Wait until the copy is there, then try again: it is looked through and opened.',
+    );
+  const wasWrittenOver = inodeOf(file) === opened.inode;
+  held.delete(name);
+  // The log of what was open; one that another program began for the new file is left alone.
+  if (inodeOf(logOf(file)) === opened.logInode) putLogAside(file);
+  if (!wasWrittenOver) {
+    shop.close();
+    return;
+  }
+  left.push(shop);
+  copyFileSync(file, `${file}.coming`);
+  renameSync(`${file}.coming`, file);
+  checkCopy(file);
 }
 
 /**
- * Opens a shop by name, once. A file that was replaced meanwhile (a reset, a restored backup) is opened anew.
+ * Opens a shop by name, once. A file that was exchanged meanwhile (a reset, a restored copy) is written to no more,
+ * looked through and opened anew.
  * @throws ShopTrouble
  */
 export function shopNamed(name: ShopName): Shop {
-  const known = opened.get(name);
+  const known = held.get(name);
   const file = shopFile(name);
-  if (known && known.inode === inodeOf(file) && known.shop.file === file) return known.shop;
-  if (known) closeShop(name);
+  if (known?.shop.file === file) {
+    if (isStillOwn(file, known.opened)) {
+      if (name === 'own') copyIfDue(known.shop);
+      return known.shop;
+    }
+    takeOver(name, known);
+  } else if (known) closeShop(name);
   const shop = openShop(file);
-  opened.set(name, { shop, inode: inodeOf(file) });
+  held.set(name, { shop, opened: openedAs(file) });
+  if (name === 'own') copyIfDue(shop);
   return shop;
 }
 

@@ -1,34 +1,14 @@
-import { randomBytes } from 'node:crypto';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@jest/globals';
 import { openShop } from '@/db/shop';
-import { freshTightening, yardShop } from '../db/temporary-shop';
+import { yardShop } from '../db/temporary-shop';
+import { longRound, newPull, sendPull, type Sent } from './pulls';
 import { freePort, startServer } from './running-server';
 
 const KILLS = 50;
 const LONGEST_LIFE_MS = 160;
-
-interface Sent {
-  readonly id: string;
-  readonly body: string;
-}
-
-const newPull = (step: number): Sent => {
-  const id = randomBytes(9).toString('hex');
-  return { id, body: JSON.stringify({ id, kind: 'pull', step, outcome: 'pulled', age_ms: 0 }) };
-};
-
-/** Sends a line; true only where the server acknowledged it. */
-const send = (address: string, tighteningId: string, { body }: Sent): Promise<boolean> =>
-  fetch(`${address}/api/tightenings/${tighteningId}/events`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body,
-  })
-    .then(async (response) => ((await response.json()) as { ok: boolean }).ok)
-    .catch(() => false);
 
 test(`killed ${KILLS} times in the middle of a tightening, no acknowledged pull is lost`, async () => {
   const folder = mkdtempSync(join(tmpdir(), 'spanner-kill-'));
@@ -41,16 +21,7 @@ test(`killed ${KILLS} times in the middle of a tightening, no acknowledged pull 
     const id = `round-${Math.floor(kill / 2)}`;
     if (kill % 2 === 0) {
       const shop = openShop(file);
-      const { plan, ...tightening } = freshTightening(shop, id);
-      // Long enough that no life of the server comes to its end.
-      shop.tightenings.start({
-        ...tightening,
-        id: `${id}-long`,
-        plan: {
-          ...plan,
-          steps: Array.from({ length: 40 }, () => plan.steps.filter((step) => step.kind === 'pull')).flat(),
-        },
-      });
+      longRound(shop, id);
       shop.close();
       waiting = undefined;
     }
@@ -79,7 +50,7 @@ test(`killed ${KILLS} times in the middle of a tightening, no acknowledged pull 
     let next = waiting && !lines?.result.some((line) => line.id === waiting?.id) ? waiting : newPull(step);
     while (alive) {
       waiting = next;
-      if (!(await send(server.address, long, next))) break;
+      if (!(await sendPull(server.address, long, next))) break;
       known.add(next.id);
       step++;
       total++;

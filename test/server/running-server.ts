@@ -5,6 +5,8 @@ export interface RunningServer {
   readonly address: string;
   readonly process: ChildProcess;
   readonly kill: () => Promise<void>;
+  /** Stops it as a person does. */
+  readonly stop: () => Promise<void>;
 }
 
 export const freePort = (): Promise<number> =>
@@ -42,7 +44,13 @@ export async function startServer(
       (response) => response.ok,
       () => false,
     );
-    if (ready) return { address, process: child, kill: () => (child.kill('SIGKILL'), gone) };
+    if (ready)
+      return {
+        address,
+        process: child,
+        kill: () => (child.kill('SIGKILL'), gone),
+        stop: () => (child.kill('SIGTERM'), gone),
+      };
     await pause(25);
   }
   child.kill('SIGKILL');

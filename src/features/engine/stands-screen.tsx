@@ -40,6 +40,9 @@ export const StandsScreen = ({ tags, demonstration, reckoner, shelf }: Props) =>
       )}
       {shelf && <Section title="First, a wrench on the shelf">{shelf}</Section>}
       <Section title="The demonstration yard">{demonstration}</Section>
+      <p>
+        <Link href="/copies">Copies of the shop</Link>
+      </p>
     </Screen>
     <aside className={styles.slip} aria-label="Read a figure">
       <h2 className={styles.slipTitle}>Read a figure now</h2>

@@ -1,0 +1,158 @@
+import SqliteDatabase, { type Database } from 'better-sqlite3';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { asideOf, isFolded, indexOf, logOf, noteOf } from './log-owner';
+import { assertShop, tablesOf } from './whose-file';
+import { ShopTrouble, troubleOf } from './trouble';
+
+export interface TableCount {
+  readonly table: string;
+  readonly rows: number;
+}
+
+/** A copy that was looked through: whole, and how many rows each of its tables has. */
+export interface CheckedCopy {
+  readonly file: string;
+  readonly counts: readonly TableCount[];
+}
+
+export const countRows = (db: Database): readonly TableCount[] =>
+  tablesOf(db).map((table) => ({
+    table,
+    rows: (db.prepare(`SELECT count(*) AS n FROM "${table}"`).get() as { readonly n: number }).n,
+  }));
+
+const broken = (file: string, what: string) =>
+  new ShopTrouble('corrupt', `The copy ${file} is not whole: ${what}.`, 'Use another copy. It has been left as it is.');
+
+/**
+ * Looks through a file: that it is a shop's, of a version known here, whole, and bound together.
+ * @throws ShopTrouble foreign-file, newer-version, changed-history, corrupt
+ */
+export function checkCopy(file: string): CheckedCopy {
+  if (!existsSync(file))
+    throw new ShopTrouble('not-writable', `There is no file ${file}.`, 'Name a copy that is there.');
+  let db: Database | undefined;
+  try {
+    db = new SqliteDatabase(file, { readonly: true, fileMustExist: true });
+    assertShop(db, file);
+    const [whole] = db.pragma('integrity_check') as readonly { readonly integrity_check: string }[];
+    if (whole?.integrity_check !== 'ok') throw broken(file, whole?.integrity_check ?? 'nothing was found');
+    const unbound = db.pragma('foreign_key_check') as readonly unknown[];
+    if (unbound.length > 0) throw broken(file, `${unbound.length} rows are bound to nothing`);
+    return { file, counts: countRows(db) };
+  } catch (error) {
+    throw troubleOf(error, file) ?? error;
+  } finally {
+    db?.close();
+  }
+}
+
+/**
+ * Copies an open shop while it is worked on, by SQLite's own means, a little at a time; the copy is closed without a
+ * log, looked through, and only then given its name.
+ * @throws ShopTrouble
+ */
+export async function copyShop(db: Database, to: string): Promise<CheckedCopy> {
+  mkdirSync(dirname(to), { recursive: true });
+  const growing = `${to}.growing`;
+  rmSync(growing, { force: true });
+  try {
+    await db.backup(growing);
+    closeWithoutLog(growing);
+    const { counts } = checkCopy(growing);
+    renameSync(growing, to);
+    return { file: to, counts };
+  } catch (error) {
+    throw troubleOf(error, to) ?? error;
+  } finally {
+    for (const file of [growing, logOf(growing), indexOf(growing)]) rmSync(file, { force: true });
+  }
+}
+
+/** Copies a shop's file, whether or not another program has it open. @throws ShopTrouble */
+export async function copyFileOf(file: string, to: string): Promise<CheckedCopy> {
+  const db = new SqliteDatabase(file, { fileMustExist: true, timeout: 4000 });
+  try {
+    return await copyShop(db, to);
+  } finally {
+    db.close();
+  }
+}
+
+/** Folds a file's log into it and says so in its header: what lies beside it later is no log of its own. */
+function closeWithoutLog(file: string): void {
+  const db = new SqliteDatabase(file);
+  try {
+    db.pragma('journal_mode = DELETE');
+  } finally {
+    db.close();
+  }
+}
+
+export interface PutInPlace extends CheckedCopy {
+  /** Where what was here went; undefined where nothing was here. */
+  readonly aside?: string;
+}
+
+/**
+ * Puts a checked copy in the place of a shop's file. What was here is kept aside, with its log; nobody writes to it
+ * while that is done.
+ * @throws ShopTrouble
+ */
+export function putInPlace(copy: string, file: string): PutInPlace {
+  const { counts } = checkCopy(copy);
+  const coming = `${file}.coming`;
+  const aside = asideOf(file, '.sqlite');
+  mkdirSync(dirname(file), { recursive: true });
+  try {
+    cloneFile(copy, coming);
+    const isThere = existsSync(file);
+    if (isThere) keepAside(file, aside);
+    else for (const stray of [logOf(file), indexOf(file)]) moveIfThere(stray, `${aside}${stray.slice(file.length)}`);
+    rmSync(noteOf(file), { force: true });
+    renameSync(coming, file);
+    return { file, counts, ...(isThere && { aside }) };
+  } catch (error) {
+    throw troubleOf(error, file) ?? error;
+  } finally {
+    rmSync(coming, { force: true });
+  }
+}
+
+/** A copy of a copy, whole and without a log, whatever lies beside the first. */
+function cloneFile(from: string, to: string): void {
+  rmSync(to, { force: true });
+  const db = new SqliteDatabase(from, { readonly: true });
+  try {
+    db.prepare('VACUUM INTO ?').run(to);
+  } finally {
+    db.close();
+  }
+}
+
+function moveIfThere(from: string, to: string): void {
+  if (existsSync(from)) renameSync(from, to);
+}
+
+/** Moves a shop's file away with its log, while holding the right to write to it. A damaged one is moved as it is. */
+function keepAside(file: string, aside: string): void {
+  let db: Database | undefined;
+  try {
+    db = new SqliteDatabase(file, { timeout: 4000 });
+    isFolded(db);
+    db.exec('BEGIN IMMEDIATE');
+  } catch (error) {
+    const trouble = troubleOf(error, file);
+    if (trouble?.code === 'locked') {
+      db?.close();
+      throw trouble;
+    }
+  }
+  try {
+    renameSync(file, aside);
+    for (const beside of ['-wal', '-shm', '-mark']) moveIfThere(`${file}${beside}`, `${aside}${beside}`);
+  } finally {
+    db?.close();
+  }
+}

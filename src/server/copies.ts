@@ -1,0 +1,111 @@
+import { createWriteStream, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { Readable, Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { DomainError } from '@/core/units';
+import { checkCopy, copyShop, type CheckedCopy } from '@/db/copies';
+import type { Shop } from '@/db/shop';
+import { nowMs } from './clock';
+import { dataFolder, shopFile } from './shop-file';
+
+const DAY_MS = 86_400_000;
+const KEPT_DAYS = 7;
+
+export const copiesFolder = (): string => join(/* turbopackIgnore: true */ dataFolder(), 'copies');
+
+export type CopyKind = 'daily' | 'by-hand' | 'brought';
+
+export interface KeptCopy {
+  readonly name: string;
+  readonly kind: CopyKind;
+  readonly madeAt: string;
+  readonly bytes: number;
+}
+
+const NAME = /^(daily|by-hand|brought)-[\w-]+\.sqlite$/;
+const kindOf = (name: string): CopyKind => (NAME.exec(name)?.[1] ?? 'by-hand') as CopyKind;
+
+/** What a copy may be called: no way out of its folder. */
+export const isCopyName = (name: string): boolean => NAME.test(name);
+
+/** The copies there are, the latest first. */
+export function keptCopies(): readonly KeptCopy[] {
+  const folder = copiesFolder();
+  if (!existsSync(folder)) return [];
+  return readdirSync(folder)
+    .filter(isCopyName)
+    .map((name) => {
+      const { mtime, size } = statSync(join(/* turbopackIgnore: true */ folder, name));
+      return { name, kind: kindOf(name), madeAt: mtime.toISOString(), bytes: size };
+    })
+    .sort((a, b) => b.madeAt.localeCompare(a.madeAt));
+}
+
+const stamp = (now: number) => new Date(now).toISOString().slice(0, 19).replace(/[:T]/g, '-');
+
+/** Makes a copy of the shop among the others, looked through. @throws ShopTrouble */
+export const makeCopy = (shop: Shop, kind: CopyKind, now = nowMs()): Promise<CheckedCopy> =>
+  copyShop(shop.db, join(/* turbopackIgnore: true */ copiesFolder(), `${kind}-${stamp(now)}.sqlite`));
+
+/** The day's copies beyond the latest seven go; what was copied by hand stays. */
+function dropOld(): void {
+  const daily = keptCopies().filter(({ kind }) => kind === 'daily');
+  for (const { name } of daily.slice(KEPT_DAYS)) rmSync(join(/* turbopackIgnore: true */ copiesFolder(), name));
+}
+
+// One at a time, whatever bundle asks.
+const holder = globalThis as { spannerDaily?: Promise<void> };
+
+/**
+ * Copies the person's own shop where the latest of the day's copies is a day old. It runs beside the work, a little at
+ * a time; that it failed is said in the server's output and to whoever looks at the copies, and stops nothing.
+ */
+function copyDaily(shop: Shop): void {
+  if (shop.file !== shopFile('own') || holder.spannerDaily) return;
+  const latest = keptCopies().find(({ kind }) => kind === 'daily');
+  if (latest && Date.now() - Date.parse(latest.madeAt) < DAY_MS) return;
+  if (shop.engines.all().length === 0) return;
+  mkdirSync(copiesFolder(), { recursive: true });
+  holder.spannerDaily = makeCopy(shop, 'daily')
+    .then(dropOld, (error: unknown) => console.warn('The copy of the day could not be made:', error))
+    .finally(() => setTimeout(() => (holder.spannerDaily = undefined), 60_000).unref());
+}
+
+const LOOK_MS = 10 * 60_000;
+let lookedAt = 0;
+
+/** Asked with every request: whether a copy of the day is due is looked up every ten minutes. */
+export function copyIfDue(shop: Shop): void {
+  const now = Date.now();
+  if (now - lookedAt < LOOK_MS) return;
+  lookedAt = now;
+  setImmediate(() => copyDaily(shop));
+}
+
+const MAX_BROUGHT = 4e9;
+
+/** Counts what goes by, and stops what is larger than any shop. */
+const capped = (most: number) =>
+  new Transform({
+    transform(this: Transform & { seen?: number }, chunk: Buffer, _encoding, done) {
+      this.seen = (this.seen ?? 0) + chunk.length;
+      if (this.seen > most) done(new DomainError('too-large', 'That is larger than any shop: it was not taken.'));
+      else done(null, chunk);
+    },
+  });
+
+/** Takes a copy from elsewhere in, a little at a time, and looks it through. @throws ShopTrouble, DomainError */
+export async function bringCopy(body: ReadableStream | null, now = nowMs()): Promise<CheckedCopy> {
+  if (!body) throw new DomainError('bad-field', 'There is no file in the request.');
+  mkdirSync(copiesFolder(), { recursive: true });
+  const to = join(/* turbopackIgnore: true */ copiesFolder(), `brought-${stamp(now)}.sqlite`);
+  const coming = `${to}.growing`;
+  try {
+    await pipeline(Readable.fromWeb(body as never), capped(MAX_BROUGHT), createWriteStream(coming));
+    const checked = checkCopy(coming);
+    renameSync(coming, to);
+    return { ...checked, file: to };
+  } finally {
+    for (const ending of ['', '-wal', '-shm']) rmSync(`${coming}${ending}`, { force: true });
+  }
+}

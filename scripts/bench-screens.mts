@@ -36,14 +36,16 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
 const TIMES = 15;
 const port = Number(process.env.PORT ?? 4631);
 const address = `http://127.0.0.1:${port}`;
-const server = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-  {
-    stdio: 'ignore',
-    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1', SPANNER_DATA: folder },
+const server = spawn(process.execPath, ['scripts/server.mjs'], {
+  stdio: 'ignore',
+  env: {
+    ...process.env,
+    NODE_ENV: 'production',
+    NEXT_TELEMETRY_DISABLED: '1',
+    SPANNER_DATA: folder,
+    PORT: String(port),
   },
-);
+});
 
 const ask = async (path: string) => {
   const from = performance.now();

@@ -26,11 +26,10 @@ spawnSync(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'scripts/load-demo
   stdio: 'inherit',
   env,
 });
-const server = spawn(
-  process.execPath,
-  ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(PORT)],
-  { stdio: 'ignore', env },
-);
+const server = spawn(process.execPath, ['scripts/server.mjs'], {
+  stdio: 'ignore',
+  env: { ...env, PORT: String(PORT) },
+});
 
 const VIEWS = [
   ['stands', '/', {}, (page) => page.getByLabel('As printed on the page').fill('5½ mkg')],

@@ -49,9 +49,9 @@ if (demonstration) {
   if (load.status !== 0) process.exit(load.status ?? 1);
 }
 
-const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', host, '-p', String(port)], {
+const server = spawn(process.execPath, ['scripts/server.mjs'], {
   stdio: ['ignore', 'ignore', 'inherit'],
-  env,
+  env: { ...env, PORT: String(port), SPANNER_HOST: host },
 });
 // Stopped by whatever means a person has, it closes its files first; a closed terminal is one of them.
 let stopping = false;
@@ -72,3 +72,7 @@ const answers = async () => {
 for (let tries = 0; tries < 240 && !(await answers()); tries++)
   await new Promise((resolve) => setTimeout(resolve, 250));
 console.log(`Unhurried Spanner: ${address}`);
+if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+  console.log(
+    `It listens on ${host}: whoever reaches this machine over the network can read, write and take along the whole shop. There is no pass-phrase yet. Without SPANNER_HOST it listens to this machine alone.`,
+  );

@@ -3,7 +3,7 @@ import '@/interface/theme/tokens.css';
 import '@/interface/theme/base.css';
 import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';
 import type { Metadata } from 'next';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { preferencesFrom } from '@/interface/figures/preference-cookies';
 import { PreferencesProvider } from '@/interface/figures/preferences';
@@ -17,11 +17,12 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const jar = await cookies();
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   const preferences = preferencesFrom((name) => jar.get(name)?.value);
   return (
     <html lang="en" {...mantineHtmlProps} className={fontVariables} data-contrast={preferences.contrast}>
       <head>
-        <ColorSchemeScript defaultColorScheme="auto" />
+        <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
       <body>
         <MantineProvider theme={theme} defaultColorScheme="auto">

@@ -58,6 +58,8 @@ export function reckon(request: unknown): Answer {
   if (typeof request !== 'object' || request === null || Array.isArray(request))
     return refuse(null, { code: 'bad-json', message: 'A request is one JSON object: {"id": …, "op": "…", …}.' });
   const { id = null, op } = request as { readonly id?: unknown; readonly op?: unknown };
+  if (typeof id === 'object' && id !== null)
+    return refuse(null, { code: 'bad-field', message: 'The field id must be a string or a number.', field: 'id' });
   if (op === undefined) return refuse(id, { code: 'missing-field', message: 'The field op is missing.', field: 'op' });
   if (typeof op !== 'string')
     return refuse(id, { code: 'bad-field', message: 'The field op must be the name of an op.', field: 'op' });

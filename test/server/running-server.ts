@@ -26,22 +26,22 @@ export async function startServer(
   port: number,
   env: Record<string, string> = {},
 ): Promise<RunningServer> {
-  const child = spawn(
-    process.execPath,
-    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    {
-      stdio: 'ignore',
-      env: { ...process.env, NODE_ENV: 'production', SPANNER_DATA: dataFolder, NEXT_TELEMETRY_DISABLED: '1', ...env },
+  const child = spawn(process.execPath, ['scripts/server.mjs'], {
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      NODE_ENV: 'production',
+      SPANNER_DATA: dataFolder,
+      NEXT_TELEMETRY_DISABLED: '1',
+      PORT: String(port),
+      ...env,
     },
-  );
+  });
   const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
   const address = `http://127.0.0.1:${port}`;
   for (let tries = 0; tries < 400; tries++) {
-    const ready = await fetch(`${address}/api/reckon`, {
-      method: 'POST',
-      body: '{"op":"convert","value":1,"from":"in","to":"mm"}',
-    }).then(
-      (response) => response.ok,
+    const ready = await fetch(`${address}/api/instruments/readings`).then(
+      () => true,
       () => false,
     );
     if (ready)

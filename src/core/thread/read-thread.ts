@@ -74,7 +74,7 @@ const tidyText = (text: string): string =>
       word === 'm' || word === 'no' ? whole : `${size} ${word}`,
     );
 
-const METRIC_PATTERN = /^m ?(\d+(?:\.\d+)?)(?: ?[x-] ?(\d*\.?\d+))?(?: ?mm)?$/;
+const METRIC_PATTERN = /^m ?(\d+(?:\.\d+)?)(?: ?[x-] ?(\d+(?:\.\d+)?|\.\d+))?(?: ?mm)?$/;
 const INCH_PATTERN = /^(?:(no|#) ?)?(\d+(?:\/\d+)?)(?:(?: ?[x-] ?| )(\d+))? ?([a-z]*)$/;
 
 function parse(text: string): Wanted | undefined {
@@ -148,6 +148,8 @@ const secondPitch = (row: ThreadRow, wanted: Wanted): readonly Note[] =>
 
 const cache = new Map<string, { readonly thread: Thread; readonly notes: readonly Note[] }>();
 const MAX_CACHED = 500;
+/** Longer than any thread is stamped, printed or called. */
+const MAX_DESIGNATION = 60;
 
 /**
  * Reads the name of a thread as it is printed or stamped, with the notes that go with it.
@@ -156,6 +158,8 @@ const MAX_CACHED = 500;
 export function readThread(designation: string): { readonly thread: Thread; readonly notes: readonly Note[] } {
   const known = cache.get(designation);
   if (known) return known;
+  if (designation.length > MAX_DESIGNATION)
+    throw new DomainError('unknown-thread', `A thread’s name has at most ${MAX_DESIGNATION} characters.`);
   const tidied = tidyText(designation);
   const byFigures = rowByFigures(tidied);
   if (byFigures) return { thread: threadOfRow(byFigures), notes: [] };

@@ -9,7 +9,7 @@ export const TroubleScreen = ({ message, nextStep }: { readonly message: string;
     {/* A plain link: the whole page is asked for again. */}
     {/* eslint-disable-next-line @next/next/no-html-link-for-pages */}
     <a href="/">Try again</a>
-    { }
+    {}
     <a href="/copies">Copies of the shop</a>
   </main>
 );

@@ -1,8 +1,16 @@
 import { NextResponse } from 'next/server';
 import { badJson } from '@/server/http';
-import { reckon } from '@/reckoner/reckon';
+import { MOST_MS, reckonAside } from '@/server/reckon-aside';
 
 const MAX_REQUESTS = 1000;
+
+const refused = (code: string, message: string, status: number) =>
+  NextResponse.json({ id: null, ok: false, error: { code, message } }, { status });
+
+const WHY = {
+  slow: ['took-too-long', `That takes longer than ${MOST_MS / 1000} s. Ask for less at once.`],
+  busy: ['busy', 'Too much is being reckoned already. Try again in a moment.'],
+} as const;
 
 /** One request, or up to 1,000 in an array; the same bodies and answers as the line tool. */
 export async function POST(request: Request) {
@@ -12,10 +20,13 @@ export async function POST(request: Request) {
   } catch {
     return NextResponse.json({ id: null, ok: false, error: badJson }, { status: 400 });
   }
-  if (!Array.isArray(body)) return NextResponse.json(reckon(body));
-  if (body.length > MAX_REQUESTS) {
-    const message = `At most ${MAX_REQUESTS} requests at once; got ${body.length}.`;
-    return NextResponse.json({ id: null, ok: false, error: { code: 'bad-field', message } }, { status: 400 });
+  const requests: readonly unknown[] = Array.isArray(body) ? (body as readonly unknown[]) : [body];
+  if (requests.length > MAX_REQUESTS)
+    return refused('bad-field', `At most ${MAX_REQUESTS} requests at once; got ${requests.length}.`, 400);
+  const reckoned = await reckonAside(requests);
+  if (!reckoned.ok) {
+    const [code, message] = WHY[reckoned.why];
+    return refused(code, message, 503);
   }
-  return NextResponse.json(body.map(reckon));
+  return NextResponse.json(Array.isArray(body) ? reckoned.answers : reckoned.answers[0]);
 }

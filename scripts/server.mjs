@@ -1,0 +1,39 @@
+// The built program behind its door: `node scripts/server.mjs`, on PORT and SPANNER_HOST.
+import { createServer } from 'node:http';
+import next from 'next';
+import { doorOf, headersOf, newNonce } from './door.mjs';
+
+const port = Number(process.env.PORT ?? 4620);
+const hostname = process.env.SPANNER_HOST ?? '127.0.0.1';
+const refused = doorOf({ host: hostname, names: process.env.SPANNER_NAMES });
+
+const app = next({ dev: false, hostname, port, dir: process.cwd() });
+const handle = app.getRequestHandler();
+
+const server = createServer((request, response) => {
+  const nonce = newNonce();
+  for (const [name, value] of Object.entries(headersOf(nonce))) response.setHeader(name, value);
+  const refusal = refused(request);
+  if (refusal) {
+    response.writeHead(refusal.status, { 'content-type': 'application/json; charset=utf-8', connection: 'close' });
+    response.end(JSON.stringify(refusal.body));
+    return;
+  }
+  // The pages' own scripts carry this request's nonce: they are told of it by the request.
+  request.headers['x-nonce'] = nonce;
+  request.headers['content-security-policy'] = `script-src 'nonce-${nonce}'`;
+  void handle(request, response);
+});
+
+// Whatever is under way is synchronous and whole; the shop's files are closed as the process ends.
+let stopping = false;
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+  process.on(signal, () => {
+    if (stopping) process.exit(0);
+    stopping = true;
+    server.close(() => process.exit(0));
+    server.closeAllConnections();
+  });
+
+await app.prepare();
+server.listen(port, hostname);

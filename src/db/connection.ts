@@ -2,7 +2,7 @@ import SqliteDatabase, { type Database } from 'better-sqlite3';
 import { appendFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { hasForeignLog, markAnew, putLogAside } from './log-owner';
-import { MIGRATIONS_FOLDER, migrate, pendingMigrations } from './migrate';
+import { MIGRATIONS_FOLDER, assertDigests, migrate, pendingMigrations } from './migrate';
 import { assertShop } from './whose-file';
 import { troubleOf } from './trouble';
 
@@ -37,6 +37,7 @@ function open(file: string, folder: string): Database {
   try {
     if (!isNew) assertShop(db, file);
     const pending = pendingMigrations(db, folder);
+    assertDigests(db, folder);
     // An acknowledged pull must survive a power cut.
     db.pragma('journal_mode = WAL');
     db.pragma('synchronous = FULL');

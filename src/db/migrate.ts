@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { ShopTrouble } from './trouble';
@@ -44,6 +45,27 @@ export function pendingMigrations(db: Database, folder = MIGRATIONS_FOLDER): rea
   return files.slice(applied.length);
 }
 
+const textOf = (folder: string, name: string) =>
+  readFileSync(/* turbopackIgnore: true */ join(/* turbopackIgnore: true */ folder, name), 'utf8');
+
+export const digestOf = (text: string): string => createHash('sha256').update(text).digest('hex');
+
+const hasDigests = (db: Database) =>
+  (db.pragma('table_info(migration)') as readonly { readonly name: string }[]).some(({ name }) => name === 'digest');
+
+/** A migration that was altered after a file was brought up to date by it is another. @throws ShopTrouble changed-history */
+export function assertDigests(db: Database, folder = MIGRATIONS_FOLDER): void {
+  if (!hasDigests(db)) return;
+  const rows = db.prepare<[], { name: string; digest: string | null }>('SELECT name, digest FROM migration').all();
+  const other = rows.find(({ name, digest }) => digest !== null && digest !== digestOf(textOf(folder, name)));
+  if (other)
+    throw new ShopTrouble(
+      'changed-history',
+      `The shop file was brought up to date by another ${other.name} than this program has.`,
+      'Use the version of the program that wrote the file. It has been left as it is.',
+    );
+}
+
 /** A migration may make tables anew, for which foreign keys are off; what they bind is looked at before it is kept. */
 function assertBound(db: Database, name: string): void {
   const broken = db.pragma('foreign_key_check') as readonly { readonly table: string }[];
@@ -59,7 +81,7 @@ export function migrate(db: Database, folder = MIGRATIONS_FOLDER): void {
   db.exec('CREATE TABLE IF NOT EXISTS migration (name TEXT PRIMARY KEY, applied_at TEXT NOT NULL) STRICT');
   const note = db.prepare("INSERT INTO migration (name, applied_at) VALUES (?, strftime('%Y-%m-%dT%H:%M:%fZ', 'now'))");
   for (const name of migrationFiles(folder)) {
-    const sql = readFileSync(/* turbopackIgnore: true */ join(/* turbopackIgnore: true */ folder, name), 'utf8');
+    const sql = textOf(folder, name);
     db.transaction(() => {
       if (!pendingMigrations(db, folder).includes(name)) return;
       db.exec(sql);
@@ -67,4 +89,7 @@ export function migrate(db: Database, folder = MIGRATIONS_FOLDER): void {
       note.run(name);
     }).immediate();
   }
+  if (!hasDigests(db)) return;
+  const keep = db.prepare('UPDATE migration SET digest = ? WHERE name = ? AND digest IS NULL');
+  for (const name of migrationFiles(folder)) keep.run(digestOf(textOf(folder, name)), name);
 }

@@ -53,13 +53,25 @@ function run(id: unknown, name: string, request: object): Answer {
   }
 }
 
+/** An id goes back as it came; one that is nested without end would end the run instead. */
+const MAX_ID_DEPTH = 8;
+
+const isDeeper = (value: unknown, depth: number): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  (depth === 0 || Object.values(value).some((inner) => isDeeper(inner, depth - 1)));
+
 /** Answers one request of any shape. Never throws for what a caller may send. */
 export function reckon(request: unknown): Answer {
   if (typeof request !== 'object' || request === null || Array.isArray(request))
     return refuse(null, { code: 'bad-json', message: 'A request is one JSON object: {"id": …, "op": "…", …}.' });
   const { id = null, op } = request as { readonly id?: unknown; readonly op?: unknown };
-  if (typeof id === 'object' && id !== null)
-    return refuse(null, { code: 'bad-field', message: 'The field id must be a string or a number.', field: 'id' });
+  if (isDeeper(id, MAX_ID_DEPTH))
+    return refuse(null, {
+      code: 'bad-field',
+      message: 'The field id is nested too deep to be sent back.',
+      field: 'id',
+    });
   if (op === undefined) return refuse(id, { code: 'missing-field', message: 'The field op is missing.', field: 'op' });
   if (typeof op !== 'string')
     return refuse(id, { code: 'bad-field', message: 'The field op must be the name of an op.', field: 'op' });

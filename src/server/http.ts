@@ -6,6 +6,9 @@ import { type Result, type Problem, fail } from '@/model/result';
 const STATUS: Readonly<Record<string, number>> = {
   'not-found': 404,
   'out-of-turn': 409,
+  'id-taken': 409,
+  stale: 409,
+  exchanged: 503,
   'nothing-to-strike': 409,
   'nothing-to-accept': 409,
   'crank-held': 409,
@@ -26,7 +29,7 @@ export const toResponse = <T>(outcome: Result<T>): NextResponse =>
 /** A page of another site must not write into the shop through this browser. */
 function isForeign(request: Request): boolean {
   const origin = request.headers.get('origin');
-  return origin !== null && new URL(origin).host !== request.headers.get('host');
+  return origin !== null && (!URL.canParse(origin) || new URL(origin).host !== request.headers.get('host'));
 }
 
 /** The refusal for a page of another site; undefined for our own. */

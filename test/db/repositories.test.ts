@@ -3,7 +3,7 @@ import { SHELF_FILMS } from '@/core/film';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { TrialPullRow } from '@/model/trial/film-trial';
-import { YARD_NOW, yardShop } from './temporary-shop';
+import { YARD_NOW, freshTightening, stateNamed, yardShop } from './temporary-shop';
 
 const shop = yardShop();
 
@@ -145,4 +145,18 @@ describe('the book', () => {
   test('a leaf itself is never altered', () => {
     expect(() => shop.db.prepare("UPDATE leaf SET printed_text = '1 Nm'").run()).toThrow(/never altered/);
   });
+});
+
+test('going-rounds follow one another as they were begun, whatever the clock said', () => {
+  const own = yardShop();
+  const first = freshTightening(own, 'round-first');
+  own.tightenings.start({ ...first, id: 'round-later', startedAt: '2020-01-01T00:00:00.000Z' });
+  const ids = (rows: readonly { readonly id: string }[]) =>
+    rows.map(({ id }) => id).filter((id) => id.startsWith('round-'));
+  const wanted = ['round-first', 'round-later'];
+  expect(ids(own.tightenings.ofJoint(first.jointId))).toEqual(wanted);
+  expect(ids(own.tightenings.ofEngine('demo-norrhem'))).toEqual(wanted);
+  expect(ids(own.tightenings.rounds('demo-norrhem'))).toEqual(wanted);
+  const state = stateNamed(own, 'demo-norrhem').joints.find(({ joint }) => joint.id === first.jointId);
+  expect(state?.final?.tightening.id).toBe('round-later');
 });

@@ -125,6 +125,13 @@ describe('every op', () => {
     expect(sound(answer)).toBe(true);
   });
 
+  test('an id goes back as it came, unless it is nested without end', () => {
+    const nested = (depth: number): unknown => (depth === 0 ? 'x' : [nested(depth - 1)]);
+    expect(reckon({ ...GOOD.convert, op: 'convert', id: nested(7) })).toMatchObject({ ok: true, id: nested(7) });
+    const deep = JSON.parse(`${'['.repeat(20_000)}1${']'.repeat(20_000)}`) as unknown;
+    expect(reckon({ ...GOOD.convert, op: 'convert', id: deep })).toMatchObject({ id: null, ok: false });
+  });
+
   test.each(
     Object.entries(GOOD).flatMap(([op, fields]) =>
       Object.keys(fields).map((field): [string, string, object] => [op, field, fields]),

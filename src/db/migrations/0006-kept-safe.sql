@@ -1,6 +1,9 @@
 -- Says whose file this is: UnSp.
 PRAGMA application_id = 1433293680;
 
+-- What each migration said when it was applied: one that says something else later is another.
+ALTER TABLE migration ADD COLUMN digest TEXT;
+
 -- A wrench that came with somebody's build serves that engine alone, until it is hung on the shelf here.
 ALTER TABLE wrench ADD COLUMN came_with TEXT REFERENCES engine (id) ON DELETE CASCADE;
 CREATE INDEX wrench_came_with ON wrench (came_with);

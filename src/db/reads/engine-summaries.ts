@@ -1,5 +1,5 @@
 import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
-import { summaryOf, type EngineSummary } from '@/model/engine/engine-summary';
+import { UNREADABLE, summaryOf, type EngineSummary } from '@/model/engine/engine-summary';
 import type { StampedEngine, Worked } from '../repositories/engine-summary-repository';
 import type { Shop } from '../shop';
 
@@ -15,6 +15,16 @@ function keepIfWritable(shop: Shop, build: string, worked: readonly Worked[]): v
   }
 }
 
+/** One engine whose rows cannot be read is said to be so; it takes no other with it. */
+function readable(work: () => EngineSummary | undefined): EngineSummary | undefined {
+  try {
+    return work();
+  } catch (error) {
+    console.error('The record of an engine cannot be read:', error);
+    return UNREADABLE;
+  }
+}
+
 /**
  * What each engine's tag and strip say, in one query: as it was last worked out where no row of the engine was written
  * since, else worked out now from its rows and kept.
@@ -27,9 +37,12 @@ export function engineSummaries(
   const worked: Worked[] = [];
   const summaries = shop.summaries.stamped(build).flatMap(({ body, ...engine }): readonly SummarizedEngine[] => {
     if (body !== undefined) return [{ ...engine, summary: JSON.parse(body) as EngineSummary }];
-    const rows = rowsOf(engine.engineId);
-    if (!rows) return [];
-    const summary = summaryOf(engineStateOf(rows));
+    const summary = readable(() => {
+      const rows = rowsOf(engine.engineId);
+      return rows && summaryOf(engineStateOf(rows));
+    });
+    if (!summary) return [];
+    if (summary === UNREADABLE) return [{ ...engine, summary }];
     worked.push({ engineId: engine.engineId, stamp: engine.stamp, body: JSON.stringify(summary) });
     return [{ ...engine, summary }];
   });

@@ -103,7 +103,13 @@ const createLines = (db: Database) => {
     'SELECT fit_line.* FROM fit JOIN fit_line ON fit_line.fit_id = fit.id WHERE fit.engine_id = ? ORDER BY seq',
   );
   const insert = db.prepare(INSERT_LINE);
+  const byId = db.prepare<[string], LineRow>('SELECT * FROM fit_line WHERE id = ?');
   return {
+    /** A line of that id, of whatever fit. */
+    line: (id: string): { readonly fitId: string; readonly line: FitLine } | undefined => {
+      const row = byId.get(id);
+      return row && { fitId: row.fit_id, line: toLine(row, bodies()) };
+    },
     lines: (fitId: string): readonly FitLine[] => {
       const bodyOf = bodies();
       return ofFitId.all(fitId).map((row) => toLine(row, bodyOf));

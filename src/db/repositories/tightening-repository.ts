@@ -1,5 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { DomainError } from '@/core/units';
+import { assertSameLine } from '@/model/same-line';
 import { assertFollows, type BenchEvent, type PullOutcome, type PullStep } from '@/core/tightening';
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
@@ -55,18 +56,17 @@ interface RoundRow {
   readonly started_at: string;
 }
 
+// Going-rounds follow one another as they were written: a clock that went back would hide the one under way.
 const prepared = (db: Database) => ({
   byId: db.prepare<[string], Row>(`SELECT ${TIGHTENING.columns} FROM tightening WHERE id = ?`),
-  ofJoint: db.prepare<[string], Row>(
-    `SELECT ${TIGHTENING.columns} FROM tightening WHERE joint_id = ? ORDER BY started_at, rowid`,
-  ),
+  ofJoint: db.prepare<[string], Row>(`SELECT ${TIGHTENING.columns} FROM tightening WHERE joint_id = ? ORDER BY rowid`),
   ofEngine: db.prepare<[string], Row>(
     `SELECT ${TIGHTENING.columns} FROM joint JOIN tightening ON joint_id = joint.id
-     WHERE engine_id = ? ORDER BY started_at, tightening.rowid`,
+     WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
   rounds: db.prepare<[string], RoundRow>(
     `SELECT tightening.id, joint_id, purpose, started_at FROM joint JOIN tightening ON joint_id = joint.id
-     WHERE engine_id = ? ORDER BY started_at, tightening.rowid`,
+     WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
   insert: db.prepare(TIGHTENING.insert),
   events: db.prepare<[string], EventRow>(
@@ -76,7 +76,7 @@ const prepared = (db: Database) => ({
     `SELECT ${EVENT_COLUMNS} FROM joint JOIN tightening ON joint_id = joint.id
      JOIN bench_event ON tightening_id = tightening.id WHERE engine_id = ?`,
   ),
-  eventById: db.prepare<[string], { tightening_id: string }>('SELECT tightening_id FROM bench_event WHERE id = ?'),
+  eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
   insertEvent: db.prepare(
     `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at)
      VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt)`,
@@ -101,7 +101,11 @@ export const createTighteningRepository = (db: Database) => {
   const sql = prepared(db);
   const events = (id: string): readonly RecordedEvent[] => sql.events.all(id).map(toEvent);
   const append = db.transaction((tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => {
-    if (sql.eventById.get(event.id)) return false;
+    const known = sql.eventById.get(event.id);
+    if (known) {
+      assertSameLine({ ...toEvent(known), of: known.tightening_id }, { ...event, of: tightening.id });
+      return false;
+    }
     assertFollows(tightening.plan.steps, events(tightening.id), event);
     sql.insertEvent.run({
       id: event.id,
@@ -156,7 +160,7 @@ export const createTighteningRepository = (db: Database) => {
     },
     /**
      * Adds one line. The same line sent twice is one line: false says that it was already there.
-     * @throws DomainError out-of-turn, nothing-to-strike
+     * @throws DomainError out-of-turn, nothing-to-strike; id-taken where another line is of that id
      */
     record: (tightening: Tightening, event: BenchEvent, recordedAt: string): boolean =>
       append.immediate(tightening, event, recordedAt),

@@ -10,8 +10,7 @@ import { MAX_AGE_MS } from '@/model/line-age';
 import { shopAction, shopQuestion, type Bench } from '@/server/shop-action';
 import { withDoubts } from './import-doubts';
 import { readReadings, type ReadingRow } from './readings-csv';
-import { keepLine } from './record-line';
-import type { SentLine } from '@/model/fit/fit-line-schema';
+import { keepReadings, type SentReading } from './record-line';
 
 const schema = Joi.object<{ text: string; engineId: string; sure: boolean }, true>({
   text: Joi.string().max(5_000_000).required().messages({ 'string.empty': 'Paste the table, or choose its file.' }),
@@ -44,7 +43,7 @@ const ageOf = (said: string | undefined, now: number) =>
   said === undefined ? 0 : Math.min(MAX_AGE_MS, Math.max(0, now - Date.parse(said)));
 
 /** A reading measured elsewhere says nothing of its conditions: they are asked for on the sheet. */
-function lineOf({ reading }: Required<Pick<ReadingRow, 'reading'>>, now: number): SentLine {
+function lineOf({ reading }: Required<Pick<ReadingRow, 'reading'>>, now: number): SentReading {
   const { place, part, station, angle, value_mm, typed, unit, instrument, standard_mm, resolution_mm, by } = reading;
   const { reportedBy, piece, at } = reading;
   // What was doubtful about it was asked for the table as a whole.
@@ -57,12 +56,11 @@ export const importReadingsAction = shopAction(schema, ({ text, engineId, sure }
   const { shop, now } = bench;
   const fits = new Map(fitsFor(shop, engineId).map((fit) => [fit.id, fit]));
   const rows = rowsOf(bench, engineId, text).filter(({ doubt }) => sure || doubt === undefined);
-  let entered = 0;
-  for (const { reading } of rows) {
-    const fit = reading && fits.get(reading.fitId);
-    if (!fit) continue;
-    keepLine(shop, fit, lineOf({ reading }, now), now);
-    entered += 1;
+  const read = rows.flatMap(({ reading }) => reading ?? []);
+  for (const fit of fits.values()) {
+    const own = read.filter(({ fitId }) => fitId === fit.id).map((reading) => lineOf({ reading }, now));
+    if (own.length > 0) keepReadings(shop, fit, own, now);
   }
+  const entered = read.length;
   return { entered };
 });

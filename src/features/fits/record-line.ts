@@ -4,11 +4,12 @@ import { contextOfFit } from '@/db/reads/fits-of-engine';
 import type { Shop } from '@/db/shop';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { validateLine, type SentLine } from '@/model/fit/fit-line-schema';
-import { assertAsked, assertOfThisBore } from '@/model/fit/fit-reading';
+import { assertAsked, assertOfThisBore, boreOf } from '@/model/fit/fit-reading';
 import { fitState, kindOf, type FitState } from '@/model/fit/fit-state';
 import { doubtsOf } from '@/model/fit/reading-doubts';
 import { madeAt, type Recorded } from '@/model/line-age';
 import { fail, ok, type Result } from '@/model/result';
+import { assertSameLine } from '@/model/same-line';
 import { nowMs } from '@/server/clock';
 import { problemOf, problemOfThrown } from '@/server/problem';
 
@@ -19,7 +20,7 @@ const noFit = { code: 'not-found', message: 'That fit is not in this shop.' };
 
 const stateOf = (shop: Shop, fit: Fit): FitState => fitState(fit, shop.fits.lines(fit.id), contextOfFit(shop, fit));
 
-type SentReading = Extract<SentLine, { kind: 'reading' }>;
+export type SentReading = Extract<SentLine, { kind: 'reading' }>;
 
 /**
  * Asked here as on the sheet: whoever sends a doubtful reading has to say that it is so. @throws DomainError doubtful
@@ -77,16 +78,62 @@ function checkedLine(shop: Shop, fit: Fit, line: SentLine): SentLine {
   }
 }
 
+/** A reading is reckoned anew from what was typed: what the sender made of it decides nothing. */
+const asSent = (line: object): object => ({ ...line, value_mm: undefined });
+
+/** @throws DomainError id-taken */
+function assertKnown(
+  fit: Fit,
+  { fitId, line }: { readonly fitId: string; readonly line: FitLine },
+  { age_ms: _, ...sent }: SentLine,
+): Recorded {
+  assertSameLine({ ...asSent(line), of: fitId }, { ...asSent(sent), of: fit.id });
+  return { id: line.id, isNew: false, at: line.at, recordedAt: line.recordedAt ?? line.at };
+}
+
 /** Writes a line that was made so long ago. The same line twice is one line. @throws DomainError */
 export function keepLine(shop: Shop, fit: Fit, sent: SentLine, now: number): Recorded {
   return shop.transaction(() => {
-    const known = shop.fits.lines(fit.id).find(({ id }) => id === sent.id);
-    if (known) return { id: known.id, isNew: false, at: known.at, recordedAt: known.recordedAt ?? known.at };
+    const known = shop.fits.line(sent.id);
+    if (known) return assertKnown(fit, known, sent);
     const { age_ms, ...line } = checkedLine(shop, fit, sent);
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
     const isNew = shop.fits.record(fit.id, { ...line, at: times.at }, times.recordedAt);
     return { id: sent.id, isNew, ...times };
   });
+}
+
+/**
+ * Writes readings of one fit that were looked through already, doubts and all: what the fit holds is read once, however
+ * many they are.
+ * @throws DomainError
+ */
+export function keepReadings(shop: Shop, fit: Fit, readings: readonly SentReading[], now: number): void {
+  const before = readings.some(({ body }) => body.piece !== undefined) ? stateOf(shop, fit) : undefined;
+  const boreOfPiece = new Map<string, string | undefined>();
+  for (const { age_ms, ...line } of readings) {
+    const { unit, standard_mm, piece } = line.body;
+    const signed = isSigned(line.part);
+    const value_mm = readReading({ typed: line.typed, unit, standard_mm: signed ? undefined : standard_mm, signed });
+    assertAsked(fit, line, value_mm);
+    if (before && piece !== undefined) {
+      assertOfThisBore(before, line.place, piece);
+      assertOfOneBore(boreOfPiece, fit.places[line.place] ?? '', piece);
+    }
+    shop.fits.record(fit.id, { ...line, value_mm, at: madeAt(age_ms, now) }, new Date(now).toISOString());
+  }
+}
+
+/** The marked part of one bore does not stand in another of the same table. @throws DomainError of-another-bore */
+function assertOfOneBore(known: Map<string, string | undefined>, place: string, piece: string): void {
+  const bore = boreOf(place);
+  if (known.has(piece) && known.get(piece) !== bore)
+    throw new DomainError(
+      'of-another-bore',
+      `${piece} stands in the table in ${known.get(piece) ?? ''} and in ${bore ?? ''}: it stays with one bore.`,
+      'piece',
+    );
+  known.set(piece, bore);
 }
 
 /** Writes one line of a fit; the answer comes only once it is on disk. */

@@ -6,6 +6,7 @@ import { engineRows } from '@/db/reads/engine-rows';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { inputsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { planOfJoint } from '@/model/joint/joint-result';
+import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { engineOf, found, shopAction } from '@/server/shop-action';
 import { onThisClock } from './device-time';
@@ -17,6 +18,18 @@ const AHEAD_MS = 5 * 60_000;
 function assertPast(at: number, now: number, field: string): void {
   if (at > now + AHEAD_MS)
     throw new DomainError('bad-field', 'That lies in the future. Give the time at which it was.', field);
+}
+
+/** The same line sent twice is one where this engine has it with the same figures. @throws DomainError id-taken */
+function assertKnown<Line extends { readonly id: string }>(
+  lines: readonly Line[],
+  sent: Line | { readonly id: string },
+  figures: readonly (keyof Line & string)[],
+): void {
+  const known = lines.find(({ id }) => id === sent.id);
+  const of = (line: object) =>
+    Object.fromEntries(figures.map((figure) => [figure, (line as Readonly<Record<string, unknown>>)[figure]]));
+  assertSameLine(known ? of(known) : {}, of(sent));
 }
 
 const iso = (at: number) => new Date(at).toISOString();
@@ -33,7 +46,8 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
     throw new DomainError('bad-field', 'It must have been stopped after it was started.', 'ranTo');
   if (!(fields.highest_C > fields.ambient_C))
     throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highest_C');
-  shop.heat.addCycle({ ...fields, ranFrom: iso(ranFrom), ranTo: iso(ranTo) }, nowIso);
+  const isNew = shop.heat.addCycle({ ...fields, ranFrom: iso(ranFrom), ranTo: iso(ranTo) }, nowIso);
+  if (!isNew) assertKnown(shop.heat.log(fields.engineId).cycles, fields, ['highest_C', 'ambient_C']);
   return {};
 });
 
@@ -52,7 +66,8 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
   const stopped = Date.parse(cycle.ranTo);
   if (at < stopped - MINUTE_MS)
     throw new DomainError('bad-field', 'A reading counts from when the engine was stopped; this is before.', 'at');
-  shop.heat.addReading({ ...fields, at: iso(Math.max(at, stopped)) }, nowIso);
+  const isNew = shop.heat.addReading({ ...fields, at: iso(Math.max(at, stopped)) }, nowIso);
+  if (!isNew) assertKnown(shop.heat.log(fields.engineId).readings, fields, ['cycleId', 'head_C', 'ambient_C']);
   return {};
 });
 

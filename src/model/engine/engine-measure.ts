@@ -84,4 +84,8 @@ export const holdingMeasures = (sheets: readonly EngineMeasure[]): readonly Engi
   ...new Map(sheets.map((sheet) => [`${sheet.kind} ${nameOf(sheet)}`, sheet])).values(),
 ];
 
-export const MEASURE_JSON = storedJson<EngineMeasures[MeasureKind]>('measure of the engine', []);
+/** The first sizes of bearings had no name: there was one set of them. */
+const named = (held: Readonly<Record<string, unknown>>) =>
+  'journal_mm' in held && held.name === undefined ? { ...held, name: 'Main bearings' } : held;
+
+export const MEASURE_JSON = storedJson<EngineMeasures[MeasureKind]>('measure of the engine', [named]);

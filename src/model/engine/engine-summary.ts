@@ -35,3 +35,11 @@ function progressOf({ joints, fits, leaves, heat }: EngineState): EngineSummary[
 }
 
 export const summaryOf = (state: EngineState): EngineSummary => ({ wait: waitOf(state), progress: progressOf(state) });
+
+const NOTHING: Progress = { done: 0, total: 0 };
+
+/** What is said of an engine whose rows cannot be read. */
+export const UNREADABLE: EngineSummary = {
+  wait: { state: 'stop', waitsFor: 'a look: its record cannot be read' },
+  progress: { book: NOTHING, joints: NOTHING, fits: NOTHING, tighten: NOTHING, 'run-in': NOTHING, record: NOTHING },
+};

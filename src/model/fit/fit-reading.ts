@@ -28,7 +28,8 @@ export function assertAsked(fit: Fit, cell: Cell, value_mm: number): void {
 }
 
 /** `Bore 1` of `Bore 1, ring 2`. */
-const boreOf = (place: string) => place.split(',')[0]?.trim().toLowerCase();
+/** The bore that a place belongs to: what stands before the comma of its name. */
+export const boreOf = (place: string) => place.split(',')[0]?.trim().toLowerCase();
 
 const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
 

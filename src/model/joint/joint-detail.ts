@@ -132,6 +132,7 @@ export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
   ...held,
   original: { ...PLAIN_DETAIL.original, ...held.original },
   parent: { ...PLAIN_DETAIL.parent, ...held.parent },
+  today: held.today ? { ...NOTHING_KNOWN, ...held.today } : null,
 });
 
 const kept = storedJson<Partial<JointDetail>>('detail of a joint', []);

@@ -1,0 +1,35 @@
+'use client';
+
+import { useParams } from 'next/navigation';
+import { Button } from '@/interface/parts/button';
+import { Notice, Screen } from '@/interface/parts/screen';
+import form from '@/interface/parts/form.module.css';
+import key from '@/interface/parts/button.module.css';
+
+/** One engine's page that could not be made: the others are not touched by it, and its rows can be taken along. */
+export default function EngineErrorScreen({ reset }: { readonly reset: () => void }) {
+  const { engine } = useParams<{ engine: string }>();
+  return (
+    <Screen title="This page of the engine cannot be made">
+      <Notice kind="stop">
+        Something of this engine’s record cannot be read. What is on disk is left as it is, and no other engine is
+        touched by it.
+      </Notice>
+      <p>
+        Try again; the server’s window says more. Its rows can be taken along as they lie on disk, and a copy of the
+        shop from before can be put in place.
+      </p>
+      <p className={form.acts}>
+        <Button rank="main" onClick={reset}>
+          Try again
+        </Button>
+        <a className={key.key} href={`/api/engines/${engine}/rows`} download>
+          Its rows as they are
+        </a>
+        <a className={key.key} href="/copies">
+          Copies of the shop
+        </a>
+      </p>
+    </Screen>
+  );
+}

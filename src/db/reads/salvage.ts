@@ -1,0 +1,35 @@
+import type { Shop } from '../shop';
+
+const OF_ENGINE = 'engine_id = @id';
+const OF_JOINT = 'joint_id IN (SELECT id FROM joint WHERE engine_id = @id)';
+const OF_FIT = 'fit_id IN (SELECT id FROM fit WHERE engine_id = @id)';
+
+/** Every table that reaches an engine, and which of its rows do. */
+const REACHING: Readonly<Record<string, string>> = {
+  engine: 'id = @id',
+  engine_source: OF_ENGINE,
+  source: 'id IN (SELECT source_id FROM engine_source WHERE engine_id = @id)',
+  leaf: OF_ENGINE,
+  joint: OF_ENGINE,
+  tightening: OF_JOINT,
+  bench_event: `tightening_id IN (SELECT id FROM tightening WHERE ${OF_JOINT})`,
+  heat_event: OF_ENGINE,
+  bolt_set: OF_JOINT,
+  bolt_reading: `set_id IN (SELECT id FROM bolt_set WHERE ${OF_JOINT})`,
+  fit: OF_ENGINE,
+  fit_hold: OF_FIT,
+  fit_line: OF_FIT,
+  engine_sheet: OF_ENGINE,
+};
+
+/** An engine's rows as they lie on disk, read by nothing that could refuse them; a table that fails says why. */
+export function salvage(shop: Shop, engineId: string): Readonly<Record<string, unknown>> {
+  const rowsOf = (table: string, which: string): unknown => {
+    try {
+      return shop.db.prepare(`SELECT * FROM ${table} WHERE ${which}`).all({ id: engineId });
+    } catch (error) {
+      return { unreadable: error instanceof Error ? error.message : 'it cannot be read' };
+    }
+  };
+  return Object.fromEntries(Object.entries(REACHING).map(([table, which]) => [table, rowsOf(table, which)]));
+}

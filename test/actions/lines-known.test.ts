@@ -1,0 +1,95 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { Shop } from '@/db/shop';
+import { recordEvent } from '@/features/bench/record-event';
+import { importReadingsAction } from '@/features/fits/import-actions';
+import { recordLine } from '@/features/fits/record-line';
+import { addCycleAction } from '@/features/run-in/actions';
+import { nowMs } from '@/server/clock';
+import { freshTightening } from '../db/temporary-shop';
+import { accepted, everything, ownShop, refused, there } from './own-shop';
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+const codeOf = (answer: { readonly ok: boolean; readonly error?: { readonly code: string } }) =>
+  answer.ok ? 'ok' : answer.error?.code;
+
+describe('a line whose id is known', () => {
+  const pull = { id: 'pull-000001', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 };
+  test('is one line where it is the same, and refused where it is another’s or says another thing', () => {
+    const [one, other] = [freshTightening(shop, 'round-one'), freshTightening(shop, 'round-two')];
+    const send = (round: string, body: object) => codeOf(recordEvent(shop, round, body) as never);
+    expect(send(one.id, pull)).toBe('ok');
+    expect(recordEvent(shop, one.id, { ...pull, age_ms: 500 })).toMatchObject({ ok: true, result: { isNew: false } });
+    const before = everything(shop);
+    expect(send(other.id, pull)).toBe('id-taken');
+    expect(send(one.id, { ...pull, outcome: 'went-over' })).toBe('id-taken');
+    expect(send(one.id, { id: pull.id, kind: 'shaft', step: 1, age_ms: 0 })).toBe('id-taken');
+    expect(everything(shop)).toBe(before);
+  });
+  test('of a fit', () => {
+    const felt = { id: 'felt-000001', kind: 'felt', place: 0, age_ms: 0, body: { words: 'none to be felt' } };
+    const send = (fit: string, body: object) => codeOf(recordLine(shop, fit, body) as never);
+    expect(send('demo-n-fit-float', felt)).toBe('ok');
+    expect(recordLine(shop, 'demo-n-fit-float', { ...felt, age_ms: 900 })).toMatchObject({ result: { isNew: false } });
+    const before = everything(shop);
+    expect(send('demo-m-fit-cam', felt)).toBe('id-taken');
+    expect(send('demo-n-fit-float', { ...felt, body: { words: 'a little to be felt' } })).toBe('id-taken');
+    expect(everything(shop)).toBe(before);
+  });
+  test('of a run of the engine', async () => {
+    const at = (ago: number) => new Date(nowMs() - ago).toISOString();
+    const run = {
+      id: 'cycle-00001',
+      engineId: 'demo-norrhem',
+      sentAt: at(0),
+      ranFrom: at(3_600_000),
+      ranTo: at(600_000),
+      highest_C: 82,
+      ambient_C: 14,
+    };
+    await accepted(addCycleAction(run));
+    await accepted(addCycleAction({ ...run, sentAt: at(0) }));
+    const before = everything(shop);
+    expect((await refused(addCycleAction({ ...run, engineId: 'demo-maestrale' }))).code).toBe('id-taken');
+    expect((await refused(addCycleAction({ ...run, highest_C: 99 }))).code).toBe('id-taken');
+    expect(everything(shop)).toBe(before);
+  });
+});
+
+describe('a table of many readings', () => {
+  const table = (rows: number) =>
+    [
+      'Fit,Place,Part,Station,Angle,Typed,Unit,Instrument',
+      ...Array.from({ length: rows }, (_, i) => {
+        const fit = there(shop.fits.find('demo-n-fit-mains'));
+        return [
+          `"${fit.name}"`,
+          `"${fit.places[i % fit.places.length] ?? ''}"`,
+          'journal',
+          1,
+          1,
+          (59.9 + i / 100_000).toFixed(5),
+          'mm',
+          'Micrometer',
+        ].join(',');
+      }),
+    ].join('\n');
+  const timed = async (rows: number) => {
+    const text = table(rows);
+    const from = performance.now();
+    const { entered } = await accepted(importReadingsAction({ text, engineId: 'demo-norrhem', sure: true }));
+    expect(entered).toBe(rows);
+    return performance.now() - from;
+  };
+  test('is read in in a time that grows as it does', async () => {
+    await timed(100);
+    const few = await timed(500);
+    shop = ownShop();
+    const many = await timed(4000);
+    // Eight times as many; quadratic would be sixty-four times as long.
+    expect(many / few).toBeLessThan(24);
+  });
+});

@@ -28,12 +28,15 @@ function recordsOf(text: string): readonly (readonly string[])[] {
   }
 }
 
+/** A cell that was made harmless for a spreadsheet on its way out comes in as it was. */
+const unescaped = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
+
 /** A table with a line of headings; commas, semicolons or tabs between. @throws DomainError bad-csv */
 export function readRecords(text: string): {
   readonly headings: readonly string[];
   readonly records: readonly (readonly string[])[];
 } {
-  const [headings, ...records] = recordsOf(text);
+  const [headings, ...records] = recordsOf(text).map((cells) => cells.map(unescaped));
   if (!headings || records.length === 0)
     throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
   if (records.length > MAX_ROWS)

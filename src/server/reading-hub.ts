@@ -2,25 +2,27 @@ import type { InstrumentReading } from '@/instruments/measuring-instrument';
 
 type Listener = (reading: InstrumentReading) => void;
 
-const MAX_REMEMBERED = 200;
+/** A day's readings of a busy bench: the same one is not handed on again. */
+const MAX_REMEMBERED = 20_000;
 
 interface Hub {
   readonly listeners: Set<Listener>;
-  readonly seen: string[];
+  readonly seen: Set<string>;
 }
 
 // Routes are bundled apart; whoever listens is shared through the process.
 const holder = globalThis as { spannerReadings?: Hub };
-const hub = (holder.spannerReadings ??= { listeners: new Set(), seen: [] });
+const hub = (holder.spannerReadings ??= { listeners: new Set(), seen: new Set() });
 
 /**
  * Hands a reading to every open sheet that listens; how many there were. The same reading sent twice is handed on
  * once.
  */
 export function publish(reading: InstrumentReading): number {
-  if (hub.seen.includes(reading.id)) return 0;
-  hub.seen.push(reading.id);
-  if (hub.seen.length > MAX_REMEMBERED) hub.seen.shift();
+  if (hub.seen.has(reading.id)) return 0;
+  hub.seen.add(reading.id);
+  const [oldest] = hub.seen;
+  if (hub.seen.size > MAX_REMEMBERED && oldest !== undefined) hub.seen.delete(oldest);
   for (const listener of hub.listeners) listener(reading);
   return hub.listeners.size;
 }

@@ -20,7 +20,7 @@ describe('a line whose id is known', () => {
   const pull = { id: 'pull-000001', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 };
   test('is one line where it is the same, and refused where it is another’s or says another thing', () => {
     const [one, other] = [freshTightening(shop, 'round-one'), freshTightening(shop, 'round-two')];
-    const send = (round: string, body: object) => codeOf(recordEvent(shop, round, body) as never);
+    const send = (round: string, body: object) => codeOf(recordEvent(shop, round, body));
     expect(send(one.id, pull)).toBe('ok');
     expect(recordEvent(shop, one.id, { ...pull, age_ms: 500 })).toMatchObject({ ok: true, result: { isNew: false } });
     const before = everything(shop);
@@ -31,7 +31,7 @@ describe('a line whose id is known', () => {
   });
   test('of a fit', () => {
     const felt = { id: 'felt-000001', kind: 'felt', place: 0, age_ms: 0, body: { words: 'none to be felt' } };
-    const send = (fit: string, body: object) => codeOf(recordLine(shop, fit, body) as never);
+    const send = (fit: string, body: object) => codeOf(recordLine(shop, fit, body));
     expect(send('demo-n-fit-float', felt)).toBe('ok');
     expect(recordLine(shop, 'demo-n-fit-float', { ...felt, age_ms: 900 })).toMatchObject({ result: { isNew: false } });
     const before = everything(shop);
@@ -91,5 +91,20 @@ describe('a table of many readings', () => {
     const many = await timed(4000);
     // Eight times as many; quadratic would be sixty-four times as long.
     expect(many / few).toBeLessThan(24);
+  });
+});
+
+describe('what the screens never offer', () => {
+  const send = (fit: string, body: object) => codeOf(recordLine(shop, fit, { age_ms: 0, place: 0, ...body }));
+  test('a strip in a fit that has none is refused, and holds no crank', () => {
+    const strip = { id: 'strip-00001', kind: 'strip-in', body: {} };
+    expect(send('demo-m-fit-cam', strip)).toBe('bad-field');
+    expect(send('demo-n-fit-mains', strip)).toBe('ok');
+  });
+  test('a line is struck once', () => {
+    const felt = { id: 'felt-000001', kind: 'felt', body: { words: 'none to be felt' } };
+    const strike = (id: string) => send('demo-n-fit-float', { id, kind: 'strike', strikes: felt.id, body: {} });
+    expect(send('demo-n-fit-float', felt)).toBe('ok');
+    expect([strike('strike-0001'), strike('strike-0002')]).toEqual(['ok', 'nothing-to-strike']);
   });
 });

@@ -20,3 +20,7 @@ CREATE TRIGGER stamp_wrench_removed AFTER DELETE ON wrench WHEN OLD.came_with IS
   UPDATE engine_stamp SET stamp = (SELECT max(stamp) + 1 FROM engine_stamp)
   WHERE engine_id = OLD.came_with;
 END;
+
+-- 1: without what the camera wrote beside the picture (where it was taken, with what). What was kept before is made so
+-- when it is shown first.
+ALTER TABLE photo ADD COLUMN plain INTEGER NOT NULL DEFAULT 0;

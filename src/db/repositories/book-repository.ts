@@ -103,12 +103,14 @@ const createPhotos = (db: Database) => {
     `SELECT photo.id, leaf_id FROM leaf JOIN photo ON photo.leaf_id = leaf.id
      WHERE engine_id = ? ORDER BY photo.created_at, photo.id`,
   );
-  const byId = db.prepare<[string], { name: string; type: string; whole: Buffer; thumbnail: Buffer }>(
-    'SELECT name, type, whole, thumbnail FROM photo WHERE id = ?',
+  const byId = db.prepare<[string], { name: string; type: string; whole: Buffer; thumbnail: Buffer; plain: number }>(
+    'SELECT name, type, whole, thumbnail, plain FROM photo WHERE id = ?',
   );
+  const plain = db.prepare<[string, Buffer, string]>('UPDATE photo SET type = ?, whole = ?, plain = 1 WHERE id = ?');
+  const remove = db.prepare<[string]>('DELETE FROM photo WHERE id = ?');
   const insert = db.prepare<[Photo]>(
-    `INSERT INTO photo (id, leaf_id, name, type, whole, thumbnail, created_at)
-     VALUES (@id, @leafId, @name, @type, @whole, @thumbnail, @createdAt)`,
+    `INSERT INTO photo (id, leaf_id, name, type, whole, thumbnail, created_at, plain)
+     VALUES (@id, @leafId, @name, @type, @whole, @thumbnail, @createdAt, 1)`,
   );
   return {
     /** The photographs of an engine's leaves, by leaf, without the pictures themselves. */
@@ -119,6 +121,10 @@ const createPhotos = (db: Database) => {
     },
     photo: (id: string) => byId.get(id),
     addPhoto: (photo: Photo): void => void insert.run(photo),
+    /** Puts a picture without what the camera wrote in the place of one that was kept as it came. */
+    keepPlain: (id: string, type: string, whole: Buffer): void => void plain.run(type, whole, id),
+    /** False where it was gone already. */
+    removePhoto: (id: string): boolean => remove.run(id).changes === 1,
   };
 };
 

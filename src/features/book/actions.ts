@@ -5,7 +5,7 @@ import { DomainError } from '@/core/units';
 import { assertFresh, assertWritten, sayBy } from '@/model/stale';
 import { engineOf, shopAction } from '@/server/shop-action';
 import { leafOfFields } from './leaf-of-fields';
-import { leafSchema, sourceSchema } from './schema';
+import { leafSchema, photoSchema, sourceSchema } from './schema';
 
 const saySource = sayBy({
   title: 'Title',
@@ -54,4 +54,11 @@ export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso }) =
   const id = nanoid(10);
   shop.book.addLeaf(leafOfFields(fields, id, nowIso));
   return { id };
+});
+
+/** Takes a photograph away for good: it is no line of a record, and it may be of the wrong page. */
+export const removePhotoAction = shopAction(photoSchema, ({ photoId }, { shop }) => {
+  if (!shop.book.removePhoto(photoId))
+    throw new DomainError('not-found', 'That photograph is not in this shop.', 'photoId');
+  return {};
 });

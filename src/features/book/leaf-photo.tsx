@@ -3,6 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { Result } from '@/model/result';
+import { useAct } from '@/interface/parts/use-act';
+import { removePhotoAction } from './actions';
 import styles from './leaf-list.module.css';
 
 interface Props {
@@ -16,6 +18,14 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string>();
+  const [sure, setSure] = useState<string>();
+  const { act } = useAct();
+  const remove = (photoId: string) =>
+    act(
+      () => removePhotoAction({ photoId }),
+      () => setSure(undefined),
+      ({ message }) => setRefusal(message),
+    );
   const send = async (file: File) => {
     const body = new FormData();
     body.set('photo', file);
@@ -32,16 +42,28 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
   return (
     <span className={styles.photos}>
       {photoIds.map((id, i) => (
-        <a key={id} href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
-          {/* The thumbnail is made and served by this program; next/image would make another. */}
-          {/* eslint-disable-next-line @next/next/no-img-element */}
-          <img
-            src={`/api/photos/${id}?small`}
-            alt={`The page of ${subject}, photograph ${i + 1}`}
-            height={72}
-            loading="lazy"
-          />
-        </a>
+        <span key={id} className={styles.photo}>
+          <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
+            {/* The thumbnail is made and served by this program; next/image would make another. */}
+            {/* eslint-disable-next-line @next/next/no-img-element */}
+            <img
+              src={`/api/photos/${id}?small`}
+              alt={`The page of ${subject}, photograph ${i + 1}`}
+              height={72}
+              loading="lazy"
+            />
+          </a>
+          <button
+            type="button"
+            className={`text-button ${styles.act}`}
+            onClick={() => (sure === id ? remove(id) : setSure(id))}
+          >
+            {sure === id ? 'Take it away for good' : 'Take away'}
+            <span className="only-spoken">
+              : photograph {i + 1} of {subject}
+            </span>
+          </button>
+        </span>
       ))}
       <button
         type="button"

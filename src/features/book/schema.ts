@@ -67,3 +67,5 @@ export const leafSchema = Joi.object<Checked<LeafFields>, true>({
   agreedNotes: Joi.array().items(Joi.string().max(60)).max(20).default([]),
   replacesId: Joi.string().allow(null).default(null),
 });
+
+export const photoSchema = Joi.object<{ photoId: string }, true>({ photoId: Joi.string().max(60).required() });

@@ -1,7 +1,9 @@
 'use server';
 
+import { renameSync } from 'node:fs';
 import { revalidatePath } from 'next/cache';
 import { cookies } from 'next/headers';
+import { openShop } from '@/db/shop';
 import { fail, ok, type Result } from '@/model/result';
 import { nowIso } from '@/server/clock';
 import { SHOP_COOKIE, closeShop, shopNamed } from '@/server/current-shop';
@@ -28,12 +30,23 @@ export async function openShopAction(input: unknown): Promise<Result<object>> {
   return ok({});
 }
 
+/** The yard in a file beside, so that one that is cut off leaves the one there is. */
+function makeYard(file: string): void {
+  removeShopFile(file);
+  const shop = openShop(file);
+  loadDemonstration(shop, demonstrationYard, nowIso());
+  shop.close();
+}
+
 /** Makes the demonstration yard anew. The own shop is a file of its own and is not touched. */
 export async function resetDemonstrationAction(): Promise<Result<object>> {
   try {
+    const file = shopFile('demonstration');
+    makeYard(`${file}.growing`);
     closeShop('demonstration');
-    removeShopFile(shopFile('demonstration'));
-    loadDemonstration(shopNamed('demonstration'), demonstrationYard, nowIso());
+    removeShopFile(file);
+    renameSync(`${file}.growing`, file);
+    shopNamed('demonstration');
   } catch (thrown) {
     return Promise.resolve(fail(problemOfThrown(thrown)));
   }

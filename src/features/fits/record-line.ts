@@ -48,6 +48,11 @@ function checkedReading(shop: Shop, fit: Fit, line: SentReading): SentReading {
   return { ...line, value_mm };
 }
 
+/** A line that is there, is no strike itself, and was not struck. */
+const isStanding = (lines: readonly FitLine[], wanted: string): boolean =>
+  lines.some(({ id, kind }) => id === wanted && kind !== 'strike') &&
+  !lines.some((line) => line.kind === 'strike' && line.strikes === wanted);
+
 /**
  * Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws
  * DomainError
@@ -70,8 +75,11 @@ function checkedLine(shop: Shop, fit: Fit, line: SentLine): SentLine {
     case 'remedy':
       if (kindOf(fit).remedies.includes(line.body.remedy)) return line;
       throw new DomainError('bad-field', 'That remedy does nothing for this fit.', 'remedy');
+    case 'strip-in':
+      if ('strip' in kindOf(fit).conditions) return line;
+      throw new DomainError('bad-field', 'No strip is laid in for this fit.', 'kind');
     case 'strike':
-      if (shop.fits.lines(fit.id).some(({ id, kind }) => id === line.strikes && kind !== 'strike')) return line;
+      if (isStanding(shop.fits.lines(fit.id), line.strikes)) return line;
       throw new DomainError('nothing-to-strike', 'There is no such line to strike.', 'strikes');
     default:
       return line;

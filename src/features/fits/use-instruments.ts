@@ -1,5 +1,6 @@
 'use client';
 
+import { useDocumentVisibility } from '@mantine/hooks';
 import { useEffect, useRef, useState } from 'react';
 import type { InstrumentReading } from '@/instruments/measuring-instrument';
 
@@ -11,8 +12,10 @@ export function useInstruments(onReading: (reading: InstrumentReading) => void) 
   useEffect(() => {
     handler.current = onReading;
   });
+  // A browser keeps few connections to one machine: a page that nobody looks at gives its own back.
+  const visible = useDocumentVisibility() === 'visible';
   useEffect(() => {
-    if (!on) return;
+    if (!on || !visible) return;
     const source = new EventSource('/api/instruments/stream');
     source.onopen = () => setReady(true);
     source.onerror = () => setReady(false);
@@ -21,6 +24,6 @@ export function useInstruments(onReading: (reading: InstrumentReading) => void) 
       source.close();
       setReady(false);
     };
-  }, [on]);
+  }, [on, visible]);
   return { on, ready: on && ready, toggle: () => setOn((before) => !before) };
 }

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { badJson } from '@/server/http';
-import { MOST_MS, reckonAside } from '@/server/reckon-aside';
+import { MOST_MS, reckonAside } from '@/reckoner/reckon-aside';
 
 const MAX_REQUESTS = 1000;
 

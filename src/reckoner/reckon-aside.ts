@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import { Worker } from 'node:worker_threads';
-import type { Answer } from '@/reckoner/answer';
+import type { Answer } from './answer';
 
 /** So long may one request take, however many are in it; then its thread is stopped and the next one has a new one. */
 export const MOST_MS = 10_000;

@@ -77,10 +77,7 @@ export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice' | 'ver
   readonly sheets?: YardSheets;
 }
 
-export interface YardWrench extends Omit<
-  Wrench,
-  'version' | 'createdAt' | 'calibration' | 'checkedAt' | 'cameWith'
-> {
+export interface YardWrench extends Omit<Wrench, 'version' | 'createdAt' | 'calibration' | 'checkedAt' | 'cameWith'> {
   readonly calibration?: Wrench['calibration'];
   readonly checkedDaysAgo?: number;
 }

@@ -1,7 +1,7 @@
 import SqliteDatabase, { type Database } from 'better-sqlite3';
 import { appendFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { hasForeignLog, markAnew, putLogAside } from './log-owner';
+import { comingOf, hasForeignLog, markAnew, putLogAside } from './log-owner';
 import { MIGRATIONS_FOLDER, assertDigests, migrate, pendingMigrations } from './migrate';
 import { assertShop } from './whose-file';
 import { troubleOf } from './trouble';
@@ -31,6 +31,8 @@ const counting = () => {
 
 function open(file: string, folder: string): Database {
   mkdirSync(dirname(file), { recursive: true });
+  // Cut off between the one going and the other coming, where a disk knows no second names.
+  if (!existsSync(file) && existsSync(comingOf(file))) renameSync(comingOf(file), file);
   if (hasForeignLog(file)) console.warn(`A log that is not of ${file} was put aside: ${putLogAside(file)}`);
   const isNew = !existsSync(file) || statSync(file).size === 0;
   const db = new SqliteDatabase(file, { timeout: BUSY_MS, ...counting() });

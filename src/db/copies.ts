@@ -1,7 +1,7 @@
 import SqliteDatabase, { type Database } from 'better-sqlite3';
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, linkSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { asideOf, isFolded, indexOf, logOf, noteOf } from './log-owner';
+import { asideOf, comingOf, isFolded, indexOf, logOf } from './log-owner';
 import { assertShop, tablesOf } from './whose-file';
 import { ShopTrouble, troubleOf } from './trouble';
 
@@ -102,21 +102,22 @@ export interface PutInPlace extends CheckedCopy {
  */
 export function putInPlace(copy: string, file: string): PutInPlace {
   const { counts } = checkCopy(copy);
-  const coming = `${file}.coming`;
+  const coming = comingOf(file);
   const aside = asideOf(file, '.sqlite');
   mkdirSync(dirname(file), { recursive: true });
   try {
     cloneFile(copy, coming);
     const isThere = existsSync(file);
-    if (isThere) keepAside(file, aside);
-    else for (const stray of [logOf(file), indexOf(file)]) moveIfThere(stray, `${aside}${stray.slice(file.length)}`);
-    rmSync(noteOf(file), { force: true });
-    renameSync(coming, file);
+    if (isThere) exchange(file, aside, coming);
+    else {
+      moveBeside(file, aside);
+      renameSync(coming, file);
+    }
     return { file, counts, ...(isThere && { aside }) };
   } catch (error) {
     throw troubleOf(error, file) ?? error;
   } finally {
-    rmSync(coming, { force: true });
+    if (existsSync(file)) rmSync(coming, { force: true });
   }
 }
 
@@ -131,12 +132,18 @@ function cloneFile(from: string, to: string): void {
   }
 }
 
-function moveIfThere(from: string, to: string): void {
-  if (existsSync(from)) renameSync(from, to);
+/** What lies beside a file goes where the file went: its log, the index of that, its note. */
+function moveBeside(file: string, aside: string): void {
+  for (const ending of ['-wal', '-shm', '-mark'])
+    if (existsSync(`${file}${ending}`)) renameSync(`${file}${ending}`, `${aside}${ending}`);
 }
 
-/** Moves a shop's file away with its log, while holding the right to write to it. A damaged one is moved as it is. */
-function keepAside(file: string, aside: string): void {
+/**
+ * Puts a file in the place of another, which keeps its other name, while holding the right to write to it. At no moment
+ * is there no shop; a cut-off after the exchange leaves a log that cannot be the new file's, and is put aside when that
+ * is opened. A damaged file is moved as it is.
+ */
+function exchange(file: string, aside: string, coming: string): void {
   let db: Database | undefined;
   try {
     db = new SqliteDatabase(file, { timeout: 4000 });
@@ -150,8 +157,14 @@ function keepAside(file: string, aside: string): void {
     }
   }
   try {
-    renameSync(file, aside);
-    for (const beside of ['-wal', '-shm', '-mark']) moveIfThere(`${file}${beside}`, `${aside}${beside}`);
+    try {
+      linkSync(file, aside);
+    } catch {
+      // A disk that knows no second names: between these two the shop is the file that is coming, and opened as such.
+      renameSync(file, aside);
+    }
+    renameSync(coming, file);
+    moveBeside(file, aside);
   } finally {
     db?.close();
   }

@@ -49,6 +49,8 @@ export function headerOf(file: string): Header | undefined {
 }
 
 export const noteOf = (file: string) => `${file}-mark`;
+/** A whole file on its way into another's place. */
+export const comingOf = (file: string) => `${file}.coming`;
 export const logOf = (file: string) => `${file}-wal`;
 export const indexOf = (file: string) => `${file}-shm`;
 

@@ -1,7 +1,7 @@
 import { copyFileSync, existsSync, renameSync, statSync } from 'node:fs';
 import { cookies } from 'next/headers';
 import { checkCopy } from '@/db/copies';
-import { inodeOf, isMarked, isStillOwn, logOf, openedAs, putLogAside, type Opened } from '@/db/log-owner';
+import { comingOf, inodeOf, isMarked, isStillOwn, logOf, openedAs, putLogAside, type Opened } from '@/db/log-owner';
 import { openShop, type Shop } from '@/db/shop';
 import { ShopTrouble } from '@/db/trouble';
 import { copyIfDue } from './copies';
@@ -70,8 +70,8 @@ function takeOver(name: ShopName, { shop, opened }: Held): void {
     return;
   }
   left.push(shop);
-  copyFileSync(file, `${file}.coming`);
-  renameSync(`${file}.coming`, file);
+  copyFileSync(file, comingOf(file));
+  renameSync(comingOf(file), file);
   checkCopy(file);
 }
 

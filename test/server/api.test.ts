@@ -121,6 +121,7 @@ describe('starting', () => {
     const html = await (await fetch(damaged.address)).text();
     await damaged.kill();
     expect(html).toContain('is damaged or is not a shop file');
-    expect(html).toContain('copy your last backup in its place');
+    expect(html).toContain('npm run restore');
+    expect(html).toContain('href="/copies"');
   }, 60_000);
 });

@@ -80,7 +80,7 @@ describe('stopped, the file alone is the whole shop', () => {
 
 describe('a copy put in the place of the shop', () => {
   test.each([
-    ['stopped as a person does', 'stop', 150, 'copy'],
+    ['stopped as a person does', 'stop', 40, 'copy'],
     ['stopped as a person does', 'stop', 5, 'move'],
     ['cut off', 'kill', 60, 'copy'],
     ['cut off', 'kill', 300, 'move'],
@@ -111,7 +111,7 @@ describe('a copy put in the place of the shop', () => {
     const copy = await backup(file, join(folder, 'copy.sqlite'));
     await server.stop();
     const second = await startServer(folder, await freePort());
-    expect(await pulls(second, round, 20, 320)).toBe(300);
+    expect(await pulls(second, round, 20, 140)).toBe(120);
     await second.kill();
     copyFileSync(copy, file);
     const again = await startServer(folder, await freePort());
@@ -142,10 +142,10 @@ describe('a copy put in the place of the shop', () => {
       const open = new SqliteDatabase(file);
       await copyShop(open, copy);
       open.close();
-      await pulls(server, round, 20, 200);
+      await pulls(server, round, 20, 90);
       if (how === 'copied over') copyFileSync(copy, file);
       else renameSync(copy, file);
-      expect(await sendPull(server.address, round, newPull(200))).toBe(false);
+      expect(await sendPull(server.address, round, newPull(90))).toBe(false);
       // What was moved there is whole at once; what is copied may still be growing.
       expect(await count(server, round)).toBe(how === 'copied over' ? 'exchanged' : 20);
       if (how === 'copied over')

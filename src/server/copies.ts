@@ -67,7 +67,10 @@ function copyDaily(shop: Shop): void {
   if (shop.engines.all().length === 0) return;
   mkdirSync(copiesFolder(), { recursive: true });
   holder.spannerDaily = makeCopy(shop, 'daily')
-    .then(dropOld, (error: unknown) => console.warn('The copy of the day could not be made:', error))
+    .then(dropOld, (error: unknown) => {
+      // A shop that was closed meanwhile is copied when it is opened again.
+      if (shop.db.open) console.warn('The copy of the day could not be made:', error);
+    })
     .finally(() => setTimeout(() => (holder.spannerDaily = undefined), 60_000).unref());
 }
 

@@ -1,14 +1,12 @@
 // A checked copy of the shop: `npm run backup [FILE]`. The program may be at work meanwhile.
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import { copyFileOf } from '@/db/copies';
-import { copiesFolder } from '@/server/copies';
+import { newCopy } from '@/server/copies';
 import { shopFile } from '@/server/shop-file';
 import { sayCounts, told } from './say-counts';
 
 const file = shopFile('own');
-const stamp = new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-');
-const to = process.argv[2] ?? join(copiesFolder(), `by-hand-${stamp}.sqlite`);
+const to = process.argv[2] ?? newCopy('by-hand');
 
 void told(async () => {
   if (!existsSync(file)) throw new Error(`There is no shop yet in ${file}.`);

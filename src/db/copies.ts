@@ -16,7 +16,7 @@ export interface CheckedCopy {
   readonly counts: readonly TableCount[];
 }
 
-export const countRows = (db: Database): readonly TableCount[] =>
+const countRows = (db: Database): readonly TableCount[] =>
   tablesOf(db).map((table) => ({
     table,
     rows: (db.prepare(`SELECT count(*) AS n FROM "${table}"`).get() as { readonly n: number }).n,

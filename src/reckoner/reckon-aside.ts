@@ -8,7 +8,8 @@ export const MOST_MS = 10_000;
 const MAX_WAITING = 40;
 
 export type Reckoned =
-  { readonly ok: true; readonly answers: readonly Answer[] } | { readonly ok: false; readonly why: 'slow' | 'busy' };
+  | { readonly ok: true; readonly answers: readonly Answer[] }
+  | { readonly ok: false; readonly why: 'slow' | 'busy' | 'failed' };
 
 interface Waiting {
   readonly requests: readonly unknown[];
@@ -45,8 +46,10 @@ const ask = (requests: readonly unknown[]): Promise<Reckoned> =>
       resolve(reckoned);
     };
     const hear = ({ answers }: { readonly answers: readonly Answer[] }) => end({ ok: true, answers });
-    const stopped = () => end({ ok: false, why: 'slow' });
+    let isSlow = false;
+    const stopped = () => end({ ok: false, why: isSlow ? 'slow' : 'failed' });
     const clock = setTimeout(() => {
+      isSlow = true;
       line.worker = undefined;
       void worker.terminate();
     }, MOST_MS);
@@ -58,7 +61,9 @@ const ask = (requests: readonly unknown[]): Promise<Reckoned> =>
 async function work(): Promise<void> {
   if (line.isWorking) return;
   line.isWorking = true;
-  for (let next = line.waiting.shift(); next; next = line.waiting.shift()) next.done(await ask(next.requests));
+  // A thread that cannot be begun fails its own request; those behind it are still asked.
+  for (let next = line.waiting.shift(); next; next = line.waiting.shift())
+    next.done(await ask(next.requests).catch((): Reckoned => ({ ok: false, why: 'failed' })));
   line.isWorking = false;
 }
 

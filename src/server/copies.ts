@@ -1,9 +1,11 @@
 import { createWriteStream, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { execFile } from 'node:child_process';
+import { dirname, join } from 'node:path';
 import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { DomainError } from '@/core/units';
 import { checkCopy, copyShop, type CheckedCopy } from '@/db/copies';
+import { ShopTrouble } from '@/db/trouble';
 import type { Shop } from '@/db/shop';
 import { nowMs } from './clock';
 import { dataFolder, shopFile } from './shop-file';
@@ -41,11 +43,35 @@ export function keptCopies(): readonly KeptCopy[] {
     .sort((a, b) => b.madeAt.localeCompare(a.madeAt));
 }
 
-const stamp = (now: number) => new Date(now).toISOString().slice(0, 19).replace(/[:T]/g, '-');
+/** Where a copy of this moment goes. */
+export function newCopy(kind: CopyKind, now = nowMs()): string {
+  const stamp = new Date(now).toISOString().slice(0, 19).replace(/[:T]/g, '-');
+  return join(/* turbopackIgnore: true */ copiesFolder(), `${kind}-${stamp}.sqlite`);
+}
+
+/** To look through a larger one takes so long that a pull would wait for it: that is done by a program beside. */
+const LARGE_BYTES = 20_000_000;
+
+/** The rows of each table, as the command tells them. */
+const countsIn = (told: string): CheckedCopy['counts'] =>
+  [...told.matchAll(/^ {2}(\S+) +(\d+)$/gm)].map(([, table = '', rows]) => ({ table, rows: Number(rows) }));
+
+/** Copies a shop by the command that does it, in a program of its own. @throws ShopTrouble */
+export function copyBeside(file: string, to: string): Promise<CheckedCopy> {
+  const command = join(/* turbopackIgnore: true */ process.cwd(), 'scripts', 'backup.ts');
+  const env = { ...process.env, SPANNER_DATA: dirname(file) };
+  return new Promise((resolve, reject) => {
+    const child = execFile(process.execPath, ['--import', 'tsx', command, to], { env }, (error, told, said) => {
+      if (error) reject(new ShopTrouble('failed', `The copy could not be made: ${said.trim()}`, 'Try again.'));
+      else resolve({ file: to, counts: countsIn(told) });
+    });
+    child.unref();
+  });
+}
 
 /** Makes a copy of the shop among the others, looked through. @throws ShopTrouble */
-export const makeCopy = (shop: Shop, kind: CopyKind, now = nowMs()): Promise<CheckedCopy> =>
-  copyShop(shop.db, join(/* turbopackIgnore: true */ copiesFolder(), `${kind}-${stamp(now)}.sqlite`));
+export const makeCopy = (shop: Shop, kind: CopyKind): Promise<CheckedCopy> =>
+  statSync(shop.file).size > LARGE_BYTES ? copyBeside(shop.file, newCopy(kind)) : copyShop(shop.db, newCopy(kind));
 
 /** The day's copies beyond the latest seven go; what was copied by hand stays. */
 function dropOld(): void {
@@ -98,10 +124,10 @@ const capped = (most: number) =>
   });
 
 /** Takes a copy from elsewhere in, a little at a time, and looks it through. @throws ShopTrouble, DomainError */
-export async function bringCopy(body: ReadableStream | null, now = nowMs()): Promise<CheckedCopy> {
+export async function bringCopy(body: ReadableStream | null): Promise<CheckedCopy> {
   if (!body) throw new DomainError('bad-field', 'There is no file in the request.');
   mkdirSync(copiesFolder(), { recursive: true });
-  const to = join(/* turbopackIgnore: true */ copiesFolder(), `brought-${stamp(now)}.sqlite`);
+  const to = newCopy('brought');
   const coming = `${to}.growing`;
   try {
     await pipeline(Readable.fromWeb(body as never), capped(MAX_BROUGHT), createWriteStream(coming));

@@ -7,7 +7,7 @@ import { checkCopy, copyShop, putInPlace } from '@/db/copies';
 import { hasForeignLog, headerOf } from '@/db/log-owner';
 import { openShop, type Shop } from '@/db/shop';
 import { ShopTrouble } from '@/db/trouble';
-import { isCopyName } from '@/server/copies';
+import { copyBeside, isCopyName } from '@/server/copies';
 import { freshTightening, temporaryFile, yardShop, YARD_NOW } from './temporary-shop';
 
 /** Every row of every table, as JSON. */
@@ -177,3 +177,14 @@ test('the log of a file that was carried to another folder is its own', () => {
   const carried = openShop(to);
   expect(carried.engines.find('demo-norrhem')?.name).toBe('In the log');
 });
+
+test('a copy by a program beside is the same, and a failure of it is a sentence', async () => {
+  const file = temporaryFile();
+  const shop = yardShop(file);
+  const to = beside(file, 'copy.sqlite');
+  const { counts } = await copyBeside(file, to);
+  expect(counts.reduce((sum, { rows }) => sum + rows, 0)).toBe(everyRow(shop.db).length);
+  expect(rowsOf(to)).toEqual(everyRow(shop.db));
+  await expect(copyBeside(file, to)).rejects.toThrow(/is there already/);
+  shop.close();
+}, 30_000);

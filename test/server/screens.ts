@@ -2,6 +2,8 @@
 export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['stands', '/'],
   ['new engine', '/engines/new'],
+  ['a build read in', '/engines/read-in'],
+  ['copies', '/copies'],
   ['book', '/engines/demo-fourteen/book'],
   ['about the engine', '/engines/demo-fourteen/about'],
   ['joints', '/engines/demo-fourteen/joints'],

@@ -2,6 +2,7 @@ import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
 import { UNREADABLE, summaryOf, type EngineSummary } from '@/model/engine/engine-summary';
 import type { StampedEngine, Worked } from '../repositories/engine-summary-repository';
 import type { Shop } from '../shop';
+import { troubleOf } from '../trouble';
 
 export type SummarizedEngine = Omit<StampedEngine, 'body'> & { readonly summary: EngineSummary };
 
@@ -15,11 +16,17 @@ function keepIfWritable(shop: Shop, build: string, worked: readonly Worked[]): v
   }
 }
 
-/** One engine whose rows cannot be read is said to be so; it takes no other with it. */
-function readable(work: () => EngineSummary | undefined): EngineSummary | undefined {
+/**
+ * One engine whose rows cannot be read is said to be so; it takes no other with it. Trouble with the file as a whole
+ * (held by another program, not readable) is no fault of the engine.
+ * @throws ShopTrouble
+ */
+function readable(shop: Shop, work: () => EngineSummary | undefined): EngineSummary | undefined {
   try {
     return work();
   } catch (error) {
+    const trouble = troubleOf(error, shop.file);
+    if (trouble && trouble.code !== 'corrupt') throw trouble;
     console.error('The record of an engine cannot be read:', error);
     return UNREADABLE;
   }
@@ -37,7 +44,7 @@ export function engineSummaries(
   const worked: Worked[] = [];
   const summaries = shop.summaries.stamped(build).flatMap(({ body, ...engine }): readonly SummarizedEngine[] => {
     if (body !== undefined) return [{ ...engine, summary: JSON.parse(body) as EngineSummary }];
-    const summary = readable(() => {
+    const summary = readable(shop, () => {
       const rows = rowsOf(engine.engineId);
       return rows && summaryOf(engineStateOf(rows));
     });

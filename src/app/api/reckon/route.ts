@@ -9,6 +9,7 @@ const refused = (code: string, message: string, status: number) =>
 
 const WHY = {
   slow: ['took-too-long', `That takes longer than ${MOST_MS / 1000} s. Ask for less at once.`],
+  failed: ['failed', 'The reckoner failed in a way that was not foreseen.'],
   busy: ['busy', 'Too much is being reckoned already. Try again in a moment.'],
 } as const;
 

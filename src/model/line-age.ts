@@ -18,3 +18,9 @@ export interface Recorded {
   readonly at: string;
   readonly recordedAt: string;
 }
+
+// A clock that is set by the network moves by less.
+const SLACK_MS = 5 * 60_000;
+
+/** Whether a clock stands before what was written already: it went back, and what it says of times is not believed. */
+export const isBehind = (now: number, lastWritten: string): boolean => Date.parse(lastWritten) - now > SLACK_MS;

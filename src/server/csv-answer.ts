@@ -11,7 +11,7 @@ export const csvOfEngine = (
   engineId: string,
   what: string,
   table: (rows: EngineRows, shop: Shop) => string,
-): Promise<NextResponse> =>
+): Promise<Response> =>
   catchToResponse(async () => {
     const shop = await currentShop();
     const rows = rowsOnce(shop, engineId);

@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { problemOfThrown } from './problem';
-import { type Result, type Problem, fail } from '@/model/result';
+import { type Result, type Problem, fail, ok } from '@/model/result';
 
 /** What is not the asker's fault, or is not simply a wrong field. Every other refusal is a 400. */
 const STATUS: Readonly<Record<string, number>> = {
@@ -41,7 +41,7 @@ export const rejectCrossOrigin = (request: Request): NextResponse | undefined =>
 export const badJson: Problem = { code: 'bad-json', message: 'The body must be JSON.' };
 
 /** Answers with what the work returns; whatever goes wrong comes back in the one shape. */
-export async function catchToResponse(work: () => Promise<NextResponse>): Promise<NextResponse> {
+export async function catchToResponse(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (thrown) {
@@ -50,10 +50,7 @@ export async function catchToResponse(work: () => Promise<NextResponse>): Promis
 }
 
 /** The same for a request that carries JSON. */
-export async function withJson(
-  request: Request,
-  work: (body: unknown) => Promise<NextResponse>,
-): Promise<NextResponse> {
+export async function withJson(request: Request, work: (body: unknown) => Promise<Response>): Promise<Response> {
   const other = rejectCrossOrigin(request);
   if (other) return other;
   let body: unknown;
@@ -63,4 +60,32 @@ export async function withJson(
     return toResponse(fail(badJson));
   }
   return catchToResponse(() => work(body));
+}
+
+/**
+ * Answers with a line of JSON for each step of the work, and with its result, or why it was refused, as the last one.
+ * What is refused before the first step has the status of its refusal. Whoever reads no further stops the work at the
+ * step that it is at.
+ */
+export async function toStream<Step, T>(work: AsyncGenerator<Step, T>): Promise<Response> {
+  let next = await work.next();
+  const line = (value: object) => new TextEncoder().encode(`${JSON.stringify(value)}\n`);
+  const body = new ReadableStream<Uint8Array>(
+    {
+      async pull(controller) {
+        try {
+          const { done, value } = next;
+          controller.enqueue(line(done ? ok(value) : { step: value }));
+          if (done) controller.close();
+          else next = await work.next();
+        } catch (thrown) {
+          controller.enqueue(line(fail(problemOfThrown(thrown))));
+          controller.close();
+        }
+      },
+      cancel: () => void work.return(undefined as T),
+    },
+    { highWaterMark: 0 },
+  );
+  return new Response(body, { headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' } });
 }

@@ -54,6 +54,19 @@ export const shopAction = onCurrentShop(() => revalidatePath('/', 'layout'));
 /** A server action that only answers a question: nothing is drawn anew. */
 export const shopQuestion = onCurrentShop(() => undefined);
 
+/** A question whose answer takes so long that others are served meanwhile: no transaction is held over it. */
+export const longQuestion =
+  <Fields, T>(schema: Joi.ObjectSchema<Fields>, work: (fields: Fields, shop: Shop) => Promise<T>) =>
+  async (input: unknown): Promise<Result<T>> => {
+    const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
+    if (checked.error) return fail(problemOf(checked.error));
+    try {
+      return ok(await work(checked.value, await currentShop()));
+    } catch (thrown) {
+      return fail(problemOfThrown(thrown));
+    }
+  };
+
 /** The row of an id. @throws DomainError not-found */
 export function found<Row>(
   rows: { readonly find: (id: string) => Row | undefined },

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { Shop } from '@/db/shop';
 import { addLeafAction, addSourceAction } from '@/features/book/actions';
 import { importTableAction, previewTableAction } from '@/features/book/import-actions';
-import { addEngineAction, alterEngineAction } from '@/features/engine/actions';
+import { addEngineAction, alterEngineAction, bringBackAction, putAsideAction } from '@/features/engine/actions';
 import { openShopAction, resetDemonstrationAction } from '@/features/engine/shop-actions';
 import { readBackAction } from '@/features/record/actions';
 import { buildFileOf } from '@/features/record/build-file';
@@ -53,6 +53,24 @@ describe('an engine', () => {
     [{ name: 'x'.repeat(81) }, 'name'],
   ])('%j is refused at its field', async (part, field) => {
     expect((await refusedWhole(shop, () => addEngineAction({ ...ENGINE, ...part }))).field).toBe(field);
+  });
+  test('is put aside for a reason, and brought back as it was', async () => {
+    const asideIn = () => shop.summaries.stamped('x').find(({ engineId }) => engineId === 'demo-norrhem')?.aside;
+    const engineId = 'demo-norrhem';
+    expect((await refusedWhole(shop, () => putAsideAction({ engineId, reason: ' ' }))).field).toBe('reason');
+    expect((await refusedWhole(shop, () => putAsideAction({ engineId: 'none', reason: 'sold' }))).code).toBe(
+      'not-found',
+    );
+    const before = everything(shop).replace(/"stamp":\d+/g, '');
+    await accepted(putAsideAction({ engineId, reason: 'sold' }));
+    expect(asideIn()).toMatchObject({ reason: 'sold' });
+    // A second reason does not write over the first.
+    await accepted(putAsideAction({ engineId, reason: 'lost' }));
+    expect(asideIn()?.reason).toBe('sold');
+    expect(await accepted(bringBackAction({ engineId }))).toEqual({ isBack: true });
+    expect(await accepted(bringBackAction({ engineId }))).toEqual({ isBack: false });
+    expect(asideIn()).toBeUndefined();
+    expect(everything(shop).replace(/"stamp":\d+/g, '')).toBe(before);
   });
   test('one that is gone is said', async () =>
     expect((await refused(alterEngineAction({ ...ENGINE, id: 'none', version: 1 }))).code).toBe('not-found'));

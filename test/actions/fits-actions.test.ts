@@ -9,9 +9,10 @@ import {
   putShimAction,
   takeCorrectedAction,
 } from '@/features/fits/actions';
-import { importReadingsAction, previewReadingsAction } from '@/features/fits/import-actions';
+import { previewReadingsAction } from '@/features/fits/import-actions';
 import { recordLine } from '@/features/fits/record-line';
 import { nowMs } from '@/server/clock';
+import { sendTable } from './send-table';
 import { accepted, everything, ownShop, refused, refusedWhole, rowsIn, there } from './own-shop';
 
 let shop: Shop;
@@ -281,16 +282,17 @@ describe('doubts are asked at every door', () => {
     expect(rows.map(({ reason }) => reason)).toEqual([undefined, undefined]);
     expect(rows.map(({ doubt }) => doubt !== undefined)).toEqual([true, false]);
     const count = rowsIn(shop, 'fit_line');
-    expect(await accepted(importReadingsAction({ text, engineId, sure: false }))).toEqual({ entered: 1 });
+    expect(await sendTable(engineId, { text, sure: false })).toMatchObject({ ok: true, result: { entered: 1 } });
     expect(rowsIn(shop, 'fit_line')).toBe(count + 1);
-    expect(await accepted(importReadingsAction({ text, engineId, sure: true }))).toEqual({ entered: 2 });
-    expect(shop.fits.lines('demo-f-fit-rods').at(-1)).toMatchObject({ typed: '1.7484', body: { by: 'Ruth' } });
+    // The row that is there already is not entered twice.
+    expect(await sendTable(engineId, { text, sure: true })).toMatchObject({ ok: true, result: { entered: 1 } });
+    expect(rowsIn(shop, 'fit_line')).toBe(count + 2);
+    expect(shop.fits.lines('demo-f-fit-rods').at(-1)).toMatchObject({ typed: '1.7734', body: { by: 'Ruth' } });
     expect(Date.parse(there(shop.fits.lines('demo-f-fit-rods').at(-1)).at)).toBeLessThanOrEqual(nowMs());
   });
   test('an engine without fits has no place for readings', async () => {
     shop.engines.add({ ...there(shop.engines.find('demo-norrhem')), id: 'bare', name: 'Bare' });
-    expect(await refused(importReadingsAction({ text: 'x', engineId: 'bare', sure: true }))).toMatchObject({
-      field: 'text',
-    });
+    const answer = await sendTable('bare', { text: 'x', sure: true });
+    expect(answer).toMatchObject({ ok: false, error: { field: 'text' } });
   });
 });

@@ -1,12 +1,12 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import type { Shop } from '@/db/shop';
+import { openShop, type Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
-import { importReadingsAction } from '@/features/fits/import-actions';
 import { recordLine } from '@/features/fits/record-line';
 import { addCycleAction } from '@/features/run-in/actions';
 import { nowMs } from '@/server/clock';
 import { freshTightening } from '../db/temporary-shop';
-import { accepted, everything, ownShop, refused, there } from './own-shop';
+import { accepted, everything, ownShop, refused, rowsIn, there } from './own-shop';
+import { sendTable } from './send-table';
 
 let shop: Shop;
 beforeEach(() => {
@@ -60,6 +60,10 @@ describe('a line whose id is known', () => {
 });
 
 describe('a table of many readings', () => {
+  let before = 0;
+  beforeEach(() => {
+    before = rowsIn(shop, 'fit_line');
+  });
   const table = (rows: number) =>
     [
       'Fit,Place,Part,Station,Angle,Typed,Unit,Instrument',
@@ -80,8 +84,7 @@ describe('a table of many readings', () => {
   const timed = async (rows: number) => {
     const text = table(rows);
     const from = performance.now();
-    const { entered } = await accepted(importReadingsAction({ text, engineId: 'demo-norrhem', sure: true }));
-    expect(entered).toBe(rows);
+    expect(await sendTable('demo-norrhem', { text, sure: true })).toMatchObject({ result: { entered: rows } });
     return performance.now() - from;
   };
   test('is read in in a time that grows as it does', async () => {
@@ -91,6 +94,49 @@ describe('a table of many readings', () => {
     const many = await timed(4000);
     // Eight times as many; quadratic would be sixty-four times as long.
     expect(many / few).toBeLessThan(24);
+  });
+  test('lets a pull through between its batches, and says how far it has come', async () => {
+    const [text, steps] = [table(450), [] as number[]];
+    let pulls = 0;
+    await sendTable('demo-norrhem', { text, sure: true }, ({ entered, total }) => {
+      expect(total).toBe(450);
+      expect(rowsIn(shop, 'fit_line') - before).toBe(entered);
+      steps.push(entered);
+      // Written from outside while the table is under way: it waits for no lock.
+      const other = openShop(shop.file);
+      pulls += Number(other.settings.set(`beside-${entered}`, 'x', 0));
+      other.close();
+      return true;
+    });
+    expect(steps).toEqual([0, 100, 200, 300, 400]);
+    expect(pulls).toBe(5);
+  });
+  test('is stopped by who hangs up; read in again, it goes on from there and enters nothing twice', async () => {
+    const text = table(450);
+    await sendTable('demo-norrhem', { text, sure: true }, ({ entered }) => entered < 200);
+    const entered = rowsIn(shop, 'fit_line') - before;
+    // The batch after the step at which it was stopped may have been on its way.
+    expect([200, 300]).toContain(entered);
+    expect(await sendTable('demo-norrhem', { text, sure: true })).toMatchObject({ result: { entered: 450 - entered } });
+    expect(rowsIn(shop, 'fit_line') - before).toBe(450);
+    const rows = shop.fits
+      .lines('demo-n-fit-mains')
+      .filter(({ id }) => id.includes('-'))
+      .map((line) => line.id);
+    expect(new Set(rows).size).toBe(rows.length);
+  });
+  test('a marked part of two bores is kept aside, and the rest goes in', async () => {
+    const fit = there(shop.fits.find('demo-n-fit-mains'));
+    const row = (place: number, piece: string) =>
+      `"${fit.name}","${fit.places[place] ?? ''}",journal,1,1,59.95,mm,Micrometer,${piece}`;
+    const text = [
+      'Fit,Place,Part,Station,Angle,Typed,Unit,Instrument,Piece',
+      row(0, 'A'),
+      row(1, 'A'),
+      row(1, 'B'),
+    ].join('\n');
+    expect(await sendTable('demo-norrhem', { text, sure: true })).toMatchObject({ result: { entered: 1 } });
+    expect(shop.fits.lines(fit.id).at(-1)).toMatchObject({ body: { piece: 'B' } });
   });
 });
 

@@ -39,7 +39,7 @@ function pathsOf(file: string): readonly string[] {
   return [...shelves, '/copies', '/engines/new', '/engines/read-in', ...engines];
 }
 
-test.each([1, 2, 3, 4, 5])('a shop of layout %d opens, and every page of it is drawn', async (layout) => {
+test.each([1, 2, 3, 4, 5, 6])('a shop of layout %d opens, and every page of it is drawn', async (layout) => {
   const folder = mkdtempSync(join(tmpdir(), 'spanner-layout-'));
   const file = join(folder, 'shop.sqlite');
   writeFileSync(file, fixture(layout));

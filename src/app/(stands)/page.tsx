@@ -1,5 +1,5 @@
 import { RailOfShop } from './rail-of-shop';
-import { engineTags } from '@/features/engine/queries';
+import { asideEngines, engineTags } from '@/features/engine/queries';
 import { StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
@@ -13,11 +13,13 @@ export default async function StandsPage() {
   const shop = await currentShop();
   const inYard = (await currentShopName()) === 'demonstration';
   const { wrenches, films } = shelvesOnce(shop);
+  const summaries = summariesOnce(shop);
   return (
     <>
       <RailOfShop />
       <StandsScreen
-        tags={engineTags(summariesOnce(shop), nowMs())}
+        tags={engineTags(summaries, nowMs())}
+        aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
         reckoner={<QuickReckoner films={films} />}
         shelf={!wrenches.some(hangsHere) ? <WrenchForm /> : undefined}

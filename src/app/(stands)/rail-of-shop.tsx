@@ -1,7 +1,10 @@
+import { lastWritten } from '@/db/reads/last-written';
 import { engineTags } from '@/features/engine/queries';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
+import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
 import { hungTags } from '@/interface/shell/rail-tags';
+import { isBehind } from '@/model/line-age';
 import { nowMs } from '@/server/clock';
 import { currentShop, currentShopName } from '@/server/current-shop';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
@@ -11,13 +14,18 @@ const HOMES = { own: 'my own shop', demonstration: 'Larkmoor Yard, a demonstrati
 /** The rail with the tags that hang on it: of a shop of 500 engines only those are sent. */
 export async function RailOfShop({ engine }: { readonly engine?: string }) {
   const shop = await currentShop();
-  const tags = engineTags(summariesOnce(shop), nowMs());
+  const now = nowMs();
+  const tags = engineTags(summariesOnce(shop), now);
+  const last = lastWritten(shop);
   return (
-    <Rail
-      tags={hungTags(tags, engine)}
-      engines={tags.length}
-      home={HOMES[await currentShopName()]}
-      reckoner={<QuickReckoner films={shelvesOnce(shop).films} />}
-    />
+    <>
+      <Rail
+        tags={hungTags(tags, engine)}
+        engines={tags.length}
+        home={HOMES[await currentShopName()]}
+        reckoner={<QuickReckoner films={shelvesOnce(shop).films} />}
+      />
+      {last !== undefined && isBehind(now, last) && <ClockNotice now={now} last={last} />}
+    </>
   );
 }

@@ -7,6 +7,7 @@ const OF_FIT = 'fit_id IN (SELECT id FROM fit WHERE engine_id = @id)';
 /** Every table that reaches an engine, and which of its rows do. */
 const REACHING: Readonly<Record<string, string>> = {
   engine: 'id = @id',
+  engine_aside: OF_ENGINE,
   engine_source: OF_ENGINE,
   source: 'id IN (SELECT source_id FROM engine_source WHERE engine_id = @id)',
   leaf: OF_ENGINE,

@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { Engine } from '@/model/engine/engine';
+import type { Aside, Engine } from '@/model/engine/engine';
 import { PRACTICE_JSON } from '@/model/practice/house-practice';
 import { json, table, type Row } from '../table';
 
@@ -34,6 +34,10 @@ export const createEngineRepository = (db: Database) => {
   );
   const insert = db.prepare(ENGINE.insert);
   const update = db.prepare(ENGINE.update);
+  const putAside = db.prepare<[string, string, string]>(
+    'INSERT INTO engine_aside (engine_id, reason, at) VALUES (?, ?, ?) ON CONFLICT (engine_id) DO NOTHING',
+  );
+  const bringBack = db.prepare<[string]>('DELETE FROM engine_aside WHERE engine_id = ?');
   return {
     find: (id: string): Engine | undefined => {
       const row = byId.get(id);
@@ -46,6 +50,10 @@ export const createEngineRepository = (db: Database) => {
     all: (): readonly Engine[] => all.all().map(ENGINE.fromRow),
     byIds: (ids: readonly string[]): readonly Engine[] => byIds.all(JSON.stringify(ids)).map(ENGINE.fromRow),
     add: (engine: Engine): void => void insert.run(ENGINE.toRow(engine)),
+    /** Takes an engine off the rail and out of the stands; false where it lies aside already. */
+    putAside: (id: string, { reason, at }: Aside): boolean => putAside.run(id, reason, at).changes === 1,
+    /** False where it did not lie aside. */
+    bringBack: (id: string): boolean => bringBack.run(id).changes === 1,
     /** Alters an engine that is still of the version given; false where it was altered meanwhile. */
     alter: (engine: Engine): boolean => update.run(ENGINE.toRow(engine)).changes === 1,
   };

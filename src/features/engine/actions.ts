@@ -2,8 +2,8 @@
 
 import { nanoid } from 'nanoid';
 import { assertFresh, assertWritten, sayBy } from '@/model/stale';
-import { found, shopAction } from '@/server/shop-action';
-import { alteredEngineSchema, engineSchema } from './schema';
+import { engineOf, found, shopAction } from '@/server/shop-action';
+import { alteredEngineSchema, asideSchema, backSchema, engineSchema } from './schema';
 
 const sayEngine = sayBy({
   name: 'Name',
@@ -29,3 +29,14 @@ export const alterEngineAction = shopAction(alteredEngineSchema, (fields, { shop
   assertWritten(before.name, shop.engines.alter({ ...before, ...fields }), before);
   return { href: `/engines/${fields.id}/book` };
 });
+
+/** Puts an engine aside with everything of it; nothing is lost, and it is brought back at any time. */
+export const putAsideAction = shopAction(asideSchema, ({ engineId, reason }, bench) => {
+  bench.shop.engines.putAside(engineOf(bench, engineId).id, { reason, at: bench.nowIso });
+  return { href: '/' };
+});
+
+/** Brings an engine back onto its stand. */
+export const bringBackAction = shopAction(backSchema, ({ engineId }, bench) => ({
+  isBack: bench.shop.engines.bringBack(engineOf(bench, engineId).id),
+}));

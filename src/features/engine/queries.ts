@@ -1,20 +1,35 @@
 import type { SummarizedEngine } from '@/db/reads/engine-summaries';
+import type { Aside } from '@/model/engine/engine';
 import { STOPS, type EngineSummary, type StopId } from '@/model/engine/engine-summary';
 import type { Stop } from '@/interface/shell/order-strip';
 import type { EngineTag } from '@/interface/shell/rail';
 import { waitLine } from './wait-line';
 
-/** A tag for each engine, and what it waits for. */
+/** An engine that lies aside. */
+export interface AsideEngine extends Aside {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The engines that lie aside: put aside last, first. */
+export const asideEngines = (engines: readonly SummarizedEngine[]): readonly AsideEngine[] =>
+  engines
+    .flatMap(({ engineId, name, aside }) => (aside ? [{ id: engineId, name, ...aside }] : []))
+    .sort((a, b) => b.at.localeCompare(a.at));
+
+/** A tag for each engine on a stand, and what it waits for. */
 export const engineTags = (engines: readonly SummarizedEngine[], now: number): readonly EngineTag[] =>
-  engines.map(({ engineId, name, preferredUnit, stamp, summary: { wait } }) => ({
-    id: engineId,
-    name,
-    unit: preferredUnit,
-    href: `/engines/${engineId}/joints`,
-    state: wait.state,
-    waitsFor: waitLine(wait, now),
-    stamp,
-  }));
+  engines
+    .filter(({ aside }) => !aside)
+    .map(({ engineId, name, preferredUnit, stamp, summary: { wait } }) => ({
+      id: engineId,
+      name,
+      unit: preferredUnit,
+      href: `/engines/${engineId}/joints`,
+      state: wait.state,
+      waitsFor: waitLine(wait, now),
+      stamp,
+    }));
 
 const STOP_NAMES: Readonly<Record<StopId, string>> = {
   book: 'Book',

@@ -42,3 +42,15 @@ export const alteredEngineSchema = (
 ).keys({ id: Joi.string().required(), version: readVersion });
 
 export const shopNameSchema = Joi.object<{ name: ShopName }, true>({ name: oneOf(SHOP_NAMES).required() });
+
+export const asideSchema = Joi.object<{ engineId: string; reason: string }, true>({
+  engineId: Joi.string().required(),
+  reason: Joi.string()
+    .trim()
+    .max(120)
+    .required()
+    .label('the reason')
+    .messages({ 'string.empty': 'Say why: finished, sold, waiting for parts.' }),
+});
+
+export const backSchema = Joi.object<{ engineId: string }, true>({ engineId: Joi.string().required() });

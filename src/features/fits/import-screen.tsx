@@ -1,14 +1,16 @@
 'use client';
 
-import { Checkbox } from '@mantine/core';
+import { Checkbox, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { useLengths } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import table from '@/interface/parts/table.module.css';
+import { Notice } from '@/interface/parts/screen';
 import { TableImport, type TableShown } from '@/interface/parts/table-import';
-import { importReadingsAction, previewReadingsAction } from './import-actions';
+import { previewReadingsAction } from './import-actions';
 import type { ReadingRow } from './readings-csv';
+import { useTableEntry } from './use-table-entry';
 import styles from './places.module.css';
 
 function RowTable({ rows }: { readonly rows: readonly ReadingRow[] }) {
@@ -57,14 +59,32 @@ interface FootProps extends TableShown<Rows> {
 }
 
 /** What is doubtful goes in only where it is said to be so. */
-function Foot({ text, preview, pending, enter, engineId }: FootProps) {
+function Foot({ text, preview, pending, engineId, lookAgain }: FootProps) {
   const [sure, setSure] = useState(false);
+  const { enter, stop, entry, problem } = useTableEntry(engineId);
   const readable = preview.filter(({ reason }) => reason === undefined);
   const doubtful = readable.filter(({ doubt }) => doubt !== undefined).length;
   const good = sure ? readable.length : readable.length - doubtful;
   const aside = preview.length - good;
+  if (entry)
+    return (
+      <>
+        <Progress
+          value={(100 * entry.entered) / Math.max(1, entry.total)}
+          aria-label="Readings entered"
+          transitionDuration={0}
+        />
+        <p className={form.acts}>
+          <Button onClick={stop}>Stop</Button>
+          <span role="status">
+            {entry.entered} of {entry.total} entered. What is entered stays.
+          </span>
+        </p>
+      </>
+    );
   return (
     <>
+      {problem && <Notice kind="stop">{problem.message}</Notice>}
       {doubtful > 0 && (
         <Checkbox
           label={
@@ -79,7 +99,7 @@ function Foot({ text, preview, pending, enter, engineId }: FootProps) {
       <p className={form.acts}>
         <Button
           rank="main"
-          onClick={() => enter(() => importReadingsAction({ text, engineId, sure }))}
+          onClick={() => enter({ text, sure }, () => lookAgain(() => previewReadingsAction({ text, engineId })))}
           disabled={pending || good === 0}
         >
           {good === 1 ? 'Enter 1 reading' : `Enter ${good} readings`}

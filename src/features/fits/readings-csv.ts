@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { isDomainError, plainFigure } from '@/core/units';
 import { stringify } from 'csv-stringify/sync';
 import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
@@ -73,6 +74,8 @@ export interface ReadingRow {
   readonly doubt?: string;
   /** The reading to be written, where it can be. */
   readonly reading?: {
+    /** Of this row of this table: the same table read in again is known by it. */
+    readonly id: string;
     readonly fitId: string;
     readonly place: number;
     readonly part: Part;
@@ -102,9 +105,10 @@ function whenOf(text: string): string | undefined {
   return Number.isNaN(time.getTime()) ? undefined : time.toISOString();
 }
 
+type Found = Omit<NonNullable<ReadingRow['reading']>, 'id'>;
 type At = (column: (typeof COLUMNS)[number]) => string;
 
-function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['reading']> | { readonly reason: string } {
+function readingOf(at: At, fits: readonly Fit[]): Found | { readonly reason: string } {
   const fit = fits.find(({ name }) => same(name, at('Fit')));
   if (!fit) return { reason: `No fit here is called “${at('Fit')}”.` };
   if (at('Struck') !== '') return { reason: 'It was struck where it comes from.' };
@@ -152,26 +156,33 @@ function readingOf(at: At, fits: readonly Fit[]): NonNullable<ReadingRow['readin
 
 type Lines = ReadonlyMap<string, readonly FitLine[]>;
 
-/** The same figure of the same cell at the same moment: the table was read in before, or went out from here. */
-const isHere = (reading: NonNullable<ReadingRow['reading']>, lines: Lines): boolean =>
-  reading.at !== undefined &&
-  (lines.get(reading.fitId) ?? []).some(
-    (line) =>
-      line.kind === 'reading' &&
-      line.place === reading.place &&
-      cellKey(line) === cellKey(reading) &&
-      line.typed === reading.typed &&
-      Date.parse(line.at) === Date.parse(reading.at ?? ''),
-  );
+type Read = NonNullable<ReadingRow['reading']>;
 
-/** Reads a table of readings as it would be entered, row by row; nothing is written. @throws DomainError bad-csv */
-export function readReadings(text: string, fits: readonly Fit[], lines: Lines = new Map()): readonly ReadingRow[] {
+const isSameReading = (reading: Read, line: FitLine): boolean =>
+  line.kind === 'reading' &&
+  line.place === reading.place &&
+  cellKey(line) === cellKey(reading) &&
+  line.typed === reading.typed &&
+  Date.parse(line.at) === Date.parse(reading.at ?? '');
+
+/** This row was read in before, or the same figure of the same cell at the same moment: it went out from here. */
+const isHere = (reading: Read, lines: readonly FitLine[], known: ReadonlySet<string>): boolean =>
+  known.has(reading.id) || (reading.at !== undefined && lines.some((line) => isSameReading(reading, line)));
+
+export interface ReadTable {
+  readonly records: readonly (readonly string[])[];
+  /** One record as it would be entered. */
+  readonly rowOf: (record: readonly string[], index: number) => ReadingRow;
+}
+
+/** A table of readings, and how each of its rows is read; nothing is written. @throws DomainError bad-csv */
+export function readTable(text: string, fits: readonly Fit[], lines: Lines = new Map()): ReadTable {
   const { headings, records } = readRecords(text);
-  return records.map((record, i): ReadingRow => {
-    const at: At = (column) => {
-      const index = headings.findIndex((heading) => same(heading, column));
-      return index < 0 ? '' : (record[index] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
-    };
+  const known = new Set([...lines.values()].flatMap((own) => own.map(({ id }) => id)));
+  const table = createHash('sha256').update(text).digest('base64url').slice(0, 16);
+  const column = new Map(COLUMNS.map((name) => [name, headings.findIndex((heading) => same(heading, name))]));
+  const rowOf = (record: readonly string[], i: number): ReadingRow => {
+    const at: At = (name) => (record[column.get(name) ?? -1] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
     const shown = {
       line: i + 2,
       fit: at('Fit'),
@@ -184,11 +195,20 @@ export function readReadings(text: string, fits: readonly Fit[], lines: Lines = 
     try {
       const found = readingOf(at, fits);
       if ('reason' in found) return { ...shown, ...found };
-      if (isHere(found, lines)) return { ...shown, reason: 'It is in the record already.' };
-      return { ...shown, value_mm: found.value_mm, reading: found };
+      const reading = { id: `${table}-${i + 2}`, ...found };
+      if (isHere(reading, lines.get(reading.fitId) ?? [], known))
+        return { ...shown, reason: 'It is in the record already.' };
+      return { ...shown, value_mm: reading.value_mm, reading };
     } catch (error) {
       if (isDomainError(error)) return { ...shown, reason: error.message };
       throw error;
     }
-  });
+  };
+  return { records, rowOf };
+}
+
+/** Every row of a table as it would be entered. @throws DomainError bad-csv */
+export function readReadings(text: string, fits: readonly Fit[], lines?: Lines): readonly ReadingRow[] {
+  const { records, rowOf } = readTable(text, fits, lines);
+  return records.map(rowOf);
 }

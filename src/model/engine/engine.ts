@@ -20,3 +20,9 @@ export interface Engine {
   readonly version: number;
   readonly createdAt: string;
 }
+
+/** An engine that is not looked at for now: why, and since when. */
+export interface Aside {
+  readonly reason: string;
+  readonly at: string;
+}

@@ -1,14 +1,18 @@
 'use client';
 
 import { useParams } from 'next/navigation';
+import { putAsideAction } from '@/features/engine/actions';
+import { Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Notice, Screen } from '@/interface/parts/screen';
+import { useAct } from '@/interface/parts/use-act';
 import form from '@/interface/parts/form.module.css';
 import key from '@/interface/parts/button.module.css';
 
 /** One engine's page that could not be made: the others are not touched by it, and its rows can be taken along. */
 export default function EngineErrorScreen({ reset }: { readonly reset: () => void }) {
   const { engine } = useParams<{ engine: string }>();
+  const { act, problem } = useAct();
   return (
     <Screen title="This page of the engine cannot be made">
       <Notice kind="stop">
@@ -23,6 +27,9 @@ export default function EngineErrorScreen({ reset }: { readonly reset: () => voi
         <Button rank="main" onClick={reset}>
           Try again
         </Button>
+        <Button onClick={() => act(() => putAsideAction({ engineId: engine, reason: 'its record cannot be read' }))}>
+          Put it aside
+        </Button>
         <a className={key.key} href={`/api/engines/${engine}/rows`} download>
           Its rows as they are
         </a>
@@ -30,6 +37,7 @@ export default function EngineErrorScreen({ reset }: { readonly reset: () => voi
           Copies of the shop
         </a>
       </p>
+      <Refusal problem={problem} />
     </Screen>
   );
 }

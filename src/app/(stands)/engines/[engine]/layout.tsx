@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { RailOfShop } from '../../rail-of-shop';
+import { AsideNotice } from '@/features/engine/aside';
 import { stopsOf } from '@/features/engine/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { currentShop } from '@/server/current-shop';
@@ -24,6 +25,7 @@ export default async function EngineLayout({ params, children }: EngineParams & 
       <OwnUnit unit={engine.preferredUnit}>
         <WorkingProvider>
           <div className={styles.frame}>
+            {own?.aside && <AsideNotice engine={{ id: engine.id, name: engine.name, ...own.aside }} />}
             {own && <OrderStrip stops={stopsOf(engine.id, own.summary)} />}
             {children}
             <WorkingMargin />

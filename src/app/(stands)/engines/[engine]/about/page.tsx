@@ -1,5 +1,6 @@
 import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
+import { PutAside } from '@/features/engine/aside';
 import { EngineForm } from '@/features/engine/engine-form';
 import { Section, Screen } from '@/interface/parts/screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
@@ -13,6 +14,9 @@ export default async function AboutPage({ params }: EngineParams) {
       </Section>
       <Section title="Where its practice differs from the shop’s">
         <PracticeQuestions shop={shopPractice(shop).practice} version={engine.version} engine={engine} />
+      </Section>
+      <Section title="Off its stand">
+        <PutAside engineId={engine.id} />
       </Section>
     </Screen>
   );

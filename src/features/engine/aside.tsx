@@ -1,0 +1,90 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { fullDate } from '@/interface/figures/times';
+import { ActionForm, Refusal } from '@/interface/parts/action-form';
+import { Button } from '@/interface/parts/button';
+import { Disclosure } from '@/interface/parts/disclosure';
+import form from '@/interface/parts/form.module.css';
+import { Notice } from '@/interface/parts/screen';
+import { useAct } from '@/interface/parts/use-act';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { bringBackAction, putAsideAction } from './actions';
+import type { AsideEngine } from './queries';
+import styles from './stands-screen.module.css';
+
+/** Takes an engine off its stand; everything of it stays. */
+export function PutAside({ engineId }: { readonly engineId: string }) {
+  const router = useRouter();
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+  } = useActionForm<{ engineId: string; reason: string }, { href: string }>(
+    { engineId, reason: '' },
+    putAsideAction,
+    ({ href }) => router.push(href),
+  );
+  return (
+    <ActionForm label="Put it aside" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <TextInput
+        className={form.wide}
+        label="Why"
+        description="Finished, sold, waiting for parts. It leaves the rail and the stands; its record stays, and it is brought back with one key."
+        {...fields.getInputProps('reason')}
+      />
+      <div className={form.acts}>
+        <Button type="submit" disabled={pending}>
+          Put it aside
+        </Button>
+      </div>
+    </ActionForm>
+  );
+}
+
+function BringBack({ engineId }: { readonly engineId: string }) {
+  const { act, pending, problem } = useAct();
+  return (
+    <>
+      <Button onClick={() => act(() => bringBackAction({ engineId }))} disabled={pending}>
+        Bring it back
+      </Button>
+      <Refusal problem={problem} />
+    </>
+  );
+}
+
+/** Above every page of an engine that lies aside. */
+export const AsideNotice = ({ engine }: { readonly engine: AsideEngine }) => (
+  <div className={styles.asideNotice}>
+    <Notice kind="wait">
+      Put aside {fullDate(engine.at)}: {engine.reason}.
+    </Notice>
+    <BringBack engineId={engine.id} />
+  </div>
+);
+
+/** What lies aside, at the foot of the stands. */
+export function AsideList({ engines }: { readonly engines: readonly AsideEngine[] }) {
+  if (engines.length === 0) return null;
+  return (
+    <Disclosure title="Put aside" id="aside" line={engines.length === 1 ? '1 engine' : `${engines.length} engines`}>
+      <ul>
+        {engines.map(({ id, name, reason, at }) => (
+          <li key={id} className={styles.aside}>
+            <Link href={`/engines/${id}/record`} className={styles.name}>
+              {name}
+            </Link>
+            <span>
+              {reason}, {fullDate(at)}
+            </span>
+            <BringBack engineId={id} />
+          </li>
+        ))}
+      </ul>
+    </Disclosure>
+  );
+}

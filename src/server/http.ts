@@ -87,5 +87,7 @@ export async function toStream<Step, T>(work: AsyncGenerator<Step, T>): Promise<
     },
     { highWaterMark: 0 },
   );
-  return new Response(body, { headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store' } });
+  return new Response(body, {
+    headers: { 'Content-Type': 'application/x-ndjson', 'Cache-Control': 'no-store, no-transform' },
+  });
 }

@@ -77,7 +77,9 @@ function Foot({ text, preview, pending, engineId, lookAgain }: FootProps) {
         <p className={form.acts}>
           <Button onClick={stop}>Stop</Button>
           <span role="status">
-            {entry.entered} of {entry.total} entered. What is entered stays.
+            {entry.total === 0
+              ? 'The table is being looked through.'
+              : `${entry.entered} of ${entry.total} entered. What is entered stays.`}
           </span>
         </p>
       </>

@@ -112,6 +112,7 @@ export const fourteen: YardEngine = {
       turnShaft: true,
       wrenchId: 'demo-wrench-ft',
       retorqueSchool: 'none',
+      detail: { original: { ...PLAIN_DETAIL.original, form: 'bolt', grade: 'british-s' } },
       tightenings: [{ purpose: 'final', startedMinutesAgo: 21_700, minutesPerStep: 1.2 }],
     },
     {
@@ -138,6 +139,7 @@ export const fourteen: YardEngine = {
           grade: 'british-t',
           metalThread: '7/16 BSW',
           washer_mm: 22,
+          washerThickness_mm: 3,
         },
         parent: {
           ...PLAIN_DETAIL.parent,

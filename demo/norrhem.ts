@@ -69,6 +69,7 @@ export const norrhem: YardEngine = {
       turnShaft: true,
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'none',
+      detail: { original: { ...PLAIN_DETAIL.original, form: 'bolt', grade: 'din-10k' } },
       tightenings: [{ purpose: 'trial', startedMinutesAgo: 2960, minutesPerStep: 1 }],
     },
     {

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { clamp } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
-import { guardsOfJoint } from '@/model/joint/joint-guards';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { usualFaceOf, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
@@ -128,7 +127,7 @@ describe('a joint’s page', () => {
   });
   test('the list says how much stands against each', () => {
     const [head] = jointSummaries(rowsNamed(shop, 'demo-maestrale'), shelvesOf(shop), now);
-    expect(head).toMatchObject({ name: 'Cylinder head', thread: 'M9', stops: 1, asks: 1 });
+    expect(head).toMatchObject({ name: 'Cylinder head', thread: 'M9', stops: 1, asks: 3 });
   });
   test('only leaves that give a torque make a joint', () => {
     expect(torqueLeaves(shop.book.leaves('demo-maestrale')).map((leaf) => leaf.kind)).not.toContain('stretch');
@@ -140,8 +139,7 @@ describe('guards from what is known of a joint', () => {
   const codes = (id: string, detail: Partial<Joint['detail']> = {}) => {
     const joint = jointNamed(id);
     const setting = jointInputs(shop, { ...joint, detail: { ...joint.detail, ...detail } }, now);
-    const { ladder, wrench } = computeJoint(setting);
-    return guardsOfJoint(setting, ladder, wrench).map((guard) => guard.code);
+    return computeJoint(setting).guards.map((guard) => guard.code);
   };
   const head = jointNamed('demo-f-joint-head').detail;
   test('a stud is judged in the parent by its metal end, a bolt by its own thread', () => {
@@ -157,6 +155,10 @@ describe('guards from what is known of a joint', () => {
   test('a washer spreads what the nut presses', () => {
     expect(codes('demo-f-joint-head')).not.toContain('pressure');
     expect(codes('demo-f-joint-head', { original: { ...head.original, washer_mm: null } })).toContain('pressure');
+    // How far it spreads is as far as it is thick: what was not measured spreads nothing.
+    expect(codes('demo-f-joint-head', { original: { ...head.original, washerThickness_mm: null } })).toContain(
+      'pressure',
+    );
   });
   test('a thin shank yields before its thread', () => {
     expect(codes('demo-f-joint-head', { original: { ...head.original, shankDiameter_mm: 7 } })).toContain('over-yield');

@@ -1,6 +1,6 @@
 import type { Friction } from '@/core/film';
 import { assertNotNegative, DomainError } from '@/core/units';
-import { assertAbovePrevailing, preloadOf } from './clamp';
+import { N_MM_PER_N_M, assertAbovePrevailing, preloadOf } from './clamp';
 import { assertTurned, headArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 
 export interface ClampBandInput {
@@ -10,6 +10,8 @@ export interface ClampBandInput {
   readonly muThread: Friction;
   readonly muHead: Friction;
   readonly prevailing_Nm?: number;
+  /** Highest less lowest of a locking nut's own torque; four standard deviations. */
+  readonly prevailingSpread_Nm?: number;
   /** The wrench's ± figure, taken as two standard deviations, in per cent. */
   readonly wrenchAccuracy_pct: number;
   readonly graduation_Nm?: number;
@@ -48,6 +50,7 @@ export function assertBand(input: ClampBandInput): void {
   assertFriction(input.muHead, 'muHead');
   assertNotNegative(input.wrenchAccuracy_pct, 'wrenchAccuracy_pct');
   assertNotNegative(input.graduation_Nm ?? 0, 'graduation_Nm');
+  assertNotNegative(input.prevailingSpread_Nm ?? 0, 'prevailingSpread_Nm');
   assertAbovePrevailing(input.torque_Nm, input.prevailing_Nm, 'torque_Nm');
 }
 
@@ -70,7 +73,8 @@ function arms(input: ClampBandInput): { readonly c5: number; readonly c50: numbe
 
 /**
  * The band of clamp load from film and wrench in closed form: 5th, 50th and 95th percentile.
- * F95 = F50·exp(√[ln²(c50/c5) + w²]), F5 = F50·exp(−√[ln²(c95/c50) + w²]); w the wrench's share at 1.645 deviations.
+ * F95 = F50·exp(√[ln²(c50/c5) + w²]), F5 = F50·exp(−√[ln²(c95/c50) + w²]); w the share of wrench, graduation and
+ * locking nut at 1.645 deviations.
  * `mean_N` is the mean of the two-piece lognormal with these ends.
  * @throws DomainError bad-field
  */
@@ -81,15 +85,19 @@ export function clampBand(input: ClampBandInput): ClampBand {
   const deviation = Math.hypot(
     (input.wrenchAccuracy_pct / 200) * input.torque_Nm,
     (input.graduation_Nm ?? 0) / Math.sqrt(12),
+    (input.prevailingSpread_Nm ?? 0) / 4,
   );
   const w = (Z95 * deviation) / net;
   const p50_N = preloadOf(at(input, 'middle'), input.torque_Nm);
   const up = Math.hypot(Math.log(c50 / c5), w);
   const down = Math.hypot(Math.log(c95 / c50), w);
+  // Near the nut's own torque a product of errors runs away: no torque gives more than it would without the nut.
+  const most_N = ((input.torque_Nm + Z95 * deviation) * N_MM_PER_N_M) / c5;
+  const runsAway = (input.prevailing_Nm ?? 0) > 0;
   return {
     p5_N: p50_N * Math.exp(-down),
     p50_N,
-    p95_N: p50_N * Math.exp(up),
+    p95_N: runsAway ? Math.min(p50_N * Math.exp(up), most_N) : p50_N * Math.exp(up),
     mean_N: p50_N * splitMean(down / Z95, up / Z95),
   };
 }

@@ -2,7 +2,7 @@ import type { Thread } from '@/core/thread';
 import { DomainError, assertFinite, assertPositive } from '@/core/units';
 import { assertTurned, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 
-const N_MM_PER_N_M = 1000;
+export const N_MM_PER_N_M = 1000;
 
 export interface TighteningStress {
   readonly stress_MPa: number;

@@ -1,8 +1,10 @@
 export { clamp, torqueFor, type Clamp } from './clamp';
 export { assertBand, clampBand, type ClampBand, type ClampBandInput } from './clamp-band';
 export { correct, type CorrectedFastener, type Correction, type TodaysFastener } from './correct';
-export { LOCKINGS, guards, type Guard, type GuardInput, type Locking } from './guards';
-export { ladder, type FastenerLoad, type Ladder } from './ladder';
+export { guards } from './guards/guards';
+export { LOCKINGS, type Guard, type GuardInput, type Locking } from './guards/guard';
+export { unknowns, type Unknown } from './guards/unknowns';
+export { STRONGEST_YIELD_MPA, ladder, type ClampState, type FastenerLoad, type Ladder } from './ladder';
 export {
   OVERRULED,
   RANGE_SCHOOLS,

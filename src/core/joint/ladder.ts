@@ -15,13 +15,26 @@ export interface FastenerLoad {
   readonly utilisation?: number;
 }
 
+/**
+ * What the torque does. `nothing`: the nut's own torque may take all of it up. `beyond-steel`: more than class 12.9
+ * bears, whatever is said of the grade.
+ */
+export type ClampState = 'clamps' | 'nothing' | 'beyond-steel';
+
+/** Yield of ISO 898-1 class 12.9, the strongest class there is. */
+export const STRONGEST_YIELD_MPA = 1100;
+
 export interface Ladder {
+  /** Where it is not `clamps`, no clamp load is told: band, load and designed load are nought. */
+  readonly clamp: ClampState;
   /** From the printed figure at the bottom to the setting at the top. */
   readonly rungs: readonly Rung[];
   /** What the page says, by the range school. */
   readonly printed_Nm: number;
   /** What the fastener should get. */
   readonly target_Nm: number;
+  /** The least clamp load that the book's own figure would leave: 5th percentile at the low end of its range. */
+  readonly least_N: number;
   /** Clamp load that the printed figure gave the original in the book’s film. */
   readonly designed_N: number;
   readonly setting: WrenchSetting;
@@ -29,7 +42,8 @@ export interface Ladder {
   /** The friction that the band was reckoned with. */
   readonly friction: { readonly thread: Friction; readonly head: Friction; readonly shared: boolean };
   readonly prevailing_Nm: number;
-  readonly load: { readonly middle: FastenerLoad; readonly slippery: FastenerLoad };
+  /** At the middle of the film; and at the 95th percentile of the clamp load, a locking nut running easiest. */
+  readonly load: { readonly middle: FastenerLoad; readonly most: FastenerLoad };
   readonly notes: readonly Note[];
 }
 
@@ -94,19 +108,62 @@ const takenOut = ({ overrides }: LadderInput, id: RungId): LadderInput['override
   return own ? { [id]: { ...own, value_Nm: null } } : {};
 };
 
-function loadOf(input: LadderInput, torque_Nm: number, end: 'middle' | 'low'): FastenerLoad {
-  const { today, threadFilm, headFilm } = input;
+const NO_LOAD: FastenerLoad = { preload_N: 0, equivalent_MPa: 0 };
+const NO_BAND: ClampBand = { p5_N: 0, p50_N: 0, p95_N: 0, mean_N: 0 };
+
+function loadOf({ today, threadFilm, headFilm }: LadderInput, preload_N: number, end: 'middle' | 'low', tp: number) {
   const fastener = {
     ...inFilms(today, threadFilm, headFilm),
     muThread: threadFilm.thread[end],
     muHead: headFilm.head[end],
-    prevailing_Nm: prevailingOf(today),
+    prevailing_Nm: tp,
   };
-  const preload_N = preloadOf(fastener, torque_Nm);
   const { equivalent_MPa } = tighteningStress(fastener, preload_N, today.shank_mm);
   return today.yield_MPa === undefined
     ? { preload_N, equivalent_MPa }
     : { preload_N, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
+}
+
+// What a workshop's wrench of the time was good for.
+const BOOK_WRENCH_PCT = 4;
+
+/** What the book's own figure would leave at the least, on the original, in the book's own film. */
+function leastWanted({ original, originalFilm, reading }: LadderInput): number {
+  const { low_Nm = 0, high_Nm = 0 } = original.prevailing ?? {};
+  if (!(reading.min_Nm > high_Nm)) return 0;
+  return clampBand({
+    thread: original.thread,
+    bearing: original.bearing,
+    torque_Nm: reading.min_Nm,
+    muThread: originalFilm.thread,
+    muHead: originalFilm.head,
+    prevailing_Nm: prevailingOf(original),
+    prevailingSpread_Nm: high_Nm - low_Nm,
+    wrenchAccuracy_pct: BOOK_WRENCH_PCT,
+  }).p5_N;
+}
+
+/** The clamp load of a torque on today's fastener, and how hard it loads it. */
+function clampedBy(input: LadderInput, torque_Nm: number): Pick<Ladder, 'clamp' | 'band' | 'load'> {
+  const { today, threadFilm, headFilm } = input;
+  const { low_Nm = 0, high_Nm = 0 } = today.prevailing ?? {};
+  const none = { band: NO_BAND, load: { middle: NO_LOAD, most: NO_LOAD } };
+  // What a wrench that reads low leaves has to be more than the nut takes.
+  if (!(torque_Nm * (1 - input.wrench.accuracy_pct / 100) > high_Nm)) return { clamp: 'nothing', ...none };
+  const of = {
+    thread: today.thread,
+    bearing: today.bearing,
+    torque_Nm,
+    muThread: threadFilm.thread,
+    muHead: headFilm.head,
+    wrenchAccuracy_pct: input.wrench.accuracy_pct,
+    sharedFilm: threadFilm.id === headFilm.id,
+  };
+  const band = clampBand({ ...of, prevailing_Nm: prevailingOf(today), prevailingSpread_Nm: high_Nm - low_Nm });
+  const easiest = high_Nm > 0 ? clampBand({ ...of, prevailing_Nm: low_Nm }) : band;
+  const middle = loadOf(input, band.p50_N, 'middle', prevailingOf(today));
+  if (middle.equivalent_MPa > STRONGEST_YIELD_MPA) return { clamp: 'beyond-steel', ...none };
+  return { clamp: 'clamps', band, load: { middle, most: loadOf(input, easiest.p95_N, 'low', low_Nm) } };
 }
 
 /** Where a maker's figure stands, its own film is what is on the thread. */
@@ -124,31 +181,19 @@ export function ladder(given: LadderInput): Ladder {
   const input = filmsInForce(given);
   const onWrench = wrenchRungs(input, target_Nm);
   const { today, original, threadFilm, headFilm } = input;
-  const prevailing_Nm = prevailingOf(today);
-  const pulled_Nm = Math.max(onWrench.setting.achieved_Nm, prevailing_Nm + 1e-9);
   const printed_Nm = rangeTorque(input.reading, input.rangeSchool);
   const book = { ...inFilms(original, input.originalFilm, input.originalFilm), prevailing_Nm: prevailingOf(original) };
-  const shared = threadFilm.id === headFilm.id;
-  const band = clampBand({
-    thread: today.thread,
-    bearing: today.bearing,
-    torque_Nm: pulled_Nm,
-    muThread: threadFilm.thread,
-    muHead: headFilm.head,
-    prevailing_Nm,
-    wrenchAccuracy_pct: input.wrench.accuracy_pct,
-    sharedFilm: shared,
-  });
+  const clamped = clampedBy(input, onWrench.setting.achieved_Nm);
   return {
+    ...clamped,
     rungs: [...rungs, ...onWrench.rungs],
     printed_Nm,
     target_Nm,
-    designed_N: preloadOf(book, printed_Nm),
+    designed_N: clamped.clamp === 'clamps' ? Math.max(0, preloadOf(book, printed_Nm)) : 0,
+    least_N: clamped.clamp === 'clamps' ? leastWanted(given) : 0,
     setting: onWrench.setting,
-    band,
-    friction: { thread: threadFilm.thread, head: headFilm.head, shared },
-    prevailing_Nm,
-    load: { middle: loadOf(input, pulled_Nm, 'middle'), slippery: loadOf(input, pulled_Nm, 'low') },
+    friction: { thread: threadFilm.thread, head: headFilm.head, shared: threadFilm.id === headFilm.id },
+    prevailing_Nm: prevailingOf(today),
     notes: onWrench.setting.notes,
   };
 }

@@ -28,7 +28,6 @@ export interface Spread {
 }
 
 const STRETCH_PCT = 5;
-const BOOK_WRENCH_PCT = 4;
 
 /** Tightening by stretch: ±5 % between the 5th and 95th percentile, whatever the film. */
 const byStretch = (wanted_N: number): ClampBand => ({
@@ -39,13 +38,15 @@ const byStretch = (wanted_N: number): ClampBand => ({
 });
 
 /**
- * The band of clamp load as it is set today, beside the same clamp load in other films and by stretch.
+ * The band of clamp load as it is set today, beside the same clamp load in other films and by stretch. For a ladder
+ * that clamps.
  * @throws DomainError bad-field
  */
 export function spreadOf(input: LadderInput, ladder: Ladder, films: readonly Film[]): Spread {
-  const { today, original, originalFilm, wrench } = input;
+  const { today, wrench } = input;
   const wanted_N = ladder.band.p50_N;
   const prevailing_Nm = ladder.prevailing_Nm;
+  const prevailingSpread_Nm = (today.prevailing?.high_Nm ?? 0) - (today.prevailing?.low_Nm ?? 0);
   const inFilm = (film: Film): SpreadRow => {
     const torque_Nm = torqueOf({ ...inFilms(today, film, film), prevailing_Nm }, wanted_N);
     const friction = { muThread: film.thread, muHead: film.head };
@@ -60,26 +61,18 @@ export function spreadOf(input: LadderInput, ladder: Ladder, films: readonly Fil
         torque_Nm,
         ...friction,
         prevailing_Nm,
+        prevailingSpread_Nm,
         wrenchAccuracy_pct: wrench.accuracy_pct,
       }),
     };
   };
-  const book = clampBand({
-    thread: original.thread,
-    bearing: original.bearing,
-    torque_Nm: input.reading.min_Nm,
-    muThread: originalFilm.thread,
-    muHead: originalFilm.head,
-    prevailing_Nm: prevailingOf(original),
-    wrenchAccuracy_pct: BOOK_WRENCH_PCT,
-  });
   return {
     rows: [
       { id: 'today', name: 'As set today', torque_Nm: ladder.setting.achieved_Nm, band: ladder.band },
       ...films.map(inFilm),
       { id: 'stretch', name: 'By stretch', band: byStretch(wanted_N) },
     ],
-    least_N: book.p5_N,
+    least_N: ladder.least_N,
     ...(today.yield_MPa !== undefined && { yield_N: yieldPreload(input, ladder.friction, today.yield_MPa) }),
   };
 }

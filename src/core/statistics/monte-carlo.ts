@@ -31,9 +31,19 @@ const slopes = ({ low, middle, high }: Friction) => ({
   down: Math.log(middle / low) / Z95,
 });
 
+function assertSamples(samples: number): void {
+  if (!Number.isInteger(samples) || samples < 1 || samples > MAX_SAMPLES)
+    throw new DomainError(
+      'bad-field',
+      `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`,
+      'samples',
+    );
+}
+
 /**
  * Draws clamp loads: friction a split lognormal, thread and head with one deviate where they share a film;
  * the wrench's ± figure two deviations of a normal factor; a graduation a uniform ± half of it.
+ * a locking nut's own torque a normal with its range four deviations wide.
  * F = (T·(1 + a/200·z) + g·u − Tp)/c(μ)
  * @throws DomainError bad-field
  */
@@ -47,15 +57,11 @@ export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
     muThread,
     muHead,
     prevailing_Nm = 0,
+    prevailingSpread_Nm = 0,
     wrenchAccuracy_pct,
     graduation_Nm = 0,
   } = input;
-  if (!Number.isInteger(samples) || samples < 1 || samples > MAX_SAMPLES)
-    throw new DomainError(
-      'bad-field',
-      `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`,
-      'samples',
-    );
+  assertSamples(samples);
   const { fill } = createRandom(input.seed);
   const shared = input.sharedFilm !== false;
   const [p, ct, ch] = [liftArm(thread), threadArm(thread), headArm(bearing)];
@@ -63,7 +69,8 @@ export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
   const [threadMiddle, headMiddle] = [muThread.middle, muHead.middle];
   const deviation = wrenchAccuracy_pct / 200;
   const forces = new Float64Array(samples);
-  const each = (shared ? 1 : 2) + (deviation > 0 ? 1 : 0) + (graduation_Nm > 0 ? 1 : 0);
+  const nut = prevailingSpread_Nm / 4;
+  const each = (shared ? 1 : 2) + (deviation > 0 ? 1 : 0) + (graduation_Nm > 0 ? 1 : 0) + (nut > 0 ? 1 : 0);
   const chance = new Float64Array(BATCH * each);
   let drawn = 0;
   // Everything the loop touches is local to it: a variable shared with a closure would be boxed at every sample.
@@ -77,7 +84,8 @@ export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
       const mh = headMiddle * Math.exp(zHead * (zHead >= 0 ? underHead.up : underHead.down));
       const wrench = deviation > 0 ? 1 + deviation * normalQuantile(u[at++] as number) : 1;
       const mark = graduation_Nm > 0 ? graduation_Nm * ((u[at++] as number) - 0.5) : 0;
-      const net = torque_Nm * wrench + mark - prevailing_Nm;
+      const own = nut > 0 ? nut * normalQuantile(u[at++] as number) : 0;
+      const net = torque_Nm * wrench + mark - prevailing_Nm - own;
       const force = net > 0 ? (net * N_MM_PER_N_M) / (p + mt * ct + mh * ch) : 0;
       forces[from + i] = force;
     }

@@ -238,8 +238,8 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
   const plan = planOfJoint(jointInputs(shop, joint, now), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
   const stops = plan.guards.filter((guard) => guard.severity === 'stop');
-  const offScale = stops.find((guard) => guard.code === 'off-scale');
-  if (offScale) throw new DomainError('off-scale', offScale.message, 'wrenchId');
+  const barred = stops.find((guard) => guard.code === 'off-scale' || guard.absolute);
+  if (barred) throw new DomainError(barred.code, barred.message, 'wrenchId');
   if (stops.length > 0 && !reason)
     throw new DomainError(
       'needs-reason',

@@ -60,7 +60,58 @@ function ThreadField({ label, description, value, empty = false, shelves, onChan
   );
 }
 
+const ANSWERS = [
+  { value: '', label: 'Not known' },
+  { value: 'no', label: 'No' },
+  { value: 'yes', label: 'Yes' },
+];
+const answerOf = (said: boolean | null) => (said === null ? '' : said ? 'yes' : 'no');
+const saidBy = (value: string) => (value === '' ? null : value === 'yes');
+
 const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' });
+
+interface PartProps {
+  readonly facts: FastenerFacts;
+  readonly set: (part: Partial<FastenerFacts>) => void;
+}
+
+/** The torque that a locking nut takes up itself. */
+const OwnTorqueFields = ({ facts, set }: PartProps) => (
+  <>
+    <MeasureField
+      kind="torque"
+      zero
+      label="Its own torque, least"
+      value={facts.prevailingLow_Nm}
+      onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })}
+    />
+    <MeasureField
+      kind="torque"
+      zero
+      label="Its own torque, most"
+      value={facts.prevailingHigh_Nm}
+      onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })}
+    />
+  </>
+);
+
+/** What was done to it before it came to this engine. */
+const HistoryFields = ({ facts, set }: PartProps) => (
+  <>
+    <NativeSelect
+      label="Ever taken past its yield?"
+      data={ANSWERS}
+      value={answerOf(facts.takenBeyondYield)}
+      onChange={(event) => set({ takenBeyondYield: saidBy(event.currentTarget.value) })}
+    />
+    <NativeSelect
+      label="Plated here, and not baked?"
+      data={ANSWERS}
+      value={answerOf(facts.platedUnbaked)}
+      onChange={(event) => set({ platedUnbaked: saidBy(event.currentTarget.value) })}
+    />
+  </>
+);
 
 /**
  * Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged.
@@ -137,6 +188,13 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
         value={facts.washer_mm}
         onChange={(washer_mm) => set({ washer_mm })}
       />
+      {facts.washer_mm !== null && (
+        <MeasureField
+          label="Its thickness"
+          value={facts.washerThickness_mm}
+          onChange={(washerThickness_mm) => set({ washerThickness_mm })}
+        />
+      )}
       <MeasureField
         label="Length under the head"
         value={facts.length_mm}
@@ -163,24 +221,8 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
         value={facts.locking}
         onChange={(event) => lock(event.currentTarget.value as FastenerFacts['locking'])}
       />
-      {locks && (
-        <MeasureField
-          kind="torque"
-          zero
-          label="Its own torque, least"
-          value={facts.prevailingLow_Nm}
-          onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })}
-        />
-      )}
-      {locks && (
-        <MeasureField
-          kind="torque"
-          zero
-          label="Its own torque, most"
-          value={facts.prevailingHigh_Nm}
-          onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })}
-        />
-      )}
+      {locks && <OwnTorqueFields facts={facts} set={set} />}
+      <HistoryFields facts={facts} set={set} />
       {substitute && (
         <NativeSelect
           className={form.double}

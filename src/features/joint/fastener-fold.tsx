@@ -50,6 +50,13 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         value={parent.holeDepth_mm}
         onChange={(holeDepth_mm) => set({ holeDepth_mm })}
       />
+      <MeasureField
+        kind="number"
+        label="How hot it gets there, °C"
+        description="Light alloy holds less when hot"
+        value={parent.hottest_C}
+        onChange={(hottest_C) => set({ hottest_C })}
+      />
       <NativeSelect
         className={form.double}
         label="The head presses on"
@@ -63,6 +70,22 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         value={parent.grip_mm}
         onChange={(grip_mm) => set({ grip_mm })}
       />
+      <label className={form.choice}>
+        <input
+          type="checkbox"
+          checked={parent.holeThrough}
+          onChange={(event) => set({ holeThrough: event.currentTarget.checked })}
+        />
+        <span>The hole goes through</span>
+      </label>
+      <label className={form.choice}>
+        <input
+          type="checkbox"
+          checked={parent.insert}
+          onChange={(event) => set({ insert: event.currentTarget.checked })}
+        />
+        <span>A thread insert is wound in</span>
+      </label>
       <label className={form.choice}>
         <input
           type="checkbox"

@@ -16,6 +16,7 @@ import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { FastenerFold } from './fastener-fold';
 import { originalFilmReason } from './film-reason';
 import { GuardList } from './guard-list';
+import type { AnswerSource } from './known-elsewhere';
 import { LadderView, workingOfRung } from './ladder-view';
 import { PlanFold } from './plan-fold';
 import { SourcesFold } from './sources-fold';
@@ -23,6 +24,7 @@ import { SpreadFold } from './spread-fold';
 import { StartControls } from './start-controls';
 import type { Resume } from './queries';
 import { JointConflict } from './joint-conflict';
+import { UnknownFold } from './unknown-fold';
 import { useKeptJoint } from './use-kept-joint';
 import { WrenchFold } from './wrench-fold';
 
@@ -38,6 +40,7 @@ interface Props {
   /** What the engine’s fits say to closing it up. */
   readonly against: readonly Guard[];
   readonly stretch: { readonly href: string; readonly line: string };
+  readonly answers: AnswerSource;
 }
 
 function useWorked(inputs: JointInputs) {
@@ -53,7 +56,7 @@ function useWorked(inputs: JointInputs) {
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointScreen({ inputs, resume, tight, status, ranked, otherLeaves, stretch, against }: Props) {
+export function JointScreen({ inputs, resume, tight, status, ranked, otherLeaves, stretch, against, answers }: Props) {
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
   const { plain } = useFigures();
@@ -90,6 +93,7 @@ export function JointScreen({ inputs, resume, tight, status, ranked, otherLeaves
       <HydrationGate>
         {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
         {worked && <GuardList guards={[...against, ...worked.guards]} />}
+        {worked && <UnknownFold joint={joint} unknown={worked.unknown} source={answers} onDetail={changeDetail} />}
         <SourcesFold
           joint={joint}
           ranked={ranked}

@@ -28,6 +28,7 @@ export interface JointSummary {
   readonly done: boolean;
   readonly stops: number;
   readonly asks: number;
+  readonly unknown: number;
   /** The rung on which the figure moves most: what the margin shows of this joint. */
   readonly filmRung?: Rung;
 }
@@ -117,6 +118,7 @@ export function JointsScreen({
                         △ {joint.asks === 1 ? 'One thing' : `${joint.asks} things`} to look at.
                       </span>
                     )}
+                    {joint.unknown > 0 && <span className={styles.small}>{joint.unknown} not known</span>}
                   </td>
                 </tr>
               );

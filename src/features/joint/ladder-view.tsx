@@ -114,6 +114,8 @@ interface Props extends Omit<ControlProps, 'rung'> {
   readonly worked: JointResult;
 }
 
+const NO_CLAMP = { nothing: 'no clamp load', 'beyond-steel': 'more than steel bears' } as const;
+
 /** The ladder: printed figure at the bottom, a rung a change, the figure to set at the top. */
 export function LadderView(props: Props) {
   const { worked, setting, onDetail } = props;
@@ -145,9 +147,10 @@ export function LadderView(props: Props) {
           {plain(ladder.setting.rounded)} <span className={styles.unit}>{wrench.unit}</span>
         </output>
         <span className={styles.also}>
-          {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)}; clamp load{' '}
-          {significant(ladder.band.p50_N / 1000)} kN a fastener, {significant(ladder.band.p5_N / 1000)} to{' '}
-          {significant(ladder.band.p95_N / 1000)} kN
+          {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)};{' '}
+          {ladder.clamp === 'clamps'
+            ? `clamp load ${significant(ladder.band.p50_N / 1000)} kN a fastener, ${significant(ladder.band.p5_N / 1000)} to ${significant(ladder.band.p95_N / 1000)} kN`
+            : NO_CLAMP[ladder.clamp]}
         </span>
       </div>
       <ol className={styles.rungs} reversed>

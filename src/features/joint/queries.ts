@@ -10,6 +10,7 @@ import { computeJoint, filmsName } from '@/model/joint/joint-result';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import type { JointSummary } from './joints-screen';
+import { answerSource, type AnswerSource } from './known-elsewhere';
 import { leavesOfJoint } from './leaves-of-joint';
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
@@ -19,7 +20,7 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
     const { joint } = state;
     const gate = gateOf(fits, joint.id);
     const inputs = inputsOf(rows, joint, shelves, now);
-    const { ladder, wrench, guards } = computeJoint(inputs);
+    const { ladder, wrench, guards, unknown } = computeJoint(inputs);
     return {
       id: joint.id,
       name: joint.name,
@@ -35,6 +36,7 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
       filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
       stops: guards.filter((guard) => guard.severity === 'stop').length + gate.held.length,
       asks: guards.filter((guard) => guard.severity === 'ask').length + gate.asks.length,
+      unknown: unknown.length,
     };
   });
 }
@@ -54,6 +56,7 @@ export interface JointPage {
   readonly resume?: Resume;
   /** What the engine’s fits say to closing this joint up. */
   readonly against: readonly Guard[];
+  readonly answers: AnswerSource;
 }
 
 const setsLine = (sets: number) =>
@@ -87,6 +90,7 @@ export function jointPage(
       line: setsLine(shop.bolts.ofJoint(joint.id).length),
     },
     against: guardsOfGate(gateOf(fitsOf(rows), joint.id)),
+    answers: answerSource(rows, joint, shelves),
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

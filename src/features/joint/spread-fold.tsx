@@ -83,7 +83,9 @@ interface Props {
 /** The band of clamp load of one joint, in one line, and opened whole. */
 export function SpreadFold(props: Props) {
   const { significant } = useFigures();
-  const { p5_N, p95_N } = props.worked.ladder.band;
+  const { clamp, band } = props.worked.ladder;
+  if (clamp !== 'clamps') return null;
+  const { p5_N, p95_N } = band;
   return (
     <Disclosure title="The spread" line={`${significant(p5_N / 1000)} to ${significant(p95_N / 1000)} kN a fastener`}>
       <SpreadBody {...props} />
@@ -108,6 +110,7 @@ function SpreadBody({ setting, worked }: Props) {
       muThread: ladder.friction.thread,
       muHead: ladder.friction.head,
       prevailing_Nm: ladder.prevailing_Nm,
+      prevailingSpread_Nm: (today.prevailing?.high_Nm ?? 0) - (today.prevailing?.low_Nm ?? 0),
       wrenchAccuracy_pct: wrench.accuracy_pct,
       sharedFilm: ladder.friction.shared,
       samples: SAMPLES,

@@ -251,7 +251,12 @@ const plan = Joi.object({
     band: Joi.object({ p5_N: number, p50_N: number, p95_N: number, mean_N: number }).required(),
     notes: Joi.array().items(note).max(60).default([]),
   }).required(),
-  guards: list(Joi.object({ code: text, severity: text, message: Joi.string().required() })),
+  guards: list(
+    Joi.object({ code: text, severity: text, message: Joi.string().required(), absolute: Joi.boolean().valid(true) }),
+  ),
+  unknown: Joi.array()
+    .items(Joi.object({ code: text, what: text, unjudged: text }))
+    .max(60),
   reason: Joi.string().allow('').max(1000),
   care: oneOf(CARES),
   act: oneOf(PULL_ACTS).required(),

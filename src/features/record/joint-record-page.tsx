@@ -65,7 +65,7 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
       <p>What stood against it:</p>
       <ul className="points">
         {plan.guards.map((guard) => (
-          <li key={guard.code}>
+          <li key={guard.code + guard.message}>
             {guard.severity === 'stop' ? '▲' : '△'} {guard.message}
           </li>
         ))}
@@ -75,6 +75,23 @@ function Against({ plan }: { readonly plan: TighteningPlan }) {
           Pulled all the same: <b>{plan.reason}</b>
         </p>
       )}
+    </div>
+  );
+}
+
+/** What was not known when it was begun, so that nobody takes it for judged. */
+function NotKnown({ plan }: { readonly plan: TighteningPlan }) {
+  if (plan.unknown === undefined || plan.unknown.length === 0) return null;
+  return (
+    <div>
+      <p>Not known when it was begun ({plan.unknown.length}), and so not judged:</p>
+      <ul className="points">
+        {plan.unknown.map(({ code, what, unjudged }) => (
+          <li key={code}>
+            {what}: {unjudged}
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }
@@ -98,6 +115,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
         {plan.leaf.page}.
       </p>
       <Against plan={plan} />
+      <NotKnown plan={tightening.plan} />
       <table className={styles.table}>
         <thead>
           <tr>

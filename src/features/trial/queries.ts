@@ -10,6 +10,7 @@ import type { Shop } from '@/db/shop';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { ladderInput } from '@/model/joint/joint-ladder';
 import { computeJoint } from '@/model/joint/joint-result';
+import { DomainError } from '@/core/units';
 import { tryCore } from '@/model/try-core';
 import type { FilmTrialRow, TrialPullRow } from '@/model/trial/film-trial';
 import { fullDate } from '@/interface/figures/times';
@@ -110,6 +111,7 @@ type Band = Pick<TargetBand, 'low_N' | 'high_N'>;
 const bandOf = (inputs: JointInputs): Band | undefined => {
   const band = tryCore((): Band => {
     const { ladder, wrench } = computeJoint(inputs);
+    if (ladder.clamp !== 'clamps') throw new DomainError('bad-field', 'That joint has no clamp load.', 'joint');
     const { least_N, yield_N } = spreadOf(ladderInput(inputs, wrench), ladder, []);
     return { low_N: least_N, high_N: yield_N === undefined ? ladder.band.p95_N : 0.9 * yield_N };
   });

@@ -19,6 +19,7 @@ const beyondThread = {
   metalThread: Joi.string().max(40).allow(null).required(),
   seating_Nm: torque(),
   washer_mm: length(),
+  washerThickness_mm: length().optional().default(null),
   length_mm: length(),
   threadLength_mm: length(),
   headHeight_mm: length(),
@@ -27,6 +28,8 @@ const beyondThread = {
   prevailingLow_Nm: torque(),
   prevailingHigh_Nm: torque(),
   socket: oneOf(SOCKET_FITS).required(),
+  takenBeyondYield: Joi.boolean().allow(null).default(null),
+  platedUnbaked: Joi.boolean().allow(null).default(null),
 };
 
 const facts = Joi.object<FastenerFacts, true>({
@@ -52,6 +55,9 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     engagement_mm: length(),
     underHead: id().allow(null).required(),
     holeDepth_mm: length(),
+    holeThrough: Joi.boolean().default(false),
+    insert: Joi.boolean().default(false),
+    hottest_C: sentNumber().min(0).max(600).allow(null).default(null),
     grip_mm: length(),
     nearHeat: Joi.boolean().required(),
     boreMoves: Joi.boolean().required(),
@@ -77,6 +83,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),
+  leftUnknown: Joi.array().items(id()).max(40).default([]),
   standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
     .allow(null)
     .required(),

@@ -28,6 +28,7 @@ export interface FastenerFacts {
   readonly seating_Nm: number | null;
   /** Outside of a loose washer under the head or nut. */
   readonly washer_mm: number | null;
+  readonly washerThickness_mm: number | null;
   readonly length_mm: number | null;
   readonly threadLength_mm: number | null;
   readonly headHeight_mm: number | null;
@@ -37,6 +38,10 @@ export interface FastenerFacts {
   readonly prevailingLow_Nm: number | null;
   readonly prevailingHigh_Nm: number | null;
   readonly socket: SocketFit;
+  /** Whether it was ever taken past its yield: such a one is used once. */
+  readonly takenBeyondYield: boolean | null;
+  /** Plated in a shop, and not baked after it. */
+  readonly platedUnbaked: boolean | null;
 }
 
 /** Where the fastener sits. */
@@ -45,6 +50,12 @@ export interface ParentFacts {
   readonly engagement_mm: number | null;
   readonly underHead: string | null;
   readonly holeDepth_mm: number | null;
+  /** The hole goes through: nothing bottoms in it. */
+  readonly holeThrough: boolean;
+  /** A thread insert is wound into the parent. */
+  readonly insert: boolean;
+  /** How hot the parent gets there, °C. */
+  readonly hottest_C: number | null;
   readonly grip_mm: number | null;
   readonly nearHeat: boolean;
   /** New fasteners here can move a bore: rods, mains. */
@@ -77,6 +88,8 @@ export interface JointDetail {
   readonly alsoLeaves: readonly string[];
   /** Why a lower-ranked leaf was taken. */
   readonly leafReason: string | null;
+  /** What is not known and was left so by a person, by code of what is unknown. */
+  readonly leftUnknown: readonly string[];
   /** The figure of a joint that no page mentions. */
   readonly standard: { readonly grade: string; readonly fraction: number } | null;
 }
@@ -87,6 +100,7 @@ const NOTHING_KNOWN: JointDetail['original'] = {
   metalThread: null,
   seating_Nm: null,
   washer_mm: null,
+  washerThickness_mm: null,
   length_mm: null,
   threadLength_mm: null,
   headHeight_mm: null,
@@ -95,6 +109,8 @@ const NOTHING_KNOWN: JointDetail['original'] = {
   prevailingLow_Nm: null,
   prevailingHigh_Nm: null,
   socket: 'not-tried',
+  takenBeyondYield: null,
+  platedUnbaked: null,
 };
 
 export const PLAIN_DETAIL: JointDetail = {
@@ -106,6 +122,9 @@ export const PLAIN_DETAIL: JointDetail = {
     engagement_mm: null,
     underHead: null,
     holeDepth_mm: null,
+    holeThrough: false,
+    insert: false,
+    hottest_C: null,
     grip_mm: null,
     nearHeat: false,
     boreMoves: false,
@@ -119,6 +138,7 @@ export const PLAIN_DETAIL: JointDetail = {
   confirming: false,
   alsoLeaves: [],
   leafReason: null,
+  leftUnknown: [],
   standard: null,
 };
 

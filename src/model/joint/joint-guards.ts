@@ -1,6 +1,6 @@
 import type { Leaf } from '@/model/book/leaf';
 import { figureDiffers } from '@/model/book/leaf-figure';
-import { guards, type Guard, type Ladder } from '@/core/joint';
+import { guards, unknowns, type Guard, type GuardInput, type Ladder, type Unknown } from '@/core/joint';
 import { checkOverdue } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
@@ -33,8 +33,8 @@ const elsewhereGuards = (wrench: Wrench): readonly Guard[] =>
         },
       ];
 
-/** Everything that stands against this joint's figure, from what is known of it. */
-export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wrench): readonly Guard[] {
+/** What the core judges a joint by: what is not known is left out, never assumed. */
+function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): GuardInput {
   const { joint, leaf, source, shelves } = setting;
   const { parent, today: substitute, maker, overrides } = joint.detail;
   const [original, today] = [originalFacts(setting), todayFacts(setting)];
@@ -44,45 +44,65 @@ export function guardsOfJoint(setting: JointInputs, ladder: Ladder, wrench: Wren
   });
   const scale = scaleOf(wrench);
   const inParent = today.form === 'stud' ? today.metalThread : today.thread;
-  return [
-    ...printGuards(leaf),
-    ...elsewhereGuards(wrench),
-    ...guards({
-      ladder,
-      original: withGrade(original),
-      today: withGrade(today),
-      substituted: substitute !== null,
-      ...(inParent !== null && {
-        parent: {
-          thread: threadNamed(inParent),
-          metal: parent.metal === null ? undefined : metalOn(shelves, parent.metal),
-          engagement_mm: known(parent.engagement_mm),
-        },
-      }),
-      underHead: parent.underHead === null ? undefined : metalOn(shelves, parent.underHead),
-      pressed: { outer_mm: Math.max(today.washer_mm ?? 0, today.outer_mm), inner_mm: today.inner_mm },
-      reach: {
-        length_mm: known(today.length_mm),
-        threadLength_mm: known(today.threadLength_mm),
-        grip_mm: known(parent.grip_mm),
-        holeDepth_mm: known(parent.holeDepth_mm),
-      },
-      locking: today.locking,
-      nearHeat: parent.nearHeat,
-      seating_Nm: known(today.seating_Nm),
-      socket: substitute?.socket,
-      boreMoves: parent.boreMoves,
-      todayFilmId: joint.todayFilm,
-      ...(maker && !overrides.maker && { makerFilm: filmOn(shelves, maker.film) }),
-      hearsay: source.kind === 'hearsay',
-      agreed: askedOf({ kind: 'torque', printedText: leaf.printedText }),
-      bookSays: leaf.conditionText,
-      bookFilmId: joint.originalFilm,
-      wrench: {
-        ...scale,
-        overdue: isOverdue(wrench, setting),
-        windowFloor: windowFloor(scale, shelves.practice.window),
+  return {
+    ladder,
+    original: withGrade(original),
+    today: withGrade(today),
+    form: today.form,
+    faceMeasured: today.faceMeasured,
+    substituted: substitute !== null,
+    takenBeyondYield: known(today.takenBeyondYield),
+    platedUnbaked: known(today.platedUnbaked),
+    ...(inParent !== null && {
+      parent: {
+        thread: threadNamed(inParent),
+        metal: parent.metal === null ? undefined : metalOn(shelves, parent.metal),
+        engagement_mm: known(parent.engagement_mm),
+        insert: parent.insert,
+        hottest_C: known(parent.hottest_C),
       },
     }),
-  ];
+    underHead: parent.underHead === null ? undefined : metalOn(shelves, parent.underHead),
+    ...(today.washer_mm !== null && {
+      washer: { outer_mm: today.washer_mm, thickness_mm: known(today.washerThickness_mm) },
+    }),
+    reach: {
+      length_mm: known(today.length_mm),
+      threadLength_mm: known(today.threadLength_mm),
+      grip_mm: known(parent.grip_mm),
+      holeDepth_mm: known(parent.holeDepth_mm),
+      isThrough: parent.holeThrough,
+      ...(inParent !== null && { pitch_mm: threadNamed(inParent).pitch_mm }),
+    },
+    locking: today.locking,
+    nearHeat: parent.nearHeat,
+    seating_Nm: known(today.seating_Nm),
+    socket: substitute?.socket,
+    boreMoves: parent.boreMoves,
+    todayFilmId: joint.todayFilm,
+    headFilmId: joint.detail.headFilm ?? joint.todayFilm,
+    ...(maker && !overrides.maker && { makerFilm: filmOn(shelves, maker.film) }),
+    hearsay: source.kind === 'hearsay',
+    agreed: askedOf({ kind: 'torque', printedText: leaf.printedText }),
+    bookSays: leaf.conditionText,
+    bookFilmId: joint.originalFilm,
+    wrench: {
+      ...scale,
+      overdue: isOverdue(wrench, setting),
+      windowFloor: windowFloor(scale, shelves.practice.window),
+    },
+  };
+}
+
+/** Everything that stands against this joint's figure, from what is known of it, and what is not known of it. */
+export function judgedJoint(
+  setting: JointInputs,
+  ladder: Ladder,
+  wrench: Wrench,
+): { readonly guards: readonly Guard[]; readonly unknown: readonly Unknown[] } {
+  const input = guardInput(setting, ladder, wrench);
+  return {
+    guards: [...printGuards(setting.leaf), ...elsewhereGuards(wrench), ...guards(input)],
+    unknown: unknowns(input),
+  };
 }

@@ -1,12 +1,12 @@
 import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { usualBearingFace } from '@/core/fastener';
-import { ladder, type Guard, type Ladder } from '@/core/joint';
+import { ladder, type Guard, type Ladder, type Unknown } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { patternPositions, stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
 import { DomainError, torqueToSi } from '@/core/units';
 import { chooseWrench, type WrenchChoice } from '@/core/wrench';
 import { careOf } from './joint-detail';
-import { guardsOfJoint, isOverdue } from './joint-guards';
+import { isOverdue, judgedJoint } from './joint-guards';
 import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
@@ -20,6 +20,8 @@ export interface JointResult {
   readonly wrench: Wrench;
   readonly choice: WrenchChoice;
   readonly guards: readonly Guard[];
+  /** What is not known of it, and could not be judged. */
+  readonly unknown: readonly Unknown[];
 }
 
 function wrenchNamed({ joint, shelves }: JointInputs, id = joint.wrenchId): Wrench {
@@ -44,7 +46,7 @@ export function computeJoint(setting: JointInputs): JointResult {
   const choice = chooseWrench(first.target_Nm, shelf, shelves.practice.window, adaptor);
   const chosen = joint.detail.wrenchByHand || !choice.chosen ? byHand : wrenchNamed(setting, choice.chosen.id);
   const worked = chosen === byHand ? first : ladder(ladderInput(setting, chosen));
-  return { ladder: worked, wrench: chosen, choice, guards: guardsOfJoint(setting, worked, chosen) };
+  return { ladder: worked, wrench: chosen, choice, ...judgedJoint(setting, worked, chosen) };
 }
 
 /** The figures of the stages, in the wrench's unit and in N·m. */
@@ -121,6 +123,7 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
     guards: [...worked.guards, ...(options.alsoAgainst ?? [])],
+    unknown: worked.unknown,
     care: careOf(joint.detail, setting.shelves.practice),
     act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
     ...(options.reason && { reason: options.reason }),

@@ -1,5 +1,5 @@
 import { storedJson } from '@/model/stored-json';
-import type { Guard, Ladder } from '@/core/joint';
+import type { Guard, Ladder, Unknown } from '@/core/joint';
 import type { Care } from './care';
 import type { Position, Step } from '@/core/tightening';
 import type { TorqueUnit } from '@/core/units';
@@ -30,6 +30,8 @@ export interface TighteningPlan {
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
   /** What stood against the figure when it was begun. */
   readonly guards: readonly Guard[];
+  /** What was not known of the joint when it was begun; older plans do not say. */
+  readonly unknown?: readonly Unknown[];
   /** Why it was begun all the same. */
   readonly reason?: string;
   /** `hand` is recorded as by feel; nothing is said of its torque. */

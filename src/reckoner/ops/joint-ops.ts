@@ -41,6 +41,7 @@ const bandFields = {
   prevailing_Nm: number(),
   wrenchAccuracy_pct: number().required(),
   graduation_Nm: number(),
+  prevailingSpread_Nm: number(),
   sharedFilm: Joi.boolean(),
 };
 

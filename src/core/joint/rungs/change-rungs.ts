@@ -34,8 +34,9 @@ interface Change {
 
 /** Equal clamp load: T' = (T − Tp)·c'/c + Tp. */
 function changed(value_Nm: number, { from, to, tp }: Change) {
-  const preload = preloadOf({ ...from, prevailing_Nm: tp }, value_Nm);
-  const after = torqueOf({ ...to, prevailing_Nm: tp }, preload);
+  // A figure under the nut's own torque clamps nothing, before and after: it stays, and the guards stop it.
+  const preload = Math.max(0, preloadOf({ ...from, prevailing_Nm: tp }, value_Nm));
+  const after = preload > 0 ? torqueOf({ ...to, prevailing_Nm: tp }, preload) : value_Nm;
   const working: readonly WorkingLine[] = [
     armWorking('c before', from),
     armWorking('c after', to),
@@ -111,7 +112,7 @@ export function fastenerRung(input: LadderInput, value_Nm: number): Rung | undef
 export function lockingRung({ original, today }: LadderInput, value_Nm: number): Rung | undefined {
   const [before, after] = [prevailingOf(original), prevailingOf(today)];
   if (before === after) return undefined;
-  const value = value_Nm - before + after;
+  const value = value_Nm > before ? value_Nm - before + after : value_Nm;
   const range = today.prevailing;
   return {
     id: 'locking',
@@ -135,7 +136,7 @@ export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: 
   const torque = rangeTorque(maker.reading, rangeSchool);
   const turned = { ...inFilms(today, maker.film, maker.film), prevailing_Nm: prevailingOf(today) };
   const arm = tighteningArm(turned);
-  const preload = preloadOf(turned, torque);
+  const preload = Math.max(0, preloadOf(turned, torque));
   return {
     id: 'maker',
     title: 'Its maker',

@@ -1,0 +1,77 @@
+import type { Grade, ParentMetal, Reach } from '@/core/fastener';
+import type { Thread } from '@/core/thread';
+import type { Note } from '@/core/units';
+import type { WrenchScale } from '@/core/wrench';
+import type { Ladder } from '../ladder';
+import type { LadderFastener } from '../rungs/rung';
+
+/** `stop`: not to be pulled without a written reason; `ask`: look before going on. */
+export interface Guard {
+  readonly code: string;
+  readonly severity: 'stop' | 'ask';
+  readonly message: string;
+  /** True for a stop that no reason lifts: there is no clamp load to pull for. */
+  readonly absolute?: true;
+}
+
+export const LOCKINGS = ['none', 'tab', 'compound', 'wire', 'polymer-nut', 'metal-nut'] as const;
+export type Locking = (typeof LOCKINGS)[number];
+
+/** A washer under the head or nut, mm. What was not measured is left out. */
+export interface Washer {
+  readonly outer_mm: number;
+  readonly thickness_mm?: number;
+}
+
+export interface GuardInput {
+  readonly ladder: Ladder;
+  readonly original: LadderFastener & { readonly gradeRow?: Grade };
+  readonly today: LadderFastener & { readonly gradeRow?: Grade };
+  readonly form: 'bolt' | 'stud';
+  readonly faceMeasured: boolean;
+  readonly substituted: boolean;
+  /** What was done to today's fastener before: undefined where nobody said. */
+  readonly takenBeyondYield?: boolean;
+  readonly platedUnbaked?: boolean;
+  /** The thread that sits in the parent, where there is one: a bolt's own, or a stud's metal end. */
+  readonly parent?: {
+    readonly thread: Thread;
+    readonly metal?: ParentMetal;
+    readonly engagement_mm?: number;
+    /** A thread insert is wound in: it is the insert's outside that would strip. */
+    readonly insert?: boolean;
+    /** How hot the parent gets there. */
+    readonly hottest_C?: number;
+  };
+  /** What the head or nut presses on. */
+  readonly underHead?: ParentMetal;
+  readonly washer?: Washer;
+  readonly reach: Reach;
+  readonly locking: Locking;
+  readonly nearHeat: boolean;
+  readonly seating_Nm?: number;
+  readonly socket?: 'takes' | 'fouls' | 'not-tried';
+  readonly boreMoves: boolean;
+  readonly todayFilmId: string;
+  readonly headFilmId: string;
+  /** The film of a maker’s figure in force. */
+  readonly makerFilm?: { readonly id: string; readonly name: string };
+  readonly hearsay: boolean;
+  /** What the reader was asked about before the printed figure was taken. */
+  readonly agreed: readonly Note[];
+  readonly bookSays: string | null;
+  readonly bookFilmId: string;
+  readonly wrench: WrenchScale & { readonly name: string; readonly overdue: boolean; readonly windowFloor: number };
+}
+
+export const LIMIT = 0.9;
+
+export const pct = (share: number) => `${(share * 100).toFixed(0)} %`;
+export const kN = (newtons: number) => `${(newtons / 1000).toFixed(1)} kN`;
+export const mm = (value: number) => `${Number(value.toFixed(2))} mm`;
+export const Nm = (value: number) => `${Number(value.toPrecision(3))} N·m`;
+
+export const stop = (code: string, message: string): Guard => ({ code, severity: 'stop', message });
+export const ask = (code: string, message: string): Guard => ({ code, severity: 'ask', message });
+/** A stop that no reason lifts. */
+export const never = (code: string, message: string): Guard => ({ ...stop(code, message), absolute: true });

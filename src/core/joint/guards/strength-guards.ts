@@ -1,0 +1,198 @@
+import { STRONGEST_YIELD_MPA } from '../ladder';
+import type { LadderFastener } from '../rungs/rung';
+import { LIMIT, Nm, ask, kN, mm, never, pct, stop, type Guard, type GuardInput } from './guard';
+import { stripLoad } from './strip-load';
+
+// Unmarked is taken for ISO 898-1 class 4.6 until somebody reads or tests it.
+export const MILD_YIELD_MPA = 240;
+const SAME_LOAD = 0.005;
+const UNDER_LEAST = 0.98;
+
+/** Whether there is a clamp load to speak of at all. */
+function clampGuards({ ladder, original, today }: GuardInput): readonly Guard[] {
+  const { clamp, setting, printed_Nm } = ladder;
+  const [own, before] = [today.prevailing?.high_Nm ?? 0, original.prevailing?.high_Nm ?? 0];
+  if (clamp === 'nothing')
+    return [
+      own > 0
+        ? never(
+            'no-clamp',
+            `The nut’s own torque is up to ${Nm(own)}, and the fastener gets ${Nm(setting.achieved_Nm)}: with the wrench’s error nothing certain is left to clamp with. Measure the running nut again, or read the figure again.`,
+          )
+        : never(
+            'no-clamp',
+            `The fastener gets ${Nm(setting.achieved_Nm)}: nothing to clamp with. Take a finer wrench.`,
+          ),
+    ];
+  if (clamp === 'beyond-steel')
+    return [
+      never(
+        'beyond-steel',
+        `${Nm(setting.achieved_Nm)} on ${today.thread.designation} is more than the strongest steel bears (class 12.9 yields at ${STRONGEST_YIELD_MPA} MPa), whatever the bolt is. Read the figure and its unit again.`,
+      ),
+    ];
+  return before > 0 && !(printed_Nm > before)
+    ? [
+        never(
+          'printed-under-nut',
+          `The printed ${Nm(printed_Nm)} is not above the original nut’s own torque of up to ${Nm(before)}: what it clamped cannot be told.`,
+        ),
+      ]
+    : [];
+}
+
+/** The same end for everything that overloads: the 95th percentile of the clamp load. */
+function yieldGuards({ ladder: { load, clamp }, today }: GuardInput): readonly Guard[] {
+  if (clamp !== 'clamps') return [];
+  const yield_MPa = today.yield_MPa ?? MILD_YIELD_MPA;
+  const [most, middle] = [load.most.equivalent_MPa / yield_MPa, load.middle.equivalent_MPa / yield_MPa];
+  const both = `${pct(most)} of its yield at the 95th percentile of its clamp load, ${pct(middle)} at the middle`;
+  const beyondAll =
+    load.most.equivalent_MPa > STRONGEST_YIELD_MPA && (today.yield_MPa ?? 0) <= STRONGEST_YIELD_MPA
+      ? [
+          stop(
+            'beyond-strongest',
+            `At the 95th percentile it would be past class 12.9 (${load.most.equivalent_MPa.toFixed(0)} of ${STRONGEST_YIELD_MPA} MPa), whatever its grade is.`,
+          ),
+        ]
+      : [];
+  if (most <= LIMIT) return beyondAll;
+  if (today.yield_MPa === undefined)
+    return [
+      ...beyondAll,
+      ask(
+        'grade-unknown',
+        `Its grade is not known. Taken for mild steel (class 4.6), it would be at ${both}. Read the marks on it, or read the figure again.`,
+      ),
+    ];
+  return [
+    ...beyondAll,
+    most > 1
+      ? stop('over-yield', `The fastener would be past its yield: ${both}.`)
+      : stop('over-limit', `The fastener would be at ${both}; ${pct(LIMIT)} is the limit.`),
+  ];
+}
+
+function leastGuards({ ladder: { band, least_N, clamp } }: GuardInput): readonly Guard[] {
+  if (clamp !== 'clamps' || band.p5_N >= least_N * UNDER_LEAST) return [];
+  return [
+    ask(
+      'under-least',
+      `One in twenty may get less than ${kN(band.p5_N)}; the book’s own figure would leave ${kN(least_N)} at the least. A film that scatters less, or measuring stretch, narrows it.`,
+    ),
+  ];
+}
+
+/** The section that yields first, mm². */
+const leastArea = ({ thread, shank_mm }: LadderFastener) =>
+  Math.min(thread.stressArea_mm2, shank_mm === undefined ? Infinity : (Math.PI / 4) * shank_mm ** 2);
+
+/** The parent's thread, its lead-in left out. */
+function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
+  const { metal, engagement_mm, thread } = parent ?? {};
+  if (!metal || engagement_mm === undefined || !thread || !parent) return [];
+  const guards: Guard[] = [];
+  const name = metal.name.toLowerCase();
+  const least = metal.engagement_d * thread.major_mm;
+  if (engagement_mm < least)
+    guards.push(
+      ask(
+        'engagement-short',
+        `${mm(engagement_mm)} of engagement is short for ${name}: ${metal.engagement_d} diameters are ${mm(least)}.`,
+      ),
+    );
+  const cold_N = stripLoad({ ...parent, metal, engagement_mm }, undefined);
+  const hot_N = stripLoad({ ...parent, metal, engagement_mm }, parent.hottest_C);
+  const most_N = ladder.load.most.preload_N;
+  const bolt_N = today.yield_MPa === undefined ? undefined : today.yield_MPa * leastArea(today);
+  const inside = parent.insert ? 'the insert in ' : '';
+  if (cold_N < most_N)
+    guards.push(
+      stop(
+        'strips',
+        `The thread ${parent.insert ? 'round the insert ' : ''}in the ${name} would strip at ${kN(cold_N)}; the clamp load can reach ${kN(most_N)}.`,
+      ),
+    );
+  else if (hot_N < most_N)
+    guards.push(
+      stop(
+        'strips-hot',
+        `At ${parent.hottest_C ?? 0} °C ${inside}the ${name} holds ${kN(hot_N)}, cold ${kN(cold_N)}; the clamp load can reach ${kN(most_N)}.`,
+      ),
+    );
+  else if (bolt_N !== undefined && cold_N < bolt_N)
+    guards.push(
+      ask(
+        'strips-first',
+        `The parent’s thread would strip (${kN(cold_N)}) before the fastener yields (${kN(bolt_N)}): it will give no warning.`,
+      ),
+    );
+  return guards;
+}
+
+/**
+ * What the face presses with: a washer spreads it as far as it is thick on either side of the face. The face measured
+ * is not asked here; one that was not is counted as not known.
+ */
+function pressureGuards({ ladder, underHead, washer, today, faceMeasured }: GuardInput): readonly Guard[] {
+  if (!underHead || ladder.clamp !== 'clamps') return [];
+  const { outer_mm, inner_mm } = today.bearing;
+  const spread_mm =
+    washer === undefined ? outer_mm : Math.min(washer.outer_mm, outer_mm + 2 * (washer.thickness_mm ?? 0));
+  const outside = Math.max(outer_mm, spread_mm);
+  const pressure = ladder.band.p95_N / ((Math.PI / 4) * (outside ** 2 - inner_mm ** 2));
+  const face = faceMeasured ? '' : ' The face was not measured.';
+  const said = `The head presses ${underHead.name.toLowerCase()} with up to ${pressure.toFixed(0)} MPa; ${underHead.pressureLow_MPa} to ${underHead.pressureHigh_MPa} is allowed. A larger and thicker hardened washer spreads it.${face}`;
+  if (pressure > underHead.pressureHigh_MPa) return [stop('pressure', said)];
+  return pressure > underHead.pressureLow_MPa ? [ask('pressure', said)] : [];
+}
+
+function substituteGuards(input: GuardInput): readonly Guard[] {
+  const { original, today, substituted, socket, boreMoves } = input;
+  const guards: Guard[] = [];
+  if (socket === 'fouls')
+    guards.push(stop('socket-fouls', 'The socket does not get at the substitute, or its head fouls.'));
+  if (!substituted) return guards;
+  const strength = (one: GuardInput['today']) =>
+    one.yield_MPa === undefined ? undefined : one.yield_MPa * leastArea(one);
+  const [before, now] = [strength(original), strength(today)];
+  if (before !== undefined && now !== undefined && now < before * (1 - SAME_LOAD))
+    guards.push(stop('weaker', `The substitute yields at ${kN(now)}, the original at ${kN(before)}.`));
+  if (socket === undefined || socket === 'not-tried')
+    guards.push(
+      ask(
+        'socket-not-tried',
+        'Does a socket get at the substitute, and does its head clear everything? Try it before building over it.',
+      ),
+    );
+  if (boreMoves)
+    guards.push(
+      ask('bore-moves', 'New fasteners here can move the bore: measure it again with them at their final figure.'),
+    );
+  return guards;
+}
+
+const HARDENED_MPA = 880;
+
+/** What a fastener went through before it came here. */
+function historyGuards({ takenBeyondYield, platedUnbaked, today }: GuardInput): readonly Guard[] {
+  return [
+    ...(takenBeyondYield
+      ? [stop('once-only', 'It was taken beyond its yield before: it is used once, and a new one goes in.')]
+      : []),
+    ...(platedUnbaked && (today.yield_MPa ?? HARDENED_MPA) >= HARDENED_MPA
+      ? [
+          stop(
+            'plated-unbaked',
+            'A hardened bolt plated without baking may break days later, at rest. Bake it as its standard says within hours of plating, or take another.',
+          ),
+        ]
+      : []),
+  ];
+}
+
+/** What stands against the load itself: too little, too much, or a part that does not bear it. */
+export const strengthGuards = (input: GuardInput): readonly Guard[] =>
+  [clampGuards, yieldGuards, leastGuards, parentGuards, pressureGuards, substituteGuards, historyGuards].flatMap(
+    (look) => look(input),
+  );

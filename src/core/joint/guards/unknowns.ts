@@ -1,0 +1,78 @@
+import type { GuardInput } from './guard';
+
+/** Something that is not known, so that a guard could not be judged; never assumed to be in order. */
+export interface Unknown {
+  readonly code: string;
+  /** What is not known, as a name. */
+  readonly what: string;
+  /** Which guard could not be judged for want of it. */
+  readonly unjudged: string;
+}
+
+const unless = (known: boolean, code: string, what: string, unjudged: string): readonly Unknown[] =>
+  known ? [] : [{ code, what, unjudged }];
+
+/** Of the fastener itself. */
+function ofFastener(input: GuardInput): readonly Unknown[] {
+  const { today, original, substituted, washer, reach, faceMeasured } = input;
+  return [
+    ...unless(today.yield_MPa !== undefined, 'grade', 'its grade', 'its yield is judged as that of mild steel'),
+    ...unless(
+      !substituted || original.yield_MPa !== undefined,
+      'original-grade',
+      'the grade of the original',
+      'whether the substitute is weaker',
+    ),
+    ...unless(faceMeasured, 'face', 'the face under it, measured', 'friction and pressure rest on the usual face'),
+    ...unless(
+      washer === undefined || washer.thickness_mm !== undefined,
+      'washer-thickness',
+      'the washer’s thickness',
+      'how far it spreads the pressure',
+    ),
+    ...unless(
+      reach.threadLength_mm !== undefined,
+      'thread-length',
+      'the length of its thread',
+      'whether it meets its shoulder',
+    ),
+    ...unless(
+      input.takenBeyondYield !== undefined,
+      'history',
+      'whether it was ever taken beyond its yield',
+      'whether it may be used again',
+    ),
+  ];
+}
+
+/** Of where it sits. */
+function ofPlace({ parent, underHead, reach, form }: GuardInput): readonly Unknown[] {
+  const isStud = form === 'stud';
+  const strips = 'whether the parent’s thread strips';
+  return [
+    ...unless(parent !== undefined, 'metal-thread', 'the stud’s thread in the metal', strips),
+    ...unless(parent === undefined || parent.metal !== undefined, 'metal', 'what it is tapped into', strips),
+    ...unless(parent === undefined || parent.engagement_mm !== undefined, 'engagement', 'its engagement', strips),
+    ...unless(
+      underHead !== undefined,
+      'under-head',
+      isStud ? 'what the nut presses on' : 'what the head presses on',
+      'the pressure under it',
+    ),
+    ...unless(
+      reach.length_mm !== undefined && reach.grip_mm !== undefined,
+      'grip',
+      reach.length_mm === undefined ? 'its length and what it clamps' : 'what it clamps',
+      'whether it bottoms or meets its shoulder',
+    ),
+    ...unless(
+      isStud || reach.holeDepth_mm !== undefined || reach.isThrough === true,
+      'hole-depth',
+      'the depth of its hole',
+      'whether it bottoms',
+    ),
+  ];
+}
+
+/** What is not known of a joint, and what could not be judged for want of it. */
+export const unknowns = (input: GuardInput): readonly Unknown[] => [...ofFastener(input), ...ofPlace(input)];

@@ -1,0 +1,82 @@
+import type { HeadMetal } from '@/core/heat';
+import type { EngineRows } from '@/model/engine/engine-rows';
+import type { Joint } from '@/model/joint/joint';
+import type { FastenerFacts, JointDetail } from '@/model/joint/joint-detail';
+import type { Shelves } from '@/model/shelf/shelves';
+
+/** An answer to something not known, given with one key: what the key says, and what it puts on the sheet. */
+export interface Answer {
+  readonly code: string;
+  readonly words: string;
+  readonly detail: Partial<JointDetail>;
+}
+
+const CASTING: Readonly<Record<HeadMetal, string>> = { iron: 'grey-iron', aluminium: 'aluminium-cast' };
+
+/** On the fastener of today: the substitute where there is one, else the original. */
+const onFastener = ({ detail }: Joint, part: Partial<FastenerFacts>): Partial<JointDetail> =>
+  detail.today
+    ? { today: { ...detail.today, ...part } }
+    : { original: { ...detail.original, ...(part as Partial<JointDetail['original']>) } };
+
+const gradeOf = ({ detail }: Joint) => (detail.today ?? detail.original).grade;
+
+/** What answers are drawn from: the engine's metals, its other joints, and the shelves. */
+export interface AnswerSource {
+  readonly headMetal: HeadMetal;
+  readonly blockMetal: HeadMetal;
+  readonly others: readonly Joint[];
+  readonly shelves: Pick<Shelves, 'metals' | 'grades'>;
+}
+
+export const answerSource = (
+  { engine, joints }: EngineRows,
+  joint: Joint,
+  { metals, grades }: Shelves,
+): AnswerSource => ({
+  headMetal: engine.headMetal,
+  blockMetal: engine.blockMetal,
+  others: joints.filter(({ id }) => id !== joint.id),
+  shelves: { metals, grades },
+});
+
+/**
+ * What the engine and its other joints say of what may not be known here, and what one word settles. Offered, never
+ * taken by itself.
+ */
+export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[] {
+  const { headMetal, blockMetal, others } = source;
+  const { metals, grades } = source.shelves;
+  const { parent } = joint.detail;
+  const metal = (id: string) => metals.find((one) => one.id === id)?.name ?? id;
+  const metalAnswers = (code: string, key: 'metal' | 'underHead'): readonly Answer[] => {
+    const told = others.flatMap(({ detail }) => detail.parent[key] ?? []);
+    const ids = new Set([...told, CASTING[key === 'metal' ? blockMetal : headMetal]]);
+    return [...ids]
+      .filter((id) => metals.some((one) => one.id === id))
+      .slice(0, 3)
+      .map((id) => ({ code, words: metal(id), detail: { parent: { ...parent, [key]: id } } }));
+  };
+  const told = new Set(others.filter(({ thread }) => thread === joint.thread).flatMap((other) => gradeOf(other) ?? []));
+  return [
+    ...['unmarked', ...told].slice(0, 3).map((id) => ({
+      code: 'grade',
+      words: grades.find((one) => one.id === id)?.name ?? id,
+      detail: onFastener(joint, { grade: id }),
+    })),
+    ...metalAnswers('metal', 'metal'),
+    ...metalAnswers('under-head', 'underHead'),
+    { code: 'hole-depth', words: 'It goes through', detail: { parent: { ...parent, holeThrough: true } } },
+    { code: 'history', words: 'Never', detail: onFastener(joint, { takenBeyondYield: false }) },
+    { code: 'history', words: 'It was', detail: onFastener(joint, { takenBeyondYield: true }) },
+    ...((joint.detail.today ?? joint.detail.original).form === 'stud'
+      ? [
+          {
+            code: 'metal-thread',
+            words: `${joint.detail.today?.thread ?? joint.thread}, as at the nut`,
+            detail: onFastener(joint, { metalThread: joint.detail.today?.thread ?? joint.thread }),
+          },
+        ]
+      : []),
+  ];
+}

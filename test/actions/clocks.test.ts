@@ -149,6 +149,7 @@ describe('runs of the engine, told by a device', () => {
           at: device(2),
           sentAt: device(0),
           head_C: 40,
+          sure: true,
           ambient_C: 15,
         }),
       );
@@ -175,6 +176,7 @@ describe('runs of the engine, told by a device', () => {
       at: device(40),
       sentAt: device(0),
       head_C: 40,
+      sure: true,
       ambient_C: 15,
     };
     expect((await refused(addReadingAction(read))).field).toBe('at');

@@ -8,7 +8,7 @@ import {
   startTighteningAction,
 } from '@/features/joint/actions';
 import { recordLine } from '@/features/fits/record-line';
-import { startRetorqueAction, strikeHeatAction, addReadingAction } from '@/features/run-in/actions';
+import { addCycleAction, addReadingAction, startRetorqueAction, strikeHeatAction } from '@/features/run-in/actions';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { nowMs } from '@/server/clock';
 import { drawn } from '../stubs/next-cache';
@@ -235,7 +235,70 @@ describe('a retorque', () => {
       }),
     );
   };
-  const retorque = (version = there(shop.joints.find(HEAD)).version) => startRetorqueAction({ jointId: HEAD, version });
+  const retorque = (version = there(shop.joints.find(HEAD)).version, more: object = {}) =>
+    startRetorqueAction({ jointId: HEAD, version, ...more });
+  test('follows the thread and not the sheet: what was pulled in paste is gone over at the figure for paste', async () => {
+    await cold();
+    const joint = there(shop.joints.find(HEAD));
+    const pulled = there(shop.tightenings.ofJoint(HEAD).findLast(({ purpose }) => purpose === 'final')).plan;
+    shop.joints.alter({ ...joint, todayFilm: 'engine-oil' });
+    const problem = await refusedWhole(shop, () => retorque());
+    expect(problem).toMatchObject({ code: 'sheet-changed' });
+    expect(problem.message).toMatch(/Molybdenum.*Engine oil.*coated afresh/);
+    const { href } = await accepted(retorque(undefined, { asPulled: true }));
+    const { plan } = there(shop.tightenings.find(idOf({ href })));
+    expect(plan).toMatchObject({ ladder: pulled.ladder, filmName: pulled.filmName, unit: pulled.unit });
+    const settings = plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.setting] : []));
+    expect(new Set(settings)).toEqual(new Set([26.5]));
+  });
+  test('asks the fits’ gate and the stops again', async () => {
+    await cold();
+    const joint = there(shop.joints.find(HEAD));
+    shop.joints.alter({
+      ...joint,
+      detail: { ...joint.detail, original: { ...joint.detail.original, locking: 'compound' } },
+    });
+    expect(await refusedWhole(shop, () => retorque())).toMatchObject({ code: 'needs-reason' });
+    const { href } = await accepted(retorque(undefined, { reason: 'the locker was left off' }));
+    const { plan } = there(shop.tightenings.find(idOf({ href })));
+    expect(plan.reason).toBe('the locker was left off');
+    expect(plan.guards.map(({ code }) => code)).toContain('cured-locker');
+    // What was asked before it went in is not asked of a nut that is in.
+    expect(plan.guards.map(({ code }) => code)).not.toContain('socket-not-tried');
+  });
+  test('a reading that cannot be is asked about, and opens nothing until it is said to be so', async () => {
+    const cycle = there(shop.heat.log('demo-fourteen').cycles[0]);
+    const send = (part: object) =>
+      addReadingAction({
+        id: 'odd-000001',
+        engineId: 'demo-fourteen',
+        cycleId: cycle.id,
+        at: new Date(nowMs() - 60_000).toISOString(),
+        sentAt: new Date(nowMs()).toISOString(),
+        head_C: 5,
+        ambient_C: 18,
+        ...part,
+      });
+    expect(await refusedWhole(shop, () => send({}))).toMatchObject({ code: 'doubtful', field: 'head_C' });
+    expect((await refused(retorque())).code).toBe('not-open');
+    await accepted(send({ sure: true }));
+    expect(shop.heat.log('demo-fourteen').readings.at(-1)).toMatchObject({ head_C: 5 });
+  });
+  test('a run of thirty seconds opens nothing', async () => {
+    const ran = { ranFrom: new Date(nowMs() - 90_000).toISOString(), ranTo: new Date(nowMs() - 60_000).toISOString() };
+    shop.heat.strike(
+      { id: 'strike-run1', engineId: 'demo-fourteen', strikesId: 'demo-f-cycle-1', at: ran.ranTo },
+      ran.ranTo,
+    );
+    const sentAt = new Date(nowMs()).toISOString();
+    const engineId = 'demo-fourteen';
+    await accepted(addCycleAction({ id: 'run-000001', engineId, sentAt, ...ran, highest_C: 16, ambient_C: 12 }));
+    const at = new Date(nowMs() - 30_000).toISOString();
+    await accepted(
+      addReadingAction({ id: 'cold-00002', engineId, cycleId: 'run-000001', at, sentAt, head_C: 13, ambient_C: 12 }),
+    );
+    expect((await refused(retorque())).code).toBe('not-open');
+  });
   test('is begun on the joint that was seen', async () => {
     await cold();
     const joint = there(shop.joints.find(HEAD));
@@ -247,7 +310,7 @@ describe('a retorque', () => {
     });
     expect((await refused(startRetorqueAction({ jointId: HEAD }))).code).toBe('bad-field');
     expect(shop.tightenings.ofJoint(HEAD)).toHaveLength(rounds);
-    await accepted(retorque());
+    await accepted(retorque(undefined, { asPulled: true }));
   });
   test('waits for a reading at the head; begun once, asked for again it is the same', async () => {
     expect((await refused(retorque())).code).toBe('not-open');

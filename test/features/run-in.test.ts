@@ -56,8 +56,8 @@ describe('the curve that is drawn while a head cools', () => {
           if (!a || !b) throw new Error('the curve ends before the window');
           return a[side] + ((b[side] - a[side]) * (minutes - a.minutes)) / (b.minutes - a.minutes);
         };
-        expect(at('early', window.from)).toBeCloseTo(window.target_C, 0);
-        expect(at('late', window.by)).toBeCloseTo(window.target_C, 0);
+        expect(at('early', window.from + window.errorFrom_min * MIN)).toBeCloseTo(window.target_C, 0);
+        expect(at('late', window.by - window.errorBy_min * MIN)).toBeCloseTo(window.target_C, 0);
       }),
     ));
   test('it never comes to the air itself, and is drawn past the window', () => {

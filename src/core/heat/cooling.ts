@@ -13,6 +13,9 @@ export interface Cooling {
   readonly readyFrom_min: number;
   /** Late end of the window: still air. */
   readonly readyBy_min: number;
+  /** How far the errors of sensor and air moved each end out, minutes. */
+  readonly errorFrom_min: number;
+  readonly errorBy_min: number;
   readonly rms_C: number;
   /** How many readings were reckoned with. */
   readonly used: number;
@@ -25,7 +28,14 @@ export interface CoolingInput {
   readonly target_C: number;
   /** Time constant that this engine showed before; needed where there is one reading only. */
   readonly tau_min?: number;
+  /** Standard deviation of a reading at the head, K; 1 if absent. */
+  readonly sensor_C?: number;
+  /** Standard deviation of the air's temperature, K; 0.5 if absent. */
+  readonly ambientError_C?: number;
 }
+
+const SENSOR_C = 1;
+const AMBIENT_ERROR_C = 0.5;
 
 const SOAK_MIN = 30;
 const MAX_READINGS = 500;
@@ -80,25 +90,94 @@ const stillAirMinutes = (first: Excess, last: Excess, target: number): number =>
 const stillAirFromOne = ({ minutes, excess_C }: Excess, tau_min: number, target: number): number =>
   minutes + 4 * tau_min * ((excess_C / target) ** 0.25 - 1);
 
-function fromOne(only: Excess, target: number, tau_min: number | undefined, notes: readonly Note[]): Cooling {
+interface Errors {
+  readonly sensor_C: number;
+  readonly ambient_C: number;
+}
+
+function fromOne(
+  only: Excess,
+  target: number,
+  tau_min: number | undefined,
+  errors: Errors,
+  notes: readonly Note[],
+): Cooling {
   if (tau_min === undefined)
     throw new DomainError(
       'missing-field',
       'One reading needs tau_min, the time constant that this engine showed before.',
       'tau_min',
     );
-  const readyFrom_min = only.minutes + tau_min * Math.log(only.excess_C / target);
-  return { tau_min, readyFrom_min, readyBy_min: stillAirFromOne(only, tau_min, target), rms_C: 0, used: 1, notes };
+  const early = ([first]: readonly Excess[], at: number) =>
+    (first as Excess).minutes + tau_min * Math.log((first as Excess).excess_C / at);
+  const late = ([first]: readonly Excess[], at: number) => stillAirFromOne(first as Excess, tau_min, at);
+  const window = widened([only], target, early, late, errors);
+  return { tau_min, ...window, rms_C: 0, used: 1, notes };
+}
+
+/** When the exponential through the readings falls to a target; NaN where they do not fall. */
+function exponentialMinutes(readings: readonly Excess[], target: number): number {
+  const fit = fitDecay(readings);
+  return fit.ok ? fit.tau_min * Math.log(fit.amplitude_C / target) : Number.NaN;
+}
+
+const stillAirOfAll = (readings: readonly Excess[], target: number): number =>
+  stillAirMinutes(readings[0] as Excess, readings.at(-1) as Excess, target);
+
+type End = (readings: readonly Excess[], target: number) => number;
+
+const STEP_K = 0.02;
+const Z95 = 1.6449;
+// Beyond so many readings each by itself hardly moves the end.
+const MOST_MOVED = 24;
+
+/**
+ * Standard deviation of an end in minutes: each reading moved by the sensor's error, and all of them with the target by
+ * the air's, to the first order.
+ */
+function deviation(readings: readonly Excess[], target: number, end: End, { sensor_C, ambient_C }: Errors): number {
+  const base = end(readings, target);
+  const slope = (moved: readonly Excess[], at: number) => {
+    const by = (end(moved, at) - base) / STEP_K;
+    return Number.isFinite(by) ? by : 0;
+  };
+  const every = Math.ceil(readings.length / MOST_MOVED);
+  const squares = readings.reduce((sum, _, i) => {
+    if (i % every !== 0 && i !== readings.length - 1) return sum;
+    const moved = readings.map((one, j) => (j === i ? { ...one, excess_C: one.excess_C + STEP_K } : one));
+    return sum + every * (slope(moved, target) * sensor_C) ** 2;
+  }, 0);
+  const warmerAir = readings.map((one) => ({ ...one, excess_C: one.excess_C - STEP_K }));
+  const canMove = target > STEP_K && warmerAir.every(({ excess_C }) => excess_C > 0);
+  return Math.sqrt(squares + (canMove ? (slope(warmerAir, target - STEP_K) * ambient_C) ** 2 : 0));
+}
+
+/** Both ends moved out by the errors of sensor and air, at the 5th and 95th percentile; never before the engine stopped. */
+function widened(readings: readonly Excess[], target: number, early: End, late: End, errors: Errors) {
+  const [from, by] = [early(readings, target), late(readings, target)];
+  const errorFrom_min = Z95 * deviation(readings, target, early, errors);
+  const errorBy_min = Z95 * deviation(readings, target, late, errors);
+  return {
+    readyFrom_min: Math.max(0, from - errorFrom_min),
+    readyBy_min: Math.max(0, by + errorBy_min),
+    errorFrom_min,
+    errorBy_min,
+  };
 }
 
 /**
  * When the head will be cold: a window, not a moment. The clock only proposes; a reading at the head opens the gate.
  * Early end: least squares of T = Ta + A·exp(−t/τ). Late end: still air, θ^−¼ straight in time between first and last
  * reading.
+ * Each end is widened by 1.645 deviations of what the errors of sensor and air make of it.
  * Times in minutes from stopping, temperatures in °C.
  * @throws DomainError never (target not above ambient), not-cooling, missing-field, bad-field
  */
-export function cooling({ ambient_C, readings, target_C, tau_min }: CoolingInput): Cooling {
+export function cooling(input: CoolingInput): Cooling {
+  const { ambient_C, readings, target_C, tau_min, sensor_C = SENSOR_C, ambientError_C = AMBIENT_ERROR_C } = input;
+  assertNotNegative(sensor_C, 'sensor_C');
+  assertNotNegative(ambientError_C, 'ambientError_C');
+  const errors = { sensor_C, ambient_C: ambientError_C };
   assertFinite(ambient_C, 'ambient_C');
   assertFinite(target_C, 'target_C');
   if (tau_min !== undefined) assertPositive(tau_min, 'tau_min');
@@ -113,7 +192,7 @@ export function cooling({ ambient_C, readings, target_C, tau_min }: CoolingInput
   const excess = kept.map(({ minutes, C }): Excess => ({ minutes, excess_C: C - ambient_C }));
   const target = target_C - ambient_C;
   const [first, last] = [excess[0] as Excess, excess.at(-1) as Excess];
-  if (excess.length === 1) return fromOne(first, target, tau_min, notes);
+  if (excess.length === 1) return fromOne(first, target, tau_min, errors, notes);
   const fit = fitDecay(excess);
   if (!(last.excess_C < first.excess_C) || !fit.ok)
     throw new DomainError(
@@ -123,8 +202,7 @@ export function cooling({ ambient_C, readings, target_C, tau_min }: CoolingInput
     );
   return {
     tau_min: fit.tau_min,
-    readyFrom_min: fit.tau_min * Math.log(fit.amplitude_C / target),
-    readyBy_min: stillAirMinutes(first, last, target),
+    ...widened(excess, target, exponentialMinutes, stillAirOfAll, errors),
     rms_C: fit.rms_C,
     used: excess.length,
     notes,

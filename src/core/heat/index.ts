@@ -3,10 +3,13 @@ export { HEAD_METALS, type HeadMetal } from './cold';
 export {
   RETORQUE_SCHOOLS,
   coolingWindow,
+  headDoubts,
+  isHeatCycle,
   retorqueState,
   type CoolingWindow,
   type CycleFact,
   type HeadReadingFact,
+  type LeastCycle,
   type RetorqueSchool,
   type RetorqueState,
 } from './retorque';

@@ -1,3 +1,4 @@
+import type { Note } from '@/core/units';
 import { cooling } from './cooling';
 import { COLD_WITHIN_K, USUAL_TAU_MIN, coldTarget, type HeadMetal } from './cold';
 
@@ -25,6 +26,9 @@ export interface CoolingWindow {
   readonly from: number;
   readonly by: number;
   readonly tau_min: number;
+  /** How far the errors of sensor and air moved each end out, minutes. */
+  readonly errorFrom_min: number;
+  readonly errorBy_min: number;
   /** What the window rests on. */
   readonly basis: 'readings' | 'one-reading' | 'highest-at-stop';
   readonly tauFrom: 'this-run' | 'own-earlier-run' | 'usual';
@@ -99,6 +103,8 @@ export function coolingWindow(input: WindowInput): CoolingWindow {
       from: at(Math.min(fitted.readyFrom_min, fitted.readyBy_min)),
       by: at(Math.max(fitted.readyFrom_min, fitted.readyBy_min)),
       tau_min: fitted.tau_min,
+      errorFrom_min: fitted.errorFrom_min,
+      errorBy_min: fitted.errorBy_min,
       basis: 'readings',
       tauFrom: 'this-run',
       used,
@@ -114,6 +120,8 @@ export function coolingWindow(input: WindowInput): CoolingWindow {
     from: at(one.readyFrom_min),
     by: at(one.readyBy_min),
     tau_min,
+    errorFrom_min: one.errorFrom_min,
+    errorBy_min: one.errorBy_min,
     basis: taken.length > 0 ? 'one-reading' : 'highest-at-stop',
     tauFrom: own === undefined ? 'usual' : 'own-earlier-run',
     used: [last],
@@ -122,10 +130,23 @@ export function coolingWindow(input: WindowInput): CoolingWindow {
   };
 }
 
+/** What a run has to come to before it counts as a heat cycle: so hot, and for so long. */
+export interface LeastCycle {
+  readonly highest_C: number;
+  readonly minutes: number;
+}
+
+/** Whether a run is a heat cycle, and not only a start. */
+export const isHeatCycle = ({ ranFrom, ranTo, highest_C }: CycleFact, least: LeastCycle): boolean =>
+  highest_C >= least.highest_C && (ranTo - ranFrom) / MS_PER_MIN >= least.minutes;
+
 export type RetorqueState =
   | { readonly state: 'not-asked' }
   | { readonly state: 'waits-for-tightening' }
-  | { readonly state: 'waits-for-heat' }
+  /** `short`: it ran, but too cool or too briefly to count. */
+  | { readonly state: 'waits-for-heat'; readonly short?: CycleFact }
+  /** Warm, and no page says how warm. */
+  | { readonly state: 'waits-for-page' }
   | { readonly state: 'cooling'; readonly cycleId: string; readonly window: CoolingWindow }
   | {
       readonly state: 'open';
@@ -134,16 +155,31 @@ export type RetorqueState =
       readonly steady: boolean;
       readonly window: CoolingWindow;
     }
-  | { readonly state: 'done'; readonly cycleId: string };
+  /** `further`: a later heat cycle, after which it can be gone over once more; open where the head was read cold. */
+  | {
+      readonly state: 'done';
+      readonly cycleId: string;
+      readonly further?: { readonly cycleId: string; readonly open: boolean };
+    };
 
 export interface RetorqueInput extends Omit<WindowInput, 'cycle'> {
   readonly school: RetorqueSchool;
+  readonly least: LeastCycle;
+  /** For a warm retorque: the head's temperature that a page gives. */
+  readonly warm_C?: number;
   /** When the last fastener came to its final figure; undefined while the joint is not tight. */
   readonly tightenedAt?: number;
   /** Heat cycles that were answered by a finished retorque since then. */
   readonly answered: readonly string[];
 }
 
+/** A head may be read a little above the run's highest while heat soaks out of the engine. */
+const SOAK_K = 15;
+const SOAK_MIN = 30;
+const RISE_K = 2;
+/** No engine was seen to cool in less than a quarter of the usual time; a reading is good to a few kelvin. */
+const FASTEST = 0.25;
+const READ_K = 4;
 const STEADY_APART_MS = 30 * MS_PER_MIN;
 const STEADY_WITHIN_K = 1;
 
@@ -157,22 +193,86 @@ function isSteady(readings: readonly HeadReadingFact[], cycleId: string): boolea
   );
 }
 
+const WARM_WITHIN_K = 10;
+
+/** Whether a reading at the head opens it, by the school: cold, or as warm as the page says. */
+function opens({ school, headMetal, warm_C }: RetorqueInput, reading: HeadReadingFact): boolean {
+  if (school === 'warm') return warm_C !== undefined && Math.abs(reading.head_C - warm_C) <= WARM_WITHIN_K;
+  return reading.head_C <= coldTarget(reading.ambient_C, headMetal);
+}
+
+/** The run from which the head cools now, and the last reading since. */
+function coolingFrom({ cycles, readings }: RetorqueInput, since: CycleFact) {
+  // A short run that counts for nothing warms the head all the same.
+  const run = cycles.filter(({ ranTo }) => ranTo >= since.ranTo).sort((a, b) => b.ranTo - a.ranTo)[0] ?? since;
+  return { run, reading: readings.filter((one) => one.cycleId === run.id && one.at >= run.ranTo).at(-1) };
+}
+
 /**
  * Where a joint's retorque stands. The window only proposes: a reading at the head, taken after the run, opens it.
- * A run after the tightening makes it fall due; while it has not been done, a later run starts the cooling anew.
+ * A heat cycle begun after the tightening makes it fall due; while it has not been done, a later run starts the cooling
+ * anew. Once done, a later heat cycle gives it a further place.
  */
 export function retorqueState(input: RetorqueInput): RetorqueState {
   const { tightenedAt, cycles, readings, answered } = input;
   if (input.school === 'none') return { state: 'not-asked' };
   if (tightenedAt === undefined) return { state: 'waits-for-tightening' };
-  const since = cycles.filter((cycle) => cycle.ranTo >= tightenedAt).sort((a, b) => a.ranTo - b.ranTo);
-  const done = since.find((cycle) => answered.includes(cycle.id));
-  if (done) return { state: 'done', cycleId: done.id };
-  const cycle = since.at(-1);
-  if (!cycle) return { state: 'waits-for-heat' };
-  const window = coolingWindow({ ...input, cycle });
-  const reading = readings.filter((one) => one.cycleId === cycle.id && one.at >= cycle.ranTo).at(-1);
-  const cold = reading !== undefined && reading.head_C <= coldTarget(reading.ambient_C, input.headMetal);
-  if (!cold && input.school !== 'warm') return { state: 'cooling', cycleId: cycle.id, window };
-  return { state: 'open', cycleId: cycle.id, window, reading, steady: isSteady(readings, cycle.id) };
+  if (input.school === 'warm' && input.warm_C === undefined) return { state: 'waits-for-page' };
+  const after = cycles.filter(({ ranFrom }) => ranFrom >= tightenedAt).sort((a, b) => a.ranTo - b.ranTo);
+  const counting = after.filter((cycle) => isHeatCycle(cycle, input.least));
+  const cycle = counting.at(-1);
+  const done = counting.findLast(({ id }) => answered.includes(id));
+  if (done) {
+    if (cycle === undefined || cycle === done) return { state: 'done', cycleId: done.id };
+    const { reading } = coolingFrom(input, cycle);
+    const open = reading !== undefined && opens(input, reading);
+    return { state: 'done', cycleId: done.id, further: { cycleId: cycle.id, open } };
+  }
+  if (!cycle) {
+    const short = after.at(-1);
+    return short ? { state: 'waits-for-heat', short } : { state: 'waits-for-heat' };
+  }
+  const { run, reading } = coolingFrom(input, cycle);
+  const window = coolingWindow({ ...input, cycle: run });
+  if (reading === undefined || !opens(input, reading)) return { state: 'cooling', cycleId: cycle.id, window };
+  return { state: 'open', cycleId: cycle.id, window, reading, steady: isSteady(readings, run.id) };
+}
+
+/** What is doubtful about a reading at the head: it opens nothing until somebody says that it is so. */
+export function headDoubts(
+  reading: HeadReadingFact,
+  cycle: CycleFact,
+  readings: readonly HeadReadingFact[],
+  kind: keyof typeof USUAL_TAU_MIN,
+): readonly Note[] {
+  const { head_C, ambient_C, at } = reading;
+  const own = readings.filter((one) => one.cycleId === cycle.id).sort((a, b) => a.at - b.at);
+  const before = own.filter((one) => one.at < at).at(-1);
+  const minutes = minutesAfter(cycle, at);
+  const told = (C: number) => `${Number(C.toFixed(1))} °C`;
+  const doubts: Note[] = [];
+  if (head_C < ambient_C - 1)
+    doubts.push({
+      code: 'below-air',
+      message: `The head at ${told(head_C)} is colder than the air at ${told(ambient_C)}: it cannot have cooled there.`,
+    });
+  if (head_C > cycle.highest_C + SOAK_K)
+    doubts.push({
+      code: 'above-highest',
+      message: `The head at ${told(head_C)} is above the highest of the run, ${told(cycle.highest_C)}.`,
+    });
+  if (before !== undefined && minutes > SOAK_MIN && head_C > before.head_C + RISE_K)
+    doubts.push({
+      code: 'rising',
+      message: `The head was read at ${told(before.head_C)} before and at ${told(head_C)} now: it does not warm while it stands.`,
+    });
+  const from = before === undefined ? cycle.highest_C - ambient_C : before.head_C - ambient_C;
+  const since = before === undefined ? minutes : (at - before.at) / MS_PER_MIN;
+  const fastest = ambient_C + Math.max(0, from) * Math.exp(-since / (FASTEST * USUAL_TAU_MIN[kind]));
+  if (doubts.length === 0 && head_C < fastest - READ_K)
+    doubts.push({
+      code: 'too-fast',
+      message: `From ${told(ambient_C + from)} to ${told(head_C)} in ${Math.round(since)} minutes is faster than a head cools by itself; about ${told(fastest)} was to be expected at the least.`,
+    });
+  return doubts;
 }

@@ -35,7 +35,7 @@ export interface PlanInput {
   readonly school: OrderSchool;
   readonly stages: readonly PlannedStage[];
   readonly unitOfWork: UnitOfWork;
-  /** Fasteners that come down together in `each`: the two of a cap. */
+  /** Fasteners that come down together at every stage: the two of a cap. */
   readonly perGroup?: number;
   /** Between all stages, or only before the last. */
   readonly turnShaft: boolean | 'before-last';
@@ -84,7 +84,8 @@ export function tighteningPlan(input: PlanInput): Plan {
     ]);
     return { order: groups.flat(), steps };
   }
-  const turn = order(input.positions, input.school);
+  // The fasteners of one cap follow one another, or it is cocked.
+  const turn = (input.perGroup ?? 1) > 1 ? groupsInTurn(input).flat() : order(input.positions, input.school);
   const steps = input.stages.flatMap((_, stage): readonly Step[] => [
     ...turn.map((position) => pull(stage, position, input.stages)),
     ...(turnsAfter(input.turnShaft, stage, count) ? [{ kind: 'shaft', afterStage: stage } as const] : []),

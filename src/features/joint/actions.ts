@@ -13,14 +13,14 @@ import type { Shop } from '@/db/shop';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
-import { gateOf, guardsOfGate, type Gate } from '@/model/fit/fit-gate';
+import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
 import type { Joint } from '@/model/joint/joint';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
-import type { ChosenPurpose } from '@/model/joint/tightening';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten } from '@/model/stale';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
+import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
 import { sayJoint } from './joint-changes';
 import { leavesOfJoint } from './leaves-of-joint';
@@ -70,7 +70,12 @@ function newJoint(bench: Bench, given: NewJointFields, conditionText: string | n
     stageScheme: practice.passes,
     unitOfWork: practice.unitOfWork,
     wrenchId: wrench.id,
-    detail: { ...PLAIN_DETAIL, wrenchByHand: false, confirming: practice.confirming === 'yes' },
+    detail: {
+      ...PLAIN_DETAIL,
+      wrenchByHand: false,
+      confirming: practice.confirming === 'yes',
+      heatCycle: practice.heatCycle,
+    },
     version: 1,
     createdAt: bench.nowIso,
   };
@@ -206,27 +211,6 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
   return {};
 });
 
-/**
- * What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws
- * DomainError
- */
-function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
-  if (purpose === 'trial') return;
-  const out = held.map(({ line }) => line).join('; ');
-  if (out)
-    throw new DomainError(
-      'fit-out',
-      `${out}. Put it right and read it again; until then only a trial goes round.`,
-      'purpose',
-    );
-  if (strips.length > 0)
-    throw new DomainError(
-      'strip-in',
-      `A strip lies in ${strips.join(', ')}: until it is out only a trial goes round, without turning the shaft.`,
-      'purpose',
-    );
-}
-
 /** Begins a going-round with the plan as it stands now, and answers with its face. */
 export const startTighteningAction = shopAction(startSchema, (fields, { shop, now, nowIso }) => {
   const { jointId, version, purpose, reason } = fields;
@@ -237,15 +221,7 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   assertGate(gate, purpose);
   const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
   const plan = planOfJoint(jointInputs(shop, joint, now), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
-  const stops = plan.guards.filter((guard) => guard.severity === 'stop');
-  const barred = stops.find((guard) => guard.code === 'off-scale' || guard.absolute);
-  if (barred) throw new DomainError(barred.code, barred.message, 'wrenchId');
-  if (stops.length > 0 && !reason)
-    throw new DomainError(
-      'needs-reason',
-      `This stands against it: ${stops.map((guard) => guard.message).join(' ')} Write down why it is pulled all the same.`,
-      'reason',
-    );
+  assertReasoned(plan.guards, reason);
   const id = nanoid(12);
   shop.tightenings.start({ id, jointId, purpose, plan, startedAt: nowIso });
   return { href: `/face/${id}` };

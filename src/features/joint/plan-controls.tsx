@@ -2,10 +2,11 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import type { HousePractice } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
 import { careOf, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
+import { MeasureField } from '@/interface/parts/measure-field';
 import { CARE_CHOICES, CLASSES, SCHEMES, RETORQUES, TURNS, WORK_UNITS, schemeOfFigures } from './joint-words';
 
 interface Props {
@@ -34,6 +35,43 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'pr
         if (shares) onChange({ stageScheme: shares });
       }}
     />
+  );
+}
+
+const HEAT_CYCLES =
+  PRACTICE_QUESTIONS.find(({ row }) => row === 'heatCycle')?.schools.map(({ value, name }) => ({
+    value,
+    label: name,
+  })) ?? [];
+
+/** A warm retorque rests on a page: how warm, and where it says so. */
+function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
+  const { warm } = joint.detail;
+  const [head_C, setHead] = useState(warm?.head_C ?? null);
+  const [page, setPage] = useState(warm?.page ?? '');
+  const keep = (next_C: number | null, text: string) =>
+    onDetail({ warm: next_C === null || text.trim() === '' ? null : { head_C: next_C, page: text.trim() } });
+  return (
+    <>
+      <MeasureField
+        kind="number"
+        label="How warm, °C"
+        description="At the head, as the page says"
+        value={head_C}
+        onChange={(next) => {
+          setHead(next);
+          keep(next, page);
+        }}
+      />
+      <TextInput
+        label="The page that says so"
+        value={page}
+        onChange={(event) => {
+          setPage(event.currentTarget.value);
+          keep(head_C, event.currentTarget.value);
+        }}
+      />
+    </>
   );
 }
 
@@ -77,6 +115,15 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
         value={joint.retorqueSchool}
         onChange={(event) => onChange({ retorqueSchool: event.currentTarget.value as Joint['retorqueSchool'] })}
       />
+      {joint.retorqueSchool !== 'none' && (
+        <NativeSelect
+          label="A run counts from"
+          data={HEAT_CYCLES}
+          value={joint.detail.heatCycle}
+          onChange={(event) => onDetail({ heatCycle: event.currentTarget.value as JointDetail['heatCycle'] })}
+        />
+      )}
+      {joint.retorqueSchool === 'warm' && <WarmFields joint={joint} onDetail={onDetail} />}
       <label className={form.choice}>
         <input
           type="checkbox"

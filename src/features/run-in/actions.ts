@@ -4,8 +4,16 @@ import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import { inputsOf, jointStateOf } from '@/model/engine/engine-rows';
-import { planOfJoint } from '@/model/joint/joint-result';
+import { fitsOf, inputsOf, jointStateOf } from '@/model/engine/engine-rows';
+import type { RetorqueState } from '@/core/heat';
+import { headDoubts } from '@/core/heat';
+import type { Guard } from '@/core/joint';
+import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
+import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
+import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
+import type { Joint } from '@/model/joint/joint';
+import { computeJoint, retorquePlan } from '@/model/joint/joint-result';
+import { changedProblem, sheetChanges } from '@/model/joint/sheet-changes';
 import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { engineOf, found, shopAction } from '@/server/shop-action';
@@ -56,9 +64,9 @@ const MINUTE_MS = 60_000;
 
 /** Adds a reading at the head while it cools. */
 export const addReadingAction = shopAction(readingSchema, (given, bench) => {
-  const { sentAt, ...fields } = given;
+  const { sentAt, sure, ...fields } = given;
   const { shop, now, nowIso } = bench;
-  engineOf(bench, fields.engineId);
+  const engine = engineOf(bench, fields.engineId);
   const at = onThisClock(fields.at, sentAt, now);
   assertPast(at, now, 'at');
   const cycle = shop.heat.log(fields.engineId).cycles.find((one) => one.id === fields.cycleId);
@@ -66,6 +74,13 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
   const stopped = Date.parse(cycle.ranTo);
   if (at < stopped - MINUTE_MS)
     throw new DomainError('bad-field', 'A reading counts from when the engine was stopped; this is before.', 'at');
+  if (!sure) {
+    const log = shop.heat.log(fields.engineId);
+    const fact = cyclesOf(log).find(({ id }) => id === cycle.id);
+    const doubts = fact ? headDoubts({ ...fields, at }, fact, headReadingsOf(log), engine.kind) : [];
+    const said = doubts.map(({ message }) => message).join(' ');
+    if (said) throw new DomainError('doubtful', `${said} Read it again, or say that it is so.`, 'head_C');
+  }
   const isNew = shop.heat.addReading({ ...fields, at: iso(Math.max(at, stopped)) }, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).readings, fields, ['cycleId', 'head_C', 'ambient_C']);
   return {};
@@ -82,20 +97,63 @@ export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
   return {};
 });
 
+/** The heat cycle that a retorque would answer now: the first one due, or a later one after it was done. */
+const cycleToAnswer = (retorque: RetorqueState): string | undefined => {
+  if (retorque.state === 'open') return retorque.cycleId;
+  return retorque.state === 'done' && retorque.further?.open ? retorque.further.cycleId : undefined;
+};
+
+// Asked of the fastener before it went in: it is in, and was pulled.
+const NOT_AT_A_RETORQUE: ReadonlySet<string> = new Set([
+  'socket-not-tried',
+  'bore-moves',
+  'once-only',
+  'plated-unbaked',
+]);
+
+/** A locker that has set is broken by going over it: the nut is not pulled over it, it is taken off and locked anew. */
+const lockerGuards = ({ todayFilm, detail }: Joint): readonly Guard[] =>
+  todayFilm === 'thread-locker' || (detail.today ?? detail.original).locking === 'compound'
+    ? [
+        {
+          code: 'cured-locker',
+          severity: 'stop',
+          message:
+            'A locker has set on this thread: pulling over it breaks it and reads too high. It is taken off, cleaned, and tightened afresh with new locker.',
+        },
+      ]
+    : [];
+
 /** Begins the retorque of a joint whose head was read cold, and answers with its face. */
-export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version }, bench) => {
+export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version, asPulled, reason }, bench) => {
   const { shop, now, nowIso } = bench;
   const joint = found(shop.joints, jointId, 'joint', 'jointId');
   const rows = engineRows(shop, engineOf(bench, joint.engineId));
   const { openRetorque, retorque, final } = jointStateOf(rows, joint);
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}` };
-  if (retorque.state !== 'open' || !final)
+  const cycleId = cycleToAnswer(retorque);
+  if (cycleId === undefined || !final)
     throw new DomainError('not-open', 'The retorque is not open yet: a reading at the head opens it.', 'jointId');
   // The line says what is due on the joint as it was seen: its figure and its wrench have to be the ones on disk.
   assertFresh(joint.name, joint, { version });
+  const inputs = inputsOf(rows, joint, shelvesOf(shop), now);
+  const pulled = final.tightening.plan;
+  const worked = computeJoint(inputs);
+  const changes = sheetChanges(pulled, inputs, worked);
+  if (changes.length > 0 && !asPulled) {
+    const { code, message } = changedProblem(changes);
+    throw new DomainError(code, message, 'asPulled');
+  }
+  const gate = gateOf(fitsOf(rows), jointId);
+  assertGate(gate, 'final');
+  // The sheet speaks of the thread under the nut only where it is still as it was pulled.
+  const own = changes.length === 0 ? worked.guards : pulled.guards;
+  const guards = [...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)), ...lockerGuards(joint)];
+  const alsoAgainst = guardsOfGate(gate);
+  const given = reason || pulled.reason || '';
+  assertReasoned([...guards, ...alsoAgainst], given);
+  const plan = retorquePlan(inputs, pulled, { cycleId, guards, alsoAgainst, reason: given });
   const id = nanoid(12);
-  const options = { retorqueCycle: retorque.cycleId, reason: final.tightening.plan.reason };
-  const plan = planOfJoint(inputsOf(rows, joint, shelvesOf(shop), now), options);
   shop.tightenings.start({ id, jointId, purpose: 'retorque', plan, startedAt: nowIso });
   return { href: `/face/${id}` };
 });

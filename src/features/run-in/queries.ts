@@ -7,6 +7,7 @@ export interface RetorqueDue {
   readonly jointId: string;
   readonly version: number;
   readonly name: string;
+  readonly href: string;
   readonly state: RetorqueState;
   readonly line: string;
   readonly underWay: boolean;
@@ -39,6 +40,7 @@ export function runInOf({ engine, heat, joints }: EngineState, now: number): Run
       jointId: joint.joint.id,
       version: joint.joint.version,
       name: joint.joint.name,
+      href: `/engines/${engine.id}/joints/${joint.joint.id}`,
       state: joint.retorque,
       line: retorqueLine(joint, now),
       underWay: joint.openRetorque !== undefined,

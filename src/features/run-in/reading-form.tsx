@@ -1,7 +1,8 @@
 'use client';
 
-import { TextInput } from '@mantine/core';
+import { Checkbox, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
+import { useState } from 'react';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
@@ -17,8 +18,8 @@ interface Props {
   readonly onDone: () => void;
 }
 
-const add = (fields: Record<string, string>) =>
-  addReadingAction({ ...fields, at: isoOfField(fields.at ?? ''), sentAt: new Date().toISOString() });
+const add = (sure: boolean) => (fields: Record<string, string>) =>
+  addReadingAction({ ...fields, sure, at: isoOfField(fields.at ?? ''), sentAt: new Date().toISOString() });
 
 /** A reading at the head, on the metal beside a stud. */
 export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props) {
@@ -30,15 +31,25 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
     head_C: '',
     ambient_C: String(ambient_C),
   };
+  // What is doubtful is said to be so of the very reading that was asked about: another one is asked anew.
+  const [agreed, setAgreed] = useState<string>();
+  const saidOf = (values: Record<string, string>) =>
+    `${values.at ?? ''} ${values.head_C ?? ''} ${values.ambient_C ?? ''}`;
   const {
     form: fields,
     submit,
     pending,
     problem,
-  } = useActionForm(initial, add, (_, entered) => {
-    entered.setValues({ id: nanoid(), head_C: '' });
-    onDone();
-  });
+  } = useActionForm(
+    initial,
+    (values) => add(agreed === saidOf(values))(values),
+    (_, entered) => {
+      entered.setValues({ id: nanoid(), head_C: '' });
+      setAgreed(undefined);
+      onDone();
+    },
+  );
+  const doubtful = problem?.code === 'doubtful' || fields.errors.head_C !== undefined;
   useOwnClock({ at: now }, now, fields.setValues);
   const field = fields.getInputProps;
   return (
@@ -50,6 +61,13 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
         <Button type="submit" rank="main" disabled={pending}>
           Enter the reading
         </Button>
+        {doubtful && (
+          <Checkbox
+            label="It is so: I read it again"
+            checked={agreed === saidOf(fields.getValues())}
+            onChange={(event) => setAgreed(event.currentTarget.checked ? saidOf(fields.getValues()) : undefined)}
+          />
+        )}
         <span className="soft">On the metal beside a stud, not the coolant or the air.</span>
       </div>
     </ActionForm>

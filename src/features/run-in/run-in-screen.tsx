@@ -1,9 +1,11 @@
 'use client';
 
 import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { Textarea } from '@mantine/core';
 import dynamic from 'next/dynamic';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { usePreferences } from '@/interface/figures/preferences';
 import { nearTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
@@ -27,6 +29,7 @@ const KIND = {
   'not-asked': 'plain',
   'waits-for-tightening': 'plain',
   'waits-for-heat': 'plain',
+  'waits-for-page': 'wait',
   cooling: 'wait',
   open: 'done',
   done: 'done',
@@ -36,12 +39,20 @@ const KIND = {
 function Due({ due }: { readonly due: RetorqueDue }) {
   const router = useRouter();
   const { act, pending, problem } = useAct();
-  const go = () =>
+  const [asks, setAsks] = useState<'changed' | 'reason'>();
+  const [asPulled, setAsPulled] = useState(false);
+  const [reason, setReason] = useState('');
+  const go = (pulled = asPulled) =>
     act(
-      () => startRetorqueAction({ jointId: due.jointId, version: due.version }),
+      () => startRetorqueAction({ jointId: due.jointId, version: due.version, asPulled: pulled, reason }),
       ({ href }) => router.push(href),
+      ({ code }) => {
+        if (code === 'sheet-changed') setAsks('changed');
+        if (code === 'needs-reason') setAsks('reason');
+      },
     );
-  const open = due.state.state === 'open' || due.underWay;
+  const further = due.state.state === 'done' && due.state.further?.open === true;
+  const open = due.state.state === 'open' || due.underWay || further;
   return (
     <li className={styles.due} data-kind={KIND[due.state.state]}>
       <span>
@@ -54,10 +65,32 @@ function Due({ due }: { readonly due: RetorqueDue }) {
           </span>
         )}
         {problem && <span className={styles.refusal}>{problem.message}</span>}
+        {asks === 'changed' && problem?.code === 'sheet-changed' && (
+          <span className={styles.answers}>
+            <Button
+              onClick={() => {
+                setAsPulled(true);
+                go(true);
+              }}
+            >
+              It is as it was pulled
+            </Button>
+            <Link href={due.href}>Coated afresh: to its sheet</Link>
+          </span>
+        )}
+        {asks === 'reason' && (
+          <Textarea
+            label="Why it is gone over all the same"
+            description="It is printed in the record, beside what stands against it."
+            autosize
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
+        )}
       </span>
       {open && (
-        <Button rank="main" onClick={go} disabled={pending}>
-          {due.underWay ? 'Go on with the retorque' : 'Go over it again'}
+        <Button rank="main" onClick={() => go()} disabled={pending || (asks === 'reason' && reason.trim() === '')}>
+          {due.underWay ? 'Go on with the retorque' : further ? 'Go over it once more' : 'Go over it again'}
         </Button>
       )}
     </li>

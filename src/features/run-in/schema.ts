@@ -37,6 +37,8 @@ export interface ReadingFields {
   readonly at: string;
   readonly head_C: number;
   readonly ambient_C: number;
+  /** True where what is doubtful about it was said to be so. */
+  readonly sure: boolean;
 }
 
 export const cycleSchema = Joi.object<CycleFields, true>({
@@ -57,6 +59,7 @@ export const readingSchema = Joi.object<ReadingFields, true>({
   at: time('when it was read'),
   head_C: celsius('the temperature at the head'),
   ambient_C: celsius('the air temperature'),
+  sure: Joi.boolean().default(false),
 });
 
 export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId: string }, true>({
@@ -65,7 +68,11 @@ export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId
   strikesId: Joi.string().required(),
 });
 
-export const retorqueSchema = Joi.object<{ jointId: string; version: number }, true>({
-  jointId: Joi.string().required(),
-  version: readVersion,
-});
+export const retorqueSchema = Joi.object<{ jointId: string; version: number; asPulled: boolean; reason: string }, true>(
+  {
+    jointId: Joi.string().required(),
+    version: readVersion,
+    asPulled: Joi.boolean().default(false),
+    reason: Joi.string().trim().max(400).allow('').default(''),
+  },
+);

@@ -12,7 +12,7 @@ export function tighteningLine({ final }: JointState, now: number): string {
 }
 
 /** What is said of a joint's retorque. */
-export function retorqueLine({ retorque, openRetorque }: JointState, now: number): string {
+export function retorqueLine({ joint, retorque, openRetorque }: JointState, now: number): string {
   if (openRetorque) return 'Its retorque is under way.';
   switch (retorque.state) {
     case 'not-asked':
@@ -20,12 +20,20 @@ export function retorqueLine({ retorque, openRetorque }: JointState, now: number
     case 'waits-for-tightening':
       return 'Retorque after the first heat.';
     case 'waits-for-heat':
-      return 'Retorque waits for the first heat cycle.';
+      return retorque.short
+        ? `Retorque waits for a heat cycle: the run that stopped ${nearTime(retorque.short.ranTo, now)} reached ${Number(retorque.short.highest_C.toFixed(0))} °C in ${Math.round((retorque.short.ranTo - retorque.short.ranFrom) / 60_000)} min and does not count.`
+        : 'Retorque waits for the first heat cycle.';
+    case 'waits-for-page':
+      return 'Retorque warm: no page says yet how warm. Enter it on the joint’s sheet, under The plan.';
     case 'cooling':
       return `Retorque when cold: from ${nearTime(retorque.window.from, now)}, by ${nearTime(retorque.window.by, now)}.`;
     case 'open':
-      return 'Cold: the retorque can be done now.';
+      return joint.retorqueSchool === 'warm'
+        ? 'As warm as the page says: the retorque can be done now.'
+        : 'Cold: the retorque can be done now.';
     case 'done':
-      return 'Retorque done.';
+      return retorque.further
+        ? `Retorque done; it ran hot again since${retorque.further.open ? ', and can be gone over once more' : ''}.`
+        : 'Retorque done.';
   }
 }

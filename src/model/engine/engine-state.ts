@@ -1,6 +1,7 @@
 import { happenedAt } from '@/model/line-time';
 import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
 import type { RoundState } from '@/core/tightening';
+import { LEAST_CYCLES } from '@/model/practice/house-practice';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
 import type { FitState } from '@/model/fit/fit-state';
@@ -65,6 +66,8 @@ export function retorqueOf(
     kind: engine.kind,
     headMetal: engine.headMetal,
     school: joint.retorqueSchool,
+    least: LEAST_CYCLES[joint.detail.heatCycle],
+    ...(joint.detail.warm && { warm_C: joint.detail.warm.head_C }),
     tightenedAt: tightenedAt === undefined ? undefined : time(tightenedAt),
     cycles: cyclesOf(heat),
     readings: headReadingsOf(heat),

@@ -3,6 +3,7 @@ import Joi from 'joi';
 import { LOCKINGS, OVERRULED } from '@/core/joint';
 import { oneOf } from '@/model/one-of';
 import { FASTENER_FORMS, JOINT_CLASSES, SOCKET_FITS, type FastenerFacts, type JointDetail } from './joint-detail';
+import { HEAT_CYCLE_SCHOOLS } from '@/model/practice/house-practice';
 import { CARES } from './care';
 
 const id = () => Joi.string().max(60);
@@ -83,6 +84,13 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),
+  heatCycle: oneOf(HEAT_CYCLE_SCHOOLS).default('head-60'),
+  warm: Joi.object({
+    head_C: sentNumber().min(20).max(200).required(),
+    page: Joi.string().trim().min(1).max(200).required(),
+  })
+    .allow(null)
+    .default(null),
   leftUnknown: Joi.array().items(id()).max(40).default([]),
   standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
     .allow(null)

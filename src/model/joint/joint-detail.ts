@@ -1,7 +1,7 @@
 import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
 import type { Locking, Override, RungId } from '@/core/joint';
-import type { HousePractice } from '@/model/practice/house-practice';
+import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
 import type { Adaptor } from '@/core/wrench';
 
 export const FASTENER_FORMS = ['bolt', 'stud'] as const;
@@ -88,6 +88,10 @@ export interface JointDetail {
   readonly alsoLeaves: readonly string[];
   /** Why a lower-ranked leaf was taken. */
   readonly leafReason: string | null;
+  /** What a run has to come to before it counts here. */
+  readonly heatCycle: HeatCycleSchool;
+  /** How warm the head is to be for a warm retorque, and the page that says so. */
+  readonly warm: { readonly head_C: number; readonly page: string } | null;
   /** What is not known and was left so by a person, by code of what is unknown. */
   readonly leftUnknown: readonly string[];
   /** The figure of a joint that no page mentions. */
@@ -138,6 +142,8 @@ export const PLAIN_DETAIL: JointDetail = {
   confirming: false,
   alsoLeaves: [],
   leafReason: null,
+  heatCycle: 'head-60',
+  warm: null,
   leftUnknown: [],
   standard: null,
 };

@@ -81,8 +81,6 @@ export const filmsName = ({ joint, shelves }: JointInputs): string => {
 };
 
 interface PlanOptions {
-  /** The heat cycle that a retorque answers. */
-  readonly retorqueCycle?: string;
   /** Why it is pulled although something stands against it. */
   readonly reason?: string;
   /** True while a strip lies in a bearing: nothing asks for a turn of the shaft. */
@@ -91,20 +89,18 @@ interface PlanOptions {
   readonly alsoAgainst?: readonly Guard[];
 }
 
-/** The plan of a going-round, to be kept with it. A retorque goes round once, at the final figure. */
+/** The plan of a going-round, to be kept with it. */
 export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): TighteningPlan {
   const { joint, leaf, source } = setting;
   const worked = computeJoint(setting);
-  const allStages = stagesOfJoint(setting, worked);
-  const again = options.retorqueCycle !== undefined;
   const positions = patternPositions(joint.pattern, joint.fasteners);
   const { order, steps } = tighteningPlan({
     positions,
     school: joint.orderSchool,
-    stages: again ? allStages.slice(-1) : allStages,
-    unitOfWork: again ? 'row' : joint.unitOfWork,
-    perGroup: joint.pattern === 'caps' ? 2 : 1,
-    turnShaft: again || options.crankHeld ? false : shaftOf(joint),
+    stages: stagesOfJoint(setting, worked),
+    unitOfWork: joint.unitOfWork,
+    perGroup: perGroupOf(joint),
+    turnShaft: options.crankHeld ? false : shaftOf(joint),
   });
   const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
   return {
@@ -125,9 +121,49 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     guards: [...worked.guards, ...(options.alsoAgainst ?? [])],
     unknown: worked.unknown,
     care: careOf(joint.detail, setting.shelves.practice),
-    act: again && joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
+    act: 'pull',
     ...(options.reason && { reason: options.reason }),
-    ...(again && { cycleId: options.retorqueCycle }),
+  };
+}
+
+const perGroupOf = ({ pattern }: Pick<Joint, 'pattern'>) => (pattern === 'caps' ? 2 : 1);
+
+interface RetorqueOptions extends PlanOptions {
+  /** The heat cycle that it answers. */
+  readonly cycleId: string;
+  /** What stands against the figure as it was pulled. */
+  readonly guards: readonly Guard[];
+}
+
+/**
+ * The plan of a retorque: once round at the final figure. Thread, film, face, wrench and figure are those of the
+ * going-round that made the joint tight, whatever its sheet says today: it is that thread that is under the nut.
+ */
+export function retorquePlan(
+  { joint }: Pick<JointInputs, 'joint'>,
+  pulled: TighteningPlan,
+  { cycleId, guards, alsoAgainst = [], reason }: RetorqueOptions,
+): TighteningPlan {
+  const { setting, target_Nm } = pulled.ladder;
+  const last = pulled.steps.findLast((step) => step.kind === 'pull');
+  const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };
+  const { order, steps } = tighteningPlan({
+    positions: pulled.positions,
+    school: joint.orderSchool,
+    stages: [{ setting: stage.setting, torque_Nm: stage.torque_Nm }],
+    unitOfWork: 'row',
+    perGroup: perGroupOf(joint),
+    turnShaft: false,
+  });
+  const { reason: _, ...kept } = pulled;
+  return {
+    ...kept,
+    order,
+    steps,
+    guards: [...guards, ...alsoAgainst],
+    act: joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
+    ...(reason && { reason }),
+    cycleId,
   };
 }
 

@@ -1,9 +1,20 @@
 import { storedJson } from '@/model/stored-json';
-import type { RetorqueSchool } from '@/core/heat';
+import type { LeastCycle, RetorqueSchool } from '@/core/heat';
 import type { RangeSchool } from '@/core/joint';
 import type { NamedScheme, UnitOfWork } from '@/core/tightening';
 import type { WrenchWindow } from '@/core/wrench';
 import type { Care } from '@/model/joint/care';
+
+/** What a run has to come to before it is a heat cycle. */
+export const HEAT_CYCLE_SCHOOLS = ['head-60', 'coolant-75', 'head-80'] as const;
+export type HeatCycleSchool = (typeof HEAT_CYCLE_SCHOOLS)[number];
+
+/** What the schools ask for: the highest temperature, where it is read, and for how long. */
+export const LEAST_CYCLES: Readonly<Record<HeatCycleSchool, LeastCycle & { readonly at: string }>> = {
+  'head-60': { highest_C: 60, minutes: 10, at: 'at the head' },
+  'coolant-75': { highest_C: 75, minutes: 10, at: 'in the coolant' },
+  'head-80': { highest_C: 80, minutes: 20, at: 'at the head' },
+};
 
 /** What the shop does where the books leave it open. Every row can be overridden for an engine, and on a joint. */
 export interface HousePractice {
@@ -17,6 +28,7 @@ export interface HousePractice {
   readonly track: 'witness-mark' | 'unbroken-rows';
   readonly seating: 'finger-tight' | 'small-figure' | 'with-compound';
   readonly retorque: RetorqueSchool;
+  readonly heatCycle: HeatCycleSchool;
   readonly locking: 'tab' | 'compound' | 'self-locking' | 'wire' | 'two-together';
   readonly reuse: 'new-always' | 'if-good';
   readonly window: WrenchWindow;
@@ -114,6 +126,11 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('warm', 'warm, where the book says so', 'the book knows its gasket'),
     school('none', 'none, where the gasket says so', 'the print on the gasket governs it'),
   ] },
+  { row: 'heatCycle', question: 'A run counts as a heat cycle from', schools: [
+    school('head-60', '60 °C at the head, ten minutes', 'an air-cooled head, or one read by a probe'),
+    school('coolant-75', '75 °C in the coolant, ten minutes', 'the thermostat has opened, and the head has had its heat'),
+    school('head-80', '80 °C at the head, twenty minutes', 'the gasket has had time to give'),
+  ] },
   { row: 'locking', question: 'Locking', schools: [
     school('tab', 'tab washer', 'seen to be locked'),
     school('compound', 'compound', 'in the hole or on the bolt; lubricates when wet'),
@@ -161,7 +178,7 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
 
 export const USUAL_PRACTICE: HousePractice = {
   range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
-  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
+  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', heatCycle: 'head-60', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
   careInside: 'wrench', careOutside: 'importance', careTrim: 'hand',
   clearance: 'page', oilClearance: 'micrometers', endFloat: 'dial', shellBacks: 'dry',
 }; // prettier-ignore

@@ -28,6 +28,8 @@ export const workOps = {
         .required(),
       target_C: number().required(),
       tau_min: number(),
+      sensor_C: number(),
+      ambientError_C: number(),
     }),
     (fields) => withNotes(cooling(fields)),
   ),

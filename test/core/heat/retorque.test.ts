@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { retorqueState, type CycleFact, type HeadReadingFact } from '@/core/heat';
+import { headDoubts, retorqueState, type CycleFact, type HeadReadingFact } from '@/core/heat';
 
 const MIN = 60_000;
 const cycle = (id: string, from: number, to: number): CycleFact => ({
@@ -20,6 +20,7 @@ const base = {
   kind: 'car',
   headMetal: 'aluminium',
   school: 'slacken',
+  least: { highest_C: 60, minutes: 10 },
   tightenedAt: 0,
   cycles: [cycle('a', 100, 130)],
   readings: [],
@@ -68,14 +69,67 @@ describe('where a retorque stands', () => {
     });
   });
 
-  test('an iron head may be a little warmer; the warm school needs no cooling', () => {
+  test('an iron head may be a little warmer', () => {
     expect(retorqueState({ ...base, headMetal: 'iron', readings: [reading('a', 600, 22)] }).state).toBe('open');
-    expect(retorqueState({ ...base, school: 'warm' }).state).toBe('open');
   });
 
-  test('done once answered, and a later run does not ask again', () => {
+  test('done once answered; a later heat cycle gives it a further place, open when it is cold', () => {
     const cycles = [...base.cycles, cycle('b', 3000, 3040)];
-    expect(retorqueState({ ...base, cycles, answered: ['a'] })).toEqual({ state: 'done', cycleId: 'a' });
+    expect(retorqueState({ ...base, answered: ['a'] })).toEqual({ state: 'done', cycleId: 'a' });
+    const further = (readings: readonly HeadReadingFact[], answered = ['a']) =>
+      retorqueState({ ...base, cycles, readings, answered });
+    expect(further([])).toEqual({ state: 'done', cycleId: 'a', further: { cycleId: 'b', open: false } });
+    expect(further([reading('b', 3600, 15)])).toEqual({
+      state: 'done',
+      cycleId: 'a',
+      further: { cycleId: 'b', open: true },
+    });
+    expect(further([reading('b', 3600, 15)], ['a', 'b'])).toEqual({ state: 'done', cycleId: 'b' });
+    // A start that was none changes nothing.
+    const start = { ...cycle('b', 3000, 3001), highest_C: 16 };
+    expect(retorqueState({ ...base, cycles: [...base.cycles, start], answered: ['a'] })).toEqual({
+      state: 'done',
+      cycleId: 'a',
+    });
+  });
+
+  test('a run counts from a temperature and a time; a shorter or cooler one is said and does not', () => {
+    const cold = [reading('a', 900, 12)];
+    const of = (part: Partial<CycleFact>) =>
+      retorqueState({ ...base, cycles: [{ ...cycle('a', 100, 130), ...part }], readings: cold });
+    expect(of({}).state).toBe('open');
+    expect(of({ highest_C: 60 }).state).toBe('open');
+    expect(of({ highest_C: 59.9 })).toMatchObject({ state: 'waits-for-heat', short: { highest_C: 59.9 } });
+    expect(of({ ranTo: 110 * MIN }).state).toBe('open');
+    expect(of({ ranTo: 100.5 * MIN, highest_C: 88 })).toMatchObject({ state: 'waits-for-heat', short: { id: 'a' } });
+  });
+
+  test('a short run after it warms the head again: it is cold only when read after that one', () => {
+    const cycles = [cycle('a', 100, 130), { ...cycle('b', 200, 203), highest_C: 45 }];
+    expect(retorqueState({ ...base, cycles, readings: [reading('a', 190, 14)] })).toMatchObject({
+      state: 'cooling',
+      cycleId: 'a',
+    });
+    expect(retorqueState({ ...base, cycles, readings: [reading('b', 600, 14)] })).toMatchObject({
+      state: 'open',
+      cycleId: 'a',
+    });
+  });
+
+  test('a run that began before it was tight does not count for it', () => {
+    const readings = [reading('a', 900, 12)];
+    expect(retorqueState({ ...base, readings, tightenedAt: 100 * MIN }).state).toBe('open');
+    expect(retorqueState({ ...base, readings, tightenedAt: 100 * MIN + 1 }).state).toBe('waits-for-heat');
+  });
+
+  test('warm rests on a page, and on a reading within ten kelvin of it', () => {
+    const warm = (readings: readonly HeadReadingFact[], warm_C?: number) =>
+      retorqueState({ ...base, school: 'warm', readings, warm_C }).state;
+    expect(warm([reading('a', 131, 80)])).toBe('waits-for-page');
+    expect(warm([], 80)).toBe('cooling');
+    expect(warm([reading('a', 131, 90)], 80)).toBe('open');
+    expect(warm([reading('a', 131, 90.1)], 80)).toBe('cooling');
+    expect(warm([reading('a', 600, 69.9)], 80)).toBe('cooling');
   });
 
   test('readings that rise, and one at or below the air, fall back on what is known', () => {
@@ -111,5 +165,24 @@ describe('readings of another run', () => {
   test('give their air to their own run only', () => {
     const other = { ...reading('x', 200, 70), ambient_C: 30 };
     expect(retorqueState({ ...base, readings: [other] })).toEqual(retorqueState(base));
+  });
+});
+
+describe('a reading that is asked about', () => {
+  const run = cycle('a', 100, 130);
+  const codes = (read: HeadReadingFact, before: readonly HeadReadingFact[] = []) =>
+    headDoubts(read, run, before, 'car').map(({ code }) => code);
+  test.each<[string, HeadReadingFact, readonly HeadReadingFact[], readonly string[]]>([
+    ['colder than the air', reading('a', 600, 5), [], ['below-air']],
+    ['far above the highest', reading('a', 132, 120), [], ['above-highest']],
+    ['rising while it stands', reading('a', 260, 60), [reading('a', 200, 50)], ['rising']],
+    ['cold half an hour after it was hot', reading('a', 160, 16), [], ['too-fast']],
+    ['soaking a little above the highest', reading('a', 135, 95), [], []],
+    ['rising in the first half hour', reading('a', 150, 90), [reading('a', 140, 80)], []],
+    ['as a head cools', reading('a', 250, 46), [reading('a', 190, 67)], []],
+    ['cold the next day', reading('a', 1500, 12), [], []],
+  ])('%s', (_, read, before, expected) => expect(codes(read, before)).toEqual(expected));
+  test('readings of another run say nothing of it', () => {
+    expect(codes(reading('a', 250, 60), [reading('b', 200, 20)])).toEqual([]);
   });
 });

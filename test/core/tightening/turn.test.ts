@@ -163,3 +163,16 @@ describe('plan', () => {
     expect(steps.filter((step) => step.kind === 'shaft')).toHaveLength(2);
   });
 });
+
+describe('the fasteners of one cap', () => {
+  const positions = patternPositions('caps', 6);
+  const stages = [10, 20].map((setting) => ({ setting, torque_Nm: setting }));
+  test.each(['centre-out', 'spiral', 'star'] as const)('follow one another at every stage, %s', (school) => {
+    const of = { positions, school, stages, unitOfWork: 'row', perGroup: 2, turnShaft: false } as const;
+    const { order: turn, steps } = tighteningPlan(of);
+    const caps = steps.map((step) => (step.kind === 'pull' ? Math.floor(step.position / 2) : -1));
+    for (let i = 0; i < caps.length; i += 2) expect(caps[i + 1]).toBe(caps[i]);
+    expect([...turn].sort((a, b) => a - b)).toEqual([0, 1, 2, 3, 4, 5]);
+    expect(caps.slice(0, 6)).toEqual(caps.slice(6));
+  });
+});

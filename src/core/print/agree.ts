@@ -6,6 +6,9 @@ const ASKED: ReadonlySet<string> = new Set([
   'upper-limit',
   'lower-limit',
   'printed-units-disagree',
+  'unread-words',
+  'perhaps-misread',
+  'beyond-usual',
 ]);
 
 /** The notes that a person must agree to before the figure is taken: a limit is no target, a slip is no figure. */

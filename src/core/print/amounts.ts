@@ -12,10 +12,13 @@ export interface Amount {
 }
 
 /** How a comma before three digits, or `7/8`, is to be taken. */
-export type CommaSense = 'decimal' | 'thousand';
+export type CommaSense = 'decimal' | 'thousand' | 'stop-thousand';
 
-const valueOf = (n: Numeral, sense: CommaSense) => (sense === 'thousand' ? (n.thousand ?? n.value) : n.value);
-const halfOf = (n: Numeral, sense: CommaSense) => (sense === 'thousand' ? (n.thousandHalf ?? n.half) : n.half);
+/** A comma is a thousand in either sense of it; a stop only where it is taken for one. */
+const isThousand = (n: Numeral, sense: CommaSense) =>
+  sense === 'stop-thousand' || (sense === 'thousand' && !n.stopThousand);
+const valueOf = (n: Numeral, sense: CommaSense) => (isThousand(n, sense) ? (n.thousand ?? n.value) : n.value);
+const halfOf = (n: Numeral, sense: CommaSense) => (isThousand(n, sense) ? (n.thousandHalf ?? n.half) : n.half);
 
 /** Works out the ends of a group: one figure, two, or one with a tolerance. */
 export function amountOf(group: Pick<Group<unknown>, 'numbers' | 'tolerance'>, sense: CommaSense): Amount {
@@ -47,4 +50,4 @@ export const rangeOfFraction = (group: Pick<Group<unknown>, 'numbers' | 'toleran
 };
 
 export const hasThousandChoice = (group: Pick<Group<unknown>, 'numbers'>) =>
-  group.numbers.some((n) => n.thousand !== undefined);
+  group.numbers.some((n) => n.thousand !== undefined && !n.stopThousand);

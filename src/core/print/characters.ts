@@ -19,13 +19,21 @@ const VULGAR: Readonly<Record<string, string>> = {
   '⅒': '1⁄10',
 };
 
+const FULL_WIDTH = 0xfee0;
+
 // Most print is plain: letters, digits, stops and hyphens need no folding.
 const SPECIAL = /[^ -~]|''|\+|\bplus\b|[´`]/i;
 
 const REPLACEMENTS: readonly (readonly [RegExp, string])[] = [
+  [/㎏/g, 'kg'],
+  [/㎜/g, 'mm'],
+  [/㎝/g, 'cm'],
+  [/[〜～]/g, '-'],
   [/[\u00a0\u2000-\u200a\u202f\u205f\u3000]/g, ' '],
   [/[\u200b-\u200d\u2060\ufeff\u00ad]/g, ''],
   [/[‐‑‒–—―−⁻－]/g, '-'],
+  // A bullet before a figure is no point: what stood there cannot be told.
+  [/[•∙](?=\d)/g, '■'],
   [/[·⋅∙•‧・]/g, '.'],
   [/×|✕|✖/g, 'x'],
   [/''|[″“”„]/g, '"'],
@@ -42,7 +50,9 @@ const REPLACEMENTS: readonly (readonly [RegExp, string])[] = [
  */
 export function foldCharacters(text: string): string {
   if (!SPECIAL.test(text)) return text.toLowerCase();
-  let folded = text.normalize('NFC');
+  let folded = text
+    .normalize('NFC')
+    .replace(/[\uff01-\uff5d]/g, (wide) => String.fromCharCode(wide.charCodeAt(0) - FULL_WIDTH));
   folded = folded.replace(
     /(\d?)([½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅑⅒])/g,
     (_, before: string, sign: string) => `${before} ${VULGAR[sign]}`,

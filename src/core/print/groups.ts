@@ -1,4 +1,5 @@
 import { dictionary } from '@/core/units';
+import { isHarmless } from './harmless';
 import { LIMIT_OF_MARK, type Limit } from './phrases';
 import type { Numeral, Token } from './tokens';
 
@@ -36,6 +37,8 @@ export interface Scan<U> {
   readonly unknownBeforeUnit: boolean;
   readonly negative: boolean;
   readonly broken: boolean;
+  /** Words that were not understood and are no part of what a page says round a figure. */
+  readonly unread: readonly string[];
 }
 
 const JOINERS = dictionary<readonly Joiner[]>({
@@ -45,6 +48,12 @@ const JOINERS = dictionary<readonly Joiner[]>({
   '..': ['range'],
   '...': ['range'],
   to: ['range'],
+  až: ['range'],
+  az: ['range'],
+  do: ['range'],
+  y: ['range'],
+  hasta: ['range'],
+  tot: ['range'],
   and: ['range'],
   bis: ['range'],
   und: ['range'],
@@ -75,6 +84,11 @@ const JOINERS = dictionary<readonly Joiner[]>({
   puis: ['plus'],
   dann: ['plus'],
   poi: ['plus'],
+  luego: ['plus'],
+  sedan: ['plus'],
+  daarna: ['plus'],
+  potom: ['plus'],
+  '&': ['plus'],
   x: ['lever'],
   '*': ['lever'],
   at: ['lever'],
@@ -93,7 +107,7 @@ const OPENERS = new Set(['(', '[', ':', '=', ';', ',']);
 
 // Words that may stand between a figure and its unit: `a quarter of a turn`.
 const FILLERS = new Set(
-  'of a an the full complete further extra more another additional de d di des einer eine'.split(' '),
+  'of a an the full complete further extra more another additional de d di des einer eine von od från från'.split(' '),
 );
 
 const isNumber = (token: Token | undefined): token is Numeral => token?.kind === 'number';
@@ -114,6 +128,7 @@ interface Working<U> {
   unknownBeforeUnit: boolean;
   negative: boolean;
   broken: boolean;
+  unread: string[];
 }
 
 function isNegative<U>(state: Working<U>, tokens: readonly Token[], at: number): boolean {
@@ -126,8 +141,15 @@ function isNegative<U>(state: Working<U>, tokens: readonly Token[], at: number):
 }
 
 function addNumber<U>(state: Working<U>, figure: Numeral): void {
+  // `20 then 40 lb ft`: the first figure is a step of its own, and takes its unit from the one after it.
+  if (state.numbers.length > 0 && state.between.has('plus')) {
+    const joiners = state.between;
+    close(state, undefined);
+    state.joiners = joiners;
+  }
   if (state.numbers.length === 1 && !state.between.has('range') && state.limitsBetween === 0) state.broken = true;
-  if (state.numbers.length >= 2) state.broken = true;
+  // Three and more, joined alike, are stages; anything else that follows them makes no figure.
+  if (state.numbers.length >= 2 && !state.between.has('range')) state.broken = true;
   state.numbers.push(figure);
   state.between = new Set();
   state.limitsBetween = 0;
@@ -202,6 +224,7 @@ function takeOther<U>(state: Working<U>, token: Token, before: Token | undefined
     return;
   }
   if (text === '±' || text === '%') state.broken = true;
+  if (token.kind === 'word' && !FILLERS.has(text) && !isHarmless(text)) state.unread.push(text);
   if (state.numbers.length === 0 || token.kind !== 'word' || FILLERS.has(text)) return;
   // `1e5`, `38x2`: what is grown on to a figure may be part of it.
   if (!token.spaceBefore && isNumber(before)) state.broken = true;
@@ -241,6 +264,7 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
     unknownBeforeUnit: false,
     negative: false,
     broken: false,
+    unread: [],
   };
   for (let i = 0; i < tokens.length;) {
     const token = tokens[i] as Token;

@@ -14,10 +14,16 @@ const MESSAGES = {
   'lower-limit': 'The page gives a lower limit, not a figure to aim at.',
   approximate: 'The page gives the figure as approximate.',
   'lever-pull': 'A pull at the end of a lever: force times length.',
+  'unread-words': 'These words were not understood: {}. Do they change the figure?',
+  'perhaps-misread': 'A letter stands where a figure must, or the other way about: {}. Check the page.',
+  'beyond-usual': 'No engine of the period has so much on one nut: check figure and unit on the page.',
   'printed-units-agree': 'The two printed units agree.',
   'printed-units-disagree': 'The two printed units disagree: one of them is a misprint. Check another source.',
 } as const;
 
 export type PrintNoteCode = keyof typeof MESSAGES;
 
-export const printNote = (code: PrintNoteCode): Note => ({ code, message: MESSAGES[code] });
+export const printNote = (code: PrintNoteCode, repeated = ''): Note => ({
+  code,
+  message: MESSAGES[code].replace('{}', repeated),
+});

@@ -34,10 +34,11 @@ const CARDINALS = new Map<string, number>([
 
 const LONE_DENOMINATORS = new Set([2, 3, 4, 8, 16, 32, 64]);
 const MIXED_DENOMINATORS = new Set([2, 3, 4, 5, 6, 8, 9, 10, 12, 16, 32, 64]);
-// Seven eighths or seven to eight: both are printed, so the reader is asked.
 // Always a part, never a range: 5/100 mm.
 const DECIMAL_DENOMINATORS = new Set([100, 1000]);
-const EITHER = new Set(['7/8', '15/16']);
+const MOST_EITHER = 16;
+/** Two thirds or two to three: where the figures follow one another, both are printed. */
+const isEither = (top: number, bottom: number) => bottom === top + 1 && bottom <= MOST_EITHER;
 
 const numberAt = (tokens: readonly Token[], i: number): Numeral | undefined => {
   const token = tokens[i];
@@ -57,19 +58,35 @@ const fraction = (top: number, bottom: number, spaceBefore: boolean): Numeral =>
   fraction: true,
   bottom,
   spaceBefore,
-  ...(EITHER.has(`${top}/${bottom}`) && { alsoRange: [top, bottom] as const }),
+  ...(isEither(top, bottom) && { alsoRange: [top, bottom] as const }),
 });
 
 const coprime = (a: number, b: number): boolean => (b === 0 ? a === 1 : coprime(b, a % b));
 
+/** How a page of this kind prints fractions. */
+export interface FractionHabits {
+  /** `5/6 mkg` may be five to six, or five sixths. */
+  readonly either?: boolean;
+  /** `2/10 mm` is two tenths. */
+  readonly tenths?: boolean;
+}
+
 /** A fraction in digits at i, such as `1/2`; `after` tells whether a whole number stands before it. */
-function digitFraction(tokens: readonly Token[], i: number, after: boolean): Numeral | undefined {
+function digitFraction(
+  tokens: readonly Token[],
+  i: number,
+  after: boolean,
+  { either = false, tenths = false }: FractionHabits,
+): Numeral | undefined {
   const [top, bottom, slash] = [numberAt(tokens, i), numberAt(tokens, i + 2), textAt(tokens, i + 1)];
   if (!isWhole(top) || !isWhole(bottom) || top.value >= bottom.value || top.value < 1) return undefined;
   if (slash === '⁄') return { ...fraction(top.value, bottom.value, top.spaceBefore), alsoRange: undefined };
-  if (slash === '/' && !after && DECIMAL_DENOMINATORS.has(bottom.value))
+  if (slash === '/' && !after && (DECIMAL_DENOMINATORS.has(bottom.value) || (tenths && bottom.value === 10)))
     return fraction(top.value, bottom.value, top.spaceBefore);
   const fits = after || top.value === 1 ? MIXED_DENOMINATORS : LONE_DENOMINATORS;
+  const likelierRange = !after && !fits.has(bottom.value) && isEither(top.value, bottom.value);
+  if (slash === '/' && either && likelierRange)
+    return { ...fraction(top.value, bottom.value, top.spaceBefore), rangeFirst: true };
   if (slash !== '/' || !fits.has(bottom.value) || !coprime(bottom.value, top.value)) return undefined;
   return fraction(top.value, bottom.value, top.spaceBefore);
 }
@@ -86,14 +103,14 @@ interface Taken {
   readonly next: number;
 }
 
-function takeDigits(tokens: readonly Token[], i: number): Taken | undefined {
-  const lone = digitFraction(tokens, i, false);
+function takeDigits(tokens: readonly Token[], i: number, habits: FractionHabits): Taken | undefined {
+  const lone = digitFraction(tokens, i, false, habits);
   if (lone) return { token: lone, next: i + 3 };
   const whole = numberAt(tokens, i);
   if (!whole) return undefined;
   if (isWhole(whole)) {
     const start = textAt(tokens, i + 1) === '-' ? i + 2 : i + 1;
-    const part = digitFraction(tokens, start, true);
+    const part = digitFraction(tokens, start, true, habits);
     if (part) return { token: mixed(whole, part), next: start + 3 };
   }
   return { token: whole, next: i + 1 };
@@ -124,16 +141,16 @@ function takeAndFraction(tokens: readonly Token[], whole: Taken): Taken {
   if (!isWhole(numberAt([whole.token], 0)) || textAt(tokens, whole.next) !== 'and') return whole;
   let at = whole.next + 1;
   if (['a', 'an'].includes(textAt(tokens, at) ?? '')) at++;
-  const part = takeWords(tokens, at) ?? takeDigits(tokens, at);
+  const part = takeWords(tokens, at) ?? takeDigits(tokens, at, {});
   const isPart = part?.token.kind === 'number' && part.token.fraction && part.token.value < 1;
   return isPart ? { token: mixed(whole.token as Numeral, part.token), next: part.next } : whole;
 }
 
 /** Joins fractions, mixed numbers and numbers in words into single figures. */
-export function joinNumerals(tokens: readonly Token[]): readonly Token[] {
+export function joinNumerals(tokens: readonly Token[], habits: FractionHabits = {}): readonly Token[] {
   const joined: Token[] = [];
   for (let i = 0; i < tokens.length;) {
-    const taken = takeDigits(tokens, i) ?? takeWords(tokens, i);
+    const taken = takeDigits(tokens, i, habits) ?? takeWords(tokens, i);
     const whole = taken && takeAndFraction(tokens, taken);
     joined.push(whole ? whole.token : (tokens[i] as Token));
     i = whole ? whole.next : i + 1;

@@ -155,7 +155,7 @@ function notesOf(groups: readonly Group<PrintLengthUnit>[], amount: Amount): rea
  */
 export function readLength(text: string): LengthPrint {
   if (text.length > 400) throw fail('unreadable', 'The text is longer than 400 characters. Enter the figure alone.');
-  const scan = scanGroups(joinNumerals(tokens(markLimits(foldCharacters(text)))), matchLength);
+  const scan = scanGroups(joinNumerals(tokens(markLimits(foldCharacters(text))), { tenths: true }), matchLength);
   assertScan(scan);
   const groups = scan.groups.map(shareDenominator);
   const [group, second] = [groups[0] as Group<PrintLengthUnit>, groups[1]];
@@ -184,6 +184,6 @@ export function readLength(text: string): LengthPrint {
       other && {
         crossCheck: { ...agreement, unit: second?.unit as PrintLengthUnit, min_mm: other.min, max_mm: other.max },
       }),
-    notes: [...codes].map(printNote),
+    notes: [...codes].map((code) => printNote(code)),
   };
 }

@@ -1,11 +1,14 @@
-import { DomainError, type Note } from '@/core/units';
+import { DomainError, FORCE_WORDS, LENGTH_WORDS, isDomainError, torqueUnitFromLetters, type Note } from '@/core/units';
 import { amountOf } from './amounts';
 import { foldCharacters } from './characters';
 import { compareIntervals, type Agreement } from './cross-check';
 import { scanGroups, type Group, type Scan } from './groups';
 import { printNote, type PrintNoteCode } from './notes';
 import { joinNumerals } from './numerals';
-import { markLimits, takeCondition, type Limit } from './phrases';
+import { isDamaged, mended } from './misread';
+import { takeConditions } from './conditions';
+import { markLimits, type Limit } from './phrases';
+import { readStages, type StagePrint } from './stages';
 import { tokens } from './tokens';
 import { matchTorquePrintUnit, type TorquePrintUnit } from './torque-print-units';
 import { bareForceStep, leverStep, torqueStep, type TorqueReading, type TorqueStep } from './torque-readings';
@@ -21,7 +24,10 @@ export interface TorquePrint {
   readonly ambiguous: boolean;
   readonly readings: readonly TorqueReading[];
   readonly crossCheck?: TorqueCrossCheck;
+  /** Printed of the thread, or of thread and face alike. */
   readonly condition?: string;
+  /** Printed of the face or washer, where it says something else of the thread. */
+  readonly headCondition?: string;
   readonly notes: readonly Note[];
 }
 
@@ -32,12 +38,15 @@ export interface TurnPrint {
   readonly min_deg: number;
   readonly max_deg: number;
   readonly condition?: string;
+  readonly headCondition?: string;
   readonly notes: readonly Note[];
 }
 
 type TorqueGroup = Group<TorquePrintUnit>;
 const SUSPECT_RATIO = 3;
 const LARGEST_FIGURE = 1e6;
+// Hub nuts and flywheels stay below it; above, a unit or a point has slipped.
+const USUAL_NM = 500;
 const MAX_CHARACTERS = 400;
 
 const unreadable = (message: string) => new DomainError('unreadable', message, 'text');
@@ -148,7 +157,8 @@ const closingNotes = (limits: ReadonlySet<Limit>, reversed: boolean, ratio: numb
 
 function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, square: boolean) {
   const [group] = groups as [TorqueGroup];
-  if (groups.length > 1) throw unreadable('A torque and a turn are two steps. Enter each as a leaf of its own.');
+  if (groups.length > 1 && !isSaidTwice(groups, square))
+    throw unreadable('The page prints more than one turn. Enter each as a leaf of its own.');
   const unit = group.unit as Extract<TorquePrintUnit, { kind: 'turn' }>;
   const degrees = unit.flat && square ? 90 : unit.degrees;
   const amount = amountOf(group, 'decimal');
@@ -157,26 +167,108 @@ function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, sq
     ...(group.numbers.some((n) => n.fraction) ? ['fraction' as const] : []),
     ...closingNotes(limits, amount.reversed, amount.max / amount.min),
   ];
-  return { min_deg: amount.min * degrees, max_deg: amount.max * degrees, notes: codes.map(printNote) };
+  return { min_deg: amount.min * degrees, max_deg: amount.max * degrees, notes: codes.map((code) => printNote(code)) };
 }
 
-/**
- * Reads a torque, a pull on a lever or a part of a turn exactly as a page prints it.
- * Nothing is guessed in silence: where the page allows two readings, both come back, likeliest first.
- * @throws DomainError no-number, no-unit, unknown-unit, negative, zero, unreadable
- * @example readTorque('5½ mkg').readings[0].min_Nm // 53.936575
- */
-export function readTorque(text: string): TorquePrint | TurnPrint {
-  if (text.length > MAX_CHARACTERS)
-    throw unreadable(`The text is longer than ${MAX_CHARACTERS} characters. Enter the figure alone.`);
-  const { rest, condition } = takeCondition(foldCharacters(text));
-  const scan = scanGroups(joinNumerals(tokens(markLimits(rest))), matchTorquePrintUnit);
+/** `120° (2 flats)`: one turn, said twice. */
+function isSaidTwice(groups: readonly TorqueGroup[], square: boolean): boolean {
+  const degreesOf = (group: TorqueGroup) => {
+    const unit = group.unit;
+    if (unit?.kind !== 'turn') return Number.NaN;
+    return amountOf(group, 'decimal').max * (unit.flat && square ? 90 : unit.degrees);
+  };
+  const [first, second] = groups.map(degreesOf) as [number, number];
+  return groups.length === 2 && groups[1]?.joiners.has('apart') === true && Math.abs(first / second - 1) < 0.02;
+}
+
+const UNIT_WORD = /\p{L}+/gu;
+const UNITS_AND_JOINERS: ReadonlySet<string> = new Set('to and bis à a al or et und e y od do at on x per'.split(' '));
+
+/** A clause without its figures and units, to see whether anything else stands in it. */
+const withoutUnits = (clause: string): string =>
+  clause
+    .replace(/[\d.,/⁄⌈⌊≈±"'°-]+/gu, ' ')
+    .replace(UNIT_WORD, (word) =>
+      FORCE_WORDS.has(word) || LENGTH_WORDS.has(word) || torqueUnitFromLetters(word) || UNITS_AND_JOINERS.has(word)
+        ? ' '
+        : word,
+    );
+
+const STAGE_WORDS = 'stages?|steps?|passes|stufen?|étapes?|fasi|fase|etapas?|steg|stappen';
+const COUNTED_STAGES = new RegExp(
+  `(?<![\\p{L}\\d])(?:in )?(?:\\d|two|three|four|five|zwei|drei|vier|deux|trois|quatre|due|tre|quattro|dos|tres|cuatro|två|fyra|twee|drie|vier)(?: equal)? (?=(?:${STAGE_WORDS})(?![\\p{L}]))`,
+  'gu',
+);
+const NUMBERED_STAGE = new RegExp(`(?<![\\p{L}])(${STAGE_WORDS})\\s?\\d{1,2}(?:\\s?[:.)](?!\\d)|(?=\\s+\\d))`, 'gu');
+
+/** The turns of fasteners and their numbers say nothing of the figure: `(10 off)`, `M8x1.25 25 Nm`, `3 in stages`. */
+const withoutLabels = (folded: string): string =>
+  folded
+    .replace(/\(?\b\d{1,2}\s?(?:off|pcs|pieces|stück|pièces|pezzi|st)\b\.?\)?/gu, ' ')
+    .replace(/\b(\d)(?:st|nd|rd|th)\b/g, ' ')
+    .replace(COUNTED_STAGES, ' ')
+    .replace(NUMBERED_STAGE, '$1 ; ')
+    .replace(/\bm\d{1,2}(?:[.,]\d)?(?:\s?x\s?\d(?:[.,]\d{1,2})?)?(?=\s|:|,|$)/gu, ' ')
+    .replace(/\b\d{1,2}\/\d{1,2}(?:["']|\s?in\.?)?\s?(?:bsf|bsw|unf|unc|cei|whit\p{L}*)\b/gu, ' ');
+
+interface Scanned extends Scan<TorquePrintUnit> {
+  readonly printed: { readonly condition?: string; readonly headCondition?: string };
+  readonly rest: string;
+  /** A word that says that this is only the beginning. */
+  readonly partial?: string;
+}
+
+const PARTIAL =
+  /(?<![\p{L}\d])(?:1st|2nd|first|second|initial(?:ly)?|preliminary|snug|erste[nrs]?|première?|premier|prima|primo|primero|första)(?![\p{L}])/u;
+
+function scanned(text: string): Scanned {
+  const folded = foldCharacters(text);
+  if (isDamaged(folded))
+    throw unreadable('A mark that cannot be read touches a figure, so the figure is not sure. Look at the page again.');
+  const { rest, thread, head, unread } = takeConditions(withoutLabels(folded), withoutUnits);
+  const scan = scanGroups(joinNumerals(tokens(markLimits(rest)), { either: true }), matchTorquePrintUnit);
+  const printed = {
+    ...(thread !== undefined && { condition: thread }),
+    ...(head !== undefined && head !== thread && { headCondition: head }),
+  };
+  const partial = PARTIAL.exec(folded)?.[0];
+  const questioned = folded.includes('?') ? ['?'] : [];
+  return {
+    ...scan,
+    unread: [...new Set([...scan.unread, ...unread, ...questioned])],
+    printed,
+    rest,
+    ...(partial !== undefined && { partial }),
+  };
+}
+
+const unreadNotes = ({ unread }: Pick<Scanned, 'unread'>): readonly Note[] =>
+  unread.length === 0 ? [] : [printNote('unread-words', unread.map((word) => `“${word}”`).join(', '))];
+
+function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
+  const scan = scanned(text);
+  const { printed, rest } = scan;
+  const square = /\b(square|vierkant|carr[ée]e?|quadr[ao])/.test(rest);
+  const stages = readStages(scan.groups, rest, square);
+  if (stages) {
+    scan.groups.forEach(assertAboveZero);
+    return { ...stages, ...printed, notes: [...stages.notes, ...unreadNotes(scan)] };
+  }
   assertScan(scan);
   scan.groups.forEach(assertAboveZero);
-  const printed = condition === undefined ? {} : { condition };
+  const notUnderstood = unreadNotes({
+    unread: [...new Set([...scan.unread, ...(scan.partial ? [scan.partial] : [])])],
+  });
   if (scan.groups.some((group) => unitKind(group) === 'turn')) {
-    const turn = readTurn(scan.groups, scan.limits, /\b(square|vierkant|carr[ée]e?|quadr[ao])/.test(rest));
-    return { kind: 'turn', ambiguous: false, readings: [], ...turn, ...printed };
+    const turn = readTurn(scan.groups, scan.limits, square);
+    return {
+      kind: 'turn',
+      ambiguous: false,
+      readings: [],
+      ...turn,
+      ...printed,
+      notes: [...turn.notes, ...notUnderstood],
+    };
   }
   const steps = takeSteps(scan.groups);
   assertOneFigure(scan.groups, steps);
@@ -187,6 +279,7 @@ export function readTorque(text: string): TorquePrint | TurnPrint {
     ...first.notes,
     ...others.flatMap((step) => step.notes),
     ...closingNotes(scan.limits, first.reversed, lead.max_Nm / lead.min_Nm),
+    ...(lead.max_Nm > USUAL_NM ? ['beyond-usual' as const] : []),
     ...(crossCheck ? [crossCheck.agrees ? ('printed-units-agree' as const) : ('printed-units-disagree' as const)] : []),
   ]);
   const result = {
@@ -194,5 +287,39 @@ export function readTorque(text: string): TorquePrint | TurnPrint {
     ambiguous: readings.length > 1 || first.notes.includes('bare-force-unit'),
     readings,
   };
-  return { ...result, ...(crossCheck && { crossCheck }), ...printed, notes: [...codes].map(printNote) };
+  const notes = [...[...codes].map((code) => printNote(code)), ...notUnderstood];
+  return { ...result, ...(crossCheck && { crossCheck }), ...printed, notes };
+}
+
+/** What each of the likely repairs of a misread text gives, likeliest first; asked about whatever it gives. */
+function readMended(texts: readonly string[], shown: string): TorquePrint | TurnPrint | StagePrint {
+  const found = texts.flatMap((text) => {
+    try {
+      return [readAsItStands(text)];
+    } catch (error) {
+      if (isDomainError(error)) return [];
+      throw error;
+    }
+  });
+  const [first, ...others] = found;
+  if (!first) return readAsItStands(texts[0] ?? shown);
+  const misread = printNote('perhaps-misread', `“${shown.trim()}”`);
+  if (first.kind === 'turn' || first.kind === 'stages')
+    throw unreadable(`“${shown.trim()}” looks misread. Look at the page again.`);
+  const readings = [first, ...others].flatMap((one) => one.readings);
+  return { ...first, ambiguous: true, readings, notes: [...first.notes, misread] };
+}
+
+/**
+ * Reads a torque, a pull on a lever, a part of a turn, or several stages exactly as a page prints them.
+ * Nothing is guessed in silence: where the page allows two readings, both come back, likeliest first; words that are
+ * not understood are repeated in a note, and a text that looks misread is ambiguous.
+ * @throws DomainError no-number, no-unit, unknown-unit, negative, zero, unreadable
+ * @example readTorque('5½ mkg').readings[0].min_Nm // 53.936575
+ */
+export function readTorque(text: string): TorquePrint | TurnPrint | StagePrint {
+  if (text.length > MAX_CHARACTERS)
+    throw unreadable(`The text is longer than ${MAX_CHARACTERS} characters. Enter the figure alone.`);
+  const repaired = mended(text);
+  return repaired ? readMended(repaired.texts, text) : readAsItStands(text);
 }

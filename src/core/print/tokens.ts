@@ -3,6 +3,8 @@ export interface Numeral {
   readonly kind: 'number';
   readonly value: number;
   readonly thousand?: number;
+  /** True where it is a stop, not a comma, that may stand for a thousand. */
+  readonly stopThousand?: boolean;
   /** Half a unit of the last printed digit: how finely the page speaks. */
   readonly half: number;
   readonly thousandHalf?: number;
@@ -12,6 +14,8 @@ export interface Numeral {
   readonly bottom?: number;
   /** Set where `7/8` may be seven eighths or seven to eight. */
   readonly alsoRange?: readonly [number, number];
+  /** Where it is likelier the range. */
+  readonly rangeFirst?: boolean;
   readonly spaceBefore: boolean;
 }
 
@@ -51,7 +55,12 @@ const PLAIN = /^\d+(?:\.(\d+))?$/;
 
 function numeral(text: string, spaceBefore: boolean): Numeral {
   const simple = PLAIN.exec(text);
-  if (simple) return plain(Number(text), halfOf(simple[1]?.length ?? 0), false, spaceBefore);
+  if (simple) {
+    const value = plain(Number(text), halfOf(simple[1]?.length ?? 0), false, spaceBefore);
+    return /^[1-9]\d{0,2}\.\d{3}$/.test(text)
+      ? { ...value, thousand: Number(text.replace('.', '')), thousandHalf: 0.5, stopThousand: true }
+      : value;
+  }
   if (/^\d{1,3}(,\d{3}){2,}|^\d{1,3},\d{3}\./.test(text) || / /.test(text)) {
     const digits = text.replace(/[, ]/g, '');
     return plain(Number(digits), halfOf(decimalsOf(digits)), false, spaceBefore);

@@ -17,7 +17,10 @@ export type TorquePrintUnit =
 
 const TURNS: ReadonlyMap<string, number> = new Map(
   [
-    ['turn turns rev revs revolution revolutions umdrehung umdrehungen tour tours giro giri', 360] as const,
+    [
+      'turn turns rev revs revolution revolutions umdrehung umdrehungen tour tours giro giri vuelta vueltas varv omdraai slag otáčky otáčka otočka obrót omgang',
+      360,
+    ] as const,
     ['flat flats sechskantfläche pans pan', 60] as const,
     ['deg degs degree degrees grad grade degré degrés gradi grado', 1] as const,
   ].flatMap(([words, degrees]) => words.split(' ').map((word): [string, number] => [word, degrees])),

@@ -64,27 +64,48 @@ function alternative(amount: Amount, unit: TorqueUnit): Alternative {
   };
 }
 
+/** `1.200 cmkg`: in a small unit a stop before three digits is likelier a thousand, as much of Europe prints it. */
+const hasStopChoice = (group: TorqueGroup) => group.numbers.some((n) => n.stopThousand);
+
 const sensesFor = (group: TorqueGroup, unit: TorqueUnit): readonly CommaSense[] => {
-  if (SMALL_TORQUE_UNITS.has(unit)) return ['thousand'];
+  if (SMALL_TORQUE_UNITS.has(unit)) return hasStopChoice(group) ? ['stop-thousand', 'decimal'] : ['thousand'];
+  if (hasStopChoice(group)) return ['decimal'];
   return hasThousandChoice(group) ? ['decimal', 'thousand'] : ['decimal'];
 };
 
 const alternativesIn = (group: TorqueGroup, unit: TorqueUnit): readonly Alternative[] => {
   const amounts = sensesFor(group, unit).map((sense) => amountOf(group, sense));
   const asRange = rangeOfFraction(group);
-  return (asRange ? [...amounts, asRange] : amounts).map((amount) => alternative(amount, unit));
+  const small = SMALL_TORQUE_UNITS.has(unit);
+  const rangeFirst = group.numbers[0]?.rangeFirst === true;
+  // Nobody prints sevenths of an inch-pound: in the small units each is what it most often is.
+  const meant = !asRange
+    ? amounts
+    : small
+      ? rangeFirst
+        ? [asRange]
+        : amounts
+      : rangeFirst
+        ? [asRange, ...amounts]
+        : [...amounts, asRange];
+  return meant.map((amount) => alternative(amount, unit));
 };
 
 function notesOf(group: TorqueGroup, units: readonly TorqueUnit[]): readonly PrintNoteCode[] {
-  const choice = hasThousandChoice(group) && units.some((unit) => !SMALL_TORQUE_UNITS.has(unit));
+  const inSmall = units.some((unit) => SMALL_TORQUE_UNITS.has(unit));
+  const choice = hasStopChoice(group)
+    ? inSmall
+    : hasThousandChoice(group) && units.some((unit) => !SMALL_TORQUE_UNITS.has(unit));
   const comma = group.numbers.some(
     (n) => n.comma && (n.thousand === undefined || !units.every((u) => SMALL_TORQUE_UNITS.has(u))),
   );
   return [
     ...(group.quotient ? ['quotient-notation' as const] : []),
     ...(choice ? ['thousands-or-decimal' as const] : comma ? ['decimal-comma' as const] : []),
-    ...(group.numbers.some((n) => n.fraction) ? ['fraction' as const] : []),
-    ...(rangeOfFraction(group) ? ['fraction-or-range' as const] : []),
+    ...(group.numbers.some((n) => n.fraction && !(n.rangeFirst && inSmall)) ? ['fraction' as const] : []),
+    ...(rangeOfFraction(group) && units.some((unit) => !SMALL_TORQUE_UNITS.has(unit))
+      ? ['fraction-or-range' as const]
+      : []),
   ];
 }
 

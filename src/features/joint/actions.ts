@@ -2,6 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
+import { readTorque } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { patternPositions } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
@@ -19,6 +20,7 @@ import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten } from '@/model/stale';
+import { tryCore } from '@/model/try-core';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
@@ -51,8 +53,14 @@ function keepJoint(bench: Bench, joint: Joint): void {
 
 const shelvesAt = ({ shop }: Bench, engineId: string) => shelvesFor(shelvesOf(shop), engineOf({ shop }, engineId));
 
+/** The stages that the page itself prints, as shares of the last. */
+function stagesOnPage(printedText: string): Joint['stageScheme'] | undefined {
+  const read = tryCore(() => readTorque(printedText));
+  return read.ok && read.result.kind === 'stages' ? read.result.shares : undefined;
+}
+
 /** A new joint with the practice of its engine. The wrench comes from the shelf. */
-function newJoint(bench: Bench, given: NewJointFields, conditionText: string | null): Joint {
+function newJoint(bench: Bench, given: NewJointFields, conditionText: string | null, printedText = ''): Joint {
   const shelves = shelvesAt(bench, given.engineId);
   const fields = { ...given, thread: designationOn(shelves, given.thread) };
   const { practice } = shelves;
@@ -67,7 +75,7 @@ function newJoint(bench: Bench, given: NewJointFields, conditionText: string | n
     bearingMeasured: false,
     originalFilmReason: originalFilmReason(conditionText, fields.originalFilm, practice),
     rangeSchool: practice.range,
-    stageScheme: practice.passes,
+    stageScheme: stagesOnPage(printedText) ?? practice.passes,
     unitOfWork: practice.unitOfWork,
     wrenchId: wrench.id,
     detail: {
@@ -88,7 +96,7 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
   const leaf = bench.shop.book.findLeaf(fields.leafId);
   if (leaf?.engineId !== fields.engineId)
     throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
-  const joint = newJoint(bench, fields, leaf.conditionText);
+  const joint = newJoint(bench, fields, leaf.conditionText, leaf.printedText);
   assertReckonable(bench, joint);
   bench.shop.joints.add(joint);
   return placeOf(joint);

@@ -44,7 +44,7 @@ function figureOf({ kind, printedText, readingIndex, min_deg, max_deg }: Held): 
   if (kind === 'turn') return { unit: '°', printedMin: min_deg, printedMax: max_deg };
   if (kind === 'torque' || kind === 'lever-pull') {
     const print = tryCore(() => readTorque(text));
-    if (!print.ok || print.result.kind === 'turn') return null;
+    if (!print.ok || print.result.kind === 'turn' || print.result.kind === 'stages') return null;
     const reading = print.result.readings[Number(readingIndex)];
     if (!reading) return null;
     const { min_Nm: _, max_Nm: __, ...figure } = reading;

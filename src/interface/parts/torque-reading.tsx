@@ -1,13 +1,20 @@
 'use client';
 
-import { readTorque, type TorquePrint, type TorqueReading, type TurnPrint } from '@/core/print';
+import {
+  readTorque,
+  type PrintedStage,
+  type StagePrint,
+  type TorquePrint,
+  type TorqueReading,
+  type TurnPrint,
+} from '@/core/print';
 import { TORQUE_UNITS, isDomainError, torqueFromSi, type TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '../figures/figures';
 import { useFigures } from '../figures/preferences';
 import styles from './torque-reading.module.css';
 
 export type ReadPrint =
-  | { readonly ok: true; readonly print: TorquePrint | TurnPrint }
+  | { readonly ok: true; readonly print: TorquePrint | TurnPrint | StagePrint }
   | { readonly ok: false; readonly code: string; readonly message: string };
 
 /** Reads printed text without throwing: what was understood, or why not. */
@@ -50,6 +57,22 @@ const UnderstoodTurn = ({ print }: { readonly print: TurnPrint }) => {
   );
 };
 
+/** Stages in the order in which they are pulled. */
+function UnderstoodStages({ stages }: { readonly stages: readonly PrintedStage[] }) {
+  const { plain, unit } = useFigures();
+  const converted = useConverted();
+  const turn = (low: number, high: number) => `${low === high ? plain(low) : `${plain(low)} to ${plain(high)}`}°`;
+  return (
+    <ol className={styles.stages}>
+      {stages.map((stage, i) => (
+        <li key={i} className="figure">
+          {'min_Nm' in stage ? converted(stage, unit) : turn(stage.min_deg, stage.max_deg)}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
 interface Props {
   readonly read: ReadPrint;
   readonly chosen: number;
@@ -65,11 +88,12 @@ export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }:
   const { unit } = useFigures();
   if (!read.ok) return <p className={styles.refused}>{read.message}</p>;
   const { print } = read;
-  const reading = print.readings[chosen];
+  const reading = print.kind === 'stages' ? print.final : print.readings[chosen];
   const shown = everyUnit ? TORQUE_UNITS : [...new Set<TorqueUnit>(['N·m', unit, otherUnitOf(unit)])];
   return (
     <div className={styles.reading}>
       {print.kind === 'turn' && <UnderstoodTurn print={print} />}
+      {print.kind === 'stages' && <UnderstoodStages stages={print.stages} />}
       {print.kind !== 'turn' && print.ambiguous && (
         <fieldset className={styles.choices}>
           <legend>This can be read more than one way. Which does the page mean?</legend>

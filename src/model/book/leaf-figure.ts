@@ -29,7 +29,8 @@ function readToday<T>(work: () => T): T | undefined {
 const torqueReadings = (text: string): readonly TorqueReading[] =>
   readToday(() => {
     const print = readTorque(text);
-    return print.kind === 'turn' ? [] : print.readings;
+    // Of figures in stages it is the last that the fastener is left at.
+    return print.kind === 'stages' ? (print.final ? [print.final] : []) : print.readings;
   }) ?? [];
 
 const isFigureOf = (figure: PrintedFigure | null, reading: TorqueReading) =>

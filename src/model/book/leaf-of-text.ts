@@ -72,6 +72,16 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
       max_deg,
     };
   }
+  if (print.kind === 'stages') {
+    if (!print.final)
+      throw new DomainError(
+        'turn-in-stages',
+        'The page ends with a turn after a torque. Enter the torque as one leaf and the turn as another: a joint is made from the torque, and the turn is added by hand at the end.',
+        'printedText',
+      );
+    const { min_Nm, max_Nm } = print.final;
+    return { ...shared, kind: 'torque', figure: figureOf(print.final), min_Nm, max_Nm };
+  }
   if (print.ambiguous && readingIndex < 0)
     throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
   const reading = print.readings[Math.max(readingIndex, 0)];

@@ -1,0 +1,106 @@
+import type { Note } from '@/core/units';
+import { TORQUE_UNITS_NM } from '@/core/units';
+import { amountOf } from './amounts';
+import type { Group } from './groups';
+import { printNote } from './notes';
+import type { TorquePrintUnit } from './torque-print-units';
+import { torqueStep, type TorqueReading } from './torque-readings';
+
+/** One stage: a torque in N·m, or a turn in degrees from where the stage before left it. */
+export type PrintedStage =
+  { readonly min_Nm: number; readonly max_Nm: number } | { readonly min_deg: number; readonly max_deg: number };
+
+export interface StagePrint {
+  readonly kind: 'stages';
+  readonly ambiguous: false;
+  readonly readings: readonly [];
+  /** In the order in which they are pulled. */
+  readonly stages: readonly PrintedStage[];
+  /** The last figure, and each as a share of it, where every stage is a torque. */
+  readonly final?: TorqueReading;
+  readonly shares?: readonly number[];
+  readonly condition?: string;
+  readonly headCondition?: string;
+  readonly notes: readonly Note[];
+}
+
+type TorqueGroup = Group<TorquePrintUnit>;
+
+const SAYS_STAGES =
+  /(?<![\p{L}])(?:stages?|steps?|passes|stufen?|étapes?|phases?|fasi|fase|etapas?|steg|stappen|krocích|kroky|trin)(?![\p{L}])/u;
+
+const isTurn = (group: TorqueGroup | undefined) => group?.unit?.kind === 'turn';
+
+function stageOf(group: TorqueGroup, square: boolean): PrintedStage | undefined {
+  const { unit } = group;
+  const { min, max } = amountOf(group, 'decimal');
+  if (unit?.kind === 'torque') {
+    const factor = TORQUE_UNITS_NM[unit.unit];
+    return { min_Nm: min * factor, max_Nm: max * factor };
+  }
+  if (unit?.kind !== 'turn') return undefined;
+  const degrees = unit.flat && square ? 90 : unit.degrees;
+  return { min_deg: min * degrees, max_deg: max * degrees };
+}
+
+/** `20 / 35 / 42 lb ft`: figures in one unit, each a stage. */
+function listOf(group: TorqueGroup): readonly TorqueGroup[] {
+  if (group.numbers.length < 2 || group.tolerance) return [group];
+  return group.numbers.map((number) => ({ ...group, numbers: [number] }));
+}
+
+const risesIn = (stages: readonly PrintedStage[]): boolean => {
+  const torques = stages.flatMap((stage) => ('min_Nm' in stage ? [stage.min_Nm] : []));
+  return torques.every((torque, i) => i === 0 || torque > (torques[i - 1] ?? 0));
+};
+
+/** Each stage's middle as a share of the last; undefined where one of them is a turn. */
+function sharesOf(stages: readonly PrintedStage[], final: TorqueReading | undefined): readonly number[] | undefined {
+  if (!final) return undefined;
+  const shares = stages.flatMap((stage) =>
+    'min_Nm' in stage ? [(stage.min_Nm + stage.max_Nm) / (final.min_Nm + final.max_Nm)] : [],
+  );
+  return shares.length === stages.length ? [...shares.slice(0, -1), 1] : undefined;
+}
+
+/**
+ * Reads several stages: figures one after another in so many words (`then`, `+`, `in three stages`), or a torque and a
+ * turn after it. Undefined where the text is no such thing.
+ */
+export function readStages(groups: readonly TorqueGroup[], rest: string, square: boolean): StagePrint | undefined {
+  const says = SAYS_STAGES.test(rest);
+  const many = groups.length === 1 && (groups[0]?.numbers.length ?? 0) > (says ? 1 : 2);
+  const follows =
+    groups.length > 1 &&
+    groups.slice(1).every((group) => group.joiners.has('plus') || (isTurn(group) && !group.joiners.has('apart')));
+  const listed = groups.length > 1 && says && groups.every((group) => group.unit !== undefined);
+  if (!many && !follows && !listed) return undefined;
+  // A figure takes the unit that is printed after it: `20, then 35 lb ft`.
+  const given = groups.map((group, i) => {
+    const later = groups.slice(i).find(({ unit }) => unit !== undefined)?.unit;
+    return group.unit === undefined && later?.kind === 'torque' ? { ...group, unit: later } : group;
+  });
+  if (given.some((group) => group.unit === undefined)) return undefined;
+  const stages = given.flatMap(many ? listOf : (group) => [group]).map((group) => stageOf(group, square));
+  const known = stages.flatMap((stage) => stage ?? []);
+  if (
+    known.length < 2 ||
+    known.length !== stages.length ||
+    !risesIn(known) ||
+    !('min_Nm' in (known[0] as PrintedStage))
+  )
+    return undefined;
+  const last = given.flatMap(many ? listOf : (group) => [group]).at(-1);
+  const comma = groups.some(({ numbers }) => numbers.some((n) => n.comma));
+  const notes = comma ? [printNote('decimal-comma')] : [];
+  const final = last?.unit?.kind === 'torque' ? torqueStep(last, last.unit.unit).readings[0] : undefined;
+  const shares = sharesOf(known, final);
+  return {
+    kind: 'stages',
+    ambiguous: false,
+    readings: [],
+    stages: known,
+    ...(final && shares && { final, shares }),
+    notes,
+  };
+}

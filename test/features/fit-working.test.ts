@@ -131,12 +131,12 @@ describe('the margin of a fit can be followed with a pencil', () => {
       'Manual, p. 12: “0.04 to 0.07 mm”',
     ]);
   });
-  test('the doubt is √2 of the resolution, and another shop’s reading is said to be theirs', () => {
+  test('the doubt is that of both instruments, and another shop’s reading is said to be theirs', () => {
     const { working } = work(fitOf({ angles: 1 }), [
       reading('journal', 45, {}, { resolution_mm: 0.01, reportedBy: 'the grinder' }),
       reading('bore', 45.04),
     ]);
-    expect(remark(working, 'Doubt')).toBe('√2 × resolution = 0.014 mm either way');
+    expect(remark(working, 'Doubt')).toBe('√(r1² + r2²) of what the two readings are read to = 0.010 mm either way');
     expect(remark(working, 'Reported by')).toBe('the grinder');
   });
   test('a dial: the mean with its spread; a gasket’s crush as most and least', () => {

@@ -1,6 +1,6 @@
 import { DomainError, assertNotNegative, assertPositive } from '@/core/units';
 import { ruleLimits, type ClearanceRule } from './rule';
-import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
+import { assertLimits, assertResolution, bothResolutions, judge, type Limits, type Verdict } from './verdict';
 
 /** Stations along the length, each a list of diameters round it, mm. */
 export type Grid = readonly (readonly number[])[];
@@ -18,7 +18,10 @@ export interface ClearanceInput {
   readonly bore: Grid;
   readonly limits?: Limits;
   readonly rule?: ClearanceRule;
+  /** Of the instrument for the journal, or for both. */
   readonly resolution_mm?: number;
+  /** Of the instrument for the bore, where it is another. */
+  readonly boreResolution_mm?: number;
   /** What the two are called in a refusal. */
   readonly names?: readonly [inner: string, outer: string];
 }
@@ -81,6 +84,7 @@ function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits
  */
 export function clearance(input: ClearanceInput): Clearance {
   assertResolution(input.resolution_mm);
+  assertResolution(input.boreResolution_mm);
   const [journal, bore] = [roundness(input.journal, 'journal'), roundness(input.bore, 'bore')];
   const [inner, outer] = input.names ?? ['journal', 'bore'];
   if (journal.mean_mm >= bore.mean_mm)
@@ -97,7 +101,10 @@ export function clearance(input: ClearanceInput): Clearance {
     min_mm,
     max_mm,
     mean_mm: bore.mean_mm - journal.mean_mm,
-    ...(wanted && { wanted, verdict: judge(min_mm, max_mm, wanted, input.resolution_mm) }),
+    ...(wanted && {
+      wanted,
+      verdict: judge(min_mm, max_mm, wanted, bothResolutions(input.resolution_mm, input.boreResolution_mm)),
+    }),
     journal,
     bore,
   };

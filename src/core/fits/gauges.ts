@@ -60,8 +60,16 @@ export function endFloat(readings_mm: readonly FloatReading[], limits?: Limits, 
   const spread_mm = Math.max(...floats) - Math.min(...floats);
   if (!limits) return { mean_mm, spread_mm };
   assertLimits(limits, 'limits');
-  return { mean_mm, spread_mm, verdict: judge(mean_mm, mean_mm, limits, resolution_mm) };
+  const verdict = judge(mean_mm, mean_mm, limits, resolution_mm);
+  return { mean_mm, spread_mm, verdict: verdict === 'inside' ? steady(spread_mm, resolution_mm) : verdict };
 }
+
+// Beyond two graduations readings do not repeat, and their mean says nothing.
+const STEADY_GRADUATIONS = 2;
+
+/** `too-close` where floats read one after another do not repeat within two graduations. */
+export const steady = (spread_mm: number, resolution_mm: number | undefined): Verdict =>
+  resolution_mm !== undefined && spread_mm > STEADY_GRADUATIONS * resolution_mm + 1e-9 ? 'too-close' : 'inside';
 
 /**
  * A length brought to 20 °C, part and gauge both: L20 = L·(1 + αg·ΔT)/(1 + αp·ΔT), α in µm/m·K. @throws DomainError

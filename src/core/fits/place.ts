@@ -2,10 +2,10 @@ import { isDomainError } from '@/core/units';
 import { cellGroups, type Cell, type Method, type ReadingPlan } from './cells';
 import { clearance, roundness, type Grid, type Roundness } from './clearance';
 import type { Part } from './conditions';
-import { endFloat } from './gauges';
+import { endFloat, steady } from './gauges';
 import type { FitKind } from './kinds';
 import { runout } from './runout';
-import { judge, type Limits, type Verdict } from './verdict';
+import { bothResolutions, judge, type Limits, type Verdict } from './verdict';
 import { wantedFigures, type Wanted, type WantedFigures } from './wanted';
 
 /** A reading in its cell, brought to 20 °C where temperatures were taken, mm. */
@@ -22,7 +22,7 @@ export interface PlaceFigure {
   readonly mean_mm: number;
   /** A float as read, before what its gasket will lose was taken off. */
   readonly uncrushed_mm?: number;
-  /** How far the figure may be off for the instrument’s sake: √2 × resolution. */
+  /** How far the figure may be off for the instruments’ sake: √(r1² + r2²). */
   readonly doubt_mm: number;
   readonly verdict?: Verdict;
 }
@@ -51,6 +51,14 @@ const at = (readings: readonly PlaceReading[], part: Part, station: number) =>
 const coarsest = (readings: readonly PlaceReading[]): number | undefined => {
   const known = readings.flatMap(({ resolution_mm }) => resolution_mm ?? []);
   return known.length > 0 ? Math.max(...known) : undefined;
+};
+
+/** Of a pair each side has its instrument; anything else was read with one. */
+const doubtful = (readings: readonly PlaceReading[]): number | undefined => {
+  const bores = of(readings, 'bore');
+  return bores.length === 0
+    ? coarsest(readings)
+    : bothResolutions(coarsest(readings.filter(({ part }) => part !== 'bore')), coarsest(bores));
 };
 
 function gridOf(readings: readonly PlaceReading[]): Grid {
@@ -199,7 +207,9 @@ function verdictOf(
   }
   const ofOne = measured.method === 'dial' && measured.uncrushed_mm === undefined;
   const [least, greatest] = ofOne ? [measured.mean_mm, measured.mean_mm] : [measured.least_mm, measured.greatest_mm];
-  const verdict = judge(least, greatest, limits, resolution_mm);
+  const judged = judge(least, greatest, limits, resolution_mm);
+  const verdict =
+    ofOne && judged === 'inside' ? steady(measured.greatest_mm - measured.least_mm, resolution_mm) : judged;
   return interference ? EXCHANGED[verdict] : verdict;
 }
 
@@ -265,7 +275,7 @@ function judgedPlace(
   const inForce = wantedFigures(wanted, journal?.mean_mm ?? nominal_mm);
   const { interference } = plan.kind;
   const figures = measures.map(({ from, ...measured }): PlaceFigure => {
-    const resolution_mm = coarsest(from);
+    const resolution_mm = doubtful(from);
     const verdict = inForce && verdictOf({ ...measured, from }, inForce.hard, interference, resolution_mm);
     return { ...measured, doubt_mm: Math.SQRT2 * (resolution_mm ?? 0), ...(verdict && { verdict }) };
   });

@@ -11,6 +11,8 @@ export interface ShimInput {
   readonly stock_mm: readonly number[];
   /** At most so many together. */
   readonly stack?: number;
+  /** How far a shim may be off what is written on it; 0 where each was measured. */
+  readonly shimTolerance_mm?: number;
 }
 
 export interface ShimChoice {
@@ -26,7 +28,15 @@ const MAX_STACK = 5;
 const MAX_STACKS = 3_000_000;
 const SAME = 1e-9;
 
-function assertShims({ float_mm, fitted_mm, wanted, crush, stock_mm, stack = 1 }: ShimInput): void {
+function assertShims({
+  float_mm,
+  fitted_mm,
+  wanted,
+  crush,
+  stock_mm,
+  stack = 1,
+  shimTolerance_mm = 0,
+}: ShimInput): void {
   assertFinite(float_mm, 'float_mm');
   assertNotNegative(fitted_mm, 'fitted_mm');
   assertLimits(wanted, 'wanted');
@@ -37,6 +47,7 @@ function assertShims({ float_mm, fitted_mm, wanted, crush, stock_mm, stack = 1 }
   }
   if (!(stock_mm.length >= 1 && stock_mm.length <= MAX_STOCK))
     throw new DomainError('bad-field', `stock_mm must be a list of 1 to ${MAX_STOCK}.`, 'stock_mm');
+  assertNotNegative(shimTolerance_mm, 'shimTolerance_mm');
   stock_mm.forEach((shim, i) => assertPositive(shim, `stock_mm[${i}]`));
   if (!Number.isInteger(stack) || stack < 1 || stack > MAX_STACK)
     throw new DomainError('bad-field', `stack must be a whole number from 1 to ${MAX_STACK}, got ${stack}.`, 'stack');
@@ -93,7 +104,12 @@ export function shims(input: ShimInput): ShimChoice {
     if (away < nearest - SAME) [best, nearest] = [candidate, away];
   }
   const chosen = total(best);
-  const float = { min_mm: tidy(open_mm - chosen - crush.max_mm), max_mm: tidy(open_mm - chosen - crush.min_mm) };
+  // Each shim of the stack may be off on its own; all of them the same way is the worst that can be.
+  const off = (input.shimTolerance_mm ?? 0) * best.length;
+  const float = {
+    min_mm: tidy(open_mm - chosen - off - crush.max_mm),
+    max_mm: tidy(open_mm - chosen + off - crush.min_mm),
+  };
   const verdict = judge(float.min_mm, float.max_mm, wanted);
   const outside: Note = {
     code: 'best-is-outside',

@@ -29,6 +29,15 @@ export function assertResolution(resolution_mm: number | undefined): void {
 }
 
 /**
+ * Two instruments as one that leaves the same doubt: √2·r = √(r1² + r2²). Undefined where neither says how finely it
+ * reads.
+ */
+export function bothResolutions(first_mm: number | undefined, second_mm: number | undefined): number | undefined {
+  if (first_mm === undefined || second_mm === undefined) return first_mm ?? second_mm;
+  return Math.hypot(first_mm, second_mm) / Math.SQRT2;
+}
+
+/**
  * Judges the least and the greatest figure of a fit by its limits.
  * Two readings make a figure, so an instrument of resolution r cannot tell within √2·r of a limit.
  */

@@ -1,4 +1,4 @@
-import { assertPositive, type Note } from '@/core/units';
+import { DomainError, assertPositive, type Note } from '@/core/units';
 import { assertAbovePrevailing, preloadOf, tighteningStress, torqueOf } from './clamp';
 import { assertTurned, type TurnedFastener } from './tightening-arm';
 
@@ -53,6 +53,13 @@ function slipperyLoad(to: TodaysFastener, torque_Nm: number) {
   if (!to.slippery) return undefined;
   const slippery = { ...to, ...to.slippery };
   assertTurned(slippery, 'to.slippery.');
+  for (const friction of ['muThread', 'muHead'] as const)
+    if (to.slippery[friction] > to[friction])
+      throw new DomainError(
+        'bad-field',
+        `to.slippery.${friction} must not be above to.${friction} (${to[friction]}), got ${to.slippery[friction]}: the slippery end is the smoother one.`,
+        `to.slippery.${friction}`,
+      );
   const preload_N = preloadOf(slippery, torque_Nm);
   return { preload_N, ...loadAt(slippery, preload_N) };
 }

@@ -39,8 +39,9 @@ export interface FilmTrial {
 }
 
 const N_MM_PER_N_M = 1000;
-const FEW = 3;
+/** The shelf's row weighs as four bolts would, of any number: nothing jumps from one bolt to the next. */
 const PRIOR_WEIGHT = 4;
+const SAID_FROM_SHARE = 1 / 3;
 const PERCENTILES_APART = 3.29;
 
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -78,13 +79,20 @@ function wearOf(logs: ReadonlyMap<string, readonly number[]>): number | undefine
   return changes.length > 0 ? (Math.exp(mean(changes)) - 1) * 100 : undefined;
 }
 
-/** Deviation of ln c across bolts, and how many degrees of freedom it stands on; few bolts lean on the shelf's row. */
+/**
+ * Deviation of ln c across bolts, leaning on the shelf's row: s² = (4·s0² + (n − 1)·s²)/(n + 3), on n + 3 degrees of
+ * freedom. `shrunk` while the row is a third of it or more.
+ */
 function spreadOf(values: readonly number[], shelfDeviation: number) {
   const n = values.length;
   const middle = mean(values);
   const squares = values.reduce((sum, value) => sum + (value - middle) ** 2, 0);
-  if (n > FEW) return { variance: squares / (n - 1), df: n - 1, shrunk: false };
-  return { variance: (PRIOR_WEIGHT * shelfDeviation ** 2 + squares) / (n + FEW), df: n + FEW, shrunk: true };
+  const df = n - 1 + PRIOR_WEIGHT;
+  return {
+    variance: (PRIOR_WEIGHT * shelfDeviation ** 2 + squares) / df,
+    df,
+    shrunk: PRIOR_WEIGHT / df >= SAID_FROM_SHARE,
+  };
 }
 
 /** What the shelf's row would have the deviation of ln c be: ln(c95/c5)/3.29. */
@@ -95,8 +103,8 @@ function shelfDeviationOf({ low, high }: Friction, { thread, bearing }: TrialFas
 
 /**
  * Works out one film of a trial: friction and K at the mean of logarithms, and the interval for the next bolt,
- * exp(ȳ ± t·s·√(1 + 1/n)). Small samples are treated as small: two or three bolts borrow deviation from the shelf's
- * row.
+ * exp(ȳ ± t·s·√(1 + 1/n)). Small samples are treated as small: every number of bolts leans on the shelf's row, the
+ * less the more they are.
  * `common` is what does not average out (E, lengths, gauge scale), as a relative standard uncertainty.
  * @throws DomainError no-friction, bad-field
  */

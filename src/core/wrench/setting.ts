@@ -20,7 +20,10 @@ export interface WrenchScale {
   readonly calibration?: readonly CalibrationPoint[];
 }
 
-/** A crowfoot or other adaptor on the square: lengths from the wrench's square, angle 0 in line with the handle. */
+/**
+ * A crowfoot or other adaptor on the square: lengths from the wrench's square, angle 0 in line with the handle. Turned
+ * back towards the hand its length is below nothing, or its angle beyond a right one.
+ */
 export interface Adaptor {
   readonly wrenchLength_mm: number;
   readonly extension_mm: number;
@@ -48,7 +51,7 @@ export function adaptorRatio(adaptor: Adaptor | undefined): number {
   if (!adaptor) return 1;
   const { wrenchLength_mm, extension_mm, angle_deg } = adaptor;
   assertPositive(wrenchLength_mm, 'adaptor.wrenchLength_mm');
-  assertNotNegative(extension_mm, 'adaptor.extension_mm');
+  assertFinite(extension_mm, 'adaptor.extension_mm');
   assertFinite(angle_deg, 'adaptor.angle_deg');
   const whole = wrenchLength_mm + extension_mm * Math.cos((angle_deg * Math.PI) / 180);
   if (!(whole > 0))

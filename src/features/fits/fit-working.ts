@@ -130,7 +130,9 @@ export function workingOfPlace(judged: FitState, place: FitPlace, told: Told): W
       ...(judged.page?.corrected ? [['Corrected since', judged.page.corrected.says] as const] : []),
       ...schoolOf(page, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
-      ...(resolution > 0 ? [['Doubt', `√2 × resolution = ${told.gap(resolution)} either way`] as const] : []),
+      ...(resolution > 0
+        ? [['Doubt', `√(r1² + r2²) of what the two readings are read to = ${told.gap(resolution)} either way`] as const]
+        : []),
       ['Read by', readBy(place, judged.kind) || 'nothing yet'],
       ...(reports.length > 0 ? [['Reported by', reports.join(', ')] as const] : []),
       ['Stands', `${STATE_WORDS[place.state].words}${place.why ? `. ${place.why}` : ''}`],

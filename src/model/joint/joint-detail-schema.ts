@@ -72,7 +72,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     .required(),
   adaptor: Joi.object({
     wrenchLength_mm: sentNumber().positive().max(3000).required(),
-    extension_mm: sentNumber().min(0).max(2000).required(),
+    extension_mm: sentNumber().min(-2000).max(2000).required(),
     angle_deg: sentNumber().min(-360).max(360).required(),
   })
     .allow(null)

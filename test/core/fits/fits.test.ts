@@ -50,7 +50,43 @@ describe('oil clearance', () => {
   test('a rule works on the measured diameter and keeps its floor', () => {
     const { wanted } = clearance({ journal, bore, rule: { perDiameter: [0.000_75, 0.001], floor_mm: 0.04 } });
     expect(wanted?.min_mm).toBe(0.04);
-    expect(wanted?.max_mm).toBeCloseTo(0.049_97, 8);
+    // The room above the floor is that of the rule: 0.00025 of the mean journal, 49.97 mm.
+    expect(wanted?.max_mm).toBeCloseTo(0.04 + 0.000_25 * 49.97, 5);
+    const open = clearance({ journal, bore, rule: { perDiameter: [0.000_75, 0.001], floor_mm: 0.03 } });
+    expect(open.wanted?.max_mm).toBeCloseTo(0.049_97, 8);
+  });
+  test('two instruments leave the doubt of both', () => {
+    const at = (resolution_mm: number, boreResolution_mm?: number) =>
+      clearance({
+        journal: [[50]],
+        bore: [[50.03]],
+        limits: { min_mm: 0.02, max_mm: 0.041 },
+        resolution_mm,
+        boreResolution_mm,
+      }).verdict;
+    expect(at(0.005)).toBe('inside');
+    expect(at(0.005, 0.005)).toBe('inside');
+    expect(at(0.005, 0.01)).toBe('too-close');
+    expect(at(0.01, 0.005)).toBe('too-close');
+  });
+  test('floats that do not repeat within two graduations prove nothing', () => {
+    const limits = { min_mm: 0.05, max_mm: 0.25 };
+    const at = (pull: number) =>
+      endFloat(
+        [
+          { push: 0, pull: 0.15 },
+          { push: 0, pull },
+        ],
+        limits,
+        0.01,
+      ).verdict;
+    expect([at(0.15), at(0.17), at(0.1701)]).toEqual(['inside', 'inside', 'too-close']);
+  });
+  test('shims that are off what is written on them widen the float', () => {
+    const of = { float_mm: 0.5, fitted_mm: 0, wanted: { min_mm: 0.05, max_mm: 0.15 }, stock_mm: [0.2, 0.2], stack: 2 };
+    expect(shims(of)).toMatchObject({ float: { min_mm: 0.1, max_mm: 0.1 }, verdict: 'inside' });
+    expect(shims({ ...of, shimTolerance_mm: 0.02 })).toMatchObject({ float: { min_mm: 0.06, max_mm: 0.14 } });
+    expect(shims({ ...of, shimTolerance_mm: 0.03 }).verdict).not.toBe('inside');
   });
   test('a journal over its bore is caught, and so is thou taken for mm', () => {
     expect(codeOf(() => clearance({ journal: [[50.1]], bore: [[50]] }))).toBe('journal-over-bore');

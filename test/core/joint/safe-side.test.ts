@@ -2,11 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SHELF_GRADES, SHELF_METALS, usualBearingFace } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
-import { guards, ladder, spreadOf, unknowns, type GuardInput, type LadderInput } from '@/core/joint';
+import { correct, guards, ladder, spreadOf, unknowns, type GuardInput, type LadderInput } from '@/core/joint';
 import { readTorque } from '@/core/print';
 import { monteCarlo } from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
 import { TORQUE_UNITS } from '@/core/units';
+import { wrenchSetting } from '@/core/wrench';
+import { codeOf } from '../code-of';
 
 const film = (id: string) => SHELF_FILMS.find((one) => one.id === id)!;
 const metal = (id: string) => SHELF_METALS.find((one) => one.id === id)!;
@@ -334,4 +336,25 @@ test('no choice leads to a clamp load that is not finite, below nothing, or beyo
     }),
     { numRuns: 10_000 },
   );
+});
+
+test('a slippery end that is rougher than its film is refused', () => {
+  const turned = { ...named('3/8 BSF'), muThread: 0.12, muHead: 0.12 };
+  const at = (muThread: number, muHead: number) =>
+    codeOf(() => correct(40, turned, { ...turned, slippery: { muThread, muHead } }));
+  expect([at(0.1, 0.1), at(0.12, 0.12), at(0.13, 0.1), at(0.1, 0.13)]).toEqual([
+    undefined,
+    undefined,
+    'bad-field',
+    'bad-field',
+  ]);
+});
+
+test('a crowfoot turned back may be told by its length or by its angle', () => {
+  const wrench = { unit: 'N·m', min: 1, max: 200, graduation: 0.1 } as const;
+  const at = (extension_mm: number, angle_deg: number) =>
+    wrenchSetting(40, wrench, 'whole', { wrenchLength_mm: 400, extension_mm, angle_deg }).setting;
+  expect(at(-50, 0)).toBeCloseTo(at(50, 180), 9);
+  expect(at(-50, 0)).toBeCloseTo((40 * 400) / 350, 9);
+  expect(codeOf(() => at(-400, 0))).toBe('bad-field');
 });

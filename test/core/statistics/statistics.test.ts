@@ -103,9 +103,18 @@ describe('a film trial', () => {
     const two = filmTrial(pulls([0.12, 0.121]), base, shelf);
     const width = (interval?: { low: number; high: number }) => (interval?.high ?? 0) - (interval?.low ?? 0);
     expect(width(five.nextMu)).toBeGreaterThan(width(five.meanMu));
-    expect([five.shrunk, two.shrunk]).toEqual([false, true]);
+    const ten = filmTrial(pulls([0.11, 0.13, 0.12, 0.125, 0.135, 0.11, 0.13, 0.12, 0.125, 0.135]), base, shelf);
+    expect([ten.shrunk, five.shrunk, two.shrunk]).toEqual([false, true, true]);
     expect(two.deviation).toBeGreaterThan(0.02);
     expect(filmTrial(pulls([0.12]), base, shelf).nextMu).toBeUndefined();
+  });
+  test('nothing jumps at the fourth bolt: every number of bolts leans on the shelf’s row', () => {
+    const mus = [0.12, 0.13, 0.125, 0.12, 0.13, 0.125];
+    const s = [2, 3, 4, 5, 6].map((n) => filmTrial(pulls(mus.slice(0, n)), base, shelf).deviation ?? 0);
+    for (let i = 1; i < s.length; i++) expect(Math.abs((s[i] ?? 0) / (s[i - 1] ?? 1) - 1)).toBeLessThan(0.15);
+    // Bolts all alike: s² = 4·s0²/(n + 3), by hand.
+    const alike = (n: number) => filmTrial(pulls(Array.from({ length: n }, () => 0.12)), base, shelf).deviation ?? 0;
+    expect(alike(5) / alike(2)).toBeCloseTo(Math.sqrt(5 / 8), 9);
   });
   test('repeats on a bolt are not new bolts, and show wear', () => {
     const first = pulls([0.12, 0.13, 0.125, 0.12]);

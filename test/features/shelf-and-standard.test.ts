@@ -5,7 +5,7 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { usualFaceOf, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import { torqueLeaves } from '@/features/joint/leaves-of-joint';
+import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { jointPage, jointSummaries } from '@/features/joint/queries';
 import { standardReading } from '@/features/joint/standard-leaf';
 import { shelfRows, shelfStops, shelvedWrenches } from '@/features/shelves/queries';
@@ -127,7 +127,7 @@ describe('a joint’s page', () => {
   });
   test('the list says how much stands against each', () => {
     const [head] = jointSummaries(rowsNamed(shop, 'demo-maestrale'), shelvesOf(shop), now);
-    expect(head).toMatchObject({ name: 'Cylinder head', thread: 'M9', stops: 1, asks: 3 });
+    expect(head).toMatchObject({ name: 'Cylinder head', thread: 'M9', stops: 1, asks: 4 });
   });
   test('only leaves that give a torque make a joint', () => {
     expect(torqueLeaves(shop.book.leaves('demo-maestrale')).map((leaf) => leaf.kind)).not.toContain('stretch');

@@ -4,7 +4,6 @@ export {
   RETORQUE_SCHOOLS,
   coolingWindow,
   headDoubts,
-  isHeatCycle,
   retorqueState,
   type CoolingWindow,
   type CycleFact,

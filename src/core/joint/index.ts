@@ -4,7 +4,7 @@ export { correct, type CorrectedFastener, type Correction, type TodaysFastener }
 export { guards } from './guards/guards';
 export { LOCKINGS, type Guard, type GuardInput, type Locking } from './guards/guard';
 export { unknowns, type Unknown } from './guards/unknowns';
-export { STRONGEST_YIELD_MPA, ladder, type ClampState, type FastenerLoad, type Ladder } from './ladder';
+export { ladder, type ClampState, type FastenerLoad, type Ladder } from './ladder';
 export {
   OVERRULED,
   RANGE_SCHOOLS,

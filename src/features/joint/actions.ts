@@ -12,6 +12,7 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { leafOfText } from '@/model/book/leaf-of-text';
+import { governingInstead, pageGuardsOf } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
@@ -25,7 +26,7 @@ import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
 import { sayJoint } from './joint-changes';
-import { leavesOfJoint } from './leaves-of-joint';
+import { leavesOfJoint } from '@/model/book/leaves-of-joint';
 import {
   chooseLeafSchema,
   jointSchema,
@@ -96,7 +97,17 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
   const leaf = bench.shop.book.findLeaf(fields.leafId);
   if (leaf?.engineId !== fields.engineId)
     throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
-  const joint = newJoint(bench, fields, leaf.conditionText, leaf.printedText);
+  const { leafReason, ...given } = fields;
+  const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, fields.engineId));
+  const against = governingInstead(engine, leaves, sources, leaf);
+  if (against.length > 0 && !leafReason)
+    throw new DomainError(
+      'needs-reason',
+      `${against.map(({ message }) => message).join(' ')} Take that page, or write down why this one.`,
+      'leafReason',
+    );
+  const made = newJoint(bench, given, leaf.conditionText, leaf.printedText);
+  const joint = { ...made, detail: { ...made.detail, leafReason: against.length > 0 ? leafReason : null } };
   assertReckonable(bench, joint);
   bench.shop.joints.add(joint);
   return placeOf(joint);
@@ -227,7 +238,9 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   assertFresh(joint.name, joint, { version });
   const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);
   assertGate(gate, purpose);
-  const alsoAgainst = purpose === 'final' ? guardsOfGate(gate) : [];
+  const { engine, leaves, sources } = engineRows(shop, engineOf({ shop }, joint.engineId));
+  const page = pageGuardsOf(engine, leaves, sources, joint);
+  const alsoAgainst = [...page, ...(purpose === 'final' ? guardsOfGate(gate) : [])];
   const plan = planOfJoint(jointInputs(shop, joint, now), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
   assertReasoned(plan.guards, reason);
   const id = nanoid(12);

@@ -13,6 +13,8 @@ import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
+import type { PulledWith } from '@/model/joint/sheet-changes';
+import { ChangedNotice } from './changed-notice';
 import { FastenerFold } from './fastener-fold';
 import { originalFilmReason } from './film-reason';
 import { GuardList } from './guard-list';
@@ -41,6 +43,7 @@ interface Props {
   readonly against: readonly Guard[];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly answers: AnswerSource;
+  readonly pulledWith?: PulledWith;
 }
 
 function useWorked(inputs: JointInputs) {
@@ -56,7 +59,18 @@ function useWorked(inputs: JointInputs) {
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointScreen({ inputs, resume, tight, status, ranked, otherLeaves, stretch, against, answers }: Props) {
+export function JointScreen({
+  inputs,
+  resume,
+  tight,
+  status,
+  ranked,
+  otherLeaves,
+  stretch,
+  against,
+  answers,
+  pulledWith,
+}: Props) {
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
   const { plain } = useFigures();
@@ -92,6 +106,9 @@ export function JointScreen({ inputs, resume, tight, status, ranked, otherLeaves
       {!found.ok && <Notice kind="stop">{found.message}</Notice>}
       <HydrationGate>
         {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
+        {worked && pulledWith && (
+          <ChangedNotice joint={joint} pulled={pulledWith} setting={now} worked={worked} onDetail={changeDetail} />
+        )}
         {worked && <GuardList guards={[...against, ...worked.guards]} />}
         {worked && <UnknownFold joint={joint} unknown={worked.unknown} source={answers} onDetail={changeDetail} />}
         <SourcesFold

@@ -29,6 +29,7 @@ const initial = ({ engineId, leaves, leafId, shelves }: Props) => {
   return {
     engineId,
     leafId: leaf?.id ?? '',
+    leafReason: '',
     name: leaf?.subject ?? '',
     pattern: 'rows',
     fasteners: '',
@@ -74,6 +75,14 @@ export function NewJointForm(props: Props) {
         {...field('leafId')}
         onChange={(event) => chooseLeaf(event.currentTarget.value)}
       />
+      {(fields.errors.leafReason !== undefined || fields.getValues().leafReason !== '') && (
+        <TextInput
+          className={form.wide}
+          label="Why this page and not that one"
+          description="It is printed in the record"
+          {...field('leafReason')}
+        />
+      )}
       <TextInput label="Name of the joint" {...field('name')} />
       <NativeSelect
         label="Pattern"

@@ -3,15 +3,17 @@ import type { Shop } from '@/db/shop';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
+import type { JointState } from '@/model/engine/engine-state';
 import { engineStateOf, fitsOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, filmsName } from '@/model/joint/joint-result';
+import { changeGuards, sheetChanges, type PulledWith } from '@/model/joint/sheet-changes';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import type { JointSummary } from './joints-screen';
 import { answerSource, type AnswerSource } from './known-elsewhere';
-import { leavesOfJoint } from './leaves-of-joint';
+import { leavesOfJoint } from '@/model/book/leaves-of-joint';
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
 export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] {
@@ -20,7 +22,12 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
     const { joint } = state;
     const gate = gateOf(fits, joint.id);
     const inputs = inputsOf(rows, joint, shelves, now);
-    const { ladder, wrench, guards, unknown } = computeJoint(inputs);
+    const { ladder, wrench, guards: own, unknown } = computeJoint(inputs);
+    const pulled = pulledWith(state);
+    const changes = pulled ? sheetChanges(pulled, inputs, { ladder }) : [];
+    const guards = pulled
+      ? [...own, ...changeGuards(changes, pulled, ladder.target_Nm, joint.detail.changeMeans)]
+      : own;
     return {
       id: joint.id,
       name: joint.name,
@@ -34,8 +41,8 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
       status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}`,
       done: state.final?.state.complete ?? false,
       filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
-      stops: guards.filter((guard) => guard.severity === 'stop').length + gate.held.length,
-      asks: guards.filter((guard) => guard.severity === 'ask').length + gate.asks.length,
+      stops: [...guards, ...state.page].filter(({ severity }) => severity === 'stop').length + gate.held.length,
+      asks: [...guards, ...state.page].filter(({ severity }) => severity === 'ask').length + gate.asks.length,
       unknown: unknown.length,
     };
   });
@@ -57,7 +64,15 @@ export interface JointPage {
   /** What the engine’s fits say to closing this joint up. */
   readonly against: readonly Guard[];
   readonly answers: AnswerSource;
+  /** What the going-round that counts was pulled with, once a nut of it was. */
+  readonly pulledWith?: PulledWith;
 }
+
+const pulledWith = ({ final }: JointState): PulledWith | undefined => {
+  if (!final || final.events.length === 0) return undefined;
+  const { filmName, thread, leaf, ladder } = final.tightening.plan;
+  return { filmName, thread, leaf: { printedText: leaf.printedText }, ladder: { target_Nm: ladder.target_Nm } };
+};
 
 const setsLine = (sets: number) =>
   sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`;
@@ -89,8 +104,9 @@ export function jointPage(
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
       line: setsLine(shop.bolts.ofJoint(joint.id).length),
     },
-    against: guardsOfGate(gateOf(fitsOf(rows), joint.id)),
+    against: [...state.page, ...guardsOfGate(gateOf(fitsOf(rows), joint.id))],
     answers: answerSource(rows, joint, shelves),
+    pulledWith: pulledWith(state),
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

@@ -64,7 +64,10 @@ const fields = {
   retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
 };
 
-export const newJointSchema = Joi.object<NewJointFields, true>(fields);
+export const newJointSchema = Joi.object<NewJointFields & { readonly leafReason: string | null }, true>({
+  ...fields,
+  leafReason: Joi.string().trim().max(400).allow('', null).empty('').default(null),
+});
 
 /** What may be changed of a joint one at a time; the rest follows from it. */
 export type JointChange = Partial<

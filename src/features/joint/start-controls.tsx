@@ -48,6 +48,8 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
     const asks = toAnswer.length > 0 && reason.trim() === '' && !toAnswer.some(({ code }) => code === 'fit-out');
     return asks ? setAsking(purpose) : start(purpose);
   };
+  const [sure, setSure] = useState(false);
+  const isAgain = resume !== undefined || tight;
   const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';
   return (
     <div className={styles.start}>
@@ -58,8 +60,12 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
             Go on at the face
           </Button>
         )}
-        <Button rank={resume || tight ? 'plain' : 'main'} onClick={() => begin('final')} disabled={pending || !ready}>
-          {resume || tight ? again : 'To the face'}
+        <Button
+          rank={isAgain ? 'plain' : 'main'}
+          onClick={() => (isAgain && !sure ? setSure(true) : begin('final'))}
+          disabled={pending || !ready || (isAgain && sure)}
+        >
+          {isAgain ? again : 'To the face'}
         </Button>
         {!resume && (
           <Button onClick={() => begin('trial')} disabled={pending || !ready}>
@@ -67,6 +73,22 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
           </Button>
         )}
       </div>
+      {sure && !asking && (
+        <div className={styles.reason}>
+          <Notice kind="wait">
+            {resume
+              ? 'What was pulled so far stays in the record, but no longer counts: every nut is gone over from the first stage.'
+              : 'It is tight. Afresh it counts as tight only when the new round is through; its retorque falls due again.'}{' '}
+            Until the first nut of the new round is pulled, everything stands as it is.
+          </Notice>
+          <span className={styles.startKeys}>
+            <Button onClick={() => begin('final')} disabled={pending || !ready}>
+              {resume ? 'From the first stage' : 'Afresh'}
+            </Button>
+            <Button onClick={() => setSure(false)}>Leave it</Button>
+          </span>
+        </div>
+      )}
       {asking && (
         <div className={styles.reason}>
           <Textarea

@@ -7,6 +7,8 @@ export interface RankedLeaf {
   readonly leaf: Leaf;
   readonly source: Source;
   readonly governs: boolean;
+  /** True where it does not apply, or was superseded. */
+  readonly out: boolean;
   /** Why it governs, or why it does not. */
   readonly reason: string;
   /** Its figure against the governing one's, middle to middle, in per cent; absent where they cannot be compared. */
@@ -119,7 +121,14 @@ export function rankedLeaves(
     const against = source.supersedesId === null ? '' : ' It supersedes the earlier leaf for this engine.';
     const reason =
       out ?? (governs ? `Governs: ${kindWords(source.kind)}.${against}` : `Ranks lower: ${kindWords(source.kind)}.`);
-    return { leaf, source, governs, reason, ...(i > 0 && { offBy_pct: offBy(leaf, first.leaf) }) };
+    return {
+      leaf,
+      source,
+      governs,
+      out: out !== undefined,
+      reason,
+      ...(i > 0 && { offBy_pct: offBy(leaf, first.leaf) }),
+    };
   });
 }
 

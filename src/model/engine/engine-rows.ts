@@ -1,5 +1,6 @@
 import { DomainError } from '@/core/units';
 import { roundState } from '@/core/tightening';
+import { pageGuardsOf } from '@/model/book/page-guards';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
@@ -36,17 +37,30 @@ export const tighteningState = (tightening: Tightening, events: readonly Recorde
   state: roundState(tightening.plan.steps, events, tightening.plan.positions.length),
 });
 
+/**
+ * The going-round that counts. One that was begun and never pulled in touches no nut: what stood before it still stands,
+ * and can be gone on with.
+ */
+function finalOf(rounds: readonly TighteningState[]): TighteningState | undefined {
+  const finals = rounds.filter(({ tightening }) => tightening.purpose === 'final');
+  return finals.findLast(({ events }) => events.length > 0) ?? finals.at(-1);
+}
+
 /** Where one joint of an engine stands. */
-export function jointStateOf({ engine, heat, tightenings, events }: EngineRows, joint: Joint): JointState {
+export function jointStateOf(
+  { engine, leaves, sources, heat, tightenings, events }: EngineRows,
+  joint: Joint,
+): JointState {
   const rounds = tightenings
     .filter(({ jointId }) => jointId === joint.id)
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
   return {
     joint,
     tightenings: rounds,
-    final: rounds.findLast(({ tightening }) => tightening.purpose === 'final'),
+    final: finalOf(rounds),
     openRetorque: rounds.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
     retorque: retorqueOf(engine, joint, heat, rounds),
+    page: pageGuardsOf(engine, leaves, sources, joint),
   };
 }
 

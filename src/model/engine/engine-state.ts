@@ -2,6 +2,7 @@ import { happenedAt } from '@/model/line-time';
 import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
 import type { RoundState } from '@/core/tightening';
 import { LEAST_CYCLES } from '@/model/practice/house-practice';
+import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
 import type { FitState } from '@/model/fit/fit-state';
@@ -23,6 +24,8 @@ export interface JointState {
   /** A retorque that was begun and is not finished. */
   readonly openRetorque?: TighteningState;
   readonly retorque: RetorqueState;
+  /** What stands against the page that its figure is from. */
+  readonly page: readonly Guard[];
 }
 
 export interface EngineState {
@@ -56,7 +59,8 @@ export function retorqueOf(
   heat: HeatLog,
   tightenings: readonly TighteningState[],
 ): RetorqueState {
-  const final = tightenings.filter(({ tightening }) => tightening.purpose === 'final').at(-1);
+  const finals = tightenings.filter(({ tightening }) => tightening.purpose === 'final');
+  const final = finals.findLast((round) => round.events.length > 0) ?? finals.at(-1);
   const last = final?.state.complete ? final.events.find(({ id }) => id === final.state.last?.id) : undefined;
   const tightenedAt = last && happenedAt(last);
   const answered = tightenings.flatMap(({ tightening, state: now }) =>

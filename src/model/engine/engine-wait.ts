@@ -15,20 +15,25 @@ export interface Wait {
 
 type Ranked = Wait & { readonly rank: number };
 
-const place = (step: Step | undefined): string => {
+/** As the drawing and the face number it: by the turn. */
+const place = (step: Step | undefined, order: readonly number[]): string => {
   if (!step) return '';
-  return step.kind === 'shaft' ? 'turn the shaft' : `fastener ${step.position + 1}, stage ${step.stage + 1}`;
+  return step.kind === 'shaft'
+    ? 'turn the shaft'
+    : `number ${order.indexOf(step.position) + 1}, stage ${step.stage + 1}`;
 };
 
 /** What one joint waits for; the lower the rank, the sooner it is said. */
-function jointWaits({ joint, final, openRetorque, retorque }: JointState): Ranked | undefined {
+function jointWaits({ joint, final, openRetorque, retorque, page }: JointState): Ranked | undefined {
+  if (!final?.state.complete && page.some(({ severity }) => severity === 'stop'))
+    return { rank: 0.6, state: 'stop', waitsFor: `${joint.name}: which page governs` };
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
   if (final && !final.state.complete && final.state.next > 0)
     return {
       rank: 2,
       state: 'ready',
-      waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.state.next])}`,
+      waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.state.next], final.tightening.plan.order)}`,
     };
   if (retorque.state === 'cooling')
     return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };

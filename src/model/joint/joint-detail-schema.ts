@@ -91,6 +91,12 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   })
     .allow(null)
     .default(null),
+  changeMeans: Joi.object({
+    means: oneOf(['next-round', 'correction'] as const).required(),
+    target_Nm: sentNumber().positive().max(1e6).required(),
+  })
+    .allow(null)
+    .default(null),
   leftUnknown: Joi.array().items(id()).max(40).default([]),
   standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
     .allow(null)

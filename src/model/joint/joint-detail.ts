@@ -92,6 +92,8 @@ export interface JointDetail {
   readonly heatCycle: HeatCycleSchool;
   /** How warm the head is to be for a warm retorque, and the page that says so. */
   readonly warm: { readonly head_C: number; readonly page: string } | null;
+  /** What a change after the first pull was said to mean. */
+  readonly changeMeans: { readonly means: 'next-round' | 'correction'; readonly target_Nm: number } | null;
   /** What is not known and was left so by a person, by code of what is unknown. */
   readonly leftUnknown: readonly string[];
   /** The figure of a joint that no page mentions. */
@@ -144,6 +146,7 @@ export const PLAIN_DETAIL: JointDetail = {
   leafReason: null,
   heatCycle: 'head-60',
   warm: null,
+  changeMeans: null,
   leftUnknown: [],
   standard: null,
 };

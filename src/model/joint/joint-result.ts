@@ -3,8 +3,8 @@ import { usualBearingFace } from '@/core/fastener';
 import { ladder, type Guard, type Ladder, type Unknown } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { patternPositions, stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
-import { DomainError, torqueToSi } from '@/core/units';
-import { chooseWrench, type WrenchChoice } from '@/core/wrench';
+import { DomainError, torqueFromSi, torqueToSi } from '@/core/units';
+import { chooseWrench, windowFloor, type WrenchChoice } from '@/core/wrench';
 import { careOf } from './joint-detail';
 import { isOverdue, judgedJoint } from './joint-guards';
 import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
@@ -46,7 +46,38 @@ export function computeJoint(setting: JointInputs): JointResult {
   const choice = chooseWrench(first.target_Nm, shelf, shelves.practice.window, adaptor);
   const chosen = joint.detail.wrenchByHand || !choice.chosen ? byHand : wrenchNamed(setting, choice.chosen.id);
   const worked = chosen === byHand ? first : ladder(ladderInput(setting, chosen));
-  return { ladder: worked, wrench: chosen, choice, ...judgedJoint(setting, worked, chosen) };
+  const judged = judgedJoint(setting, worked, chosen);
+  const low = stageGuards(setting, worked, chosen);
+  return { ladder: worked, wrench: chosen, choice, guards: [...judged.guards, ...low], unknown: judged.unknown };
+}
+
+/** Stages before the last that the wrench cannot be set to, or is not trusted at; the last is judged with the figure. */
+function stageGuards(setting: JointInputs, worked: Ladder, wrench: Wrench): readonly Guard[] {
+  if (!worked.setting.onScale) return [];
+  const { window } = setting.shelves.practice;
+  const floor = Math.max(wrench.min, windowFloor(wrench, window));
+  const figures = stagesOfJoint(setting, { ladder: worked, wrench }).map((stage) => stage.setting);
+  const low = figures.filter((figure) => figure < floor - 1e-9 && figure < (figures.at(-1) ?? 0));
+  const [least] = low;
+  if (least === undefined) return [];
+  const other = setting.shelves.wrenches.find((one) => {
+    const there = torqueFromSi(torqueToSi(least, wrench.unit), one.unit);
+    return (
+      one.id !== wrench.id && hangsHere(one) && there >= Math.max(one.min, windowFloor(one, window)) && there <= one.max
+    );
+  });
+  const told = low.map((figure) => `${Number(figure.toPrecision(4))}`).join(', ');
+  const where =
+    least < wrench.min
+      ? `below its lowest mark of ${wrench.min}`
+      : `lower than where it is trusted, ${Number(floor.toPrecision(3))}`;
+  return [
+    {
+      code: 'stage-low-on-wrench',
+      severity: 'ask',
+      message: `${low.length === 1 ? 'A stage' : 'Stages'} of ${told} ${wrench.unit} ${low.length === 1 ? 'is' : 'are'} ${where} (${wrench.name}). ${other ? `Take ${other.name} for ${low.length === 1 ? 'it' : 'them'}, and this one for the last.` : 'No other wrench here is trusted there: bring it down evenly by hand, and begin with the next stage.'}`,
+    },
+  ];
 }
 
 /** The figures of the stages, in the wrench's unit and in N·m. */

@@ -1,3 +1,4 @@
+import type { Guard } from '@/core/joint';
 import type { Problem } from '@/model/result';
 import { todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
@@ -16,9 +17,15 @@ const SAME_TORQUE = 0.005;
 
 const Nm = (value: number) => `${Number(value.toPrecision(3))} N·m`;
 
+/** What a going-round was pulled with, as far as a sheet can contradict it. */
+export type PulledWith = Pick<TighteningPlan, 'filmName' | 'thread'> & {
+  readonly leaf: Pick<TighteningPlan['leaf'], 'printedText'>;
+  readonly ladder: Pick<TighteningPlan['ladder'], 'target_Nm'>;
+};
+
 /** Where a joint's sheet says something else today than what a going-round was planned with. */
 export function sheetChanges(
-  plan: TighteningPlan,
+  plan: PulledWith,
   setting: JointInputs,
   { ladder }: Pick<JointResult, 'ladder'>,
 ): readonly SheetChange[] {
@@ -33,6 +40,57 @@ export function sheetChanges(
       ? [{ what: 'What the fastener should get', pulled: Nm(pulled), sheet: Nm(now) }]
       : [];
   return [...pairs.filter((pair) => pair.pulled !== pair.sheet), ...figure];
+}
+
+/** What a change of a sheet was said to mean, for the figure that it came to. */
+export interface ChangeMeaning {
+  /** For the next going-round, or a correction of what was written when it was pulled. */
+  readonly means: 'next-round' | 'correction';
+  readonly target_Nm: number;
+}
+
+/**
+ * What stands against a joint whose sheet was changed after its first pull: the question what it means; and where it
+ * corrects what was written, whether the nuts were pulled too far or not far enough.
+ */
+export function changeGuards(
+  changes: readonly SheetChange[],
+  plan: PulledWith,
+  target_Nm: number,
+  meaning: ChangeMeaning | null,
+): readonly Guard[] {
+  if (changes.length === 0) return [];
+  const answered = meaning !== null && Math.abs(meaning.target_Nm / target_Nm - 1) <= SAME_TORQUE;
+  const severity = 'ask';
+  if (!answered)
+    return [
+      {
+        code: 'changed-since-pulled',
+        severity,
+        message: `${saidChanges(changes)} Does it correct what was written, or is it for the next round?`,
+      },
+    ];
+  if (meaning.means === 'next-round')
+    return [{ code: 'changed-for-next', severity, message: `${saidChanges(changes)} It is meant for the next round.` }];
+  const pulled = plan.ladder.target_Nm;
+  if (Math.abs(target_Nm / pulled - 1) <= SAME_TORQUE)
+    return [{ code: 'corrected', severity, message: `${saidChanges(changes)} Corrected; the figure is the same.` }];
+  const off = Math.abs((pulled / target_Nm - 1) * 100).toFixed(0);
+  return pulled < target_Nm
+    ? [
+        {
+          code: 'not-far-enough',
+          severity: 'stop',
+          message: `It was pulled to ${Nm(pulled)} and ${Nm(target_Nm)} was meant: ${off} % short. Go round again to the figure of this sheet.`,
+        },
+      ]
+    : [
+        {
+          code: 'too-far',
+          severity: 'stop',
+          message: `It was pulled to ${Nm(pulled)} and ${Nm(target_Nm)} was meant: ${off} % too far. Slacken one at a time and pull to the figure of this sheet; look at bolt and thread first, and take new ones where it was near its yield.`,
+        },
+      ];
 }
 
 /** In one sentence, for a person who has to say what it means. */

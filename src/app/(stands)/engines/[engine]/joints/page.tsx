@@ -1,5 +1,5 @@
 import { JointsScreen } from '@/features/joint/joints-screen';
-import { torqueLeaves } from '@/features/joint/leaves-of-joint';
+import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { jointSummaries } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';

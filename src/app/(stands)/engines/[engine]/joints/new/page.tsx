@@ -1,6 +1,6 @@
 import { NewJointForm } from '@/features/joint/new-joint-form';
 import { StandardJointForm } from '@/features/joint/standard-joint-form';
-import { torqueLeaves } from '@/features/joint/leaves-of-joint';
+import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { shelvesFor } from '@/model/shelf/shelves';
 import { shelvesOnce } from '@/server/request-reads';
 import { WrenchForm } from '@/features/shelves/wrench-form';

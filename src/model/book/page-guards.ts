@@ -1,0 +1,101 @@
+import type { Guard } from '@/core/joint';
+import { currentLeaves } from './current-leaves';
+import type { Engine } from '@/model/engine/engine';
+import type { Joint } from '@/model/joint/joint';
+import { leavesOfJoint } from './leaves-of-joint';
+import type { Leaf } from './leaf';
+import { rankOf, rankedLeaves, sameSubject, type RankedLeaf } from './source-precedence';
+import type { Source } from './source';
+
+// Two printings of one figure in two units differ by about as much.
+const APART_PCT = 3;
+
+const cited = ({ leaf, source }: RankedLeaf) => `“${leaf.printedText}” (${source.title}, p. ${leaf.page})`;
+
+const isApart = ({ offBy_pct }: RankedLeaf) => offBy_pct !== undefined && Math.abs(offBy_pct) > APART_PCT;
+
+/** What of a source's limits cannot be held against this engine, because nobody said. */
+function unknownLimit(
+  { fromYear, toYear, fromNumber, toNumber }: Source,
+  { year, engineNumber }: Pick<Engine, 'year' | 'engineNumber'>,
+): string | undefined {
+  const between = (from: string | number | null, to: string | number | null) =>
+    [from ? `from ${from}` : '', to ? `to ${to}` : ''].filter(Boolean).join(' ');
+  if (year === null && (fromYear !== null || toYear !== null))
+    return `it speaks of engines ${between(fromYear, toYear)}, and the year of this one is not known`;
+  if (engineNumber.trim() === '' && (fromNumber !== '' || toNumber !== ''))
+    return `it speaks of engines ${between(fromNumber, toNumber)}, and the number of this one is not known`;
+  return undefined;
+}
+
+/**
+ * What stands against the page that a joint's figure is from: another page governs, this one does not apply, two of
+ * equal rank differ, or nobody can say whether it applies. A written reason is printed instead.
+ */
+export function pageGuards(
+  ranked: readonly RankedLeaf[],
+  { leafId, detail: { leafReason } }: { readonly leafId: string; readonly detail: Pick<Joint['detail'], 'leafReason'> },
+  engine: Pick<Engine, 'year' | 'engineNumber'>,
+): readonly Guard[] {
+  const used = ranked.find(({ leaf }) => leaf.id === leafId);
+  if (!used) return [];
+  const severity = leafReason === null ? 'stop' : 'ask';
+  const why = leafReason === null ? '' : ` Taken all the same: ${leafReason}`;
+  const governing = ranked.find(({ governs }) => governs);
+  if (governing && governing !== used)
+    return [
+      {
+        code: 'another-page-governs',
+        severity,
+        message: `${cited(governing)} governs this engine; the figure here is from ${cited(used)}. ${used.reason}${why}`,
+      },
+    ];
+  if (!governing) return [{ code: 'page-out-of-force', severity, message: `${cited(used)}: ${used.reason}${why}` }];
+  const equal = ranked.find(
+    (one) => one !== used && !one.out && rankOf(one.source) === rankOf(used.source) && isApart(one),
+  );
+  const unknown = unknownLimit(used.source, engine);
+  return [
+    ...(equal
+      ? [
+          {
+            code: 'pages-of-equal-rank',
+            severity,
+            message: `${cited(used)} and ${cited(equal)} rank alike and differ by ${Math.abs(equal.offBy_pct ?? 0).toFixed(0)} %: nothing but the later year or entry puts the first before the other.${why}`,
+          } as const,
+        ]
+      : []),
+    ...(unknown === undefined
+      ? []
+      : [
+          {
+            code: 'page-limits-unknown',
+            severity: ranked.some(isApart) ? severity : 'ask',
+            message: `${cited(used)} is used, but ${unknown}.${why}`,
+          } as const,
+        ]),
+  ];
+}
+
+/** The same, from everything in an engine's book. */
+export const pageGuardsOf = (
+  engine: Pick<Engine, 'year' | 'engineNumber'>,
+  leaves: readonly Leaf[],
+  sources: readonly Source[],
+  joint: Joint,
+): readonly Guard[] => pageGuards(rankedLeaves(leavesOfJoint(leaves, joint), sources, engine), joint, engine);
+
+/** The page that governs where a joint is made from another one; undefined where the leaf governs itself. */
+export function governingInstead(
+  engine: Pick<Engine, 'year' | 'engineNumber'>,
+  leaves: readonly Leaf[],
+  sources: readonly Source[],
+  leaf: Leaf,
+): readonly Guard[] {
+  const alike = currentLeaves(leaves).filter((one) => one.id === leaf.id || sameSubject(one.subject, leaf.subject));
+  return pageGuards(
+    rankedLeaves(alike, sources, engine),
+    { leafId: leaf.id, detail: { leafReason: null } },
+    engine,
+  ).filter(({ severity }) => severity === 'stop');
+}

@@ -1,0 +1,168 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import type { Shop } from '@/db/shop';
+import { leafOfText } from '@/model/book/leaf-of-text';
+import { pageGuardsOf } from '@/model/book/page-guards';
+import { PLAIN_SOURCE, type Source } from '@/model/book/source';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { waitOf } from '@/model/engine/engine-wait';
+import { computeJoint } from '@/model/joint/joint-result';
+import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
+import { YARD_NOW, freshTightening, rowsNamed, yardShop } from '../db/temporary-shop';
+
+const there = <T>(row: T | undefined): T => {
+  if (row === undefined) throw new Error('the row is not there');
+  return row;
+};
+
+let shop: Shop;
+beforeEach(() => {
+  shop = yardShop();
+});
+
+const COVER = 'demo-m-joint-cover';
+const cover = () => there(shop.joints.find(COVER));
+
+/** Another page on the timing cover's screws, in a source of its own or in that of the first. */
+function addPage(printedText: string, source: Partial<Source> & { readonly id: string }, isNew = true): void {
+  const engineId = cover().engineId;
+  const own = there(shop.book.findLeaf(cover().leafId));
+  if (isNew)
+    shop.book.addSource(engineId, {
+      ...PLAIN_SOURCE,
+      title: `Source ${source.id}`,
+      edition: '',
+      year: null,
+      version: 1,
+      createdAt: YARD_NOW,
+      ...source,
+    });
+  shop.book.addLeaf({
+    ...own,
+    id: `leaf-${source.id}`,
+    sourceId: source.id,
+    printedText,
+    replacesId: null,
+    createdAt: YARD_NOW,
+    ...leafOfText({ kind: 'torque', printedText, conditionText: null, readingIndex: 0 }),
+  });
+}
+
+const guards = (engine: { year?: number | null; engineNumber?: string } = {}) => {
+  const rows = rowsNamed(shop, cover().engineId);
+  return pageGuardsOf({ ...rows.engine, ...engine }, rows.leaves, rows.sources, cover());
+};
+const said = (engine?: Parameters<typeof guards>[0]) => guards(engine).map(({ code, severity }) => [code, severity]);
+
+describe('the page that a figure is from', () => {
+  test('alone it has nothing against it', () => expect(said()).toEqual([]));
+  test('a bulletin that governs stops the manual’s figure, with both told', () => {
+    addPage('12 Nm', { id: 'bulletin', kind: 'bulletin' });
+    expect(said()).toEqual([['another-page-governs', 'stop']]);
+    expect(guards()[0]?.message).toMatch(/“12 Nm” \(Source bulletin.*governs.*is from “/);
+  });
+  test('a written reason is printed instead', () => {
+    addPage('12 Nm', { id: 'bulletin', kind: 'bulletin' });
+    const joint = cover();
+    shop.joints.alter({ ...joint, detail: { ...joint.detail, leafReason: 'early casting' } });
+    expect(said()).toEqual([['another-page-governs', 'ask']]);
+    expect(guards()[0]?.message).toContain('early casting');
+  });
+  test('two of one manual more than 3 % apart are asked about, within it they are not', () => {
+    const { sourceId } = there(shop.book.findLeaf(cover().leafId));
+    const own = there(shop.book.findLeaf(cover().leafId));
+    const middle = ((own.min_Nm ?? 0) + (own.max_Nm ?? 0)) / 2;
+    addPage(`${(middle * 1.02).toFixed(3)} Nm`, { id: sourceId }, false);
+    const joint = cover();
+    shop.joints.alter({ ...joint, leafId: `leaf-${sourceId}` });
+    expect(said()).toEqual([]);
+    addPage(`${(middle * 1.5).toFixed(3)} Nm`, { id: 'equal', kind: 'manual' });
+    const last = cover();
+    shop.joints.alter({ ...last, leafId: 'leaf-equal' });
+    expect(said()).toEqual([['pages-of-equal-rank', 'stop']]);
+  });
+  test('a source with limits asks where the year or the number of the engine is not known', () => {
+    addPage('12 Nm', { id: 'bulletin', kind: 'bulletin', fromYear: 1938 });
+    const joint = cover();
+    shop.joints.alter({ ...joint, leafId: 'leaf-bulletin' });
+    expect(said({ year: 1950 })).toEqual([]);
+    expect(said({ year: null })).toEqual([['page-limits-unknown', 'stop']]);
+    expect(said({ year: 1930 })).toEqual([['another-page-governs', 'stop']]);
+  });
+  test('a page that does not apply to this engine stops where no other does', () => {
+    const { sourceId } = there(shop.book.findLeaf(cover().leafId));
+    const rows = rowsNamed(shop, cover().engineId);
+    const sources = rows.sources.map((one) => (one.id === sourceId ? { ...one, fromNumber: 'Z 900' } : one));
+    const of = { ...rows.engine, engineNumber: 'A 1' };
+    expect(pageGuardsOf(of, rows.leaves, sources, cover()).map(({ code }) => code)).toEqual(['page-out-of-force']);
+  });
+  test('stands on the engine’s tag, before it is tight', () => {
+    addPage('12 Nm', { id: 'bulletin', kind: 'bulletin' });
+    const state = engineStateOf(rowsNamed(shop, cover().engineId));
+    const only = { ...state, fits: [], joints: state.joints.filter(({ joint }) => joint.id === COVER) };
+    expect(waitOf(only)).toMatchObject({ state: 'stop', waitsFor: 'Timing cover: which page governs' });
+  });
+});
+
+test('a fastener has one name: its number in the turn, on the tag as on the face', () => {
+  const state = engineStateOf(rowsNamed(shop, 'demo-maestrale'));
+  const half = there(state.joints.find(({ final }) => final && !final.state.complete && final.state.next > 0));
+  const { order, steps } = there(half.final).tightening.plan;
+  const step = there(steps[there(half.final).state.next]);
+  const number = step.kind === 'pull' ? order.indexOf(step.position) + 1 : 0;
+  const { waitsFor } = waitOf({ ...state, fits: [], joints: [half] });
+  expect(waitsFor).toContain(`number ${number}, stage`);
+});
+
+test('a round that was begun and never pulled in leaves what stood before it', () => {
+  const joint = there(shop.joints.find('demo-f-joint-mains'));
+  const before = there(engineStateOf(rowsNamed(shop, joint.engineId)).joints.find((one) => one.joint.id === joint.id));
+  expect(before.final?.state.complete).toBe(true);
+  shop.tightenings.start({ ...freshTightening(shop, 'other'), id: 'afresh', jointId: joint.id });
+  const after = there(engineStateOf(rowsNamed(shop, joint.engineId)).joints.find((one) => one.joint.id === joint.id));
+  expect(after.final?.tightening.id).toBe(before.final?.tightening.id);
+});
+
+describe('a sheet that was changed after the pull', () => {
+  const HEAD = 'demo-f-joint-head';
+  const of = (todayFilm: string) => {
+    const joint = there(shop.joints.find(HEAD));
+    const plan = there(shop.tightenings.ofJoint(HEAD).findLast(({ purpose }) => purpose === 'final')).plan;
+    const inputs = jointInputs(shop, { ...joint, todayFilm }, Date.parse(YARD_NOW));
+    const { ladder } = computeJoint(inputs);
+    return { plan, changes: sheetChanges(plan, inputs, { ladder }), target_Nm: ladder.target_Nm };
+  };
+  const codes = (film: string, meaning: Parameters<typeof changeGuards>[3]) => {
+    const { plan, changes, target_Nm } = of(film);
+    return changeGuards(changes, plan, target_Nm, meaning && { ...meaning, target_Nm }).map(({ code }) => code);
+  };
+  test('says nothing while it is as it was', () => expect(codes('moly-paste', null)).toEqual([]));
+  test('asks what it means, with both figures', () => {
+    const { plan, changes, target_Nm } = of('engine-oil');
+    const [guard] = changeGuards(changes, plan, target_Nm, null);
+    expect(guard).toMatchObject({ code: 'changed-since-pulled', severity: 'ask' });
+    expect(guard?.message).toMatch(/Molybdenum.*Engine oil.*35\.8 N·m.*51\.5 N·m/);
+  });
+  test('as a correction it judges what was pulled: not far enough, or too far', () => {
+    const corrects = { means: 'correction', target_Nm: 0 } as const;
+    expect(codes('engine-oil', corrects)).toEqual(['not-far-enough']);
+    expect(codes('wax-ptfe', corrects)).toEqual(['too-far']);
+    expect(codes('engine-oil', { means: 'next-round', target_Nm: 0 })).toEqual(['changed-for-next']);
+  });
+  test('an answer holds for the figure that it was given for', () => {
+    const { plan, changes, target_Nm } = of('engine-oil');
+    const old = { means: 'next-round', target_Nm: target_Nm * 1.1 } as const;
+    expect(changeGuards(changes, plan, target_Nm, old).map(({ code }) => code)).toEqual(['changed-since-pulled']);
+  });
+});
+
+test('a stage below the wrench’s lowest mark is asked about, and another wrench named', () => {
+  const joint = there(shop.joints.find('demo-f-joint-head'));
+  const at = (stageScheme: readonly number[]) => {
+    const found = computeJoint(jointInputs(shop, { ...joint, stageScheme }, Date.parse(YARD_NOW)));
+    return found.guards.find(({ code }) => code === 'stage-low-on-wrench')?.message;
+  };
+  expect(at([0.9, 1])).toBeUndefined();
+  expect(at([0.1, 1])).toMatch(/^A stage of 2\.5 lbf·ft is below its lowest mark of \d+|lower than/);
+  expect(at([0.1, 0.15, 1])).toMatch(/^Stages of /);
+});

@@ -16,9 +16,7 @@ interface Props {
 const lineOf = (open: number, left: number) => {
   const things = open === 1 ? '1 thing is not known' : `${open} things are not known`;
   const leftSo = left === 0 ? '' : `, ${left} left so`;
-  return open === 0 && left === 0
-    ? 'everything that is judged is known'
-    : `${things}${leftSo}; what they decide is not judged`;
+  return open === 0 && left === 0 ? 'everything that is judged is known' : `${things}${leftSo}`;
 };
 
 /** Everything that is not known of a joint, in one place, each answered with one key or left so by a person. */
@@ -34,7 +32,7 @@ export function UnknownFold({ joint, unknown, source, onDetail }: Props) {
           <li key={code} className={styles.row} data-left={leftUnknown.includes(code) || undefined}>
             <span>
               <b className={styles.what}>{what}</b>
-              <span className="soft">not judged: {unjudged}</span>
+              <span className="soft">{unjudged}</span>
             </span>
             <span className={styles.keys}>
               {answers

@@ -84,7 +84,7 @@ function NotKnown({ plan }: { readonly plan: TighteningPlan }) {
   if (plan.unknown === undefined || plan.unknown.length === 0) return null;
   return (
     <div>
-      <p>Not known when it was begun ({plan.unknown.length}), and so not judged:</p>
+      <p>Not known when it was begun ({plan.unknown.length}):</p>
       <ul className="points">
         {plan.unknown.map(({ code, what, unjudged }) => (
           <li key={code}>

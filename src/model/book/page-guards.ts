@@ -1,8 +1,7 @@
 import type { Guard } from '@/core/joint';
-import { currentLeaves } from './current-leaves';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
-import { leavesOfJoint } from './leaves-of-joint';
+import { leavesOfJoint, torqueLeaves } from './leaves-of-joint';
 import type { Leaf } from './leaf';
 import { rankOf, rankedLeaves, sameSubject, type RankedLeaf } from './source-precedence';
 import type { Source } from './source';
@@ -83,7 +82,9 @@ export const pageGuardsOf = (
   leaves: readonly Leaf[],
   sources: readonly Source[],
   joint: Joint,
-): readonly Guard[] => pageGuards(rankedLeaves(leavesOfJoint(leaves, joint), sources, engine), joint, engine);
+): readonly Guard[] =>
+  // A page that gives a stretch or a turn says nothing against a torque.
+  pageGuards(rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine), joint, engine);
 
 /** The page that governs where a joint is made from another one; undefined where the leaf governs itself. */
 export function governingInstead(
@@ -92,7 +93,7 @@ export function governingInstead(
   sources: readonly Source[],
   leaf: Leaf,
 ): readonly Guard[] {
-  const alike = currentLeaves(leaves).filter((one) => one.id === leaf.id || sameSubject(one.subject, leaf.subject));
+  const alike = torqueLeaves(leaves).filter((one) => one.id === leaf.id || sameSubject(one.subject, leaf.subject));
   return pageGuards(
     rankedLeaves(alike, sources, engine),
     { leafId: leaf.id, detail: { leafReason: null } },

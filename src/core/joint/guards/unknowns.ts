@@ -5,7 +5,7 @@ export interface Unknown {
   readonly code: string;
   /** What is not known, as a name. */
   readonly what: string;
-  /** Which guard could not be judged for want of it. */
+  /** Which guard could not be judged for want of it, or what it was judged by instead. */
   readonly unjudged: string;
 }
 
@@ -21,26 +21,26 @@ function ofFastener(input: GuardInput): readonly Unknown[] {
       !substituted || original.yield_MPa !== undefined,
       'original-grade',
       'the grade of the original',
-      'whether the substitute is weaker',
+      'whether the substitute is weaker is not judged',
     ),
     ...unless(faceMeasured, 'face', 'the face under it, measured', 'friction and pressure rest on the usual face'),
     ...unless(
       washer === undefined || washer.thickness_mm !== undefined,
       'washer-thickness',
       'the washer’s thickness',
-      'how far it spreads the pressure',
+      'how far it spreads the pressure is not judged',
     ),
     ...unless(
       reach.threadLength_mm !== undefined,
       'thread-length',
       'the length of its thread',
-      'whether it meets its shoulder',
+      'whether it meets its shoulder is not judged',
     ),
     ...unless(
       input.takenBeyondYield !== undefined,
       'history',
       'whether it was ever taken beyond its yield',
-      'whether it may be used again',
+      'whether it may be used again is not judged',
     ),
   ];
 }
@@ -48,7 +48,7 @@ function ofFastener(input: GuardInput): readonly Unknown[] {
 /** Of where it sits. */
 function ofPlace({ parent, underHead, reach, form }: GuardInput): readonly Unknown[] {
   const isStud = form === 'stud';
-  const strips = 'whether the parent’s thread strips';
+  const strips = 'whether the parent’s thread strips is not judged';
   return [
     ...unless(parent !== undefined, 'metal-thread', 'the stud’s thread in the metal', strips),
     ...unless(parent === undefined || parent.metal !== undefined, 'metal', 'what it is tapped into', strips),
@@ -57,19 +57,19 @@ function ofPlace({ parent, underHead, reach, form }: GuardInput): readonly Unkno
       underHead !== undefined,
       'under-head',
       isStud ? 'what the nut presses on' : 'what the head presses on',
-      'the pressure under it',
+      'the pressure under it is not judged',
     ),
     ...unless(
       reach.length_mm !== undefined && reach.grip_mm !== undefined,
       'grip',
       reach.length_mm === undefined ? 'its length and what it clamps' : 'what it clamps',
-      'whether it bottoms or meets its shoulder',
+      'whether it bottoms or meets its shoulder is not judged',
     ),
     ...unless(
       isStud || reach.holeDepth_mm !== undefined || reach.isThrough === true,
       'hole-depth',
       'the depth of its hole',
-      'whether it bottoms',
+      'whether it bottoms is not judged',
     ),
   ];
 }

@@ -99,7 +99,7 @@ describe('a joint that no page mentions', () => {
       },
     });
     const leaf = there(shop.book.findLeaf(joint.leafId));
-    expect(leaf.page).toMatch(/^reckoned: 75 % of proof/);
+    expect(leaf.page).toMatch(/^reckoned: 72 % of proof/);
     await accepted(addStandardJointAction({ ...fields, name: 'Another', metal: 'grey-iron', engagement_mm: '12,5' }));
     expect(rowsIn(shop, 'source')).toBe(sources + 1);
     expect(there(shop.joints.ofEngine('demo-fourteen').at(-1)).detail.parent).toMatchObject({

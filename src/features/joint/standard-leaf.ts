@@ -22,9 +22,12 @@ export function standardReading(fields: Omit<StandardFields, 'engineId' | 'name'
   const thread = atField('thread', () => threadNamed(designationOn(shelves, fields.thread)));
   const grade = gradeOn(shelves, fields.grade);
   const film = filmOn(shelves, fields.film);
+  // A metal that is not known is taken for the weakest there is.
+  const weakest = [...shelves.metals].sort((a, b) => a.shearLow_MPa - b.shearLow_MPa)[0];
+  const metal = fields.metal ? metalOn(shelves, fields.metal) : weakest;
   const parent =
-    fields.metal && fields.engagement_mm !== null
-      ? { engagement_mm: fields.engagement_mm, shear_MPa: metalOn(shelves, fields.metal).shearLow_MPa }
+    metal && fields.engagement_mm !== null
+      ? { engagement_mm: fields.engagement_mm, shear_MPa: metal.shearLow_MPa }
       : undefined;
   const turned = {
     thread,
@@ -32,15 +35,22 @@ export function standardReading(fields: Omit<StandardFields, 'engineId' | 'name'
     muThread: film.thread.middle,
     muHead: film.head.middle,
   };
-  const figure = standardFigure(turned, proofOf(grade), parent, USUAL_PROOF_SHARE);
+  const figure = standardFigure(turned, proofOf(grade), parent, USUAL_PROOF_SHARE, {
+    yield_MPa: grade.yield_MPa,
+    muThread: film.thread,
+    muHead: film.head,
+  });
+  const shareOfProof = (100 * figure.preload_N) / (proofOf(grade) * thread.stressArea_mm2);
   const limit =
     figure.limitedBy === 'parent'
-      ? `, held under what the thread in ${metalOn(shelves, fields.metal).name.toLowerCase()} stands`
-      : '';
+      ? `, held under what the thread in ${metal?.name.toLowerCase() ?? ''} stands${fields.metal ? '' : ' (its metal is not known)'}`
+      : figure.limitedBy === 'slippery'
+        ? ', held back for the slippery end of the film'
+        : '';
   return {
     figure,
     printedText: `${Number(figure.torque_Nm.toPrecision(3))} N·m`,
-    page: `reckoned: ${USUAL_PROOF_SHARE * 100} % of proof of ${grade.name} on ${thread.designation}${limit}`.slice(
+    page: `reckoned: ${shareOfProof.toFixed(0)} % of proof of ${grade.name} on ${thread.designation}${limit}`.slice(
       0,
       160,
     ),

@@ -4,10 +4,12 @@ import { SHELF_GRADES, SHELF_METALS, usualBearingFace } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
 import {
   clamp,
+  clampBand,
   guards,
   ladder,
   spreadOf,
   standardFigure,
+  torqueFor,
   type GuardInput,
   type LadderFastener,
   type LadderInput,
@@ -278,4 +280,14 @@ test('the standard figure is held under what the parent stands', () => {
   expect(held.limitedBy).toBe('parent');
   expect(held.torque_Nm).toBeLessThan(free.torque_Nm);
   expect(standardFigure(turned, 580, { engagement_mm: 30, shear_MPa: 180 })).toEqual(free);
+  // In a film that may slip the figure is held back until the bolt stays under nine tenths of its yield.
+  const moly = film('moly-paste');
+  const slips = { ...turned, muThread: moly.thread.middle, muHead: moly.head.middle };
+  const end = { yield_MPa: 640, muThread: moly.thread, muHead: moly.head };
+  const back = standardFigure(slips, 580, undefined, 0.75, end);
+  expect(back.limitedBy).toBe('slippery');
+  const band = clampBand({ ...slips, ...end, torque_Nm: back.torque_Nm, wrenchAccuracy_pct: 4 });
+  const low = { ...slips, muThread: moly.thread.low, muHead: moly.head.low };
+  expect(clamp(low, torqueFor(low, band.p95_N).torque_Nm).equivalent_MPa / 640).toBeCloseTo(0.9, 6);
+  expect(standardFigure(slips, 580, undefined, 0.4, end).limitedBy).toBe('proof');
 });

@@ -33,7 +33,16 @@ test('a superseded leaf: which governs and why, and a lower one only with a reas
   await expect(page.getByText('taken because')).toHaveCount(0);
   await page.goto(bench.address + HEAD);
   await page.getByRole('button', { name: 'Tighten it afresh' }).click();
+  await expect(
+    page.getByText('Until the first nut of the new round is pulled, everything stands as it is.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Afresh', exact: true }).click();
   await expect(page.getByTestId('face-setting')).toBeVisible();
+  await page.goto(record);
+  await expect(page.getByText('taken because')).toHaveCount(0);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(page.locator('[data-pending]')).toHaveCount(0);
   await page.goto(record);
   await expect(page.getByText('taken because: the studs are the early ones')).toBeVisible();
 });
@@ -62,6 +71,7 @@ test('a substitute stud: judged against the original, stopped, and pulled only w
   await page.getByLabel('Everything clamped').fill('80');
   await expect(page.locator('[data-code="shoulder-first"]')).toContainText('8.01 mm longer than what it clamps');
   await page.getByRole('button', { name: 'Begin again from the first stage' }).click();
+  await page.getByRole('button', { name: 'From the first stage', exact: true }).click();
   const go = page.getByRole('button', { name: 'To the face, with this reason' });
   await expect(go).toBeDisabled();
   await page.getByLabel('Why it is pulled all the same').fill('trial of the length only');

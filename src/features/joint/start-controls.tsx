@@ -43,7 +43,7 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
       ({ code }) => code === 'needs-reason' && setAsking(purpose),
     );
   const begin = (purpose: ChosenPurpose) => {
-    const toAnswer = purpose === 'final' ? [...stops, ...against] : stops;
+    const toAnswer = purpose === 'final' ? [...stops, ...against.filter(({ severity }) => severity === 'stop')] : stops;
     // What is out of limits is refused whatever is written, so nothing is asked for.
     const asks = toAnswer.length > 0 && reason.trim() === '' && !toAnswer.some(({ code }) => code === 'fit-out');
     return asks ? setAsking(purpose) : start(purpose);

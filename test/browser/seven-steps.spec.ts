@@ -110,7 +110,7 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
   await page.goto('about:blank');
   await bench.restart({ SPANNER_CLOCK: new Date(Date.now() + WEEK_MS).toISOString() });
   await page.goto(bench.address);
-  await expect(page.getByText('Cylinder head nuts: fastener').first()).toBeVisible();
+  await expect(page.getByText('Cylinder head nuts: number 2, stage 2').first()).toBeVisible();
   await page.goto(face);
   await expect(place(page)).toHaveText('Number 2 of 4, stage 2 of 2');
   await expect(page.getByText('number 1, stage 2: pulled, 7 days ago')).toBeVisible();

@@ -247,7 +247,7 @@ export function headDoubts(
 ): readonly Note[] {
   const { head_C, ambient_C, at } = reading;
   const own = readings.filter((one) => one.cycleId === cycle.id).sort((a, b) => a.at - b.at);
-  const before = own.filter((one) => one.at < at).at(-1);
+  const before = own.filter((one) => one.at <= at).at(-1);
   const minutes = minutesAfter(cycle, at);
   const told = (C: number) => `${Number(C.toFixed(1))} °C`;
   const doubts: Note[] = [];

@@ -238,7 +238,10 @@ export function retorqueState(input: RetorqueInput): RetorqueState {
   return { state: 'open', cycleId: cycle.id, window, reading, steady: isSteady(readings, run.id) };
 }
 
-/** What is doubtful about a reading at the head: it opens nothing until somebody says that it is so. */
+/**
+ * What is doubtful about a reading at the head beside those before it, in the order in which they were read: it opens
+ * nothing until somebody says that it is so.
+ */
 export function headDoubts(
   reading: HeadReadingFact,
   cycle: CycleFact,
@@ -246,8 +249,9 @@ export function headDoubts(
   kind: keyof typeof USUAL_TAU_MIN,
 ): readonly Note[] {
   const { head_C, ambient_C, at } = reading;
-  const own = readings.filter((one) => one.cycleId === cycle.id).sort((a, b) => a.at - b.at);
-  const before = own.filter((one) => one.at <= at).at(-1);
+  const own = readings.filter((one) => one.cycleId === cycle.id);
+  // Hours are told to the minute: of two in one, the one that was written is the earlier.
+  const before = own.filter((one) => one.at <= at + MS_PER_MIN).at(-1);
   const minutes = minutesAfter(cycle, at);
   const told = (C: number) => `${Number(C.toFixed(1))} °C`;
   const doubts: Note[] = [];
@@ -267,7 +271,7 @@ export function headDoubts(
       message: `The head was read at ${told(before.head_C)} before and at ${told(head_C)} now: it does not warm while it stands.`,
     });
   const from = before === undefined ? cycle.highest_C - ambient_C : before.head_C - ambient_C;
-  const since = before === undefined ? minutes : (at - before.at) / MS_PER_MIN;
+  const since = before === undefined ? minutes : Math.max(0, at - before.at) / MS_PER_MIN;
   const fastest = ambient_C + Math.max(0, from) * Math.exp(-since / (FASTEST * USUAL_TAU_MIN[kind]));
   if (doubts.length === 0 && head_C < fastest - READ_K)
     doubts.push({

@@ -67,13 +67,14 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
   const { sentAt, sure, ...fields } = given;
   const { shop, now, nowIso } = bench;
   const engine = engineOf(bench, fields.engineId);
-  const at = onThisClock(fields.at, sentAt, now);
-  assertPast(at, now, 'at');
+  const told = onThisClock(fields.at, sentAt, now);
+  assertPast(told, now, 'at');
   const cycle = shop.heat.log(fields.engineId).cycles.find((one) => one.id === fields.cycleId);
   if (!cycle) throw new DomainError('not-found', 'That run is not in the log.', 'cycleId');
   const stopped = Date.parse(cycle.ranTo);
-  if (at < stopped - MINUTE_MS)
+  if (told < stopped - MINUTE_MS)
     throw new DomainError('bad-field', 'A reading counts from when the engine was stopped; this is before.', 'at');
+  const at = Math.max(told, stopped);
   if (!sure) {
     const log = shop.heat.log(fields.engineId);
     const fact = cyclesOf(log).find(({ id }) => id === cycle.id);
@@ -81,7 +82,7 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
     const said = doubts.map(({ message }) => message).join(' ');
     if (said) throw new DomainError('doubtful', `${said} Read it again, or say that it is so.`, 'head_C');
   }
-  const isNew = shop.heat.addReading({ ...fields, at: iso(Math.max(at, stopped)) }, nowIso);
+  const isNew = shop.heat.addReading({ ...fields, at: iso(at) }, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).readings, fields, ['cycleId', 'head_C', 'ambient_C']);
   return {};
 });

@@ -47,10 +47,17 @@ export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
     ambient_C,
   }));
 
+const MS_PER_MIN = 60_000;
+const minuteOf = ({ at }: HeadReadingFact) => Math.round(at / MS_PER_MIN);
+
+/**
+ * In the order in which they were read. Hours are told to the minute, and come over with a jitter: within one minute it
+ * is the order in which they were written.
+ */
 export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] =>
   heat.readings
     .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
-    .sort((a, b) => a.at - b.at);
+    .sort((a, b) => minuteOf(a) - minuteOf(b));
 
 /** Whether a joint is to be gone over again, and what that waits for. */
 export function retorqueOf(

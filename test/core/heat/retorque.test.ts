@@ -186,3 +186,10 @@ describe('a reading that is asked about', () => {
     expect(codes(reading('a', 250, 60), [reading('b', 200, 20)])).toEqual([]);
   });
 });
+test('of two readings in one minute the one that was written is the one before', () => {
+  const run = cycle('a', 100, 130);
+  const first = reading('a', 700, 17.5);
+  const second = { ...reading('a', 700, 16), at: first.at - 3 };
+  expect(headDoubts(second, run, [first], 'car')).toEqual([]);
+  expect(headDoubts({ ...second, head_C: 25 }, run, [first], 'car').map(({ code }) => code)).toEqual(['rising']);
+});

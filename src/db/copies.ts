@@ -55,7 +55,8 @@ export function checkCopy(file: string): CheckedCopy {
  */
 export async function copyShop(db: Database, to: string): Promise<CheckedCopy> {
   mkdirSync(dirname(to), { recursive: true });
-  const growing = `${to}.growing`;
+  // Two programs at one shop may be asked for the copy of one moment.
+  const growing = `${to}.growing-${process.pid}`;
   rmSync(growing, { force: true });
   try {
     await db.backup(growing);

@@ -100,19 +100,48 @@ export function putLogAside(file: string): string {
   return aside;
 }
 
+/** Does something while no other program can write to the file; undefined where one does and goes on with it. */
+function whileNobodyWrites<T>(db: Database, work: () => T): T | undefined {
+  try {
+    db.exec('BEGIN IMMEDIATE');
+  } catch (error) {
+    if (error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_BUSY')) return undefined;
+    throw error;
+  }
+  try {
+    const done = work();
+    db.exec('COMMIT');
+    return done;
+  } catch (error) {
+    if (db.inTransaction) db.exec('ROLLBACK');
+    throw error;
+  }
+}
+
 /**
  * Gives an open file a mark of its own, folded into the file itself; the note says both while that is under way. Where
- * a log still holds lines, or another program is at work on it, the mark stays as it is.
+ * a log still holds lines, or another program is at work on it, the mark stays as it is. Two programs that open one file
+ * do this one after the other: neither drops from the note what the other has just put into the file.
  */
 export function markAnew(db: Database, file: string): void {
-  const before = headerOf(file)?.mark ?? 0;
-  const known = marksIn(file);
-  if (known === undefined) noteMarks(file, [before]);
-  if (!isFolded(db)) return;
   const mark = randomInt(1, MAX_MARK);
-  noteMarks(file, [...new Set([before, ...(known ?? []), mark])]);
-  db.pragma(`user_version = ${mark}`);
-  if (isFolded(db) && headerOf(file)?.mark === mark) noteMarks(file, [mark]);
+  const headerMark = () => headerOf(file)?.mark ?? 0;
+  const ownMark = () => db.pragma('user_version', { simple: true }) as number;
+  const folded = isFolded(db);
+  const isGiven = whileNobodyWrites(db, () => {
+    const known = marksIn(file);
+    if (!folded) {
+      if (known === undefined) noteMarks(file, [headerMark()]);
+      return false;
+    }
+    noteMarks(file, [...new Set([headerMark(), ownMark(), ...(known ?? []), mark])]);
+    db.pragma(`user_version = ${mark}`);
+    return true;
+  });
+  if (!isGiven || !isFolded(db)) return;
+  whileNobodyWrites(db, () => {
+    if (headerMark() === mark && ownMark() === mark) noteMarks(file, [mark]);
+  });
 }
 
 /** Folds the log into the file; false where somebody is reading or writing it. */

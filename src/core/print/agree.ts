@@ -7,6 +7,8 @@ const ASKED: ReadonlySet<string> = new Set([
   'lower-limit',
   'printed-units-disagree',
   'unread-words',
+  'head-condition',
+  'taken-for-stages',
   'perhaps-misread',
   'beyond-usual',
 ]);

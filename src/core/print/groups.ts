@@ -37,6 +37,8 @@ export interface Scan<U> {
   readonly unknownBeforeUnit: boolean;
   readonly negative: boolean;
   readonly broken: boolean;
+  /** True where three and more figures stand in a row before one unit: stages, or nothing. */
+  readonly row: boolean;
   /** Words that were not understood and are no part of what a page says round a figure. */
   readonly unread: readonly string[];
 }
@@ -128,6 +130,8 @@ interface Working<U> {
   unknownBeforeUnit: boolean;
   negative: boolean;
   broken: boolean;
+  /** Figures with a comma between: a row, where there are enough of them. */
+  listed: boolean;
   unread: string[];
 }
 
@@ -147,9 +151,10 @@ function addNumber<U>(state: Working<U>, figure: Numeral): void {
     close(state, undefined);
     state.joiners = joiners;
   }
-  if (state.numbers.length === 1 && !state.between.has('range') && state.limitsBetween === 0) state.broken = true;
-  // Three and more, joined alike, are stages; anything else that follows them makes no figure.
-  if (state.numbers.length >= 2 && !state.between.has('range')) state.broken = true;
+  if (state.numbers.length > 0 && !state.between.has('range') && state.limitsBetween === 0) {
+    if (state.between.has('apart')) state.listed = true;
+    else state.broken = true;
+  }
   state.numbers.push(figure);
   state.between = new Set();
   state.limitsBetween = 0;
@@ -264,6 +269,7 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
     unknownBeforeUnit: false,
     negative: false,
     broken: false,
+    listed: false,
     unread: [],
   };
   for (let i = 0; i < tokens.length;) {
@@ -285,5 +291,7 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
   }
   if (state.numbers.length > 0) close(state, state.groups.length === 0 ? state.leadingUnit : undefined);
   const both = state.limits.has('upper-limit') && state.limits.has('lower-limit');
-  return { ...state, groups: mergeRanges(state.groups), limits: both ? new Set<Limit>() : state.limits };
+  const row = state.groups.some(({ numbers }) => numbers.length > 2);
+  const broken = state.broken || (state.listed && !row);
+  return { ...state, broken, row, groups: mergeRanges(state.groups), limits: both ? new Set<Limit>() : state.limits };
 }

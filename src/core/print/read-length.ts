@@ -100,7 +100,7 @@ const fail = (code: string, message: string) => new DomainError(code, message, '
 function assertScan(scan: Scan<PrintLengthUnit>): void {
   if (scan.groups.length === 0) throw fail('no-number', 'No figure was found. Type it as printed, such as “0.002 in”.');
   if (scan.negative) throw fail('negative', 'A length cannot be negative. Check the sign before the figure.');
-  if (scan.broken || scan.groups.length > 2)
+  if (scan.broken || scan.row || scan.groups.length > 2)
     throw fail('unreadable', 'The figures do not make one length or one range.');
   const unitless = scan.groups.some((group) => !group.unit);
   if (scan.unknownBeforeUnit || (unitless && scan.unknownAfterFigure))

@@ -1,16 +1,13 @@
-import { DomainError, FORCE_WORDS, LENGTH_WORDS, isDomainError, torqueUnitFromLetters, type Note } from '@/core/units';
+import { DomainError, isDomainError, type Note } from '@/core/units';
 import { amountOf } from './amounts';
-import { foldCharacters } from './characters';
 import { compareIntervals, type Agreement } from './cross-check';
-import { scanGroups, type Group, type Scan } from './groups';
+import type { Group, Scan } from './groups';
 import { printNote, type PrintNoteCode } from './notes';
-import { joinNumerals } from './numerals';
-import { isDamaged, mended } from './misread';
-import { takeConditions } from './conditions';
-import { markLimits, type Limit } from './phrases';
-import { readStages, type StagePrint } from './stages';
-import { tokens } from './tokens';
-import { matchTorquePrintUnit, type TorquePrintUnit } from './torque-print-units';
+import { mended } from './misread';
+import type { Limit } from './phrases';
+import { askedNotes, scanTorque } from './scan-torque';
+import { readStages, saysStages, type StagePrint } from './stages';
+import type { TorquePrintUnit } from './torque-print-units';
 import { bareForceStep, leverStep, torqueStep, type TorqueReading, type TorqueStep } from './torque-readings';
 
 export interface TorqueCrossCheck extends Agreement {
@@ -50,6 +47,8 @@ const USUAL_NM = 500;
 const MAX_CHARACTERS = 400;
 
 const unreadable = (message: string) => new DomainError('unreadable', message, 'text');
+const negative = () =>
+  new DomainError('negative', 'A torque cannot be negative. Check the sign before the figure.', 'text');
 const unknownUnit = (scan: Scan<TorquePrintUnit>) =>
   new DomainError('unknown-unit', `“${scan.unknownAfterFigure}” is not a torque unit known here.`, 'text');
 const unitKind = (group: TorqueGroup | undefined) => group?.unit?.kind;
@@ -57,9 +56,8 @@ const unitKind = (group: TorqueGroup | undefined) => group?.unit?.kind;
 function assertScan(scan: Scan<TorquePrintUnit>): void {
   if (scan.groups.length === 0)
     throw new DomainError('no-number', 'No figure was found. Type it as printed, such as “5½ mkg”.', 'text');
-  if (scan.negative)
-    throw new DomainError('negative', 'A torque cannot be negative. Check the sign before the figure.', 'text');
-  if (scan.broken)
+  if (scan.negative) throw negative();
+  if (scan.broken || scan.row)
     throw unreadable('The figures do not make one torque or one range. Enter each step as a leaf of its own.');
   if (scan.unknownBeforeUnit) throw unknownUnit(scan);
   const unitless = scan.groups.some((group) => !group.unit);
@@ -181,84 +179,24 @@ function isSaidTwice(groups: readonly TorqueGroup[], square: boolean): boolean {
   return groups.length === 2 && groups[1]?.joiners.has('apart') === true && Math.abs(first / second - 1) < 0.02;
 }
 
-const UNIT_WORD = /\p{L}+/gu;
-const UNITS_AND_JOINERS: ReadonlySet<string> = new Set('to and bis à a al or et und e y od do at on x per'.split(' '));
-
-/** A clause without its figures and units, to see whether anything else stands in it. */
-const withoutUnits = (clause: string): string =>
-  clause
-    .replace(/[\d.,/⁄⌈⌊≈±"'°-]+/gu, ' ')
-    .replace(UNIT_WORD, (word) =>
-      FORCE_WORDS.has(word) || LENGTH_WORDS.has(word) || torqueUnitFromLetters(word) || UNITS_AND_JOINERS.has(word)
-        ? ' '
-        : word,
-    );
-
-const STAGE_WORDS = 'stages?|steps?|passes|stufen?|étapes?|fasi|fase|etapas?|steg|stappen';
-const COUNTED_STAGES = new RegExp(
-  `(?<![\\p{L}\\d])(?:in )?(?:\\d|two|three|four|five|zwei|drei|vier|deux|trois|quatre|due|tre|quattro|dos|tres|cuatro|två|fyra|twee|drie|vier)(?: equal)? (?=(?:${STAGE_WORDS})(?![\\p{L}]))`,
-  'gu',
-);
-const NUMBERED_STAGE = new RegExp(`(?<![\\p{L}])(${STAGE_WORDS})\\s?\\d{1,2}(?:\\s?[:.)](?!\\d)|(?=\\s+\\d))`, 'gu');
-
-/** The turns of fasteners and their numbers say nothing of the figure: `(10 off)`, `M8x1.25 25 Nm`, `3 in stages`. */
-const withoutLabels = (folded: string): string =>
-  folded
-    .replace(/\(?\b\d{1,2}\s?(?:off|pcs|pieces|stück|pièces|pezzi|st)\b\.?\)?/gu, ' ')
-    .replace(/\b(\d)(?:st|nd|rd|th)\b/g, ' ')
-    .replace(COUNTED_STAGES, ' ')
-    .replace(NUMBERED_STAGE, '$1 ; ')
-    .replace(/\bm\d{1,2}(?:[.,]\d)?(?:\s?x\s?\d(?:[.,]\d{1,2})?)?(?=\s|:|,|$)/gu, ' ')
-    .replace(/\b\d{1,2}\/\d{1,2}(?:["']|\s?in\.?)?\s?(?:bsf|bsw|unf|unc|cei|whit\p{L}*)\b/gu, ' ');
-
-interface Scanned extends Scan<TorquePrintUnit> {
-  readonly printed: { readonly condition?: string; readonly headCondition?: string };
-  readonly rest: string;
-  /** A word that says that this is only the beginning. */
-  readonly partial?: string;
-}
-
-const PARTIAL =
-  /(?<![\p{L}\d])(?:1st|2nd|first|second|initial(?:ly)?|preliminary|snug|erste[nrs]?|première?|premier|prima|primo|primero|första)(?![\p{L}])/u;
-
-function scanned(text: string): Scanned {
-  const folded = foldCharacters(text);
-  if (isDamaged(folded))
-    throw unreadable('A mark that cannot be read touches a figure, so the figure is not sure. Look at the page again.');
-  const { rest, thread, head, unread } = takeConditions(withoutLabels(folded), withoutUnits);
-  const scan = scanGroups(joinNumerals(tokens(markLimits(rest)), { either: true }), matchTorquePrintUnit);
-  const printed = {
-    ...(thread !== undefined && { condition: thread }),
-    ...(head !== undefined && head !== thread && { headCondition: head }),
-  };
-  const partial = PARTIAL.exec(folded)?.[0];
-  const questioned = folded.includes('?') ? ['?'] : [];
-  return {
-    ...scan,
-    unread: [...new Set([...scan.unread, ...unread, ...questioned])],
-    printed,
-    rest,
-    ...(partial !== undefined && { partial }),
-  };
-}
-
-const unreadNotes = ({ unread }: Pick<Scanned, 'unread'>): readonly Note[] =>
-  unread.length === 0 ? [] : [printNote('unread-words', unread.map((word) => `“${word}”`).join(', '))];
-
 function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
-  const scan = scanned(text);
+  const scan = scanTorque(text);
   const { printed, rest } = scan;
   const square = /\b(square|vierkant|carr[ée]e?|quadr[ao])/.test(rest);
-  const stages = readStages(scan.groups, rest, square);
-  if (stages) {
-    scan.groups.forEach(assertAboveZero);
-    return { ...stages, ...printed, notes: [...stages.notes, ...unreadNotes(scan)] };
-  }
-  assertScan(scan);
+  const stages = scan.broken || scan.unknownBeforeUnit ? undefined : readStages(scan, rest, square);
+  if (!stages) assertScan(scan);
+  else if (scan.negative) throw negative();
   scan.groups.forEach(assertAboveZero);
-  const notUnderstood = unreadNotes({
-    unread: [...new Set([...scan.unread, ...(scan.partial ? [scan.partial] : [])])],
-  });
+  if (stages) {
+    const most_Nm = Math.max(...stages.stages.map((stage) => ('max_Nm' in stage ? stage.max_Nm : 0)));
+    const codes: readonly PrintNoteCode[] = [...scan.limits, ...(most_Nm > USUAL_NM ? ['beyond-usual' as const] : [])];
+    const notes = [...stages.notes, ...codes.map((code) => printNote(code)), ...askedNotes(scan)];
+    return { ...stages, ...printed, notes };
+  }
+  // A range that is said to be pulled in stages may be the stages themselves.
+  const figures = scan.groups[0]?.numbers.length ?? 0;
+  const maybeStages = figures > 1 && saysStages(rest) ? ['stages'] : [];
+  const notUnderstood = askedNotes(scan, [...maybeStages, ...(scan.partial ? [scan.partial] : [])]);
   if (scan.groups.some((group) => unitKind(group) === 'turn')) {
     const turn = readTurn(scan.groups, scan.limits, square);
     return {

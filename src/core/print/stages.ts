@@ -1,5 +1,4 @@
-import type { Note } from '@/core/units';
-import { TORQUE_UNITS_NM } from '@/core/units';
+import { DomainError, TORQUE_UNITS_NM, type Note } from '@/core/units';
 import { amountOf } from './amounts';
 import type { Group } from './groups';
 import { printNote } from './notes';
@@ -26,8 +25,12 @@ export interface StagePrint {
 
 type TorqueGroup = Group<TorquePrintUnit>;
 
-const SAYS_STAGES =
-  /(?<![\p{L}])(?:stages?|steps?|passes|stufen?|étapes?|phases?|fasi|fase|etapas?|steg|stappen|krocích|kroky|trin)(?![\p{L}])/u;
+/** How pages name their stages. */
+export const STAGE_WORDS =
+  'stages?|steps?|passes|stufen?|étapes?|phases?|fasi|fase|etapas?|steg|stappen|krocích|kroky|trin';
+const SAYS_STAGES = new RegExp(`(?<![\\p{L}])(?:${STAGE_WORDS})(?![\\p{L}])`, 'u');
+
+export const saysStages = (text: string): boolean => SAYS_STAGES.test(text);
 
 const isTurn = (group: TorqueGroup | undefined) => group?.unit?.kind === 'turn';
 
@@ -49,6 +52,10 @@ function listOf(group: TorqueGroup): readonly TorqueGroup[] {
   return group.numbers.map((number) => ({ ...group, numbers: [number] }));
 }
 
+/** `1,200` and `2/3` may each be two figures: in a row of stages nobody can be asked which. */
+const isEitherWay = ({ numbers }: TorqueGroup): boolean =>
+  numbers.some((n) => n.thousand !== undefined || n.alsoRange !== undefined);
+
 const risesIn = (stages: readonly PrintedStage[]): boolean => {
   const torques = stages.flatMap((stage) => ('min_Nm' in stage ? [stage.min_Nm] : []));
   return torques.every((torque, i) => i === 0 || torque > (torques[i - 1] ?? 0));
@@ -67,9 +74,13 @@ function sharesOf(stages: readonly PrintedStage[], final: TorqueReading | undefi
  * Reads several stages: figures one after another in so many words (`then`, `+`, `in three stages`), or a torque and a
  * turn after it. Undefined where the text is no such thing.
  */
-export function readStages(groups: readonly TorqueGroup[], rest: string, square: boolean): StagePrint | undefined {
-  const says = SAYS_STAGES.test(rest);
-  const many = groups.length === 1 && (groups[0]?.numbers.length ?? 0) > (says ? 1 : 2);
+export function readStages(
+  { groups }: { readonly groups: readonly TorqueGroup[] },
+  rest: string,
+  square: boolean,
+): StagePrint | undefined {
+  const says = saysStages(rest);
+  const many = groups.length === 1 && (groups[0]?.numbers.length ?? 0) > 2;
   const follows =
     groups.length > 1 &&
     groups.slice(1).every((group) => group.joiners.has('plus') || (isTurn(group) && !group.joiners.has('apart')));
@@ -92,7 +103,16 @@ export function readStages(groups: readonly TorqueGroup[], rest: string, square:
     return undefined;
   const last = given.flatMap(many ? listOf : (group) => [group]).at(-1);
   const comma = groups.some(({ numbers }) => numbers.some((n) => n.comma));
-  const notes = comma ? [printNote('decimal-comma')] : [];
+  if (groups.some(isEitherWay))
+    throw new DomainError(
+      'unreadable',
+      'One of the stages can be read in more than one way. Enter each stage as a leaf of its own.',
+      'text',
+    );
+  const notes = [
+    ...(comma ? [printNote('decimal-comma')] : []),
+    ...(many && !says ? [printNote('taken-for-stages')] : []),
+  ];
   const final = last?.unit?.kind === 'torque' ? torqueStep(last, last.unit.unit).readings[0] : undefined;
   const shares = sharesOf(known, final);
   return {

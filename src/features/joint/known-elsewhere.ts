@@ -57,9 +57,9 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
       .slice(0, 3)
       .map((id) => ({ code, words: metal(id), detail: { parent: { ...parent, [key]: id } } }));
   };
-  const told = new Set(others.filter(({ thread }) => thread === joint.thread).flatMap((other) => gradeOf(other) ?? []));
+  const alike = others.filter(({ thread }) => thread === joint.thread).flatMap((other) => gradeOf(other) ?? []);
   return [
-    ...['unmarked', ...told].slice(0, 3).map((id) => ({
+    ...[...new Set(['unmarked', ...alike])].slice(0, 3).map((id) => ({
       code: 'grade',
       words: grades.find((one) => one.id === id)?.name ?? id,
       detail: onFastener(joint, { grade: id }),

@@ -36,6 +36,8 @@ describe('words on the thread', () => {
   test('two of them go to thread and head', () => {
     expect(read('38 lb ft threads oiled, faces dry')).toMatchObject({ condition: 'oiled', headCondition: 'dry' });
     expect(read('38 lb ft, washers dry')).toMatchObject({ headCondition: 'dry' });
+    // There is one film of the book for both: what holds for the face alone is asked about, not dropped.
+    expect(notesToAgree(read('38 lb ft, washers dry').notes).map(({ code }) => code)).toEqual(['head-condition']);
   });
   test.each(['38 lb ft not dry', '38 lb ft unless oiled', '38 lb ft if dry'])('%j is asked about', (text) =>
     expect(codes(text)).toContain('unread-words'),
@@ -185,6 +187,33 @@ describe('stages', () => {
     expect(read('20 / 35 / 40 lb ft')).toMatchObject({ final: { printedMax: 40 }, shares: [0.5, 0.875, 1] });
     expect(read('20 lb ft + 90°')).not.toHaveProperty('final');
   });
+  const asked = (text: string) => notesToAgree(read(text).notes).map(({ code }) => code);
+  test('a range that is pulled in stages stays a range, and is asked about', () => {
+    expect(read('36-40 lb ft in two stages')).toMatchObject({
+      kind: 'torque',
+      readings: [{ printedMin: 36, printedMax: 40 }],
+    });
+    expect(asked('36-40 lb ft in two stages')).toEqual(['unread-words']);
+    expect(asked('38 lb ft in two stages')).toEqual([]);
+  });
+  test('figures in a row without a word on stages are asked about', () => {
+    expect(asked('20 / 35 / 42 lb ft')).toEqual(['taken-for-stages']);
+    expect(asked('20 / 35 / 42 lb ft in three stages')).toEqual([]);
+  });
+  test('what is asked of one figure is asked of stages too', () => {
+    expect(asked('20 lb ft then max. 40 lb ft')).toEqual(['upper-limit']);
+    expect(asked('200 Nm then 600 Nm')).toEqual(['beyond-usual']);
+    expect(asked('20 lb ft then breaks at 40 lb ft')).toEqual(['unread-words']);
+    expect(codeOf(() => read('-20 lb ft + 90°'))).toBe('negative');
+  });
+  test.each(['2/3 mkg then 90°', '1,200 mkg + 90°'])('%j has a stage that is two things', (text) =>
+    expect(codeOf(() => read(text))).toBe('unreadable'),
+  );
+  test.each(['42/40/38 lb ft', '38 40 42 lb ft', '38, 40 lb ft', '38-40-39 lb ft', '36-40 then lb ft 38'])(
+    '%j is no row of stages, and no range of the first two',
+    (text) => expect(codeOf(() => read(text))).toBe('unreadable'),
+  );
+  test('three lengths in a row are none', () => expect(codeOf(() => readLength('1-2-3 mm'))).toBe('unreadable'));
   test.each(['40 lb ft then 20 lb ft', '20 lb ft then 40', '90° then 20 lb ft'])('%j is no going up', (text) =>
     expect(codeOf(() => read(text))).toBe('unreadable'),
   );

@@ -1,0 +1,87 @@
+import { DomainError, FORCE_WORDS, LENGTH_WORDS, torqueUnitFromLetters, type Note } from '@/core/units';
+import { foldCharacters } from './characters';
+import { takeConditions } from './conditions';
+import { scanGroups, type Scan } from './groups';
+import { isDamaged } from './misread';
+import { printNote } from './notes';
+import { joinNumerals } from './numerals';
+import { markLimits } from './phrases';
+import { STAGE_WORDS } from './stages';
+import { tokens } from './tokens';
+import { matchTorquePrintUnit, type TorquePrintUnit } from './torque-print-units';
+
+const UNIT_WORD = /\p{L}+/gu;
+const UNITS_AND_JOINERS: ReadonlySet<string> = new Set('to and bis à a al or et und e y od do at on x per'.split(' '));
+
+/** A clause without its figures and units, to see whether anything else stands in it. */
+const withoutUnits = (clause: string): string =>
+  clause
+    .replace(/[\d.,/⁄⌈⌊≈±"'°-]+/gu, ' ')
+    .replace(UNIT_WORD, (word) =>
+      FORCE_WORDS.has(word) || LENGTH_WORDS.has(word) || torqueUnitFromLetters(word) || UNITS_AND_JOINERS.has(word)
+        ? ' '
+        : word,
+    );
+
+const COUNTED_STAGES = new RegExp(
+  `(?<![\\p{L}\\d])(?:in )?(?:\\d|two|three|four|five|zwei|drei|vier|deux|trois|quatre|due|tre|quattro|dos|tres|cuatro|två|fyra|twee|drie|vier)(?: equal)? (?=(?:${STAGE_WORDS})(?![\\p{L}]))`,
+  'gu',
+);
+const NUMBERED_STAGE = new RegExp(`(?<![\\p{L}])(${STAGE_WORDS})\\s?\\d{1,2}(?:\\s?[:.)](?!\\d)|(?=\\s+\\d))`, 'gu');
+
+/** The turns of fasteners and their numbers say nothing of the figure: `(10 off)`, `M8x1.25 25 Nm`, `3 in stages`. */
+const withoutLabels = (folded: string): string =>
+  folded
+    .replace(/\(?\b\d{1,2}\s?(?:off|pcs|pieces|stück|pièces|pezzi|st)\b\.?\)?/gu, ' ')
+    .replace(/\b(\d)(?:st|nd|rd|th)\b/g, ' ')
+    .replace(COUNTED_STAGES, ' ')
+    .replace(NUMBERED_STAGE, '$1 ; ')
+    .replace(/\bm\d{1,2}(?:[.,]\d)?(?:\s?x\s?\d(?:[.,]\d{1,2})?)?(?=\s|:|,|$)/gu, ' ')
+    .replace(/\b\d{1,2}\/\d{1,2}(?:["']|\s?in\.?)?\s?(?:bsf|bsw|unf|unc|cei|whit\p{L}*)\b/gu, ' ');
+
+export interface ScannedTorque extends Scan<TorquePrintUnit> {
+  readonly printed: { readonly condition?: string; readonly headCondition?: string };
+  readonly rest: string;
+  /** A word that says that this is only the beginning. */
+  readonly partial?: string;
+}
+
+const PARTIAL =
+  /(?<![\p{L}\d])(?:1st|2nd|first|second|initial(?:ly)?|preliminary|snug|erste[nrs]?|première?|premier|prima|primo|primero|första)(?![\p{L}])/u;
+
+/** The groups of a printed torque, with what is said of thread and face and what was not understood. @throws DomainError unreadable */
+export function scanTorque(text: string): ScannedTorque {
+  const folded = foldCharacters(text);
+  if (isDamaged(folded))
+    throw new DomainError(
+      'unreadable',
+      'A mark that cannot be read touches a figure, so the figure is not sure. Look at the page again.',
+      'text',
+    );
+  const { rest, thread, head, unread } = takeConditions(withoutLabels(folded), withoutUnits);
+  const scan = scanGroups(joinNumerals(tokens(markLimits(rest)), { either: true }), matchTorquePrintUnit);
+  const printed = {
+    ...(thread !== undefined && { condition: thread }),
+    ...(head !== undefined && head !== thread && { headCondition: head }),
+  };
+  const partial = PARTIAL.exec(folded)?.[0];
+  const questioned = folded.includes('?') ? ['?'] : [];
+  return {
+    ...scan,
+    unread: [...new Set([...scan.unread, ...unread, ...questioned])],
+    printed,
+    rest,
+    ...(partial !== undefined && { partial }),
+  };
+}
+
+const quoted = (words: readonly string[]) => words.map((word) => `“${word}”`).join(', ');
+
+/** What a person has to be asked of the words of a scan: what was not understood, and what holds for the face alone. */
+export const askedNotes = ({ unread, printed }: ScannedTorque, more: readonly string[] = []): readonly Note[] => {
+  const words = [...new Set([...unread, ...more])];
+  return [
+    ...(words.length > 0 ? [printNote('unread-words', quoted(words))] : []),
+    ...(printed.headCondition === undefined ? [] : [printNote('head-condition', quoted([printed.headCondition]))]),
+  ];
+};

@@ -75,6 +75,50 @@ describe('a joint made from a leaf', () => {
   });
 });
 
+describe('a joint made from a page that does not govern', () => {
+  const lower = { ...FROM_LEAF, engineId: 'demo-fourteen', leafId: 'demo-f-head-36', thread: '7/16 BSF' };
+  test('asks at once, with both figures, and keeps the reason with the page that it was written over', async () => {
+    const problem = await refusedWhole(shop, () => addJointAction(lower));
+    expect(problem).toMatchObject({ code: 'needs-reason', field: 'leafReason' });
+    expect(problem.message).toMatch(/“36–40 lb\. ft\.”.*governs.*“30–34 lb\. ft\.”/);
+    const { href } = await accepted(addJointAction({ ...lower, leafReason: 'an early engine' }));
+    const { detail, id, version } = there(shop.joints.find(idOf({ href })));
+    expect(detail).toMatchObject({ leafReason: 'an early engine', overLeafId: 'demo-f-head-38' });
+    // Which page was taken is not said by the sheet's other door.
+    await accepted(alterJointAction({ id, version, change: {}, detail: { leafReason: 'forged', overLeafId: null } }));
+    expect(there(shop.joints.find(id)).detail).toMatchObject({ leafReason: 'an early engine' });
+  });
+  test('one that governs keeps no reason that nobody asked for', async () => {
+    const { href } = await accepted(addJointAction({ ...lower, leafId: 'demo-f-head-38', leafReason: 'just so' }));
+    expect(there(shop.joints.find(idOf({ href }))).detail).toMatchObject({ leafReason: null, overLeafId: null });
+  });
+  test('is not begun while another page governs, but with a reason', async () => {
+    const joint = there(shop.joints.find(HEAD));
+    const detail = { ...joint.detail, leafReason: null };
+    shop.joints.alter({ ...joint, leafId: 'demo-f-head-36', detail });
+    const start = (reason: string) =>
+      startTighteningAction({ jointId: HEAD, version: joint.version + 1, purpose: 'final', reason });
+    const problem = await refusedWhole(shop, () => start(''));
+    expect(problem.code).toBe('needs-reason');
+    expect(problem.message).toContain('governs this engine');
+    await accepted(start('an early engine'));
+  });
+});
+
+test('no reason begins what has no clamp load to pull for', async () => {
+  const joint = there(shop.joints.find(HEAD));
+  const original = {
+    ...joint.detail.original,
+    locking: 'metal-nut' as const,
+    prevailingLow_Nm: 50,
+    prevailingHigh_Nm: 80,
+  };
+  shop.joints.alter({ ...joint, detail: { ...joint.detail, original } });
+  const begun = () =>
+    startTighteningAction({ jointId: HEAD, version: joint.version + 1, purpose: 'final', reason: 'all the same' });
+  expect((await refusedWhole(shop, begun)).code).toBe('no-clamp');
+});
+
 describe('a joint that no page mentions', () => {
   const fields = {
     engineId: 'demo-fourteen',

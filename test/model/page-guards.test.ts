@@ -68,6 +68,16 @@ describe('the page that a figure is from', () => {
     expect(said()).toEqual([['another-page-governs', 'ask']]);
     expect(guards()[0]?.message).toContain('early casting');
   });
+  test('the reason holds over the page that it was written over, and not over one that came since', () => {
+    addPage('12 Nm', { id: 'bulletin', kind: 'bulletin' });
+    const joint = cover();
+    const detail = { ...joint.detail, leafReason: 'early casting', overLeafId: 'leaf-bulletin' };
+    shop.joints.alter({ ...joint, detail });
+    expect(said()).toEqual([['another-page-governs', 'ask']]);
+    addPage('14 Nm', { id: 'packet', kind: 'part-print' });
+    expect(said()).toEqual([['another-page-governs', 'stop']]);
+    expect(guards()[0]?.message).not.toContain('early casting');
+  });
   test('two of one manual more than 3 % apart are asked about, within it they are not', () => {
     const { sourceId } = there(shop.book.findLeaf(cover().leafId));
     const own = there(shop.book.findLeaf(cover().leafId));

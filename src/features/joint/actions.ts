@@ -12,7 +12,7 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { leafOfText } from '@/model/book/leaf-of-text';
-import { governingInstead, pageGuardsOf } from '@/model/book/page-guards';
+import { againstLeaf, pageGuardsOf } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
@@ -26,7 +26,7 @@ import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
 import { sayJoint } from './joint-changes';
-import { leavesOfJoint } from '@/model/book/leaves-of-joint';
+import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 import {
   chooseLeafSchema,
   jointSchema,
@@ -99,15 +99,16 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
     throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
   const { leafReason, ...given } = fields;
   const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, fields.engineId));
-  const against = governingInstead(engine, leaves, sources, leaf);
-  if (against.length > 0 && !leafReason)
+  const { stops, governingId } = againstLeaf(engine, leaves, sources, leaf);
+  if (stops.length > 0 && !leafReason)
     throw new DomainError(
       'needs-reason',
-      `${against.map(({ message }) => message).join(' ')} Take that page, or write down why this one.`,
+      `${stops.map(({ message }) => message).join(' ')} Take that page, or write down why this one.`,
       'leafReason',
     );
   const made = newJoint(bench, given, leaf.conditionText, leaf.printedText);
-  const joint = { ...made, detail: { ...made.detail, leafReason: against.length > 0 ? leafReason : null } };
+  const reasoned = stops.length > 0 ? { leafReason, overLeafId: governingId } : {};
+  const joint = { ...made, detail: { ...made.detail, ...reasoned } };
   assertReckonable(bench, joint);
   bench.shop.joints.add(joint);
   return placeOf(joint);
@@ -200,7 +201,13 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
   const joint: Joint = {
     ...before,
     ...change,
-    detail: { ...before.detail, ...detail, leafReason: before.detail.leafReason },
+    // Which page was taken, and why, is said where a page is chosen.
+    detail: {
+      ...before.detail,
+      ...detail,
+      leafReason: before.detail.leafReason,
+      overLeafId: before.detail.overLeafId,
+    },
     originalFilmReason: before.detail.standard
       ? before.originalFilmReason
       : originalFilmReason(leaf?.conditionText ?? null, originalFilm, shelves.practice),
@@ -215,7 +222,9 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
   const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, joint.engineId));
   const { practice } = shelvesAt(bench, joint.engineId);
   assertFresh(joint.name, joint, { version, leafId });
-  const chosen = rankedLeaves(leavesOfJoint(leaves, joint), sources, engine).find(({ leaf }) => leaf.id === leafId);
+  const ranked = rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine);
+  const chosen = ranked.find(({ leaf }) => leaf.id === leafId);
+  const governing = ranked.find(({ governs }) => governs);
   if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
   if (!chosen.governs && !reason)
     throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
@@ -225,7 +234,11 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
     leafId,
     originalFilm,
     originalFilmReason: originalFilmReason(chosen.leaf.conditionText, originalFilm, practice),
-    detail: { ...joint.detail, leafReason: chosen.governs ? null : reason },
+    detail: {
+      ...joint.detail,
+      leafReason: chosen.governs ? null : reason,
+      overLeafId: chosen.governs ? null : (governing?.leaf.id ?? null),
+    },
   });
   return {};
 });

@@ -27,20 +27,28 @@ function unknownLimit(
   return undefined;
 }
 
+interface Reasoned {
+  readonly leafId: string;
+  readonly detail: Pick<Joint['detail'], 'leafReason' | 'overLeafId'>;
+}
+
 /**
  * What stands against the page that a joint's figure is from: another page governs, this one does not apply, two of
  * equal rank differ, or nobody can say whether it applies. A written reason is printed instead.
  */
 export function pageGuards(
   ranked: readonly RankedLeaf[],
-  { leafId, detail: { leafReason } }: { readonly leafId: string; readonly detail: Pick<Joint['detail'], 'leafReason'> },
+  { leafId, detail: { leafReason: written, overLeafId } }: Reasoned,
   engine: Pick<Engine, 'year' | 'engineNumber'>,
 ): readonly Guard[] {
   const used = ranked.find(({ leaf }) => leaf.id === leafId);
   if (!used) return [];
+  const governing = ranked.find(({ governs }) => governs);
+  // A reason was written over the page that governed then; over a page that came since it says nothing.
+  const isOver = overLeafId === null || governing === undefined || governing.leaf.id === overLeafId;
+  const leafReason = isOver ? written : null;
   const severity = leafReason === null ? 'stop' : 'ask';
   const why = leafReason === null ? '' : ` Taken all the same: ${leafReason}`;
-  const governing = ranked.find(({ governs }) => governs);
   if (governing && governing !== used)
     return [
       {
@@ -86,17 +94,25 @@ export const pageGuardsOf = (
   // A page that gives a stretch or a turn says nothing against a torque.
   pageGuards(rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine), joint, engine);
 
-/** The page that governs where a joint is made from another one; undefined where the leaf governs itself. */
-export function governingInstead(
+export interface AgainstLeaf {
+  /** What stops a joint from being made of the leaf without a word. */
+  readonly stops: readonly Guard[];
+  /** The leaf that governs its subject. */
+  readonly governingId: string | null;
+}
+
+/** What stands against making a joint from a leaf. */
+export function againstLeaf(
   engine: Pick<Engine, 'year' | 'engineNumber'>,
   leaves: readonly Leaf[],
   sources: readonly Source[],
   leaf: Leaf,
-): readonly Guard[] {
+): AgainstLeaf {
   const alike = torqueLeaves(leaves).filter((one) => one.id === leaf.id || sameSubject(one.subject, leaf.subject));
-  return pageGuards(
-    rankedLeaves(alike, sources, engine),
-    { leafId: leaf.id, detail: { leafReason: null } },
-    engine,
-  ).filter(({ severity }) => severity === 'stop');
+  const ranked = rankedLeaves(alike, sources, engine);
+  const unreasoned = { leafId: leaf.id, detail: { leafReason: null, overLeafId: null } };
+  return {
+    stops: pageGuards(ranked, unreasoned, engine).filter(({ severity }) => severity === 'stop'),
+    governingId: ranked.find(({ governs }) => governs)?.leaf.id ?? null,
+  };
 }

@@ -84,6 +84,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),
+  overLeafId: id().allow(null).default(null),
   heatCycle: oneOf(HEAT_CYCLE_SCHOOLS).default('head-60'),
   warm: Joi.object({
     head_C: sentNumber().min(20).max(200).required(),

@@ -88,6 +88,8 @@ export interface JointDetail {
   readonly alsoLeaves: readonly string[];
   /** Why a lower-ranked leaf was taken. */
   readonly leafReason: string | null;
+  /** The leaf that governed when that reason was written: it speaks against no other. Null where nobody kept it. */
+  readonly overLeafId: string | null;
   /** What a run has to come to before it counts here. */
   readonly heatCycle: HeatCycleSchool;
   /** How warm the head is to be for a warm retorque, and the page that says so. */
@@ -144,6 +146,7 @@ export const PLAIN_DETAIL: JointDetail = {
   confirming: false,
   alsoLeaves: [],
   leafReason: null,
+  overLeafId: null,
   heatCycle: 'head-60',
   warm: null,
   changeMeans: null,

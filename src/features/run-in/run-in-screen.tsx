@@ -155,6 +155,7 @@ export function RunInScreen({ engineId, now, cycles, dues, window }: Props) {
           <p className={styles.legend}>
             Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned
             with.
+            <span> The band is wider on either side by what sensor and air may be off.</span>
           </p>
           <ReadingForm
             key={latest.id}

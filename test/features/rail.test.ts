@@ -2,7 +2,7 @@ import { describe, expect, jest, test } from '@jest/globals';
 import { engineSummaries } from '@/db/reads/engine-summaries';
 import type { Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
-import { engineTags } from '@/features/engine/queries';
+import { engineTags, onStands } from '@/features/engine/queries';
 import { waitLine } from '@/features/engine/wait-line';
 import { waitOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
@@ -13,10 +13,9 @@ const AT = '2026-05-16T14:30:00.000Z';
 const stamps = (shop: Shop) => new Map(shop.summaries.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
 const latest = (shop: Shop) => [...stamps(shop)].sort((a, b) => b[1] - a[1])[0]?.[0];
 const told = (shop: Shop, edition: string) =>
-  engineTags(
-    engineSummaries(shop, edition, (id) => rowsNamed(shop, id)),
-    Date.now(),
-  ).map(({ id, state, waitsFor }) => ({ id, state, waitsFor }));
+  engineTags(onStands(engineSummaries(shop, edition, (id) => rowsNamed(shop, id))), Date.now()).map(
+    ({ id, state, waitsFor }) => ({ id, state, waitsFor }),
+  );
 
 function kept(shop: Shop, engineId: string) {
   const found = shop.engines.atStamp(engineId);

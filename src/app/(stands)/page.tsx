@@ -1,5 +1,6 @@
 import { RailOfShop } from './rail-of-shop';
-import { asideEngines, engineTags } from '@/features/engine/queries';
+import { asideEngines } from '@/features/engine/queries';
+import { standsPage } from '@/features/engine/stands-page';
 import { StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
@@ -9,7 +10,15 @@ import { shelvesOnce, summariesOnce } from '@/server/request-reads';
 import { hangsHere } from '@/model/shelf/shelves';
 import { currentShop, currentShopName } from '@/server/current-shop';
 
-export default async function StandsPage() {
+interface Props {
+  readonly searchParams: Promise<Readonly<Record<'find' | 'page', string | readonly string[] | undefined>>>;
+}
+
+/** One of a question that an address asks twice is no answer. */
+const textOf = (asked: string | readonly string[] | undefined) => (typeof asked === 'string' ? asked : '');
+
+export default async function StandsPage({ searchParams }: Props) {
+  const { find, page } = await searchParams;
   const shop = await currentShop();
   const inYard = (await currentShopName()) === 'demonstration';
   const { wrenches, films } = shelvesOnce(shop);
@@ -18,7 +27,7 @@ export default async function StandsPage() {
     <>
       <RailOfShop />
       <StandsScreen
-        tags={engineTags(summaries, nowMs())}
+        stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, nowMs())}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
         reckoner={<QuickReckoner films={films} />}

@@ -1,5 +1,5 @@
 import { lastWritten } from '@/db/reads/last-written';
-import { engineTags } from '@/features/engine/queries';
+import { engineTags, onStands } from '@/features/engine/queries';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
@@ -15,13 +15,13 @@ const HOMES = { own: 'my own shop', demonstration: 'Larkmoor Yard, a demonstrati
 export async function RailOfShop({ engine }: { readonly engine?: string }) {
   const shop = await currentShop();
   const now = nowMs();
-  const tags = engineTags(summariesOnce(shop), now);
+  const engines = onStands(summariesOnce(shop));
   const last = lastWritten(shop);
   return (
     <>
       <Rail
-        tags={hungTags(tags, engine)}
-        engines={tags.length}
+        tags={engineTags(hungTags(engines, engine), now)}
+        engines={engines.length}
         home={HOMES[await currentShopName()]}
         reckoner={<QuickReckoner films={shelvesOnce(shop).films} />}
       />

@@ -32,6 +32,19 @@ function readable(shop: Shop, work: () => EngineSummary | undefined): EngineSumm
   }
 }
 
+/** As it was taken out of its text the last time, by engine: a page asks for those of the whole shop. */
+const taken = new WeakMap<Shop, Map<string, { readonly body: string; readonly summary: EngineSummary }>>();
+
+function summaryIn(shop: Shop, engineId: string, body: string): EngineSummary {
+  const known = taken.get(shop) ?? new Map<string, { readonly body: string; readonly summary: EngineSummary }>();
+  taken.set(shop, known);
+  const last = known.get(engineId);
+  if (last?.body === body) return last.summary;
+  const summary = JSON.parse(body) as EngineSummary;
+  known.set(engineId, { body, summary });
+  return summary;
+}
+
 /**
  * What each engine's tag and strip say, in one query: as it was last worked out where no row of the engine was written
  * since, else worked out now from its rows and kept.
@@ -43,7 +56,7 @@ export function engineSummaries(
 ): readonly SummarizedEngine[] {
   const worked: Worked[] = [];
   const summaries = shop.summaries.stamped(build).flatMap(({ body, ...engine }): readonly SummarizedEngine[] => {
-    if (body !== undefined) return [{ ...engine, summary: JSON.parse(body) as EngineSummary }];
+    if (body !== undefined) return [{ ...engine, summary: summaryIn(shop, engine.engineId, body) }];
     const summary = readable(shop, () => {
       const rows = rowsOf(engine.engineId);
       return rows && summaryOf(engineStateOf(rows));

@@ -17,19 +17,19 @@ export const asideEngines = (engines: readonly SummarizedEngine[]): readonly Asi
     .flatMap(({ engineId, name, aside }) => (aside ? [{ id: engineId, name, ...aside }] : []))
     .sort((a, b) => b.at.localeCompare(a.at));
 
-/** A tag for each engine on a stand, and what it waits for. */
+export const onStands = (engines: readonly SummarizedEngine[]): readonly SummarizedEngine[] =>
+  engines.filter(({ aside }) => !aside);
+
+/** A tag for each engine, and what it waits for. */
 export const engineTags = (engines: readonly SummarizedEngine[], now: number): readonly EngineTag[] =>
-  engines
-    .filter(({ aside }) => !aside)
-    .map(({ engineId, name, preferredUnit, stamp, summary: { wait } }) => ({
-      id: engineId,
-      name,
-      unit: preferredUnit,
-      href: `/engines/${engineId}/joints`,
-      state: wait.state,
-      waitsFor: waitLine(wait, now),
-      stamp,
-    }));
+  engines.map(({ engineId, name, preferredUnit, summary: { wait } }) => ({
+    id: engineId,
+    name,
+    unit: preferredUnit,
+    href: `/engines/${engineId}/joints`,
+    state: wait.state,
+    waitsFor: waitLine(wait, now),
+  }));
 
 const STOP_NAMES: Readonly<Record<StopId, string>> = {
   book: 'Book',

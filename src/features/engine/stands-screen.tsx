@@ -1,14 +1,14 @@
 import Link from 'next/link';
 import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
-import type { EngineTag } from '@/interface/shell/rail';
 import { AsideList } from './aside';
 import type { AsideEngine } from './queries';
 import { StandList } from './stand-list';
+import type { StandsPage } from './stands-page';
 import styles from './stands-screen.module.css';
 
 interface Props {
-  readonly tags: readonly EngineTag[];
+  readonly stands: StandsPage;
   readonly aside: readonly AsideEngine[];
   /** What an empty shop offers beside an engine of one's own. */
   readonly demonstration: React.ReactNode;
@@ -18,12 +18,12 @@ interface Props {
 }
 
 /** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
-export const StandsScreen = ({ tags, aside, demonstration, reckoner, shelf }: Props) => (
+export const StandsScreen = ({ stands, aside, demonstration, reckoner, shelf }: Props) => (
   <div className={styles.frame}>
     <Screen
-      title={tags.length > 0 ? 'On the stands' : aside.length > 0 ? 'No engine on a stand' : 'An empty shop'}
+      title={stands.engines > 0 ? 'On the stands' : aside.length > 0 ? 'No engine on a stand' : 'An empty shop'}
       lead={
-        tags.length > 0
+        stands.engines > 0
           ? undefined
           : 'Put your own engine on a stand, walk round the demonstration yard first, or just read a figure off a page.'
       }
@@ -38,9 +38,7 @@ export const StandsScreen = ({ tags, aside, demonstration, reckoner, shelf }: Pr
         </span>
       }
     >
-      {tags.length > 0 && (
-        <StandList stands={tags.map(({ id, name, href, state, waitsFor }) => ({ id, name, href, state, waitsFor }))} />
-      )}
+      {stands.engines > 0 && <StandList stands={stands} />}
       <AsideList engines={aside} />
       {shelf && <Section title="First, a wrench on the shelf">{shelf}</Section>}
       <Section title="The demonstration yard">{demonstration}</Section>

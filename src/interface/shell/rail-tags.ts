@@ -1,10 +1,14 @@
-import type { EngineTag } from './rail';
-
 const MAX = 6;
 
+/** An engine, and how lately it was worked on. */
+interface Hung {
+  readonly engineId: string;
+  readonly stamp: number;
+}
+
 /** Those that hang on the rail: the latest worked on and the one being looked at, in their usual order. */
-export function hungTags(tags: readonly EngineTag[], at: string | undefined): readonly EngineTag[] {
-  if (tags.length <= MAX) return tags;
-  const latest = new Set([...tags].sort((a, b) => b.stamp - a.stamp).slice(0, MAX));
-  return tags.filter((tag) => tag.id === at || latest.has(tag));
+export function hungTags<T extends Hung>(engines: readonly T[], at: string | undefined): readonly T[] {
+  if (engines.length <= MAX) return engines;
+  const latest = new Set([...engines].sort((a, b) => b.stamp - a.stamp).slice(0, MAX));
+  return engines.filter((engine) => engine.engineId === at || latest.has(engine));
 }

@@ -19,8 +19,6 @@ export interface EngineTag {
   readonly waitsFor: string;
   /** How the line reads: nothing pending, waiting for time or a part, to be done now, or stopped. */
   readonly state: WaitState;
-  /** The engine that was worked on last has the highest. */
-  readonly stamp: number;
 }
 
 const SIGN: Readonly<Record<EngineTag['state'], string>> = { rest: '', waiting: '◔', ready: '●', stop: '▲' };

@@ -26,24 +26,36 @@ function readToday<T>(work: () => T): T | undefined {
   }
 }
 
-const torqueReadings = (text: string): readonly TorqueReading[] =>
-  readToday(() => {
-    const print = readTorque(text);
-    // Of figures in stages it is the last that the fastener is left at.
-    return print.kind === 'stages' ? (print.final ? [print.final] : []) : print.readings;
-  }) ?? [];
+function torqueReadings({ printedText }: Figured): readonly TorqueReading[] {
+  const print = readToday(() => readTorque(printedText));
+  if (!print) return [];
+  // Of figures in stages it is the last that the fastener is left at.
+  return print.kind === 'stages' ? (print.final ? [print.final] : []) : print.readings;
+}
 
 const isFigureOf = (figure: PrintedFigure | null, reading: TorqueReading) =>
   figure === null ||
   (figure.unit === reading.unit &&
     isSame([figure.printedMin, figure.printedMax], [reading.printedMin, reading.printedMax]));
 
-/** The reading of the text that is the one kept, by its figures and never by its place in a list. */
-function keptReading({ printedText, figure, min_Nm, max_Nm }: Figured): TorqueReading | undefined {
+function findKept(leaf: Figured): TorqueReading | undefined {
+  const { figure, min_Nm, max_Nm } = leaf;
   if (min_Nm === null || max_Nm === null) return undefined;
-  return torqueReadings(printedText).find(
+  return torqueReadings(leaf).find(
     (reading) => isFigureOf(figure, reading) && isSame([reading.min_Nm, reading.max_Nm], [min_Nm, max_Nm]),
   );
+}
+
+const found = new WeakMap<Figured, { readonly reading: TorqueReading | undefined }>();
+
+/**
+ * The reading of the text that is the one kept, by its figures and never by its place in a list. A leaf is never
+ * altered, so its text is read once for as long as it is held: a joint asks five times, and a list of joints each.
+ */
+function keptReading(leaf: Figured): TorqueReading | undefined {
+  const known = found.get(leaf) ?? { reading: findKept(leaf) };
+  found.set(leaf, known);
+  return known.reading;
 }
 
 /**

@@ -28,7 +28,7 @@ const config = {
       displayName: 'core',
       testMatch: [
         '<rootDir>/test/house.test.ts',
-        '<rootDir>/test/{actions,core,reference,reckoner,db,features,instruments,interface,model}/**/*.test.ts',
+        '<rootDir>/test/{actions,core,reference,reckoner,db,features,instruments,interface,model,scripts}/**/*.test.ts',
       ],
     },
     // Needs a build: the real server is started, and killed.

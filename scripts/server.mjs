@@ -2,6 +2,7 @@
 import { createServer } from 'node:http';
 import next from 'next';
 import { doorOf, headersOf, newNonce } from './door.mjs';
+import { inTurn } from './in-turn.cjs';
 
 const port = Number(process.env.PORT ?? 4620);
 const hostname = process.env.SPANNER_HOST ?? '127.0.0.1';
@@ -10,6 +11,7 @@ const refused = doorOf({ host: hostname, names: process.env.SPANNER_NAMES });
 const app = next({ dev: false, hostname, port, dir: process.cwd() });
 const handle = app.getRequestHandler();
 
+const takeTurn = inTurn();
 const server = createServer((request, response) => {
   const nonce = newNonce();
   for (const [name, value] of Object.entries(headersOf(nonce))) response.setHeader(name, value);
@@ -22,7 +24,7 @@ const server = createServer((request, response) => {
   // The pages' own scripts carry this request's nonce: they are told of it by the request.
   request.headers['x-nonce'] = nonce;
   request.headers['content-security-policy'] = `script-src 'nonce-${nonce}'`;
-  void handle(request, response);
+  takeTurn(request.url ?? '/', response, () => void handle(request, response));
 });
 
 // Whatever is under way is synchronous and whole; the shop's files are closed as the process ends.

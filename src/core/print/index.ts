@@ -1,6 +1,6 @@
 export { readTorque, type TorqueCrossCheck, type TorquePrint, type TurnPrint } from './read-torque';
 export type { TorqueReading } from './torque-readings';
-export type { PrintedStage, StagePrint } from './stages';
+export type { PrintedStage, PrintedTurn, StagePrint } from './stages';
 export { readLength, PRINT_LENGTHS_MM, type LengthPrint, type PrintLengthUnit } from './read-length';
 export { notesToAgree } from './agree';
 export { isBare, typedLength, typedNumber, typedTorque } from './typed';

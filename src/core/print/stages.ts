@@ -5,9 +5,14 @@ import { printNote } from './notes';
 import type { TorquePrintUnit } from './torque-print-units';
 import { torqueStep, type TorqueReading } from './torque-readings';
 
-/** One stage: a torque in N·m, or a turn in degrees from where the stage before left it. */
-export type PrintedStage =
-  { readonly min_Nm: number; readonly max_Nm: number } | { readonly min_deg: number; readonly max_deg: number };
+/** A turn in degrees from where the stage before left it. */
+export interface PrintedTurn {
+  readonly min_deg: number;
+  readonly max_deg: number;
+}
+
+/** One stage: a torque in N·m, or a turn. */
+export type PrintedStage = { readonly min_Nm: number; readonly max_Nm: number } | PrintedTurn;
 
 export interface StagePrint {
   readonly kind: 'stages';
@@ -15,8 +20,12 @@ export interface StagePrint {
   readonly readings: readonly [];
   /** In the order in which they are pulled. */
   readonly stages: readonly PrintedStage[];
-  /** The last figure, and each as a share of it, where every stage is a torque. */
+  /** The last figure, where every stage is a torque. */
   readonly final?: TorqueReading;
+  /** The last torque, and the turns that follow it, where the stages are torques and then turns. */
+  readonly snug?: TorqueReading;
+  readonly turns?: readonly PrintedTurn[];
+  /** Each torque as a share of the last of them. */
   readonly shares?: readonly number[];
   readonly condition?: string;
   readonly headCondition?: string;
@@ -61,13 +70,24 @@ const risesIn = (stages: readonly PrintedStage[]): boolean => {
   return torques.every((torque, i) => i === 0 || torque > (torques[i - 1] ?? 0));
 };
 
-/** Each stage's middle as a share of the last; undefined where one of them is a turn. */
-function sharesOf(stages: readonly PrintedStage[], final: TorqueReading | undefined): readonly number[] | undefined {
-  if (!final) return undefined;
+const isTorque = (stage: PrintedStage) => 'min_Nm' in stage;
+
+/** The middle of each torque as a share of the last of them; the turns, if any, come after all of them. */
+function endOf(
+  stages: readonly PrintedStage[],
+  groups: readonly TorqueGroup[],
+): Pick<StagePrint, 'final' | 'snug' | 'turns' | 'shares'> {
+  const turns = stages.flatMap((stage) => ('min_deg' in stage ? [stage] : []));
+  const torques = stages.length - turns.length;
+  const last = groups[torques - 1];
+  if (!stages.slice(0, torques).every(isTorque) || last?.unit?.kind !== 'torque') return {};
+  const figure = torqueStep(last, last.unit.unit).readings[0];
+  if (!figure) return {};
   const shares = stages.flatMap((stage) =>
-    'min_Nm' in stage ? [(stage.min_Nm + stage.max_Nm) / (final.min_Nm + final.max_Nm)] : [],
+    'min_Nm' in stage ? [(stage.min_Nm + stage.max_Nm) / (figure.min_Nm + figure.max_Nm)] : [],
   );
-  return shares.length === stages.length ? [...shares.slice(0, -1), 1] : undefined;
+  const rising = [...shares.slice(0, -1), 1];
+  return turns.length === 0 ? { final: figure, shares: rising } : { snug: figure, turns, shares: rising };
 }
 
 /**
@@ -92,7 +112,8 @@ export function readStages(
     return group.unit === undefined && later?.kind === 'torque' ? { ...group, unit: later } : group;
   });
   if (given.some((group) => group.unit === undefined)) return undefined;
-  const stages = given.flatMap(many ? listOf : (group) => [group]).map((group) => stageOf(group, square));
+  const each = given.flatMap(many ? listOf : (group) => [group]);
+  const stages = each.map((group) => stageOf(group, square));
   const known = stages.flatMap((stage) => stage ?? []);
   if (
     known.length < 2 ||
@@ -101,7 +122,6 @@ export function readStages(
     !('min_Nm' in (known[0] as PrintedStage))
   )
     return undefined;
-  const last = given.flatMap(many ? listOf : (group) => [group]).at(-1);
   const comma = groups.some(({ numbers }) => numbers.some((n) => n.comma));
   if (groups.some(isEitherWay))
     throw new DomainError(
@@ -113,14 +133,12 @@ export function readStages(
     ...(comma ? [printNote('decimal-comma')] : []),
     ...(many && !says ? [printNote('taken-for-stages')] : []),
   ];
-  const final = last?.unit?.kind === 'torque' ? torqueStep(last, last.unit.unit).readings[0] : undefined;
-  const shares = sharesOf(known, final);
   return {
     kind: 'stages',
     ambiguous: false,
     readings: [],
     stages: known,
-    ...(final && shares && { final, shares }),
+    ...endOf(known, each),
     notes,
   };
 }

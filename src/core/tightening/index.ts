@@ -9,6 +9,7 @@ export {
   type PlannedStage,
   type PullStep,
   type ShaftStep,
+  type StageTurn,
   type Step,
   type UnitOfWork,
 } from './plan';

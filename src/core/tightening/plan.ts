@@ -1,22 +1,30 @@
 import { DomainError } from '@/core/units';
 import { order, type OrderSchool, type Position } from './order';
 
-/** A stage of the tightening: what the wrench is set to, in its own unit, and what that is in N·m. */
+/** An angle through which a fastener is turned from where the stage before left it; a range where the page gives one. */
+export interface StageTurn {
+  readonly min_deg: number;
+  readonly max_deg: number;
+}
+
+/**
+ * A stage of the tightening: what the wrench is set to, in its own unit, and what that is in N·m. A stage by angle has
+ * its turn beside; its figures are those of the torque stage before it.
+ */
 export interface PlannedStage {
   readonly setting: number;
   readonly torque_Nm: number;
+  readonly turn?: StageTurn;
 }
 
 /** `row`: the whole row at one figure before the next; `each`: every cap to its final figure before the next cap. */
 export const UNITS_OF_WORK = ['row', 'each'] as const;
 export type UnitOfWork = (typeof UNITS_OF_WORK)[number];
 
-export interface PullStep {
+export interface PullStep extends PlannedStage {
   readonly kind: 'pull';
   readonly stage: number;
   readonly position: number;
-  readonly setting: number;
-  readonly torque_Nm: number;
   /** True where this pull brings the fastener to its final figure. */
   readonly final: boolean;
 }
@@ -47,8 +55,8 @@ export interface Plan {
 }
 
 const pull = (stage: number, position: number, stages: readonly PlannedStage[]): PullStep => {
-  const { setting, torque_Nm } = stages[stage] as PlannedStage;
-  return { kind: 'pull', stage, position, setting, torque_Nm, final: stage === stages.length - 1 };
+  const figures = stages[stage] as PlannedStage;
+  return { kind: 'pull', stage, position, ...figures, final: stage === stages.length - 1 };
 };
 
 /** Groups of neighbours by index, in the turn of their middles. */
@@ -75,6 +83,7 @@ const turnsAfter = (turn: PlanInput['turnShaft'], stage: number, count: number) 
  */
 export function tighteningPlan(input: PlanInput): Plan {
   if (input.stages.length === 0) throw new DomainError('bad-field', 'stages must hold at least one figure.', 'stages');
+  if (input.stages[0]?.turn) throw new DomainError('bad-field', 'a turn must follow a torque.', 'stages');
   const count = input.stages.length;
   if (input.unitOfWork === 'each') {
     const groups = groupsInTurn(input);

@@ -6,7 +6,8 @@ import type { RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
-import { isNewSetting, stageCount, turnNumber } from '@/interface/words/bench-words';
+import { isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { turnWords, turnsWords } from '@/model/joint/turns-words';
 import styles from './face.module.css';
 
 interface Props {
@@ -20,13 +21,17 @@ interface Props {
 export function FaceCall({ plan, round, purpose, strips }: Props) {
   const { plain, torque } = useFigures();
   const step = plan.steps[round.next];
+  const turns = turnsOfPlan(plan);
   const over = round.marks.filter((mark) => mark.attention).length;
   if (!step)
     return (
       <section className={styles.call} aria-live="assertive">
         <p className={styles.lead}>All {plan.positions.length} done at</p>
         <p className={styles.figure}>{plain(plan.ladder.setting.rounded)}</p>
-        <p className={styles.unit}>{plan.unit}</p>
+        <p className={styles.unit}>
+          {plan.unit}
+          {turns.length > 0 && ` and ${turnsWords(turns)}`}
+        </p>
         <p className={styles.hint}>
           Wind the wrench back to its lowest mark, not below it.
           {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
@@ -55,6 +60,8 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
       </section>
     );
   const fresh = isNewSetting(plan, round.next);
+  const last = plan.steps.slice(0, round.next).findLast((one) => one.kind === 'pull');
+  const before = last?.kind === 'pull' ? last : undefined;
   const place = (
     <p className={styles.place} data-testid="face-place">
       Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of{' '}
@@ -68,6 +75,24 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
         <p className={styles.words}>By feel</p>
         {place}
         <p className={styles.hint}>Recorded as by feel. {plan.filmName}.</p>
+      </section>
+    );
+  if (step.turn)
+    return (
+      <section className={styles.call} aria-live="assertive" data-fresh={!before?.turn || undefined}>
+        <p className={styles.lead}>{before?.turn ? 'Turn it further by' : 'No torque now: turn it by'}</p>
+        <p
+          className={styles.figure}
+          data-range={step.turn.min_deg < step.turn.max_deg || undefined}
+          data-testid="face-setting"
+        >
+          {turnWords(step.turn)}
+        </p>
+        <p className={styles.unit}>from where it stands</p>
+        {place}
+        <p className={styles.hint}>
+          Put a mark on it and on the part beside it first. The angle is the page’s: no film changes it.
+        </p>
       </section>
     );
   return (

@@ -10,7 +10,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { agoFrom } from '@/interface/figures/times';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { FaceCall } from './face-call';
-import { lineOf, stepName, turnNumber } from '@/interface/words/bench-words';
+import { lineOf, pullWords, stepName, turnNumber } from '@/interface/words/bench-words';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
@@ -61,7 +61,7 @@ export function Face(props: Props) {
           ? held
             ? 'Do not turn the shaft: a strip is in'
             : 'Turn the shaft'
-          : `${stepName(plan, step)}: ${plan.care === 'hand' ? 'by feel' : `${step.setting} ${plan.unit}`}`
+          : `${stepName(plan, step)}: ${pullWords(plan, step, `${step.setting}`)}`
         : 'All done',
     );
   useFaceKeys({
@@ -147,7 +147,7 @@ export function Face(props: Props) {
           onMouseDown={keepFocus}
           onClick={round.complete ? leave : main}
         >
-          {round.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : 'Pull'}
+          {round.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : step?.turn ? 'Turned' : 'Pull'}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
           Leave

@@ -13,12 +13,12 @@ const useFigureOf = () => {
   const converted = useConverted();
   const { unit, plain } = useFigures();
   return (leaf: Leaf): string => {
-    if (leaf.min_Nm !== null && leaf.max_Nm !== null)
-      return converted({ min_Nm: leaf.min_Nm, max_Nm: leaf.max_Nm }, unit);
     const range = (low: number, high: number, unit: string) =>
       low === high ? `${plain(low)}${unit}` : `${plain(low)} to ${plain(high)}${unit}`;
     if (leaf.min_mm !== null && leaf.max_mm !== null) return range(tidy(leaf.min_mm), tidy(leaf.max_mm), ' mm');
-    return leaf.min_deg !== null && leaf.max_deg !== null ? range(leaf.min_deg, leaf.max_deg, '°') : '';
+    const turn = leaf.min_deg !== null && leaf.max_deg !== null ? range(leaf.min_deg, leaf.max_deg, '°') : '';
+    if (leaf.min_Nm === null || leaf.max_Nm === null) return turn;
+    return `${converted({ min_Nm: leaf.min_Nm, max_Nm: leaf.max_Nm }, unit)}${turn && ` + ${turn}`}`;
   };
 };
 

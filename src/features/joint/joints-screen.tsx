@@ -22,6 +22,8 @@ export interface JointSummary {
   readonly fasteners: number;
   readonly setting: number;
   readonly unit: TorqueUnit;
+  /** What is turned after the torque. */
+  readonly turns?: string;
   readonly target_Nm: number;
   readonly film: string;
   readonly status: string;
@@ -102,6 +104,7 @@ export function JointsScreen({
                     <span className={styles.setting}>
                       {plain(joint.setting)} {joint.unit}
                     </span>
+                    {joint.turns && <span className={styles.turns}>then {joint.turns}</span>}
                     <span className={styles.small}>
                       {torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}
                     </span>

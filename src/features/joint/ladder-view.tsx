@@ -3,6 +3,8 @@
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
 import { OVERRULED, type Override, type Rung, type RungId } from '@/core/joint';
+import { turnsOfLeaf } from '@/model/book/leaf-figure';
+import { turnsWords } from '@/model/joint/turns-words';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
@@ -124,6 +126,7 @@ export function LadderView(props: Props) {
   const [aside, setAside] = useState<RungId>();
   const caution = guards.map((guard) => guard.message).join(' ') || undefined;
   const top = ladder.rungs.at(-1);
+  const turns = turnsOfLeaf(setting.leaf);
   const working = (rung: Rung) =>
     workingOfRung(rung, rung === top || rung.id === 'wrench' || rung.id === 'film' ? caution : undefined);
   const show = useShowWorking(ladder.rungs.map(working));
@@ -146,6 +149,7 @@ export function LadderView(props: Props) {
         <output className={styles.setting} data-testid="setting">
           {plain(ladder.setting.rounded)} <span className={styles.unit}>{wrench.unit}</span>
         </output>
+        {turns.length > 0 && <span className={styles.turns}>then turn each {turnsWords(turns)} further</span>}
         <span className={styles.also}>
           {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)};{' '}
           {ladder.clamp === 'clamps'

@@ -9,6 +9,7 @@ import { shaftOf, type JointResult } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { turnWords } from '@/model/joint/turns-words';
 import { PlanControls } from './plan-controls';
 import styles from './joint-screen.module.css';
 
@@ -54,7 +55,15 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
           <ol className={styles.stages} aria-label="Stages">
             {stageList.map((stage, i) => (
               <li key={i}>
-                <span className={styles.figure}>{plain(stage.setting)}</span> {worked.wrench.unit}
+                {stage.turn ? (
+                  <>
+                    <span className={styles.figure}>{turnWords(stage.turn)}</span> further
+                  </>
+                ) : (
+                  <>
+                    <span className={styles.figure}>{plain(stage.setting)}</span> {worked.wrench.unit}
+                  </>
+                )}
                 {confirms(i) && ', confirming'}
                 {turnsAfter(i) && <span className={styles.shaft}>turn the shaft</span>}
               </li>
@@ -70,7 +79,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
         joint={joint}
         practice={shelves.practice}
         unit={worked?.wrench.unit ?? ''}
-        stageFigures={stageList.map((stage) => stage.setting)}
+        stageFigures={stageList.flatMap((stage) => (stage.turn ? [] : [stage.setting]))}
         onChange={onChange}
         onDetail={onDetail}
       />

@@ -6,6 +6,8 @@ import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
 import type { JointState } from '@/model/engine/engine-state';
 import { engineStateOf, fitsOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
+import { turnsOfLeaf } from '@/model/book/leaf-figure';
+import { turnsWords } from '@/model/joint/turns-words';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, filmsName } from '@/model/joint/joint-result';
 import { changeGuards, sheetChanges, type PulledWith } from '@/model/joint/sheet-changes';
@@ -28,6 +30,7 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
     const guards = pulled
       ? [...own, ...changeGuards(changes, pulled, ladder.target_Nm, joint.detail.changeMeans)]
       : own;
+    const turns = turnsOfLeaf(inputs.leaf);
     return {
       id: joint.id,
       name: joint.name,
@@ -36,6 +39,7 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
       fasteners: joint.fasteners,
       setting: ladder.setting.rounded,
       unit: wrench.unit,
+      ...(turns.length > 0 && { turns: turnsWords(turns) }),
       target_Nm: ladder.target_Nm,
       film: filmsName(inputs),
       status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}`,

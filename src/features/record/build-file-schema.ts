@@ -199,9 +199,17 @@ const piece = Joi.alternatives(
 );
 const workingLine = Joi.object({ formula: Joi.string().allow('').max(1000).required(), figures: list(piece, 60) });
 const MAX_STEPS = 2000;
+const MAX_TURN_DEG = 3600;
 
 const STEPS: Readonly<Record<StepKind, Joi.SchemaMap>> = {
-  pull: { stage: index, position: index, setting: number, torque_Nm: number, final: Joi.boolean().required() },
+  pull: {
+    stage: index,
+    position: index,
+    setting: number,
+    torque_Nm: number,
+    turn: Joi.object({ min_deg: positive(MAX_TURN_DEG), max_deg: positive(MAX_TURN_DEG) }),
+    final: Joi.boolean().required(),
+  },
   shaft: { afterStage: index },
 };
 const step = Joi.alternatives(

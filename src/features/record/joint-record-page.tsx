@@ -2,6 +2,8 @@
 
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Ladder, Rung } from '@/core/joint';
+import { turnsOfLeaf } from '@/model/book/leaf-figure';
+import { turnsWords } from '@/model/joint/turns-words';
 import type { PullStep } from '@/core/tightening';
 import type { TighteningState } from '@/model/engine/engine-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
@@ -10,7 +12,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
-import { OUTCOME_WORDS, turnNumber } from '@/interface/words/bench-words';
+import { outcomeWords, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import type { JointRecord } from './queries';
 import styles from './joint-record-page.module.css';
 
@@ -136,12 +138,10 @@ function Lines({ round }: { readonly round: TighteningState }) {
                 <td className="figure">{fullTime(event.at)}</td>
                 <td>{step ? turnNumber(plan, step.position) : ''}</td>
                 <td>{step ? step.stage + 1 : ''}</td>
-                <td className={styles.right}>
-                  {step ? (plan.care === 'hand' ? 'by feel' : `${plain(step.setting)} ${plan.unit}`) : ''}
-                </td>
+                <td className={styles.right}>{step ? pullWords(plan, step, plain(step.setting)) : ''}</td>
                 <td>
                   {event.kind === 'pull'
-                    ? OUTCOME_WORDS[event.outcome]
+                    ? outcomeWords(event.outcome, step)
                     : event.kind === 'shaft'
                       ? 'shaft turned'
                       : 'line above struck'}
@@ -163,6 +163,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
   // What was tightened keeps its own reason; a leaf chosen since says nothing of it.
+  const turns = kept ? turnsOfPlan(kept) : turnsOfLeaf(leaf);
   const leafReason = kept ? kept.leaf.reason : joint.detail.leafReason;
   return (
     <main className={styles.page}>
@@ -214,10 +215,11 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
             {kept?.care === 'hand' ? 'by hand, by feel; a wrench would be ' : ''}
             {kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)}{' '}
             {kept?.unit ?? wrench.unit}
+            {turns.length > 0 && `, then turned ${turnsWords(turns)} further`}
           </dd>
         </div>
         <div>
-          <dt>Clamp load</dt>
+          <dt>{turns.length > 0 ? 'Clamp load before the turn' : 'Clamp load'}</dt>
           <dd>
             {kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to{' '}
             {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)

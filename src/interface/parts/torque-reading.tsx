@@ -88,7 +88,7 @@ export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }:
   const { unit } = useFigures();
   if (!read.ok) return <p className={styles.refused}>{read.message}</p>;
   const { print } = read;
-  const reading = print.kind === 'stages' ? print.final : print.readings[chosen];
+  const reading = print.kind === 'stages' ? (print.final ?? print.snug) : print.readings[chosen];
   const shown = everyUnit ? TORQUE_UNITS : [...new Set<TorqueUnit>(['N·m', unit, otherUnitOf(unit)])];
   return (
     <div className={styles.reading}>

@@ -1,4 +1,5 @@
-import type { DoneEvent, PullOutcome, Step } from '@/core/tightening';
+import type { DoneEvent, PullOutcome, PullStep, StageTurn, Step } from '@/core/tightening';
+import { turnWords } from '@/model/joint/turns-words';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 
 export const OUTCOME_WORDS: Readonly<Record<PullOutcome, string>> = {
@@ -16,12 +17,31 @@ export const turnNumber = (plan: Pick<TighteningPlan, 'order'>, position: number
 export const stepName = (plan: TighteningPlan, step: Step): string =>
   step.kind === 'shaft' ? 'shaft turned' : `number ${turnNumber(plan, step.position)}, stage ${step.stage + 1}`;
 
+/** How a pull went: `pulled`, `turned`, `did not move`. */
+export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): string =>
+  step?.kind === 'pull' && step.turn && outcome === 'pulled' ? 'turned' : OUTCOME_WORDS[outcome];
+
 /** `number 7, stage 2: pulled` */
 export function lineOf(plan: TighteningPlan, event: DoneEvent): string {
   const step = plan.steps[event.step];
   if (!step) return '';
-  return event.kind === 'pull' ? `${stepName(plan, step)}: ${OUTCOME_WORDS[event.outcome]}` : stepName(plan, step);
+  if (event.kind !== 'pull') return stepName(plan, step);
+  return `${stepName(plan, step)}: ${outcomeWords(event.outcome, step)}`;
 }
+
+/** What is done at a pull: `30 lbf·ft`, `90° further`, `by feel`. */
+export const pullWords = (plan: Pick<TighteningPlan, 'unit' | 'care'>, step: PullStep, figure: string): string => {
+  if (plan.care === 'hand') return 'by feel';
+  return step.turn ? `${turnWords(step.turn)} further` : `${figure} ${plan.unit}`;
+};
+
+/** The turns that follow the final torque of a plan, each once. */
+export const turnsOfPlan = (plan: Pick<TighteningPlan, 'steps'>): readonly StageTurn[] => {
+  const byStage = new Map(
+    plan.steps.flatMap((step) => (step.kind === 'pull' && step.turn ? [[step.stage, step.turn] as const] : [])),
+  );
+  return [...byStage.values()];
+};
 
 export const stageCount = (plan: TighteningPlan): number =>
   Math.max(...plan.steps.map((step) => (step.kind === 'pull' ? step.stage + 1 : 1)));
@@ -30,5 +50,5 @@ export const stageCount = (plan: TighteningPlan): number =>
 export function isNewSetting(plan: TighteningPlan, index: number): boolean {
   const step = plan.steps[index];
   const before = plan.steps.slice(0, index).findLast((one) => one.kind === 'pull');
-  return step?.kind === 'pull' && before?.kind === 'pull' && before.setting !== step.setting;
+  return step?.kind === 'pull' && before?.kind === 'pull' && !step.turn && before.setting !== step.setting;
 }

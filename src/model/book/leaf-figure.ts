@@ -1,4 +1,4 @@
-import { readLength, readTorque, type TorqueReading } from '@/core/print';
+import { readLength, readTorque, type PrintedTurn, type TorqueReading } from '@/core/print';
 import { DomainError, TORQUE_UNITS, isDomainError, type TorqueUnit } from '@/core/units';
 import type { Leaf, PrintedFigure } from './leaf';
 
@@ -26,36 +26,57 @@ function readToday<T>(work: () => T): T | undefined {
   }
 }
 
-function torqueReadings({ printedText }: Figured): readonly TorqueReading[] {
-  const print = readToday(() => readTorque(printedText));
-  if (!print) return [];
-  // Of figures in stages it is the last that the fastener is left at.
-  return print.kind === 'stages' ? (print.final ? [print.final] : []) : print.readings;
+interface PrintedTorque {
+  readonly readings: readonly TorqueReading[];
+  /** What is turned after the torque. */
+  readonly turns: readonly PrintedTurn[];
 }
+
+const NO_TURNS: readonly PrintedTurn[] = [];
+
+function readTorqueOf({ printedText }: Figured): PrintedTorque {
+  const print = readToday(() => readTorque(printedText));
+  if (!print) return { readings: [], turns: NO_TURNS };
+  if (print.kind !== 'stages') return { readings: print.readings, turns: NO_TURNS };
+  // Of figures in stages it is the last torque that the wrench is set to.
+  const figure = print.final ?? print.snug;
+  return { readings: figure ? [figure] : [], turns: print.turns ?? NO_TURNS };
+}
+
+const read = new WeakMap<Figured, PrintedTorque>();
+
+/** A leaf is never altered, so its text is read once for as long as it is held: a joint asks five times. */
+function printedTorque(leaf: Figured): PrintedTorque {
+  const known = read.get(leaf) ?? readTorqueOf(leaf);
+  read.set(leaf, known);
+  return known;
+}
+
+/** The turns that the page prints after its torque, in their order. */
+export const turnsOfLeaf = (leaf: Figured): readonly PrintedTurn[] => printedTorque(leaf).turns;
 
 const isFigureOf = (figure: PrintedFigure | null, reading: TorqueReading) =>
   figure === null ||
   (figure.unit === reading.unit &&
     isSame([figure.printedMin, figure.printedMax], [reading.printedMin, reading.printedMax]));
 
-function findKept(leaf: Figured): TorqueReading | undefined {
+/** The reading of the text that is the one kept, by its figures and never by its place in a list. */
+function keptReading(leaf: Figured): TorqueReading | undefined {
   const { figure, min_Nm, max_Nm } = leaf;
   if (min_Nm === null || max_Nm === null) return undefined;
-  return torqueReadings(leaf).find(
+  return printedTorque(leaf).readings.find(
     (reading) => isFigureOf(figure, reading) && isSame([reading.min_Nm, reading.max_Nm], [min_Nm, max_Nm]),
   );
 }
 
-const found = new WeakMap<Figured, { readonly reading: TorqueReading | undefined }>();
-
-/**
- * The reading of the text that is the one kept, by its figures and never by its place in a list. A leaf is never
- * altered, so its text is read once for as long as it is held: a joint asks five times, and a list of joints each.
- */
-function keptReading(leaf: Figured): TorqueReading | undefined {
-  const known = found.get(leaf) ?? { reading: findKept(leaf) };
-  found.set(leaf, known);
-  return known.reading;
+/** Whether the turns of the text come to what is kept. */
+function isTurnKept(leaf: Figured): boolean {
+  const turns = turnsOfLeaf(leaf);
+  const { min_deg, max_deg } = leaf;
+  if (turns.length === 0 || min_deg === null || max_deg === null)
+    return turns.length === 0 && min_deg === null && max_deg === null;
+  const sum = (end: 'min_deg' | 'max_deg') => turns.reduce((total, turn) => total + turn[end], 0);
+  return isSame([min_deg, max_deg], [sum('min_deg'), sum('max_deg')]);
 }
 
 /**
@@ -82,9 +103,11 @@ export function figureDiffers(leaf: Figured): string | undefined {
     `“${printedText}” does not give the figure that is kept for it, ${kept}. ${EACH_SAYS}`;
   if (kind === 'order' || kind === 'note') return undefined;
   if (kind === 'torque' || kind === 'lever-pull')
-    return keptReading(leaf)
+    return keptReading(leaf) && isTurnKept(leaf)
       ? undefined
-      : differs(`${Number(min_Nm?.toPrecision(6))} to ${Number(max_Nm?.toPrecision(6))} N·m`);
+      : differs(
+          `${Number(min_Nm?.toPrecision(6))} to ${Number(max_Nm?.toPrecision(6))} N·m${min_deg === null ? '' : ` and ${min_deg} to ${max_deg}°`}`,
+        );
   if (kind === 'turn') {
     const print = readToday(() => readTorque(printedText));
     const same = print?.kind === 'turn' && isSame([min_deg ?? NaN, max_deg ?? NaN], [print.min_deg, print.max_deg]);

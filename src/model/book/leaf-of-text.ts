@@ -1,4 +1,4 @@
-import { notesToAgree, readLength, readTorque, type TorqueReading } from '@/core/print';
+import { notesToAgree, readLength, readTorque, type PrintedTurn, type TorqueReading } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
 import { LEAF_KINDS, type Leaf, type LeafKind, type PrintedFigure } from './leaf';
 
@@ -49,6 +49,15 @@ export function askedOf({ kind, printedText }: Pick<LeafText, 'kind' | 'printedT
 
 const figureOf = ({ min_Nm: _, max_Nm: __, ...figure }: TorqueReading): PrintedFigure => figure;
 
+/** All turns of the stages together. */
+const turnedThrough = (turns: readonly PrintedTurn[] = []): Pick<Leaf, 'min_deg' | 'max_deg'> =>
+  turns.length === 0
+    ? { min_deg: null, max_deg: null }
+    : {
+        min_deg: turns.reduce((sum, turn) => sum + turn.min_deg, 0),
+        max_deg: turns.reduce((sum, turn) => sum + turn.max_deg, 0),
+      };
+
 /**
  * Reads the printed text of a leaf and says what is kept of it: the reading chosen, and the figure in SI.
  * @throws DomainError for what cannot be read, and for a choice not made
@@ -73,14 +82,15 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
     };
   }
   if (print.kind === 'stages') {
-    if (!print.final)
+    const figure = print.final ?? print.snug;
+    if (!figure)
       throw new DomainError(
         'turn-in-stages',
-        'The page ends with a turn after a torque. Enter the torque as one leaf and the turn as another: a joint is made from the torque, and the turn is added by hand at the end.',
+        'A torque follows a turn on this page, and what a turn has done cannot be told by a wrench. Enter the torques and the turns after them as one leaf, and the rest as another.',
         'printedText',
       );
-    const { min_Nm, max_Nm } = print.final;
-    return { ...shared, kind: 'torque', figure: figureOf(print.final), min_Nm, max_Nm };
+    const { min_Nm, max_Nm } = figure;
+    return { ...shared, kind: 'torque', figure: figureOf(figure), min_Nm, max_Nm, ...turnedThrough(print.turns) };
   }
   if (print.ambiguous && readingIndex < 0)
     throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');

@@ -6,6 +6,7 @@ import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
 import type { FitState } from '@/model/fit/fit-state';
+import { endsInTurn } from '@/model/joint/tightening-plan';
 import type { Engine } from './engine';
 import type { HeatLog } from '@/model/heat/heat-log';
 
@@ -76,7 +77,8 @@ export function retorqueOf(
   return retorqueState({
     kind: engine.kind,
     headMetal: engine.headMetal,
-    school: joint.retorqueSchool,
+    // What an angle has done no figure goes over again.
+    school: final && endsInTurn(final.tightening.plan) ? 'none' : joint.retorqueSchool,
     least: LEAST_CYCLES[joint.detail.heatCycle],
     ...(joint.detail.warm && { warm_C: joint.detail.warm.head_C }),
     tightenedAt: tightenedAt === undefined ? undefined : time(tightenedAt),

@@ -1,5 +1,6 @@
 import type { Leaf } from '@/model/book/leaf';
-import { figureDiffers } from '@/model/book/leaf-figure';
+import { turnsWords } from './turns-words';
+import { figureDiffers, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { guards, unknowns, type Guard, type GuardInput, type Ladder, type Unknown } from '@/core/joint';
 import { checkOverdue } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
@@ -19,6 +20,19 @@ export const isOverdue = (wrench: Wrench, { shelves, now }: Pick<JointInputs, 's
 function printGuards(leaf: Leaf): readonly Guard[] {
   const message = figureDiffers(leaf);
   return message === undefined ? [] : [{ code: 'figure-differs', severity: 'stop', message }];
+}
+
+/** What is turned after the torque is as printed; the ladder ends at the torque. */
+function turnGuards(leaf: Leaf): readonly Guard[] {
+  const turns = turnsOfLeaf(leaf);
+  if (turns.length === 0) return [];
+  return [
+    {
+      code: 'turn-after-torque',
+      severity: 'ask',
+      message: `The page goes on with ${turnsWords(turns)} after the torque. Today’s film changes that torque and nothing in the angle, which is turned as printed. The clamp load that it ends at, and whether the bolt yields there, are not judged here; no figure goes over it again. Take new bolts where the manual says so.`,
+    },
+  ];
 }
 
 /** A wrench that is known from somebody's build alone may be no wrench of this shop. */
@@ -102,7 +116,7 @@ export function judgedJoint(
 ): { readonly guards: readonly Guard[]; readonly unknown: readonly Unknown[] } {
   const input = guardInput(setting, ladder, wrench);
   return {
-    guards: [...printGuards(setting.leaf), ...elsewhereGuards(wrench), ...guards(input)],
+    guards: [...printGuards(setting.leaf), ...turnGuards(setting.leaf), ...elsewhereGuards(wrench), ...guards(input)],
     unknown: unknowns(input),
   };
 }

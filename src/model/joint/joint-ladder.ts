@@ -45,7 +45,7 @@ function makerOf({ joint, shelves }: JointInputs): MakerFigure | undefined {
   const { maker } = joint.detail;
   if (!maker) return undefined;
   const print = atField('maker', () => readTorque(maker.text));
-  const reading = print.kind === 'stages' ? print.final : print.readings[0];
+  const reading = print.kind === 'stages' ? (print.final ?? print.snug) : print.readings[0];
   if (!reading || print.ambiguous)
     throw new DomainError(
       'bad-field',

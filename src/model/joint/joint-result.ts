@@ -1,4 +1,4 @@
-import { readingOfLeaf } from '@/model/book/leaf-figure';
+import { readingOfLeaf, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { usualBearingFace } from '@/core/fastener';
 import { ladder, type Guard, type Ladder, type Unknown } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
@@ -12,7 +12,7 @@ import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';
 import { filmOn, hangsHere } from '@/model/shelf/shelves';
-import type { TighteningPlan } from './tightening-plan';
+import { endsInTurn, type TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
 export interface JointResult {
@@ -56,7 +56,9 @@ function stageGuards(setting: JointInputs, worked: Ladder, wrench: Wrench): read
   if (!worked.setting.onScale) return [];
   const { window } = setting.shelves.practice;
   const floor = Math.max(wrench.min, windowFloor(wrench, window));
-  const figures = stagesOfJoint(setting, { ladder: worked, wrench }).map((stage) => stage.setting);
+  const figures = stagesOfJoint(setting, { ladder: worked, wrench }).flatMap((stage) =>
+    stage.turn ? [] : [stage.setting],
+  );
   const low = figures.filter((figure) => figure < floor - 1e-9 && figure < (figures.at(-1) ?? 0));
   const [least] = low;
   if (least === undefined) return [];
@@ -95,8 +97,11 @@ export function stagesOfJoint(
     bottomFirst && marked > 0 && marked < final
       ? [...stages(Number(marked.toPrecision(10)), joint.stageScheme, wrench.graduation).stages, final]
       : stages(final, joint.stageScheme, wrench.graduation).stages;
-  const figures = joint.detail.confirming ? [...rising, final] : rising;
-  return figures.map((figure) => ({ setting: figure, torque_Nm: torqueToSi(figure, wrench.unit) }));
+  const turns = turnsOfLeaf(leaf);
+  // After a turn a wrench tells nothing: there is no figure to confirm.
+  const figures = joint.detail.confirming && turns.length === 0 ? [...rising, final] : rising;
+  const planned = (figure: number) => ({ setting: figure, torque_Nm: torqueToSi(figure, wrench.unit) });
+  return [...figures.map(planned), ...turns.map((turn) => ({ ...planned(final), turn }))];
 }
 
 /** Whether, and where, the shaft is turned between stages. */
@@ -169,12 +174,19 @@ interface RetorqueOptions extends PlanOptions {
 /**
  * The plan of a retorque: once round at the final figure. Thread, film, face, wrench and figure are those of the
  * going-round that made the joint tight, whatever its sheet says today: it is that thread that is under the nut.
+ * @throws DomainError left-by-angle
  */
 export function retorquePlan(
   { joint }: Pick<JointInputs, 'joint'>,
   pulled: TighteningPlan,
   { cycleId, guards, alsoAgainst = [], reason }: RetorqueOptions,
 ): TighteningPlan {
+  if (endsInTurn(pulled))
+    throw new DomainError(
+      'left-by-angle',
+      'This joint was left by an angle, and no figure tells what it holds: go by the page.',
+      'cycleId',
+    );
   const { setting, target_Nm } = pulled.ladder;
   const last = pulled.steps.findLast((step) => step.kind === 'pull');
   const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };

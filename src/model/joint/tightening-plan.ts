@@ -42,7 +42,19 @@ export interface TighteningPlan {
   readonly cycleId?: string;
 }
 
+/** Whether its fasteners are left by an angle; what such a one holds no wrench can tell. */
+export const endsInTurn = ({ steps }: Pick<TighteningPlan, 'steps'>): boolean => {
+  const last = steps.findLast((step) => step.kind === 'pull');
+  return last?.kind === 'pull' && last.turn !== undefined;
+};
+
 /** Plans of the first version did not always say what stood against the figure. */
 const withGuards = (held: Readonly<Record<string, unknown>>) => ({ guards: [], ...held });
 
-export const PLAN_JSON = storedJson<TighteningPlan>('plan', [withGuards]);
+/**
+ * Since the third a step may be a turn, whose torque is not pulled to: a program that does not know this must not read
+ * it. Older plans have none.
+ */
+const withTurns = (held: Readonly<Record<string, unknown>>) => held;
+
+export const PLAN_JSON = storedJson<TighteningPlan>('plan', [withGuards, withTurns]);

@@ -23,7 +23,8 @@ export const withNotes = <T extends { readonly notes: readonly Note[] }>({ notes
 export const text = () => Joi.string().allow('').required();
 export const number = () => Joi.number().unsafe();
 
-export const bearing = () => Joi.object({ outer_mm: number().required(), inner_mm: number().required() }).required();
+export const bearing = () =>
+  Joi.object({ outer_mm: number().required(), inner_mm: number().required(), cone_deg: number() }).required();
 
 /** The fields that describe a fastener as it is turned. */
 export const turnedFields = {

@@ -5,7 +5,12 @@ import { DomainError, assertPositive } from '@/core/units';
 export interface BearingFace {
   readonly outer_mm: number;
   readonly inner_mm: number;
+  /** Included angle of a conical or countersunk seat, degrees; absent where it is flat. */
+  readonly cone_deg?: number;
 }
+
+// Steeper than this it is a taper that locks, and no seat.
+const SHARPEST_CONE_DEG = 30;
 
 /** Refuses a ring that is none. @throws DomainError bad-field */
 export function assertBearingFace(face: BearingFace, field = 'bearing'): void {
@@ -16,6 +21,13 @@ export function assertBearingFace(face: BearingFace, field = 'bearing'): void {
       'bad-field',
       `${field}.outer_mm must be larger than inner_mm (${face.inner_mm}), got ${face.outer_mm}.`,
       `${field}.outer_mm`,
+    );
+  const { cone_deg } = face;
+  if (cone_deg !== undefined && !(cone_deg >= SHARPEST_CONE_DEG && cone_deg < 180))
+    throw new DomainError(
+      'bad-field',
+      `${field}.cone_deg must be from ${SHARPEST_CONE_DEG} to below 180, got ${cone_deg}.`,
+      `${field}.cone_deg`,
     );
 }
 

@@ -31,8 +31,12 @@ export const liftArm = (thread: Thread): number => thread.pitch_mm / (2 * Math.P
 export const threadArm = (thread: Thread): number =>
   thread.pitchDiameter_mm / (2 * Math.cos((thread.includedAngle_deg * Math.PI) / 360));
 
-/** Dm/2 in mm, Dm the mean of the face's two diameters: the arm of friction under the head. */
-export const headArm = ({ outer_mm, inner_mm }: BearingFace): number => (outer_mm + inner_mm) / 4;
+/**
+ * Dm/2 in mm, Dm the mean of the face's two diameters: the arm of friction under the head. A seat of included angle 2φ
+ * is pressed harder than it is clamped: Dm/(2 sin φ).
+ */
+export const headArm = ({ outer_mm, inner_mm, cone_deg }: BearingFace): number =>
+  (outer_mm + inner_mm) / 4 / (cone_deg === undefined ? 1 : Math.sin((cone_deg * Math.PI) / 360));
 
 /**
  * What one newton of preload costs in torque, in mm (N·mm a newton).

@@ -70,6 +70,11 @@ const saidBy = (value: string) => (value === '' ? null : value === 'yes');
 
 const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' });
 
+interface GradeChoice {
+  readonly value: string;
+  readonly label: string;
+}
+
 interface PartProps {
   readonly facts: FastenerFacts;
   readonly set: (part: Partial<FastenerFacts>) => void;
@@ -91,6 +96,38 @@ const OwnTorqueFields = ({ facts, set }: PartProps) => (
       label="Its own torque, most"
       value={facts.prevailingHigh_Nm}
       onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })}
+    />
+  </>
+);
+
+/** The usual seats; any other angle is entered in a build file or by the reckoner. */
+const SEATS = [
+  { value: '', label: 'Flat' },
+  { value: '90', label: 'Countersunk or cone, 90°' },
+  { value: '82', label: 'Countersunk, 82°' },
+  { value: '60', label: 'Cone, 60°' },
+];
+
+/** The seat it turns on, and the nut that is run down on it. */
+const SeatAndNutFields = ({ facts, set, grades }: PartProps & { readonly grades: readonly GradeChoice[] }) => (
+  <>
+    <NativeSelect
+      label="Seat"
+      data={SEATS.some(({ value }) => value === `${facts.seat_deg ?? ''}`) ? SEATS : [...SEATS, `${facts.seat_deg}`]}
+      value={`${facts.seat_deg ?? ''}`}
+      onChange={(event) => set({ seat_deg: Number(event.currentTarget.value) || null })}
+    />
+    <MeasureField
+      label="Height of the nut"
+      value={facts.nutHeight_mm}
+      onChange={(nutHeight_mm) => set({ nutHeight_mm })}
+    />
+    <NativeSelect
+      className={form.double}
+      label="Grade of the nut"
+      data={[...grades]}
+      value={facts.nutGrade ?? ''}
+      onChange={(event) => set({ nutGrade: event.currentTarget.value || null })}
     />
   </>
 );
@@ -222,6 +259,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
         onChange={(event) => lock(event.currentTarget.value as FastenerFacts['locking'])}
       />
       {locks && <OwnTorqueFields facts={facts} set={set} />}
+      <SeatAndNutFields facts={facts} set={set} grades={grades} />
       <HistoryFields facts={facts} set={set} />
       {substitute && (
         <NativeSelect

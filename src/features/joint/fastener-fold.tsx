@@ -70,6 +70,22 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         value={parent.grip_mm}
         onChange={(grip_mm) => set({ grip_mm })}
       />
+      <MeasureField
+        kind="number"
+        label="Gasket a fastener, mm²"
+        description="Or flange: what each presses flat"
+        value={parent.gasketArea_mm2}
+        onChange={(gasketArea_mm2) => set({ gasketArea_mm2 })}
+      />
+      {parent.gasketArea_mm2 !== null && (
+        <MeasureField
+          kind="number"
+          label="What it bears, MPa"
+          description="From its maker"
+          value={parent.gasketLimit_MPa}
+          onChange={(gasketLimit_MPa) => set({ gasketLimit_MPa })}
+        />
+      )}
       <label className={form.choice}>
         <input
           type="checkbox"

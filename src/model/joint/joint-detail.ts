@@ -32,6 +32,11 @@ export interface FastenerFacts {
   readonly length_mm: number | null;
   readonly threadLength_mm: number | null;
   readonly headHeight_mm: number | null;
+  /** Of the nut that is run down on it. */
+  readonly nutHeight_mm: number | null;
+  readonly nutGrade: string | null;
+  /** Included angle of the seat, where it is not flat. */
+  readonly seat_deg: number | null;
   /** Of the shank, where it is thinner than the thread. */
   readonly shankDiameter_mm: number | null;
   readonly locking: Locking;
@@ -57,6 +62,9 @@ export interface ParentFacts {
   /** How hot the parent gets there, °C. */
   readonly hottest_C: number | null;
   readonly grip_mm: number | null;
+  /** Gasket or flange that each fastener presses, and what it bears. */
+  readonly gasketArea_mm2: number | null;
+  readonly gasketLimit_MPa: number | null;
   readonly nearHeat: boolean;
   /** New fasteners here can move a bore: rods, mains. */
   readonly boreMoves: boolean;
@@ -112,6 +120,9 @@ const NOTHING_KNOWN: JointDetail['original'] = {
   length_mm: null,
   threadLength_mm: null,
   headHeight_mm: null,
+  nutHeight_mm: null,
+  nutGrade: null,
+  seat_deg: null,
   shankDiameter_mm: null,
   locking: 'none',
   prevailingLow_Nm: null,
@@ -134,6 +145,8 @@ export const PLAIN_DETAIL: JointDetail = {
     insert: false,
     hottest_C: null,
     grip_mm: null,
+    gasketArea_mm2: null,
+    gasketLimit_MPa: null,
     nearHeat: false,
     boreMoves: false,
   },

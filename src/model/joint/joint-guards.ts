@@ -80,6 +80,17 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
     ...(today.washer_mm !== null && {
       washer: { outer_mm: today.washer_mm, thickness_mm: known(today.washerThickness_mm) },
     }),
+    // A bolt in a tapped hole has no nut; one that goes right through, and a stud, do.
+    ...((today.form === 'stud' || today.nutHeight_mm !== null || today.nutGrade !== null) && {
+      nut: {
+        height_mm: known(today.nutHeight_mm),
+        ...(today.nutGrade !== null && { grade: gradeOn(shelves, today.nutGrade) }),
+      },
+    }),
+    ...(parent.gasketArea_mm2 !== null && {
+      gasket: { area_mm2: parent.gasketArea_mm2, limit_MPa: known(parent.gasketLimit_MPa) },
+    }),
+    hottest_C: known(parent.hottest_C),
     reach: {
       length_mm: known(today.length_mm),
       threadLength_mm: known(today.threadLength_mm),

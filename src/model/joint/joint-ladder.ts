@@ -33,7 +33,11 @@ export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFa
   return {
     name: [facts.thread, facts.form, grade?.name].filter(Boolean).join(' '),
     thread: threadNamed(facts.thread),
-    bearing: { outer_mm: facts.outer_mm, inner_mm: facts.inner_mm },
+    bearing: {
+      outer_mm: facts.outer_mm,
+      inner_mm: facts.inner_mm,
+      ...(facts.seat_deg !== null && { cone_deg: facts.seat_deg }),
+    },
     bearingSource: facts.faceMeasured ? 'measured.' : 'usual for the size, not measured.',
     ...(grade && { yield_MPa: grade.yield_MPa, grade: grade.name }),
     ...(facts.shankDiameter_mm !== null && { shank_mm: facts.shankDiameter_mm }),

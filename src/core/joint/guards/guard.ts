@@ -23,6 +23,18 @@ export interface Washer {
   readonly thickness_mm?: number;
 }
 
+/** The nut, where there is one. What was not measured is left out. */
+export interface Nut {
+  readonly height_mm?: number;
+  readonly grade?: Grade;
+}
+
+/** What a gasket or flange gives each bolt to press on, and what it bears. */
+export interface GasketArea {
+  readonly area_mm2: number;
+  readonly limit_MPa?: number;
+}
+
 export interface GuardInput {
   readonly ladder: Ladder;
   readonly original: LadderFastener & { readonly gradeRow?: Grade };
@@ -46,6 +58,11 @@ export interface GuardInput {
   /** What the head or nut presses on. */
   readonly underHead?: ParentMetal;
   readonly washer?: Washer;
+  /** Where a nut is run down; a bolt in a tapped hole has none. */
+  readonly nut?: Nut;
+  readonly gasket?: GasketArea;
+  /** How hot what is clamped gets, °C. */
+  readonly hottest_C?: number;
   readonly reach: Reach;
   readonly locking: Locking;
   readonly nearHeat: boolean;

@@ -1,6 +1,8 @@
 import { STRONGEST_YIELD_MPA } from '../ladder';
 import type { LadderFastener } from '../rungs/rung';
 import { LIMIT, Nm, ask, kN, mm, never, pct, stop, type Guard, type GuardInput } from './guard';
+import { nutGuards } from './nut-guards';
+import { embeddingGuards, hotGuards, hotRise } from './settling-guards';
 import { stripLoad } from './strip-load';
 
 // Unmarked is taken for ISO 898-1 class 4.6 until somebody reads or tests it.
@@ -88,7 +90,8 @@ const leastArea = ({ thread, shank_mm }: LadderFastener) =>
   Math.min(thread.stressArea_mm2, shank_mm === undefined ? Infinity : (Math.PI / 4) * shank_mm ** 2);
 
 /** The parent's thread, its lead-in left out. */
-function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
+function parentGuards(input: GuardInput): readonly Guard[] {
+  const { ladder, parent, today } = input;
   const { metal, engagement_mm, thread } = parent ?? {};
   if (!metal || engagement_mm === undefined || !thread || !parent) return [];
   const guards: Guard[] = [];
@@ -104,6 +107,8 @@ function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
   const cold_N = stripLoad({ ...parent, metal, engagement_mm }, undefined);
   const hot_N = stripLoad({ ...parent, metal, engagement_mm }, parent.hottest_C);
   const most_N = ladder.load.most.preload_N;
+  // What strips it hot is the load that is there when it is hot.
+  const rise_N = hotRise(input);
   const bolt_N = today.yield_MPa === undefined ? undefined : today.yield_MPa * leastArea(today);
   const inside = parent.insert ? 'the insert in ' : '';
   if (cold_N < most_N)
@@ -113,11 +118,11 @@ function parentGuards({ ladder, parent, today }: GuardInput): readonly Guard[] {
         `The thread ${parent.insert ? 'round the insert ' : ''}in the ${name} would strip at ${kN(cold_N)}; the clamp load can reach ${kN(most_N)}.`,
       ),
     );
-  else if (hot_N < most_N)
+  else if (hot_N < most_N + rise_N)
     guards.push(
       stop(
         'strips-hot',
-        `At ${parent.hottest_C ?? 0} °C ${inside}the ${name} holds ${kN(hot_N)}, cold ${kN(cold_N)}; the clamp load can reach ${kN(most_N)}.`,
+        `At ${parent.hottest_C ?? 0} °C ${inside}the ${name} holds ${kN(hot_N)}, cold ${kN(cold_N)}; the clamp load can reach ${kN(most_N + rise_N)}.`,
       ),
     );
   else if (bolt_N !== undefined && cold_N < bolt_N)
@@ -145,6 +150,20 @@ function pressureGuards({ ladder, underHead, washer, today, faceMeasured }: Guar
   const said = `The head presses ${underHead.name.toLowerCase()} with up to ${pressure.toFixed(0)} MPa; ${underHead.pressureLow_MPa} to ${underHead.pressureHigh_MPa} is allowed. A larger and thicker hardened washer spreads it.${face}`;
   if (pressure > underHead.pressureHigh_MPa) return [stop('pressure', said)];
   return pressure > underHead.pressureLow_MPa ? [ask('pressure', said)] : [];
+}
+
+/** What is pressed flat under the joint: a gasket, or the flange itself. */
+function gasketGuards({ gasket, ladder }: GuardInput): readonly Guard[] {
+  if (gasket?.limit_MPa === undefined || ladder.clamp !== 'clamps') return [];
+  const pressure = ladder.band.p95_N / gasket.area_mm2;
+  return pressure > gasket.limit_MPa
+    ? [
+        stop(
+          'crushes',
+          `Each fastener presses its ${Number(gasket.area_mm2.toPrecision(3))} mm² of gasket with up to ${pressure.toFixed(0)} MPa; ${gasket.limit_MPa} MPa is what it bears.`,
+        ),
+      ]
+    : [];
 }
 
 function substituteGuards(input: GuardInput): readonly Guard[] {
@@ -193,6 +212,16 @@ function historyGuards({ takenBeyondYield, platedUnbaked, today }: GuardInput): 
 
 /** What stands against the load itself: too little, too much, or a part that does not bear it. */
 export const strengthGuards = (input: GuardInput): readonly Guard[] =>
-  [clampGuards, yieldGuards, leastGuards, parentGuards, pressureGuards, substituteGuards, historyGuards].flatMap(
-    (look) => look(input),
-  );
+  [
+    clampGuards,
+    yieldGuards,
+    hotGuards,
+    leastGuards,
+    embeddingGuards,
+    parentGuards,
+    nutGuards,
+    pressureGuards,
+    gasketGuards,
+    substituteGuards,
+    historyGuards,
+  ].flatMap((look) => look(input));

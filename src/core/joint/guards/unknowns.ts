@@ -1,4 +1,5 @@
 import type { GuardInput } from './guard';
+import { isLight } from './strip-load';
 
 /** Something that is not known, so that a guard could not be judged; never assumed to be in order. */
 export interface Unknown {
@@ -74,5 +75,33 @@ function ofPlace({ parent, underHead, reach, form }: GuardInput): readonly Unkno
   ];
 }
 
+/** Of what is run down on it, what it presses flat, and how hot that gets. */
+function ofRest({ nut, gasket, underHead, hottest_C }: GuardInput): readonly Unknown[] {
+  return [
+    ...unless(
+      nut === undefined || (nut.height_mm !== undefined && nut.grade !== undefined),
+      'nut',
+      nut?.height_mm === undefined ? 'the height of its nut' : 'the grade of its nut',
+      'whether the nut strips is not judged',
+    ),
+    ...unless(
+      gasket === undefined || gasket.limit_MPa !== undefined,
+      'gasket-limit',
+      'what the gasket bears',
+      'whether it is crushed is not judged',
+    ),
+    ...unless(
+      underHead === undefined || !isLight(underHead) || hottest_C !== undefined,
+      'hottest',
+      'how hot the light alloy gets',
+      'what heat adds to the clamp load is not judged',
+    ),
+  ];
+}
+
 /** What is not known of a joint, and what could not be judged for want of it. */
-export const unknowns = (input: GuardInput): readonly Unknown[] => [...ofFastener(input), ...ofPlace(input)];
+export const unknowns = (input: GuardInput): readonly Unknown[] => [
+  ...ofFastener(input),
+  ...ofPlace(input),
+  ...ofRest(input),
+];

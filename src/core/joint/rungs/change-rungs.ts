@@ -5,7 +5,7 @@ import { rangeTorque } from './page-rungs';
 import { inFilms, prevailingOf, type LadderFastener, type LadderInput, type Rung } from './rung';
 
 const armWorking = (name: string, fastener: TurnedFastener): WorkingLine => ({
-  formula: `${name} = P/2π + μt·d2/(2 cos β) + μh·Dm/2`,
+  formula: `${name} = P/2π + μt·d2/(2 cos β) + μh·${fastener.bearing.cone_deg === undefined ? 'Dm/2' : 'Dm/(2 sin φ)'}`,
   figures: [
     figure(liftArm(fastener.thread)),
     ' + ',

@@ -5,6 +5,7 @@ import { BRITISH_ASSOCIATION_ROWS } from './series/british-association';
 import { CYCLE_ROWS } from './series/cycle';
 import { inches } from './series/inch-row';
 import { METRIC_ROWS } from './series/metric';
+import { NAMED_ONLY_ROWS } from './series/named-only';
 import { UNIFIED_ROWS } from './series/unified';
 import { WHITWORTH_ROWS } from './series/whitworth';
 import type { Thread, ThreadRow, ThreadSeries } from './thread';
@@ -17,13 +18,19 @@ export const THREAD_ROWS: readonly ThreadRow[] = [
   ...BRITISH_ASSOCIATION_ROWS,
 ];
 
-const THREADS: ReadonlyMap<ThreadRow, Thread> = new Map(THREAD_ROWS.map((row) => [row, threadOfRow(row)]));
+/** Everything that has a name. */
+const NAMED_ROWS: readonly ThreadRow[] = [...THREAD_ROWS, ...NAMED_ONLY_ROWS];
+
+const THREADS: ReadonlyMap<ThreadRow, Thread> = new Map(NAMED_ROWS.map((row) => [row, threadOfRow(row)]));
 
 const SERIES_WORDS = dictionary<readonly ThreadSeries[]>({
   unc: ['UNC'],
   nc: ['UNC'],
   unf: ['UNF'],
   nf: ['UNF'],
+  // What went before them has their sizes and pitches.
+  uss: ['UNC'],
+  sae: ['UNF'],
   un: ['UNC', 'UNF'],
   bsw: ['BSW'],
   w: ['BSW'],
@@ -35,6 +42,11 @@ const SERIES_WORDS = dictionary<readonly ThreadSeries[]>({
   bsc: ['CEI'],
   cycle: ['CEI'],
   ba: ['BA'],
+  brass: ['Brass'],
+  bsp: ['BSP'],
+  g: ['BSP'],
+  pipe: ['BSP'],
+  gas: ['BSP'],
   m: ['M'],
 });
 
@@ -42,6 +54,8 @@ interface Wanted {
   readonly series: readonly ThreadSeries[];
   readonly size: number;
   readonly numbered: boolean;
+  /** The size was printed in decimals, and so rounded. */
+  readonly decimal?: boolean;
   /** Pitch in mm for metric, threads to the inch for the rest; undefined where only the size is given. */
   readonly pitch?: number;
   readonly label: string;
@@ -74,14 +88,15 @@ const tidyText = (text: string): string =>
       word === 'm' || word === 'no' ? whole : `${size} ${word}`,
     );
 
-const METRIC_PATTERN = /^m ?(\d+(?:\.\d+)?)(?: ?[x-] ?(\d+(?:\.\d+)?|\.\d+))?(?: ?mm)?$/;
-const INCH_PATTERN = /^(?:(no|#) ?)?(\d+(?:\/\d+)?)(?:(?: ?[x-] ?| )(\d+))? ?([a-z]*)$/;
+const METRIC_PATTERN = /^m ?(\d+(?:\.\d+)?)(?: ?[x-] ?(\d+(?:\.\d+)?|\.\d+))?(?: ?mm)?( ?\(?pre-? ?iso\)?)?$/;
+/** A size is a fraction, or its decimals: `3/8-24`, `.375-24`. */
+const INCH_PATTERN = /^(?:(no|#) ?)?(\d+(?:\/\d+)?|\d?\.\d{2,4})(?:(?: ?[x-] ?| )(\d+))? ?([a-z]*)$/;
 
 function parse(text: string): Wanted | undefined {
   const metric = METRIC_PATTERN.exec(text);
   if (metric)
     return {
-      series: ['M'],
+      series: [metric[3] ? 'M pre-ISO' : 'M'],
       size: Number(metric[1]),
       numbered: false,
       pitch: metric[2] ? Number(metric[2]) : undefined,
@@ -94,24 +109,34 @@ function parse(text: string): Wanted | undefined {
   if (!series || (word === '' && pitch === undefined)) return undefined;
   const numbered =
     series.includes('BA') || no !== undefined || (word.startsWith('un') && !size.includes('/') && Number(size) !== 1);
-  return { series, size: inches(size), numbered, pitch: pitch === undefined ? undefined : Number(pitch), label: text };
+  return {
+    series,
+    size: inches(size),
+    numbered,
+    decimal: size.includes('.'),
+    pitch: pitch === undefined ? undefined : Number(pitch),
+    label: text,
+  };
 }
 
-const rowSize = (row: ThreadRow): number =>
-  row.series === 'M' ? row.major_mm : inches(row.nominal.replace('No. ', ''));
+const isMetric = ({ series }: ThreadRow) => series === 'M' || series === 'M pre-ISO';
+const rowSize = (row: ThreadRow): number => (isMetric(row) ? row.major_mm : inches(row.nominal.replace('No. ', '')));
 const rowNumbered = (row: ThreadRow) => row.series === 'BA' || row.nominal.startsWith('No.');
-const rowPitch = (row: ThreadRow) => (row.series === 'M' ? row.pitch_mm : INCH_MM / row.pitch_mm);
+const rowPitch = (row: ThreadRow) => (isMetric(row) ? row.pitch_mm : INCH_MM / row.pitch_mm);
+
+/** `.312` for 5/16. */
+const DECIMAL_ROUNDING_IN = 0.00051;
 
 const fits = (row: ThreadRow, wanted: Wanted): boolean =>
   wanted.series.includes(row.series) &&
   rowNumbered(row) === wanted.numbered &&
-  Math.abs(rowSize(row) - wanted.size) < 1e-9 &&
+  Math.abs(rowSize(row) - wanted.size) < (wanted.decimal ? DECIMAL_ROUNDING_IN : 1e-9) &&
   (wanted.pitch === undefined ? row.usual : Math.abs(rowPitch(row) - wanted.pitch) < 1e-6);
 
 /** The row nearest to what was asked for, by size first and pitch second, within the series asked for if it exists. */
 function nearest(wanted: Wanted | undefined, text: string): ThreadRow {
   const pool = wanted
-    ? THREAD_ROWS.filter((row) => wanted.series.includes(row.series) && rowNumbered(row) === wanted.numbered)
+    ? NAMED_ROWS.filter((row) => wanted.series.includes(row.series) && rowNumbered(row) === wanted.numbered)
     : [];
   const rows = pool.length > 0 ? pool : THREAD_ROWS;
   const printed = /\d+(?:\/\d+|\.\d+)?/.exec(tidyText(text))?.[0];
@@ -135,6 +160,18 @@ function unknown(text: string, wanted: Wanted | undefined): DomainError {
     others.length > 0 ? others.map((row) => row.designation).join(' or ') : nearest(wanted, text).designation;
   return new DomainError('unknown-thread', `“${text}” is not a thread known here. The nearest is ${near}.`, 'thread');
 }
+
+/** Names that meant more than one thing. */
+const doubleMeaning = (row: ThreadRow, text: string): readonly Note[] =>
+  row.series === 'BSP' && /gas|pipe/.test(text)
+    ? [
+        {
+          code: 'gas-or-brass',
+          message:
+            'Taken as the parallel pipe thread, named by the bore of its pipe. Some pages call the brass thread of 26 to the inch “gas”: measure it.',
+        },
+      ]
+    : [];
 
 const secondPitch = (row: ThreadRow, wanted: Wanted): readonly Note[] =>
   row.series === 'CEI' && wanted.pitch === undefined && rowSize(row) >= 7 / 16 - 1e-9
@@ -164,10 +201,10 @@ export function readThread(designation: string): { readonly thread: Thread; read
   const byFigures = rowByFigures(tidied);
   if (byFigures) return { thread: threadOfRow(byFigures), notes: [] };
   const wanted = parse(tidied);
-  const row = wanted && THREAD_ROWS.find((candidate) => fits(candidate, wanted));
+  const row = wanted && NAMED_ROWS.find((candidate) => fits(candidate, wanted));
   const thread = row && THREADS.get(row);
   if (!thread || !wanted) throw unknown(designation, wanted);
-  const found = { thread, notes: secondPitch(row, wanted) };
+  const found = { thread, notes: [...secondPitch(row, wanted), ...doubleMeaning(row, tidied)] };
   if (cache.size < MAX_CACHED) cache.set(designation, found);
   return found;
 }

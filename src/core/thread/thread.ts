@@ -1,4 +1,4 @@
-export type ThreadSeries = 'M' | 'UNC' | 'UNF' | 'BSW' | 'BSF' | 'CEI' | 'BA';
+export type ThreadSeries = 'M' | 'M pre-ISO' | 'UNC' | 'UNF' | 'BSW' | 'BSF' | 'CEI' | 'BA' | 'Brass' | 'BSP';
 
 /** One hexagon that the thread was sold with. */
 export interface AcrossFlats {

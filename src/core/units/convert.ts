@@ -1,4 +1,4 @@
-import { DomainError } from './domain-error';
+import { DomainError, type Note } from './domain-error';
 import { assertFinite } from './guards';
 import { torqueUnitFromLetters } from './torque-unit-name';
 import { UNIT_TABLE, type Unit } from './unit-table';
@@ -46,3 +46,19 @@ export function convert(value: number, from: string, to: string): number {
   if (!Number.isFinite(result)) throw new DomainError('bad-field', `value is too large to convert: ${value}.`, 'value');
   return result;
 }
+
+/** Measures that two countries have under one name; ours is the British one. */
+const IMPERIAL: ReadonlyMap<string, string> = new Map([
+  ...['gal', 'gallon', 'gallons'].map((name): [string, string] => [
+    name,
+    'an imperial gallon, 4.546 l (US gal: 3.785 l)',
+  ]),
+  ...['pt', 'pint', 'pints'].map((name): [string, string] => [name, 'an imperial pint, 0.568 l (in the US 0.473 l)']),
+  ...['ton', 'tons'].map((name): [string, string] => [name, 'a long ton, 2240 lb (in the US 2000 lb)']),
+]);
+
+/** Says which was taken where a name means two measures. */
+export const imperialNotes = (...names: readonly string[]): readonly Note[] => {
+  const taken = new Set(names.flatMap((name) => IMPERIAL.get(name.trim().toLowerCase()) ?? []));
+  return [...taken].map((measure) => ({ code: 'imperial-measure', message: `Taken as ${measure}.` }));
+};

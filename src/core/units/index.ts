@@ -11,7 +11,7 @@ export {
 } from './torque-units';
 export { torqueUnitFromLetters } from './torque-unit-name';
 export { FORCE_N, FORCE_WORDS, LENGTH_M, LENGTH_WORDS, type ForceWord, type LengthWord } from './unit-words';
-export { convert } from './convert';
+export { convert, imperialNotes } from './convert';
 export { INCH_MM, THOU_MM } from './factors';
 export { plainFigure } from './plain-figure';
 export type { Checked } from './checked';

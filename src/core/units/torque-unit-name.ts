@@ -4,6 +4,8 @@ import { FORCE_WORDS, LENGTH_WORDS, type ForceWord, type LengthWord } from './un
 const PRODUCTS: Readonly<Record<string, TorqueUnit>> = {
   'N m': 'N·m',
   'N cm': 'cN·m',
+  'N mm': 'N·mm',
+  'kN m': 'kN·m',
   'daN m': 'daN·m',
   'cN m': 'cN·m',
   'kgf m': 'kgf·m',

@@ -11,6 +11,8 @@ export const TORQUE_UNITS_NM = {
   'daN·m': 10,
   'cN·m': 0.01,
   'gf·cm': KILOGRAM_FORCE_N / 100_000,
+  'N·mm': 0.001,
+  'kN·m': 1000,
 } as const;
 
 export type TorqueUnit = keyof typeof TORQUE_UNITS_NM;
@@ -18,7 +20,14 @@ export type TorqueUnit = keyof typeof TORQUE_UNITS_NM;
 export const TORQUE_UNITS = Object.keys(TORQUE_UNITS_NM) as readonly TorqueUnit[];
 
 /** Units so small that a comma before three digits is a thousand (`1,050 in lb`). */
-export const SMALL_TORQUE_UNITS: ReadonlySet<TorqueUnit> = new Set(['lbf·in', 'kgf·cm', 'ozf·in', 'gf·cm', 'cN·m']);
+export const SMALL_TORQUE_UNITS: ReadonlySet<TorqueUnit> = new Set([
+  'lbf·in',
+  'kgf·cm',
+  'ozf·in',
+  'gf·cm',
+  'cN·m',
+  'N·mm',
+]);
 
 export const torqueToSi = (value: number, unit: TorqueUnit): number => value * TORQUE_UNITS_NM[unit];
 export const torqueFromSi = (value_Nm: number, unit: TorqueUnit): number => value_Nm / TORQUE_UNITS_NM[unit];

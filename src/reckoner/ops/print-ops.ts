@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { readLength, readTorque } from '@/core/print';
-import { convert } from '@/core/units';
+import { convert, imperialNotes } from '@/core/units';
 import { number, op, text, withNotes } from '../op';
 
 export const printOps = {
@@ -16,6 +16,9 @@ export const printOps = {
       from: Joi.string().required(),
       to: Joi.string().required(),
     }),
-    ({ value, from, to }) => ({ result: { value: convert(value, from, to) } }),
+    ({ value, from, to }) => {
+      const notes = imperialNotes(from, to);
+      return { result: { value: convert(value, from, to) }, ...(notes.length > 0 && { notes }) };
+    },
   ),
 };

@@ -53,6 +53,8 @@ describe('other spellings of the same families', () => {
     'cN·m': 'cNm|cN·m|Ncm|N cm',
     'ozf·in': 'oz-in|in oz|ounce-inches|OZ. IN.',
     'gf·cm': 'gcm|g.cm|gf·cm|gram-centimetres',
+    'N·mm': 'Nmm|N·mm|N mm|newton-millimetres',
+    'kN·m': 'kNm|kN·m|kN m',
   };
   const spellings = Object.entries(FAMILIES).flatMap(([unit, words]) =>
     words.split('|').map((word): [string, TorqueUnit] => [word, unit as TorqueUnit]),

@@ -131,6 +131,29 @@ describe('stale', () => {
   ])('going-rounds %j leave it %s', (rounds, state) =>
     expect(states(INSIDE, { rounds, jointName: 'Main caps' })[0]).toBe(state),
   );
+  const clamped = (purpose: 'final' | 'trial' | 'retorque', minute: number, clamp_N: number) => ({
+    ...round(purpose, minute),
+    clamp_N,
+  });
+  test.each([
+    // Read with the caps at 30 kN, closed up at another load: within a twentieth it is the same bore.
+    [[clamped('trial', 0, 30_000), clamped('final', 20, 31_499)], 'inside'],
+    [[clamped('trial', 0, 30_000), clamped('final', 20, 31_501)], 'stale'],
+    [[clamped('trial', 0, 30_000), clamped('final', 20, 28_499)], 'stale'],
+    [[clamped('trial', 0, 30_000), round('final', 20)], 'inside'],
+    [[round('trial', 0), clamped('final', 20, 10_000)], 'inside'],
+    [[clamped('final', 0, 30_000), clamped('retorque', 20, 10_000)], 'inside'],
+  ])('caps pulled to another clamp load: %j leave it %s', (rounds, state) => {
+    const { places } = fitState(fit, INSIDE, { rounds, jointName: 'Main caps' });
+    expect(places[0]?.state).toBe(state);
+    if (state === 'stale')
+      expect(places[0]?.why).toMatch(/another clamp load: 30\.0 kN a fastener then, \d+\.\d kN now/);
+  });
+  test('the journal does not mind how its caps are pulled', () => {
+    const rounds = [clamped('trial', 0, 30_000), clamped('final', 20, 10_000)];
+    const { places } = fitState(fit, [reading(0, 'journal', 45, 1)], { rounds });
+    expect(places[0]?.why ?? '').not.toMatch(/clamp load/);
+  });
   test('bolts of another kind since', () => {
     const read = [reading(0, 'journal', 45, 0), reading(0, 'bore', 45.045, 1, { bolts: 'bolt M10' })];
     expect(states(read, { rounds: [], bolts: 'bolt M10' })[0]).toBe('inside');

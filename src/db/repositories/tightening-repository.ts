@@ -54,6 +54,7 @@ interface RoundRow {
   readonly joint_id: string;
   readonly purpose: Purpose;
   readonly started_at: string;
+  readonly clamp_n: number | null;
 }
 
 // Going-rounds follow one another as they were written: a clock that went back would hide the one under way.
@@ -65,7 +66,8 @@ const prepared = (db: Database) => ({
      WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
   rounds: db.prepare<[string], RoundRow>(
-    `SELECT tightening.id, joint_id, purpose, started_at FROM joint JOIN tightening ON joint_id = joint.id
+    `SELECT tightening.id, joint_id, purpose, started_at, json_extract(plan, '$.ladder.band.p50_N') AS clamp_n
+     FROM joint JOIN tightening ON joint_id = joint.id
      WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
   insert: db.prepare(TIGHTENING.insert),
@@ -131,6 +133,7 @@ export const createTighteningRepository = (db: Database) => {
         jointId: row.joint_id,
         purpose: row.purpose,
         startedAt: row.started_at,
+        ...(row.clamp_n !== null && { clamp_N: row.clamp_n }),
       })),
     start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,

@@ -3,6 +3,7 @@ import type { FitPageSays } from './fit-page';
 import type { Fit } from './fit';
 import type { Joint } from '@/model/joint/joint';
 import type { Round } from '@/model/joint/tightening';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 
 /** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9`. */
 export function fastenerFingerprint({ thread, detail }: Joint): string {
@@ -10,17 +11,28 @@ export function fastenerFingerprint({ thread, detail }: Joint): string {
   return [`${today.form} ${today.thread}`, today.grade].filter(Boolean).join(', ');
 }
 
+/** A going-round with its plan, or with what its plan says of the clamp load. */
+type PulledRound = Pick<Round, 'jointId' | 'purpose' | 'startedAt' | 'clamp_N'> & {
+  readonly plan?: Pick<TighteningPlan, 'ladder'>;
+};
+
+function clampOf({ plan, clamp_N = plan?.ladder.band.p50_N }: Pick<PulledRound, 'plan' | 'clamp_N'>) {
+  return clamp_N === undefined ? {} : { clamp_N };
+}
+
 export const contextOf = (
   fit: Fit,
   page: FitPageSays | undefined,
   joints: readonly Joint[],
-  rounds: readonly Pick<Round, 'jointId' | 'purpose' | 'startedAt'>[],
+  rounds: readonly PulledRound[],
 ): FitContext => {
   const joint = joints.find(({ id }) => id === fit.jointId);
   const paged = page && { page };
   if (!joint) return { rounds: [], ...paged };
   return {
-    rounds: rounds.filter(({ jointId }) => jointId === joint.id),
+    rounds: rounds
+      .filter(({ jointId }) => jointId === joint.id)
+      .map(({ purpose, startedAt, ...round }) => ({ purpose, startedAt, ...clampOf(round) })),
     bolts: fastenerFingerprint(joint),
     jointName: joint.name,
     ...paged,

@@ -45,9 +45,16 @@ export const isHolding = (state: PlaceState): boolean => HOLDING.has(state);
 
 export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
 
+/** A going-round of the joint that closes a fit; the middle of the clamp load that it was planned for. */
+export interface FitRound {
+  readonly purpose: Purpose;
+  readonly startedAt: string;
+  readonly clamp_N?: number;
+}
+
 /** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
 export interface FitContext {
-  readonly rounds: readonly { readonly purpose: Purpose; readonly startedAt: string }[];
+  readonly rounds: readonly FitRound[];
   readonly bolts?: string;
   readonly jointName?: string;
   /** The page that what is wanted was taken from. */
@@ -190,6 +197,22 @@ function isOpenedSince(reading: ReadingLine, { rounds }: FitContext): boolean {
   return after.length > 0 && !(after.length === 1 && after[0]?.purpose === 'final');
 }
 
+/** A cap that is clamped harder or less hard makes another bore of it. */
+const CLAMP_CHANGE = 0.05;
+
+/** The clamp load that a bore was read at, and the one that it is closed up with, where the two differ. */
+function clampChange(reading: ReadingLine, { rounds }: FitContext): string | undefined {
+  if (reading.recordedAt === undefined) return undefined;
+  const taken = happenedAt(reading);
+  const pulled = rounds.filter(({ purpose }) => purpose !== 'retorque');
+  const then = pulled.findLast(({ startedAt }) => startedAt <= taken)?.clamp_N;
+  const now = pulled.findLast(({ startedAt }) => startedAt > taken)?.clamp_N;
+  if (then === undefined || now === undefined || !(then > 0) || Math.abs(now / then - 1) <= CLAMP_CHANGE)
+    return undefined;
+  const kN = (newtons: number) => `${(newtons / 1000).toFixed(1)} kN`;
+  return `Since it was read its caps were pulled to another clamp load: ${kN(then)} a fastener then, ${kN(now)} now.`;
+}
+
 /** Why a reading no longer counts; undefined where it does. */
 function staleReason(
   reading: ReadingLine,
@@ -204,6 +227,8 @@ function staleReason(
     return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
   if (conditions.includes('cap-final') && isOpenedSince(reading, context))
     return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
+  const clamp = conditions.includes('cap-final') ? clampChange(reading, context) : undefined;
+  if (clamp !== undefined) return clamp;
   if (
     conditions.includes('final-bolts') &&
     reading.body.bolts !== undefined &&

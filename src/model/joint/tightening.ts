@@ -21,6 +21,9 @@ export interface Tightening {
 }
 
 /** When a going-round began, without its plan. */
-export type Round = Omit<Tightening, 'plan'>;
+export type Round = Omit<Tightening, 'plan'> & {
+  /** The middle of the clamp load that it was planned for. */
+  readonly clamp_N?: number;
+};
 
 export type RecordedEvent = BenchEvent & { readonly recordedAt: string };

@@ -15,9 +15,25 @@ export type BenchEvent =
       readonly at: string;
     }
   | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }
+  /** A fastener that went over at its final figure was slackened and pulled again. */
+  | {
+      readonly id: string;
+      readonly kind: 'again';
+      readonly step: number;
+      readonly outcome: PullOutcome;
+      readonly at: string;
+    }
+  /** It was left as it is, and why. */
+  | { readonly id: string; readonly kind: 'left'; readonly step: number; readonly words: string; readonly at: string }
   | { readonly id: string; readonly kind: 'strike'; readonly strikes: string; readonly at: string };
 
-export const EVENT_KINDS = ['pull', 'shaft', 'strike'] as const satisfies readonly BenchEvent['kind'][];
+export const EVENT_KINDS = [
+  'pull',
+  'shaft',
+  'again',
+  'left',
+  'strike',
+] as const satisfies readonly BenchEvent['kind'][];
 
 export type DoneEvent = Exclude<BenchEvent, { kind: 'strike' }>;
 
@@ -33,6 +49,8 @@ export interface RoundState {
   /** Index of the next step; equal to the number of steps when all are done. */
   readonly next: number;
   readonly complete: boolean;
+  /** Steps at the final figure that went over and were neither pulled again nor left with a reason. */
+  readonly over: readonly number[];
   /** Steps that stand, in the order in which they were done. */
   readonly done: readonly DoneEvent[];
   readonly struck: ReadonlySet<string>;
@@ -47,23 +65,46 @@ function marksOf(steps: readonly Step[], done: readonly DoneEvent[], count: numb
   const marks = Array.from({ length: count }, () => ({ ticks: 0, final: false, attention: false }));
   for (const event of done) {
     const step = steps[event.step] as PullStep;
-    const mark = event.kind === 'pull' ? marks[step.position] : undefined;
-    if (!mark || event.kind !== 'pull') continue;
-    mark.ticks += 1;
+    const mark = event.kind === 'pull' || event.kind === 'again' ? marks[step.position] : undefined;
+    if (!mark || (event.kind !== 'pull' && event.kind !== 'again')) continue;
+    if (event.kind === 'pull') mark.ticks += 1;
     mark.final ||= step.final;
     mark.attention = event.outcome === 'went-over';
   }
   return marks;
 }
 
-/** Derives where a tightening stands from its plan and the lines recorded so far. Nothing else is kept. */
-export function roundState(steps: readonly Step[], events: readonly BenchEvent[], fasteners: number): RoundState {
+/** Final steps by what was last done at them: those that went over, and nobody said what came of it. */
+function overOf(steps: readonly Step[], done: readonly DoneEvent[]): readonly number[] {
+  const over = new Set<number>();
+  for (const event of done) {
+    const step = steps[event.step];
+    if (event.kind === 'shaft' || step?.kind !== 'pull' || !step.final) continue;
+    if (event.kind !== 'left' && event.outcome === 'went-over') over.add(event.step);
+    else over.delete(event.step);
+  }
+  return [...over];
+}
+
+/**
+ * Derives where a tightening stands from its plan and the lines recorded so far. Nothing else is kept.
+ * @param asksOver a fastener that went over at its final figure leaves it unfinished until it is seen to; plans of
+ *   before did not ask
+ */
+export function roundState(
+  steps: readonly Step[],
+  events: readonly BenchEvent[],
+  fasteners: number,
+  asksOver = false,
+): RoundState {
   const struck = isStruck(events);
   const done = events.filter((event): event is DoneEvent => event.kind !== 'strike' && !struck.has(event.id));
-  const next = done.length;
+  const next = done.filter(({ kind }) => kind === 'pull' || kind === 'shaft').length;
+  const over = asksOver ? overOf(steps, done) : [];
   return {
     next,
-    complete: next >= steps.length,
+    complete: next >= steps.length && over.length === 0,
+    over,
     done,
     struck,
     last: done.at(-1),
@@ -74,13 +115,18 @@ export function roundState(steps: readonly Step[], events: readonly BenchEvent[]
 /**
  * Refuses a line that cannot follow what is recorded: a step out of turn, or a strike of anything but the last line
  * that stands.
- * @throws DomainError out-of-turn, nothing-to-strike
+ * @throws DomainError out-of-turn, nothing-to-strike; not-over where nothing is to be pulled again
  */
 export function assertFollows(steps: readonly Step[], events: readonly BenchEvent[], event: BenchEvent): void {
-  const now = roundState(steps, events, 0);
+  const now = roundState(steps, events, 0, true);
   if (event.kind === 'strike') {
     if (now.last?.id !== event.strikes)
       throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be struck.', 'strikes');
+    return;
+  }
+  if (event.kind === 'again' || event.kind === 'left') {
+    if (!now.over.includes(event.step))
+      throw new DomainError('not-over', 'That fastener did not go over at its final figure.', 'step');
     return;
   }
   const expected = steps[now.next];

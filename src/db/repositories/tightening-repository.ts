@@ -21,12 +21,24 @@ interface EventRow {
   readonly kind: BenchEvent['kind'];
   readonly step: number | null;
   readonly outcome: PullOutcome | null;
+  readonly words: string | null;
   readonly strikes_id: string | null;
   readonly at: string;
   readonly recorded_at: string;
 }
 
-const EVENT_COLUMNS = ['seq', 'id', 'tightening_id', 'kind', 'step', 'outcome', 'strikes_id', 'at', 'recorded_at']
+const EVENT_COLUMNS = [
+  'seq',
+  'id',
+  'tightening_id',
+  'kind',
+  'step',
+  'outcome',
+  'strikes_id',
+  'at',
+  'recorded_at',
+  'words',
+]
   .map((column) => `bench_event.${column}`)
   .join(', ');
 
@@ -34,17 +46,28 @@ function toEvent(row: EventRow): RecordedEvent {
   const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at };
   if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
   if (row.kind === 'shaft') return { ...shared, kind: 'shaft', step: row.step as number };
-  return { ...shared, kind: 'pull', step: row.step as number, outcome: row.outcome as PullOutcome };
+  if (row.kind === 'left') return { ...shared, kind: 'left', step: row.step as number, words: row.words ?? '' };
+  return { ...shared, kind: row.kind, step: row.step as number, outcome: row.outcome as PullOutcome };
 }
+
+const toRound = (row: RoundRow): Round => ({
+  id: row.id,
+  jointId: row.joint_id,
+  purpose: row.purpose,
+  startedAt: row.started_at,
+  ...(row.clamp_n !== null && { clamp_N: row.clamp_n }),
+});
 
 /** What a line says of its fastener, beside the number of its step. */
 function details(event: BenchEvent, { steps }: TighteningPlan) {
-  const step = event.kind === 'pull' ? (steps[event.step] as PullStep) : undefined;
+  const isPulled = event.kind === 'pull' || event.kind === 'again';
+  const step = isPulled ? (steps[event.step] as PullStep) : undefined;
   return {
     step: event.kind === 'strike' ? null : event.step,
     position: step?.position ?? null,
     torque_Nm: step?.torque_Nm ?? null,
-    outcome: event.kind === 'pull' ? event.outcome : null,
+    outcome: isPulled ? event.outcome : null,
+    words: event.kind === 'left' ? event.words : null,
     strikesId: event.kind === 'strike' ? event.strikes : null,
   };
 }
@@ -80,8 +103,8 @@ const prepared = (db: Database) => ({
   ),
   eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
   insertEvent: db.prepare(
-    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at)
-     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt)`,
+    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words)
+     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt, @words)`,
   ),
 });
 
@@ -127,14 +150,7 @@ export const createTighteningRepository = (db: Database) => {
     ofJoint: (jointId: string): readonly Tightening[] => sql.ofJoint.all(jointId).map(TIGHTENING.fromRow),
     ofEngine: (engineId: string): readonly Tightening[] => sql.ofEngine.all(engineId).map(TIGHTENING.fromRow),
     /** When each going-round of an engine began, without its plan. */
-    rounds: (engineId: string): readonly Round[] =>
-      sql.rounds.all(engineId).map((row) => ({
-        id: row.id,
-        jointId: row.joint_id,
-        purpose: row.purpose,
-        startedAt: row.started_at,
-        ...(row.clamp_n !== null && { clamp_N: row.clamp_n }),
-      })),
+    rounds: (engineId: string): readonly Round[] => sql.rounds.all(engineId).map(toRound),
     start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,
     eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),

@@ -6,15 +6,14 @@ import { PULL_OUTCOMES, type BenchEvent } from '@/core/tightening';
 const shared = { id: Joi.string().min(8).max(40).required(), age_ms: lineAge };
 const step = typedNumber().integer().min(0).max(10_000).required();
 
+const outcome = Joi.string()
+  .valid(...PULL_OUTCOMES)
+  .required();
+
 const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
-  pull: Joi.object({
-    ...shared,
-    kind: Joi.string(),
-    step,
-    outcome: Joi.string()
-      .valid(...PULL_OUTCOMES)
-      .required(),
-  }),
+  pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
+  again: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
+  left: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   shaft: Joi.object({ ...shared, kind: Joi.string(), step }),
   strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
 };

@@ -23,6 +23,24 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
   const step = plan.steps[round.next];
   const turns = turnsOfPlan(plan);
   const over = round.marks.filter((mark) => mark.attention).length;
+  const gone = plan.steps[round.over[0] ?? -1];
+  if (gone?.kind === 'pull')
+    return (
+      <section className={styles.call} data-over aria-live="assertive">
+        <p className={styles.lead}>
+          Number <b>{turnNumber(plan, gone.position)}</b> went over
+        </p>
+        <p className={styles.words}>Slacken it</p>
+        <p className={styles.unit}>
+          then {plan.care === 'hand' ? 'by feel' : `to ${plain(gone.setting)} ${plan.unit}`}
+          {gone.turn && ` and ${turnWords(gone.turn)} further`}
+        </p>
+        <p className={styles.hint}>
+          What is past its figure is not pulled back to it. If it gave way instead of going tight, stop: look at the
+          fastener and at its thread.
+        </p>
+      </section>
+    );
   if (!step)
     return (
       <section className={styles.call} aria-live="assertive">

@@ -5,11 +5,12 @@ import type { Purpose } from '@/model/joint/tightening';
 import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import type { BenchEvent, PullOutcome } from '@/core/tightening';
+import type { BenchEvent, PullOutcome, Step } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { agoFrom } from '@/interface/figures/times';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { FaceCall } from './face-call';
+import { LeaveOver } from './leave-over';
 import { lineOf, pullWords, stepName, turnNumber } from '@/interface/words/bench-words';
 import { say } from './say';
 import { useAwake } from './use-awake';
@@ -37,6 +38,13 @@ const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
   ['went-over', 'Went over', 'O'],
 ];
 
+/** What the main key says. */
+function keyWords(step: Step | undefined, isOver: boolean): string {
+  if (isOver) return 'Pulled again';
+  if (step?.kind === 'shaft') return 'Shaft turned';
+  return step?.turn ? 'Turned' : 'Pull';
+}
+
 // A pointer must not leave the focus on a key: the next space bar belongs to the pull.
 const keepFocus = (event: React.PointerEvent | React.MouseEvent) => event.preventDefault();
 
@@ -51,8 +59,13 @@ export function Face(props: Props) {
   const alive = useMounted();
   const held = step?.kind === 'shaft' && props.strips.length > 0;
   useAwake();
-  const pull = (outcome: PullOutcome) => step?.kind === 'pull' && record.pull(outcome);
-  const main = () => (held ? undefined : step?.kind === 'shaft' ? record.shaftTurned() : pull('pulled'));
+  const isOver = round.over.length > 0;
+  const pull = (outcome: PullOutcome) =>
+    isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome);
+  const main = () => {
+    if (isOver || step?.kind !== 'shaft') return pull('pulled');
+    return held ? undefined : record.shaftTurned();
+  };
   const leave = () => router.push(back);
   const sayNext = () =>
     say(
@@ -76,7 +89,8 @@ export function Face(props: Props) {
   useEffect(() => {
     router.prefetch(back);
   }, [router, back]);
-  const nextPosition = step?.kind === 'pull' ? step.position : undefined;
+  const called = isOver ? plan.steps[round.over[0] ?? -1] : step;
+  const nextPosition = called?.kind === 'pull' ? called.position : undefined;
   return (
     <main className={styles.face}>
       <header className={styles.head}>
@@ -113,7 +127,8 @@ export function Face(props: Props) {
         </p>
       )}
       <div className={styles.keys}>
-        {step?.kind === 'pull' && (
+        {isOver && <LeaveOver onLeave={record.leaveOver} />}
+        {!isOver && step?.kind === 'pull' && (
           <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
             {OTHERS.map(([outcome, words, letter]) => (
               <button
@@ -143,11 +158,11 @@ export function Face(props: Props) {
           className={styles.key}
           data-rank="main"
           data-main
-          disabled={!alive || held}
+          disabled={!alive || (held && !isOver)}
           onMouseDown={keepFocus}
           onClick={round.complete ? leave : main}
         >
-          {round.complete ? 'Leave the face' : step?.kind === 'shaft' ? 'Shaft turned' : step?.turn ? 'Turned' : 'Pull'}
+          {round.complete ? 'Leave the face' : keyWords(step, isOver)}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
           Leave

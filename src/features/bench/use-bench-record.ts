@@ -13,6 +13,10 @@ export interface BenchRecord {
   readonly trouble?: string;
   readonly pull: (outcome: PullOutcome) => void;
   readonly shaftTurned: () => void;
+  /** The one that went over at its final figure, slackened and pulled again. */
+  readonly again: (outcome: PullOutcome) => void;
+  /** Left as it is. */
+  readonly leaveOver: (words: string) => void;
   readonly strikeLast: () => void;
 }
 
@@ -23,7 +27,8 @@ const now = () => new Date().toISOString();
  */
 export function useBenchRecord(tighteningId: string, plan: TighteningPlan, events: readonly BenchEvent[]): BenchRecord {
   const { lines, waiting, trouble, add } = useRecord(tighteningId, `/api/tightenings/${tighteningId}/events`, events);
-  const current = useMemo(() => roundState(plan.steps, lines, plan.positions.length), [plan, lines]);
+  const current = useMemo(() => roundState(plan.steps, lines, plan.positions.length, plan.asksOver), [plan, lines]);
+  const over = current.over[0];
   const pending = new Set(
     waiting.flatMap((event) => {
       const step = event.kind === 'pull' ? plan.steps[event.step] : undefined;
@@ -35,6 +40,8 @@ export function useBenchRecord(tighteningId: string, plan: TighteningPlan, event
     pending,
     trouble,
     pull: (outcome) => add({ id: nanoid(), kind: 'pull', step: current.next, outcome, at: now() }),
+    again: (outcome) => over !== undefined && add({ id: nanoid(), kind: 'again', step: over, outcome, at: now() }),
+    leaveOver: (words) => over !== undefined && add({ id: nanoid(), kind: 'left', step: over, words, at: now() }),
     shaftTurned: () => add({ id: nanoid(), kind: 'shaft', step: current.next, at: now() }),
     strikeLast: () => current.last && add({ id: nanoid(), kind: 'strike', strikes: current.last.id, at: now() }),
   };

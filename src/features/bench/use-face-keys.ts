@@ -39,6 +39,8 @@ export function useFaceKeys(keys: FaceKeys): void {
       const isMain =
         event.key === 'PageDown' || ((event.key === ' ' || event.key === 'Enter') && !onAnotherButton(event.target));
       const name = letters[event.key.toLowerCase()];
+      // What is being typed is no order.
+      if (event.target instanceof HTMLInputElement) return;
       if (!isMain && !name) return;
       event.preventDefault();
       if (event.repeat) return;

@@ -180,14 +180,14 @@ const index = sentNumber().integer().min(0).required();
 
 const eventOf = (kind: EventKind, keys: Joi.SchemaMap) =>
   Joi.object({ id, kind: Joi.string().valid(kind).required(), ...keys, at: time, recordedAt: time });
+const outcome = Joi.string()
+  .valid(...PULL_OUTCOMES)
+  .required();
 const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
-  pull: {
-    step: index,
-    outcome: Joi.string()
-      .valid(...PULL_OUTCOMES)
-      .required(),
-  },
+  pull: { step: index, outcome },
   shaft: { step: index },
+  again: { step: index, outcome },
+  left: { step: index, words: Joi.string().trim().min(1).max(400).required() },
   strike: { strikes: id },
 };
 const event = Joi.alternatives(...EVENT_KINDS.map((kind) => eventOf(kind, EVENTS[kind])));
@@ -269,6 +269,7 @@ const plan = Joi.object({
   care: oneOf(CARES),
   act: oneOf(PULL_ACTS).required(),
   cycleId: Joi.string(),
+  asksOver: Joi.boolean().valid(true),
 }).required();
 
 const tightening = Joi.object({

@@ -12,7 +12,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
-import { outcomeWords, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { doneWords, overLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import type { JointRecord } from './queries';
 import styles from './joint-record-page.module.css';
 
@@ -112,7 +112,9 @@ function Lines({ round }: { readonly round: TighteningState }) {
         {plan.care === 'hand' && <b>By hand, by feel. </b>}
         {state.complete
           ? `All ${plan.positions.length} to their figure.`
-          : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
+          : state.next >= plan.steps.length
+            ? overLine(plan, state.over)
+            : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
         Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p.{' '}
         {plan.leaf.page}.
       </p>
@@ -132,7 +134,8 @@ function Lines({ round }: { readonly round: TighteningState }) {
         </thead>
         <tbody>
           {events.map((event) => {
-            const step = event.kind === 'pull' ? (plan.steps[event.step] as PullStep) : undefined;
+            const step =
+              event.kind === 'strike' || event.kind === 'shaft' ? undefined : (plan.steps[event.step] as PullStep);
             return (
               <tr key={event.id} data-struck={state.struck.has(event.id) || undefined} className={styles.line}>
                 <td className="figure">{fullTime(event.at)}</td>
@@ -140,11 +143,11 @@ function Lines({ round }: { readonly round: TighteningState }) {
                 <td>{step ? step.stage + 1 : ''}</td>
                 <td className={styles.right}>{step ? pullWords(plan, step, plain(step.setting)) : ''}</td>
                 <td>
-                  {event.kind === 'pull'
-                    ? outcomeWords(event.outcome, step)
-                    : event.kind === 'shaft'
-                      ? 'shaft turned'
-                      : 'line above struck'}
+                  {event.kind === 'shaft'
+                    ? 'shaft turned'
+                    : event.kind === 'strike'
+                      ? 'line above struck'
+                      : doneWords(event, step)}
                 </td>
               </tr>
             );

@@ -21,12 +21,30 @@ export const stepName = (plan: TighteningPlan, step: Step): string =>
 export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): string =>
   step?.kind === 'pull' && step.turn && outcome === 'pulled' ? 'turned' : OUTCOME_WORDS[outcome];
 
+/** What was done at a step: `pulled`, `slackened and pulled again`, `left as it is: it sits on a dowel`. */
+export function doneWords(event: Exclude<DoneEvent, { kind: 'shaft' }>, step: Step | undefined): string {
+  if (event.kind === 'left') return `left as it is: ${event.words}`;
+  if (event.kind === 'pull') return outcomeWords(event.outcome, step);
+  return event.outcome === 'pulled'
+    ? 'slackened and pulled again'
+    : `slackened, pulled again and ${OUTCOME_WORDS[event.outcome]}`;
+}
+
+/** What is still to be seen to of a round: `Number 3 went over: slacken it and pull it again`. */
+export function overLine(plan: TighteningPlan, over: readonly number[]): string {
+  const numbers = over.flatMap((at) => {
+    const step = plan.steps[at];
+    return step?.kind === 'pull' ? [turnNumber(plan, step.position)] : [];
+  });
+  return `${numbers.length === 1 ? 'Number' : 'Numbers'} ${numbers.join(', ')} went over: to be slackened and pulled again, or left with a reason.`;
+}
+
 /** `number 7, stage 2: pulled` */
 export function lineOf(plan: TighteningPlan, event: DoneEvent): string {
   const step = plan.steps[event.step];
   if (!step) return '';
-  if (event.kind !== 'pull') return stepName(plan, step);
-  return `${stepName(plan, step)}: ${outcomeWords(event.outcome, step)}`;
+  if (event.kind === 'shaft') return stepName(plan, step);
+  return `${stepName(plan, step)}: ${doneWords(event, step)}`;
 }
 
 /** What is done at a pull: `30 lbf·ft`, `90° further`, `by feel`. */

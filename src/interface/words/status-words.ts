@@ -1,12 +1,13 @@
 import type { JointState } from '@/model/engine/engine-state';
 import { agoFrom, nearTime } from '../figures/times';
-import { lineOf } from './bench-words';
+import { lineOf, overLine } from './bench-words';
 
 /** What is said of a joint's going-round: done, under way, or not begun. */
 export function tighteningLine({ final }: JointState, now: number): string {
   if (!final) return 'Not begun.';
   const { state: at, tightening } = final;
   if (at.complete) return `Tight since ${nearTime(at.last?.at ?? tightening.startedAt, now)}.`;
+  if (at.over.length > 0 && at.next >= tightening.plan.steps.length) return overLine(tightening.plan, at.over);
   if (!at.last) return 'Begun; nothing pulled yet.';
   return `${at.next} of ${tightening.plan.steps.length} steps done. Last: ${lineOf(tightening.plan, at.last)}, ${agoFrom(at.last.at, now)}.`;
 }

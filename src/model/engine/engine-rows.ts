@@ -34,7 +34,7 @@ export interface EngineRows {
 export const tighteningState = (tightening: Tightening, events: readonly RecordedEvent[]): TighteningState => ({
   tightening,
   events,
-  state: roundState(tightening.plan.steps, events, tightening.plan.positions.length),
+  state: roundState(tightening.plan.steps, events, tightening.plan.positions.length, tightening.plan.asksOver),
 });
 
 /**

@@ -29,6 +29,13 @@ function jointWaits({ joint, final, openRetorque, retorque, page }: JointState):
     return { rank: 0.6, state: 'stop', waitsFor: `${joint.name}: which page governs` };
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
+  const over = final?.tightening.plan.steps[final.state.over[0] ?? -1];
+  if (final && over?.kind === 'pull')
+    return {
+      rank: 1.5,
+      state: 'ready',
+      waitsFor: `${joint.name}: number ${final.tightening.plan.order.indexOf(over.position) + 1} went over`,
+    };
   if (final && !final.state.complete && final.state.next > 0)
     return {
       rank: 2,

@@ -158,6 +158,7 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     unknown: worked.unknown,
     care: careOf(joint.detail, setting.shelves.practice),
     act: 'pull',
+    asksOver: true,
     ...(options.reason && { reason: options.reason }),
   };
 }
@@ -205,6 +206,7 @@ export function retorquePlan(
     steps,
     guards: [...guards, ...alsoAgainst],
     act: joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
+    asksOver: true,
     ...(reason && { reason }),
     cycleId,
   };

@@ -40,6 +40,8 @@ export interface TighteningPlan {
   readonly act: PullAct;
   /** The heat cycle that this retorque answers. */
   readonly cycleId?: string;
+  /** Whether a fastener that went over at its final figure is to be seen to before it is done; older plans do not ask. */
+  readonly asksOver?: true;
 }
 
 /** Whether its fasteners are left by an angle; what such a one holds no wrench can tell. */

@@ -4,6 +4,7 @@ export { SHELF_GRADES, proofOf, type Grade } from './grade';
 export { SHELF_METALS, type ParentMetal } from './parent-metal';
 export { strip, type Strip } from './strip';
 export {
+  stretchShareOfYield,
   stretchVerdict,
   type BoltLengthsRead,
   type StretchState,

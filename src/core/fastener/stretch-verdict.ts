@@ -7,6 +7,13 @@ export interface StretchTarget {
   readonly maxSet_mm: number;
 }
 
+/** A bolt as its stretch loads it: its own stiffness, its least section, its yield. */
+export interface StretchedBolt {
+  readonly stiffness_N_per_mm: number;
+  readonly least_mm2: number;
+  readonly yield_MPa: number;
+}
+
 /** The lengths read of one bolt, mm; the torque at the last tight reading, N·m. */
 export interface BoltLengthsRead {
   readonly free_mm?: number;
@@ -61,3 +68,12 @@ export function stretchVerdict(
     state: torque_Nm !== undefined && torque_Nm < EASY_SHARE * target.ceiling_Nm ? 'stretch-without-torque' : 'inside',
   };
 }
+
+/**
+ * The share of its yield at which the most stretch wanted leaves a bolt: stiffness · stretch over its least section.
+ * Shares above one are past it.
+ */
+export const stretchShareOfYield = (
+  { stiffness_N_per_mm, least_mm2, yield_MPa }: StretchedBolt,
+  stretch_mm: number,
+): number => (stiffness_N_per_mm * stretch_mm) / (least_mm2 * yield_MPa);

@@ -32,6 +32,8 @@ export interface FitKind {
   readonly piece?: string;
   /** Where no page speaks. */
   readonly rule?: ClearanceRule & { readonly source: string };
+  /** Where it depends on something that has to be said first: each with what it goes by. */
+  readonly rules?: readonly (ClearanceRule & { readonly name: string; readonly source: string })[];
 }
 
 const CAP: readonly ConditionId[] = ['cap-final', 'final-bolts'];
@@ -42,6 +44,11 @@ const OIL_RULE = {
   floor_mm: 0.025,
   source: 'rule of thumb for plain bearings',
 } as const;
+
+const RING_RULES = [
+  { name: 'Water-cooled', perDiameter: [0.0035, 0.004], source: 'rule of thumb, top ring, road use, water-cooled' },
+  { name: 'Air-cooled', perDiameter: [0.004, 0.005], source: 'rule of thumb, top ring, road use, air-cooled' },
+] as const;
 
 const floats = (conditions: readonly ConditionId[]): FitKind['conditions'] => ({
   push: conditions,
@@ -81,7 +88,7 @@ export const FIT_KINDS: readonly FitKind[] = [
   kind({ id: 'cam-float', name: 'Camshaft end float', shape: 'float', stations: 3, conditions: floats(['cover-tight', 'seal-out']), remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'rod-side', name: 'Big ends, side clearance', shape: 'feelers', at: 'cylinders', stations: 2 }),
   kind({ id: 'piston-bore', name: 'Piston to bore', shape: 'pair', at: 'cylinders', sides: ['Piston', 'Bore'], stations: 2, angles: 2, remedies: ['machine-bore', 'replace'] }),
-  kind({ id: 'ring-gap', name: 'Ring gap', shape: 'length', at: 'rings', piece: 'Ring', conditions: { length: ['squared'] }, remedies: ['file', 'replace'], rule: { perDiameter: [0.0035, 0.004], source: 'rule of thumb, top ring, road use, water-cooled' } }),
+  kind({ id: 'ring-gap', name: 'Ring gap', shape: 'length', at: 'rings', piece: 'Ring', conditions: { length: ['squared'] }, remedies: ['file', 'replace'], rules: RING_RULES }),
   kind({ id: 'ring-groove', name: 'Ring in its groove', shape: 'feelers', at: 'rings', stations: 3 }),
   kind({ id: 'valve-guide', name: 'Valve in its guide', shape: 'pair', at: 'valves', sides: ['Stem', 'Guide'], stations: 2, remedies: ['machine-bore', 'replace'] }),
   kind({ id: 'backlash', name: 'Backlash', shape: 'float', stations: 3, remedies: ['shim', 'machine', 'replace'] }),

@@ -3,6 +3,7 @@ export { assertBand, clampBand, type ClampBand, type ClampBandInput } from './cl
 export { correct, type CorrectedFastener, type Correction, type TodaysFastener } from './correct';
 export { guards } from './guards/guards';
 export { LOCKINGS, type Guard, type GuardInput, type Locking } from './guards/guard';
+export { MILD_YIELD_MPA, leastArea } from './guards/strength-guards';
 export { unknowns, type Unknown } from './guards/unknowns';
 export { ladder, type ClampState, type FastenerLoad, type Ladder } from './ladder';
 export {

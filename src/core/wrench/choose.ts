@@ -1,4 +1,3 @@
-import { torqueFromSi } from '@/core/units';
 import {
   windowFloor,
   wrenchSetting,
@@ -73,7 +72,11 @@ export function chooseWrench(
     .sort((a, b) => doubt(a.wrench, a.setting) - doubt(b.wrench, b.setting));
   const onScale = tried
     .filter(({ setting }) => setting.onScale)
-    .sort((a, b) => b.setting.setting / b.wrench.max - a.setting.setting / a.wrench.max);
+    .sort(
+      (a, b) =>
+        Number(a.wrench.overdue) - Number(b.wrench.overdue) ||
+        b.setting.setting / b.wrench.max - a.setting.setting / a.wrench.max,
+    );
   const best = fit[0] ?? onScale[0];
   const passedOver = tried
     .filter((one) => one !== best)
@@ -88,7 +91,8 @@ export function chooseWrench(
     }));
   if (!best) return { passedOver };
   const { wrench, setting } = best;
-  const share = (100 * torqueFromSi(target_Nm, wrench.unit)) / wrench.max;
+  // Of what it is set to: with an extension that is not what the fastener gets.
+  const share = (100 * setting.rounded) / wrench.max;
   const low = setting.inWindow ? '' : ' Low on its scale; none on the shelf is trusted there.';
   const small = wrench.unit === 'lbf·in' ? ' Use inch-pounds on the small one.' : '';
   const reason = `At ${share.toFixed(0)} % of its scale, ±${wrench.accuracy_pct} %, ${Math.abs(setting.roundingError_pct).toFixed(1)} % lost to rounding.${low}${small}${wrench.overdue ? ' Its check is overdue: no other fits.' : ''}`;

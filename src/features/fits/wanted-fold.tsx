@@ -122,6 +122,15 @@ function WantedFields({
         <TextInput label="Lower limit" description="With its unit: 0.025 mm, 1 thou" {...field('low')} />
       )}
       {by === 'own' && <TextInput label="Upper limit" {...field('high')} />}
+      {by === 'rule' && kind.rules && (
+        <div className={form.acts} role="group" aria-label="The usual rules">
+          {kind.rules.map(({ name, perDiameter: [least, most] }) => (
+            <Button key={name} onClick={() => fields.setValues({ ruleLow: String(least), ruleHigh: String(most) })}>
+              {name}: {least} to {most}
+            </Button>
+          ))}
+        </div>
+      )}
       {by === 'rule' && (
         <TextInput label="Rule, least share" description="Of the measured diameter" {...field('ruleLow')} />
       )}

@@ -1,6 +1,6 @@
 import type { Shelves } from '@/model/shelf/shelves';
-import { stiffness, stretchVerdict, type StretchVerdict } from '@/core/fastener';
-import { tighteningArm } from '@/core/joint';
+import { stiffness, stretchShareOfYield, stretchVerdict, type StretchVerdict } from '@/core/fastener';
+import { leastArea, MILD_YIELD_MPA, tighteningArm, type LadderFastener } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { computeJoint } from '@/model/joint/joint-result';
@@ -21,6 +21,9 @@ export interface BoltLine {
 
 export interface SetPage {
   readonly set: BoltSet;
+  /** Share of the yield of today's bolt at the most stretch wanted; by that of mild steel where its grade is not known. */
+  readonly mostShare: number;
+  readonly isGradeKnown: boolean;
   readonly stiffness_N_per_mm: number;
   readonly lines: readonly BoltLine[];
 }
@@ -70,6 +73,18 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
   };
 }
 
+const yieldOf = (today: LadderFastener, set: BoltSet): Pick<SetPage, 'mostShare' | 'isGradeKnown'> => ({
+  mostShare: stretchShareOfYield(
+    {
+      stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
+      least_mm2: leastArea(today),
+      yield_MPa: today.yield_MPa ?? MILD_YIELD_MPA,
+    },
+    set.maxStretch_mm,
+  ),
+  isGradeKnown: today.yield_MPa !== undefined,
+});
+
 /** The stretch sheets of a joint. */
 export function stretchPage(
   shop: Shop,
@@ -82,7 +97,8 @@ export function stretchPage(
   if (!joint) return undefined;
   const inputs = inputsOf(rows, joint, shelves, now);
   const { ladder, wrench } = computeJoint(inputs);
-  const { thread, bearing } = ladderInput(inputs, wrench).today;
+  const { today } = ladderInput(inputs, wrench);
+  const { thread, bearing } = today;
   return {
     joint,
     engine: rows.engine,
@@ -96,6 +112,7 @@ export function stretchPage(
     prevailing_Nm: ladder.prevailing_Nm,
     sets: shop.bolts.measured(joint.id).map(({ set, readings }) => ({
       set,
+      ...yieldOf(today, set),
       stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
       lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
     })),

@@ -69,6 +69,21 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
   );
 }
 
+const LIMIT = 0.9;
+
+/** The most stretch that is wanted, against what the bolt bears. */
+function YieldNotice({ page: { mostShare, isGradeKnown } }: { readonly page: SetPage }) {
+  if (mostShare <= LIMIT) return null;
+  const share = `${(mostShare * 100).toFixed(0)} %`;
+  return (
+    <Notice kind={isGradeKnown ? 'stop' : 'wait'}>
+      {isGradeKnown
+        ? `The most stretch wanted leaves the bolt at ${share} of its yield. Measure its lengths again, read the page again, or know that it is made to yield.`
+        : `The grade of the bolt is not known. Taken for mild steel it would be at ${share} of its yield at the most stretch wanted: enter its grade on the joint’s sheet.`}
+    </Notice>
+  );
+}
+
 function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page: SetPage }) {
   const { significant } = useFigures();
   const micro = (mm: number) => `${mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`;
@@ -212,6 +227,7 @@ export function StretchScreen(page: StretchPage) {
               {(one.set.minStretch_mm / THOU_MM).toFixed(1)} to {(one.set.maxStretch_mm / THOU_MM).toFixed(1)} thou),
               ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt that stays {one.set.maxSet_mm} mm longer is scrap.
             </p>
+            <YieldNotice page={one} />
             {one.set.bothEnds ? (
               <>
                 <SetTable page={one} />

@@ -86,7 +86,7 @@ function leastGuards({ ladder: { band, least_N, clamp } }: GuardInput): readonly
 }
 
 /** The section that yields first, mm². */
-const leastArea = ({ thread, shank_mm }: LadderFastener) =>
+export const leastArea = ({ thread, shank_mm }: LadderFastener) =>
   Math.min(thread.stressArea_mm2, shank_mm === undefined ? Infinity : (Math.PI / 4) * shank_mm ** 2);
 
 /** The parent's thread, its lead-in left out. */

@@ -3,6 +3,7 @@
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
 import { useMounted } from '@mantine/hooks';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import type { BenchEvent, PullOutcome, Step } from '@/core/tightening';
@@ -29,6 +30,9 @@ interface Props {
   readonly back: string;
   /** Where a strip lies: the crank is held, and no turn is asked for. */
   readonly strips: readonly string[];
+  /** What the sheet says otherwise since this was begun. */
+  readonly changed?: string;
+  readonly sheet: string;
   readonly openedAt: number;
 }
 
@@ -121,11 +125,19 @@ export function Face(props: Props) {
         />
       </div>
       <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} />
-      {record.trouble && (
-        <p className={styles.trouble} role="alert">
-          {record.trouble}
-        </p>
-      )}
+      <div className={styles.troubles}>
+        {props.changed && !round.complete && (
+          <p className={styles.trouble} role="alert">
+            {props.changed} This round goes on as it was begun.{' '}
+            <Link href={props.sheet}>Say on the sheet what it means</Link>
+          </p>
+        )}
+        {record.trouble && (
+          <p className={styles.trouble} role="alert">
+            {record.trouble}
+          </p>
+        )}
+      </div>
       <div className={styles.keys}>
         {isOver && <LeaveOver onLeave={record.leaveOver} />}
         {!isOver && step?.kind === 'pull' && (

@@ -1,8 +1,12 @@
 import { patternPositions, roundState, tighteningPlan } from '@/core/tightening';
 import type { EngineState, JointState } from '@/model/engine/engine-state';
+import { jointInputs } from '@/db/reads/joint-inputs';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
+import { computeJoint } from '@/model/joint/joint-result';
+import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
+import { tryCore } from '@/model/try-core';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
@@ -15,16 +19,39 @@ export interface FacePage {
   readonly engine: Engine;
   /** Where a strip lies: the crank is held. */
   readonly strips: readonly string[];
+  /** What the joint's sheet says otherwise since this was begun, in a sentence; nobody said yet what it means. */
+  readonly changed?: string;
+}
+
+/**
+ * What was changed on the sheet since a going-round was begun, and is still to be said the meaning of. A retorque goes
+ * by what was pulled, and asked when it was begun.
+ */
+function changedSince(shop: Shop, { purpose, plan }: Tightening, joint: Joint, now: number): string | undefined {
+  if (purpose === 'retorque') return undefined;
+  const worked = tryCore(() => {
+    const inputs = jointInputs(shop, joint, now);
+    return { inputs, result: computeJoint(inputs) };
+  });
+  if (!worked.ok) return undefined;
+  const { inputs, result } = worked.result;
+  const changes = sheetChanges(plan, inputs, result);
+  const guards = changeGuards(changes, plan, result.ladder.target_Nm, joint.detail.changeMeans);
+  return guards.some(({ code }) => code !== 'changed-for-next' && code !== 'corrected')
+    ? guards.map(({ message }) => message).join(' ')
+    : undefined;
 }
 
 /** One going-round at the bench, with whether the crank is held. */
-export function facePage(shop: Shop, tighteningId: string): FacePage | undefined {
+export function facePage(shop: Shop, tighteningId: string, now: number): FacePage | undefined {
   const tightening = shop.tightenings.find(tighteningId);
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
+  const changed = changedSince(shop, tightening, joint, now);
   return {
     tightening,
+    ...(changed !== undefined && { changed }),
     events: shop.tightenings.events(tightening.id),
     joint,
     engine,

@@ -270,6 +270,7 @@ const plan = Joi.object({
   act: oneOf(PULL_ACTS).required(),
   cycleId: Joi.string(),
   asksOver: Joi.boolean().valid(true),
+  films: Joi.object({ thread: id, head: id }),
 }).required();
 
 const tightening = Joi.object({

@@ -11,6 +11,7 @@ import { fitState, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
+import { filmsOf } from '@/model/joint/joint-result';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { Engine } from './engine';
@@ -46,6 +47,26 @@ function finalOf(rounds: readonly TighteningState[]): TighteningState | undefine
   return finals.findLast(({ events }) => events.length > 0) ?? finals.at(-1);
 }
 
+/**
+ * Whether what decides a figure is another on the sheet than in the round that counts, as far as rows alone tell: the
+ * page, the thread, the films. The sheet itself compares the figures too.
+ */
+function isChanged(
+  { thread, detail, leafId, ...joint }: Joint,
+  leaves: readonly Leaf[],
+  round: TighteningState | undefined,
+): boolean {
+  if (!round || round.events.length === 0 || detail.changeMeans?.means === 'next-round') return false;
+  const { plan } = round.tightening;
+  const films = filmsOf({ ...joint, thread, detail, leafId });
+  const printed = leaves.find(({ id }) => id === leafId)?.printedText;
+  return (
+    plan.thread !== (detail.today?.thread ?? thread) ||
+    (printed !== undefined && plan.leaf.printedText !== printed) ||
+    (plan.films !== undefined && (plan.films.thread !== films.thread || plan.films.head !== films.head))
+  );
+}
+
 /** Where one joint of an engine stands. */
 export function jointStateOf(
   { engine, leaves, sources, heat, tightenings, events }: EngineRows,
@@ -60,6 +81,7 @@ export function jointStateOf(
     final: finalOf(rounds),
     openRetorque: rounds.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
     retorque: retorqueOf(engine, joint, heat, rounds),
+    isChanged: isChanged(joint, leaves, finalOf(rounds)),
     page: pageGuardsOf(engine, leaves, sources, joint),
   };
 }

@@ -25,6 +25,8 @@ export interface JointState {
   /** A retorque that was begun and is not finished. */
   readonly openRetorque?: TighteningState;
   readonly retorque: RetorqueState;
+  /** Whether its sheet was changed since its going-round was begun, and nobody said what that means. */
+  readonly isChanged: boolean;
   /** What stands against the page that its figure is from. */
   readonly page: readonly Guard[];
 }

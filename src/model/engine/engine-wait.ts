@@ -24,9 +24,10 @@ const place = (step: Step | undefined, order: readonly number[]): string => {
 };
 
 /** What one joint waits for; the lower the rank, the sooner it is said. */
-function jointWaits({ joint, final, openRetorque, retorque, page }: JointState): Ranked | undefined {
+function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: JointState): Ranked | undefined {
   if (!final?.state.complete && page.some(({ severity }) => severity === 'stop'))
     return { rank: 0.6, state: 'stop', waitsFor: `${joint.name}: which page governs` };
+  if (isChanged) return { rank: 0.65, state: 'stop', waitsFor: `${joint.name}: its sheet was changed since` };
   if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
   if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
   const over = final?.tightening.plan.steps[final.state.over[0] ?? -1];

@@ -116,6 +116,12 @@ export const filmsName = ({ joint, shelves }: JointInputs): string => {
   return head === null || head === thread ? thread : `${thread} in the thread, ${head} under the head`;
 };
 
+/** The films of a joint's sheet by their rows. */
+export const filmsOf = ({ todayFilm, detail }: Joint): NonNullable<TighteningPlan['films']> => ({
+  thread: todayFilm,
+  head: detail.headFilm ?? todayFilm,
+});
+
 interface PlanOptions {
   /** Why it is pulled although something stands against it. */
   readonly reason?: string;
@@ -152,6 +158,7 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
       ...(joint.detail.leafReason && { reason: joint.detail.leafReason }),
     },
     filmName: filmsName(setting),
+    films: filmsOf(joint),
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
     guards: [...worked.guards, ...(options.alsoAgainst ?? [])],

@@ -26,6 +26,8 @@ export interface TighteningPlan {
     readonly reason?: string;
   };
   readonly filmName: string;
+  /** The films by their rows, in the thread and under the head; older plans have the name alone. */
+  readonly films?: { readonly thread: string; readonly head: string };
   readonly thread: string;
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
   /** What stood against the figure when it was begun. */

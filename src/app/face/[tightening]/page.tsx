@@ -13,10 +13,10 @@ export const dynamic = 'force-dynamic';
 
 export default async function FacePage({ params }: { readonly params: Promise<{ readonly tightening: string }> }) {
   const { tightening: id } = await params;
-  const found = await troubleIn(async () => facePage(await currentShop(), id));
+  const found = await troubleIn(async () => facePage(await currentShop(), id, nowMs()));
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   if (!found.value) notFound();
-  const { tightening, events, joint, engine, strips } = found.value;
+  const { tightening, events, joint, engine, strips, changed } = found.value;
   return (
     <OwnUnit unit={engine.preferredUnit}>
       <Face
@@ -29,6 +29,8 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         caps={joint.pattern === 'caps'}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
         strips={strips}
+        changed={changed}
+        sheet={`/engines/${engine.id}/joints/${joint.id}`}
         openedAt={nowMs()}
       />
     </OwnUnit>

@@ -61,14 +61,25 @@ function clearanceHole(major_mm: number): number {
 const PERIOD_FACE_SHARE = 0.95;
 const FACE_WITHOUT_HEXAGON = 1.5;
 
+const faceOf = (flats_mm: number, major_mm: number): BearingFace => ({
+  outer_mm: Number((flats_mm * PERIOD_FACE_SHARE).toFixed(2)),
+  inner_mm: Number(clearanceHole(major_mm).toFixed(2)),
+});
+
 /**
  * The face to expect of a plain period nut when nobody has measured it: about 0.95 of the hexagon outside,
  * a medium clearance hole inside. A starting value only; a caliper on the nut replaces it.
  */
-export function usualBearingFace(thread: Pick<Thread, 'major_mm' | 'acrossFlats_mm'>): BearingFace {
-  const flats = thread.acrossFlats_mm?.at(-1)?.mm ?? thread.major_mm * FACE_WITHOUT_HEXAGON;
-  return {
-    outer_mm: Number((flats * PERIOD_FACE_SHARE).toFixed(2)),
-    inner_mm: Number(clearanceHole(thread.major_mm).toFixed(2)),
-  };
+export const usualBearingFace = (thread: Pick<Thread, 'major_mm' | 'acrossFlats_mm'>): BearingFace =>
+  faceOf(thread.acrossFlats_mm?.at(-1)?.mm ?? thread.major_mm * FACE_WITHOUT_HEXAGON, thread.major_mm);
+
+/** A hexagon that a thread was sold with, and the face to expect under it. */
+export interface HexagonFace {
+  readonly flats_mm: number;
+  readonly standard: string;
+  readonly face: BearingFace;
 }
+
+/** The faces to expect by the standard of the hexagon, as the spanner tells it. */
+export const hexagonFaces = ({ major_mm, acrossFlats_mm = [] }: Thread): readonly HexagonFace[] =>
+  acrossFlats_mm.map(({ mm, standard }) => ({ flats_mm: mm, standard, face: faceOf(mm, major_mm) }));

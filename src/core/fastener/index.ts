@@ -1,4 +1,4 @@
-export { assertBearingFace, usualBearingFace, type BearingFace } from './bearing-face';
+export { assertBearingFace, hexagonFaces, usualBearingFace, type BearingFace } from './bearing-face';
 export { reachFaults, type Reach, type ReachFault } from './bottoming';
 export { SHELF_GRADES, proofOf, type Grade } from './grade';
 export { SHELF_METALS, type ParentMetal } from './parent-metal';

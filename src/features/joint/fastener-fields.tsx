@@ -4,6 +4,7 @@ import { FASTENER_FORMS, type FastenerFacts } from '@/model/joint/joint-detail';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import { hexagonFaces } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import { designationOn, type Shelves } from '@/model/shelf/shelves';
@@ -99,6 +100,30 @@ const OwnTorqueFields = ({ facts, set }: PartProps) => (
     />
   </>
 );
+
+const sameSize = (a: number, b: number) => Math.abs(a - b) < 0.005;
+
+/** Which hexagon it has, as the spanner tells: the face under it is then the usual one of that standard. */
+function HexagonField({ facts, set }: PartProps) {
+  const hexagons = hexagonFaces(threadNamed(facts.thread));
+  if (facts.faceMeasured || hexagons.length < 2) return null;
+  return (
+    <NativeSelect
+      className={form.double}
+      label="The spanner that fits it"
+      description="The face is taken from it until you measure"
+      data={hexagons.map(({ flats_mm, standard }, at) => ({
+        value: String(at),
+        label: `${Number(flats_mm.toFixed(1))} mm across flats, ${standard}`,
+      }))}
+      value={String(hexagons.findIndex(({ face }) => sameSize(face.outer_mm, facts.outer_mm)))}
+      onChange={(event) => {
+        const chosen = hexagons[Number(event.currentTarget.value)];
+        if (chosen) set({ outer_mm: chosen.face.outer_mm, inner_mm: chosen.face.inner_mm, faceMeasured: false });
+      }}
+    />
+  );
+}
 
 /** The usual seats; any other angle is entered in a build file or by the reckoner. */
 const SEATS = [
@@ -207,6 +232,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
           onChange={(seating_Nm) => set({ seating_Nm })}
         />
       )}
+      <HexagonField facts={facts} set={set} />
       <MeasureField
         key={`o${facts.faceMeasured ? '' : facts.outer_mm}`}
         label="Face, outside"

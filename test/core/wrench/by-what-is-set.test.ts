@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { stiffness, stretchShareOfYield } from '@/core/fastener';
+import { hexagonFaces, stiffness, stretchShareOfYield, usualBearingFace } from '@/core/fastener';
 import { fitKind } from '@/core/fits';
+import { threadNamed } from '@/core/thread';
 import { chooseWrench, type ShelfWrench } from '@/core/wrench';
 
 const wrench = (part: Partial<ShelfWrench>): ShelfWrench => ({
@@ -51,4 +52,21 @@ describe('a ring gap', () => {
       [0.004, 0.005],
     ]);
   });
+});
+
+describe('the face by the standard of the hexagon', () => {
+  test('each hexagon that a thread was sold with has its own, in the order of the table', () => {
+    const faces = hexagonFaces(threadNamed('M10'));
+    expect(faces.map(({ flats_mm, standard }) => [flats_mm, standard])).toEqual([
+      [16, 'ISO 272'],
+      [17, 'old DIN'],
+    ]);
+    for (const { flats_mm, face } of faces) {
+      expect(face.outer_mm).toBeCloseTo(0.95 * flats_mm, 2);
+      expect(face.inner_mm).toBe(11);
+    }
+    expect(usualBearingFace(threadNamed('M10'))).toEqual(faces.at(-1)?.face);
+  });
+  test('a thread that no spanner is known for has none', () =>
+    expect(hexagonFaces({ ...threadNamed('M10'), acrossFlats_mm: undefined })).toEqual([]));
 });

@@ -138,6 +138,16 @@ describe('torque, then an angle', () => {
     expect(problem).toMatchObject({ code: 'turn-in-stages', field: 'printedText' });
   });
 
+  test('a turn that stands beside the torque in the book is asked about, and no more once it is part of the figure', async () => {
+    const joint = await jointOf('30 lb ft');
+    const codes = (of = joint) => jointStateOf(rowsNamed(shop, ENGINE), of).page.map(({ code }) => code);
+    expect(codes()).not.toContain('turn-beside');
+    await accepted(addLeafAction(leafOf('90°')));
+    expect(codes()).toContain('turn-beside');
+    const { id } = await accepted(addLeafAction({ ...leafOf('30 lb ft + 90°'), replacesId: joint.leafId }));
+    expect(codes({ ...joint, leafId: id })).not.toContain('turn-beside');
+  });
+
   test('no plan begins with a turn', () => {
     const plan = () =>
       tighteningPlan({

@@ -3,6 +3,7 @@ import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import { leavesOfJoint, torqueLeaves } from './leaves-of-joint';
 import type { Leaf } from './leaf';
+import { turnsOfLeaf } from './leaf-figure';
 import { rankOf, rankedLeaves, sameSubject, type RankedLeaf } from './source-precedence';
 import type { Source } from './source';
 
@@ -84,15 +85,30 @@ export function pageGuards(
   ];
 }
 
+/** A turn that was entered beside the torque, and that nothing of this joint would bring to the face. */
+function turnsBeside(leaves: readonly Leaf[], joint: Joint): readonly Guard[] {
+  const used = leaves.find(({ id }) => id === joint.leafId);
+  if (!used || turnsOfLeaf(used).length > 0) return [];
+  return leavesOfJoint(leaves, joint)
+    .filter(({ kind }) => kind === 'turn')
+    .map(({ printedText, page }) => ({
+      code: 'turn-beside',
+      severity: 'ask',
+      message: `“${printedText}” (p. ${page}) is in the book under the same subject, and is not part of this joint’s figure. Where the page means it after the torque, correct the leaf to “${used.printedText} + ${printedText}”.`,
+    }));
+}
+
 /** The same, from everything in an engine's book. */
 export const pageGuardsOf = (
   engine: Pick<Engine, 'year' | 'engineNumber'>,
   leaves: readonly Leaf[],
   sources: readonly Source[],
   joint: Joint,
-): readonly Guard[] =>
+): readonly Guard[] => [
   // A page that gives a stretch or a turn says nothing against a torque.
-  pageGuards(rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine), joint, engine);
+  ...pageGuards(rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine), joint, engine),
+  ...turnsBeside(leaves, joint),
+];
 
 export interface AgainstLeaf {
   /** What stops a joint from being made of the leaf without a word. */

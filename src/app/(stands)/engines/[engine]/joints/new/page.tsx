@@ -1,11 +1,12 @@
 import { NewJointForm } from '@/features/joint/new-joint-form';
 import { StandardJointForm } from '@/features/joint/standard-joint-form';
+import { currentLeaves } from '@/model/book/current-leaves';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { shelvesFor } from '@/model/shelf/shelves';
 import { shelvesOnce } from '@/server/request-reads';
 import { WrenchForm } from '@/features/shelves/wrench-form';
 import { Disclosure } from '@/interface/parts/disclosure';
-import { Section, Screen } from '@/interface/parts/screen';
+import { Notice, Section, Screen } from '@/interface/parts/screen';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 interface Props extends EngineParams {
@@ -18,6 +19,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
   const shelves = shelvesFor(shelvesOnce(shop), engine);
   const { leaf } = await searchParams;
   const leaves = torqueLeaves(rows.leaves);
+  const turnsAlone = currentLeaves(rows.leaves).filter(({ kind }) => kind === 'turn');
   if (shelves.wrenches.length === 0)
     return (
       <Screen title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
@@ -32,6 +34,13 @@ export default async function NewJointPage({ params, searchParams }: Props) {
         <Section title="From a leaf">
           <NewJointForm engineId={engine.id} leaves={leaves} leafId={leaf} shelves={shelves} />
         </Section>
+      )}
+      {turnsAlone.length > 0 && (
+        <Notice kind="plain">
+          {turnsAlone.map(({ printedText, page }) => `“${printedText}” (p. ${page})`).join(', ')}: a turn alone makes no
+          joint, since nothing says from where it is turned. Enter the torque before it on the same line, as “20 lb ft +
+          90°”; where the page prints none, run it down by hand and turn it as printed.
+        </Notice>
       )}
       <Disclosure title="No page speaks of it" line="the standard figure, marked as such" open={leaves.length === 0}>
         <StandardJointForm engineId={engine.id} shelves={shelves} />

@@ -179,6 +179,17 @@ function isSaidTwice(groups: readonly TorqueGroup[], square: boolean): boolean {
   return groups.length === 2 && groups[1]?.joiners.has('apart') === true && Math.abs(first / second - 1) < 0.02;
 }
 
+/** How pages say that it is turned back: no angle to be pulled. */
+const TURNED_BACK =
+  /(?<![\p{L}])(?:back(?:ed|ing|wards?)?|slack(?:en\p{L}*|ed)?|loosen\p{L}*|undo|undone|unscrew\p{L}*|releas\p{L}*|eas(?:e|ed) off|(?:anti|counter)-?\s?clockwise|zurück\p{L}*|lös\p{L}*|lose|locker\p{L}*|desserr\p{L}*|dévis\p{L}*|desviss\p{L}*|allent\p{L}*|svit\p{L}*|afloj\p{L}*|afloja|desapert\p{L}*|lossa\p{L}*|lossen|losdraai\p{L}*|terug\p{L}*|povol\p{L}*|løsn\p{L}*|tilbage)(?![\p{L}])/u;
+
+function assertForward(text: string, groups: readonly TorqueGroup[]): void {
+  if (groups.some((group) => unitKind(group) === 'turn') && TURNED_BACK.test(text.toLocaleLowerCase()))
+    throw unreadable(
+      'The page turns it back. Enter the figure that it is left at, and what is turned back as a note of its own.',
+    );
+}
+
 function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
   const scan = scanTorque(text);
   const { printed, rest } = scan;
@@ -187,6 +198,7 @@ function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
   if (!stages) assertScan(scan);
   else if (scan.negative) throw negative();
   scan.groups.forEach(assertAboveZero);
+  assertForward(text, scan.groups);
   if (stages) {
     const most_Nm = Math.max(...stages.stages.map((stage) => ('max_Nm' in stage ? stage.max_Nm : 0)));
     const codes: readonly PrintNoteCode[] = [...scan.limits, ...(most_Nm > USUAL_NM ? ['beyond-usual' as const] : [])];

@@ -166,6 +166,26 @@ describe('what is not one thing or the other', () => {
   });
 });
 
+describe('what is turned back is no angle to be pulled', () => {
+  test.each([
+    '35 lb ft then back off 1/6 turn',
+    'back off 60 degrees',
+    'tighten to 35 lb ft, slacken ½ turn',
+    '20 Nm, dann 90° zurückdrehen',
+    '20 Nm, dann 90° lösen',
+    '2 m.kg puis desserrer de 90°',
+    '2 kgm poi allentare 90°',
+    '2 kgm y aflojar 90°',
+    '20 Nm, lossa 90°',
+    '20 Nm + 90° anticlockwise',
+  ])('%j', (text) => expect(codeOf(() => readTorque(text))).toBe('unreadable'));
+  test('a back cover is no turning back, and neither is a turn forward', () => {
+    expect(readTorque('back cover bolts 12 lb ft').kind).toBe('torque');
+    expect(readTorque('slackened nut: 12 lb ft').kind).toBe('torque');
+    expect(readTorque('20 Nm + 90°').kind).toBe('stages');
+  });
+});
+
 describe('stages', () => {
   const stages = (text: string) => {
     const print = read(text);

@@ -5,8 +5,11 @@ const FILMS: readonly (readonly [RegExp, string])[] = [
   [/anti-?seize|copper|graphit/, 'anti-seize'],
   [/lock/, 'thread-locker'],
   [/wax/, 'wax-ptfe'],
-  [/unlubricated|un-?oiled|\bdry|trocken|\bsec|sèche|\bsecc/, 'dry-bare'],
-  [/oil|lubri|greas|geölt|gefettet|huil|graiss|oliat|ingrass/, 'engine-oil'],
+  [/unlubricated|un-?oiled|\bdry|trocken|\bsec|sèche|asciutt|\btorr|droog|droge|\bsuch|\btør/, 'dry-bare'],
+  [
+    /oil|lubri|greas|öl|fett|huil|graiss|oliat|olio|\bgrasso|ingrass|aceit|engras|olj|smord|geolied|ingevet|olie|olej|namaz|smurt|smør/,
+    'engine-oil',
+  ],
 ];
 
 /**

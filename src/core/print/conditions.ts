@@ -26,7 +26,7 @@ const END = '(?![\\p{L}])';
 
 const STATE = new RegExp(`${EDGE}(${ADVERBS}(?:(?:${OILS})|(${DRY})))${END}`, 'u');
 const MAY_SAY =
-  /oil|dry|lubri|greas|graph|wax|mol|seize|copper|lock|tallow|öl|fett|trocken|graiss|huil|sec|sèch|oli|grass|aceit|engras|olj|smor|droo|droge|vet|such|olej|namaz|tør|torr|smø/u;
+  /oil|dry|lubri|greas|graph|wax|mol|seize|copper|lock|tallow|öl|fett|trocken|graiss|huil|sec|sèch|oli|grass|aceit|engras|olj|smor|droo|droge|vet|such|olej|namaz|tør|torr|smø|smur|asciut/u;
 
 /** Parts of an engine whose names have oil or dry in them. */
 const PARTS = new RegExp(

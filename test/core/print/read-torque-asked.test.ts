@@ -31,7 +31,7 @@ describe('words on the thread', () => {
     ['5½ mkg, threads oiled', 'engine-oil'],
     ['oiled: 35 lb ft', 'engine-oil'],
     ['dry 38 lb ft', 'dry-bare'],
-    ['45 Nm gängor torra', undefined],
+    ['45 Nm gängor torra', 'dry-bare'],
   ])('%j means %s', (text, expected) => expect(film(text)).toBe(expected));
   test('two of them go to thread and head', () => {
     expect(read('38 lb ft threads oiled, faces dry')).toMatchObject({ condition: 'oiled', headCondition: 'dry' });
@@ -164,6 +164,14 @@ describe('what is not one thing or the other', () => {
     expect(readLength('2/10 mm').max_mm).toBeCloseTo(0.2, 12);
     expect(readLength('2/10 mm').min_mm).toBeCloseTo(0.2, 12);
   });
+});
+
+describe('every condition that is read is a film', () => {
+  const OILED =
+    'oiled lubricated greased geölt gefettet huilés graissé oliato ingrassato lubrificato aceitado engrasado lubricado oljad smord geolied ingevet naolejovaný namazaný smurt';
+  const DRY = 'dry unoiled trocken sec sèche secco asciutto seco torr torrt droog suchý tørt';
+  test.each(OILED.split(' '))('20 Nm, %s', (word) => expect(film(`20 Nm, ${word}`)).toBe('engine-oil'));
+  test.each(DRY.split(' '))('20 Nm, %s', (word) => expect(film(`20 Nm, ${word}`)).toBe('dry-bare'));
 });
 
 describe('what is turned back is no angle to be pulled', () => {

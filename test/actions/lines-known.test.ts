@@ -94,7 +94,7 @@ describe('a table of many readings', () => {
     const many = await timed(4000);
     // Eight times as many; quadratic would be sixty-four times as long.
     expect(many / few).toBeLessThan(24);
-  });
+  }, 60_000);
   test('lets a pull through between its batches, and says how far it has come', async () => {
     const [text, steps] = [table(450), [] as number[]];
     let pulls = 0;

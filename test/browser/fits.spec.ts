@@ -190,6 +190,44 @@ test('a strip holds the crank, is read off its packet, and is told beside the mi
   expect(faults.filter((fault) => !fault.includes('400'))).toEqual([]);
 });
 
+test('a reading counts when its cell is left: by Tab, by a tap elsewhere, by leaving the page; once each', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
+  const before = await onDisk(page, 'demo-n-fit-mains');
+  const cell = (label: string) => page.getByLabel(label);
+  await cell('Journal 3, station b, 90°').fill('44.981');
+  await page.keyboard.press('Tab');
+  await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 1);
+  await cell('Journal 3, station a, 90°').fill('44.982');
+  await cell('Bore 3, station a, 0°').click();
+  await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 2);
+  // Entered, it is left too: it is one reading all the same.
+  await cell('Journal 3, station a, 0°').fill('44.983');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 3);
+  // In doubt, it waits for Enter, and is still there after a reload; so is what cannot be read.
+  await cell('Journal 2, station a, 0°').fill('4.4981');
+  await cell('Journal 2, station b, 0°').fill('wide');
+  await cell('Journal 2, station a, 90°').click();
+  await expect(page.getByRole('alert').filter({ hasText: 'A zero has slipped' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'No figure was found' })).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(cell('Journal 2, station a, 0°')).toHaveValue('4.4981');
+  await expect(cell('Journal 2, station b, 0°')).toHaveValue('wide');
+  await cell('Journal 2, station b, 0°').focus();
+  await page.keyboard.press('Escape');
+  await expect(cell('Journal 2, station b, 0°')).not.toHaveValue('wide');
+  // Left by a link.
+  await cell('Journal 1, station a, 0°').fill('44.979');
+  await page.getByRole('link', { name: 'Joints' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Joints', level: 1 })).toBeVisible();
+  await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 4);
+});
+
 test('slips are caught as they are typed, with a sentence, and kept', async ({ page, bench }) => {
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');

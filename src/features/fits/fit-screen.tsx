@@ -166,7 +166,7 @@ export function FitScreen({
             <span className="soft" aria-live="polite">
               {entry.left === 0
                 ? 'Type over a figure to read it again.'
-                : `${entry.left} still to read. A value, then Enter.`}
+                : `${entry.left} still to read. A value, then Enter or the next cell.`}
             </span>
           </p>
           {judged.kind.shape === 'runout' && <RunoutDrawing judged={judged} />}

@@ -35,7 +35,7 @@ export const CellProblems = ({ cells, entry }: { readonly cells: readonly Placed
     return problem && <CellProblem key={cellId(cell)} id={cellId(cell)} words={problem.words} />;
   });
 
-/** One figure of a grid: as typed, and what it comes to. Enter keeps it and goes on. */
+/** One figure of a grid: as typed, and what it comes to. Leaving it keeps it; Enter goes on to the next. */
 export function ReadingCell({ cell, label, place, entry, small = false, apart = false }: Props) {
   const { size, gap, inch } = useLengths();
   const id = cellId(cell);
@@ -63,11 +63,13 @@ export function ReadingCell({ cell, label, place, entry, small = false, apart = 
         spellCheck={false}
         value={draft ?? current?.typed ?? ''}
         onChange={(event) => entry.type(cell, event.currentTarget.value)}
+        onBlur={() => entry.leave(cell)}
         onKeyDown={(event) => {
           if (event.key === 'Enter') {
             event.preventDefault();
             entry.enter(cell);
           }
+          if (event.key === 'Escape') entry.forget(cell);
           if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
             event.preventDefault();
             entry.move(cell, event.key === 'ArrowDown' ? 1 : -1);

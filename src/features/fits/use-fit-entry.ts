@@ -1,7 +1,8 @@
 'use client';
 
 import { nanoid } from 'nanoid';
-import { useCallback, useMemo, useState } from 'react';
+import { useLocalStorage } from '@mantine/hooks';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { READING_UNITS_MM, cellKey, entryOrder } from '@/core/fits';
 import { isDomainError } from '@/core/units';
 import type { FitLine, ReadingLine } from '@/model/fit/fit';
@@ -20,6 +21,10 @@ export interface Entry {
   readonly type: (cell: PlacedCell, text: string) => void;
   /** Enters what was typed and goes on to the next cell that is still to be read. */
   readonly enter: (cell: PlacedCell, text?: string, how?: Session) => void;
+  /** Keeps what was typed as the cell is left, by whatever way; a reading that is in doubt waits for Enter. */
+  readonly leave: (cell: PlacedCell) => void;
+  /** What was typed is thrown away; the reading that stood there stands. */
+  readonly forget: (cell: PlacedCell) => void;
   /** A reading that an instrument sent: into the cell at hand, else the next that is open and fits it. */
   readonly receive: (reading: InstrumentReading) => void;
   /** What marks the part at a place, as typed or as it was last read. */
@@ -46,7 +51,13 @@ export function useFitEntry(
   add: (line: FitLine) => void,
 ): Entry {
   const { fit } = judged;
-  const [drafts, setDrafts] = useState<Readonly<Record<string, string>>>({});
+  // What cannot be kept yet outlives the page.
+  const [drafts, setDrafts] = useLocalStorage<Readonly<Record<string, string>>>({
+    key: `spanner-readings-${fit.id}`,
+    defaultValue: {},
+  });
+  // The cell that is being entered is left on the way to the next one, before its draft is gone.
+  const entering = useRef<string>(undefined);
   const [pieces, setPieces] = useState<Readonly<Record<number, string>>>({});
   const [problems, setProblems] = useState<Entry['problems']>({});
   const order = useMemo(() => entryOrder(planOfFit(fit), fit.places.length), [fit]);
@@ -72,14 +83,20 @@ export function useFitEntry(
   };
   const refuse = (id: string, words: string, isDoubt: boolean) =>
     setProblems((before) => ({ ...before, [id]: { words, isDoubt } }));
-  const enter = (cell: PlacedCell, text = drafts[cellId(cell)], how = session) => {
+  const dropDraft = (id: string) =>
+    setDrafts((before) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id)));
+  /** True where the reading was kept; what stands against it is said at its cell. */
+  const keep = (cell: PlacedCell, text: string, how: Session, isSure: boolean): boolean => {
     const id = cellId(cell);
-    if (text === undefined || text.trim() === '') return onFrom(cell);
+    const refused = (words: string, isDoubt: boolean) => {
+      refuse(id, words, isDoubt);
+      return false;
+    };
     try {
       const value_mm = valueOf(text, cell.part, how, fit.detail.packet?.unit);
       const doubts = doubtsOf(judged, cell, value_mm, how.resolution_mm);
-      if (doubts.length > 0 && !problems[id]?.isDoubt)
-        return refuse(id, `${doubts.map(({ message }) => message).join(' ')} Enter again if it is really so.`, true);
+      if (doubts.length > 0 && !isSure)
+        return refused(`${doubts.map(({ message }) => message).join(' ')} Enter again if it is really so.`, true);
       const { place, part, station, angle } = cell;
       const piece = pieceAt(place).trim() || undefined;
       assertOfThisBore(judged, place, piece);
@@ -100,12 +117,31 @@ export function useFitEntry(
         },
       });
     } catch (error) {
-      if (isDomainError(error)) return refuse(id, error.message, false);
+      if (isDomainError(error)) return refused(error.message, false);
       throw error;
     }
     setProblems(without(id));
-    setDrafts((before) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id)));
-    return onFrom(cell);
+    dropDraft(id);
+    return true;
+  };
+  const enter = (cell: PlacedCell, text = drafts[cellId(cell)], how = session) => {
+    const id = cellId(cell);
+    const isEmpty = text === undefined || text.trim() === '';
+    if (!isEmpty && !keep(cell, text, how, problems[id]?.isDoubt ?? false)) return;
+    entering.current = id;
+    onFrom(cell);
+    entering.current = undefined;
+  };
+  const leave = (cell: PlacedCell) => {
+    const id = cellId(cell);
+    const text = drafts[id];
+    if (text === undefined || entering.current === id) return;
+    // Emptied: the reading that stood there stands.
+    if (text.trim() === '' || text.trim() === judged.places[cell.place]?.current.get(cellKey(cell))?.typed) {
+      dropDraft(id);
+      return;
+    }
+    if (!problems[id]) keep(cell, text, session, false);
   };
   const open = order.filter((cell) => !isRead(cell));
   const receive = (reading: InstrumentReading) => {
@@ -123,6 +159,11 @@ export function useFitEntry(
     drafts,
     problems,
     enter,
+    leave,
+    forget: (cell) => {
+      setProblems(without(cellId(cell)));
+      dropDraft(cellId(cell));
+    },
     receive,
     left: open.length,
     pieceAt,

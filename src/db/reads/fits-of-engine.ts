@@ -27,5 +27,11 @@ export function fitsOfEngine(shop: Shop, engineId: string): readonly FitState[] 
   return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, rounds)));
 }
 
-export const stripsInEngine = (shop: Shop, engineId: string | undefined): readonly string[] =>
-  engineId === undefined ? [] : stripsIn(fitsOfEngine(shop, engineId));
+/** Where a strip lies, in two queries: its lines alone say so, whatever the fit rests on. */
+export function stripsInEngine(shop: Shop, engineId: string | undefined): readonly string[] {
+  if (engineId === undefined) return [];
+  const fits = shop.fits.ofEngine(engineId);
+  if (fits.length === 0) return [];
+  const lines = shop.fits.linesOfEngine(engineId);
+  return stripsIn(fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], { rounds: [] })));
+}

@@ -1,9 +1,10 @@
 import { patternPositions, roundState, tighteningPlan } from '@/core/tightening';
 import type { EngineState, JointState } from '@/model/engine/engine-state';
-import { jointInputs } from '@/db/reads/joint-inputs';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
+import { inputsOf } from '@/model/engine/engine-rows';
 import { computeJoint } from '@/model/joint/joint-result';
 import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
 import { tryCore } from '@/model/try-core';
@@ -27,10 +28,19 @@ export interface FacePage {
  * What was changed on the sheet since a going-round was begun, and is still to be said the meaning of. A retorque goes
  * by what was pulled, and asked when it was begun.
  */
-function changedSince(shop: Shop, { purpose, plan }: Tightening, joint: Joint, now: number): string | undefined {
+function changedSince(
+  shop: Shop,
+  { purpose, plan }: Tightening,
+  { joint, engine }: Pick<FacePage, 'joint' | 'engine'>,
+  now: number,
+): string | undefined {
   if (purpose === 'retorque') return undefined;
+  const leaf = shop.book.findLeaf(joint.leafId);
+  const source = leaf && shop.book.findSource(leaf.sourceId);
+  if (!source) return undefined;
+  const shelves = shelvesOf(shop);
   const worked = tryCore(() => {
-    const inputs = jointInputs(shop, joint, now);
+    const inputs = inputsOf({ engine, leaves: [leaf], sources: [source] }, joint, shelves, now);
     return { inputs, result: computeJoint(inputs) };
   });
   if (!worked.ok) return undefined;
@@ -48,7 +58,7 @@ export function facePage(shop: Shop, tighteningId: string, now: number): FacePag
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
-  const changed = changedSince(shop, tightening, joint, now);
+  const changed = changedSince(shop, tightening, { joint, engine }, now);
   return {
     tightening,
     ...(changed !== undefined && { changed }),

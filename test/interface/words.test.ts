@@ -4,6 +4,7 @@ import { PULL_OUTCOMES } from '@/core/tightening';
 import type { JointState } from '@/model/engine/engine-state';
 import type { FitLine } from '@/model/fit/fit';
 import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
+import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import { isNewSetting, lineOf, OUTCOME_WORDS, stageCount, stepName, turnNumber } from '@/interface/words/bench-words';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, PART_WORDS, STATE_WORDS, angleName, partName, stationName } from '@/interface/words/fit-words';
@@ -156,5 +157,12 @@ describe('where a joint stands, in a line', () => {
     for (const engine of shop.engines.all())
       for (const joint of stateNamed(shop, engine.id).joints)
         expect(`${tighteningLine(joint, NOW)} ${retorqueLine(joint, NOW)}`).toMatch(/^\S.*\.$/);
+  });
+});
+
+describe('what is said before the first pull', () => {
+  test('fasteners are run down by hand, but for those that are tight already', () => {
+    for (const [purpose, { before }] of Object.entries(PURPOSE_WORDS))
+      expect([purpose, /by hand/.test(before)]).toEqual([purpose, purpose !== 'retorque']);
   });
 });

@@ -106,7 +106,7 @@ export function Face(props: Props) {
         <p className={styles.last} aria-live="polite">
           {round.last
             ? `Last done: ${lineOf(plan, round.last)}, ${agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}`
-            : 'Run every fastener down by hand first. Stand so that a slip hurts nobody.'}
+            : PURPOSE_WORDS[purpose].before}
         </p>
       </header>
       <div className={styles.pattern}>

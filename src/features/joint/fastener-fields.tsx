@@ -258,6 +258,13 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
           onChange={(washerThickness_mm) => set({ washerThickness_mm })}
         />
       )}
+      {facts.washer_mm !== null && (
+        <MeasureField
+          label="Its bore"
+          value={facts.washerBore_mm}
+          onChange={(washerBore_mm) => set({ washerBore_mm })}
+        />
+      )}
       <MeasureField
         label="Length under the head"
         value={facts.length_mm}

@@ -21,6 +21,7 @@ const beyondThread = {
   seating_Nm: torque(),
   washer_mm: length(),
   washerThickness_mm: length().optional().default(null),
+  washerBore_mm: length().optional().default(null),
   length_mm: length(),
   threadLength_mm: length(),
   headHeight_mm: length(),

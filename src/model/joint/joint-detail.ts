@@ -29,6 +29,7 @@ export interface FastenerFacts {
   /** Outside of a loose washer under the head or nut. */
   readonly washer_mm: number | null;
   readonly washerThickness_mm: number | null;
+  readonly washerBore_mm: number | null;
   readonly length_mm: number | null;
   readonly threadLength_mm: number | null;
   readonly headHeight_mm: number | null;
@@ -117,6 +118,7 @@ const NOTHING_KNOWN: JointDetail['original'] = {
   seating_Nm: null,
   washer_mm: null,
   washerThickness_mm: null,
+  washerBore_mm: null,
   length_mm: null,
   threadLength_mm: null,
   headHeight_mm: null,

@@ -78,7 +78,11 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
     }),
     underHead: parent.underHead === null ? undefined : metalOn(shelves, parent.underHead),
     ...(today.washer_mm !== null && {
-      washer: { outer_mm: today.washer_mm, thickness_mm: known(today.washerThickness_mm) },
+      washer: {
+        outer_mm: today.washer_mm,
+        thickness_mm: known(today.washerThickness_mm),
+        inner_mm: known(today.washerBore_mm),
+      },
     }),
     // A bolt in a tapped hole has no nut; one that goes right through, and a stud, do.
     ...((today.form === 'stud' || today.nutHeight_mm !== null || today.nutGrade !== null) && {

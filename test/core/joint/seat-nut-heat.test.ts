@@ -202,3 +202,28 @@ describe('a gasket', () => {
     expect(unknowns(judged('48 Nm', { gasket: { area_mm2: 300 } })).map(({ code }) => code)).toContain('gasket-limit');
   });
 });
+
+describe('a washer', () => {
+  const aluminium = metal('aluminium-cast');
+  const pressed = (washer: GuardInput['washer']) =>
+    Number(
+      /up to (\d+) MPa/.exec(
+        found('48 Nm', { underHead: aluminium, washer })
+          .map(({ message }) => message)
+          .join(),
+      )?.[1],
+    );
+  test('with a wide bore leaves less to press on', () => {
+    const washer = { outer_mm: 20, thickness_mm: 2 };
+    expect(pressed({ ...washer, inner_mm: 13 })).toBeGreaterThan(pressed({ ...washer, inner_mm: 10.5 }));
+    // Where nobody measured it, by the hole that the nut turns on.
+    expect(pressed(washer)).toBe(pressed({ ...washer, inner_mm: usualBearingFace(M10).inner_mm }));
+  });
+  test('its bore is counted as not known until it is measured', () => {
+    const asked = (washer: GuardInput['washer']) =>
+      unknowns(judged('48 Nm', { washer })).find(({ code }) => code === 'washer-thickness')?.what;
+    expect(asked({ outer_mm: 20 })).toBe('the washer’s thickness');
+    expect(asked({ outer_mm: 20, thickness_mm: 2 })).toBe('the washer’s bore');
+    expect(asked({ outer_mm: 20, thickness_mm: 2, inner_mm: 10.5 })).toBeUndefined();
+  });
+});

@@ -21,6 +21,7 @@ export type Locking = (typeof LOCKINGS)[number];
 export interface Washer {
   readonly outer_mm: number;
   readonly thickness_mm?: number;
+  readonly inner_mm?: number;
 }
 
 /** The nut, where there is one. What was not measured is left out. */

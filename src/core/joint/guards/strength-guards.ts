@@ -145,7 +145,9 @@ function pressureGuards({ ladder, underHead, washer, today, faceMeasured }: Guar
   const spread_mm =
     washer === undefined ? outer_mm : Math.min(washer.outer_mm, outer_mm + 2 * (washer.thickness_mm ?? 0));
   const outside = Math.max(outer_mm, spread_mm);
-  const pressure = ladder.band.p95_N / ((Math.PI / 4) * (outside ** 2 - inner_mm ** 2));
+  // Under a washer it is the washer's own bore that leaves the ring.
+  const inside = washer?.inner_mm ?? inner_mm;
+  const pressure = ladder.band.p95_N / ((Math.PI / 4) * (outside ** 2 - inside ** 2));
   const face = faceMeasured ? '' : ' The face was not measured.';
   const said = `The head presses ${underHead.name.toLowerCase()} with up to ${pressure.toFixed(0)} MPa; ${underHead.pressureLow_MPa} to ${underHead.pressureHigh_MPa} is allowed. A larger and thicker hardened washer spreads it.${face}`;
   if (pressure > underHead.pressureHigh_MPa) return [stop('pressure', said)];

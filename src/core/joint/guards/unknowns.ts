@@ -26,9 +26,9 @@ function ofFastener(input: GuardInput): readonly Unknown[] {
     ),
     ...unless(faceMeasured, 'face', 'the face under it, measured', 'friction and pressure rest on the usual face'),
     ...unless(
-      washer === undefined || washer.thickness_mm !== undefined,
+      washer === undefined || (washer.thickness_mm !== undefined && washer.inner_mm !== undefined),
       'washer-thickness',
-      'the washer’s thickness',
+      washer?.thickness_mm === undefined ? 'the washer’s thickness' : 'the washer’s bore',
       'how far it spreads the pressure is not judged',
     ),
     ...unless(

@@ -58,9 +58,9 @@ test('a substitute stud: judged against the original, stopped, and pulled only w
   await expect(page.locator('[data-rung="fastener"]')).toContainText('M9×1 stud 8G → M9 stud 8.8');
   await fold(page, 'The fastener');
   const substitute = page.getByRole('group', { name: 'The substitute' });
-  await substitute.getByLabel('Grade').selectOption('iso-10.9');
+  await substitute.getByLabel('Grade', { exact: true }).selectOption('iso-10.9');
   await expect(page.locator('[data-code="weaker"]')).toHaveCount(0);
-  await substitute.getByLabel('Grade').selectOption('iso-8.8-to-16-mm');
+  await substitute.getByLabel('Grade', { exact: true }).selectOption('iso-8.8-to-16-mm');
   await substitute.getByLabel('Locking').selectOption('polymer-nut');
   await expect(page.locator('[data-code="polymer-near-heat"]')).toBeVisible();
   await substitute.getByLabel('Its own torque, least').fill('2');

@@ -198,14 +198,14 @@ test('a reading counts when its cell is left: by Tab, by a tap elsewhere, by lea
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
   const before = await onDisk(page, 'demo-n-fit-mains');
   const cell = (label: string) => page.getByLabel(label);
-  await cell('Journal 3, station b, 90°').fill('44.981');
+  await cell('Journal 3, station b, 90°').fill('44.980');
   await page.keyboard.press('Tab');
   await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 1);
-  await cell('Journal 3, station a, 90°').fill('44.982');
+  await cell('Journal 3, station a, 90°').fill('44.981');
   await cell('Bore 3, station a, 0°').click();
   await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 2);
   // Entered, it is left too: it is one reading all the same.
-  await cell('Journal 3, station a, 0°').fill('44.983');
+  await cell('Journal 3, station a, 0°').fill('44.982');
   await page.keyboard.press('Enter');
   await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 3);
   // In doubt, it waits for Enter, and is still there after a reload; so is what cannot be read.
@@ -222,7 +222,7 @@ test('a reading counts when its cell is left: by Tab, by a tap elsewhere, by lea
   await page.keyboard.press('Escape');
   await expect(cell('Journal 2, station b, 0°')).not.toHaveValue('wide');
   // Left by a link.
-  await cell('Journal 1, station a, 0°').fill('44.979');
+  await cell('Journal 1, station a, 0°').fill('44.981');
   await page.getByRole('link', { name: 'Joints' }).first().click();
   await expect(page.getByRole('heading', { name: 'Joints', level: 1 })).toBeVisible();
   await expect.poll(() => onDisk(page, 'demo-n-fit-mains')).toBe(before + 4);

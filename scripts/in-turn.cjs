@@ -12,7 +12,7 @@ const LANES = [
 
 /**
  * @param hold_ms so long does one keep the next waiting at most: a table that is read in, or a copy, takes minutes
- * @returns a function that takes a path, the response to it and the work to be done when its turn comes
+ * @returns a function that takes an address, the response to it and the work to be done when its turn comes
  */
 function inTurn({ hold_ms = 60 } = {}) {
   const lanes = LANES.map((lane) => ({ ...lane, under: 0, waiting: [] }));
@@ -43,7 +43,8 @@ function inTurn({ hold_ms = 60 } = {}) {
       }
   }
 
-  return (path, response, work) => {
+  return (address, response, work) => {
+    const [path] = address.split('?', 1);
     if (FREE.some((pattern) => pattern.test(path))) {
       work();
       return;

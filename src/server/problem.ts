@@ -35,7 +35,7 @@ function faultOf({ type, path, context, message }: Joi.ValidationErrorItem): str
   const label = String(context?.label ?? '');
   // What a schema says in its own words stands as it is.
   if (!message.startsWith(`"${label}"`)) return sentence(message);
-  const isName = label === '' || label === 'value' || label === path.join('.');
+  const isName = label === '' || label === 'value' || label.replace(/\[(\d+)\]/g, '.$1') === path.join('.');
   const limit: unknown = context?.limit;
   // A limit that is another field's value is told in Joi's own words.
   const fault = typeof limit === 'object' ? undefined : FAULTS[type]?.(limit as Limit);

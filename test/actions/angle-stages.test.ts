@@ -10,7 +10,7 @@ import { addJointAction, startTighteningAction } from '@/features/joint/actions'
 import { pullWords } from '@/interface/words/bench-words';
 import { figureDiffers, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { jointStateOf } from '@/model/engine/engine-rows';
-import { computeJoint, retorquePlan, stagesOfJoint } from '@/model/joint/joint-result';
+import { computeJoint, planOfJoint, retorquePlan, stagesOfJoint } from '@/model/joint/joint-result';
 import { endsInTurn, PLAN_JSON } from '@/model/joint/tightening-plan';
 import { nowMs } from '@/server/clock';
 import { codeOf } from '../core/code-of';
@@ -113,15 +113,15 @@ describe('torque, then an angle', () => {
 
   test('is tight when all is turned, and no figure goes over it again, whatever school its sheet has', async () => {
     const joint = await jointOf('30 lb ft + 90°');
+    expect(jointStateOf(rowsNamed(shop, ENGINE), joint).retorque.state).toBe('not-asked');
     const round = await roundOf(joint);
     pullAll(round.id, 7);
     expect(jointStateOf(rowsNamed(shop, ENGINE), joint).final?.state.complete).toBe(false);
     recordEvent(shop, round.id, { id: 'pull-7-0001', kind: 'pull', step: 7, outcome: 'pulled', age_ms: 0 });
     expect(jointStateOf(rowsNamed(shop, ENGINE), joint).final?.state.complete).toBe(true);
-    expect(joint.retorqueSchool).toBe('none');
-    // Put back on its sheet by hand, it would wait for its first heat cycle.
-    const asked = jointStateOf(rowsNamed(shop, ENGINE), { ...joint, retorqueSchool: 'slacken' });
-    expect(asked.retorque.state).toBe('not-asked');
+    // By its sheet it would wait for its first heat cycle.
+    expect(joint.retorqueSchool).toBe('slacken');
+    expect(jointStateOf(rowsNamed(shop, ENGINE), joint).retorque.state).toBe('not-asked');
     const again = () => retorquePlan({ joint }, round.plan, { cycleId: 'cycle-0001', guards: [] });
     expect(codeOf(again)).toBe('left-by-angle');
   });
@@ -146,6 +146,19 @@ describe('torque, then an angle', () => {
     expect(codes()).toContain('turn-beside');
     const { id } = await accepted(addLeafAction({ ...leafOf('30 lb ft + 90°'), replacesId: joint.leafId }));
     expect(codes({ ...joint, leafId: id })).not.toContain('turn-beside');
+  });
+
+  test('the shaft is turned before the last figure and not before the angle; nothing confirms an angle', async () => {
+    const made = await jointOf('30 to 40 Nm, then 90°');
+    const joint = { ...made, rangeSchool: 'bottom-then-middle' as const, detail: { ...made.detail, confirming: true } };
+    const { steps } = planOfJoint(inputsOf(joint));
+    const told = steps.map((step) => (step.kind === 'shaft' ? 'shaft' : step.turn ? '°' : step.setting));
+    expect(told.filter((one) => one === 'shaft')).toHaveLength(1);
+    const [last] = told.filter((one) => typeof one === 'number').slice(-1);
+    expect(told.indexOf('shaft')).toBe(told.indexOf(last ?? 0) - 1);
+    // Four at the last figure, then four by angle: no round more.
+    expect(told.slice(-8)).toEqual([...Array<number>(4).fill(Number(last)), ...Array<string>(4).fill('°')]);
+    expect(told.filter((one) => one === last)).toHaveLength(4);
   });
 
   test('no plan begins with a turn', () => {

@@ -49,6 +49,20 @@ describe('a sheet that was changed under a round that is open', () => {
     alter({ detail: { ...mains().detail, changeMeans: { means: 'next-round', target_Nm: 40 } } });
     expect(waits()).not.toBe(changed);
   });
+  test('a correction to the figure that was pulled is settled on the tag; one to another figure is not', () => {
+    const waits = () => waitOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] }).waitsFor;
+    const pulled = shop.tightenings.find('round')?.plan.ladder.target_Nm ?? 0;
+    recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
+    const correct = (target_Nm: number) =>
+      alter({
+        todayFilm: 'moly-paste',
+        detail: { ...mains().detail, changeMeans: { means: 'correction', target_Nm } },
+      });
+    correct(pulled * 1.004);
+    expect(waits()).not.toMatch(/changed since/);
+    correct(pulled * 1.006);
+    expect(waits()).toMatch(/changed since/);
+  });
   test('a joint that cannot be reckoned any more keeps nobody from the face', () => {
     alter({ wrenchId: 'demo-wrench-in', todayFilm: 'moly-paste' });
     expect(facePage(shop, 'round', NOW)?.joint.id).toBe('demo-n-joint-mains');

@@ -26,6 +26,10 @@ describe('a refusal by the form of a field', () => {
   test('a name that was given to be read is read', () => {
     expect(said(Joi.number().max(48).label('the cylinders'), 49)).toBe('The cylinders must be at most 48.');
   });
+  test('a row of a list has no name either', () => {
+    const { error } = Joi.object({ pieces_g: Joi.array().items(Joi.number()) }).validate({ pieces_g: [1, 'x'] });
+    expect(problemOf(error!)).toMatchObject({ field: 'pieces_g.1', message: 'This must be a number.' });
+  });
   test('words of its own stand', () => {
     const own = Joi.string().messages({ 'string.empty': 'Say why.' });
     expect(said(own, '')).toBe('Say why.');

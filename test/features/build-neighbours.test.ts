@@ -1,17 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
+import { SHELF_GRADES } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
+import { recordEvent } from '@/features/bench/record-event';
 import { openShop, type Shop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { buildFileOf, type BuildFile } from '@/features/record/build-file';
 import { buildFileSchema } from '@/features/record/build-file-schema';
 import { previewBuild } from '@/features/record/build-preview';
 import { readBack } from '@/features/record/read-back';
-import { fitsOf } from '@/model/engine/engine-rows';
+import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { computeJoint } from '@/model/joint/joint-result';
 import { isDomainError } from '@/core/units';
-import { jointNamed, rowsNamed, temporaryFile, yardShop, YARD_NOW } from '../db/temporary-shop';
+import { freshTightening, jointNamed, rowsNamed, temporaryFile, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const NOW = Date.parse(YARD_NOW);
 let n = 0;
@@ -68,6 +70,28 @@ describe('what a build file brings stays with its engine', () => {
     expect(here).toBe(there?.setting);
     expect(shop.shelf.find('film', 'moly-paste')).toBeUndefined();
   });
+  test('the grade of a nut, and the films that a round was pulled with, come under the names that the joint has here', () => {
+    const there = yardShop();
+    const grade = SHELF_GRADES.find(({ id }) => id === 'iso-8.8-to-16-mm');
+    if (!grade) throw new Error('no such grade');
+    there.shelf.put('grade', { ...grade, provenance: 'own', tensile_MPa: 500, yield_MPa: 300 }, 0, YARD_NOW);
+    there.shelf.put('film', slippery, 0, YARD_NOW);
+    const mains = jointNamed(there, 'demo-n-joint-mains');
+    const original = { ...mains.detail.original, nutGrade: grade.id };
+    expect(there.joints.alter({ ...mains, todayFilm: 'moly-paste', detail: { ...mains.detail, original } })).toBe(true);
+    freshTightening(there);
+    recordEvent(there, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
+    const shop = reading();
+    const { file } = readBack(shop, fileFrom(there, 'demo-norrhem'), Date.now(), newId);
+    const joint = file.joints.find(({ name }) => name === mains.name);
+    const { nutGrade } = joint?.detail.original ?? {};
+    expect(shop.shelf.find('grade', nutGrade ?? '')?.row).toMatchObject({ tensile_MPa: 500 });
+    const rows = rowsNamed(shop, file.engine.id);
+    const state = joint && jointStateOf(rows, joint);
+    expect(state?.final?.tightening.plan.films?.thread).toBe(joint?.todayFilm);
+    expect(joint?.todayFilm).not.toBe('moly-paste');
+    expect(state?.isChanged).toBe(false);
+  });
   test('a shipped film that this shop has its own row over comes along as it was shipped', () => {
     const there = yardShop();
     there.joints.alter({ ...jointNamed(there, 'demo-m-joint-head'), todayFilm: 'moly-paste' });
@@ -83,7 +107,7 @@ describe('what a build file brings stays with its engine', () => {
     const shop = reading();
     shop.settings.set('house-practice', JSON.stringify({ version: 1, window: 'whole' }), 0);
     const before = figures(shop);
-    const { practice, file } = readBack(shop, fileFrom(there, 'demo-norrhem'), NOW, newId);
+    const { practice, file } = readBack(shop, fileFrom(there, 'demo-norrhem'), Date.now(), newId);
     expect(Object.keys(practice)).toEqual(['window']);
     expect(shop.engines.find(file.engine.id)?.practice.window).toBe(practice.window);
     expect(figures(shop)).toBe(before);

@@ -69,8 +69,9 @@ describe('what comes at once', () => {
 
   test('what lies ready waits for nothing', () => {
     comes(PULL, 'pull');
-    comes('/_next/static/chunks/a.js', 'script');
-    expect(begun).toEqual(['pull', 'script']);
+    comes('/_next/static/chunks/a.js?v=1', 'script');
+    comes('/api/instruments/stream?after=3', 'stream');
+    expect(begun).toEqual(['pull', 'script', 'stream']);
   });
 
   test('whoever has gone away is not worked for, and takes no place', () => {

@@ -52,16 +52,6 @@ const DIAL_PARTS: ReadonlySet<Part> = new Set(['push', 'pull', 'zero', 'high', '
 /** Whether a part is read on a dial, which may stand at or below nothing. */
 export const isSigned = (part: Part): boolean => DIAL_PARTS.has(part);
 
-/** Thermal expansion of what is measured, µm/m·K. */
-export const EXPANSIONS_UM_PER_MK = {
-  steel: 11.5,
-  'cast iron': 10.5,
-  aluminium: 23,
-  magnesium: 26,
-  bronze: 18,
-} as const;
-export type ExpandingMetal = keyof typeof EXPANSIONS_UM_PER_MK;
-
 /**
  * A size brought to 20 °C, part and gauge each at its own temperature: L20 = L·(1 + αg·(Tg − 20))/(1 + αp·(Tp − 20)).
  */

@@ -2,7 +2,7 @@ export { clamp, torqueFor, type Clamp } from './clamp';
 export { assertBand, clampBand, type ClampBand, type ClampBandInput } from './clamp-band';
 export { correct, type CorrectedFastener, type Correction, type TodaysFastener } from './correct';
 export { guards } from './guards/guards';
-export { LOCKINGS, type Guard, type GuardInput, type Locking } from './guards/guard';
+export { LIMIT as YIELD_LIMIT, LOCKINGS, type Guard, type GuardInput, type Locking } from './guards/guard';
 export { MILD_YIELD_MPA, leastArea } from './guards/strength-guards';
 export { unknowns, type Unknown } from './guards/unknowns';
 export { ladder, type ClampState, type FastenerLoad, type Ladder } from './ladder';

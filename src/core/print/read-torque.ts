@@ -184,7 +184,7 @@ const TURNED_BACK =
   /(?<![\p{L}])(?:back(?:ed|ing|wards?)?|slack(?:en\p{L}*|ed)?|loosen\p{L}*|undo|undone|unscrew\p{L}*|releas\p{L}*|eas(?:e|ed) off|(?:anti|counter)-?\s?clockwise|zurück\p{L}*|lös\p{L}*|lose|locker\p{L}*|desserr\p{L}*|dévis\p{L}*|desviss\p{L}*|allent\p{L}*|svit\p{L}*|afloj\p{L}*|afloja|desapert\p{L}*|lossa\p{L}*|lossen|losdraai\p{L}*|terug\p{L}*|povol\p{L}*|løsn\p{L}*|tilbage)(?![\p{L}])/u;
 
 function assertForward(text: string, groups: readonly TorqueGroup[]): void {
-  if (groups.some((group) => unitKind(group) === 'turn') && TURNED_BACK.test(text.toLocaleLowerCase()))
+  if (groups.some((group) => unitKind(group) === 'turn') && TURNED_BACK.test(text.toLowerCase()))
     throw unreadable(
       'The page turns it back. Enter the figure that it is left at, and what is turned back as a note of its own.',
     );

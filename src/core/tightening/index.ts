@@ -5,6 +5,7 @@ export {
   STEP_KINDS,
   UNITS_OF_WORK,
   tighteningPlan,
+  turnsShaftAfter,
   type Plan,
   type PlannedStage,
   type PullStep,

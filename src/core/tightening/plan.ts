@@ -74,8 +74,14 @@ function groupsInTurn({ positions, school, perGroup = 1 }: PlanInput): readonly 
   return order(middles, school).map((g) => groups[g] as readonly number[]);
 }
 
-const turnsAfter = (turn: PlanInput['turnShaft'], stage: number, count: number) =>
-  turn === 'before-last' ? stage === count - 2 : turn && stage < count - 1;
+/** Whether the shaft is turned after a stage; `before-last` is before the last figure, whatever angles follow it. */
+export function turnsShaftAfter(
+  { stages, turnShaft }: Pick<PlanInput, 'stages' | 'turnShaft'>,
+  stage: number,
+): boolean {
+  if (turnShaft === 'before-last') return stage === stages.filter(({ turn }) => turn === undefined).length - 2;
+  return turnShaft && stage < stages.length - 1;
+}
 
 /**
  * Lays out every step of a tightening in turn: which fastener, at which stage, with the wrench at what.
@@ -97,7 +103,7 @@ export function tighteningPlan(input: PlanInput): Plan {
   const turn = (input.perGroup ?? 1) > 1 ? groupsInTurn(input).flat() : order(input.positions, input.school);
   const steps = input.stages.flatMap((_, stage): readonly Step[] => [
     ...turn.map((position) => pull(stage, position, input.stages)),
-    ...(turnsAfter(input.turnShaft, stage, count) ? [{ kind: 'shaft', afterStage: stage } as const] : []),
+    ...(turnsShaftAfter(input, stage) ? [{ kind: 'shaft', afterStage: stage } as const] : []),
   ]);
   return { order: turn, steps };
 }

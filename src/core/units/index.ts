@@ -15,3 +15,4 @@ export { convert, imperialNotes } from './convert';
 export { INCH_MM, THOU_MM } from './factors';
 export { plainFigure } from './plain-figure';
 export type { Checked } from './checked';
+export { EXPANSIONS_UM_PER_MK, type ExpandingMetal } from './expansion';

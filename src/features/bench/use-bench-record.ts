@@ -31,7 +31,7 @@ export function useBenchRecord(tighteningId: string, plan: TighteningPlan, event
   const over = current.over[0];
   const pending = new Set(
     waiting.flatMap((event) => {
-      const step = event.kind === 'pull' ? plan.steps[event.step] : undefined;
+      const step = event.kind === 'pull' || event.kind === 'again' ? plan.steps[event.step] : undefined;
       return step?.kind === 'pull' ? [step.position] : [];
     }),
   );

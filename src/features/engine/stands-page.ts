@@ -18,7 +18,7 @@ export interface StandsPage {
 export const STANDS_A_PAGE = 40;
 
 /** Without marks and capitals: “norrhem” finds “Norrhém”. */
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLocaleLowerCase();
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** The engines in whose name every word stands, a page of them; a page that is none is the nearest there is. */
 export function standsPage(

@@ -1,15 +1,6 @@
+import { EXPANSIONS_UM_PER_MK, type ExpandingMetal } from '@/core/units';
 import { atField, DomainError, plainFigure } from '@/core/units';
-import {
-  EXPANSIONS_UM_PER_MK,
-  assertWanted,
-  fitKind,
-  placesOf,
-  type ExpandingMetal,
-  type FitKind,
-  type Limits,
-  type Method,
-  type Wanted,
-} from '@/core/fits';
+import { assertWanted, fitKind, placesOf, type FitKind, type Limits, type Method, type Wanted } from '@/core/fits';
 import type { HousePractice } from '@/model/practice/house-practice';
 import { readLength } from '@/core/print';
 import type { Fit, FitDetail } from '@/model/fit/fit';

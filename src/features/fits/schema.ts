@@ -1,6 +1,7 @@
 import { typedNumber } from '@/model/typed-number';
 import { readVersion } from '@/model/versioned';
-import { EXPANSIONS_UM_PER_MK, FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
+import { EXPANSIONS_UM_PER_MK } from '@/core/units';
+import { FIT_KINDS, type Method, METHODS, RUNOUT_SENSES } from '@/core/fits';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import type { Checked } from '@/core/units';

@@ -1,6 +1,7 @@
 'use client';
 
-import { EXPANSIONS_UM_PER_MK, fitKind, type FitKind, type Method, RUNOUT_SENSES } from '@/core/fits';
+import { EXPANSIONS_UM_PER_MK } from '@/core/units';
+import { fitKind, type FitKind, type Method, RUNOUT_SENSES } from '@/core/fits';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { isDomainError } from '@/core/units';

@@ -11,8 +11,6 @@ import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
-import type { Leaf } from '@/model/book/leaf';
-import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { againstLeaf, pageGuardsOf } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
@@ -62,10 +60,6 @@ function stagesOnPage(printedText: string): Joint['stageScheme'] | undefined {
   return read.ok && read.result.kind === 'stages' ? read.result.shares : undefined;
 }
 
-/** After an angle no figure goes over it again. */
-const schoolOf = (leaf: Leaf, asked: Joint['retorqueSchool']): Joint['retorqueSchool'] =>
-  turnsOfLeaf(leaf).length > 0 ? 'none' : asked;
-
 /** A new joint with the practice of its engine. The wrench comes from the shelf. */
 function newJoint(bench: Bench, given: NewJointFields, conditionText: string | null, printedText = ''): Joint {
   const shelves = shelvesAt(bench, given.engineId);
@@ -112,8 +106,7 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
       `${stops.map(({ message }) => message).join(' ')} Take that page, or write down why this one.`,
       'leafReason',
     );
-  const retorqueSchool = schoolOf(leaf, given.retorqueSchool);
-  const made = newJoint(bench, { ...given, retorqueSchool }, leaf.conditionText, leaf.printedText);
+  const made = newJoint(bench, given, leaf.conditionText, leaf.printedText);
   const reasoned = stops.length > 0 ? { leafReason, overLeafId: governingId } : {};
   const joint = { ...made, detail: { ...made.detail, ...reasoned } };
   assertReckonable(bench, joint);

@@ -107,16 +107,20 @@ const sameSize = (a: number, b: number) => Math.abs(a - b) < 0.005;
 function HexagonField({ facts, set }: PartProps) {
   const hexagons = hexagonFaces(threadNamed(facts.thread));
   if (facts.faceMeasured || hexagons.length < 2) return null;
+  const at = hexagons.findIndex(({ face }) => sameSize(face.outer_mm, facts.outer_mm));
   return (
     <NativeSelect
       className={form.double}
       label="The spanner that fits it"
       description="The face is taken from it until you measure"
-      data={hexagons.map(({ flats_mm, standard }, at) => ({
-        value: String(at),
-        label: `${Number(flats_mm.toFixed(1))} mm across flats, ${standard}`,
-      }))}
-      value={String(hexagons.findIndex(({ face }) => sameSize(face.outer_mm, facts.outer_mm)))}
+      data={[
+        ...(at < 0 ? [{ value: '-1', label: 'Not one of these' }] : []),
+        ...hexagons.map(({ flats_mm, standard }, i) => ({
+          value: String(i),
+          label: `${Number(flats_mm.toFixed(1))} mm across flats, ${standard}`,
+        })),
+      ]}
+      value={String(at)}
       onChange={(event) => {
         const chosen = hexagons[Number(event.currentTarget.value)];
         if (chosen) set({ outer_mm: chosen.face.outer_mm, inner_mm: chosen.face.inner_mm, faceMeasured: false });

@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { patternPositions, tighteningPlan, order, type PlannedStage } from '@/core/tightening';
+import { patternPositions, tighteningPlan, turnsShaftAfter, order, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -37,9 +37,8 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
           turnShaft: shaft,
         }).order
       : order(positions, joint.orderSchool);
-  const turnsAfter = (i: number) =>
-    shaft === 'before-last' ? i === stageList.length - 2 : shaft && i < stageList.length - 1;
-  const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1;
+  const turnsAfter = (i: number) => turnsShaftAfter({ stages: stageList, turnShaft: shaft }, i);
+  const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1 && !stageList[i]?.turn;
   return (
     <Section title="The plan">
       <div className={styles.plan}>

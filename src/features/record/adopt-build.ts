@@ -180,14 +180,18 @@ const figuresOfRow = ({ id: _, name: __, provenance: ___, source: ____, ...figur
 function withRows(joint: Joint, of: (kind: DrawnKind, id: string) => string): Joint {
   const { detail } = joint;
   const maybe = (kind: DrawnKind, id: string | null) => (id === null ? null : of(kind, id));
+  const gradesOf = ({ grade, nutGrade }: { readonly grade: string | null; readonly nutGrade: string | null }) => ({
+    grade: maybe('grade', grade),
+    nutGrade: maybe('grade', nutGrade),
+  });
   return {
     ...joint,
     originalFilm: of('film', joint.originalFilm),
     todayFilm: of('film', joint.todayFilm),
     detail: {
       ...detail,
-      original: { ...detail.original, grade: maybe('grade', detail.original.grade) },
-      today: detail.today && { ...detail.today, grade: maybe('grade', detail.today.grade) },
+      original: { ...detail.original, ...gradesOf(detail.original) },
+      today: detail.today && { ...detail.today, ...gradesOf(detail.today) },
       headFilm: maybe('film', detail.headFilm),
       parent: {
         ...detail.parent,
@@ -227,7 +231,13 @@ function withShelf(shop: Shop, file: BuildFile, from: string, newId: NewId): Pic
     return as;
   };
   const joints = file.joints.map((joint) => withRows(joint, adopt));
-  return { file: { ...file, joints, shelf: rows }, coming };
+  // A plan says which films it was pulled with: under the names that its joint has for them from now on.
+  const film = (id: string) => become.get(`film ${id}`) ?? id;
+  const tightenings = file.tightenings.map(({ plan, ...round }) => ({
+    ...round,
+    plan: { ...plan, ...(plan.films && { films: { thread: film(plan.films.thread), head: film(plan.films.head) } }) },
+  }));
+  return { file: { ...file, joints, tightenings, shelf: rows }, coming };
 }
 
 /** Where house practice differs from this shop's, the engine keeps the one that its figures were made with. */

@@ -1,23 +1,11 @@
-import { DomainError, TORQUE_UNITS, type Checked } from '@/core/units';
+import { DomainError, type Checked } from '@/core/units';
 import { liftBuildFile } from './lift-build-file';
 import { oneOf } from '@/model/one-of';
 import { PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
 import { FIT_KINDS, METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
-import { PURPOSES } from '@/model/joint/tightening';
-import { PULL_ACTS } from '@/model/joint/tightening-plan';
-import { CARES } from '@/model/joint/care';
 import { ENGINE_KINDS } from '@/model/engine/engine';
-import {
-  EVENT_KINDS,
-  MAX_FASTENERS,
-  NAMED_SCHEMES,
-  ORDER_SCHOOLS,
-  PATTERN_KINDS,
-  PULL_OUTCOMES,
-  STEP_KINDS,
-  UNITS_OF_WORK,
-} from '@/core/tightening';
+import { MAX_FASTENERS, NAMED_SCHEMES, ORDER_SCHOOLS, PATTERN_KINDS, UNITS_OF_WORK } from '@/core/tightening';
 import { RANGE_SCHOOLS } from '@/core/joint';
 import { HEAD_METALS, RETORQUE_SCHOOLS } from '@/core/heat';
 import { sentNumber } from '@/model/typed-number';
@@ -29,41 +17,26 @@ import { detailSchema } from '@/model/joint/joint-detail-schema';
 import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import { LEAF_KINDS } from '@/model/book/leaf';
 import { SOURCE_KINDS } from '@/model/book/source';
+import {
+  MAX_ROWS,
+  celsius,
+  hour,
+  id,
+  idOrNone,
+  list,
+  name,
+  number,
+  numberOrNone,
+  positive,
+  text,
+  time,
+  unit,
+  year,
+} from './build-fields';
+import { tighteningSchema } from './build-round-schema';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
 
-/** Rows are found by their ids in addresses, where these words stand for screens. */
-const ROUTES = ['new', 'import', 'read-in', 'about', 'bearings', 'rings', 'volumes', 'weights'];
-const ID = Joi.string()
-  .pattern(/^[\w-]+$/)
-  .max(60)
-  .invalid(...ROUTES);
-const id = ID.required();
-const idOrNone = ID.allow(null).required();
-const text = Joi.string().allow('').max(400).required();
-/** A day and an hour, and a zone: what is less is another time on another machine. */
-const hour = () =>
-  Joi.string()
-    .pattern(/^(?:19|20)\d\d-\d\d-\d\dT\d\d:\d\d(?::\d\d(?:\.\d+)?)?(?:Z|[+-]\d\d:?\d\d)$/)
-    .isoDate()
-    .messages({ 'string.pattern.base': '{{#label}} must be a time with its day, hour and zone' });
-const time = hour().required();
-const number = sentNumber().required();
-const positive = (most: number) => sentNumber().greater(0).max(most).required();
-const celsius = sentNumber().min(-60).max(1200).required();
-const numberOrNone = sentNumber().allow(null).required();
-const year = sentNumber().integer().min(1880).max(2100).allow(null);
-type EventKind = (typeof EVENT_KINDS)[number];
-type StepKind = (typeof STEP_KINDS)[number];
-
 const metal = oneOf(HEAD_METALS).required();
-const unit = Joi.string()
-  .valid(...TORQUE_UNITS)
-  .required();
-/** No list of a build is longer in any shop; one that is is no build. */
-const MAX_ROWS = 50_000;
-const list = (item: Joi.Schema, most = MAX_ROWS) => Joi.array().items(item).max(most).required();
-const name = Joi.string().trim().min(1).max(120).required();
-
 const practice = Joi.object(
   Object.fromEntries(
     PRACTICE_QUESTIONS.map(({ row, schools }) => [row, Joi.string().valid(...schools.map(({ value }) => value))]),
@@ -174,112 +147,6 @@ const joint = Joi.object({
   detail: detailSchema.default(PLAIN_DETAIL),
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
-});
-
-const index = sentNumber().integer().min(0).required();
-
-const eventOf = (kind: EventKind, keys: Joi.SchemaMap) =>
-  Joi.object({ id, kind: Joi.string().valid(kind).required(), ...keys, at: time, recordedAt: time });
-const outcome = Joi.string()
-  .valid(...PULL_OUTCOMES)
-  .required();
-const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
-  pull: { step: index, outcome },
-  shaft: { step: index },
-  again: { step: index, outcome },
-  left: { step: index, words: Joi.string().trim().min(1).max(400).required() },
-  strike: { strikes: id },
-};
-const event = Joi.alternatives(...EVENT_KINDS.map((kind) => eventOf(kind, EVENTS[kind])));
-
-const note = Joi.object({ code: text, message: Joi.string().max(1000).required() });
-const piece = Joi.alternatives(
-  Joi.string().allow('').max(400),
-  Joi.object({ value: number, digits: sentNumber().integer().min(0).max(20).required() }),
-);
-const workingLine = Joi.object({ formula: Joi.string().allow('').max(1000).required(), figures: list(piece, 60) });
-const MAX_STEPS = 2000;
-const MAX_TURN_DEG = 3600;
-
-const STEPS: Readonly<Record<StepKind, Joi.SchemaMap>> = {
-  pull: {
-    stage: index,
-    position: index,
-    setting: number,
-    torque_Nm: number,
-    turn: Joi.object({ min_deg: positive(MAX_TURN_DEG), max_deg: positive(MAX_TURN_DEG) }),
-    final: Joi.boolean().required(),
-  },
-  shaft: { afterStage: index },
-};
-const step = Joi.alternatives(
-  ...STEP_KINDS.map((kind) => Joi.object({ kind: Joi.string().valid(kind).required(), ...STEPS[kind] })),
-);
-
-const rung = Joi.object({
-  id: Joi.string().required(),
-  title: text,
-  value_Nm: number,
-  factor: sentNumber(),
-  working: list(workingLine, 200),
-  source: Joi.string().allow('').required(),
-  school: Joi.string().allow('').required(),
-  spread: Joi.string().allow('').required(),
-  override: Joi.object({ value_Nm: sentNumber().allow(null).required(), reason: Joi.string().required() }),
-});
-
-const plan = Joi.object({
-  positions: list(Joi.array().items(sentNumber().min(-10_000).max(10_000)).length(2), MAX_FASTENERS),
-  order: list(sentNumber().integer().min(0), MAX_FASTENERS),
-  steps: list(step, MAX_STEPS),
-  unit,
-  wrenchName: text,
-  leaf: Joi.object({
-    printedText: text,
-    source: Joi.string().allow('').required(),
-    page: text,
-    reason: Joi.string().max(400),
-  }).required(),
-  filmName: text,
-  thread: text,
-  ladder: Joi.object({
-    rungs: list(rung),
-    printed_Nm: number,
-    target_Nm: number,
-    setting: Joi.object({
-      setting: number,
-      rounded: number,
-      achieved_Nm: number,
-      roundingError_pct: number,
-      onScale: Joi.boolean().required(),
-      // Plans of the first layout did not say.
-      inWindow: Joi.boolean(),
-      notes: Joi.array().items(note).max(60).default([]),
-    }).required(),
-    band: Joi.object({ p5_N: number, p50_N: number, p95_N: number, mean_N: number }).required(),
-    notes: Joi.array().items(note).max(60).default([]),
-  }).required(),
-  guards: list(
-    Joi.object({ code: text, severity: text, message: Joi.string().required(), absolute: Joi.boolean().valid(true) }),
-  ),
-  unknown: Joi.array()
-    .items(Joi.object({ code: text, what: text, unjudged: text }))
-    .max(60),
-  reason: Joi.string().allow('').max(1000),
-  care: oneOf(CARES),
-  act: oneOf(PULL_ACTS).required(),
-  cycleId: Joi.string(),
-  asksOver: Joi.boolean().valid(true),
-  films: Joi.object({ thread: id, head: id }),
-}).required();
-
-const tightening = Joi.object({
-  id,
-  jointId: id,
-  purpose: oneOf(PURPOSES).required(),
-  plan,
-  startedAt: time,
-  events: list(event),
 });
 
 const boltReading = Joi.object({
@@ -414,7 +281,7 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   leaves: list(leaf),
   wrenches: list(wrench),
   joints: list(joint),
-  tightenings: list(tightening),
+  tightenings: list(tighteningSchema),
   boltSets: Joi.array().items(boltSet).default([]),
   practice,
   figures: Joi.array().items(figure).max(MAX_ROWS).default([]),

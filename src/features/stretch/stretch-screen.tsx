@@ -1,5 +1,6 @@
 'use client';
 
+import { YIELD_LIMIT } from '@/core/joint';
 import { THOU_MM } from '@/core/units';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { choices } from '@/interface/words/choices';
@@ -69,11 +70,9 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
   );
 }
 
-const LIMIT = 0.9;
-
 /** The most stretch that is wanted, against what the bolt bears. */
 function YieldNotice({ page: { mostShare, isGradeKnown } }: { readonly page: SetPage }) {
-  if (mostShare <= LIMIT) return null;
+  if (mostShare <= YIELD_LIMIT) return null;
   const share = `${(mostShare * 100).toFixed(0)} %`;
   return (
     <Notice kind={isGradeKnown ? 'stop' : 'wait'}>

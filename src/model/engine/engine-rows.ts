@@ -3,6 +3,7 @@ import { roundState } from '@/core/tightening';
 import { pageGuardsOf } from '@/model/book/page-guards';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
+import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import type { Source } from '@/model/book/source';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
@@ -12,7 +13,9 @@ import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { filmsOf } from '@/model/joint/joint-result';
+import { endsInTurn } from '@/model/joint/tightening-plan';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
+import { isSettled } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { Engine } from './engine';
 import { retorqueOf, type EngineState, type JointState, type TighteningState } from './engine-state';
@@ -51,15 +54,13 @@ function finalOf(rounds: readonly TighteningState[]): TighteningState | undefine
  * Whether what decides a figure is another on the sheet than in the round that counts, as far as rows alone tell: the
  * page, the thread, the films. The sheet itself compares the figures too.
  */
-function isChanged(
-  { thread, detail, leafId, ...joint }: Joint,
-  leaves: readonly Leaf[],
-  round: TighteningState | undefined,
-): boolean {
-  if (!round || round.events.length === 0 || detail.changeMeans?.means === 'next-round') return false;
+function isChanged(joint: Joint, leaf: Leaf | undefined, round: TighteningState | undefined): boolean {
+  if (!round || round.events.length === 0) return false;
   const { plan } = round.tightening;
-  const films = filmsOf({ ...joint, thread, detail, leafId });
-  const printed = leaves.find(({ id }) => id === leafId)?.printedText;
+  if (isSettled(joint.detail.changeMeans, plan.ladder.target_Nm)) return false;
+  const { thread, detail } = joint;
+  const films = filmsOf(joint);
+  const printed = leaf?.printedText;
   return (
     plan.thread !== (detail.today?.thread ?? thread) ||
     (printed !== undefined && plan.leaf.printedText !== printed) ||
@@ -75,13 +76,17 @@ export function jointStateOf(
   const rounds = tightenings
     .filter(({ jointId }) => jointId === joint.id)
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
+  const final = finalOf(rounds);
+  const leaf = leaves.find(({ id }) => id === joint.leafId);
+  // What an angle has done, or will do, no figure goes over again.
+  const byAngle = final ? endsInTurn(final.tightening.plan) : leaf !== undefined && turnsOfLeaf(leaf).length > 0;
   return {
     joint,
     tightenings: rounds,
-    final: finalOf(rounds),
+    final,
     openRetorque: rounds.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
-    retorque: retorqueOf(engine, joint, heat, rounds),
-    isChanged: isChanged(joint, leaves, finalOf(rounds)),
+    retorque: retorqueOf(engine, byAngle ? { ...joint, retorqueSchool: 'none' } : joint, heat, { rounds, final }),
+    isChanged: isChanged(joint, leaf, final),
     page: pageGuardsOf(engine, leaves, sources, joint),
   };
 }

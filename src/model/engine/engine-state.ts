@@ -6,7 +6,6 @@ import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
 import type { FitState } from '@/model/fit/fit-state';
-import { endsInTurn } from '@/model/joint/tightening-plan';
 import type { Engine } from './engine';
 import type { HeatLog } from '@/model/heat/heat-log';
 
@@ -67,20 +66,17 @@ export function retorqueOf(
   engine: Engine,
   joint: Joint,
   heat: HeatLog,
-  tightenings: readonly TighteningState[],
+  { rounds, final }: { readonly rounds: readonly TighteningState[]; readonly final: TighteningState | undefined },
 ): RetorqueState {
-  const finals = tightenings.filter(({ tightening }) => tightening.purpose === 'final');
-  const final = finals.findLast((round) => round.events.length > 0) ?? finals.at(-1);
   const last = final?.state.complete ? final.events.find(({ id }) => id === final.state.last?.id) : undefined;
   const tightenedAt = last && happenedAt(last);
-  const answered = tightenings.flatMap(({ tightening, state: now }) =>
+  const answered = rounds.flatMap(({ tightening, state: now }) =>
     tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : [],
   );
   return retorqueState({
     kind: engine.kind,
     headMetal: engine.headMetal,
-    // What an angle has done no figure goes over again.
-    school: final && endsInTurn(final.tightening.plan) ? 'none' : joint.retorqueSchool,
+    school: joint.retorqueSchool,
     least: LEAST_CYCLES[joint.detail.heatCycle],
     ...(joint.detail.warm && { warm_C: joint.detail.warm.head_C }),
     tightenedAt: tightenedAt === undefined ? undefined : time(tightenedAt),

@@ -1,5 +1,4 @@
-import { happenedAt } from '@/model/line-time';
-import type { Purpose } from '@/model/joint/tightening';
+import { EXPANSIONS_UM_PER_MK } from '@/core/units';
 import {
   CHANGES,
   REMEDIES,
@@ -17,6 +16,7 @@ import {
 } from '@/core/fits';
 import type { Fit, FitLine, ReadingLine } from './fit';
 import type { FitPageSays } from './fit-page';
+import { clampChange, isOpenedSince, type FitRound } from './fit-rounds';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [
@@ -44,13 +44,6 @@ const HOLDING: ReadonlySet<PlaceState> = new Set(['tight', 'loose', 'fault']);
 export const isHolding = (state: PlaceState): boolean => HOLDING.has(state);
 
 export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
-
-/** A going-round of the joint that closes a fit; the middle of the clamp load that it was planned for. */
-export interface FitRound {
-  readonly purpose: Purpose;
-  readonly startedAt: string;
-  readonly clamp_N?: number;
-}
 
 /** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
 export interface FitContext {
@@ -111,12 +104,10 @@ export function value20_mm(line: ReadingLine, fit: Fit): number {
   const expansion = line.part === 'bore' ? fit.detail.expansion?.bore : fit.detail.expansion?.journal;
   return sizeAt20C(
     line.value_mm,
-    { expansion: expansion ?? STEEL_UM_PER_MK, at_C: part_C },
-    { expansion: STEEL_UM_PER_MK, at_C: gauge_C ?? part_C },
+    { expansion: expansion ?? EXPANSIONS_UM_PER_MK.steel, at_C: part_C },
+    { expansion: EXPANSIONS_UM_PER_MK.steel, at_C: gauge_C ?? part_C },
   );
 }
-
-const STEEL_UM_PER_MK = 11.5;
 
 const withoutStruck = (lines: readonly FitLine[]): readonly FitLine[] => {
   const struck = new Set(lines.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
@@ -186,33 +177,6 @@ const answersOf = (reading: ReadingLine, lines: readonly FitLine[]) =>
     .slice(lines.indexOf(reading) + 1)
     .reduce((said, line) => (line.kind === 'affirm' ? { ...line.body.answers, ...said } : said), reading.body.answers);
 
-/**
- * The first final going-round after a reading closes the fit; any other going-round opens what was read.
- * Both hours are the server's. A reading that is still on its way there was taken just now.
- */
-function isOpenedSince(reading: ReadingLine, { rounds }: FitContext): boolean {
-  if (reading.recordedAt === undefined) return false;
-  const taken = happenedAt(reading);
-  const after = rounds.filter(({ startedAt, purpose }) => startedAt > taken && purpose !== 'retorque');
-  return after.length > 0 && !(after.length === 1 && after[0]?.purpose === 'final');
-}
-
-/** A cap that is clamped harder or less hard makes another bore of it. */
-const CLAMP_CHANGE = 0.05;
-
-/** The clamp load that a bore was read at, and the one that it is closed up with, where the two differ. */
-function clampChange(reading: ReadingLine, { rounds }: FitContext): string | undefined {
-  if (reading.recordedAt === undefined) return undefined;
-  const taken = happenedAt(reading);
-  const pulled = rounds.filter(({ purpose }) => purpose !== 'retorque');
-  const then = pulled.findLast(({ startedAt }) => startedAt <= taken)?.clamp_N;
-  const now = pulled.findLast(({ startedAt }) => startedAt > taken)?.clamp_N;
-  if (then === undefined || now === undefined || !(then > 0) || Math.abs(now / then - 1) <= CLAMP_CHANGE)
-    return undefined;
-  const kN = (newtons: number) => `${(newtons / 1000).toFixed(1)} kN`;
-  return `Since it was read its caps were pulled to another clamp load: ${kN(then)} a fastener then, ${kN(now)} now.`;
-}
-
 /** Why a reading no longer counts; undefined where it does. */
 function staleReason(
   reading: ReadingLine,
@@ -225,9 +189,9 @@ function staleReason(
   const change = after.find((line) => line.kind === 'change' && isVoidedBy(line.body.change, reading.part, conditions));
   if (change?.kind === 'change')
     return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
-  if (conditions.includes('cap-final') && isOpenedSince(reading, context))
+  if (conditions.includes('cap-final') && isOpenedSince(reading, context.rounds))
     return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
-  const clamp = conditions.includes('cap-final') ? clampChange(reading, context) : undefined;
+  const clamp = conditions.includes('cap-final') ? clampChange(reading, context.rounds) : undefined;
   if (clamp !== undefined) return clamp;
   if (
     conditions.includes('final-bolts') &&

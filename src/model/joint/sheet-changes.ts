@@ -15,6 +15,8 @@ export interface SheetChange {
 // What a graduation may move by, and no person would call another figure.
 const SAME_TORQUE = 0.005;
 
+const isSame = (a: number, b: number) => Math.abs(a / b - 1) <= SAME_TORQUE;
+
 const Nm = (value: number) => `${Number(value.toPrecision(3))} N·m`;
 
 /** What a going-round was pulled with, as far as a sheet can contradict it. */
@@ -35,10 +37,9 @@ export function sheetChanges(
     { what: 'The printed figure', pulled: plan.leaf.printedText, sheet: setting.leaf.printedText },
   ];
   const [pulled, now] = [plan.ladder.target_Nm, ladder.target_Nm];
-  const figure =
-    Math.abs(now / pulled - 1) > SAME_TORQUE
-      ? [{ what: 'What the fastener should get', pulled: Nm(pulled), sheet: Nm(now) }]
-      : [];
+  const figure = !isSame(now, pulled)
+    ? [{ what: 'What the fastener should get', pulled: Nm(pulled), sheet: Nm(now) }]
+    : [];
   return [...pairs.filter((pair) => pair.pulled !== pair.sheet), ...figure];
 }
 
@@ -48,6 +49,10 @@ export interface ChangeMeaning {
   readonly means: 'next-round' | 'correction';
   readonly target_Nm: number;
 }
+
+/** Whether what was said of a change leaves nothing to be done about nuts that were pulled to a figure. */
+export const isSettled = (meaning: ChangeMeaning | null, pulled_Nm: number): boolean =>
+  meaning !== null && (meaning.means === 'next-round' || isSame(meaning.target_Nm, pulled_Nm));
 
 /**
  * What stands against a joint whose sheet was changed after its first pull: the question what it means; and where it
@@ -60,7 +65,7 @@ export function changeGuards(
   meaning: ChangeMeaning | null,
 ): readonly Guard[] {
   if (changes.length === 0) return [];
-  const answered = meaning !== null && Math.abs(meaning.target_Nm / target_Nm - 1) <= SAME_TORQUE;
+  const answered = meaning !== null && isSame(meaning.target_Nm, target_Nm);
   const severity = 'ask';
   if (!answered)
     return [
@@ -73,7 +78,7 @@ export function changeGuards(
   if (meaning.means === 'next-round')
     return [{ code: 'changed-for-next', severity, message: `${saidChanges(changes)} It is meant for the next round.` }];
   const pulled = plan.ladder.target_Nm;
-  if (Math.abs(target_Nm / pulled - 1) <= SAME_TORQUE)
+  if (isSame(target_Nm, pulled))
     return [{ code: 'corrected', severity, message: `${saidChanges(changes)} Corrected; the figure is the same.` }];
   const off = Math.abs((pulled / target_Nm - 1) * 100).toFixed(0);
   return pulled < target_Nm

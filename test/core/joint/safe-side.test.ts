@@ -1,68 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { SHELF_GRADES, SHELF_METALS, usualBearingFace } from '@/core/fastener';
+import { SHELF_GRADES } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
 import { correct, guards, ladder, spreadOf, unknowns, type GuardInput, type LadderInput } from '@/core/joint';
-import { readTorque } from '@/core/print';
 import { monteCarlo } from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
 import { TORQUE_UNITS } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { codeOf } from '../code-of';
+import { film, input, judge, metal, named, yieldOf, type Fastener } from './judged';
 
-const film = (id: string) => SHELF_FILMS.find((one) => one.id === id)!;
-const metal = (id: string) => SHELF_METALS.find((one) => one.id === id)!;
-const yieldOf = (name: string) => SHELF_GRADES.find((one) => one.name === name)!.yield_MPa;
-const named = (name: string) => {
-  const thread = threadNamed(name);
-  return { name, thread, bearing: usualBearingFace(thread), bearingSource: '' };
-};
-type Fastener = LadderInput['today'];
-
-const reading = (text: string) => {
-  const print = readTorque(text);
-  if (print.kind === 'turn') throw new Error('a turn');
-  return print.readings[0]!;
-};
-
-const input = (text: string, today: Fastener, part: Partial<LadderInput> = {}): LadderInput => ({
-  reading: reading(text),
-  printedText: text,
-  page: 'p. 1',
-  rangeSchool: 'middle',
-  rangeReason: '',
-  original: today,
-  today,
-  originalFilm: film('engine-oil'),
-  originalFilmReason: '',
-  threadFilm: film('engine-oil'),
-  headFilm: film('engine-oil'),
-  wrench: { name: 'W', unit: 'N·m', min: 1, max: 2000, graduation: 0.5, accuracy_pct: 4 },
-  window: 'whole',
-  overrides: {},
-  ...part,
-});
-
-const judge = (of: LadderInput, part: Partial<GuardInput> = {}): GuardInput => ({
-  ladder: ladder(of),
-  original: of.original,
-  today: of.today,
-  form: 'bolt',
-  faceMeasured: true,
-  substituted: false,
-  reach: {},
-  locking: 'none',
-  hearsay: false,
-  agreed: [],
-  nearHeat: false,
-  boreMoves: false,
-  todayFilmId: of.threadFilm.id,
-  headFilmId: of.headFilm.id,
-  bookSays: null,
-  bookFilmId: 'engine-oil',
-  wrench: { name: 'W', unit: 'N·m', min: 1, max: 2000, graduation: 0.5, overdue: false, windowFloor: 1 },
-  ...part,
-});
 const found = (of: LadderInput, part?: Partial<GuardInput>) => guards(judge(of, part));
 const codes = (of: LadderInput, part?: Partial<GuardInput>) => found(of, part).map(({ code }) => code);
 const strong = (name: string): Fastener => ({ ...named(name), yield_MPa: yieldOf('12.9') });

@@ -1,70 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { SHELF_GRADES, SHELF_METALS, usualBearingFace } from '@/core/fastener';
-import { SHELF_FILMS } from '@/core/film';
-import { clamp, guards, headArm, ladder, unknowns, type GuardInput } from '@/core/joint';
-import { readTorque } from '@/core/print';
+import { SHELF_GRADES, usualBearingFace } from '@/core/fastener';
+import { clamp, guards, headArm, unknowns, type GuardInput } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { codeOf } from '../code-of';
+import { input, judge, metal, named } from './judged';
 
 const there = <T>(row: T | undefined): T => {
   if (row === undefined) throw new Error('no such row');
   return row;
 };
-const metal = (id: string) => there(SHELF_METALS.find((one) => one.id === id));
 const grade = (name: string) => there(SHELF_GRADES.find((one) => one.id.startsWith(`iso-${name}`)));
-const oil = there(SHELF_FILMS.find(({ id }) => id === 'engine-oil'));
 const M10 = threadNamed('M10');
 
-/** M10 of class 8.8 in engine oil at so many N·m: about 26 kN of the 37 that it yields at, for 48. */
+/** M10 of class 8.8 in engine oil, a stud. */
 function judged(text: string, part: Partial<GuardInput> = {}, gradeName = '8.8'): GuardInput {
-  const print = readTorque(text);
-  if (print.kind === 'turn') throw new Error('a turn');
   const row = grade(gradeName);
-  const fastener = {
-    name: 'M10',
-    thread: M10,
-    bearing: usualBearingFace(M10),
-    bearingSource: '',
-    yield_MPa: row.yield_MPa,
-    grade: row.name,
-    gradeRow: row,
-  };
-  return {
-    ladder: ladder({
-      reading: there(print.readings[0]),
-      printedText: text,
-      page: 'p. 1',
-      rangeSchool: 'middle',
-      rangeReason: '',
-      original: fastener,
-      today: fastener,
-      originalFilm: oil,
-      originalFilmReason: '',
-      threadFilm: oil,
-      headFilm: oil,
-      wrench: { name: 'W', unit: 'N·m', min: 1, max: 200, graduation: 0.5, accuracy_pct: 4 },
-      window: 'whole',
-      overrides: {},
-    }),
-    original: fastener,
-    today: fastener,
-    form: 'stud',
-    faceMeasured: true,
-    substituted: false,
-    reach: {},
-    locking: 'none',
-    hearsay: false,
-    agreed: [],
-    nearHeat: false,
-    boreMoves: false,
-    todayFilmId: 'engine-oil',
-    headFilmId: 'engine-oil',
-    bookSays: null,
-    bookFilmId: 'engine-oil',
-    wrench: { name: 'W', unit: 'N·m', min: 1, max: 200, graduation: 0.5, overdue: false, windowFloor: 1 },
-    ...part,
-  };
+  const fastener = { ...named('M10'), yield_MPa: row.yield_MPa, grade: row.name, gradeRow: row };
+  return { ...judge(input(text, fastener)), original: fastener, today: fastener, form: 'stud', ...part };
 }
 const found = (text: string, part?: Partial<GuardInput>, gradeName?: string) => guards(judged(text, part, gradeName));
 const severityOf = (code: string, text: string, part?: Partial<GuardInput>, gradeName?: string) =>

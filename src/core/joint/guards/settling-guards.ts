@@ -1,4 +1,5 @@
 import type { ParentMetal } from '@/core/fastener';
+import { EXPANSIONS_UM_PER_MK } from '@/core/units';
 import type { LadderFastener } from '../rungs/rung';
 import { LIMIT, ask, kN, mm, pct, stop, type Guard, type GuardInput } from './guard';
 import { isLight } from './strip-load';
@@ -12,9 +13,13 @@ const EMBEDDING_MM = 0.01;
 const WORTH_SAYING = 0.1;
 const ROOM_C = 20;
 
-/** Expansion, 1/K: light alloys from the handbooks' 23 for aluminium and 26 for magnesium, steel 11.5. */
-const STEEL_PER_K = 11.5e-6;
-const lightPerK = ({ id, name }: ParentMetal) => (/magnes/i.test(`${id} ${name}`) ? 26e-6 : 23e-6);
+const PER_K = 1e-6;
+
+/** How much more a light alloy grows than steel, 1/K. */
+const growsMore = ({ id, name }: ParentMetal): number => {
+  const { steel, magnesium, aluminium } = EXPANSIONS_UM_PER_MK;
+  return ((/magnes/i.test(`${id} ${name}`) ? magnesium : aluminium) - steel) * PER_K;
+};
 
 /**
  * Stiffness of the bolt alone over what it clamps, N/mm: k = E·A/(L + d). What it clamps gives too, so that every load
@@ -32,7 +37,7 @@ export function boltStiffness({ thread, shank_mm }: LadderFastener, grip_mm: num
 export function hotRise({ today, underHead, reach, hottest_C }: GuardInput): number {
   const { grip_mm } = reach;
   if (!underHead || !isLight(underHead) || grip_mm === undefined || hottest_C === undefined) return 0;
-  const stretch_mm = grip_mm * (lightPerK(underHead) - STEEL_PER_K) * Math.max(0, hottest_C - ROOM_C);
+  const stretch_mm = grip_mm * growsMore(underHead) * Math.max(0, hottest_C - ROOM_C);
   return boltStiffness(today, grip_mm) * stretch_mm;
 }
 

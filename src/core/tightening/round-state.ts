@@ -40,6 +40,8 @@ export type DoneEvent = Exclude<BenchEvent, { kind: 'strike' }>;
 /** What the drawing shows of one fastener. */
 export interface FastenerMark {
   readonly ticks: number;
+  /** Passes at which the wrench gave its sign without the fastener moving, counted from 0. */
+  readonly unmoved: readonly number[];
   readonly final: boolean;
   /** True where a pull went over: look at it before going on. */
   readonly attention: boolean;
@@ -62,12 +64,20 @@ const isStruck = (events: readonly BenchEvent[]): ReadonlySet<string> =>
   new Set(events.flatMap((event) => (event.kind === 'strike' ? [event.strikes] : [])));
 
 function marksOf(steps: readonly Step[], done: readonly DoneEvent[], count: number): readonly FastenerMark[] {
-  const marks = Array.from({ length: count }, () => ({ ticks: 0, final: false, attention: false }));
+  const marks = Array.from({ length: count }, () => ({
+    ticks: 0,
+    unmoved: [] as number[],
+    final: false,
+    attention: false,
+  }));
   for (const event of done) {
     const step = steps[event.step] as PullStep;
     const mark = event.kind === 'pull' || event.kind === 'again' ? marks[step.position] : undefined;
     if (!mark || (event.kind !== 'pull' && event.kind !== 'again')) continue;
-    if (event.kind === 'pull') mark.ticks += 1;
+    if (event.kind === 'pull') {
+      if (event.outcome === 'did-not-move' || event.outcome === 'already-past') mark.unmoved.push(mark.ticks);
+      mark.ticks += 1;
+    }
     mark.final ||= step.final;
     mark.attention = event.outcome === 'went-over';
   }
@@ -121,7 +131,7 @@ export function assertFollows(steps: readonly Step[], events: readonly BenchEven
   const now = roundState(steps, events, 0, true);
   if (event.kind === 'strike') {
     if (now.last?.id !== event.strikes)
-      throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be struck.', 'strikes');
+      throw new DomainError('nothing-to-strike', 'Only the last line that still stands can be undone.', 'strikes');
     return;
   }
   if (event.kind === 'again' || event.kind === 'left') {

@@ -26,7 +26,7 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
   const gone = plan.steps[round.over[0] ?? -1];
   if (gone?.kind === 'pull')
     return (
-      <section className={styles.call} data-over aria-live="assertive">
+      <section className={styles.call} data-over>
         <p className={styles.lead}>
           Number <b>{turnNumber(plan, gone.position)}</b> went over
         </p>
@@ -43,7 +43,7 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
     );
   if (!step)
     return (
-      <section className={styles.call} aria-live="assertive">
+      <section className={styles.call}>
         <p className={styles.lead}>All {plan.positions.length} done at</p>
         <p className={styles.figure}>{plain(plan.ladder.setting.rounded)}</p>
         <p className={styles.unit}>
@@ -58,7 +58,7 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
     );
   if (step.kind === 'shaft' && strips.length > 0)
     return (
-      <section className={styles.call} aria-live="assertive">
+      <section className={styles.call}>
         <p className={styles.lead}>The crank is held</p>
         <p className={styles.words}>Do not turn it</p>
         <p className={styles.hint}>
@@ -69,9 +69,9 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
     );
   if (step.kind === 'shaft')
     return (
-      <section className={styles.call} data-shaft aria-live="assertive">
+      <section className={styles.call} data-shaft>
         <p className={styles.lead}>Before the next stage</p>
-        <p className={styles.words}>Turn the shaft</p>
+        <p className={styles.words}>Turn the crank</p>
         <p className={styles.hint}>
           Two full turns by hand. It must go round as freely as before; if it does not, stop and find out why.
         </p>
@@ -82,13 +82,17 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
   const before = last?.kind === 'pull' ? last : undefined;
   const place = (
     <p className={styles.place} data-testid="face-place">
-      Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length}, stage <b>{step.stage + 1}</b> of{' '}
-      {stageCount(plan)}
+      <span>
+        Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length},{' '}
+      </span>
+      <span>
+        stage <b>{step.stage + 1}</b> of {stageCount(plan)}
+      </span>
     </p>
   );
   if (plan.care === 'hand')
     return (
-      <section className={styles.call} aria-live="assertive">
+      <section className={styles.call}>
         <p className={styles.lead}>By hand</p>
         <p className={styles.words}>By feel</p>
         {place}
@@ -97,7 +101,7 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
     );
   if (step.turn)
     return (
-      <section className={styles.call} aria-live="assertive" data-fresh={!before?.turn || undefined}>
+      <section className={styles.call} data-fresh={!before?.turn || undefined}>
         <p className={styles.lead}>{before?.turn ? 'Turn it further by' : 'No torque now: turn it by'}</p>
         <p
           className={styles.figure}
@@ -109,28 +113,29 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
         <p className={styles.unit}>from where it stands</p>
         {place}
         <p className={styles.hint}>
-          Put a mark on it and on the part beside it first. The angle is the page’s: no film changes it.
+          Put a mark on it and on the part beside it first. The angle is the page’s: no lubricant changes it.
         </p>
       </section>
     );
   return (
-    <section className={styles.call} aria-live="assertive" data-fresh={fresh || undefined}>
+    <section className={styles.call} data-fresh={fresh || undefined}>
       <p className={styles.lead}>
         {plan.act === 'slacken-and-pull'
           ? 'Slacken a little, then pull to'
           : fresh
-            ? 'Now set the wrench to'
+            ? `Stage ${step.stage + 1}: now set the wrench to`
             : 'Set the wrench to'}
       </p>
       <p className={styles.figure} data-testid="face-setting">
         {plain(step.setting)}
       </p>
-      <p className={styles.unit}>
-        {plan.unit} <span className={styles.also}>{torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
+      <p className={styles.unit} data-testid="face-unit">
+        {plan.unit}
+        <span className={styles.also}>delivers {torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
       </p>
       {place}
       <p className={styles.hint}>
-        {plan.filmName}. {PURPOSE_WORDS[purpose].caution}
+        <b>{plan.wrenchName}</b>. {plan.filmName}. {PURPOSE_WORDS[purpose].caution}
       </p>
     </section>
   );

@@ -8,15 +8,19 @@ import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
 import type { BenchEvent, PullOutcome, Step } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
-import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { callWords } from './call-words';
 import { FaceCall } from './face-call';
+import { FaceDrawing } from './face-drawing';
 import { LeaveOver } from './leave-over';
-import { lineOf, pullWords, stepName, turnNumber } from '@/interface/words/bench-words';
+import { lineOf } from '@/interface/words/bench-words';
+import { SHEET } from '@/interface/shell/sheet-id';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
 import { useFaceKeys } from './use-face-keys';
+import { useOnePress } from './use-one-press';
 import styles from './face.module.css';
 
 interface Props {
@@ -45,7 +49,7 @@ const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
 /** What the main key says. */
 function keyWords(step: Step | undefined, isOver: boolean): string {
   if (isOver) return 'Pulled again';
-  if (step?.kind === 'shaft') return 'Shaft turned';
+  if (step?.kind === 'shaft') return 'Crank turned';
   return step?.turn ? 'Turned' : 'Pull';
 }
 
@@ -64,28 +68,23 @@ export function Face(props: Props) {
   const held = step?.kind === 'shaft' && props.strips.length > 0;
   useAwake();
   const isOver = round.over.length > 0;
+  const { plain } = useFigures();
+  const press = useOnePress();
   const pull = (outcome: PullOutcome) =>
-    isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome);
-  const main = () => {
-    if (isOver || step?.kind !== 'shaft') return pull('pulled');
-    return held ? undefined : record.shaftTurned();
-  };
+    press.act(() => (isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome)));
   const leave = () => router.push(back);
-  const sayNext = () =>
-    say(
-      step
-        ? step.kind === 'shaft'
-          ? held
-            ? 'Do not turn the shaft: a strip is in'
-            : 'Turn the shaft'
-          : `${stepName(plan, step)}: ${pullWords(plan, step, `${step.setting}`)}`
-        : 'All done',
-    );
+  const main = () => {
+    if (round.complete) return press.leave(leave);
+    if (isOver || step?.kind !== 'shaft') return pull('pulled');
+    return held ? undefined : press.act(record.shaftTurned);
+  };
+  const strike = () => press.act(record.strikeLast);
+  const call = callWords(plan, round, held, plain);
   useFaceKeys({
     main,
-    strike: record.strikeLast,
+    strike,
     leave,
-    say: sayNext,
+    say: () => say(call),
     didNotMove: () => pull('did-not-move'),
     alreadyPast: () => pull('already-past'),
     wentOver: () => pull('went-over'),
@@ -96,35 +95,29 @@ export function Face(props: Props) {
   const called = isOver ? plan.steps[round.over[0] ?? -1] : step;
   const nextPosition = called?.kind === 'pull' ? called.position : undefined;
   return (
-    <main className={styles.face}>
+    <main className={styles.face} id={SHEET}>
       <header className={styles.head}>
-        <h1 className={styles.title}>
+        <h1 className={styles.title} title={jointName}>
           {jointName}
           {PURPOSE_WORDS[purpose].title && <span className={styles.purpose}> {PURPOSE_WORDS[purpose].title}</span>}
         </h1>
-        <p className={styles.engine}>{engineName}</p>
-        <p className={styles.last} aria-live="polite">
-          {round.last
-            ? `Last done: ${lineOf(plan, round.last)}, ${agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}`
-            : PURPOSE_WORDS[purpose].before}
+        <p className={styles.engine} title={engineName}>
+          {engineName}
+        </p>
+        <p className={styles.last}>
+          {press.passedOver
+            ? 'One press counted: a second within a third of a second is taken for the same.'
+            : round.last
+              ? `Last done: ${lineOf(plan, round.last)}, ${agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}`
+              : PURPOSE_WORDS[purpose].before}
         </p>
       </header>
-      <div className={styles.pattern}>
-        <PatternDrawing
-          positions={plan.positions}
-          order={plan.order}
-          marks={round.marks}
-          next={nextPosition}
-          pending={record.pending}
-          caps={props.caps}
-          label={
-            nextPosition === undefined
-              ? 'The fasteners of the joint'
-              : `The fasteners; next is number ${turnNumber(plan, nextPosition)}`
-          }
-        />
-      </div>
+      <FaceDrawing plan={plan} round={round} next={nextPosition} pending={record.pending} caps={props.caps} />
       <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} />
+      <p className="only-spoken" role="status" aria-atomic>
+        {press.passedOver ? 'One press counted. ' : ''}
+        {call}
+      </p>
       <div className={styles.troubles}>
         {props.changed && !round.complete && (
           <p className={styles.trouble} role="alert">
@@ -160,10 +153,10 @@ export function Face(props: Props) {
           className={styles.key}
           data-rank="strike"
           onMouseDown={keepFocus}
-          onClick={record.strikeLast}
+          onClick={strike}
           disabled={!round.last}
         >
-          Strike last
+          Undo last
         </button>
         <button
           type="button"
@@ -172,9 +165,9 @@ export function Face(props: Props) {
           data-main
           disabled={!alive || (held && !isOver)}
           onMouseDown={keepFocus}
-          onClick={round.complete ? leave : main}
+          onClick={main}
         >
-          {round.complete ? 'Leave the face' : keyWords(step, isOver)}
+          {round.complete ? 'Leave the bench' : keyWords(step, isOver)}
         </button>
         <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
           Leave

@@ -104,7 +104,7 @@ function wayOn(
   if (final && !final.state.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
   return {
     href: `/engines/${engine.id}/joints/${joint.id}`,
-    act: final ? 'Its sheet' : 'Begin from its sheet',
+    act: final ? 'Open its sheet' : 'Begin from its sheet',
     ready: !final,
   };
 }

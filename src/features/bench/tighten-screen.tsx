@@ -50,7 +50,7 @@ export const TightenScreen = ({
     <Margin />
     {lines.length === 0 && (
       <Notice kind="plain">
-        There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from a leaf of the book.</Link>
+        There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from an entry of the book.</Link>
       </Notice>
     )}
     <ul>

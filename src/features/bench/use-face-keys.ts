@@ -12,9 +12,6 @@ export interface FaceKeys {
   readonly wentOver: () => void;
 }
 
-// A worn foot pedal bounces; nobody pulls twice in this time.
-const BOUNCE_MS = 150;
-
 const onAnotherButton = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.matches('button, a, input') && target.dataset.main === undefined;
 
@@ -24,7 +21,6 @@ export function useFaceKeys(keys: FaceKeys): void {
   useEffect(() => {
     latest.current = keys;
   });
-  const lastMain = useRef(-BOUNCE_MS);
   useEffect(() => {
     const letters: Readonly<Record<string, keyof FaceKeys>> = {
       m: 'didNotMove',
@@ -45,8 +41,6 @@ export function useFaceKeys(keys: FaceKeys): void {
       event.preventDefault();
       if (event.repeat) return;
       if (name && !isMain) return latest.current[name]();
-      if (event.timeStamp - lastMain.current < BOUNCE_MS) return;
-      lastMain.current = event.timeStamp;
       latest.current.main();
     };
     window.addEventListener('keydown', down);

@@ -1,5 +1,5 @@
 import type { FastenerMark, Position } from '@/core/tightening';
-import { patternBox, tickEnds, trianglePoints } from './pattern-geometry';
+import { patternBox, tickEnds, trianglePoints, WITNESS_ENDS, type Box } from './pattern-geometry';
 import styles from './pattern-drawing.module.css';
 
 interface Props {
@@ -12,11 +12,15 @@ interface Props {
   readonly next?: number;
   /** Positions whose last line is not yet on disk. */
   readonly pending?: ReadonlySet<number>;
+  /** The part that is drawn; the whole if not said. */
+  readonly box?: Box;
+  /** The part that is drawn large beside this drawing of the whole. */
+  readonly near?: Box;
   readonly label: string;
 }
 
 const HEAD = 27;
-const NONE: FastenerMark = { ticks: 0, final: false, attention: false };
+const NONE: FastenerMark = { ticks: 0, unmoved: [], final: false, attention: false };
 
 interface FastenerProps {
   readonly at: Position;
@@ -26,7 +30,10 @@ interface FastenerProps {
   readonly pending: boolean;
 }
 
-/** One fastener: open ring, a tick a pass, witness mark when final, triangle when it wants attention. */
+/**
+ * One fastener: open ring, a tick a pass, a small ring for a pass at which it did not move, witness mark when final,
+ * triangle when it wants attention.
+ */
 const Fastener = ({ at: [x, y], turn, mark, next, pending }: FastenerProps) => (
   <g
     transform={`translate(${x} ${y})`}
@@ -39,11 +46,23 @@ const Fastener = ({ at: [x, y], turn, mark, next, pending }: FastenerProps) => (
     {mark.attention ? (
       <polygon points={trianglePoints(HEAD + 10)} className={styles.attention} />
     ) : (
-      <circle r={HEAD} className={styles.head} />
+      <circle r={next ? HEAD + 7 : HEAD} className={styles.head} />
     )}
-    {mark.final && <line x1={-HEAD - 12} y1={HEAD - 8} x2={HEAD + 12} y2={8 - HEAD} className={styles.witness} />}
+    {mark.final &&
+      WITNESS_ENDS.map((side) => (
+        <line
+          key={side}
+          x1={side * 18}
+          y1={-side * 9}
+          x2={side * (next ? HEAD + 24 : HEAD + 13)}
+          y2={-side * 20}
+          className={styles.witness}
+        />
+      ))}
     {Array.from({ length: mark.ticks }, (_, pass) => {
-      const [x1, y1, x2, y2] = tickEnds(pass, HEAD);
+      const [x1, y1, x2, y2] = tickEnds(pass, next ? HEAD + 14 : HEAD);
+      if (mark.unmoved.includes(pass))
+        return <circle key={pass} cx={(x1 + x2) / 2} cy={(y1 + y2) / 2} r={5} className={styles.unmoved} />;
       return <line key={pass} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.tick} />;
     })}
     <text className={styles.number} dy="0.36em">
@@ -62,8 +81,17 @@ const Caps = ({ positions }: Pick<Props, 'positions'>) =>
   });
 
 /** The joint seen from above, with the turn and what has been done. */
-export function PatternDrawing({ positions, order, marks, next, pending, caps = false, label }: Props) {
-  const box = patternBox(positions);
+export function PatternDrawing({
+  positions,
+  order,
+  marks,
+  next,
+  pending,
+  caps = false,
+  box = patternBox(positions),
+  near,
+  label,
+}: Props) {
   return (
     <svg
       className={styles.drawing}
@@ -82,6 +110,7 @@ export function PatternDrawing({ positions, order, marks, next, pending, caps = 
           pending={pending?.has(i) ?? false}
         />
       ))}
+      {near && <rect {...near} rx={18} className={styles.near} />}
     </svg>
   );
 }

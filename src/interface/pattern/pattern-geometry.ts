@@ -16,6 +16,32 @@ export function patternBox(positions: readonly Position[]): Box {
   return { x, y, width: Math.max(...xs) + EDGE - x, height: Math.max(...ys) + EDGE - y };
 }
 
+/** Wider or higher than this, the numbers of a whole pattern are too small to be read from two metres. */
+const WHOLE = 460;
+
+/** A part of the pattern about one fastener: it, and its neighbours each way. */
+const NEAR = { width: 330, height: 235 } as const;
+
+const clamped = (middle: number, size: number, from: number, whole: number) =>
+  size >= whole ? from : Math.min(Math.max(middle - size / 2, from), from + whole - size);
+
+/** What is drawn large: the whole pattern where it is small, otherwise the next fastener with its neighbours. */
+export function boxNear(positions: readonly Position[], next: number | undefined): Box | undefined {
+  const whole = patternBox(positions);
+  const at = next === undefined ? undefined : positions[next];
+  if (!at || Math.max(whole.width, whole.height) <= WHOLE) return undefined;
+  const [width, height] = [Math.min(NEAR.width, whole.width), Math.min(NEAR.height, whole.height)];
+  return {
+    x: clamped(at[0], width, whole.x, whole.width),
+    y: clamped(at[1], height, whole.y, whole.height),
+    width,
+    height,
+  };
+}
+
+/** The two ends of a witness mark, on the rim of the head and the part beside it, clear of the number. */
+export const WITNESS_ENDS = [-1, 1] as const;
+
 /**
  * The ends of the tick for pass `pass`, outside a head of radius `radius`, from the left over the top, clear of the
  * witness mark.

@@ -34,7 +34,9 @@ describe('standing', () => {
   test('after one stage the shaft is next; ticks, no witness marks', () => {
     const now = roundState(steps, upTo(4), 4);
     expect(steps[now.next]?.kind).toBe('shaft');
-    expect(now.marks).toEqual(Array.from({ length: 4 }, () => ({ ticks: 1, final: false, attention: false })));
+    expect(now.marks).toEqual(
+      Array.from({ length: 4 }, () => ({ ticks: 1, unmoved: [], final: false, attention: false })),
+    );
   });
   test('all done: witness marks everywhere', () => {
     const now = roundState(steps, upTo(9), 4);

@@ -1,0 +1,19 @@
+import type { RoundState } from '@/core/tightening';
+import { pullWords, stepName } from '@/interface/words/bench-words';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
+
+/** What is to be done next in one sentence, as it is said aloud and to a screen reader. */
+export function callWords(
+  plan: TighteningPlan,
+  { next, over }: Pick<RoundState, 'next' | 'over'>,
+  isHeld: boolean,
+  figure: (setting: number) => string,
+): string {
+  const gone = plan.steps[over[0] ?? -1];
+  if (gone?.kind === 'pull')
+    return `${stepName(plan, gone)} went over: slacken it, then ${pullWords(plan, gone, figure(gone.setting))}`;
+  const step = plan.steps[next];
+  if (!step) return 'All done';
+  if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
+  return `${stepName(plan, step)}: ${pullWords(plan, step, figure(step.setting))}`;
+}

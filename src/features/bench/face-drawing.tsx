@@ -1,0 +1,34 @@
+import type { RoundState } from '@/core/tightening';
+import { turnNumber } from '@/interface/words/bench-words';
+import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { boxNear } from '@/interface/pattern/pattern-geometry';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import styles from './face.module.css';
+
+interface Props {
+  readonly plan: TighteningPlan;
+  readonly round: RoundState;
+  readonly next: number | undefined;
+  readonly pending: ReadonlySet<number>;
+  readonly caps: boolean;
+}
+
+/** The joint as it lies; of a large one the next fastener and its neighbours, with the whole as a strip. */
+export function FaceDrawing({ plan, round, next, pending, caps }: Props) {
+  const near = boxNear(plan.positions, next);
+  const drawing = { positions: plan.positions, order: plan.order, marks: round.marks, next, pending, caps };
+  const label =
+    next === undefined
+      ? 'The fasteners of the joint'
+      : `The fasteners; next is number ${turnNumber(plan, next)} of ${plan.positions.length}`;
+  return (
+    <div className={styles.pattern} data-parted={near ? true : undefined}>
+      <PatternDrawing {...drawing} box={near} label={label} />
+      {near && (
+        <div className={styles.whole}>
+          <PatternDrawing {...drawing} near={near} label="The whole joint" />
+        </div>
+      )}
+    </div>
+  );
+}

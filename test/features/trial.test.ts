@@ -22,8 +22,8 @@ const headSetting = () => {
   return computeJoint(jointInputs(shop, joint, now)).ladder.setting.rounded;
 };
 
-describe('the yard’s film trial', () => {
-  test('finds three films apart, each use of a bolt counted', () => {
+describe('the yard’s lubricant trial', () => {
+  test('finds three lubricants apart, each use of a bolt counted', () => {
     expect(page?.tried.map((one) => one.film.id)).toEqual(['engine-oil', 'moly-paste', 'dry-bare']);
     const [oil, moly, dry] = ['engine-oil', 'moly-paste', 'dry-bare'].map((id) => tried(id)?.result?.mu ?? 0) as [
       number,
@@ -35,10 +35,10 @@ describe('the yard’s film trial', () => {
     expect(tried('moly-paste')?.pulls.every((pull) => pull.use === 2)).toBe(true);
     expect([tried('engine-oil')?.result?.shrunk, tried('dry-bare')?.result?.shrunk]).toEqual([true, true]);
   });
-  test('an own film takes the next bolt’s interval, stays over the shipped row, and moves the joints listed', () => {
+  test('an own lubricant takes the next bolt’s interval, stays over the shipped row, and moves the joints listed', () => {
     const moly = tried('moly-paste');
     const own = moly?.own;
-    if (!moly?.result?.nextMu || !own) throw new Error('no own film');
+    if (!moly?.result?.nextMu || !own) throw new Error('no own lubricant');
     expect([own.provenance, own.thread.low, own.thread.high]).toEqual([
       'own',
       Number(moly.result.nextMu.low.toFixed(4)),
@@ -50,6 +50,8 @@ describe('the yard’s film trial', () => {
     expect(head?.before).toBe(headSetting());
     shop.shelf.put('film', own, 0, YARD_NOW);
     expect(headSetting()).toBe(head?.after);
+    // Its own bolts are not also what was known before them: on the shelf it comes to the same.
+    expect(trialPage(shop, 'demo-trial-three-films')?.tried.find(({ film }) => film.id === own.id)?.own).toEqual(own);
     shop.shelf.remove('film', own.id, 1);
     expect(headSetting()).toBe(head?.before);
   });

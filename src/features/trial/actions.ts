@@ -69,7 +69,7 @@ export const shelveFilmAction = shopAction(shelveFilmSchema, ({ trialId, film },
   if (!own)
     throw new DomainError(
       'not-found',
-      'That film was not tried on two bolts, so there is no interval to put on the shelf.',
+      'That lubricant was not tried on two bolts, so there is no interval to put on the shelf.',
       'film',
     );
   const version = shop.shelf.find('film', own.id)?.version ?? 0;

@@ -6,6 +6,7 @@ import { threadNamed } from '@/core/thread';
 import { inputsOfJoints } from '@/db/reads/joint-inputs';
 import { jointsAffectedBy, type AffectedJoint } from '@/db/reads/joints-affected';
 import { filmsOf, shelvesOf } from '@/db/reads/shelves-of-shop';
+import { BUILT_IN } from '@/model/shelf/shelves';
 import type { Shop } from '@/db/shop';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { ladderInput } from '@/model/joint/joint-ladder';
@@ -87,7 +88,9 @@ function triedFilms(shop: Shop, trial: FilmTrialRow, films: readonly Film[]): re
     const film = filmNamed(films, filmId);
     if (!film) return [];
     const pulls = points.filter((point) => point.film === filmId);
-    const worked = triedFilm(trial, film, pulls);
+    // Few bolts lean on what was known before them: a row of our own may come from these very bolts.
+    const before = filmNamed(BUILT_IN.film, filmId) ?? film;
+    const worked = triedFilm(trial, before, pulls);
     const own = worked.result && ownFilm(film, worked.result, trialSource(trial, worked.result.bolts));
     return [{ film, pulls, ...worked, ...(own && { own }) }];
   });

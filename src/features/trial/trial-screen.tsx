@@ -44,20 +44,25 @@ function PullForm({ page: { trial, films, tried } }: { readonly page: TrialPage 
     submit,
     pending,
     problem,
-  } = useActionForm(start, addTrialPullAction, (_, entered) => {
+    draft,
+  } = useActionForm('pull', start, addTrialPullAction, (_, entered) => {
     const bolt = Number(entered.getValues().bolt);
     entered.setValues({ stretch: '', ...(bolt > 0 && { bolt: String(bolt + 1) }) });
   });
   const field = fields.getInputProps;
   return (
-    <ActionForm label="A pull" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="A pull" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Bolt" {...field('bolt')} />
-      <NativeSelect label="Film" data={films.map(({ id, name }) => ({ value: id, label: name }))} {...field('film')} />
+      <NativeSelect
+        label="Lubricant"
+        data={films.map(({ id, name }) => ({ value: id, label: name }))}
+        {...field('film')}
+      />
       <TextInput label="Torque" description="N·m, or with its unit" {...field('torque')} />
       <TextInput label="Stretch" description="mm, or 4.2 thou" autoComplete="off" {...field('stretch')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          Enter the pull
+        <Button type="submit" rank="main" busy={pending}>
+          Save the pull
         </Button>
       </div>
     </ActionForm>
@@ -82,14 +87,14 @@ const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
     ...(result.meanMu
       ? [
           {
-            formula: 'the film’s mean, 95 %',
+            formula: 'the lubricant’s mean, 95 %',
             figures: ['μ ', { value: result.meanMu.low, digits: 3 }, ' to ', { value: result.meanMu.high, digits: 3 }],
           },
         ]
       : []),
   ],
   remarks: [
-    ['School', result?.shrunk ? 'few bolts: their deviation leans on the shelf’s row' : 'the bolts’ own deviation'],
+    ['Reason', result?.shrunk ? 'few bolts: their deviation leans on the shelf’s row' : 'the bolts’ own deviation'],
     ['Spread', 'E ±2 % and the lengths do not average out, and are in it'],
     ...(result?.wear_pct === undefined
       ? []
@@ -205,7 +210,7 @@ function FilmResult({ tried, moves, onAsk, onAct }: FilmResultProps) {
               className={`text-button ${styles.link}`}
               onClick={() => onAct(() => strikeTrialPullAction({ trialId, pullId: pull.id }))}
             >
-              Strike
+              Undo
               <span className="only-spoken">
                 {' '}
                 bolt {pull.bolt} in {film.name}
@@ -218,7 +223,7 @@ function FilmResult({ tried, moves, onAsk, onAct }: FilmResultProps) {
         <>
           <Moves moves={moves} onAsk={onAsk} />
           <Button onClick={() => onAct(() => shelveFilmAction({ trialId, film: film.id }))}>
-            Put it on the shelf as our own<span className="only-spoken">: {film.name}</span>
+            Save to the shelf as our own<span className="only-spoken">: {film.name}</span>
           </Button>
         </>
       )}

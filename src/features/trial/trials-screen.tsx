@@ -16,11 +16,11 @@ import { addTrialAction } from './actions';
 import styles from './trial-screen.module.css';
 
 const WHY: Working = {
-  title: 'Trying films',
+  title: 'Trying lubricants',
   remarks: [
-    ['How', 'the same torque on several bolts in each film; read how far each stretches.'],
+    ['How', 'the same torque on several bolts in each lubricant; read how far each stretches.'],
     ['Order', 'is logged, and the uses of each bolt: threads burnish.'],
-    ['Lesson', 'the difference between films is large, and so is the scatter within one.'],
+    ['Lesson', 'the difference between lubricants is large, and so is the scatter within one.'],
   ],
   caution: 'Bolts pulled in a trial have been used. Stand so that one that shears hurts nobody.',
 };
@@ -42,10 +42,11 @@ function TrialForm() {
     submit,
     pending,
     problem,
-  } = useActionForm(start, addTrialAction, ({ href }) => router.push(href));
+    draft,
+  } = useActionForm('trial', start, addTrialAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   return (
-    <ActionForm label="A new trial" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="A new trial" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Name" description="What is tried, on which bolts" {...field('name')} />
       <TextInput label="Thread" {...field('thread')} />
       <TextInput label="Face, outside" description="mm, or with its unit" {...field('outer')} />
@@ -55,7 +56,7 @@ function TrialForm() {
       <TextInput label="Free thread in the grip" {...field('freeThread')} />
       <TextInput label="Modulus E, GPa" inputMode="decimal" {...field('E_GPa')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" busy={pending}>
           Begin the trial
         </Button>
       </div>
@@ -69,8 +70,8 @@ export function TrialsScreen({ trials }: { readonly trials: readonly FilmTrialRo
   useDefaultWorking(WHY);
   return (
     <Screen
-      title="Film trials"
-      lead="What a film does on your own bolts, measured."
+      title="Lubricant trials"
+      lead="What a lubricant does on your own bolts, measured."
       aside={
         !adding && (
           <Button rank="main" onClick={() => setAdding(true)}>

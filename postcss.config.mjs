@@ -1,7 +1,7 @@
 const config = {
   plugins: {
     'postcss-preset-mantine': {},
-    'postcss-simple-vars': { variables: { 'breakpoint-narrow': '60em' } },
+    'postcss-simple-vars': { variables: { 'breakpoint-narrow': '60em', 'breakpoint-tablet': '72em' } },
   },
 };
 

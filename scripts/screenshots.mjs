@@ -51,7 +51,7 @@ const VIEWS = [
     async (page) => {
       for (const title of ['Which page speaks', 'The spread'])
         await page.locator('summary', { hasText: title }).click();
-      await page.getByRole('button', { name: 'Draw a million' }).click();
+      await page.getByRole('button', { name: 'Simulate 1,000,000' }).click();
       await page.getByTestId('simulated').waitFor();
       await page.evaluate(() =>
         scrollTo({ top: document.querySelector('summary')?.getBoundingClientRect().top + scrollY - 110 }),

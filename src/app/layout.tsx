@@ -8,6 +8,8 @@ import type { ReactNode } from 'react';
 import { preferencesFrom } from '@/interface/figures/preference-cookies';
 import { PreferencesProvider } from '@/interface/figures/preferences';
 import { fontVariables } from '@/interface/theme/fonts';
+import { HeadingFocus } from '@/interface/shell/heading-focus';
+import { SHEET } from '@/interface/shell/sheet-id';
 import { theme } from '@/interface/theme/theme';
 
 export const metadata: Metadata = {
@@ -26,6 +28,10 @@ export default async function RootLayout({ children }: { readonly children: Reac
       </head>
       <body>
         <MantineProvider theme={theme} defaultColorScheme="auto">
+          <a href={`#${SHEET}`} className="skip">
+            To the sheet
+          </a>
+          <HeadingFocus />
           <PreferencesProvider initial={preferences}>{children}</PreferencesProvider>
         </MantineProvider>
       </body>

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import type { Shop } from '@/db/shop';
 import type { Engine } from '@/model/engine/engine';
@@ -28,6 +29,15 @@ export async function engineRowsAt(
   const rows = rowsOnce(shop, (await params).engine);
   if (!rows) notFound();
   return { shop, rows };
+}
+
+/** The title of a page about one thing of an engine, told from its rows. */
+export async function titleFrom(
+  params: EngineParams['params'],
+  title: (rows: EngineRows) => string | undefined,
+): Promise<Metadata> {
+  const rows = rowsOnce(await currentShop(), (await params).engine);
+  return { title: (rows && title(rows)) ?? 'Not on this engine' };
 }
 
 /** Where the engine named in the address stands. */

@@ -72,7 +72,7 @@ const pullAll = (tighteningId: string, steps: number) => {
 };
 
 describe('torque, then an angle', () => {
-  test('makes a joint: the torque is corrected for the film, the angle is as printed', async () => {
+  test('makes a joint: the torque is corrected for the lubricant, the angle is as printed', async () => {
     const joint = await jointOf('20 Nm, then 35 Nm, then 90°, then 45°');
     const inputs = inputsOf(joint);
     const worked = computeJoint(inputs);
@@ -126,7 +126,7 @@ describe('torque, then an angle', () => {
     expect(codeOf(again)).toBe('left-by-angle');
   });
 
-  test('a leaf whose kept angle is not the page’s is a stop', async () => {
+  test('an entry whose kept angle is not the page’s is a stop', async () => {
     const joint = await jointOf('30 lb ft + 90°');
     const inputs = inputsOf(joint);
     const { guards } = computeJoint({ ...inputs, leaf: { ...inputs.leaf, max_deg: 180 } });

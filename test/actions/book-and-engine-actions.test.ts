@@ -114,7 +114,7 @@ describe('a source', () => {
   });
 });
 
-describe('a leaf', () => {
+describe('an entry', () => {
   const source = () => there(shop.book.sources('demo-norrhem')[0]).id;
   const leaf = (part: object = {}) => ({
     engineId: 'demo-norrhem',

@@ -19,9 +19,9 @@ const told = () => facePage(shop, 'round', NOW)?.changed;
 
 describe('a sheet that was changed under a round that is open', () => {
   test('nothing is told while nothing was changed', () => expect(told()).toBeUndefined());
-  test('another film is told at the face, with both figures', () => {
+  test('another lubricant is told at the face, with both figures', () => {
     alter({ todayFilm: 'moly-paste' });
-    expect(told()).toMatch(/The film: pulled with Engine oil.*the sheet says Molybdenum.* now/);
+    expect(told()).toMatch(/The lubricant: pulled with Engine oil.*the sheet says Molybdenum.* now/);
     expect(told()).toMatch(/What the fastener should get: pulled with 53\.9 N·m/);
   });
   test('said to be for the next round, it is told no more; a correction is, as too far or not far enough', () => {

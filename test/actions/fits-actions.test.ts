@@ -123,7 +123,7 @@ describe('what is wanted of a fit', () => {
   };
   const kept = () => there(shop.fits.find(MAINS));
 
-  test('own limits are kept in mm, with the leaf let go', async () => {
+  test('own limits are kept in mm, with the entry let go', async () => {
     await accepted(
       alterFitAction(fields({ target: '0.03 mm', softLow: '0.025 mm', softHigh: '0.04 mm', nominal: '2 in' })),
     );
@@ -133,7 +133,7 @@ describe('what is wanted of a fit', () => {
     expect(kept().wanted).toMatchObject({ target_mm: 0.03, soft: { min_mm: 0.025, max_mm: 0.04 } });
     expect(there(kept().detail.expansion).bore).toBeGreaterThan(there(kept().detail.expansion).journal);
   });
-  test('by the page, the limits are those of the leaf', async () => {
+  test('by the page, the limits are those of the entry', async () => {
     await accepted(alterFitAction(fields({ by: 'page', leafId: 'demo-f-mains-play', low: '', high: '' })));
     expect(kept()).toMatchObject({ leafId: 'demo-f-mains-play' });
     expect(kept().wanted.limits?.max_mm).toBeCloseTo(0.0508, 6);
@@ -176,7 +176,7 @@ describe('what is wanted of a fit', () => {
   ])('%j is refused at %s, and the fit stays as it was', async (change, field) => {
     expect(await refusedWhole(shop, () => alterFitAction(fields(change) as never))).toMatchObject({ field });
   });
-  test('a corrected leaf is taken only where there is one', async () => {
+  test('a corrected entry is taken only where there is one', async () => {
     expect(await refused(takeCorrectedAction({ fitId: MAINS, version: 1 }))).toMatchObject({ field: 'leafId' });
     const leaf = there(shop.book.findLeaf('demo-f-mains-play'));
     const wider = '0.0015 - 0.0025 in';

@@ -36,7 +36,7 @@ const FROM_LEAF = {
   retorqueSchool: 'none',
 };
 
-describe('a joint made from a leaf', () => {
+describe('a joint made from an entry', () => {
   test('has the practice of its engine, the usual face of its thread, and a wrench of the shelf', async () => {
     const engine = there(shop.engines.find('demo-fourteen'));
     shop.engines.alter({ ...engine, practice: { range: 'low', passes: 'quarters', confirming: 'yes' } });
@@ -129,11 +129,11 @@ describe('a joint that no page mentions', () => {
     metal: '',
     engagement_mm: '',
   };
-  test('stands on a leaf of its own, marked as the standard figure, in one source however many there are', async () => {
+  test('stands on an entry of its own, marked as the standard figure, in one source however many there are', async () => {
     const sources = rowsIn(shop, 'source');
     const joint = there(shop.joints.find(idOf(await accepted(addStandardJointAction(fields)))));
     expect(joint).toMatchObject({
-      originalFilmReason: 'the standard figure is reckoned in this film',
+      originalFilmReason: 'the standard figure is reckoned in this lubricant',
       pattern: 'ring',
       fasteners: 1,
       detail: {
@@ -158,14 +158,14 @@ describe('a joint that no page mentions', () => {
     [{ film: 'none' }, 'bad-field'],
     [{ engagement_mm: '1e3' }, 'bad-field'],
     [{ engineId: 'none' }, 'not-found'],
-  ])('%j is refused, and neither leaf nor joint is left behind', async (part, code) => {
+  ])('%j is refused, and neither entry nor joint is left behind', async (part, code) => {
     expect((await refusedWhole(shop, () => addStandardJointAction({ ...fields, ...part }))).code).toBe(code);
   });
 });
 
 describe('a joint that is changed', () => {
   const alter = (change: object, detail: object = {}) => alterJointAction({ id: HEAD, version: 1, change, detail });
-  test('why the book’s film was taken follows from the film that is set', async () => {
+  test('why the book’s lubricant was taken follows from the lubricant that is set', async () => {
     const { joint } = await accepted(alter({ originalFilm: 'dry-bare' }));
     expect(joint.originalFilmReason).not.toBe(there(ownShop().joints.find(HEAD)).originalFilmReason);
     expect(joint.version).toBe(2);
@@ -211,7 +211,7 @@ describe('the page that a joint is taken from', () => {
     await accepted(choose('demo-f-head-38', null, 2));
     expect(there(shop.joints.find(HEAD))).toMatchObject({ leafId: 'demo-f-head-38', detail: { leafReason: null } });
   });
-  test('a leaf that does not speak of it is refused', async () =>
+  test('an entry that does not speak of it is refused', async () =>
     expect((await refused(choose('demo-f-rods', 'because'))).field).toBe('leafId'));
 });
 

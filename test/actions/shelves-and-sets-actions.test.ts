@@ -165,7 +165,7 @@ describe('house practice', () => {
   });
 });
 
-describe('a trial of films', () => {
+describe('a trial of lubricants', () => {
   const TRIAL = {
     name: 'Two pastes',
     thread: '7/16 BSF',
@@ -225,7 +225,7 @@ describe('a trial of films', () => {
     const trialId = await begun();
     expect(await refusedWhole(shop, () => pull(trialId, change))).toMatchObject({ field });
   });
-  test('a film goes to the shelf once two bolts have tried it; the built-in row stays beneath', async () => {
+  test('a lubricant goes to the shelf once two bolts have tried it; the built-in row stays beneath', async () => {
     const trialId = await begun();
     await accepted(pull(trialId));
     const shelve = () => shelveFilmAction({ trialId, film: 'engine-oil' });
@@ -236,7 +236,7 @@ describe('a trial of films', () => {
     await accepted(shelve());
     expect(shop.shelf.find('film', 'engine-oil')?.version).toBe(2);
   });
-  test('what it reaches is asked for: joints of its thread, and those that its films would move; nothing is written', async () => {
+  test('what it reaches is asked for: joints of its thread, and those that its lubricants would move; nothing is written', async () => {
     const before = everything(shop);
     const reach = await accepted(trialReachAction({ trialId: 'demo-trial-three-films' }));
     expect(reach.targets.length).toBeGreaterThan(0);

@@ -143,7 +143,7 @@ describe('two windows on one row', () => {
       expect(w.now()).toBe('second');
     },
   );
-  test('the film that one window set is not put back by the range that another sets', async () => {
+  test('the lubricant that one window set is not put back by the range that another sets', async () => {
     const { version } = head();
     await accepted(alterJointAction({ id: HEAD, version, change: { todayFilm: 'moly-paste' }, detail: {} }));
     const problem = await refused(alterJointAction({ id: HEAD, version, change: { rangeSchool: 'top' }, detail: {} }));
@@ -189,7 +189,7 @@ describe('two windows on one row', () => {
     await accepted(keep(61, first.id));
     expect(shop.measures.latest('demo-norrhem', 'volumes')?.body.bore_mm).toBe(61);
   });
-  test('shims are fitted, and a leaf taken, on the fit and the joint that were seen', async () => {
+  test('shims are fitted, and an entry taken, on the fit and the joint that were seen', async () => {
     const { version } = there(shop.fits.find('demo-m-fit-cam'));
     await accepted(fitShimAction({ fitId: 'demo-m-fit-cam', version, place: 0, choice_mm: [0.35] }));
     expect((await refused(fitShimAction({ fitId: 'demo-m-fit-cam', version, place: 0, choice_mm: [0.3] }))).code).toBe(

@@ -64,4 +64,7 @@ export async function inYard(page: Page, bench: Bench): Promise<void> {
 export const faceAlive = (page: Page): Promise<void> =>
   expect(page.getByRole('button', { name: 'Pull', exact: true })).toBeEnabled();
 
+/** Two presses close together are one: the next that is to count comes after the guard's time. */
+export const nextPress = (page: Page): Promise<void> => page.waitForTimeout(400);
+
 export { expect };

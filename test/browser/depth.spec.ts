@@ -14,29 +14,29 @@ async function at(page: Page, bench: Bench, path: string) {
 
 test.afterEach(({ faults }) => expect(faults).toEqual([]));
 
-test('a superseded leaf: which governs and why, and a lower one only with a reason', async ({ page, bench }) => {
+test('a superseded entry: which governs and why, and a lower one only with a reason', async ({ page, bench }) => {
   await at(page, bench, HEAD);
-  await fold(page, 'Which page speaks');
+  await fold(page, 'Which page applies');
   await expect(page.getByText('Governs: a bulletin.')).toBeVisible();
   const old = page.getByRole('listitem').filter({ hasText: 'Superseded by Thorncote-Wicks service leaf No. 22.' });
   await expect(old).toContainText('−15.8 % against it');
   await old.getByRole('button', { name: /Use it/ }).click();
   const take = page.getByRole('button', { name: 'Use “30–34 lb. ft.”' });
   await expect(take).toBeDisabled();
-  await page.getByLabel('Why the lower-ranked leaf is taken').fill('the studs are the early ones');
+  await page.getByLabel('Why the lower-ranked entry is taken').fill('the studs are the early ones');
   await take.click();
   await expect(setting(page)).toHaveText('22.5 lbf·ft');
-  await expect(page.getByText('A lower-ranked leaf is used: the studs are the early ones')).toBeVisible();
+  await expect(page.getByText('A lower-ranked entry is used: the studs are the early ones')).toBeVisible();
   const record = `${bench.address}/engines/demo-fourteen/record/demo-f-joint-head`;
   await page.goto(record);
   await expect(page.getByText('“36–40 lb. ft.”').first()).toBeVisible();
   await expect(page.getByText('taken because')).toHaveCount(0);
   await page.goto(bench.address + HEAD);
-  await page.getByRole('button', { name: 'Tighten it afresh' }).click();
+  await page.getByRole('button', { name: 'Tighten again', exact: true }).click();
   await expect(
     page.getByText('Until the first nut of the new round is pulled, everything stands as it is.'),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Afresh', exact: true }).click();
+  await page.getByRole('button', { name: 'Yes, tighten again' }).click();
   await expect(page.getByTestId('face-setting')).toBeVisible();
   await page.goto(record);
   await expect(page.getByText('taken because')).toHaveCount(0);
@@ -72,7 +72,7 @@ test('a substitute stud: judged against the original, stopped, and pulled only w
   await expect(page.locator('[data-code="shoulder-first"]')).toContainText('8.01 mm longer than what it clamps');
   await page.getByRole('button', { name: 'Begin again from the first stage' }).click();
   await page.getByRole('button', { name: 'From the first stage', exact: true }).click();
-  const go = page.getByRole('button', { name: 'To the face, with this reason' });
+  const go = page.getByRole('button', { name: 'To the bench, with this reason' });
   await expect(go).toBeDisabled();
   await page.getByLabel('Why it is pulled all the same').fill('trial of the length only');
   await go.click();
@@ -84,13 +84,13 @@ test('a substitute stud: judged against the original, stopped, and pulled only w
 
 test('a rung is set aside with a reason, and the record says so', async ({ page, bench }) => {
   await at(page, bench, HEAD);
-  await page.getByRole('button', { name: 'Set aside Film' }).click();
-  await page.getByLabel('Why', { exact: true }).fill('the leaf was written for paste');
+  await page.getByRole('button', { name: 'Leave out Lubricant' }).click();
+  await page.getByLabel('Why', { exact: true }).fill('the entry was written for paste');
   await page.getByRole('button', { name: 'Take it out' }).click();
-  await expect(page.locator('[data-rung="film"]')).toContainText('Taken out: the leaf was written for paste');
+  await expect(page.locator('[data-rung="film"]')).toContainText('Taken out: the entry was written for paste');
   await expect(setting(page)).toHaveText('38 lbf·ft');
   await expect(page.locator('[data-code="over-yield"], [data-code="over-limit"]')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Put back Film' }).click();
+  await page.getByRole('button', { name: 'Put back Lubricant' }).click();
   await expect(setting(page)).toHaveText('26.5 lbf·ft');
 });
 
@@ -113,21 +113,21 @@ test('which wrench: from the shelf by house practice, with the reason against th
   await expect(page.locator('[data-rung="adaptor"]')).toContainText('× 0.8333');
 });
 
-test('a film trial: entered, worked out, put on the shelf, and the joints that move', async ({ page, bench }) => {
+test('a lubricant trial: entered, worked out, put on the shelf, and the joints that move', async ({ page, bench }) => {
   await at(page, bench, '/shelves/trials/demo-trial-three-films');
   const moly = page.getByRole('region', { name: 'Molybdenum disulphide paste' });
   await moly.getByRole('button', { name: 'What it would move in this shop' }).click();
   await expect(moly).toContainText('Thorncote-Wicks Fourteen, Cylinder head');
   const before = await page.getByTestId('next-moly-paste').textContent();
   await page.getByLabel('Bolt', { exact: true }).fill('9');
-  await page.getByLabel('Film', { exact: true }).selectOption('moly-paste');
+  await page.getByLabel('Lubricant', { exact: true }).selectOption('moly-paste');
   await page.getByLabel('Torque', { exact: false }).first().fill('34');
   await page.getByLabel('Stretch', { exact: false }).first().fill('30 thou');
-  await page.getByRole('button', { name: 'Enter the pull' }).click();
+  await page.getByRole('button', { name: 'Save the pull' }).click();
   await expect(page.getByText(/even without friction/)).toBeVisible();
-  await moly.getByRole('button', { name: 'Strike bolt 9' }).click();
+  await moly.getByRole('button', { name: 'Undo bolt 9' }).click();
   await expect(page.getByTestId('next-moly-paste')).toHaveText(before ?? '');
-  await moly.getByRole('button', { name: /Put it on the shelf/ }).click();
+  await moly.getByRole('button', { name: /Save to the shelf/ }).click();
   await expect(moly.getByText('On the shelf as our own')).toBeVisible();
   await page.goto(bench.address + HEAD);
   await expect(setting(page)).not.toHaveText('26.5 lbf·ft');
@@ -155,7 +155,7 @@ test('a table of figures: matched, seen, bad rows kept aside, and only then ente
   await page.getByLabel('Paste it here').fill('Part;Page;Torque;Unit\nSump plug;30;3,5;mkp\nOil pump;31;30;lb\n');
   await page.getByRole('button', { name: 'Look at it' }).click();
   await expect(page.getByRole('link', { name: 'The row kept aside, with reasons' })).toBeVisible();
-  await page.getByRole('button', { name: 'Enter 1 leaf' }).click();
+  await page.getByRole('button', { name: 'Enter 1 entry' }).click();
   await expect(page.getByRole('heading', { name: 'Book', exact: true })).toBeVisible();
   await expect(page.getByText('Sump plug').first()).toBeVisible();
   await expect(page.getByText('Oil pump')).toHaveCount(0);
@@ -170,11 +170,11 @@ test('by stretch: the ceiling without the stretch stops, a reading in inches is 
   await expect(third).toContainText('at the ceiling without the stretch');
   await page.getByLabel('What was read').selectOption('tight');
   await page.getByLabel('Length as read').fill('59.9');
-  await page.getByRole('button', { name: 'Enter the reading' }).click();
+  await page.getByRole('button', { name: 'Save the reading' }).click();
   await expect(page.getByText(/more than 2 % off the free length/)).toBeVisible();
   await page.getByLabel('Length as read').fill('2.28937');
   await page.getByLabel('Torque at that pull').fill('25 lb ft');
-  await page.getByRole('button', { name: 'Enter the reading' }).click();
+  await page.getByRole('button', { name: 'Save the reading' }).click();
   await expect(third).toContainText('0.130');
   await expect(third).toContainText('inside');
 });
@@ -182,11 +182,11 @@ test('by stretch: the ceiling without the stretch stops, a reading in inches is 
 test('the spread is drawn a million times and agrees with the closed form', async ({ page, bench }) => {
   await at(page, bench, HEAD);
   await fold(page, 'The spread');
-  await page.getByRole('button', { name: 'Draw a million' }).click();
+  await page.getByRole('button', { name: 'Simulate 1,000,000' }).click();
   await expect(page.getByTestId('simulated')).toContainText('21.3 kN', { timeout: 30_000 });
 });
 
-test('one key reads a figure from anywhere, with the films side by side; another opens the shelves', async ({
+test('one key reads a figure from anywhere, with the lubricants side by side; another opens the shelves', async ({
   page,
   bench,
 }) => {
@@ -198,12 +198,12 @@ test('one key reads a figure from anywhere, with the films side by side; another
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();
   await page.keyboard.press('h');
-  await expect(page.getByRole('heading', { name: 'Films', exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Lubricants', exact: true })).toBeVisible();
 });
 
-test('where no page speaks: the standard figure, marked as such', async ({ page, bench }) => {
+test('where no figure is printed: the standard figure, marked as such', async ({ page, bench }) => {
   await at(page, bench, '/engines/demo-norrhem/joints/new');
-  await fold(page, 'No page speaks of it');
+  await fold(page, 'No figure printed');
   const form = page.getByRole('form', { name: 'A joint by the standard figure' });
   await form.getByLabel('Name').fill('Bracket');
   await form.getByLabel('Thread').fill('M8');
@@ -215,7 +215,7 @@ test('where no page speaks: the standard figure, marked as such', async ({ page,
     'held under what the thread in old magnesium alloy stands',
   );
   await form.getByRole('button', { name: 'Make it by the standard figure' }).click();
-  await expect(page.getByText(/Standard figures, where no page speaks/).first()).toBeVisible();
+  await expect(page.getByText(/Standard figures, where no figure is printed/).first()).toBeVisible();
 });
 
 test('a thread that is in no table goes on the shelf, and by its name on to a joint', async ({ page, bench }) => {
@@ -227,10 +227,10 @@ test('a thread that is in no table goes on the shelf, and by its name on to a jo
   await form.getByLabel('Diameter over the crests, mm').fill('11.3');
   await form.getByLabel('Pitch, mm').fill('9');
   await form.getByLabel('Angle, degrees').fill('55');
-  await form.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await form.getByRole('button', { name: 'Save the row' }).click();
   await expect(page.getByText('The pitch must be under half the diameter.')).toBeVisible();
   await form.getByLabel('Pitch, mm').fill('1.1');
-  await form.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await form.getByRole('button', { name: 'Save the row' }).click();
   await expect(page.getByRole('row', { name: /Old crankcase stud/ })).toBeVisible();
   await page.goto(`${bench.address}/shelves/threads`);
   await page.getByLabel('Over the crests').fill('11.25');
@@ -245,7 +245,7 @@ test('a thread that is in no table goes on the shelf, and by its name on to a jo
   await expect(page.getByText(/6 × 11.3×1.1 55°/)).toBeVisible();
 });
 
-test('a photograph of the page is kept with its leaf; what is no picture is refused', async ({
+test('a photograph of the page is kept with its entry; what is no picture is refused', async ({
   page,
   bench,
   faults,
@@ -269,21 +269,21 @@ test('the margin follows what is in focus as it changes, and leaves with its she
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
   const margin = page.getByRole('complementary', { name: 'Working' });
-  const film = page.getByLabel('Film today');
+  const film = page.getByLabel('Lubricant today');
   await expect(page.locator('fieldset:disabled')).toHaveCount(0);
   await film.focus();
-  await expect(margin.getByRole('heading')).toHaveText('Film');
+  await expect(margin.getByRole('heading')).toHaveText('Lubricant');
   const before = await margin.innerText();
   await film.selectOption('dry-bare');
   await expect.poll(() => margin.innerText()).not.toBe(before);
   await expect(margin).toContainText('μt·d2/(2 cos β) + μh·Dm/2= 0.2246 + 0.24 × 5.755 + 0.24 × 7.38 = 3.377 mm');
   await page.getByRole('link', { name: /^Book/ }).click();
   await expect(page.getByRole('heading', { name: 'Book', level: 1 })).toBeVisible();
-  await expect(margin.getByRole('heading')).not.toHaveText('Film');
+  await expect(margin.getByRole('heading')).not.toHaveText('Lubricant');
 
   await page.goto(`${bench.address}/engines/demo-norrhem/fits/demo-n-fit-mains`);
   await expect(page.locator('fieldset:disabled')).toHaveCount(0);
-  await page.getByTestId('place-0').getByRole('button', { name: 'Decide' }).focus();
+  await page.getByTestId('place-0').getByRole('button', { name: 'Put right…' }).focus();
   await expect(margin).toContainText('= 45.024 mm − 44.983 mm = 0.041 mm');
   await page.getByLabel('Bore 1, station a, 0°').fill('45.020');
   await page.keyboard.press('Enter');

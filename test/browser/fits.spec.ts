@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, faceAlive, inYard, test, type Bench } from './bench';
+import { expect, faceAlive, inYard, nextPress, test, type Bench } from './bench';
 
 const alive = (page: Page) => expect(page.locator('fieldset:disabled')).toHaveCount(0);
 
@@ -58,7 +58,7 @@ test('five mains by keyboard alone: forty readings in forty key groups, a reload
   await expect.poll(() => onDisk(page, fit)).toBe(40);
   await expect(place(page, 4)).toContainText('0.039 to 0.045 mm');
   await expect(place(page, 4)).toContainText('Not said whether the cap is at its final figure.');
-  for (const answer of await page.getByLabel(/It is so/).all()) await answer.check();
+  for (const answer of await page.getByLabel(/^Yes/).all()) await answer.check();
   await expect(place(page, 4)).toContainText('inside');
   expect(faults).toEqual([]);
 });
@@ -84,18 +84,18 @@ test('an out-of-limits bearing holds its caps; the next shell, read again, opens
   await inYard(page, bench);
   await at(page, bench, '/engines/demo-norrhem/fits');
   await expect(page.getByRole('listitem').filter({ hasText: 'Main bearings, oil clearance' })).toContainText(
-    'Holds Main bearings',
+    'Main bearings may not be closed yet',
   );
   await expect(page.getByRole('link', { name: /Norrhem N3.*out of limits/ })).toBeVisible();
 
   await at(page, bench, '/engines/demo-norrhem/joints/demo-n-joint-mains');
   await expect(page.locator('[data-code="fit-out"]')).toContainText('Main bearings, oil clearance, 2: out of limits');
-  await page.getByRole('button', { name: 'To the face' }).click();
-  await expect(page.getByText('until then only a trial goes round')).toBeVisible();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await expect(page.getByText('until then only a test round is done')).toBeVisible();
 
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
   await expect(place(page, 1)).toContainText('out: too loose');
-  await place(page, 1).getByRole('button', { name: 'Decide' }).click();
+  await place(page, 1).getByRole('button', { name: 'Put right…' }).click();
   await page.getByLabel('What is done about it').selectOption({ label: 'The next shell' });
   await page.getByLabel('In words').first().fill('0.025 under');
   await page.getByRole('button', { name: 'It is done: read it again' }).click();
@@ -113,9 +113,9 @@ test('an out-of-limits bearing holds its caps; the next shell, read again, opens
   await expect(page.locator('[data-code="fit-out"]')).toHaveCount(0);
   // The float is still half read: asked again, and its reason printed.
   await expect(page.locator('[data-code="fit-not-proven"]')).toContainText('not all of it has been read');
-  await page.getByRole('button', { name: 'To the face' }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByLabel('Why it is pulled all the same').fill('float is read when the caps are home');
-  await page.getByRole('button', { name: 'To the face, with this reason' }).click();
+  await page.getByRole('button', { name: 'To the bench, with this reason' }).click();
   await faceAlive(page);
   expect(faults).toEqual([]);
 });
@@ -153,7 +153,7 @@ test('a strip holds the crank, is read off its packet, and is told beside the mi
   await page.getByRole('checkbox', { name: 'crushed strip' }).check();
   await page.getByLabel('It reads from').fill('0.025 mm');
   await page.getByLabel('To', { exact: true }).fill('0.076 mm');
-  await page.getByRole('button', { name: 'Keep it' }).last().click();
+  await page.getByRole('button', { name: 'Save what is wanted' }).last().click();
   await expect(page.getByLabel('Strip 1, one end')).toBeVisible();
   await alive(page);
   await page.getByRole('button', { name: /^Lay a strip in\W+1$/ }).click();
@@ -162,13 +162,12 @@ test('a strip holds the crank, is read off its packet, and is told beside the mi
 
   // A trial goes round without a turn of the shaft; nothing is closed for good.
   await at(page, bench, '/engines/demo-norrhem/joints/demo-n-joint-mains');
-  await page.getByRole('button', { name: 'A trial' }).click();
+  await page.getByRole('button', { name: 'Test round' }).click();
   await faceAlive(page);
   for (let i = 0; i < 18; i++) {
-    await expect(page.getByText('Turn the shaft')).toHaveCount(0);
+    await expect(page.getByText('Turn the crank')).toHaveCount(0);
     await page.keyboard.press('Space');
-    // Presses closer together than a pedal’s bounce count as one.
-    await page.waitForTimeout(250);
+    await nextPress(page);
   }
   await expect(page.getByText('All 6 done at')).toBeVisible();
 
@@ -249,10 +248,10 @@ test('slips are caught as they are typed, with a sentence, and kept', async ({ p
   await page.getByLabel('What is wanted comes from').selectOption('own');
   await page.getByLabel('Lower limit').fill('0.06 mm');
   await page.getByLabel('Upper limit').fill('0.03 mm');
-  await page.getByRole('button', { name: 'Keep it' }).last().click();
+  await page.getByRole('button', { name: 'Save what is wanted' }).last().click();
   await expect(page.getByText('The limits are reversed')).toBeVisible();
   await page.getByLabel('Lower limit').fill('2');
-  await page.getByRole('button', { name: 'Keep it' }).last().click();
+  await page.getByRole('button', { name: 'Save what is wanted' }).last().click();
   await expect(page.getByText('The figure has no unit')).toBeVisible();
 });
 
@@ -267,7 +266,7 @@ test('the drawer of shims: the best lies outside, a new one is put in and fitted
   );
   await expect(place(page, 0)).toContainText('On order: shim of 0.40 mm');
   await page.getByLabel('Thickness', { exact: true }).fill('0.40 mm');
-  await page.getByRole('button', { name: 'Into the drawer' }).click();
+  await page.getByRole('button', { name: 'Save to the drawer' }).click();
   await expect(page.getByTestId('shim-choice')).toContainText('0.400 mm. The float is then 0.067 to 0.087 mm');
   await page.getByRole('button', { name: 'Fit it, and read the float again' }).click();
   await expect(place(page, 0)).toContainText(/Another shim: 0.40 mm in place of 0.30? mm/);
@@ -282,7 +281,7 @@ test('a page corrected since is told, asked about at the gate, and taken', async
   await at(page, bench, '/engines/demo-norrhem/book');
   await page.getByRole('button', { name: 'Correct Kurbelwellenlager, Laufspiel' }).click();
   await page.getByLabel('Text exactly as printed').fill('0,04 bis 0,07 mm');
-  await page.getByRole('button', { name: 'Enter the correction' }).click();
+  await page.getByRole('button', { name: 'Save the correction' }).click();
   await expect(page.getByText('“0,04 bis 0,07 mm”')).toBeVisible();
 
   await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
@@ -471,10 +470,10 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await page.getByLabel('Mark on the upper shell, 1').fill('025');
   await page.getByLabel('Mark on the lower shell, 1').fill('050');
   await expect(page.getByText('These two do not match.')).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the sizes' }).click();
+  await page.getByRole('button', { name: 'Save the sizes' }).click();
   await expect(page.getByText('Bearing 1 has shells that do not match')).toBeVisible();
   await page.getByLabel('Mark on the lower shell, 1').fill('025');
-  await page.getByRole('button', { name: 'Keep the sizes' }).click();
+  await page.getByRole('button', { name: 'Save the sizes' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
   await page.getByLabel('Journal, measured').fill('44.87');
   await expect(page.getByText('lies between sizes')).toBeVisible();
@@ -485,15 +484,15 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await page.getByLabel('At, degrees').nth(1).fill('40');
   await expect(page.getByText('Top ring and Second ring lie 10° apart')).toBeVisible();
   await at(page, bench, '/engines/demo-fourteen/fits/weights');
-  await expect(page.getByText('big 4 g off; small the lightest')).toBeVisible();
+  await expect(page.getByText('big 4 g to take off; small the lightest')).toBeVisible();
   await page.getByLabel('Which set').selectOption('Pistons with pins');
   for (const [i, grams] of ['381', '380.5', '382', '380'].entries())
     await page.getByLabel(`Piece ${i + 1}, g`).fill(grams);
-  await expect(page.getByText('2 g off', { exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Keep the weights' }).click();
+  await expect(page.getByText('2 g to take off', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Save the weights' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
   await page.getByLabel('Which set').selectOption('Connecting rods');
-  await expect(page.getByText('big 4 g off; small the lightest')).toBeVisible();
+  await expect(page.getByText('big 4 g to take off; small the lightest')).toBeVisible();
   await page.goto(`${bench.address}/engines/demo-fourteen/record/fits`);
   await expect(page.getByText('1223 cc (74.61 cu in)')).toBeVisible();
   await expect(page.getByText('Connecting rods: 412 and 171 g')).toBeVisible();

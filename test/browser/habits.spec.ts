@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { openShop } from '@/db/shop';
-import { expect, faceAlive, inYard, test } from './bench';
+import { expect, faceAlive, inYard, nextPress, test } from './bench';
 
 const FACE = '/face/demo-m-joint-head-round-1';
 
@@ -61,7 +61,7 @@ test('two tabs on one sheet: what another wrote is shown beside what is written 
   const sheet = `${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`;
   for (const one of [page, other]) {
     await one.goto(sheet);
-    await expect(one.getByLabel('Film today')).toBeEnabled();
+    await expect(one.getByLabel('Lubricant today')).toBeEnabled();
   }
   const figure = (one: Page) => one.locator('[data-rung="film"]');
   const range = (one: Page) => one.getByLabel('A range becomes');
@@ -71,13 +71,13 @@ test('two tabs on one sheet: what another wrote is shown beside what is written 
     shop.close();
     return [todayFilm, rangeSchool];
   };
-  await page.getByLabel('Film today').selectOption('engine-oil');
+  await page.getByLabel('Lubricant today').selectOption('engine-oil');
   await expect.poll(onDisk).toEqual(['engine-oil', 'middle']);
   await range(other).selectOption('top');
   const conflict = other.getByRole('alert', { name: 'Changed elsewhere' });
   await expect(conflict.getByRole('row')).toContainText(['On disk', 'Engine oil']);
   expect(onDisk()).toEqual(['engine-oil', 'middle']);
-  const afresh = other.getByRole('button', { name: 'Tighten it afresh' });
+  const afresh = other.getByRole('button', { name: 'Tighten again', exact: true });
   await expect(afresh).toBeDisabled();
   await conflict.getByRole('button', { name: 'Take it, and put my change over it' }).click();
   await expect.poll(onDisk).toEqual(['engine-oil', 'top']);
@@ -97,7 +97,7 @@ test('a change that did not get through goes with the next one, and nothing is b
 }) => {
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
-  await expect(page.getByLabel('Film today')).toBeEnabled();
+  await expect(page.getByLabel('Lubricant today')).toBeEnabled();
   const onDisk = () => {
     const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
     const { todayFilm, rangeSchool } = shop.joints.find('demo-f-joint-head') ?? {};
@@ -109,15 +109,15 @@ test('a change that did not get through goes with the next one, and nothing is b
   await page.route('**/joints/demo-f-joint-head', (route) =>
     route.request().method() === 'POST' ? route.abort() : route.continue(),
   );
-  await page.getByLabel('Film today').selectOption('engine-oil');
+  await page.getByLabel('Lubricant today').selectOption('engine-oil');
   await expect(page.getByText('did not answer')).toBeVisible();
   await page.unroute('**/joints/demo-f-joint-head');
-  await page.getByRole('button', { name: 'A trial' }).click();
+  await page.getByRole('button', { name: 'Test round' }).click();
   await expect(page.getByText('is not on disk: nothing was begun')).toBeVisible();
   expect(onDisk()).toEqual([film, 'middle', rounds]);
   await page.getByLabel('A range becomes').selectOption('top');
   await expect.poll(onDisk).toEqual(['engine-oil', 'top', rounds]);
-  await page.getByRole('button', { name: 'A trial' }).click();
+  await page.getByRole('button', { name: 'Test round' }).click();
   await page.waitForURL('**/face/**');
 });
 
@@ -136,17 +136,19 @@ test('a held key or a bouncing pedal counts once', async ({ page, bench }) => {
   await expect(page.locator('[data-pending]')).toHaveCount(0);
   await page.waitForTimeout(200);
   await page.keyboard.press('PageDown');
-  await expect(page.getByText('Turn the shaft', { exact: true })).toBeVisible();
+  await expect(page.getByText('Turn the crank', { exact: true }).first()).toBeVisible();
 });
 
 test('a pointer on Strike does not take the space bar from the pull', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + FACE);
-  await page.getByRole('button', { name: 'Strike last' }).click();
+  await page.getByRole('button', { name: 'Undo last' }).click();
   await expect(page.getByTestId('face-place')).toHaveText('Number 2 of 4, stage 2 of 3');
+  await nextPress(page);
   await page.keyboard.press('Space');
   await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
-  await page.getByRole('button', { name: 'Strike last' }).focus();
+  await page.getByRole('button', { name: 'Undo last' }).focus();
+  await nextPress(page);
   await page.keyboard.press('Space');
   await expect(page.getByTestId('face-place')).toHaveText('Number 2 of 4, stage 2 of 3');
 });
@@ -166,7 +168,7 @@ test('keys: the list, the stops, the engines, the other units, and all of them o
   const dialog = page.getByRole('dialog', { name: 'Keys' });
   await expect(dialog).toContainText('Record the pull');
   await dialog.getByRole('switch', { name: 'Write decimals with a comma' }).check();
-  await dialog.getByRole('switch', { name: 'Single keys work outside the face' }).uncheck();
+  await dialog.getByRole('switch', { name: 'Single keys work outside the bench' }).uncheck();
   await page.keyboard.press('Escape');
   const here = page.url();
   await page.keyboard.press('1');
@@ -180,12 +182,12 @@ test('the face goes on where it was when a joint is altered meanwhile', async ({
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-head`);
   const before = await page.getByTestId('setting').textContent();
-  await page.getByLabel('Film today').selectOption('dry-bare');
+  await page.getByLabel('Lubricant today').selectOption('dry-bare');
   await expect(page.getByTestId('setting')).not.toHaveText(before ?? '');
-  await page.getByRole('button', { name: 'Go on at the face' }).click();
+  await page.getByRole('button', { name: 'Go on at the bench' }).click();
   await expect(page.getByTestId('face-setting')).toHaveText('16.5');
   await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-head`);
-  await expect(page.getByLabel('Film today')).toHaveValue('dry-bare');
+  await expect(page.getByLabel('Lubricant today')).toHaveValue('dry-bare');
 });
 
 test('the demonstration yard is put back as it was, and the own shop is not touched', async ({ page, bench }) => {
@@ -209,7 +211,7 @@ test('a wrong run is struck, and the retorque waits for heat again', async ({ pa
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/run-in`);
   await expect(page.getByText('Retorque when cold')).toBeVisible();
-  await page.getByRole('button', { name: 'Strike this run' }).click();
+  await page.getByRole('button', { name: 'Undo this run' }).click();
   await expect(page.getByText('Retorque waits for the first heat cycle.')).toBeVisible();
 });
 

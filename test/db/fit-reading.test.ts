@@ -41,7 +41,7 @@ describe('a ring stays with its own bore', () => {
     expect(code(0, 'A')).toBe('ok');
     const refused = read(3, 'A');
     expect(refused.ok ? '' : refused.error.message).toBe(
-      'Ring A was fitted to Bore 1, ring 1. It stays with its own bore; if that reading was a slip, strike it first.',
+      'Ring A was fitted to Bore 1, ring 1. It stays with its own bore; if that reading was a slip, undo it first.',
     );
     expect(code(4, ' a ')).toBe('of-another-bore');
     expect(fittedElsewhere(standing(), 3, 'A')?.name).toBe('Bore 1, ring 1');
@@ -114,6 +114,6 @@ describe('the table of readings', () => {
     send({ kind: 'strike', place: null, strikes: line?.id, body: {} });
     const last = rows().at(-1);
     expect(last?.reading).toBeUndefined();
-    expect(last?.reason).toBe('It was struck where it comes from.');
+    expect(last?.reason).toBe('It was cancelled where it comes from.');
   });
 });

@@ -56,7 +56,7 @@ describe('engine numbers', () => {
   });
 });
 
-describe('which leaf governs', () => {
+describe('which entry governs', () => {
   const manual = source('manual', { year: 1936 });
   const bulletin = source('bulletin', { kind: 'bulletin', year: 1938, fromNumber: 'B 100', supersedesId: 'manual' });
   const told = source('told', { kind: 'hearsay' });
@@ -109,7 +109,7 @@ describe('the numbers of the ranking', () => {
   });
   const first = (leaves: readonly Leaf[], sources: readonly Source[]) =>
     rankedLeaves(leaves, sources, { year: 1937, engineNumber: '' })[0]?.leaf.id;
-  test('of equal rank the later year governs, of equal years the leaf written down last', () => {
+  test('of equal rank the later year governs, of equal years the entry written down last', () => {
     const [old, late] = [source('old', { year: 1934 }), source('late', { year: 1936 })];
     const leaves = [leaf('o', 'old', 40), leaf('l', 'late', 50)];
     expect(first(leaves, [old, late])).toBe('l');

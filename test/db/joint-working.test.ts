@@ -19,7 +19,7 @@ const settingNamed = (id: string, part: Partial<Joint> = {}, detail: Partial<Joi
 const figures = (setting: JointInputs) => stagesOfJoint(setting, computeJoint(setting)).map((stage) => stage.setting);
 
 describe('the stages', () => {
-  test('bottom, turn the shaft, then middle: the bottom by stages, the shaft once, the middle last', () => {
+  test('bottom, turn the crank, then middle: the bottom by stages, the shaft once, the middle last', () => {
     const setting = settingNamed('demo-f-joint-head', { rangeSchool: 'bottom-then-middle', stageScheme: 'halves' });
     expect(figures(setting)).toEqual([12.5, 25, 26.5]);
     const { steps } = planOfJoint(setting);

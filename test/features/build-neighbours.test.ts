@@ -54,7 +54,7 @@ function withOwnPaste(): BuildFile {
 }
 
 describe('what a build file brings stays with its engine', () => {
-  test('a row over a shipped film: no other engine moves, and the build keeps the figure it was made with', () => {
+  test('a row over a shipped lubricant: no other engine moves, and the build keeps the figure it was made with', () => {
     const shop = reading();
     shop.joints.alter({ ...jointNamed(shop, 'demo-f-joint-head'), todayFilm: 'moly-paste' });
     const before = figures(shop);
@@ -70,7 +70,7 @@ describe('what a build file brings stays with its engine', () => {
     expect(here).toBe(there?.setting);
     expect(shop.shelf.find('film', 'moly-paste')).toBeUndefined();
   });
-  test('the grade of a nut, and the films that a round was pulled with, come under the names that the joint has here', () => {
+  test('the grade of a nut, and the lubricants that a round was pulled with, come under the names that the joint has here', () => {
     const there = yardShop();
     const grade = SHELF_GRADES.find(({ id }) => id === 'iso-8.8-to-16-mm');
     if (!grade) throw new Error('no such grade');
@@ -92,7 +92,7 @@ describe('what a build file brings stays with its engine', () => {
     expect(joint?.todayFilm).not.toBe('moly-paste');
     expect(state?.isChanged).toBe(false);
   });
-  test('a shipped film that this shop has its own row over comes along as it was shipped', () => {
+  test('a shipped lubricant that this shop has its own row over comes along as it was shipped', () => {
     const there = yardShop();
     there.joints.alter({ ...jointNamed(there, 'demo-m-joint-head'), todayFilm: 'moly-paste' });
     const shop = reading();

@@ -110,7 +110,7 @@ describe('the margin of a fit can be followed with a pencil', () => {
       '0.00075 to 0.001 × 45.000 mm = 0.034 to 0.045 mm',
     );
     expect(remark(working, 'Wanted from')).toBe('a rule on the measured diameter');
-    expect(remark(working, 'School')).toMatch(/rule/);
+    expect(remark(working, 'Reason')).toMatch(/rule/);
   });
   test('a page’s limits go first, and the rule is told beside them', () => {
     const { working } = work(
@@ -136,7 +136,9 @@ describe('the margin of a fit can be followed with a pencil', () => {
       reading('journal', 45, {}, { resolution_mm: 0.01, reportedBy: 'the grinder' }),
       reading('bore', 45.04),
     ]);
-    expect(remark(working, 'Doubt')).toBe('√(r1² + r2²) of what the two readings are read to = 0.010 mm either way');
+    expect(remark(working, 'Uncertainty')).toBe(
+      '√(r1² + r2²) of what the two readings are read to = 0.010 mm either way',
+    );
     expect(remark(working, 'Reported by')).toBe('the grinder');
   });
   test('a dial: the mean with its spread; a gasket’s crush as most and least', () => {
@@ -247,7 +249,7 @@ describe('the margin of a fit can be followed with a pencil', () => {
   test('while a strip lies in, the margin says what must not be done', () => {
     const lines: FitLine[] = [{ id: 'strip', kind: 'strip-in', place: 0, at: AT, body: {} }];
     expect(work(fitOf({ kind: 'main-clearance', methods: ['strip'] }), lines).working.caution).toBe(
-      'A strip lies in: do not turn the shaft.',
+      'A strip lies in: do not turn the crank.',
     );
   });
   test('nothing read and nothing wanted is said, not left empty', () => {
@@ -257,7 +259,7 @@ describe('the margin of a fit can be followed with a pencil', () => {
       'nothing yet',
       'to be read',
     ]);
-    expect(remark(working, 'School')).toBeUndefined();
+    expect(remark(working, 'Reason')).toBeUndefined();
   });
 });
 

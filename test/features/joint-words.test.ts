@@ -63,16 +63,16 @@ test.each(
   expect(new Set(choices.map(({ label }) => label)).size).toBe(choices.length);
 });
 
-describe('which film the book meant', () => {
+describe('which lubricant the book meant', () => {
   const films = new Set(SHELF_FILMS.map(({ id }) => id));
-  test.each(['dry', 'threads oiled', 'geölt', null])('%j names a film of the shelf, with the reason', (words) => {
+  test.each(['dry', 'threads oiled', 'geölt', null])('%j names a lubricant of the shelf, with the reason', (words) => {
     const film = originalFilmFor(words, USUAL_PRACTICE);
     expect(films).toContain(film);
     expect(originalFilmReason(words, film, USUAL_PRACTICE)).toMatch(/\S/);
   });
-  test('a shop that always uses one film uses it today, whatever the book says', () => {
+  test('a shop that always uses one lubricant uses it today, whatever the book says', () => {
     const [film] = SHELF_FILMS;
-    if (!film) throw new Error('no films');
+    if (!film) throw new Error('no lubricants');
     expect(todayFilmFor('dry-steel', { ...USUAL_PRACTICE, film: 'as-book' })).toBe('dry-steel');
     expect(todayFilmFor('dry-steel', { ...USUAL_PRACTICE, film: film.id as never })).toBe(film.id);
   });
@@ -96,7 +96,7 @@ describe('rows of a shelf, as typed', () => {
       angle_deg: 55,
     });
   });
-  test('a film of one pair of figures has them under the head too', () =>
+  test('a lubricant of one pair of figures has them under the head too', () =>
     expect(SHELF_SHAPES.film.rowOf({ tl: '0.1', tm: '', th: '0.2', hl: '', hm: '', hh: '' })).toMatchObject({
       head: { low: 0.1, high: 0.2 },
     }));

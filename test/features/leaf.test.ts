@@ -21,7 +21,7 @@ const fields = (printedText: string, part: object = {}) => ({
 const leaf = (printedText: string, part: object = {}) =>
   leafOfFields(fields(printedText, part), 'id', '2026-01-01T00:00:00.000Z');
 
-describe('a leaf', () => {
+describe('an entry', () => {
   test('keeps the text as printed and stores what the core read', () => {
     expect(leaf('  5½ mkg, threads oiled ')).toMatchObject({
       printedText: '  5½ mkg, threads oiled ',
@@ -48,7 +48,7 @@ describe('a leaf', () => {
   test('refuses what cannot be read', () => expect(codeOf(() => leaf('tight'))).toBe('no-number'));
 });
 
-describe('the film in the book', () => {
+describe('the lubricant in the book', () => {
   test.each([
     ['oiled', 'engine-oil'],
     ['threads dry', 'dry-bare'],

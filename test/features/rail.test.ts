@@ -83,7 +83,7 @@ const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Sh
     },
   ],
   [
-    'a leaf',
+    'an entry',
     'demo-norrhem',
     (shop) => {
       const leaf = shop.book.findLeaf('demo-n-mains-play');
@@ -187,8 +187,8 @@ describe('the one line on a tag', () => {
     const now = Date.parse(YARD_NOW);
     expect(waitLine(wait, now)).not.toBe(waitLine(wait, now - 4 * 86_400_000));
   });
-  test('an empty stand asks for a leaf, then for a joint', () => {
-    expect(waitOf({ ...norrhem, leaves: 0 }).waitsFor).toBe('a first leaf from its book');
+  test('an empty stand asks for an entry, then for a joint', () => {
+    expect(waitOf({ ...norrhem, leaves: 0 }).waitsFor).toBe('a first entry from its book');
     expect(waitOf({ ...norrhem, joints: [] }).waitsFor).toBe('a first joint');
   });
   test('nothing', () =>

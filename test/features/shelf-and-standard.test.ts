@@ -67,7 +67,7 @@ describe('the shelves as shown', () => {
   });
   test('an own row has the shipped one beneath it', () => {
     const film = shelvesOf(shop).films[0];
-    if (!film) throw new Error('no films');
+    if (!film) throw new Error('no lubricants');
     shop.shelf.put('film', { ...film, name: 'Ours', provenance: 'own' }, 0, YARD_NOW);
     expect(shelfRows(shop, 'film').find(({ row }) => row.id === film.id)).toEqual({
       row: { ...film, name: 'Ours', provenance: 'own' },
@@ -80,7 +80,7 @@ describe('the shelves as shown', () => {
   });
 });
 
-describe('where no page speaks', () => {
+describe('where no figure is printed', () => {
   const shelves = shelvesOf(shop);
   const fields = { thread: 'M8', grade: 'iso-8.8-to-16-mm', film: 'engine-oil', metal: '', engagement_mm: null };
   test('up to three quarters of proof, as text that is read back to the same figure', () => {
@@ -92,7 +92,9 @@ describe('where no page speaks', () => {
     const strong = standardReading({ ...fields, film: 'dry-bare', grade: 'iso-4.6' }, shelves).figure;
     expect(strong.preload_N).toBeLessThanOrEqual(0.75 * 225 * threadNamed('M8').stressArea_mm2 + 1e-6);
     expect(Number.parseFloat(printedText)).toBeCloseTo(figure.torque_Nm, 0);
-    expect(page).toBe('reckoned: 72 % of proof of 8.8, to 16 mm on M8, held back for the slippery end of the film');
+    expect(page).toBe(
+      'reckoned: 72 % of proof of 8.8, to 16 mm on M8, held back for the slippery end of the lubricant',
+    );
     const turned = { thread: threadNamed('M8'), bearing: usualFaceOf('M8'), muThread: 0.13, muHead: 0.13 };
     expect(clamp(turned, figure.torque_Nm).preload_N).toBeCloseTo(figure.preload_N, 6);
   });
@@ -107,14 +109,14 @@ describe('where no page speaks', () => {
     expect(unknown.figure).toEqual(weakest.figure);
     expect(unknown.page).toContain('its metal is not known');
   });
-  test('an unknown thread, grade or film is refused', () => {
+  test('an unknown thread, grade or lubricant is refused', () => {
     for (const part of [{ thread: 'M8x3' }, { grade: 'none' }, { film: 'none' }])
       expect(() => standardReading({ ...fields, ...part }, shelves)).toThrow();
   });
 });
 
 describe('a joint’s page', () => {
-  test('lists what speaks of it, the governing leaf first, the rest apart', () => {
+  test('lists what speaks of it, the governing entry first, the rest apart', () => {
     const head = page('demo-fourteen', 'demo-f-joint-head');
     expect(head?.ranked.map((one) => [one.leaf.id, one.governs])).toEqual([
       ['demo-f-head-38', true],
@@ -130,7 +132,7 @@ describe('a joint’s page', () => {
     expect([head?.tight, head?.resume]).toEqual([true, undefined]);
     expect(page('demo-norrhem', 'demo-f-joint-head')).toBeUndefined();
   });
-  test('a leaf under another subject can be said to speak of it too', () => {
+  test('an entry under another subject can be said to speak of it too', () => {
     const joint = jointNamed('demo-f-joint-head');
     shop.joints.alter({ ...joint, detail: { ...joint.detail, alsoLeaves: ['demo-f-rods'] } });
     expect(page('demo-fourteen', joint.id)?.ranked.map((one) => one.leaf.id)).toContain('demo-f-rods');
@@ -174,7 +176,7 @@ describe('guards from what is known of a joint', () => {
   test('a thin shank yields before its thread', () => {
     expect(codes('demo-f-joint-head', { original: { ...head.original, shankDiameter_mm: 7 } })).toContain('over-yield');
   });
-  test('the maker’s film is asked after only while the maker’s figure is in force', () => {
+  test('the maker’s lubricant is asked after only while the maker’s figure is in force', () => {
     const maker = { text: '30 Nm', film: 'wax-ptfe', source: 'packet' };
     expect(codes('demo-f-joint-head', { maker })).toContain('maker-film');
     expect(

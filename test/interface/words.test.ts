@@ -26,7 +26,7 @@ describe('words of the bench', () => {
     const [first] = plan.steps;
     const shaft = plan.steps.find(({ kind }) => kind === 'shaft');
     expect(first && stepName(plan, first)).toBe('number 1, stage 1');
-    expect(shaft && stepName(plan, shaft)).toBe('shaft turned');
+    expect(shaft && stepName(plan, shaft)).toBe('crank turned');
   });
   test('each outcome is told apart in the record', () => {
     expect(new Set(Object.values(OUTCOME_WORDS)).size).toBe(PULL_OUTCOMES.length);
@@ -113,7 +113,7 @@ describe('a line of a fit in words', () => {
     [{ ...shared, kind: 'order', body: { words: 'shells' } }, 'On order: shells'],
     [{ ...shared, kind: 'strip-in', body: {} }, 'Strip laid in; the crank is held'],
     [{ ...shared, kind: 'strip-out', body: {} }, 'Strip taken out'],
-    [{ ...shared, kind: 'strike', strikes: 'line-0000', body: {} }, 'Struck'],
+    [{ ...shared, kind: 'strike', strikes: 'line-0000', body: {} }, 'Cancelled'],
   ])('%#: %j', (line, words) => expect(lineWords(line, mains, told)).toBe(words));
   test('a marked ring is named by its mark', () =>
     expect(lineWords(reading({ part: 'length', value_mm: 0.28, typed: '11' }, { piece: 'A' }), gaps, told)).toBe(

@@ -37,7 +37,7 @@ const loadAt = (fastener: CorrectedFastener, preload_N: number): Load => {
 function notesFor(load: Load, atSlippery: boolean): readonly Note[] {
   const share = load.utilisation;
   if (share === undefined || share <= LIMIT) return [];
-  const where = atSlippery ? ' at the slippery end of the film' : '';
+  const where = atSlippery ? ' at the slippery end of the lubricant' : '';
   const percent = `${(share * 100).toFixed(0)} %`;
   return share > 1
     ? [{ code: 'over-yield', message: `The fastener would be past its yield${where}: ${percent} of it.` }]

@@ -16,7 +16,7 @@ const MESSAGES = {
   'lever-pull': 'A pull at the end of a lever: force times length.',
   'unread-words': 'These words were not understood: {}. Do they change the figure?',
   'head-condition':
-    'The page says something of the face or washer alone: {}. The film is reckoned alike for thread and face.',
+    'The page says something of the face or washer alone: {}. The lubricant is reckoned alike for thread and face.',
   'taken-for-stages': 'Several figures in a row are taken for stages: the last is what the fastener is left at.',
   'perhaps-misread': 'A letter stands where a figure must, or the other way about: {}. Check the page.',
   'beyond-usual': 'No engine of the period has so much on one nut: check figure and unit on the page.',

@@ -58,7 +58,7 @@ function assertScan(scan: Scan<TorquePrintUnit>): void {
     throw new DomainError('no-number', 'No figure was found. Type it as printed, such as “5½ mkg”.', 'text');
   if (scan.negative) throw negative();
   if (scan.broken || scan.row)
-    throw unreadable('The figures do not make one torque or one range. Enter each step as a leaf of its own.');
+    throw unreadable('The figures do not make one torque or one range. Enter each step as an entry of its own.');
   if (scan.unknownBeforeUnit) throw unknownUnit(scan);
   const unitless = scan.groups.some((group) => !group.unit);
   if (unitless && scan.groups.length > 1)
@@ -114,10 +114,10 @@ function takeSteps(groups: readonly TorqueGroup[]): readonly TorqueStep[] {
 
 function assertOneFigure(groups: readonly TorqueGroup[], steps: readonly TorqueStep[]): void {
   if (groups.some((group) => group.joiners.has('plus')))
-    throw unreadable('The page prints more than one step. Enter each step as a leaf of its own.');
+    throw unreadable('The page prints more than one step. Enter each step as an entry of its own.');
   const units = steps.map((step) => step.readings[0]?.unit);
   if (units.some((unit, i) => unit !== undefined && units.indexOf(unit) !== i))
-    throw unreadable('The page prints more than one figure in the same unit. Enter each as a leaf of its own.');
+    throw unreadable('The page prints more than one figure in the same unit. Enter each as an entry of its own.');
 }
 
 interface Checked {
@@ -156,7 +156,7 @@ const closingNotes = (limits: ReadonlySet<Limit>, reversed: boolean, ratio: numb
 function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, square: boolean) {
   const [group] = groups as [TorqueGroup];
   if (groups.length > 1 && !isSaidTwice(groups, square))
-    throw unreadable('The page prints more than one turn. Enter each as a leaf of its own.');
+    throw unreadable('The page prints more than one turn. Enter each as an entry of its own.');
   const unit = group.unit as Extract<TorquePrintUnit, { kind: 'turn' }>;
   const degrees = unit.flat && square ? 90 : unit.degrees;
   const amount = amountOf(group, 'decimal');

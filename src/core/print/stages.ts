@@ -126,7 +126,7 @@ export function readStages(
   if (groups.some(isEitherWay))
     throw new DomainError(
       'unreadable',
-      'One of the stages can be read in more than one way. Enter each stage as a leaf of its own.',
+      'One of the stages can be read in more than one way. Enter each stage as an entry of its own.',
       'text',
     );
   const notes = [

@@ -87,7 +87,7 @@ export function chooseWrench(
         against ??
         (wrench.overdue
           ? 'Its check is overdue.'
-          : `Would do, with more doubt: ±${wrench.accuracy_pct} %, ${setting.roundingError_pct.toFixed(1)} % from rounding.`),
+          : `Would do, with more uncertainty: ±${wrench.accuracy_pct} %, ${setting.roundingError_pct.toFixed(1)} % from rounding.`),
     }));
   if (!best) return { passedOver };
   const { wrench, setting } = best;

@@ -48,9 +48,13 @@ export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso }) =
   if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
   const leaves = fields.replacesId === null ? [] : shop.book.leaves(fields.engineId);
   if (fields.replacesId !== null && !leaves.some(({ id }) => id === fields.replacesId))
-    throw new DomainError('not-found', 'The leaf to correct is not in this engine’s book.', 'replacesId');
+    throw new DomainError('not-found', 'The entry to correct is not in this engine’s book.', 'replacesId');
   if (leaves.some(({ replacesId }) => replacesId === fields.replacesId))
-    throw new DomainError('corrected-already', 'That leaf was corrected already; correct the newer one.', 'replacesId');
+    throw new DomainError(
+      'corrected-already',
+      'That entry was corrected already; correct the newer one.',
+      'replacesId',
+    );
   const id = nanoid(10);
   shop.book.addLeaf(leafOfFields(fields, id, nowIso));
   return { id };

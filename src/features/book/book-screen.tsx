@@ -1,14 +1,14 @@
 'use client';
 
-import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { useDisclosure } from '@mantine/hooks';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Leaf } from '@/model/book/leaf';
-import { usePreferences } from '@/interface/figures/preferences';
+import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { kindWords } from '@/model/book/source-precedence';
 import { Section, Screen } from '@/interface/parts/screen';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { LeafForm } from './leaf-form';
 import { LeafList } from './leaf-list';
 import styles from './book-screen.module.css';
@@ -30,19 +30,21 @@ function applies({ fromYear, toYear, fromNumber, toNumber }: BookSource): string
 
 /** The engine's book: its sources, the leaves in each, and where a new one is entered. */
 export function BookScreen({ engineId, engineName, sources }: Props) {
-  const { keys } = usePreferences();
   const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);
   const [entering, { open, close }] = useDisclosure(none);
   const [addingSource, source] = useDisclosure(sources.length === 0);
   const [latestSource, setLatestSource] = useState<string>();
-  const [correcting, setCorrecting] = useState<Leaf>();
+  const [correcting, setCorrecting] = useState<string>();
   const [changing, setChanging] = useState<string>();
-  useHotkeys(keys ? [['n', open]] : []);
-  const refresh = () => {
-    close();
-    setCorrecting(undefined);
-  };
+  useSingleKeys({ n: open });
+  // A form that was left half filled comes up again with what was typed.
+  useDrafts((names) => {
+    if (names.includes('entry')) open();
+    if (names.includes('source')) source.open();
+    setCorrecting(names.find((name) => name.startsWith('entry-'))?.slice('entry-'.length));
+    setChanging(names.find((name) => name.startsWith('source-'))?.slice('source-'.length));
+  });
   const added = (id: string) => {
     setLatestSource(id);
     source.close();
@@ -61,37 +63,26 @@ export function BookScreen({ engineId, engineName, sources }: Props) {
         !entering &&
         sources.length > 0 && (
           <Button rank="main" onClick={open}>
-            New leaf
+            New entry
           </Button>
         )
       }
     >
       {addingSource && (
         <Section title="New source">
-          <SourceForm engineId={engineId} sources={sources} onDone={added} />
+          <SourceForm engineId={engineId} sources={sources} focus onDone={added} />
         </Section>
       )}
-      {entering && !correcting && sources.length > 0 && (
-        <Section title="New leaf">
+      {entering && sources.length > 0 && (
+        <Section title="New entry">
           <LeafForm
             key={latestSource}
             engineId={engineId}
             sources={sources}
             subjects={subjects}
             sourceId={latestSource}
-            onDone={refresh}
-          />
-        </Section>
-      )}
-      {correcting && (
-        <Section title="Correct a leaf">
-          <LeafForm
-            key={correcting.id}
-            engineId={engineId}
-            sources={sources}
-            subjects={subjects}
-            correcting={correcting}
-            onDone={refresh}
+            focus={!none || latestSource !== undefined}
+            onLeave={close}
           />
         </Section>
       )}
@@ -117,12 +108,28 @@ export function BookScreen({ engineId, engineName, sources }: Props) {
               engineId={engineId}
               sources={sources}
               source={one}
+              focus
               onDone={() => {
                 setChanging(undefined);
               }}
             />
           )}
-          <LeafList engineId={engineId} leaves={one.leaves} onCorrect={setCorrecting} />
+          <LeafList
+            engineId={engineId}
+            leaves={one.leaves}
+            correcting={correcting}
+            onCorrect={setCorrecting}
+            form={(leaf) => (
+              <LeafForm
+                engineId={engineId}
+                sources={sources}
+                subjects={subjects}
+                correcting={leaf}
+                focus
+                onLeave={() => setCorrecting(undefined)}
+              />
+            )}
+          />
         </Section>
       ))}
       <p className={styles.ends}>
@@ -134,7 +141,7 @@ export function BookScreen({ engineId, engineName, sources }: Props) {
         )}
         {!none && (
           <a href={`/api/engines/${engineId}/book`} download className={key.key}>
-            The leaves as CSV
+            The entries as CSV
           </a>
         )}
       </p>

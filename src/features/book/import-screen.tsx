@@ -112,7 +112,7 @@ export function ImportScreen({ engineId, sources }: Props) {
           onClick={() => enter(() => importTableAction({ text, uses: preview.uses, engineId, sourceId }))}
           disabled={pending || good === 0}
         >
-          {good === 1 ? 'Enter 1 leaf' : `Enter ${good} leaves`}
+          {good === 1 ? 'Enter 1 entry' : `Enter ${good} leaves`}
         </Button>
         {aside > 0 && (
           <a download="kept-aside.csv" href={`data:text/csv;charset=utf-8,${encodeURIComponent(preview.aside)}`}>

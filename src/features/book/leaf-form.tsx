@@ -3,7 +3,7 @@
 import { LEAF_CONTENTS } from '@/model/book/leaf-of-text';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { notesToAgree } from '@/core/print';
 import type { Note } from '@/core/units';
 import type { Leaf } from '@/model/book/leaf';
@@ -27,7 +27,10 @@ interface Props {
   readonly subjects: readonly string[];
   /** The leaf to correct: it stays, struck through, beneath the new one. */
   readonly correcting?: Leaf;
-  readonly onDone: () => void;
+  /** It came up by an act: the focus goes into it. */
+  readonly focus?: boolean;
+  /** The form goes away: a correction is kept, or it is left. */
+  readonly onLeave: () => void;
 }
 
 const CONDITIONS = [
@@ -98,15 +101,26 @@ const askedOf = (read: ReadPrint): readonly Note[] => (read.ok ? notesToAgree(re
 
 /** Enters a leaf: the page, the subject, and the text exactly as printed, read as it is typed. */
 export function LeafForm(props: Props) {
+  const [saved, setSaved] = useState<string>();
   const {
     form: fields,
     submit,
     pending,
     problem,
-  } = useActionForm(initial(props), addLeafAction, (_, entered) => {
-    entered.reset();
-    props.onDone();
-  });
+    draft,
+  } = useActionForm(
+    props.correcting ? `entry-${props.correcting.id}` : 'entry',
+    initial(props),
+    addLeafAction,
+    (_, entered) => {
+      if (props.correcting) return props.onLeave();
+      // The next figure of the page: source, page, kind and threads stay, and the hand stays on the keys.
+      const { subject: named, printedText: text } = entered.getValues();
+      setSaved(`${named}: “${text}”`);
+      entered.setValues({ subject: '', printedText: '', readingIndex: -1, agreedNotes: [] });
+      entered.getInputNode('subject')?.focus();
+    },
+  );
   const field = fields.getInputProps;
   const { printedText, readingIndex, agreedNotes, kind } = fields.values;
   const isTorque = kind === 'torque';
@@ -127,24 +141,28 @@ export function LeafForm(props: Props) {
   );
   return (
     <ActionForm
-      label={props.correcting ? 'Correct a leaf' : 'New leaf'}
+      focus={props.focus}
+      label={props.correcting ? 'Correct an entry' : 'New entry'}
       onSubmit={fields.onSubmit(submit)}
       problem={problem}
+      draft={draft}
     >
-      <NativeSelect
-        className={form.wide}
-        label="Source"
-        data={props.sources.map((source) => ({ value: source.id, label: source.title }))}
-        {...field('sourceId')}
-      />
+      {props.sources.length > 1 && (
+        <NativeSelect
+          className={form.wide}
+          label="Source"
+          data={props.sources.map((source) => ({ value: source.id, label: source.title }))}
+          {...field('sourceId')}
+        />
+      )}
       <TextInput label="Page" {...field('page')} />
       <TextInput
         label="Subject"
-        description="What it is for; the same words as another leaf’s tie them together"
+        description="What it is for; the same words as another entry’s tie them together"
         list="subjects"
         {...field('subject')}
       />
-      <NativeSelect label="What it gives" data={KINDS} {...field('kind')} />
+      <NativeSelect className={form.double} label="What it gives" data={KINDS} {...field('kind')} />
       <datalist id="subjects">
         {[...new Set(props.subjects)].map((subject) => (
           <option key={subject} value={subject} />
@@ -185,10 +203,22 @@ export function LeafForm(props: Props) {
         />
       )}
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          {props.correcting ? 'Enter the correction' : 'Enter the leaf'}
+        <Button type="submit" rank="main" busy={pending}>
+          {props.correcting ? 'Save the correction' : 'Save the entry'}
         </Button>
-        {props.correcting && <Button onClick={props.onDone}>Leave it as it was</Button>}
+        <Button
+          onClick={() => {
+            draft.discard();
+            props.onLeave();
+          }}
+        >
+          {props.correcting ? 'Leave it as it was' : saved === undefined ? 'Not now' : 'That is all'}
+        </Button>
+        {saved !== undefined && (
+          <span className={styles.saved} role="status">
+            Saved {saved}. The next one of this page:
+          </span>
+        )}
       </div>
     </ActionForm>
   );

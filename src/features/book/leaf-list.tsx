@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import type { Leaf } from '@/model/book/leaf';
 import { useConverted } from '@/interface/parts/torque-reading';
 import { useFigures } from '@/interface/figures/preferences';
@@ -36,13 +37,16 @@ const KIND_WORDS: Readonly<Record<Leaf['kind'], string>> = {
 interface Props {
   readonly engineId: string;
   readonly leaves: readonly LeafWithHistory[];
-  readonly onCorrect: (leaf: Leaf) => void;
+  /** The leaf whose correction is open, in its place. */
+  readonly correcting: string | undefined;
+  readonly onCorrect: (leafId: string) => void;
+  readonly form: (leaf: Leaf) => ReactNode;
 }
 
 /** The leaves of one source, each as printed and as read. */
-export function LeafList({ engineId, leaves, onCorrect }: Props) {
+export function LeafList({ engineId, leaves, correcting, onCorrect, form }: Props) {
   const figureOf = useFigureOf();
-  if (leaves.length === 0) return <p className="soft">No leaf from it yet.</p>;
+  if (leaves.length === 0) return <p className="soft">No entry from it yet.</p>;
   return (
     <ul>
       {leaves.map((leaf) => (
@@ -65,13 +69,15 @@ export function LeafList({ engineId, leaves, onCorrect }: Props) {
             <button
               type="button"
               className={`text-button ${styles.act}`}
-              onClick={() => onCorrect(leaf)}
+              onClick={() => onCorrect(leaf.id)}
+              aria-expanded={leaf.id === correcting}
               aria-label={`Correct ${leaf.subject}`}
             >
               Correct
             </button>
           </span>
           {leaf.jointNames.length > 0 && <span className={styles.used}>used by {leaf.jointNames.join(', ')}</span>}
+          {leaf.id === correcting && <div className={styles.form}>{form(leaf)}</div>}
           <LeafPhoto leafId={leaf.id} subject={leaf.subject} photoIds={leaf.photoIds} />
           {leaf.earlier.map((before) => (
             <s key={before.id} className={styles.earlier}>

@@ -54,7 +54,7 @@ export const plainPicture = (whole: Buffer): Promise<{ readonly type: string; re
  * not-found, bad-field
  */
 export async function keepPhoto(shop: Shop, leafId: string, file: File): Promise<{ readonly id: string }> {
-  if (!shop.book.findLeaf(leafId)) throw new DomainError('not-found', 'That leaf is not in this shop.', 'leafId');
+  if (!shop.book.findLeaf(leafId)) throw new DomainError('not-found', 'That entry is not in this shop.', 'leafId');
   if (file.size > MAX_BYTES)
     throw new DomainError(
       'bad-field',

@@ -14,6 +14,8 @@ interface Props {
   readonly sources: readonly Source[];
   /** The source to change. */
   readonly source?: Source;
+  /** It came up by an act: the focus goes into it. */
+  readonly focus?: boolean;
   readonly onDone: (sourceId: string) => void;
 }
 
@@ -48,7 +50,8 @@ export function SourceForm(props: Props) {
     submit,
     pending,
     problem,
-  } = useActionForm(valuesOf(props), addSourceAction, ({ id }, entered) => {
+    draft,
+  } = useActionForm(source ? `source-${source.id}` : 'source', valuesOf(props), addSourceAction, ({ id }, entered) => {
     entered.reset();
     onDone(id);
   });
@@ -56,9 +59,11 @@ export function SourceForm(props: Props) {
   const others = sources.filter((one) => one.id !== source?.id);
   return (
     <ActionForm
+      focus={props.focus}
       label={source ? `Change ${source.title}` : 'New source'}
       onSubmit={fields.onSubmit(submit)}
       problem={problem}
+      draft={draft}
     >
       <TextInput label="Title" {...field('title')} />
       <TextInput label="Edition" {...field('edition')} />
@@ -77,10 +82,19 @@ export function SourceForm(props: Props) {
       )}
       <TextInput label="Rank, if not by its kind" description="1 goes first" inputMode="numeric" {...field('rank')} />
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>
-          {source ? 'Keep the changes' : 'Enter the source'}
+        <Button type="submit" busy={pending}>
+          Save the source
         </Button>
-        {source && <Button onClick={() => onDone(source.id)}>Leave it</Button>}
+        {source && (
+          <Button
+            onClick={() => {
+              draft.discard();
+              onDone(source.id);
+            }}
+          >
+            Leave it
+          </Button>
+        )}
       </div>
     </ActionForm>
   );

@@ -23,13 +23,15 @@ export function PutAside({ engineId }: { readonly engineId: string }) {
     submit,
     pending,
     problem,
+    draft,
   } = useActionForm<{ engineId: string; reason: string }, { href: string }>(
+    'aside',
     { engineId, reason: '' },
     putAsideAction,
     ({ href }) => router.push(href),
   );
   return (
-    <ActionForm label="Put it aside" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="Put it aside" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput
         className={form.wide}
         label="Why"
@@ -37,7 +39,7 @@ export function PutAside({ engineId }: { readonly engineId: string }) {
         {...fields.getInputProps('reason')}
       />
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>
+        <Button type="submit" busy={pending}>
           Put it aside
         </Button>
       </div>

@@ -44,14 +44,16 @@ export function EngineForm({ engine }: { readonly engine?: Engine }) {
     submit,
     pending,
     problem,
+    draft,
   } = useActionForm<Record<string, string>, { href: string }>(
+    'engine',
     engine ? valuesOf(engine) : EMPTY,
     engine ? alterEngineAction : addEngineAction,
     ({ href }) => router.push(href),
   );
   const field = fields.getInputProps;
   return (
-    <ActionForm label="The engine" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="The engine" focus={!engine} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput
         className={form.wide}
         label="Name"
@@ -69,8 +71,8 @@ export function EngineForm({ engine }: { readonly engine?: Engine }) {
       <NativeSelect label="Block" data={METALS} {...field('blockMetal')} />
       <NativeSelect label="Show figures in" data={[...TORQUE_UNITS]} {...field('preferredUnit')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          {engine ? 'Keep the changes' : 'Put it on a stand'}
+        <Button type="submit" rank="main" busy={pending}>
+          {engine ? 'Save the engine' : 'Put it on a stand'}
         </Button>
       </div>
     </ActionForm>

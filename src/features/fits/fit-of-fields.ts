@@ -37,9 +37,9 @@ function share(text: string, field: string): number {
 }
 
 function pageLimits(leaf: Leaf | undefined): Limits {
-  if (!leaf) throw new DomainError('bad-field', 'Choose the leaf that says what is wanted.', 'leafId');
+  if (!leaf) throw new DomainError('bad-field', 'Choose the entry that says what is wanted.', 'leafId');
   if (leaf.min_mm === null || leaf.max_mm === null)
-    throw new DomainError('bad-field', 'That leaf gives no length.', 'leafId');
+    throw new DomainError('bad-field', 'That entry gives no length.', 'leafId');
   if (leaf.min_mm === leaf.max_mm)
     throw new DomainError(
       'bad-field',

@@ -1,13 +1,13 @@
 'use client';
 
-import { useHotkeys } from '@mantine/hooks';
 import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
 import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
-import { useLengths, usePreferences } from '@/interface/figures/preferences';
+import { useLengths } from '@/interface/figures/preferences';
+import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
@@ -99,8 +99,8 @@ function Holding({ judged, joints }: { readonly judged: FitState; readonly joint
     <Notice kind="stop">
       Out of limits.{' '}
       {held.length > 0
-        ? `It holds: ${held.join(', ')}. What is done about it reopens the reading; the gate opens when it is inside.`
-        : 'It holds no joint yet: say below what it closes up.'}
+        ? `May not be closed yet: ${held.join(', ')}. What is done about it reopens the reading; they may be closed when it is inside.`
+        : 'It keeps no joint open yet: say below what it closes up.'}
     </Notice>
   );
 }
@@ -116,7 +116,6 @@ export function FitScreen({
   engineId,
 }: FitPage & { readonly engineId: string }) {
   const told = useLengths(kindOf(fit).isSize);
-  const { keys } = usePreferences();
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
   const judged = useMemo(() => fitState(fit, lines, context), [fit, lines, context]);
@@ -125,7 +124,7 @@ export function FitScreen({
   const instruments = useInstruments(entry.receive);
   const line = useWantedLine(judged);
   useRefreshAfter(waiting.length, address);
-  useHotkeys(keys ? [['n', entry.goOn]] : []);
+  useSingleKeys({ n: entry.goOn });
   const worst = judged.places.find(({ state }) => state === judged.state) ?? judged.places[0];
   useDefaultWorking(useMemo(() => worst && workingOfPlace(judged, worst, told), [judged, worst, told]));
   const answer = (answers: Answers) => {

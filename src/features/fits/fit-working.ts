@@ -85,7 +85,7 @@ function schoolOf(
   if (by === 'nothing') return [];
   const clearance = by === 'rule' ? 'rule' : hasTarget || page === undefined ? 'target' : 'page';
   const { name, reason } = schoolWords({ ...USUAL_PRACTICE, clearance }, 'clearance');
-  return [['School', `${name}: ${reason}`]];
+  return [['Reason', `${name}: ${reason}`]];
 }
 
 const SOURCES = {
@@ -131,12 +131,17 @@ export function workingOfPlace(judged: FitState, place: FitPlace, told: Told): W
       ...schoolOf(page, by, fit.wanted.target_mm !== undefined),
       ...(fit.wanted.target_mm === undefined ? [] : [['Own target', told.gap(fit.wanted.target_mm)] as const]),
       ...(resolution > 0
-        ? [['Doubt', `√(r1² + r2²) of what the two readings are read to = ${told.gap(resolution)} either way`] as const]
+        ? [
+            [
+              'Uncertainty',
+              `√(r1² + r2²) of what the two readings are read to = ${told.gap(resolution)} either way`,
+            ] as const,
+          ]
         : []),
       ['Read by', readBy(place, judged.kind) || 'nothing yet'],
       ...(reports.length > 0 ? [['Reported by', reports.join(', ')] as const] : []),
       ['Stands', `${STATE_WORDS[place.state].words}${place.why ? `. ${place.why}` : ''}`],
     ],
-    ...(place.stripIn && { caution: 'A strip lies in: do not turn the shaft.' }),
+    ...(place.stripIn && { caution: 'A strip lies in: do not turn the crank.' }),
   };
 }

@@ -1,11 +1,11 @@
 'use client';
 
-import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, type ReactNode } from 'react';
 import { isHolding, isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
-import { useLengths, usePreferences } from '@/interface/figures/preferences';
+import { useLengths } from '@/interface/figures/preferences';
+import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useShowWorking, useDefaultWorking } from '@/interface/shell/working-margin';
@@ -88,7 +88,9 @@ function FitLine({
         {worst?.order && <span>On order: {worst.order}</span>}
         {worst?.why && <span>{worst.why}</span>}
         {judged.page?.corrected && <span>Its page was corrected since.</span>}
-        {held.length > 0 && <span className={styles.holds}>Holds {held.map(({ name }) => name).join(', ')}</span>}
+        {held.length > 0 && (
+          <span className={styles.holds}>{held.map(({ name }) => name).join(', ')} may not be closed yet</span>
+        )}
       </div>
     </li>
   );
@@ -97,13 +99,12 @@ function FitLine({
 /** Every fit of the engine, the worst first, as bands whose limits stand beneath one another. */
 export function FitsScreen({ engine, fits, joints, children }: FitsPage & { readonly children: ReactNode }) {
   const router = useRouter();
-  const { keys } = usePreferences();
   const first = fits[0];
   const worst = first && worstOf(first);
   const told = useLengths(first?.kind.isSize);
   useDefaultWorking(useMemo(() => first && worst && workingOfPlace(first, worst, told), [first, worst, told]));
   const to = (path: string) => `/engines/${engine.id}/fits/${path}`;
-  useHotkeys(keys ? [['n', () => router.push(to('new'))]] : []);
+  useSingleKeys({ n: () => router.push(to('new')) });
   const out = fits.filter(({ state }) => isHolding(state)).length;
   return (
     <Screen

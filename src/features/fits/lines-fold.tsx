@@ -44,7 +44,7 @@ export function LinesFold({
                   <td>
                     {!struck.has(line.id) && (
                       <button type="button" className={`text-button ${styles.decide}`} onClick={() => strike(line)}>
-                        Strike<span className="only-spoken"> {lineWords(line, fit, told(line))}</span>
+                        Undo<span className="only-spoken"> {lineWords(line, fit, told(line))}</span>
                       </button>
                     )}
                   </td>

@@ -66,12 +66,20 @@ function ListForm({ engine, has }: { readonly engine: Engine; readonly has: read
     submit,
     pending,
     problem,
-  } = useActionForm<typeof start, { href: string }>(start, addListedFitsAction, ({ href }) => router.push(href));
+    draft,
+  } = useActionForm<typeof start, { href: string }>('listed-fits', start, addListedFitsAction, ({ href }) =>
+    router.push(href),
+  );
   const field = fields.getInputProps;
   const { kinds, cylinders, mains, rings, valves } = fields.values;
   const make = { cylinders: count(cylinders), mains: count(mains), rings: count(rings), valves: count(valves) };
   return (
-    <ActionForm label="The list fitted to this engine" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm
+      label="The list fitted to this engine"
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+      draft={draft}
+    >
       <TextInput label="Cylinders" inputMode="numeric" {...field('cylinders')} />
       <TextInput label="Main bearings" inputMode="numeric" {...field('mains')} />
       <TextInput label="Rings of a piston" inputMode="numeric" {...field('rings')} />
@@ -120,11 +128,12 @@ function OwnForm({ engine }: { readonly engine: Engine }) {
     submit,
     pending,
     problem,
-  } = useActionForm(start, addOwnFitAction, ({ href }) => router.push(href));
+    draft,
+  } = useActionForm('own-fit', start, addOwnFitAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   const isPair = FIT_KINDS.find(({ id }) => id === fields.values.kind)?.shape === 'pair';
   return (
-    <ActionForm label="A fit of your own" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="A fit of your own" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Name" description="Water pump spindle, oil pump gears" {...field('name')} />
       <NativeSelect
         label="Kind"
@@ -139,8 +148,8 @@ function OwnForm({ engine }: { readonly engine: Engine }) {
       />
       {isPair && <TextInput label="Angles round it" inputMode="numeric" {...field('angles')} />}
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>
-          Make it
+        <Button type="submit" busy={pending}>
+          Make the fits
         </Button>
       </div>
     </ActionForm>

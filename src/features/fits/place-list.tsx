@@ -107,7 +107,7 @@ export function PlaceList({ judged, add }: Props) {
                   aria-expanded={isOpen}
                   onClick={() => setDeciding(isOpen ? undefined : place.place)}
                 >
-                  Decide<span className="only-spoken"> on {name}</span>
+                  Put right…<span className="only-spoken"> on {name}</span>
                 </button>
               )}
             </div>

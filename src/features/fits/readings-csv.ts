@@ -111,7 +111,7 @@ type At = (column: (typeof COLUMNS)[number]) => string;
 function readingOf(at: At, fits: readonly Fit[]): Found | { readonly reason: string } {
   const fit = fits.find(({ name }) => same(name, at('Fit')));
   if (!fit) return { reason: `No fit here is called “${at('Fit')}”.` };
-  if (at('Struck') !== '') return { reason: 'It was struck where it comes from.' };
+  if (at('Struck') !== '') return { reason: 'It was cancelled where it comes from.' };
   const place =
     fit.places.length === 1 && at('Place') === '' ? 0 : fit.places.findIndex((name) => same(name, at('Place')));
   if (place < 0) return { reason: `${fit.name} has no place “${at('Place')}”.` };

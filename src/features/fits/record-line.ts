@@ -32,7 +32,7 @@ function assertSure(state: FitState, line: SentReading, value_mm: number): void 
   if (doubts.length > 0)
     throw new DomainError(
       'doubtful',
-      `${doubts.map(({ message }) => message).join(' ')} Say that it is so, or read it again.`,
+      `${doubts.map(({ message }) => message).join(' ')} Say yes, or read it again.`,
       'typed',
     );
 }
@@ -80,7 +80,7 @@ function checkedLine(shop: Shop, fit: Fit, line: SentLine): SentLine {
       throw new DomainError('bad-field', 'No strip is laid in for this fit.', 'kind');
     case 'strike':
       if (isStanding(shop.fits.lines(fit.id), line.strikes)) return line;
-      throw new DomainError('nothing-to-strike', 'There is no such line to strike.', 'strikes');
+      throw new DomainError('nothing-to-strike', 'There is no such line to undo.', 'strikes');
     default:
       return line;
   }

@@ -118,8 +118,8 @@ export function Conditions({ conditions, answers, change }: ConditionsProps) {
       {conditions.map((id) => (
         <div key={id} className={styles.condition}>
           <span>{CONDITIONS[id]}</span>
-          {box(id, 'yes', 'It is so')}
-          {box(id, 'no', 'It is not')}
+          {box(id, 'yes', 'Yes')}
+          {box(id, 'no', 'No')}
         </div>
       ))}
     </fieldset>

@@ -57,7 +57,9 @@ function DrawerForm({ judged: { fit } }: { readonly judged: FitState }) {
     submit,
     pending,
     problem,
+    draft,
   } = useActionForm(
+    'drawer',
     {
       fitId: fit.id,
       version: fit.version,
@@ -72,15 +74,15 @@ function DrawerForm({ judged: { fit } }: { readonly judged: FitState }) {
   );
   const field = fields.getInputProps;
   return (
-    <ActionForm label="The drawer of shims" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="The drawer of shims" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Family of shims" description="What they fit" {...field('family')} />
       <TextInput label="In while it was read" description="0.45 mm, or empty" {...field('fitted')} />
       <TextInput label="Gasket loses, least" description="Where it was read uncrushed" {...field('crushLow')} />
       <TextInput label="Gasket loses, most" {...field('crushHigh')} />
       <TextInput label="At most in one stack" inputMode="numeric" {...field('stack')} />
       <div className={form.acts}>
-        <Button type="submit" disabled={pending}>
-          Keep it
+        <Button type="submit" busy={pending}>
+          Save the drawer
         </Button>
       </div>
     </ActionForm>
@@ -95,7 +97,9 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
     submit,
     pending,
     problem,
+    draft,
   } = useActionForm(
+    'shim',
     { family, typed: '', count: '1', seen: {} },
     (values) => putShimAction({ ...values, seen: { ...seen, ...values.seen } }),
     (_, entered) => entered.setValues({ typed: '', seen: {} }),
@@ -119,12 +123,12 @@ function StockForm({ family, drawer }: { readonly family: string; readonly drawe
           ))}
         {drawer.every(({ count }) => count === 0) && 'nothing'}.
       </p>
-      <ActionForm label="Shims of one thickness" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <ActionForm label="Shims of one thickness" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
         <TextInput label="Thickness" description="0.40 mm, or 16 thou" autoComplete="off" {...field('typed')} />
         <TextInput label="How many there are" inputMode="numeric" {...field('count')} />
         <div className={form.acts}>
-          <Button type="submit" disabled={pending}>
-            Into the drawer
+          <Button type="submit" busy={pending}>
+            Save to the drawer
           </Button>
         </div>
       </ActionForm>

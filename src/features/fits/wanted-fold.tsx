@@ -108,9 +108,9 @@ function WantedFields({
       <NativeSelect label="What is wanted comes from" data={BY} {...field('by')} />
       {by === 'page' && (
         <NativeSelect
-          label="Which leaf"
+          label="Which entry"
           data={[
-            { value: '', label: leaves.length === 0 ? 'no leaf gives a length yet' : 'choose' },
+            { value: '', label: leaves.length === 0 ? 'no entry gives a length yet' : 'choose' },
             ...leaves.map((leaf) => ({
               value: leaf.id,
               label: `${leaf.subject}: “${leaf.printedText}”, ${leaf.source}, p. ${leaf.page}`,
@@ -171,7 +171,13 @@ export function WantedFold({
   readonly line: string;
 }) {
   const kind = kindOf(fit);
-  const { form: fields, submit, pending, problem } = useActionForm(valuesOf(fit), alterFitAction, () => undefined);
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+    draft,
+  } = useActionForm('wanted', valuesOf(fit), alterFitAction, () => undefined);
   const field = fields.getInputProps;
   const tick = (name: 'methods' | 'holds', value: string, label: string) => (
     <label key={value} className={form.choice}>
@@ -193,7 +199,7 @@ export function WantedFold({
   const methods = METHODS_OF[kind.shape];
   return (
     <Disclosure title="What is wanted, and how it is read" line={line} open={Object.keys(fit.wanted).length === 0}>
-      <ActionForm label="What is wanted" onSubmit={fields.onSubmit(submit)} problem={problem}>
+      <ActionForm label="What is wanted" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
         <WantedFields fields={fields} leaves={leaves} kind={kind} />
         <TextInput label="Name" {...field('name')} />
         <TextInput
@@ -231,13 +237,13 @@ export function WantedFold({
         />
         {joints.length > 0 && (
           <fieldset className={form.fieldset}>
-            <legend className={form.legend}>Out of limits, it holds</legend>
+            <legend className={form.legend}>Out of limits, these may not be closed</legend>
             <div className={form.choices}>{joints.map(({ id, name }) => tick('holds', id, name))}</div>
           </fieldset>
         )}
         <div className={form.acts}>
-          <Button type="submit" rank="main" disabled={pending}>
-            Keep it
+          <Button type="submit" rank="main" busy={pending}>
+            Save what is wanted
           </Button>
         </div>
       </ActionForm>

@@ -23,7 +23,7 @@ const ABOUT: Working = {
   remarks: [
     ['On a fit', 'press “Listen to instruments” on its sheet; a reading goes into the cell at hand and on to the next'],
     ['Real ones', 'whatever can send a line of JSON to this machine: see docs/instruments.md'],
-    ['Doubt', 'a reading that cannot be is held in its cell with a sentence, as if it had been typed'],
+    ['Uncertainty', 'a reading that cannot be is held in its cell with a sentence, as if it had been typed'],
   ],
 };
 

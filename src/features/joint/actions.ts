@@ -96,7 +96,7 @@ const placeOf = ({ engineId, id }: Joint) => ({ href: `/engines/${engineId}/join
 export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
   const leaf = bench.shop.book.findLeaf(fields.leafId);
   if (leaf?.engineId !== fields.engineId)
-    throw new DomainError('not-found', 'That leaf is not in this engine’s book.', 'leafId');
+    throw new DomainError('not-found', 'That entry is not in this engine’s book.', 'leafId');
   const { leafReason, ...given } = fields;
   const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, fields.engineId));
   const { stops, governingId } = againstLeaf(engine, leaves, sources, leaf);
@@ -114,7 +114,7 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
   return placeOf(joint);
 });
 
-const STANDARD_TITLE = 'Standard figures, where no page speaks';
+const STANDARD_TITLE = 'Standard figures, where no figure is printed';
 
 /** The source under which an engine's standard figures stand; made when the first is needed. */
 function standardSource({ shop, nowIso }: Bench, engineId: string): string {
@@ -178,7 +178,7 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
   const made = newJoint(bench, base, null);
   const joint: Joint = {
     ...made,
-    originalFilmReason: 'the standard figure is reckoned in this film',
+    originalFilmReason: 'the standard figure is reckoned in this lubricant',
     detail: {
       ...made.detail,
       original: { ...made.detail.original, form: 'bolt', grade },
@@ -225,9 +225,9 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
   const ranked = rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine);
   const chosen = ranked.find(({ leaf }) => leaf.id === leafId);
   const governing = ranked.find(({ governs }) => governs);
-  if (!chosen) throw new DomainError('not-found', 'That leaf does not speak of this joint.', 'leafId');
+  if (!chosen) throw new DomainError('not-found', 'That entry is not for this joint.', 'leafId');
   if (!chosen.governs && !reason)
-    throw new DomainError('needs-reason', 'A lower-ranked leaf is taken only with a reason.', 'reason');
+    throw new DomainError('needs-reason', 'A lower-ranked entry is taken only with a reason.', 'reason');
   const originalFilm = originalFilmFor(chosen.leaf.conditionText, practice);
   keepJoint(bench, {
     ...joint,

@@ -140,7 +140,7 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
       />
       <NativeSelect
         className={form.double}
-        label="In which film"
+        label="In which lubricant"
         data={films}
         value={film}
         onChange={(event) => setFilm(event.currentTarget.value)}

@@ -18,10 +18,10 @@ export const todayFilmFor = (bookFilm: string, practice: HousePractice): string 
 /** Why that film was taken for the book. */
 export function originalFilmReason(conditionText: string | null, film: string, practice: HousePractice): string {
   if (conditionText !== null && filmOfCondition(conditionText) === film) return `the page says “${conditionText}”`;
-  if (conditionText !== null) return `the page says “${conditionText}”; another film was chosen here`;
+  if (conditionText !== null) return `the page says “${conditionText}”; another lubricant was chosen here`;
   const { name, reason } = schoolWords(practice, 'unsaid');
   if (practice.unsaid === 'show-both') return 'the page does not say; chosen here with both extremes on view';
   return film === FILM_OF_SCHOOL[practice.unsaid]
     ? `the page does not say; taken as ${name}, ${reason}`
-    : `the page does not say; film chosen here, house practice is ${name}`;
+    : `the page does not say; lubricant chosen here, house practice is ${name}`;
 }

@@ -23,7 +23,7 @@ export const RANGES = choices(RANGE_SCHOOLS, {
   low: 'Low end',
   middle: 'Middle',
   top: 'Top',
-  'bottom-then-middle': 'Bottom, turn the shaft, then middle',
+  'bottom-then-middle': 'Bottom, turn the crank, then middle',
 });
 
 export const TURNS = choices(ORDER_SCHOOLS, {

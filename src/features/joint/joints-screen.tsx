@@ -1,13 +1,13 @@
 'use client';
 
-import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
 import type { Rung } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '@/interface/figures/figures';
-import { usePreferences, useFigures } from '@/interface/figures/preferences';
+import { useFigures } from '@/interface/figures/preferences';
+import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
@@ -24,7 +24,8 @@ export interface JointSummary {
   readonly unit: TorqueUnit;
   /** What is turned after the torque. */
   readonly turns?: string;
-  readonly target_Nm: number;
+  /** What the wrench delivers at its mark, as the sheet and the bench have it. */
+  readonly delivered_Nm: number;
   readonly film: string;
   readonly status: string;
   readonly done: boolean;
@@ -49,13 +50,12 @@ export function JointsScreen({
   readonly canAdd: boolean;
 }) {
   const router = useRouter();
-  const { keys } = usePreferences();
   const { plain, torque, unit } = useFigures();
   const show = useShowWorking(joints.flatMap((joint) => workingOf(joint) ?? []));
   const first = joints.find((joint) => joint.filmRung)?.filmRung;
   useDefaultWorking(useMemo(() => first && workingOfRung(first), [first]));
   const at = (path: string) => `/engines/${engineId}/${path}`;
-  useHotkeys(keys && canAdd ? [['n', () => router.push(at('joints/new'))]] : []);
+  useSingleKeys(canAdd ? { n: () => router.push(at('joints/new')) } : {});
   return (
     <Screen
       title="Joints"
@@ -70,8 +70,8 @@ export function JointsScreen({
     >
       {!canAdd && (
         <Notice kind="plain">
-          A joint is made from a leaf that gives a torque. <Link href={at('book')}>Enter one in the book first</Link>,
-          or <Link href={at('joints/new')}>take the standard figure where no page speaks</Link>.
+          A joint is made from an entry that gives a torque. <Link href={at('book')}>Enter one in the book first</Link>,
+          or <Link href={at('joints/new')}>take the standard figure where no figure is printed</Link>.
         </Notice>
       )}
       {joints.length > 0 && (
@@ -80,11 +80,11 @@ export function JointsScreen({
             <tr>
               <th scope="col">Joint</th>
               <th scope="col">Printed</th>
-              <th scope="col">Film today</th>
+              <th scope="col">Lubricant today</th>
               <th scope="col" className={styles.right}>
                 Set to
               </th>
-              <th scope="col">Stands</th>
+              <th scope="col">Status</th>
             </tr>
           </thead>
           <tbody>
@@ -106,7 +106,7 @@ export function JointsScreen({
                     </span>
                     {joint.turns && <span className={styles.turns}>then {joint.turns}</span>}
                     <span className={styles.small}>
-                      {torque(joint.target_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}
+                      delivers {torque(joint.delivered_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}
                     </span>
                   </td>
                   <td data-done={joint.done || undefined} className={styles.stands}>

@@ -21,9 +21,9 @@ export const workingOfRung = (rung: Rung, caution?: string): Working => ({
   lines: rung.working,
   remarks: [
     ['Source', rung.source],
-    ['School', rung.school],
+    ['Reason', rung.school],
     ['Spread', rung.spread],
-    ...(rung.override ? [['Set aside', rung.override.reason] as const] : []),
+    ...(rung.override ? [['Leave out', rung.override.reason] as const] : []),
   ],
   caution,
 });
@@ -48,21 +48,21 @@ function FilmControl({ setting: { joint, shelves }, onChange, onDetail }: Omit<C
     <span className={styles.films}>
       <span aria-hidden>Book</span>
       <NativeSelect
-        aria-label="Film in the book"
+        aria-label="Lubricant in the book"
         data={films}
         value={joint.originalFilm}
         onChange={(event) => onChange({ originalFilm: event.currentTarget.value })}
       />
       <span aria-hidden>Today</span>
       <NativeSelect
-        aria-label="Film today"
+        aria-label="Lubricant today"
         data={films}
         value={joint.todayFilm}
         onChange={(event) => onChange({ todayFilm: event.currentTarget.value })}
       />
       <span aria-hidden>Head</span>
       <NativeSelect
-        aria-label="Film under the head"
+        aria-label="Lubricant under the head"
         data={[{ value: '', label: 'the same under the head' }, ...films]}
         value={joint.detail.headFilm ?? ''}
         onChange={(event) => onDetail({ headFilm: event.currentTarget.value || null })}
@@ -151,7 +151,7 @@ export function LadderView(props: Props) {
         </output>
         {turns.length > 0 && <span className={styles.turns}>then turn each {turnsWords(turns)} further</span>}
         <span className={styles.also}>
-          {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)};{' '}
+          delivers {torque(ladder.setting.achieved_Nm, 3, wrench.unit === unit ? otherUnitOf(unit) : unit)};{' '}
           {ladder.clamp === 'clamps'
             ? `clamp load ${significant(ladder.band.p50_N / 1000)} kN a fastener, ${significant(ladder.band.p5_N / 1000)} to ${significant(ladder.band.p95_N / 1000)} kN`
             : NO_CLAMP[ladder.clamp]}
@@ -167,7 +167,7 @@ export function LadderView(props: Props) {
             {...show(working(rung))}
           >
             <span className={styles.nameCell}>
-              <button type="button" className={styles.name}>
+              <button type="button" className={styles.name} data-working>
                 {rung.title}
               </button>
               {OVERRULED.includes(rung.id) && (
@@ -179,7 +179,7 @@ export function LadderView(props: Props) {
                     rung.override ? override(rung.id, undefined) : setAside(aside === rung.id ? undefined : rung.id)
                   }
                 >
-                  {rung.override ? 'Put back' : 'Set aside'}
+                  {rung.override ? 'Put back' : 'Leave out'}
                   <span className="only-spoken"> {rung.title}</span>
                 </button>
               )}

@@ -49,7 +49,8 @@ export function NewJointForm(props: Props) {
     submit,
     pending,
     problem,
-  } = useActionForm(initial(props), addJointAction, ({ href }) => router.push(href));
+    draft,
+  } = useActionForm('joint', initial(props), addJointAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
   const films = props.shelves.films.map((film) => ({ value: film.id, label: film.name }));
   const chooseLeaf = (leafId: string) => {
@@ -64,7 +65,7 @@ export function NewJointForm(props: Props) {
       retorqueSchool: pattern === 'caps' ? 'none' : props.shelves.practice.retorque,
     });
   return (
-    <ActionForm label="The joint" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="The joint" focus onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <NativeSelect
         className={form.wide}
         label="The figure on the page"
@@ -92,10 +93,15 @@ export function NewJointForm(props: Props) {
       />
       <TextInput label="Fasteners" description="How many are pulled" inputMode="numeric" {...field('fasteners')} />
       <TextInput label="Thread that turns" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
-      <NativeSelect label="Film the book has in mind" data={films} {...field('originalFilm')} />
-      <NativeSelect label="Film today" data={films} {...field('todayFilm')} />
+      <NativeSelect
+        className={form.double}
+        label="Lubricant the book has in mind"
+        data={films}
+        {...field('originalFilm')}
+      />
+      <NativeSelect className={form.double} label="Lubricant today" data={films} {...field('todayFilm')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" busy={pending}>
           Make the joint
         </Button>
       </div>

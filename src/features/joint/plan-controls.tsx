@@ -96,7 +96,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
       />
       {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
       <NativeSelect
-        label="Turn"
+        label="Order"
         data={[...TURNS]}
         value={joint.orderSchool}
         onChange={(event) => onChange({ orderSchool: event.currentTarget.value as Joint['orderSchool'] })}
@@ -130,7 +130,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
           checked={joint.turnShaft}
           onChange={(event) => onChange({ turnShaft: event.currentTarget.checked })}
         />
-        <span>Turn the shaft between stages</span>
+        <span>Turn the crank between stages</span>
       </label>
       <label className={form.choice}>
         <input

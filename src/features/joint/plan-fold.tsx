@@ -64,7 +64,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
                   </>
                 )}
                 {confirms(i) && ', confirming'}
-                {turnsAfter(i) && <span className={styles.shaft}>turn the shaft</span>}
+                {turnsAfter(i) && <span className={styles.shaft}>turn the crank</span>}
               </li>
             ))}
           </ol>

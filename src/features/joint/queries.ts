@@ -40,7 +40,7 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
       setting: ladder.setting.rounded,
       unit: wrench.unit,
       ...(turns.length > 0 && { turns: turnsWords(turns) }),
-      target_Nm: ladder.target_Nm,
+      delivered_Nm: ladder.setting.achieved_Nm,
       film: filmsName(inputs),
       status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}`,
       done: state.final?.state.complete ?? false,

@@ -41,7 +41,7 @@ const film = Joi.string().max(60).required();
 
 const fields = {
   engineId: Joi.string().required(),
-  leafId: Joi.string().required().messages({ 'string.empty': 'Choose the leaf that the figure is on.' }),
+  leafId: Joi.string().required().messages({ 'string.empty': 'Choose the entry that the figure is on.' }),
   name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the joint a name.' }),
   pattern: oneOf(PATTERN_KINDS).required(),
   fasteners: typedNumber()

@@ -48,15 +48,15 @@ export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: P
   const others = ranked.length - 1;
   const line = used
     ? `${sourceLine(used.source)}, p. ${used.leaf.page}${others > 0 ? `; ${others} more ${others === 1 ? 'speaks' : 'speak'} of it` : ''}`
-    : 'its leaf';
+    : 'its entry';
   return (
     <Disclosure
-      title="Which page speaks"
+      title="Which page applies"
       line={line}
       open={governing !== undefined && governing.leaf.id !== joint.leafId}
     >
       {governing && governing.leaf.id !== joint.leafId && (
-        <Notice kind="wait">A lower-ranked leaf is used: {joint.detail.leafReason ?? 'no reason was given.'}</Notice>
+        <Notice kind="wait">A lower-ranked entry is used: {joint.detail.leafReason ?? 'no reason was given.'}</Notice>
       )}
       <ul className={styles.leaves}>
         {ranked.map((one) => (
@@ -88,7 +88,7 @@ export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: P
       {wanted && (
         <div className={styles.why}>
           <TextInput
-            label="Why the lower-ranked leaf is taken"
+            label="Why the lower-ranked entry is taken"
             description="Printed in the record"
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
@@ -103,9 +103,9 @@ export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: P
       {problem && <Notice kind="stop">{problem.message}</Notice>}
       {otherLeaves.length > 0 && (
         <NativeSelect
-          label="Another leaf speaks of it too"
+          label="Another entry is for it too"
           data={[
-            { value: '', label: 'Choose a leaf' },
+            { value: '', label: 'Choose an entry' },
             ...otherLeaves.map((leaf) => ({
               value: leaf.id,
               label: `${leaf.subject}: “${leaf.printedText}”, p. ${leaf.page}`,

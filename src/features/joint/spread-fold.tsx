@@ -135,7 +135,7 @@ function SpreadBody({ setting, worked }: Props) {
         )}
       </p>
       <div className={styles.simulation} aria-live="polite">
-        {!run && <Button onClick={start}>Draw a million</Button>}
+        {!run && <Button onClick={start}>Simulate 1,000,000</Button>}
         {run?.running && (
           <>
             <progress className={styles.progress} value={run.drawn} max={SAMPLES} aria-label="Samples drawn" />
@@ -150,7 +150,7 @@ function SpreadBody({ setting, worked }: Props) {
         {run?.refusal && <p>{run.refusal}</p>}
       </div>
       <p className="soft">
-        One nut’s band. A batch of film moves all nuts together, so they are more even among themselves than this.
+        One nut’s band. A batch of lubricant moves all nuts together, so they are more even among themselves than this.
       </p>
     </>
   );

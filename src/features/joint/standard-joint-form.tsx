@@ -39,8 +39,12 @@ export function StandardJointForm({ engineId, shelves }: Props) {
     submit,
     pending,
     problem,
-  } = useActionForm<Record<string, string>, { href: string }>(start, addStandardJointAction, ({ href }) =>
-    router.push(href),
+    draft,
+  } = useActionForm<Record<string, string>, { href: string }>(
+    'standard-joint',
+    start,
+    addStandardJointAction,
+    ({ href }) => router.push(href),
   );
   const field = fields.getInputProps;
   const { thread = '', grade = '', film = '', metal = '', engagement_mm = '' } = fields.values;
@@ -58,11 +62,16 @@ export function StandardJointForm({ engineId, shelves }: Props) {
   const list = (rows: readonly { readonly id: string; readonly name: string }[]) =>
     rows.map(({ id, name }) => ({ value: id, label: name }));
   return (
-    <ActionForm label="A joint by the standard figure" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm
+      label="A joint by the standard figure"
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+      draft={draft}
+    >
       <TextInput label="Name" {...field('name')} />
       <TextInput label="Thread" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
       <NativeSelect label="Grade" data={list(shelves.grades)} {...field('grade')} />
-      <NativeSelect label="Film" data={list(shelves.films)} {...field('film')} />
+      <NativeSelect label="Lubricant" data={list(shelves.films)} {...field('film')} />
       <NativeSelect
         label="Tapped into"
         data={[{ value: '', label: 'Not known' }, ...list(shelves.metals)]}
@@ -80,7 +89,7 @@ export function StandardJointForm({ engineId, shelves }: Props) {
         )}
       </p>
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" busy={pending}>
           Make it by the standard figure
         </Button>
       </div>

@@ -45,7 +45,7 @@ export function standardReading(fields: Omit<StandardFields, 'engineId' | 'name'
     figure.limitedBy === 'parent'
       ? `, held under what the thread in ${metal?.name.toLowerCase() ?? ''} stands${fields.metal ? '' : ' (its metal is not known)'}`
       : figure.limitedBy === 'slippery'
-        ? ', held back for the slippery end of the film'
+        ? ', held back for the slippery end of the lubricant'
         : '';
   return {
     figure,

@@ -50,14 +50,14 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
   };
   const [sure, setSure] = useState(false);
   const isAgain = resume !== undefined || tight;
-  const again = resume ? 'Begin again from the first stage' : 'Tighten it afresh';
+  const again = resume ? 'Begin again from the first stage' : 'Tighten again';
   return (
     <div className={styles.start}>
       {resume && <Notice kind="wait">{resume.line}</Notice>}
       <div className={styles.startKeys}>
         {resume && (
           <Button rank="main" onClick={() => router.push(resume.href)}>
-            Go on at the face
+            Go on at the bench
           </Button>
         )}
         <Button
@@ -65,11 +65,11 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
           onClick={() => (isAgain && !sure ? setSure(true) : begin('final'))}
           disabled={pending || !ready || (isAgain && sure)}
         >
-          {isAgain ? again : 'To the face'}
+          {isAgain ? again : 'To the bench'}
         </Button>
         {!resume && (
           <Button onClick={() => begin('trial')} disabled={pending || !ready}>
-            A trial
+            Test round
           </Button>
         )}
       </div>
@@ -78,12 +78,12 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
           <Notice kind="wait">
             {resume
               ? 'What was pulled so far stays in the record, but no longer counts: every nut is gone over from the first stage.'
-              : 'It is tight. Afresh it counts as tight only when the new round is through; its retorque falls due again.'}{' '}
+              : 'It is tight. Tightened again it counts as tight only when the new round is through; its retorque falls due again.'}{' '}
             Until the first nut of the new round is pulled, everything stands as it is.
           </Notice>
           <span className={styles.startKeys}>
             <Button onClick={() => begin('final')} disabled={pending || !ready}>
-              {resume ? 'From the first stage' : 'Afresh'}
+              {resume ? 'From the first stage' : 'Yes, tighten again'}
             </Button>
             <Button onClick={() => setSure(false)}>Leave it</Button>
           </span>
@@ -100,7 +100,7 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
             onChange={(event) => setReason(event.currentTarget.value)}
           />
           <Button rank="stop" onClick={() => start(asking)} disabled={pending || reason.trim() === ''}>
-            To the face, with this reason
+            To the bench, with this reason
           </Button>
         </div>
       )}

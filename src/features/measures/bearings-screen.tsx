@@ -115,7 +115,7 @@ function Shells({ shells, rows }: ShellsProps) {
       ))}
       <p className={form.acts}>
         <Button onClick={() => rows.append({ upper: '', lower: '' })}>Another bearing</Button>
-        {shells.length > 1 && <Button onClick={rows.pop}>One less</Button>}
+        {shells.length > 1 && <Button onClick={rows.pop}>Remove the last row</Button>}
       </p>
     </>
   );
@@ -229,7 +229,7 @@ function SizePart({
         </p>
       )}
       <Shells shells={shells} rows={shellRows} />
-      <KeepMeasure engineId={engineId} kind="bearings" basedOn={measure?.id} body={body} words="Keep the sizes" />
+      <KeepMeasure engineId={engineId} kind="bearings" basedOn={measure?.id} body={body} words="Save the sizes" />
     </Section>
   );
 }
@@ -271,14 +271,14 @@ function MarksPart({ engineId, measure }: { readonly engineId: string; readonly 
       ))}
       <p className={form.acts}>
         <Button onClick={() => append({ place: `Rod ${pairs.length + 1}`, one: '', other: '' })}>Another pair</Button>
-        {pairs.length > 1 && <Button onClick={pop}>One less</Button>}
+        {pairs.length > 1 && <Button onClick={pop}>Remove the last row</Button>}
       </p>
       <KeepMeasure
         engineId={engineId}
         kind="marks"
         basedOn={measure?.id}
         body={isWhole ? { pairs } : undefined}
-        words="Keep the marks"
+        words="Save the marks"
       />
     </Section>
   );

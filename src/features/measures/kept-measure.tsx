@@ -19,7 +19,7 @@ interface Props<K extends MeasureKind> {
 }
 
 /** The key that keeps a measure of the engine, and what was said to it. */
-export function KeepMeasure<K extends MeasureKind>({ engineId, kind, body, basedOn, words = 'Keep it' }: Props<K>) {
+export function KeepMeasure<K extends MeasureKind>({ engineId, kind, body, basedOn, words = 'Save it' }: Props<K>) {
   const [kept, setKept] = useState<string>();
   const { act, pending, problem } = useAct();
   const seen = kept ?? basedOn ?? null;

@@ -122,7 +122,7 @@ export function RingsScreen({
               >
                 An expander’s end
               </Button>
-              {marks.length > 1 && <Button onClick={pop}>One less</Button>}
+              {marks.length > 1 && <Button onClick={pop}>Remove the last row</Button>}
               <Button onClick={even}>Spread evenly from the first</Button>
             </p>
             <div className={form.grid}>

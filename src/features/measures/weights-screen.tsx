@@ -70,7 +70,7 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
         ? matchRods(weighedRods, tolerance_g)
         : matchPieces(weighedPieces, tolerance_g)
       : undefined;
-  const grams = (value: number) => (value === 0 ? 'the lightest' : `${significant(value)} g off`);
+  const grams = (value: number) => (value === 0 ? 'the lightest' : `${significant(value)} g to take off`);
   const removed = (i: number): { readonly words: string; readonly most: number } | undefined => {
     const one = matched?.remove[i];
     if (one === undefined) return undefined;
@@ -151,8 +151,8 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
         );
       })}
       <p className={form.acts}>
-        <Button onClick={add}>One more</Button>
-        {count > 1 && <Button onClick={drop}>One less</Button>}
+        <Button onClick={add}>Add a row</Button>
+        {count > 1 && <Button onClick={drop}>Remove the last row</Button>}
         {matched && (
           <span data-testid="matched">
             {matched.alreadyMatched
@@ -161,7 +161,7 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
           </span>
         )}
       </p>
-      <KeepMeasure engineId={engineId} kind="weights" basedOn={measure?.id} body={body} words="Keep the weights" />
+      <KeepMeasure engineId={engineId} kind="weights" basedOn={measure?.id} body={body} words="Save the weights" />
     </Section>
   );
 }
@@ -260,7 +260,7 @@ function BalancePart({
               className={styles.off}
               data-kind={one?.verdict === 'inside' ? 'done' : one?.verdict === 'out' ? 'stop' : undefined}
             >
-              {one && (one.removed >= 0 ? `${significant(one.removed * 100, 2)} % out` : 'it grew')}
+              {one && (one.removed >= 0 ? `${significant(one.removed * 100, 2)} % removed` : 'it grew')}
               {one?.verdict === 'out' && ', too much left'}
             </span>
           </div>
@@ -271,7 +271,7 @@ function BalancePart({
         kind="balance"
         basedOn={measure?.id}
         body={found ? { report, unit, planes: given } : undefined}
-        words="Keep the report"
+        words="Save the report"
       />
     </Section>
   );

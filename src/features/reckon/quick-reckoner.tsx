@@ -44,12 +44,12 @@ function FilmsSideBySide({ reading, thread, book, films }: FilmsProps) {
   return (
     <table className={styles.films}>
       <caption>
-        The clamp load that {torque(printed)} gives in {book.name.toLowerCase()}, in each film. A usual face for the
-        size.
+        The clamp load that {torque(printed)} gives in {book.name.toLowerCase()}, in each lubricant. A usual face for
+        the size.
       </caption>
       <thead>
         <tr>
-          <th scope="col">Film</th>
+          <th scope="col">Lubricant</th>
           <th scope="col">{unit}</th>
           <th scope="col">{otherUnitOf(unit)}</th>
           <th scope="col">×</th>

@@ -112,6 +112,7 @@ export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
   const figures = useFigures();
   return (
     <Screen
+      plain
       title="Fits, weights and volumes"
       lead={`${engine.name}${engine.engineNumber ? `, No. ${engine.engineNumber}` : ''}`}
       aside={

@@ -14,6 +14,7 @@ import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { doneWords, overLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import type { JointRecord } from './queries';
+import { SHEET } from '@/interface/shell/sheet-id';
 import styles from './joint-record-page.module.css';
 
 /** The working as a table: a line a rung, from the page to the wrench. */
@@ -115,7 +116,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
           : state.next >= plan.steps.length
             ? overLine(plan, state.over)
             : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
-        Wrench: {plan.wrenchName}. Film: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p.{' '}
+        Wrench: {plan.wrenchName}. Lubricant: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p.{' '}
         {plan.leaf.page}.
       </p>
       <Against plan={plan} />
@@ -144,9 +145,9 @@ function Lines({ round }: { readonly round: TighteningState }) {
                 <td className={styles.right}>{step ? pullWords(plan, step, plain(step.setting)) : ''}</td>
                 <td>
                   {event.kind === 'shaft'
-                    ? 'shaft turned'
+                    ? 'crank turned'
                     : event.kind === 'strike'
-                      ? 'line above struck'
+                      ? 'line above cancelled'
                       : doneWords(event, step)}
                 </td>
               </tr>
@@ -169,7 +170,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
   const turns = kept ? turnsOfPlan(kept) : turnsOfLeaf(leaf);
   const leafReason = kept ? kept.leaf.reason : joint.detail.leafReason;
   return (
-    <main className={styles.page}>
+    <main className={styles.page} id={SHEET} data-plain>
       <div className={styles.acts}>
         <Button rank="main" onClick={() => window.print()}>
           Print
@@ -202,7 +203,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
         </div>
         {leafReason && (
           <div>
-            <dt>Lower-ranked leaf</dt>
+            <dt>Lower-ranked entry</dt>
             <dd>taken because: {leafReason}</dd>
           </div>
         )}

@@ -14,7 +14,7 @@ import type { BuildPreview, ToldFigure } from './build-preview';
 import styles from './read-in-screen.module.css';
 
 const WHAT: Readonly<Record<Coming['what'], string>> = {
-  film: 'Film',
+  film: 'Lubricant',
   grade: 'Grade',
   metal: 'Metal',
   wrench: 'Wrench',

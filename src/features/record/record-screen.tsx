@@ -13,8 +13,9 @@ interface Props {
 /** The record: each joint as a page to print and as a file, and the way back in. */
 export const RecordScreen = ({ engineId, joints, fits }: Props) => (
   <Screen
+    plain
     title="Record"
-    lead="Who set what, to what, with which wrench, in which film, from which page."
+    lead="Who set what, to what, with which wrench, in which lubricant, from which page."
     aside={
       <a className={key.key} href={`/api/engines/${engineId}/build`} download>
         The whole build as JSON

@@ -80,7 +80,7 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
     const fact = cyclesOf(log).find(({ id }) => id === cycle.id);
     const doubts = fact ? headDoubts({ ...fields, at }, fact, headReadingsOf(log), engine.kind) : [];
     const said = doubts.map(({ message }) => message).join(' ');
-    if (said) throw new DomainError('doubtful', `${said} Read it again, or say that it is so.`, 'head_C');
+    if (said) throw new DomainError('doubtful', `${said} Read it again, or say yes.`, 'head_C');
   }
   const isNew = shop.heat.addReading({ ...fields, at: iso(at) }, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).readings, fields, ['cycleId', 'head_C', 'ambient_C']);

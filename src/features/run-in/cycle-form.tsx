@@ -35,17 +35,17 @@ export function CycleForm({ engineId, now, onDone }: Props) {
     highest_C: '',
     ambient_C: '',
   };
-  const { form: fields, submit, pending, problem } = useActionForm(initial, add, onDone);
-  useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields.setValues);
+  const { form: fields, submit, pending, problem, draft } = useActionForm('run', initial, add, onDone);
+  useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields);
   const field = fields.getInputProps;
   return (
-    <ActionForm label="Log a run" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="Log a run" focus onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Ran from" type="datetime-local" {...field('ranFrom')} />
       <TextInput label="to" type="datetime-local" {...field('ranTo')} />
       <TextInput label="Highest temperature, °C" inputMode="decimal" {...field('highest_C')} />
       <TextInput label="Air, °C" inputMode="decimal" {...field('ambient_C')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
+        <Button type="submit" rank="main" busy={pending}>
           Log the run
         </Button>
       </div>

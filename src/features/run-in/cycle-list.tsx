@@ -37,7 +37,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
                 air {plain(cycle.ambient_C)} °C
               </span>
               <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(cycle.id)}>
-                Strike this run
+                Undo this run
               </button>
             </p>
             <ul className={styles.readings}>
@@ -47,7 +47,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
                     {nearTime(reading.at, now)} head {plain(reading.head_C)} °C, air {plain(reading.ambient_C)} °C
                   </span>
                   <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(reading.id)}>
-                    Strike
+                    Undo
                   </button>
                 </li>
               ))}

@@ -40,7 +40,9 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
     submit,
     pending,
     problem,
+    draft,
   } = useActionForm(
+    `reading-${cycleId}`,
     initial,
     (values) => add(agreed === saidOf(values))(values),
     (_, entered) => {
@@ -50,20 +52,20 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
     },
   );
   const doubtful = problem?.code === 'doubtful' || fields.errors.head_C !== undefined;
-  useOwnClock({ at: now }, now, fields.setValues);
+  useOwnClock({ at: now }, now, fields);
   const field = fields.getInputProps;
   return (
-    <ActionForm label="A reading at the head" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="A reading at the head" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Read at" type="datetime-local" {...field('at')} />
       <TextInput label="Head, °C" inputMode="decimal" {...field('head_C')} />
       <TextInput label="Air, °C" inputMode="decimal" {...field('ambient_C')} />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          Enter the reading
+        <Button type="submit" rank="main" busy={pending}>
+          Save the reading
         </Button>
         {doubtful && (
           <Checkbox
-            label="It is so: I read it again"
+            label="Yes: I read it again"
             checked={agreed === saidOf(fields.getValues())}
             onChange={(event) => setAgreed(event.currentTarget.checked ? saidOf(fields.getValues()) : undefined)}
           />

@@ -1,12 +1,12 @@
 'use client';
 
-import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { useDisclosure } from '@mantine/hooks';
 import { Textarea } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
-import { usePreferences } from '@/interface/figures/preferences';
+import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { nearTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
@@ -104,9 +104,8 @@ interface Props extends RunIn {
 
 /** Runs, readings while it cools, and the retorques that fall due. */
 export function RunInScreen({ engineId, now, cycles, dues, window }: Props) {
-  const { keys } = usePreferences();
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
-  useHotkeys(keys ? [['n', open]] : []);
+  useSingleKeys({ n: open });
   const latest = cycles[0];
   const ranTo = latest ? Date.parse(latest.ranTo) : 0;
   useDefaultWorking(

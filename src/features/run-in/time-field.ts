@@ -1,5 +1,6 @@
 'use client';
 
+import type { UseFormReturnType } from '@mantine/form';
 import { useEffect } from 'react';
 import { inputTime } from '@/interface/figures/times';
 
@@ -20,12 +21,13 @@ const NOTABLE_MS = 60_000;
 export function useOwnClock(
   proposed: Readonly<Record<string, number>>,
   now: number,
-  setValues: (values: Record<string, string>) => void,
+  form: Pick<UseFormReturnType<Record<string, string>>, 'setValues' | 'resetDirty' | 'isDirty'>,
 ): void {
   useEffect(() => {
     const ahead = Date.now() - now;
-    if (Math.abs(ahead) < NOTABLE_MS) return;
-    setValues(Object.fromEntries(Object.entries(proposed).map(([field, at]) => [field, fieldOf(at + ahead)])));
+    if (Math.abs(ahead) < NOTABLE_MS || form.isDirty()) return;
+    form.setValues(Object.fromEntries(Object.entries(proposed).map(([field, at]) => [field, fieldOf(at + ahead)])));
+    form.resetDirty();
     // Once, when the form comes up: what was typed since is the person's own.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, []);

@@ -43,7 +43,7 @@ export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>):
   });
   const trials = shop.trials.count();
   return [
-    stop('Films', 'films', own('film')),
+    stop('Lubricants', 'films', own('film')),
     stop('Grades', 'grades', own('grade')),
     stop('Threads', 'threads', 'finder'),
     stop('Metals', 'metals', own('metal')),

@@ -28,7 +28,7 @@ const typed = (value: number | undefined) => (value === undefined ? '' : String(
 
 const FILM: ShelfShape<'film'> = {
   kind: 'film',
-  title: 'Films',
+  title: 'Lubricants',
   lead: 'Friction in the thread and under the head at the 5th, 50th and 95th percentile. A low end set too high is the dangerous error.',
   columns: ['thread, low', 'middle', 'high', 'head, low', 'middle', 'high'],
   decimals: [3, 3, 3, 3, 3, 3],

@@ -70,8 +70,8 @@ function RowForm({ shape, row, version, onDone }: FormProps) {
         <TextInput key={name} label={label} inputMode="decimal" {...field(name)} />
       ))}
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          Put it on the shelf
+        <Button type="submit" rank="main" busy={pending}>
+          Save the row
         </Button>
         <Button onClick={onDone}>Leave it</Button>
       </div>
@@ -98,7 +98,7 @@ export function ShelfScreen({ kind, rows }: { readonly kind: ShelfKind; readonly
     title: row.name,
     remarks: [
       ['Source', row.source],
-      ['Standing', STANDING[row.provenance]],
+      ['Status', STANDING[row.provenance]],
       ...(shipped ? [['As shipped', shape.cells(shipped).map(cell).join(' · ')] as const] : []),
     ],
   });
@@ -126,7 +126,7 @@ export function ShelfScreen({ kind, rows }: { readonly kind: ShelfKind; readonly
                     {column}
                   </th>
                 ))}
-                <th scope="col">Standing</th>
+                <th scope="col">Status</th>
                 <th scope="col">
                   <span className="only-spoken">Acts</span>
                 </th>

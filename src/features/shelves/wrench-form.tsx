@@ -42,13 +42,20 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
     submit,
     pending,
     problem,
-  } = useActionForm(wrench ? valuesOf(wrench) : EMPTY, keepWrenchAction, () => onDone?.());
+    draft,
+  } = useActionForm(
+    wrench ? `wrench-${wrench.id}` : 'wrench',
+    wrench ? valuesOf(wrench) : EMPTY,
+    keepWrenchAction,
+    () => onDone?.(),
+  );
   const field = fields.getInputProps;
   return (
     <ActionForm
       label={wrench ? `Change ${wrench.name}` : 'New wrench'}
       onSubmit={fields.onSubmit(submit)}
       problem={problem}
+      draft={draft}
     >
       <TextInput label="Name" description="What you know it by" {...field('name')} />
       <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
@@ -74,8 +81,8 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
         {...field('calibration')}
       />
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          {wrench ? 'Keep it so' : 'Hang it on the shelf'}
+        <Button type="submit" rank="main" busy={pending}>
+          {wrench ? 'Save the wrench' : 'Save the wrench'}
         </Button>
       </div>
     </ActionForm>

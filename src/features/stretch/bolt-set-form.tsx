@@ -32,12 +32,13 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
     submit,
     pending,
     problem,
-  } = useActionForm(start, addBoltSetAction, () => {
+    draft,
+  } = useActionForm('set', start, addBoltSetAction, () => {
     onDone();
   });
   const field = fields.getInputProps;
   return (
-    <ActionForm label="A set of bolts" onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label="A set of bolts" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Name" {...field('name')} />
       <TextInput label="Bolts" inputMode="numeric" {...field('bolts')} />
       <TextInput label="Thread" {...field('thread')} />
@@ -56,8 +57,8 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
         <span>Both ends can be reached</span>
       </label>
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          Enter the set
+        <Button type="submit" rank="main" busy={pending}>
+          Save the set
         </Button>
       </div>
     </ActionForm>

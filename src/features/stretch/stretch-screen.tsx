@@ -41,7 +41,8 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
     submit,
     pending,
     problem,
-  } = useActionForm(start, addBoltReadingAction, (_, entered) => {
+    draft,
+  } = useActionForm(`reading-${set.id}`, start, addBoltReadingAction, (_, entered) => {
     const at = Number(entered.getValues().bolt);
     // Free lengths are read down the row; a tightened bolt is read again until it is right.
     const next = entered.getValues().kind === 'free' && at < set.bolts ? at + 1 : at;
@@ -49,7 +50,7 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
   });
   const field = fields.getInputProps;
   return (
-    <ActionForm label={`A reading of ${set.name}`} onSubmit={fields.onSubmit(submit)} problem={problem}>
+    <ActionForm label={`A reading of ${set.name}`} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <NativeSelect label="Bolt" data={lines.map((line) => String(line.bolt))} {...field('bolt')} />
       <NativeSelect label="What was read" data={KINDS} {...field('kind')} />
       <TextInput label="Length as read" description="2.3614 or 59.98" autoComplete="off" {...field('typed')} />
@@ -62,8 +63,8 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
         />
       )}
       <div className={form.acts}>
-        <Button type="submit" rank="main" disabled={pending}>
-          Enter the reading
+        <Button type="submit" rank="main" busy={pending}>
+          Save the reading
         </Button>
       </div>
     </ActionForm>
@@ -157,7 +158,7 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
     return {
       title: 'By stretch',
       remarks: [
-        ['Why', 'length says what the bolt pulls, whatever the film does; torque only suggests it.'],
+        ['Why', 'length says what the bolt pulls, whatever the lubricant does; torque only suggests it.'],
         ['Needs', 'both ends in reach of a pin micrometer or gauge.'],
       ],
     };
@@ -179,7 +180,7 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
         ],
       },
       {
-        formula: 'T = F · c + Tp, in today’s film',
+        formula: 'T = F · c + Tp, in today’s lubricant',
         figures: [
           { value: torque(set.minStretch_mm), digits: 3 },
           ' to ',
@@ -234,9 +235,9 @@ export function StretchScreen(page: StretchPage) {
               </>
             ) : (
               <Notice kind="wait">
-                An end cannot be reached, so stretch cannot be read here. Use the torque figure with the film tried on
-                bolts of this kind (<Link href="/shelves/trials">a film trial</Link>), or the book’s angle of turn if it
-                prints one.
+                An end cannot be reached, so stretch cannot be read here. Use the torque figure with the lubricant tried
+                on bolts of this kind (<Link href="/shelves/trials">a lubricant trial</Link>), or the book’s angle of
+                turn if it prints one.
               </Notice>
             )}
           </Section>

@@ -1,12 +1,13 @@
 'use client';
 
-import type { FormEvent, ReactNode } from 'react';
+import { useEffect, useRef, type FormEvent, type ReactNode } from 'react';
 import { Button } from './button';
 import { ConflictNotice } from './conflict-notice';
 import styles from './form.module.css';
 import { HydrationGate } from './hydration-gate';
 import { Notice } from './screen';
 import type { FormProblem } from './use-action-form';
+import type { KeptDraft } from './use-draft';
 
 /** What was said to an act or a form: a sentence, or two values and a choice where somebody else wrote meanwhile. */
 export function Refusal({ problem }: { readonly problem?: FormProblem }) {
@@ -28,13 +29,43 @@ interface Props {
   readonly label: string;
   readonly onSubmit: (event: FormEvent<HTMLFormElement>) => void;
   readonly problem?: FormProblem;
+  /** What was typed earlier and not sent. */
+  readonly draft?: KeptDraft;
+  /** It came up by an act, or is what the page is for: its first field takes the focus and comes into view. */
+  readonly focus?: boolean;
   readonly children: ReactNode;
 }
 
+const FIELDS = 'input:not([type=hidden]), select, textarea';
+
+/** Puts the focus into the first field of a form that came up, unless somebody is typing elsewhere already. */
+function useFirstField(wanted: boolean) {
+  const form = useRef<HTMLFormElement>(null);
+  useEffect(() => {
+    const elsewhere = document.activeElement;
+    if (!wanted || (elsewhere instanceof HTMLElement && elsewhere.matches(FIELDS))) return;
+    // The gate of the form opens with this very paint.
+    const frame = requestAnimationFrame(() => form.current?.querySelector<HTMLElement>(FIELDS)?.focus());
+    return () => cancelAnimationFrame(frame);
+  }, [wanted]);
+  return form;
+}
+
 /** The frame of a form. */
-export const ActionForm = ({ label, onSubmit, problem, children }: Props) => (
-  <form onSubmit={onSubmit} noValidate aria-label={label}>
-    <HydrationGate className={styles.grid}>{children}</HydrationGate>
-    <Refusal problem={problem} />
-  </form>
-);
+export function ActionForm({ label, onSubmit, problem, draft, focus = false, children }: Props) {
+  const form = useFirstField(focus);
+  return (
+    <form ref={form} className={styles.form} onSubmit={onSubmit} noValidate aria-label={label}>
+      {draft?.from && (
+        <p className={styles.draft} role="status">
+          Typed at {draft.from} and not saved; kept on this device.{' '}
+          <button type="button" className="text-button" onClick={draft.discard}>
+            Throw it away
+          </button>
+        </p>
+      )}
+      <HydrationGate className={styles.grid}>{children}</HydrationGate>
+      <Refusal problem={problem} />
+    </form>
+  );
+}

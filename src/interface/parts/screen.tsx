@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { SHEET } from '../shell/sheet-id';
 import styles from './sheet.module.css';
 
 /** One piece of work: a heading, what it is for, and the work. */
@@ -6,14 +7,17 @@ export const Screen = ({
   title,
   lead,
   aside,
+  plain = false,
   children,
 }: {
   readonly title: string;
   readonly lead?: ReactNode;
   readonly aside?: ReactNode;
+  /** Nothing on it has a working: the margin leaves its room to the sheet. */
+  readonly plain?: boolean;
   readonly children: ReactNode;
 }) => (
-  <main className={styles.sheet}>
+  <main className={styles.sheet} id={SHEET} data-plain={plain || undefined}>
     <header className={styles.head}>
       <div>
         <h1 className={styles.title}>{title}</h1>

@@ -36,7 +36,7 @@ export function TableImport<Preview>({ title, lead, look, doneAt, children }: Pr
   const lookAgain = (work: () => Promise<Result<Preview>>) => act(work, setPreview, () => setPreview(undefined));
   const enter = (work: () => Promise<Result<unknown>>) => act(work, () => router.push(doneAt));
   return (
-    <Screen title={title} lead={lead}>
+    <Screen plain title={title} lead={lead}>
       <HydrationGate>
         <TableInput text={text} onText={setText} onLook={(read) => lookAgain(() => look(read))} pending={pending} />
         {problem && <Notice kind="stop">{problem.message}</Notice>}

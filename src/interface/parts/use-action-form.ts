@@ -3,6 +3,7 @@
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import type { Problem, Result, Stale } from '@/model/result';
+import { useDraft, type KeptDraft } from './use-draft';
 
 /** A refusal that belongs to no field; where the row was changed elsewhere, with the way to put one's own over it. */
 export interface FormProblem extends Problem {
@@ -14,6 +15,17 @@ interface ActionForm<Values extends Record<string, unknown>> {
   readonly submit: () => void;
   readonly pending: boolean;
   readonly problem?: FormProblem;
+  readonly draft: KeptDraft;
+}
+
+/** The first of the fields that were refused, in the order of the page, takes the focus. */
+function focusFirst<Values extends Record<string, unknown>>(
+  form: UseFormReturnType<Values>,
+  fields: readonly string[],
+) {
+  const nodes = fields.flatMap((field) => form.getInputNode(field) ?? []);
+  const [first] = nodes.sort((a, b) => (a.compareDocumentPosition(b) & Node.DOCUMENT_POSITION_FOLLOWING ? -1 : 1));
+  first?.focus();
 }
 
 /** What a form sends instead, once a person has seen what is on disk: the version that is there now. */
@@ -21,21 +33,34 @@ type Overruled<Values> = (stale: Stale, values: Values) => Partial<Values>;
 
 const byVersion = ({ version }: Stale) => ({ version });
 
-/** A form whose values go to a server action; refusals come back to their fields, and what was typed stays. */
+/**
+ * A form whose values go to a server action; refusals come back to their fields, and what was typed stays, on this
+ * device until it is sent or thrown away.
+ * @param name tells the forms of one page apart
+ */
 export function useActionForm<Values extends Record<string, unknown>, T>(
+  name: string,
   initialValues: Values,
   action: (values: Values) => Promise<Result<T>>,
   onDone: (result: T, form: UseFormReturnType<Values>) => void,
   overruled: Overruled<Values> = byVersion as unknown as Overruled<Values>,
 ): ActionForm<Values> {
   const form = useForm<Values>({ initialValues });
+  const draft = useDraft(form, name);
   const [pending, startTransition] = useTransition();
   const [problem, setProblem] = useState<FormProblem>();
-  const submit = () =>
+  const submit = () => {
+    if (pending) return;
     startTransition(async () => {
       const outcome = await send(action, form.getValues());
       setProblem(undefined);
-      if (outcome.ok) return onDone(outcome.result, form);
+      if (outcome.ok) {
+        draft.sent();
+        onDone(outcome.result, form);
+        // What stands in a form that stays open for the next is where it starts from.
+        form.resetDirty();
+        return;
+      }
       const { stale } = outcome.error;
       if (stale) {
         const overrule = () => {
@@ -49,8 +74,10 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
       );
       form.setErrors(fields);
       if (Object.keys(fields).length === 0) setProblem(outcome.error);
+      else focusFirst(form, Object.keys(fields));
     });
-  return { form, submit, pending, problem };
+  };
+  return { form, submit, pending, problem, draft };
 }
 
 export const UNREACHED: Problem = {

@@ -34,7 +34,7 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
       <Switch
         checked={keys}
         onChange={(event) => change({ keys: event.currentTarget.checked })}
-        label="Single keys work outside the face"
+        label="Single keys work outside the bench"
       />
       <Switch
         mt="sm"

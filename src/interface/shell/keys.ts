@@ -14,15 +14,15 @@ export const KEY_LIST: readonly {
       ['D', 'Light, dark, high contrast'],
       ['[ ]', 'The engine before, the engine after'],
       ['0', 'All stands'],
-      ['H', 'The shelves: films, grades, threads, metals, wrenches, instruments, house practice, trials'],
-      ['R', 'Read a figure, with the films side by side'],
+      ['H', 'The shelves: lubricants, grades, threads, metals, wrenches, instruments, house practice, trials'],
+      ['R', 'Read a figure, with the lubricants side by side'],
     ],
   },
   {
     where: 'On an engine',
     keys: [
       ['1 … 6', 'Book, Joints, Fits, Tighten, Run-in, Record; on the shelves, the shelves in their order'],
-      ['N', 'New: a leaf, a joint, fits, a run, as the sheet has it; on a fit, the next reading'],
+      ['N', 'New: an entry, a joint, fits, a run, as the sheet has it; on a fit, the next reading'],
     ],
   },
   {
@@ -33,15 +33,15 @@ export const KEY_LIST: readonly {
     ],
   },
   {
-    where: 'On the face',
+    where: 'At the bench',
     keys: [
-      ['Space, Page Down', 'Record the pull; say that the shaft was turned'],
-      ['Backspace', 'Strike the last line'],
+      ['Space, Page Down', 'Record the pull; say that the crank was turned'],
+      ['Backspace', 'Undo the last line'],
       ['M', 'The nut did not move'],
       ['P', 'Already past the figure'],
       ['O', 'Went over the figure'],
       ['S', 'Say the next figure aloud'],
-      ['Escape', 'Leave the face; nothing is lost'],
+      ['Escape', 'Leave the bench; nothing is lost'],
     ],
   },
 ];

@@ -1,9 +1,9 @@
 'use client';
 
-import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
+import { useEffect, useRef } from 'react';
 import { usePathname, useRouter } from 'next/navigation';
-import { usePreferences } from '../figures/preferences';
+import { useSingleKeys } from './use-single-keys';
 import styles from './order-strip.module.css';
 
 /** A stop of the work, with how much of it is done. */
@@ -26,8 +26,14 @@ export function OrderStrip({
 }) {
   const path = usePathname();
   const router = useRouter();
-  const { keys } = usePreferences();
-  useHotkeys(keys ? stops.map((stop, i): [string, () => void] => [String(i + 1), () => router.push(stop.href)]) : []);
+  const current = useRef<HTMLAnchorElement>(null);
+  // On a narrow screen the stop one is at may lie out of sight.
+  useEffect(() => {
+    const link = current.current;
+    const strip = link?.closest('nav');
+    if (link && strip) strip.scrollLeft = link.offsetLeft - (strip.clientWidth - link.clientWidth) / 2;
+  }, [path]);
+  useSingleKeys(Object.fromEntries(stops.map(({ href }, i) => [`Digit${i + 1}`, () => router.push(href)])));
   return (
     <nav className={styles.strip} aria-label={label}>
       <ol className={styles.stops}>
@@ -36,6 +42,7 @@ export function OrderStrip({
             <Link
               href={stop.href}
               className={styles.stop}
+              ref={path.startsWith(stop.href) ? current : undefined}
               aria-current={path.startsWith(stop.href) ? 'page' : undefined}
             >
               <span className={styles.key} aria-hidden>

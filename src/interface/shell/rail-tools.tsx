@@ -1,13 +1,14 @@
 'use client';
 
 import { Modal, useMantineColorScheme } from '@mantine/core';
-import { useDisclosure, useHotkeys } from '@mantine/hooks';
+import { useDisclosure } from '@mantine/hooks';
 import { IconBooks, IconContrast2, IconKeyboard, IconRuler2 } from '@tabler/icons-react';
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { usePreferences, useTorqueUnit } from '../figures/preferences';
 import { KeysDialog } from './keys-dialog';
 import dialog from './keys-dialog.module.css';
+import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
 
 const LOOKS = ['light', 'dark', 'light-high', 'dark-high'] as const;
@@ -33,22 +34,15 @@ function useLook() {
 
 /** At the end of the rail: the unit in force, the look, the list of keys. */
 export function RailTools({ reckoner }: { readonly reckoner: ReactNode }) {
-  const { otherUnits, change, keys } = usePreferences();
+  const { otherUnits, change } = usePreferences();
   const unit = useTorqueUnit();
   const nextLook = useLook();
   const [keysOpen, { open, close, toggle }] = useDisclosure(false);
   const [reading, read] = useDisclosure(false);
   const flip = () => change({ otherUnits: !otherUnits });
-  useHotkeys([
-    ['shift+?', toggle],
-    ...(keys
-      ? ([
-          ['u', flip],
-          ['r', read.toggle],
-          ['d', () => void nextLook()],
-        ] as [string, () => void][])
-      : []),
-  ]);
+  useSingleKeys({ u: flip, r: read.open, d: () => void nextLook() });
+  // The list says where the keys are switched on again; it goes away by the key that it came by.
+  useSingleKeys({ '?': toggle }, true);
   return (
     <div className={styles.tools}>
       <button

@@ -1,13 +1,13 @@
 'use client';
 
 import type { WaitState } from '@/model/engine/engine-wait';
-import { useHotkeys } from '@mantine/hooks';
 import Link from 'next/link';
 import { useParams, useRouter } from 'next/navigation';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { TorqueUnit } from '@/core/units';
-import { OwnUnit, usePreferences } from '../figures/preferences';
+import { OwnUnit } from '../figures/preferences';
 import { RailTools } from './rail-tools';
+import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
 
 /** An engine on its stand, and what it waits for. */
@@ -37,7 +37,6 @@ interface Props {
 export function Rail({ tags: shown, engines, home, reckoner }: Props) {
   const { engine } = useParams<{ engine?: string }>();
   const router = useRouter();
-  const { keys } = usePreferences();
   const current = useRef<HTMLAnchorElement>(null);
   // Among many tags the one looked at may hang out of sight.
   useEffect(() => {
@@ -49,16 +48,12 @@ export function Rail({ tags: shown, engines, home, reckoner }: Props) {
     const next = shown[(at + by + shown.length) % shown.length];
     if (next) router.push(next.href);
   };
-  useHotkeys(
-    keys
-      ? [
-          ['[', step(-1)],
-          [']', step(1)],
-          ['0', () => router.push('/')],
-          ['h', () => router.push('/shelves/films')],
-        ]
-      : [],
-  );
+  useSingleKeys({
+    BracketLeft: step(-1),
+    BracketRight: step(1),
+    Digit0: () => router.push('/'),
+    h: () => router.push('/shelves/films'),
+  });
   return (
     <header className={styles.rail}>
       <Link href="/" className={styles.mark}>

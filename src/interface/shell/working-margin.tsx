@@ -23,21 +23,26 @@ interface Focused {
 type Change = (before: Focused | undefined) => Focused | undefined;
 
 interface MarginSetters {
+  readonly setOpened: (opened: boolean) => void;
   readonly setFocused: (change: Change) => void;
   readonly setUsual: (working: Working | undefined) => void;
 }
 
 // Apart, so that what writes into the margin is not drawn anew when its text changes.
 const SettersContext = createContext<MarginSetters | undefined>(undefined);
-const ShownContext = createContext<Working | undefined>(undefined);
+const ShownContext = createContext<{ readonly shown?: Working; readonly opened: boolean }>({ opened: false });
 
 export function WorkingProvider({ children }: { readonly children: ReactNode }) {
   const [focused, setFocused] = useState<Focused>();
   const [usual, setUsual] = useState<Working>();
-  const setters = useMemo(() => ({ setFocused, setUsual }), []);
+  // Where there is no room beside the sheet it lies over its foot, and only when it was asked for.
+  const [opened, setOpened] = useState(false);
+  const setters = useMemo(() => ({ setFocused, setUsual, setOpened }), []);
+  const working = focused?.working ?? usual;
+  const held = useMemo(() => ({ shown: working, opened: opened && working !== undefined }), [working, opened]);
   return (
     <SettersContext value={setters}>
-      <ShownContext value={focused?.working ?? usual}>{children}</ShownContext>
+      <ShownContext value={held}>{children}</ShownContext>
     </SettersContext>
   );
 }
@@ -78,8 +83,9 @@ const left =
 export function useShowWorking(workings: readonly Working[]): (working: Working) => {
   readonly onFocus: () => void;
   readonly onPointerEnter: (event: React.PointerEvent) => void;
+  readonly onPointerUp: (event: React.PointerEvent) => void;
 } {
-  const { setFocused } = useMarginSetters();
+  const { setFocused, setOpened } = useMarginSetters();
   const owner = useId();
   // By their text: a sheet makes them anew at each draw, and the margin is told only where they say something else.
   const text = JSON.stringify(workings);
@@ -94,8 +100,14 @@ export function useShowWorking(workings: readonly Working[]): (working: Working)
         // A sheet that scrolls under a resting pointer says nothing of what the reader is at.
         if (movementX !== 0 || movementY !== 0) setFocused(() => ({ owner, working }));
       },
+      onPointerUp: ({ target }) => {
+        setFocused(() => ({ owner, working }));
+        // A tap that goes somewhere, or opens something, asks for no working.
+        const leads = target instanceof Element && target.closest('a, button, input, select, summary');
+        if (!leads || leads.hasAttribute('data-working')) setOpened(true);
+      },
     }),
-    [owner, setFocused],
+    [owner, setFocused, setOpened],
   );
 }
 
@@ -109,11 +121,52 @@ const Lines = ({ lines }: { readonly lines: readonly WorkingLine[] }) => {
   ));
 };
 
+interface MarginProps {
+  readonly opened?: boolean;
+  readonly onOpen?: (opened: boolean) => void;
+  readonly children?: ReactNode;
+}
+
+/** Beside the sheet where there is room; else a sheet of its own over the foot of the screen, opened and closed. */
+function Margin({ opened = false, onOpen, children }: MarginProps) {
+  return (
+    <>
+      {onOpen && (
+        <button type="button" className={styles.opener} aria-expanded={opened} onClick={() => onOpen(!opened)}>
+          {opened ? 'Close the working' : 'Working'}
+        </button>
+      )}
+      <aside
+        className={styles.margin}
+        aria-label="Working"
+        tabIndex={0}
+        data-opened={opened || undefined}
+        data-empty={children === undefined || undefined}
+      >
+        {children ?? (
+          <>
+            <h2 className={styles.title}>Working</h2>
+            <p className={styles.remark}>Whatever is in focus shows its working here.</p>
+          </>
+        )}
+      </aside>
+    </>
+  );
+}
+
 /** The ruled margin at the right of the sheet. */
 export function WorkingMargin() {
-  const shown = useContext(ShownContext);
+  const { shown, opened } = useContext(ShownContext);
+  const { setOpened } = useMarginSetters();
+  useEffect(() => {
+    if (!opened) return;
+    const close = ({ key }: KeyboardEvent) => key === 'Escape' && setOpened(false);
+    document.addEventListener('keydown', close);
+    return () => document.removeEventListener('keydown', close);
+  }, [opened, setOpened]);
+  if (shown === undefined && !opened) return <Margin />;
   return (
-    <aside className={styles.margin} aria-label="Working" tabIndex={0}>
+    <Margin opened={opened} onOpen={setOpened}>
       <h2 className={styles.title}>{shown?.title ?? 'Working'}</h2>
       {shown?.lines && <Lines lines={shown.lines} />}
       {shown?.remarks?.map(([label, text]) => (
@@ -122,7 +175,6 @@ export function WorkingMargin() {
         </p>
       ))}
       {shown?.caution && <p className={styles.caution}>{shown.caution}</p>}
-      {!shown && <p className={styles.remark}>Whatever is in focus shows its working here.</p>}
-    </aside>
+    </Margin>
   );
 }

@@ -15,7 +15,7 @@ export const turnNumber = (plan: Pick<TighteningPlan, 'order'>, position: number
 
 /** `nut 7, stage 2` */
 export const stepName = (plan: TighteningPlan, step: Step): string =>
-  step.kind === 'shaft' ? 'shaft turned' : `number ${turnNumber(plan, step.position)}, stage ${step.stage + 1}`;
+  step.kind === 'shaft' ? 'crank turned' : `number ${turnNumber(plan, step.position)}, stage ${step.stage + 1}`;
 
 /** How a pull went: `pulled`, `turned`, `did not move`. */
 export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): string =>

@@ -46,6 +46,6 @@ export function lineWords(line: FitLine, fit: Fit, told: Tell): string {
     case 'strip-out':
       return 'Strip taken out';
     case 'strike':
-      return 'Struck';
+      return 'Cancelled';
   }
 }

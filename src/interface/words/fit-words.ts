@@ -16,7 +16,7 @@ export const STATE_WORDS: Readonly<Record<PlaceState, StateWords>> = {
   stale: { sign: '◇', words: 'stale', kind: 'wait' },
   unmet: { sign: '◇', words: 'conditions not met', kind: 'wait' },
   improve: { sign: '◐', words: 'usable, better wanted', kind: 'wait' },
-  open: { sign: '◔', words: 'open', kind: 'rest' },
+  open: { sign: '◔', words: 'unfinished', kind: 'rest' },
   unread: { sign: '○', words: 'to be read', kind: 'rest' },
   unjudged: { sign: '○', words: 'read; nothing says what is wanted', kind: 'wait' },
   'not-measured': { sign: '○', words: 'felt, not measured', kind: 'wait' },

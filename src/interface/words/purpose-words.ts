@@ -33,7 +33,7 @@ export const PURPOSE_WORDS: Readonly<Record<Purpose, PurposeWords>> = {
     caution: `The crank is held while a strip lies in. ${NOT_COMPLETING}`,
     before: RUN_DOWN,
   },
-  trial: { name: 'Trial', title: 'trial', caution: 'A trial: it does not complete the joint.', before: RUN_DOWN },
+  trial: { name: 'Trial', title: 'trial', caution: 'A test round: it does not complete the joint.', before: RUN_DOWN },
   final: {
     name: 'Tightening',
     title: '',

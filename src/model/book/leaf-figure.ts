@@ -86,7 +86,7 @@ function isTurnKept(leaf: Figured): boolean {
 export function readingOfLeaf(leaf: Figured): TorqueReading {
   const { kind, figure, min_Nm, max_Nm } = leaf;
   if ((kind !== 'torque' && kind !== 'lever-pull') || min_Nm === null || max_Nm === null)
-    throw new DomainError('bad-field', 'The leaf gives no torque, so no setting can be reckoned from it.', 'leafId');
+    throw new DomainError('bad-field', 'The entry gives no torque, so no setting can be reckoned from it.', 'leafId');
   const kept = keptReading(leaf);
   if (kept) return kept;
   const printed = figure ?? { unit: 'N·m', printedMin: min_Nm, printedMax: max_Nm };
@@ -94,7 +94,7 @@ export function readingOfLeaf(leaf: Figured): TorqueReading {
   return { ...rest, ...(isTorqueUnit(unit) && { unit }), min_Nm, max_Nm };
 }
 
-const EACH_SAYS = 'It was kept as it was read when it was entered; look at the page, and correct it with a new leaf.';
+const EACH_SAYS = 'It was kept as it was read when it was entered; look at the page, and correct it with a new entry.';
 
 /** What the text of a leaf gives today, beside what was kept of it: a sentence where the two differ, else undefined. */
 export function figureDiffers(leaf: Figured): string | undefined {

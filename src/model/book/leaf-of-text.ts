@@ -86,7 +86,7 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
     if (!figure)
       throw new DomainError(
         'turn-in-stages',
-        'A torque follows a turn on this page, and what a turn has done cannot be told by a wrench. Enter the torques and the turns after them as one leaf, and the rest as another.',
+        'A torque follows a turn on this page, and what a turn has done cannot be told by a wrench. Enter the torques and the turns after them as one entry, and the rest as another.',
         'printedText',
       );
     const { min_Nm, max_Nm } = figure;

@@ -22,9 +22,9 @@ function unknownLimit(
   const between = (from: string | number | null, to: string | number | null) =>
     [from ? `from ${from}` : '', to ? `to ${to}` : ''].filter(Boolean).join(' ');
   if (year === null && (fromYear !== null || toYear !== null))
-    return `it speaks of engines ${between(fromYear, toYear)}, and the year of this one is not known`;
+    return `it is for engines ${between(fromYear, toYear)}, and the year of this one is not known`;
   if (engineNumber.trim() === '' && (fromNumber !== '' || toNumber !== ''))
-    return `it speaks of engines ${between(fromNumber, toNumber)}, and the number of this one is not known`;
+    return `it is for engines ${between(fromNumber, toNumber)}, and the number of this one is not known`;
   return undefined;
 }
 
@@ -94,7 +94,7 @@ function turnsBeside(leaves: readonly Leaf[], joint: Joint): readonly Guard[] {
     .map(({ printedText, page }) => ({
       code: 'turn-beside',
       severity: 'ask',
-      message: `“${printedText}” (p. ${page}) is in the book under the same subject, and is not part of this joint’s figure. Where the page means it after the torque, correct the leaf to “${used.printedText} + ${printedText}”.`,
+      message: `“${printedText}” (p. ${page}) is in the book under the same subject, and is not part of this joint’s figure. Where the page means it after the torque, correct the entry to “${used.printedText} + ${printedText}”.`,
     }));
 }
 

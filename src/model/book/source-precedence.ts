@@ -39,13 +39,13 @@ export function appliesTo(source: Source, engine: Pick<Engine, 'year' | 'engineN
   const { fromYear, toYear, fromNumber, toNumber } = source;
   const { year, engineNumber } = engine;
   if (year !== null && fromYear !== null && year < fromYear)
-    return { applies: false, why: `it speaks of engines from ${fromYear}; this one is of ${year}` };
+    return { applies: false, why: `it is for engines from ${fromYear}; this one is of ${year}` };
   if (year !== null && toYear !== null && year > toYear)
-    return { applies: false, why: `it speaks of engines to ${toYear}; this one is of ${year}` };
+    return { applies: false, why: `it is for engines to ${toYear}; this one is of ${year}` };
   if (engineNumber && fromNumber && compareNumbers(engineNumber, fromNumber) < 0)
-    return { applies: false, why: `it speaks of engines from number ${fromNumber}; this one is ${engineNumber}` };
+    return { applies: false, why: `it is for engines from number ${fromNumber}; this one is ${engineNumber}` };
   if (engineNumber && toNumber && compareNumbers(engineNumber, toNumber) > 0)
-    return { applies: false, why: `it speaks of engines to number ${toNumber}; this one is ${engineNumber}` };
+    return { applies: false, why: `it is for engines to number ${toNumber}; this one is ${engineNumber}` };
   return { applies: true };
 }
 
@@ -118,7 +118,7 @@ export function rankedLeaves(
   if (!first) return [];
   return sorted.map(({ leaf, source, out }, i) => {
     const governs = i === 0 && out === undefined;
-    const against = source.supersedesId === null ? '' : ' It supersedes the earlier leaf for this engine.';
+    const against = source.supersedesId === null ? '' : ' It supersedes the earlier entry for this engine.';
     const reason =
       out ?? (governs ? `Governs: ${kindWords(source.kind)}.${against}` : `Ranks lower: ${kindWords(source.kind)}.`);
     return {

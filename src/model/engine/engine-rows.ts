@@ -128,7 +128,7 @@ export function inputsOf(
   const leaf = leaves.find(({ id }) => id === joint.leafId);
   const source = leaf && sources.find(({ id }) => id === leaf.sourceId);
   if (!leaf || !source)
-    throw new DomainError('not-found', 'The leaf that this joint is made from is missing.', 'leafId');
+    throw new DomainError('not-found', 'The entry that this joint is made from is missing.', 'leafId');
   if (!shelves.wrenches.some((one) => one.id === joint.wrenchId))
     throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
   return { joint, leaf, source, shelves: shelvesFor(shelves, engine), now };

@@ -19,7 +19,7 @@ type Ranked = Wait & { readonly rank: number };
 const place = (step: Step | undefined, order: readonly number[]): string => {
   if (!step) return '';
   return step.kind === 'shaft'
-    ? 'turn the shaft'
+    ? 'turn the crank'
     : `number ${order.indexOf(step.position) + 1}, stage ${step.stage + 1}`;
 };
 
@@ -69,7 +69,7 @@ function fitWaits({ fit, places }: FitState): Ranked | undefined {
 
 /** What of all that an engine waits for is said on its tag. */
 export function waitOf({ joints, fits, leaves }: EngineState): Wait {
-  if (leaves === 0) return { waitsFor: 'a first leaf from its book', state: 'rest' };
+  if (leaves === 0) return { waitsFor: 'a first entry from its book', state: 'rest' };
   if (joints.length === 0) return { waitsFor: 'a first joint', state: 'rest' };
   const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint) ?? [])];
   const first = waits.sort((a, b) => a.rank - b.rank)[0];

@@ -54,7 +54,7 @@ export function assertOfThisBore(judged: FitState, place: number, piece: string 
   const called = kindOf(judged.fit).piece ?? 'Part';
   throw new DomainError(
     'of-another-bore',
-    `${called} ${piece} was fitted to ${elsewhere.name}. It stays with its own bore; if that reading was a slip, strike it first.`,
+    `${called} ${piece} was fitted to ${elsewhere.name}. It stays with its own bore; if that reading was a slip, undo it first.`,
     'piece',
   );
 }

@@ -13,13 +13,13 @@ export function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void
   if (out)
     throw new DomainError(
       'fit-out',
-      `${out}. Put it right and read it again; until then only a trial goes round.`,
+      `${out}. Put it right and read it again; until then only a test round is done.`,
       'purpose',
     );
   if (strips.length > 0)
     throw new DomainError(
       'strip-in',
-      `A strip lies in ${strips.join(', ')}: until it is out only a trial goes round, without turning the shaft.`,
+      `A strip lies in ${strips.join(', ')}: until it is out only a test round is done, without turning the crank.`,
       'purpose',
     );
 }

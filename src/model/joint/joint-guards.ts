@@ -30,7 +30,7 @@ function turnGuards(leaf: Leaf): readonly Guard[] {
     {
       code: 'turn-after-torque',
       severity: 'ask',
-      message: `The page goes on with ${turnsWords(turns)} after the torque. Today’s film changes that torque and nothing in the angle, which is turned as printed. The clamp load that it ends at, and whether the bolt yields there, are not judged here; no figure goes over it again. Take new bolts where the manual says so.`,
+      message: `The page goes on with ${turnsWords(turns)} after the torque. Today’s lubricant changes that torque and nothing in the angle, which is turned as printed. The clamp load that it ends at, and whether the bolt yields there, are not judged here; no figure goes over it again. Take new bolts where the manual says so.`,
     },
   ];
 }

@@ -32,7 +32,7 @@ export function sheetChanges(
   { ladder }: Pick<JointResult, 'ladder'>,
 ): readonly SheetChange[] {
   const pairs: readonly SheetChange[] = [
-    { what: 'The film', pulled: plan.filmName, sheet: filmsName(setting) },
+    { what: 'The lubricant', pulled: plan.filmName, sheet: filmsName(setting) },
     { what: 'The thread', pulled: plan.thread, sheet: todayFacts(setting).thread },
     { what: 'The printed figure', pulled: plan.leaf.printedText, sheet: setting.leaf.printedText },
   ];

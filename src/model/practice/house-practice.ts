@@ -78,16 +78,16 @@ const school = <const Value extends string>(value: Value, name: string, reason: 
 export const PRACTICE_QUESTIONS: readonly Question[] = [
   { row: 'range', question: 'A range becomes', schools: [
     school('low', 'its low end', 'kind to old threads and castings; the retorque makes up for it'),
-    school('middle', 'its middle', 'leaves the same room on either side for film and wrench'),
+    school('middle', 'its middle', 'leaves the same room on either side for lubricant and wrench'),
     school('top', 'its top', 'the joint settles downwards from there'),
-    school('bottom-then-middle', 'bottom, turn the shaft, then middle', 'shows a tight bearing before the full load is on'),
+    school('bottom-then-middle', 'bottom, turn the crank, then middle', 'shows a tight bearing before the full load is on'),
   ] },
   { row: 'unsaid', question: 'Thread condition unsaid in the book', schools: [
     school('light-oil', 'light oil', 'usual for period print: parts came oiled from the stores'),
     school('dry', 'dry', 'the cautious reading: oil today then asks for a lower figure'),
     school('show-both', 'show both and choose', 'the book does not say, so a person decides each time'),
   ] },
-  { row: 'film', question: 'Film used here', schools: [
+  { row: 'film', question: 'Lubricant used here', schools: [
     school('as-book', 'what the book has in mind', 'nothing to correct, nothing to get wrong'),
     school('engine-oil', 'engine oil', 'always at hand, moderate scatter'),
     school('moly-paste', 'molybdenum paste', 'little scatter; needs a lower figure'),
@@ -157,7 +157,7 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
   { row: 'careTrim', question: 'Covers and small fittings', schools: CARE_SCHOOLS },
   { row: 'clearance', question: 'Clearance wanted', schools: [
     school('page', 'the page', 'the maker knew the oil, the metals and the heat'),
-    school('rule', 'a rule on the measured diameter', 'serves where no page speaks, or the shaft has been ground'),
+    school('rule', 'a rule on the measured diameter', 'serves where no figure is printed, or the shaft has been ground'),
     school('target', 'an own target inside the limits', 'what has lasted in this shop’s engines'),
   ] },
   { row: 'oilClearance', question: 'How oil clearance is measured', schools: [

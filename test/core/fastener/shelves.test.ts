@@ -49,7 +49,7 @@ describe('what ships on the shelves stands in print', () => {
     expect(grade?.proof_MPa).toBe(proof);
     expect(grade && proofOf(grade)).toBeCloseTo(proof ?? 0.9 * (yield_MPa ?? NaN), 9);
   });
-  test.each(Object.entries(PRINTED_FRICTION))('film %s: %j, thread and face alike', (id, [low, middle, high]) => {
+  test.each(Object.entries(PRINTED_FRICTION))('lubricant %s: %j, thread and face alike', (id, [low, middle, high]) => {
     const film = SHELF_FILMS.find((one) => one.id === id);
     expect([film?.thread, film?.head]).toEqual([
       { low, middle, high },

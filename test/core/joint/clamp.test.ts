@@ -60,7 +60,7 @@ describe('properties', () => {
     );
   });
 
-  test('a slipperier film never raises the figure', () => {
+  test('a slipperier lubricant never raises the figure', () => {
     fc.assert(
       fc.property(fastener, mu, fc.double({ min: 5, max: 300, noNaN: true }), (one, other, torque) => {
         const slipperier = { ...one, muThread: Math.min(one.muThread, other), muHead: Math.min(one.muHead, other) };
@@ -110,7 +110,7 @@ describe('what is refused or noted', () => {
     ['a negative locking nut', { ...base, prevailing_Nm: -1 }, 40],
   ])('%s', (_, one, torque) => expect(codeOf(() => clamp(one, torque))).toBe('bad-field'));
 
-  test('the slippery end of the film decides the note', () => {
+  test('the slippery end of the lubricant decides the note', () => {
     const dry = { ...base, muThread: 0.24, muHead: 0.24 };
     const codes = (yield_MPa: number) =>
       correct(60, dry, { ...base, yield_MPa, slippery: { muThread: 0.08, muHead: 0.08 } }).notes.map(

@@ -82,7 +82,7 @@ describe('the rungs', () => {
       'wrench',
     ]);
   });
-  test('films, fastener and locking nut keep the clamp load of the original', () => {
+  test('lubricants, fastener and locking nut keep the clamp load of the original', () => {
     const any = fc.constantFrom(...SHELF_FILMS);
     const name = fc.constantFrom('M10', '3/8 UNF', '3/8 BSW', 'M9×1', '7/16 BSF');
     fc.assert(
@@ -110,7 +110,7 @@ describe('the rungs', () => {
       ),
     );
   });
-  test('the maker’s figure replaces, and its film is then in force', () => {
+  test('the maker’s figure replaces, and its lubricant is then in force', () => {
     const maker = { reading: reading('42 Nm'), printedText: '42 Nm', film: film('moly-paste'), source: 'packet' };
     const worked = ladder(input({ maker }));
     expect(worked.target_Nm).toBeCloseTo(42, 9);
@@ -229,7 +229,7 @@ describe('what stands against a figure', () => {
     ],
     ['hearsay', { hearsay: true }, ['hearsay']],
     ['a limit taken for a target', { agreed: [{ code: 'upper-limit', message: 'A limit.' }] }, ['upper-limit']],
-    ['another film than the maker’s', { makerFilm: { id: 'moly-paste', name: 'Moly' } }, ['maker-film']],
+    ['another lubricant than the maker’s', { makerFilm: { id: 'moly-paste', name: 'Moly' } }, ['maker-film']],
     [
       'a nut that turns its stud',
       { today: { ...bolt(1100), prevailing: { low_Nm: 3, high_Nm: 9 } }, seating_Nm: 5 },

@@ -285,7 +285,7 @@ test('no choice leads to a clamp load that is not finite, below nothing, or beyo
   );
 });
 
-test('a slippery end that is rougher than its film is refused', () => {
+test('a slippery end that is rougher than its lubricant is refused', () => {
   const turned = { ...named('3/8 BSF'), muThread: 0.12, muHead: 0.12 };
   const at = (muThread: number, muHead: number) =>
     codeOf(() => correct(40, turned, { ...turned, slippery: { muThread, muHead } }));

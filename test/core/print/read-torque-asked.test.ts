@@ -166,7 +166,7 @@ describe('what is not one thing or the other', () => {
   });
 });
 
-describe('every condition that is read is a film', () => {
+describe('every condition that is read is a lubricant', () => {
   const OILED =
     'oiled lubricated greased geölt gefettet huilés graissé oliato ingrassato lubrificato aceitado engrasado lubricado oljad smord geolied ingevet naolejovaný namazaný smurt';
   const DRY = 'dry unoiled trocken sec sèche secco asciutto seco torr torrt droog suchý tørt';

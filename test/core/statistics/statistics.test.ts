@@ -88,7 +88,7 @@ describe('the simulated band', () => {
   });
 });
 
-describe('a film trial', () => {
+describe('a lubricant trial', () => {
   const shelf = { low: 0.1, middle: 0.13, high: 0.16 };
   const preload = (mu: number) => clamp({ ...base, muThread: mu, muHead: mu }, 34).preload_N;
   const pulls = (mus: readonly number[]): readonly TrialPull[] =>

@@ -4,7 +4,7 @@ import { filmTrial, monteCarlo } from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
 
 const [shelf] = SHELF_FILMS;
-if (!shelf) throw new Error('no film');
+if (!shelf) throw new Error('no lubricant');
 const fastener = { thread: threadNamed('M8'), bearing: { outer_mm: 13, inner_mm: 8.4 } };
 /** Pulls of one bolt after another: the same torque, the clamp load that each pull gave. */
 const trial = (...bolts: readonly (readonly number[])[]) =>
@@ -14,7 +14,7 @@ const trial = (...bolts: readonly (readonly number[])[]) =>
     shelf.thread,
   );
 
-describe('how a film wears from a bolt’s first pull to its last', () => {
+describe('how a lubricant wears from a bolt’s first pull to its last', () => {
   test('is not known of bolts that were pulled once', () => {
     expect(trial([15_000]).wear_pct).toBeUndefined();
     expect(trial([15_000], [16_000], [14_000]).wear_pct).toBeUndefined();

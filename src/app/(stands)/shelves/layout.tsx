@@ -8,7 +8,9 @@ import { OrderStrip } from '@/interface/shell/order-strip';
 import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
 import styles from '@/interface/shell/engine-frame.module.css';
 
-export const metadata: Metadata = { title: 'The shelves' };
+export const metadata: Metadata = {
+  title: { default: 'The shelves', template: '%s · The shelves · Unhurried Spanner' },
+};
 
 export default async function ShelvesLayout({ children }: { readonly children: ReactNode }) {
   const shop = await currentShop();

@@ -8,7 +8,7 @@ import { currentShop } from '@/server/current-shop';
 import { TroubleScreen } from '@/interface/shell/trouble-screen';
 import { troubleIn } from '@/server/trouble-in';
 
-export const metadata: Metadata = { title: 'At the face' };
+export const metadata: Metadata = { title: 'At the bench' };
 export const dynamic = 'force-dynamic';
 
 export default async function FacePage({ params }: { readonly params: Promise<{ readonly tightening: string }> }) {

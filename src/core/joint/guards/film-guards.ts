@@ -20,7 +20,7 @@ function bookGuards({ bookSays, bookFilmId, todayFilmId, makerFilm }: GuardInput
     return [
       ask(
         'maker-film',
-        `The maker’s figure holds in ${makerFilm.name.toLowerCase()} only; another film is chosen for today.`,
+        `The maker’s figure holds in ${makerFilm.name.toLowerCase()} only; another lubricant is chosen for today.`,
       ),
     ];
   if (bookSays === null || todayFilmId !== 'thread-locker' || bookFilmId !== 'dry-bare') return [];
@@ -46,7 +46,7 @@ function whereGuards({ todayFilmId, headFilmId, parent, underHead, nearHeat }: G
       ? [
           stop(
             'film-near-heat',
-            'Wax, PTFE, sealant and locker let go or give off fumes near heat. Take another film there.',
+            'Wax, PTFE, sealant and locker let go or give off fumes near heat. Take another lubricant there.',
           ),
         ]
       : []),

@@ -80,7 +80,7 @@ function leastGuards({ ladder: { band, least_N, clamp } }: GuardInput): readonly
   return [
     ask(
       'under-least',
-      `One in twenty may get less than ${kN(band.p5_N)}; the book’s own figure would leave ${kN(least_N)} at the least. A film that scatters less, or measuring stretch, narrows it.`,
+      `One in twenty may get less than ${kN(band.p5_N)}; the book’s own figure would leave ${kN(least_N)} at the least. A lubricant that scatters less, or measuring stretch, narrows it.`,
     ),
   ];
 }

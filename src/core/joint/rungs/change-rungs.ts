@@ -73,7 +73,7 @@ export function filmRung(input: LadderInput, value_Nm: number): Rung {
   const range = ({ low, high }: { low: number; high: number }) => `${low} to ${high}`;
   return {
     id: 'film',
-    title: 'Film',
+    title: 'Lubricant',
     value_Nm: after,
     factor: after / value_Nm,
     working,
@@ -145,12 +145,12 @@ export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: 
     working: [
       { formula: `“${maker.printedText}”`, figures: [figure(torque), ' N·m replaces ', figure(value_Nm), ' N·m'] },
       {
-        formula: 'F in the maker’s film',
+        formula: 'F in the maker’s lubricant',
         figures: [...less(torque, prevailingOf(today)), ' N·m × 1000 / ', figure(arm), ' mm = ', figure(preload), ' N'],
       },
     ],
     source: maker.source,
-    school: `the fastener’s maker overrules the manual, in the maker’s film: ${maker.film.name}`,
+    school: `the fastener’s maker overrules the manual, in the maker’s lubricant: ${maker.film.name}`,
     spread: 'as the maker prints it',
   };
 }

@@ -75,7 +75,7 @@ const FORMULAS: Readonly<Record<RangeSchool, string>> = {
   low: 'T = T low',
   middle: 'T = (T low + T top)/2',
   top: 'T = T top',
-  'bottom-then-middle': 'T low first, turn the shaft, then T = (T low + T top)/2',
+  'bottom-then-middle': 'T low first, turn the crank, then T = (T low + T top)/2',
 };
 
 export function rangeRung({ reading, rangeSchool, rangeReason }: LadderInput): Rung {
@@ -113,7 +113,7 @@ export function conditionRung(input: LadderInput, value_Nm: number): Rung | unde
   const today = turned(threadFilm, headFilm);
   const lines = extremes.map((film): WorkingLine => {
     const torque = torqueOf(today, preloadOf(turned(film, film), value_Nm));
-    return { formula: `had the book meant: ${film.name}`, figures: [figure(torque), ' N·m in today’s film'] };
+    return { formula: `had the book meant: ${film.name}`, figures: [figure(torque), ' N·m in today’s lubricant'] };
   });
   return {
     id: 'condition',

@@ -14,7 +14,7 @@ export default function EngineErrorScreen({ reset }: { readonly reset: () => voi
   const { engine } = useParams<{ engine: string }>();
   const { act, problem } = useAct();
   return (
-    <Screen title="This page of the engine cannot be made">
+    <Screen plain title="This page of the engine cannot be made">
       <Notice kind="stop">
         Something of this engine’s record cannot be read. What is on disk is left as it is, and no other engine is
         touched by it.

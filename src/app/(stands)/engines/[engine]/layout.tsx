@@ -13,7 +13,8 @@ import styles from '@/interface/shell/engine-frame.module.css';
 
 export async function generateMetadata({ params }: EngineParams): Promise<Metadata> {
   const engine = engineOnce(await currentShop(), (await params).engine);
-  return { title: engine?.name ?? 'Not in this shop' };
+  const name = engine?.name ?? 'Not in this shop';
+  return { title: { default: name, template: `%s · ${name} · Unhurried Spanner` } };
 }
 
 export default async function EngineLayout({ params, children }: EngineParams & { readonly children: ReactNode }) {

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { shelvedWrenches } from '@/features/shelves/queries';
 import { WrenchShelf } from '@/features/shelves/wrench-shelf';
 import { currentShop } from '@/server/current-shop';
@@ -5,9 +6,12 @@ import { shelvesOnce } from '@/server/request-reads';
 import { nowMs } from '@/server/clock';
 import { Section, Screen } from '@/interface/parts/screen';
 
+export const metadata: Metadata = { title: 'Wrenches' };
+
 export default async function WrenchesPage() {
   return (
     <Screen
+      plain
       title="Wrenches"
       lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it."
     >

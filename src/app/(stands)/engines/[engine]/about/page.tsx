@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { PutAside } from '@/features/engine/aside';
@@ -5,10 +6,16 @@ import { EngineForm } from '@/features/engine/engine-form';
 import { Section, Screen } from '@/interface/parts/screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
+export const metadata: Metadata = { title: 'About this engine' };
+
 export default async function AboutPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
   return (
-    <Screen title={engine.name} lead="What is known of it. Figures already recorded keep what they were recorded with.">
+    <Screen
+      plain
+      title={engine.name}
+      lead="What is known of it. Figures already recorded keep what they were recorded with."
+    >
       <Section title="The engine">
         <EngineForm engine={engine} />
       </Section>

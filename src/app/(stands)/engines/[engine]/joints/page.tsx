@@ -1,9 +1,12 @@
+import type { Metadata } from 'next';
 import { JointsScreen } from '@/features/joint/joints-screen';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { jointSummaries } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
+
+export const metadata: Metadata = { title: 'Joints' };
 
 export default async function JointsPage({ params }: EngineParams) {
   const { shop, rows } = await engineRowsAt(params);

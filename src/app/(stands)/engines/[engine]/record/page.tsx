@@ -1,8 +1,11 @@
+import type { Metadata } from 'next';
 import { provenFits } from '@/model/fit/fit-gate';
 import { RecordScreen } from '@/features/record/record-screen';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import { nowMs } from '@/server/clock';
 import { engineStateAt, type EngineParams } from '@/server/engine-at';
+
+export const metadata: Metadata = { title: 'Record' };
 
 export default async function RecordPage({ params }: EngineParams) {
   const now = nowMs();

@@ -1,6 +1,9 @@
+import type { Metadata } from 'next';
 import { holdingMeasures, measuresOf } from '@/model/engine/engine-measure';
 import { WeightsScreen } from '@/features/measures/weights-screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
+
+export const metadata: Metadata = { title: 'Weights' };
 
 export default async function WeightsPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);

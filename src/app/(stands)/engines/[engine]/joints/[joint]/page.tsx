@@ -1,15 +1,21 @@
+import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { JointScreen } from '@/features/joint/joint-screen';
 import { jointPage } from '@/features/joint/queries';
 import { nowMs } from '@/server/clock';
-import { engineRowsAt } from '@/server/engine-at';
+import { engineRowsAt, titleFrom } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
 
-export default async function JointPage({
-  params,
-}: {
+interface Props {
   readonly params: Promise<{ readonly engine: string; readonly joint: string }>;
-}) {
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { joint: id } = await params;
+  return titleFrom(params, ({ joints }) => joints.find((joint) => joint.id === id)?.name);
+}
+
+export default async function JointPage({ params }: Props) {
   const { shop, rows } = await engineRowsAt(params);
   const page = jointPage(shop, rows, shelvesOnce(shop), (await params).joint, nowMs());
   if (!page) notFound();

@@ -1,3 +1,4 @@
+import type { Metadata } from 'next';
 import { NewJointForm } from '@/features/joint/new-joint-form';
 import { StandardJointForm } from '@/features/joint/standard-joint-form';
 import { currentLeaves } from '@/model/book/current-leaves';
@@ -8,6 +9,8 @@ import { WrenchForm } from '@/features/shelves/wrench-form';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Section, Screen } from '@/interface/parts/screen';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
+
+export const metadata: Metadata = { title: 'New joint' };
 
 interface Props extends EngineParams {
   readonly searchParams: Promise<{ readonly leaf?: string }>;
@@ -22,16 +25,19 @@ export default async function NewJointPage({ params, searchParams }: Props) {
   const turnsAlone = currentLeaves(rows.leaves).filter(({ kind }) => kind === 'turn');
   if (shelves.wrenches.length === 0)
     return (
-      <Screen title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
+      <Screen plain title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
         <Section title="First, a wrench">
           <WrenchForm />
         </Section>
       </Screen>
     );
   return (
-    <Screen title="New joint" lead="Made from a leaf of the book, or from the standard figure where no page speaks.">
+    <Screen
+      title="New joint"
+      lead="Made from an entry of the book, or from the standard figure where no figure is printed."
+    >
       {leaves.length > 0 && (
-        <Section title="From a leaf">
+        <Section title="From an entry">
           <NewJointForm engineId={engine.id} leaves={leaves} leafId={leaf} shelves={shelves} />
         </Section>
       )}
@@ -42,7 +48,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
           90°”; where the page prints none, run it down by hand and turn it as printed.
         </Notice>
       )}
-      <Disclosure title="No page speaks of it" line="the standard figure, marked as such" open={leaves.length === 0}>
+      <Disclosure title="No figure printed" line="the standard figure, marked as such" open={leaves.length === 0}>
         <StandardJointForm engineId={engine.id} shelves={shelves} />
       </Disclosure>
     </Screen>

@@ -1,0 +1,197 @@
+import type { Page } from '@playwright/test';
+import { expect, inYard, test, type Bench } from './bench';
+
+const BOOK = '/engines/demo-fourteen/book';
+
+const bookAlive = async (page: Page, bench: Bench) => {
+  await page.goto(bench.address + BOOK);
+  await expect(page.getByRole('button', { name: 'New entry' })).toBeVisible();
+  // A key counts once the page listens.
+  await expect
+    .poll(async () => {
+      await page.keyboard.press('n');
+      return page.getByRole('form', { name: 'New entry' }).count();
+    })
+    .toBe(1);
+};
+
+test('N opens an entry with the focus in it, and typing goes into it', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await bookAlive(page, bench);
+  const form = page.getByRole('form', { name: 'New entry' });
+  await expect(form.getByLabel('Source')).toBeFocused();
+  await expect(form.getByLabel('Source')).toBeInViewport();
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('B12');
+  await expect(form.getByLabel('Page', { exact: true })).toHaveValue('B12');
+  // A digit with the focus outside a half-filled form goes nowhere either.
+  await page.getByRole('heading', { name: 'Book', exact: true }).click();
+  await page.keyboard.press('2');
+  await page.waitForTimeout(300);
+  expect(new URL(page.url()).pathname).toBe(BOOK);
+});
+
+test('twelve figures without opening the form twelve times: page, source and threads stay', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await bookAlive(page, bench);
+  const form = page.getByRole('form', { name: 'New entry' });
+  await form.getByLabel('Page', { exact: true }).fill('B12');
+  await form.getByLabel('Threads, as the page has them').selectOption('oiled');
+  for (const [subject, text] of [
+    ['Rocker pedestals', '20 lb. ft.'],
+    ['Sump', '6 lb. ft.'],
+    ['Manifold', '18 lb. ft.'],
+  ] as const) {
+    await form.getByLabel('Subject', { exact: true }).fill(subject);
+    await form.getByLabel('Text exactly as printed').fill(text);
+    await page.keyboard.press('Enter');
+    await expect(form.getByRole('status')).toContainText(`Saved ${subject}: “${text}”`);
+    await expect(form.getByLabel('Subject', { exact: true })).toBeFocused();
+    await expect(form.getByLabel('Subject', { exact: true })).toHaveValue('');
+    await expect(form.getByLabel('Page', { exact: true })).toHaveValue('B12');
+  }
+  await form.getByRole('button', { name: 'That is all' }).click();
+  await expect(form).toHaveCount(0);
+  await expect(page.getByText('“18 lb. ft.”')).toBeVisible();
+});
+
+test('a correction opens in the place of what it corrects, with the focus in it', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + BOOK);
+  const last = page.getByRole('button', { name: /^Correct / }).last();
+  await last.click();
+  const form = page.getByRole('form', { name: 'Correct an entry' });
+  await expect(form.getByLabel('Page', { exact: true })).toBeInViewport();
+  await expect(form.locator(':focus')).toHaveCount(1);
+  await page.reload();
+  await expect(form).toHaveCount(0);
+});
+
+/** A small generator, so that a run that fails can be had again. */
+function seeded(seed: number) {
+  let state = seed;
+  return (below: number) => {
+    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+    return state % below;
+  };
+}
+
+test('no typing is lost at forty reloads, backs, shortcuts and closed tabs, by chance', async ({
+  page,
+  bench,
+  context,
+}) => {
+  test.setTimeout(240_000);
+  await inYard(page, bench);
+  const chance = seeded(20261127);
+  let at: Page = page;
+  const form = () => at.getByRole('form', { name: 'New entry' });
+  await bookAlive(page, bench);
+  const typed: Record<'Page' | 'Subject' | 'Text exactly as printed', string> = {
+    Page: '',
+    Subject: '',
+    'Text exactly as printed': '',
+  };
+  const labels = Object.keys(typed) as (keyof typeof typed)[];
+  for (let turn = 0; turn < 40; turn++) {
+    const label = labels[chance(labels.length)] ?? 'Page';
+    typed[label] = `${label.slice(0, 3)} ${chance(1000)}`;
+    await form().getByLabel(label, { exact: true }).fill(typed[label]);
+    const way = chance(5);
+    if (way === 0) await at.reload();
+    if (way === 1) {
+      await at.goto(`${bench.address}/engines/demo-fourteen/joints`);
+      await at.goBack();
+    }
+    if (way === 2) {
+      // A single key, the focus outside the form: it rests, and nothing goes away.
+      await at.getByRole('heading', { name: 'Book', exact: true }).click();
+      await at.keyboard.press(['2', '0', ']', 'h'][chance(4)] ?? '2');
+    }
+    if (way === 3) {
+      await at.getByRole('navigation', { name: 'Order of work' }).getByRole('link', { name: /Fits/ }).click();
+      await at.waitForURL('**/fits');
+      await at.goto(bench.address + BOOK);
+    }
+    if (way === 4) {
+      await at.close();
+      at = await context.newPage();
+      await at.goto(bench.address + BOOK);
+    }
+    for (const one of labels)
+      await expect(form().getByLabel(one, { exact: true }), `turn ${turn}, way ${way}`).toHaveValue(typed[one]);
+  }
+  await form().getByRole('button', { name: 'Throw it away' }).click();
+  await expect(form().getByLabel('Subject', { exact: true })).toHaveValue('');
+  await at.reload();
+  await expect(form()).toHaveCount(0);
+});
+
+test('a refusal puts the focus into the first wrong field and keeps the key', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/new`);
+  await page.getByRole('button', { name: 'Make the joint' }).click();
+  await expect(page.getByLabel('Fasteners')).toBeFocused();
+  await expect(page.getByLabel('Fasteners')).toHaveAttribute('aria-invalid', 'true');
+});
+
+test('every screen of an engine has a title of its own, and its heading has the focus', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + BOOK);
+  await expect(page.getByRole('button', { name: 'New entry' })).toBeVisible();
+  const titles = new Set<string>();
+  for (const stop of ['Joints', 'Fits', 'Tighten', 'Run-in', 'Record']) {
+    await page.getByRole('navigation', { name: 'Order of work' }).getByRole('link', { name: stop }).click();
+    await expect(page).toHaveTitle(new RegExp(`^${stop}`));
+    if (stop !== 'Run-in') await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+    titles.add(await page.title());
+  }
+  expect(titles.size).toBe(5);
+});
+
+test('no single key acts through an open dialog, and digits go by their place on the keyboard', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + BOOK);
+  await expect(page.getByRole('button', { name: 'New entry' })).toBeVisible();
+  await expect
+    .poll(async () => {
+      await page.keyboard.press('Shift+?');
+      return page.getByRole('dialog', { name: 'Keys' }).count();
+    })
+    .toBe(1);
+  await page.getByRole('button', { name: 'Close' }).focus();
+  await page.keyboard.press('2');
+  await page.waitForTimeout(300);
+  expect(new URL(page.url()).pathname).toBe(BOOK);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  // As a French keyboard sends it.
+  await page.evaluate(() =>
+    document.body.dispatchEvent(
+      new KeyboardEvent('keydown', { key: '2', code: 'Digit2', shiftKey: true, bubbles: true }),
+    ),
+  );
+  await page.waitForURL('**/joints');
+});
+
+test('under 1150 px the working lies over the foot of the screen when it is asked for, and takes no room before', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  const margin = page.getByRole('complementary', { name: 'Working' });
+  await expect(margin).toBeHidden();
+  const range = page.getByRole('button', { name: 'Range', exact: true });
+  await expect(async () => {
+    await range.click();
+    await expect(margin).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await expect(margin).toContainText('T low');
+  await page.keyboard.press('Escape');
+  await expect(margin).toBeHidden();
+});

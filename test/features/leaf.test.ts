@@ -63,7 +63,7 @@ describe('the lubricant in the book', () => {
   test('says why', () => {
     expect(originalFilmReason(null, 'engine-oil', USUAL_PRACTICE)).toMatch(/does not say/);
     expect(originalFilmReason('dry', 'dry-bare', USUAL_PRACTICE)).toBe('the page says “dry”');
-    expect(originalFilmReason('dry', 'engine-oil', USUAL_PRACTICE)).toMatch(/another film/);
+    expect(originalFilmReason('dry', 'engine-oil', USUAL_PRACTICE)).toMatch(/another lubricant/);
   });
 });
 

@@ -9,17 +9,10 @@ import { textOf } from './text-of';
 const held = (name: string) => gunzipSync(readFileSync(join('test', 'fixtures', 'before', name)));
 const SCREENS = JSON.parse(held('screens.json.gz').toString()) as Readonly<Record<string, readonly string[]>>;
 
-/**
- * What is said otherwise since, on purpose: ways that are gone, the hours of a cooling window that is wider by what sensor
- * and air may be off, a fastener that goes by its number in the turn, and that turn where caps come down in pairs.
- */
-const OTHERWISE =
-  /^(Read a build file in|Look at a build file)$|cold about|Retorque when cold: from|^\d\d:\d\d$|fastener \d+, stage|^[1-6]$/;
-
 /** The first line that was said before and is not said any more, in the order in which it was; undefined where all are. */
 function firstMissing(before: readonly string[], now: readonly string[]): string | undefined {
   let at = 0;
-  for (const line of before.filter((one) => !OTHERWISE.test(one))) {
+  for (const line of before) {
     const found = now.indexOf(line, at);
     if (found < 0) return line;
     at = found + 1;

@@ -11,6 +11,7 @@ const ASKED: ReadonlySet<string> = new Set([
   'taken-for-stages',
   'perhaps-misread',
   'beyond-usual',
+  'replaced-figure',
 ]);
 
 /** The notes that a person must agree to before the figure is taken: a limit is no target, a slip is no figure. */

@@ -1,3 +1,5 @@
+export { readLengthLine, readTorqueLine, type LengthLine, type TorqueLine } from './read-line';
+export { countOnLine, threadOnLine, type OtherNumber, type OtherNumberKind } from './other-numbers';
 export { readTorque, type TorqueCrossCheck, type TorquePrint, type TurnPrint } from './read-torque';
 export type { TorqueReading } from './torque-readings';
 export type { PrintedStage, PrintedTurn, StagePrint } from './stages';

@@ -20,6 +20,7 @@ const MESSAGES = {
   'taken-for-stages': 'Several figures in a row are taken for stages: the last is what the fastener is left at.',
   'perhaps-misread': 'A letter stands where a figure must, or the other way about: {}. Check the page.',
   'beyond-usual': 'No engine of the period has so much on one nut: check figure and unit on the page.',
+  'replaced-figure': 'The line puts a figure out of force, {}, and the other one is taken. Check the page.',
   'printed-units-agree': 'The two printed units agree.',
   'printed-units-disagree': 'The two printed units disagree: one of them is a misprint. Check another source.',
 } as const;

@@ -127,8 +127,14 @@ export function LeafForm(props: Props) {
   const isLength = kind === 'stretch' || kind === 'clearance' || kind === 'end-float';
   const read = useMemo(() => readPrint(printedText), [printedText]);
   const length = useMemo(() => readPrintedLength(printedText), [printedText]);
-  const asked = isTorque ? askedOf(read) : isLength && length.ok ? notesToAgree(length.print.notes) : [];
-  const ambiguous = read.ok && read.print.kind !== 'turn' && read.print.ambiguous;
+  const asked = isTorque
+    ? askedOf(read)
+    : isLength && length.ok
+      ? notesToAgree(length.line.readings[0]?.notes ?? [])
+      : [];
+  const ambiguous = isLength
+    ? length.ok && length.line.ambiguous
+    : read.ok && read.print.kind !== 'turn' && read.print.ambiguous;
   const chosen = ambiguous ? readingIndex : 0;
   const setFieldValue = fields.setFieldValue;
   // A choice or an agreement belongs to the text it was made for.
@@ -179,8 +185,10 @@ export function LeafForm(props: Props) {
         onChange={(event) => type(event.currentTarget.value)}
       />
       <div className={form.wide} aria-live="polite">
-        {isLength && printedText.trim() !== '' && <LengthReadingView read={length} />}
-        {isTorque && printedText.trim() !== '' && (
+        {isLength && printedText.trim() !== '' && !(fields.errors.printedText && !length.ok) && (
+          <LengthReadingView read={length} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
+        )}
+        {isTorque && printedText.trim() !== '' && !(fields.errors.printedText && !read.ok) && (
           <TorqueReadingView read={read} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
         )}
         {fields.errors.readingIndex && <p className={styles.error}>{fields.errors.readingIndex}</p>}

@@ -11,6 +11,7 @@ import { useActionForm } from '@/interface/parts/use-action-form';
 import { addJointAction } from './actions';
 import { originalFilmFor, todayFilmFor } from './film-reason';
 import { PATTERNS } from './joint-words';
+import { offeredByLine } from './offered-by-line';
 
 interface Props {
   readonly engineId: string;
@@ -32,8 +33,7 @@ const initial = ({ engineId, leaves, leafId, shelves }: Props) => {
     leafReason: '',
     name: leaf?.subject ?? '',
     pattern: 'rows',
-    fasteners: '',
-    thread: '',
+    ...offeredByLine(leaf),
     ...filmsFor(leaf, shelves),
     orderSchool: 'centre-out',
     turnShaft: false,
@@ -55,8 +55,16 @@ export function NewJointForm(props: Props) {
   const films = props.shelves.films.map((film) => ({ value: film.id, label: film.name }));
   const chooseLeaf = (leafId: string) => {
     const leaf = props.leaves.find((one) => one.id === leafId);
-    fields.setValues({ leafId, ...filmsFor(leaf, props.shelves), name: leaf?.subject ?? '' });
+    const { thread, fasteners } = offeredByLine(leaf);
+    fields.setValues({
+      leafId,
+      ...filmsFor(leaf, props.shelves),
+      name: leaf?.subject ?? '',
+      ...(thread && { thread }),
+      ...(fasteners && { fasteners }),
+    });
   };
+  const onLine = offeredByLine(props.leaves.find(({ id }) => id === fields.getValues().leafId));
   const choosePattern = (pattern: string) =>
     fields.setValues({
       pattern,
@@ -91,8 +99,17 @@ export function NewJointForm(props: Props) {
         {...field('pattern')}
         onChange={(event) => choosePattern(event.currentTarget.value)}
       />
-      <TextInput label="Fasteners" description="How many are pulled" inputMode="numeric" {...field('fasteners')} />
-      <TextInput label="Thread that turns" description="3/8 BSF, M8, 7/16 UNF, 2 BA …" {...field('thread')} />
+      <TextInput
+        label="Fasteners"
+        description={onLine.fasteners ? 'How many are pulled; from the printed line' : 'How many are pulled'}
+        inputMode="numeric"
+        {...field('fasteners')}
+      />
+      <TextInput
+        label="Thread that turns"
+        description={onLine.thread ? 'From the printed line' : '3/8 BSF, M8, 7/16 UNF, 2 BA …'}
+        {...field('thread')}
+      />
       <NativeSelect
         className={form.double}
         label="Lubricant the book has in mind"

@@ -1,26 +1,20 @@
 'use client';
 
-import {
-  readTorque,
-  type PrintedStage,
-  type StagePrint,
-  type TorquePrint,
-  type TorqueReading,
-  type TurnPrint,
-} from '@/core/print';
+import { readTorqueLine, type PrintedStage, type TorqueLine, type TorqueReading, type TurnPrint } from '@/core/print';
 import { TORQUE_UNITS, isDomainError, torqueFromSi, type TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '../figures/figures';
 import { useFigures } from '../figures/preferences';
+import { NotTaken } from './not-taken';
 import styles from './torque-reading.module.css';
 
 export type ReadPrint =
-  | { readonly ok: true; readonly print: TorquePrint | TurnPrint | StagePrint }
+  | { readonly ok: true; readonly print: TorqueLine }
   | { readonly ok: false; readonly code: string; readonly message: string };
 
 /** Reads printed text without throwing: what was understood, or why not. */
 export function readPrint(text: string): ReadPrint {
   try {
-    return { ok: true, print: readTorque(text) };
+    return { ok: true, print: readTorqueLine(text) };
   } catch (error) {
     if (isDomainError(error)) return { ok: false, code: error.code, message: error.message };
     throw error;
@@ -115,6 +109,7 @@ export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }:
           ))}
         </dl>
       )}
+      <NotTaken others={print.notTaken} />
       {print.condition && <p>Threads as printed: {print.condition}.</p>}
       {'crossCheck' in print && print.crossCheck && (
         <p className={styles.check} data-agrees={print.crossCheck.agrees}>

@@ -1,4 +1,4 @@
-import { readLength, readTorque, type PrintedTurn, type TorqueReading } from '@/core/print';
+import { readLengthLine, readTorqueLine, type PrintedTurn, type TorqueReading } from '@/core/print';
 import { DomainError, TORQUE_UNITS, isDomainError, type TorqueUnit } from '@/core/units';
 import type { Leaf, PrintedFigure } from './leaf';
 
@@ -35,7 +35,7 @@ interface PrintedTorque {
 const NO_TURNS: readonly PrintedTurn[] = [];
 
 function readTorqueOf({ printedText }: Figured): PrintedTorque {
-  const print = readToday(() => readTorque(printedText));
+  const print = readToday(() => readTorqueLine(printedText));
   if (!print) return { readings: [], turns: NO_TURNS };
   if (print.kind !== 'stages') return { readings: print.readings, turns: NO_TURNS };
   // Of figures in stages it is the last torque that the wrench is set to.
@@ -109,11 +109,11 @@ export function figureDiffers(leaf: Figured): string | undefined {
           `${Number(min_Nm?.toPrecision(6))} to ${Number(max_Nm?.toPrecision(6))} N·m${min_deg === null ? '' : ` and ${min_deg} to ${max_deg}°`}`,
         );
   if (kind === 'turn') {
-    const print = readToday(() => readTorque(printedText));
+    const print = readToday(() => readTorqueLine(printedText));
     const same = print?.kind === 'turn' && isSame([min_deg ?? NaN, max_deg ?? NaN], [print.min_deg, print.max_deg]);
     return same ? undefined : differs(`${min_deg} to ${max_deg}°`);
   }
-  const length = readToday(() => readLength(printedText));
-  const same = length !== undefined && isSame([min_mm ?? NaN, max_mm ?? NaN], [length.min_mm, length.max_mm]);
+  const lengths = readToday(() => readLengthLine(printedText))?.readings ?? [];
+  const same = lengths.some((length) => isSame([min_mm ?? NaN, max_mm ?? NaN], [length.min_mm, length.max_mm]));
   return same ? undefined : differs(`${min_mm} to ${max_mm} mm`);
 }

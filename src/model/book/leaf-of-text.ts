@@ -1,4 +1,4 @@
-import { notesToAgree, readLength, readTorque, type PrintedTurn, type TorqueReading } from '@/core/print';
+import { notesToAgree, readLengthLine, readTorqueLine, type PrintedTurn, type TorqueReading } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
 import { LEAF_KINDS, type Leaf, type LeafKind, type PrintedFigure } from './leaf';
 
@@ -43,11 +43,26 @@ const LENGTHS: ReadonlySet<LeafContent> = new Set(['stretch', 'clearance', 'end-
 
 /** The notes that a person is asked about before this text is taken. @throws DomainError for what cannot be read */
 export function askedOf({ kind, printedText }: Pick<LeafText, 'kind' | 'printedText'>): readonly Note[] {
-  if (kind === 'torque') return notesToAgree(readTorque(printedText).notes);
-  return LENGTHS.has(kind) ? notesToAgree(readLength(printedText).notes) : [];
+  if (kind === 'torque') return notesToAgree(readTorqueLine(printedText).notes);
+  if (!LENGTHS.has(kind)) return [];
+  // The notes are of the figures, which are the same in either unit.
+  return notesToAgree(readLengthLine(printedText).readings[0]?.notes ?? []);
 }
 
 const figureOf = ({ min_Nm: _, max_Nm: __, ...figure }: TorqueReading): PrintedFigure => figure;
+
+/** The reading that a person chose, or the only one. */
+function chosenOf<T>(
+  { ambiguous, readings }: { readonly ambiguous: boolean; readonly readings: readonly T[] },
+  readingIndex: number,
+): T {
+  if (ambiguous && readingIndex < 0)
+    throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
+  const reading = readings[Math.max(readingIndex, 0)];
+  if (reading === undefined)
+    throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
+  return reading;
+}
 
 /** All turns of the stages together. */
 const turnedThrough = (turns: readonly PrintedTurn[] = []): Pick<Leaf, 'min_deg' | 'max_deg'> =>
@@ -66,10 +81,11 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
   if (kind === 'order' || kind === 'note') return { ...NOTHING, kind, conditionText };
   const agreedNotes = askedOf({ kind, printedText }).map((note) => note.code);
   if (kind !== 'torque') {
-    const { min_mm, max_mm, unit, printedMin, printedMax } = readLength(printedText);
+    const line = readLengthLine(printedText);
+    const { min_mm, max_mm, unit, printedMin, printedMax } = chosenOf(line, readingIndex);
     return { ...NOTHING, kind, figure: { unit, printedMin, printedMax }, min_mm, max_mm, agreedNotes, conditionText };
   }
-  const print = readTorque(printedText);
+  const print = readTorqueLine(printedText);
   const shared = { ...NOTHING, agreedNotes, conditionText: conditionText ?? print.condition ?? null };
   if (print.kind === 'turn') {
     const { min_deg, max_deg } = print;
@@ -92,10 +108,6 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
     const { min_Nm, max_Nm } = figure;
     return { ...shared, kind: 'torque', figure: figureOf(figure), min_Nm, max_Nm, ...turnedThrough(print.turns) };
   }
-  if (print.ambiguous && readingIndex < 0)
-    throw new DomainError('not-chosen', 'The figure can be read more than one way: choose one.', 'readingIndex');
-  const reading = print.readings[Math.max(readingIndex, 0)];
-  if (!reading)
-    throw new DomainError('bad-field', 'That reading does not exist; choose one of those shown.', 'readingIndex');
+  const reading = chosenOf(print, readingIndex);
   return { ...shared, kind: print.kind, figure: figureOf(reading), min_Nm: reading.min_Nm, max_Nm: reading.max_Nm };
 }

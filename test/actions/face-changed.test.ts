@@ -3,7 +3,7 @@ import type { Shop } from '@/db/shop';
 import { facePage } from '@/features/bench/queries';
 import type { Joint } from '@/model/joint/joint';
 import { recordEvent } from '@/features/bench/record-event';
-import { waitOf } from '@/model/engine/engine-wait';
+import { waitsOf } from '@/model/engine/engine-wait';
 import { freshTightening, jointNamed, stateNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 let shop: Shop;
@@ -36,7 +36,7 @@ describe('a sheet that was changed under a round that is open', () => {
     expect(told()).toMatch(/too far/);
   });
   test('the engine’s tag says so once a nut of it was pulled, until it is said what it means', () => {
-    const waits = () => waitOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] }).waitsFor;
+    const waits = () => waitsOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] })[0].waitsFor;
     const changed = 'Main bearings: its sheet was changed since';
     alter({ todayFilm: 'moly-paste' });
     expect(waits()).not.toBe(changed);
@@ -50,7 +50,7 @@ describe('a sheet that was changed under a round that is open', () => {
     expect(waits()).not.toBe(changed);
   });
   test('a correction to the figure that was pulled is settled on the tag; one to another figure is not', () => {
-    const waits = () => waitOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] }).waitsFor;
+    const waits = () => waitsOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] })[0].waitsFor;
     const pulled = shop.tightenings.find('round')?.plan.ladder.target_Nm ?? 0;
     recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
     const correct = (target_Nm: number) =>

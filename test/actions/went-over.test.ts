@@ -9,7 +9,7 @@ import { readBack } from '@/features/record/read-back';
 import { lineOf } from '@/interface/words/bench-words';
 import { tighteningLine } from '@/interface/words/status-words';
 import { jointStateOf } from '@/model/engine/engine-rows';
-import { waitOf } from '@/model/engine/engine-wait';
+import { waitsOf } from '@/model/engine/engine-wait';
 import { nowMs } from '@/server/clock';
 import { codeOf } from '../core/code-of';
 import {
@@ -116,7 +116,7 @@ describe('a fastener that went over at its final figure', () => {
       send(kind === 'shaft' ? { kind, step } : { kind, step, outcome: step === first ? 'went-over' : 'pulled' });
     }
     const state = stateNamed(shop, 'demo-norrhem');
-    expect(waitOf({ ...state, fits: [] }).waitsFor).toMatch(/number 1 went over$/);
+    expect(waitsOf({ ...state, fits: [] })[0].waitsFor).toMatch(/number 1 went over$/);
   });
   test('whatever is sent in whatever order: finished means that none stands over', () => {
     const four: readonly Step[] = [0, 1, 2, 3].map((position) => ({

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { gateOf } from '@/model/fit/fit-gate';
 import { waitLine } from '@/features/engine/wait-line';
-import { waitOf } from '@/model/engine/engine-wait';
+import { waitsOf } from '@/model/engine/engine-wait';
 import { stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
@@ -17,7 +17,7 @@ describe('the demonstration yard', () => {
     if (head?.retorque.state !== 'cooling') throw new Error(head?.retorque.state);
     expect(head.retorque.window.from).toBeGreaterThan(now);
     expect(head.retorque.window.by - head.retorque.window.from).toBeGreaterThan(10 * 60_000);
-    const wait = waitOf(standingOf('demo-fourteen'));
+    const wait = waitsOf(standingOf('demo-fourteen'))[0];
     expect(wait.state).toBe('waiting');
     expect(waitLine(wait, now)).toMatch(/^Cylinder head cold about \d\d:\d\d$/);
   });
@@ -36,9 +36,10 @@ describe('the demonstration yard', () => {
     expect(gateOf(fits, 'demo-n-joint-mains').held.map(({ line }) => line)).toEqual([
       'Main bearings, oil clearance, 2: out of limits',
     ]);
-    expect(waitOf(standingOf('demo-norrhem'))).toEqual({
+    expect(waitsOf(standingOf('demo-norrhem'))[0]).toEqual({
       state: 'stop',
       waitsFor: 'Main bearings, oil clearance, 2: out of limits',
+      to: { at: 'fit', id: 'demo-n-fit-mains' },
     });
   });
 

@@ -4,7 +4,7 @@ import type { Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
 import { engineTags, onStands } from '@/features/engine/queries';
 import { waitLine } from '@/features/engine/wait-line';
-import { waitOf } from '@/model/engine/engine-wait';
+import { waitsOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
 import { keptRows } from '@/server/kept-rows';
 import { freshTightening, rowsNamed, stateNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
@@ -26,7 +26,7 @@ function kept(shop: Shop, engineId: string) {
 /** What the tags must say: every engine worked out from its rows. */
 const afresh = (shop: Shop) =>
   shop.engines.all().map((engine) => {
-    const wait = waitOf(stateNamed(shop, engine.id));
+    const wait = waitsOf(stateNamed(shop, engine.id))[0];
     return { id: engine.id, state: wait.state, waitsFor: waitLine(wait, Date.now()) };
   });
 
@@ -180,27 +180,27 @@ describe('the one line on a tag', () => {
   const [mains] = norrhem.fits;
   if (!mains) throw new Error('no fits');
   const withPlace = (part: object, among = norrhem) =>
-    waitOf({ ...among, fits: [{ ...mains, places: [{ ...mains.places[1], state: 'inside', ...part } as never] }] });
+    waitsOf({ ...among, fits: [{ ...mains, places: [{ ...mains.places[1], state: 'inside', ...part } as never] }] })[0];
   test('the hour is told anew each time, from the same rows', () => {
-    const wait = waitOf(fourteen);
+    const wait = waitsOf(fourteen)[0];
     expect(wait.about).toBeDefined();
     const now = Date.parse(YARD_NOW);
     expect(waitLine(wait, now)).not.toBe(waitLine(wait, now - 4 * 86_400_000));
   });
   test('an empty stand asks for an entry, then for a joint', () => {
-    expect(waitOf({ ...norrhem, leaves: 0 }).waitsFor).toBe('a first entry from its book');
-    expect(waitOf({ ...norrhem, joints: [] }).waitsFor).toBe('a first joint');
+    expect(waitsOf({ ...norrhem, leaves: 0 })[0].waitsFor).toBe('a first entry from its book');
+    expect(waitsOf({ ...norrhem, joints: [] })[0].waitsFor).toBe('a first joint');
   });
   test('nothing', () =>
     expect(
-      waitOf({
+      waitsOf({
         ...norrhem,
         fits: [],
         joints: norrhem.joints.map(
           (joint) => ({ ...joint, final: { ...fourteen.joints[0]?.final }, retorque: { state: 'done' } }) as never,
         ),
-      }),
-    ).toEqual({ waitsFor: 'nothing', state: 'rest' }));
+      })[0],
+    ).toEqual({ waitsFor: 'nothing', state: 'rest', to: { at: 'joints' } }));
   test.each([
     [
       'a strip before all else',
@@ -217,6 +217,6 @@ describe('the one line on a tag', () => {
       'waiting',
     ],
     ['a stale reading', { state: 'stale' }, 'Main bearings, oil clearance: stale', 'waiting'],
-  ])('%s', (_, place, waitsFor, state) => expect(withPlace(place)).toEqual({ waitsFor, state }));
+  ])('%s', (_, place, waitsFor, state) => expect(withPlace(place)).toMatchObject({ waitsFor, state }));
   test('the joints, where the fits have nothing to say', () => expect(withPlace({}).waitsFor).toMatch(/: to tighten$/));
 });

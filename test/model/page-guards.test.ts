@@ -5,7 +5,7 @@ import { leafOfText } from '@/model/book/leaf-of-text';
 import { pageGuardsOf } from '@/model/book/page-guards';
 import { PLAIN_SOURCE, type Source } from '@/model/book/source';
 import { engineStateOf } from '@/model/engine/engine-rows';
-import { waitOf } from '@/model/engine/engine-wait';
+import { waitsOf } from '@/model/engine/engine-wait';
 import { computeJoint } from '@/model/joint/joint-result';
 import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
 import { YARD_NOW, freshTightening, rowsNamed, yardShop } from '../db/temporary-shop';
@@ -108,7 +108,7 @@ describe('the page that a figure is from', () => {
     addPage('12 Nm', { id: 'bulletin', kind: 'bulletin' });
     const state = engineStateOf(rowsNamed(shop, cover().engineId));
     const only = { ...state, fits: [], joints: state.joints.filter(({ joint }) => joint.id === COVER) };
-    expect(waitOf(only)).toMatchObject({ state: 'stop', waitsFor: 'Timing cover: which page governs' });
+    expect(waitsOf(only)[0]).toMatchObject({ state: 'stop', waitsFor: 'Timing cover: which page governs' });
   });
 });
 
@@ -118,7 +118,7 @@ test('a fastener has one name: its number in the turn, on the tag as on the face
   const { order, steps } = there(half.final).tightening.plan;
   const step = there(steps[there(half.final).state.next]);
   const number = step.kind === 'pull' ? order.indexOf(step.position) + 1 : 0;
-  const { waitsFor } = waitOf({ ...state, fits: [], joints: [half] });
+  const { waitsFor } = waitsOf({ ...state, fits: [], joints: [half] })[0];
   expect(waitsFor).toContain(`number ${number}, stage`);
 });
 

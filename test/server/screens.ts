@@ -1,6 +1,7 @@
 /** Every screen of the demonstration yard, by what it is called. */
 export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['stands', '/'],
+  ['due', '/due'],
   ['new engine', '/engines/new'],
   ['a build read in', '/engines/read-in'],
   ['copies', '/copies'],

@@ -1,5 +1,7 @@
 import { RailOfShop } from './rail-of-shop';
 import { asideEngines } from '@/features/engine/queries';
+import { dueLines } from '@/features/engine/due';
+import { shelvedWrenches } from '@/features/shelves/queries';
 import { standsPage } from '@/features/engine/stands-page';
 import { StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
@@ -27,6 +29,7 @@ export default async function StandsPage({ searchParams }: Props) {
     <>
       <RailOfShop />
       <StandsScreen
+        due={dueLines(summaries, shelvedWrenches(shelvesOnce(shop), nowMs()), nowMs())}
         stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, nowMs())}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}

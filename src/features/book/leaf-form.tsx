@@ -189,7 +189,12 @@ export function LeafForm(props: Props) {
           <LengthReadingView read={length} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
         )}
         {isTorque && printedText.trim() !== '' && !(fields.errors.printedText && !read.ok) && (
-          <TorqueReadingView read={read} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
+          <TorqueReadingView
+            asksBeside
+            read={read}
+            chosen={chosen}
+            onChoose={(index) => setFieldValue('readingIndex', index)}
+          />
         )}
         {fields.errors.readingIndex && <p className={styles.error}>{fields.errors.readingIndex}</p>}
         <Agreement

@@ -3,7 +3,7 @@ import type { Aside } from '@/model/engine/engine';
 import { STOPS, type EngineSummary, type StopId } from '@/model/engine/engine-summary';
 import type { Stop } from '@/interface/shell/order-strip';
 import type { EngineTag } from '@/interface/shell/rail';
-import { waitLine } from './wait-line';
+import { screenOf, waitLine } from './wait-line';
 
 /** An engine that lies aside. */
 export interface AsideEngine extends Aside {
@@ -22,14 +22,23 @@ export const onStands = (engines: readonly SummarizedEngine[]): readonly Summari
 
 /** A tag for each engine, and what it waits for. */
 export const engineTags = (engines: readonly SummarizedEngine[], now: number): readonly EngineTag[] =>
-  engines.map(({ engineId, name, preferredUnit, summary: { wait } }) => ({
-    id: engineId,
-    name,
-    unit: preferredUnit,
-    href: `/engines/${engineId}/joints`,
-    state: wait.state,
-    waitsFor: waitLine(wait, now),
-  }));
+  engines.map(
+    ({
+      engineId,
+      name,
+      preferredUnit,
+      summary: {
+        waits: [wait],
+      },
+    }) => ({
+      id: engineId,
+      name,
+      unit: preferredUnit,
+      href: screenOf(engineId, wait.to),
+      state: wait.state,
+      waitsFor: waitLine(wait, now),
+    }),
+  );
 
 const STOP_NAMES: Readonly<Record<StopId, string>> = {
   book: 'Book',

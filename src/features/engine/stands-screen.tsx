@@ -2,13 +2,19 @@ import Link from 'next/link';
 import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
 import { AsideList } from './aside';
+import type { DueLine } from './due';
+import { DueList } from './due-list';
 import type { AsideEngine } from './queries';
 import { StandList } from './stand-list';
 import type { StandsPage } from './stands-page';
 import styles from './stands-screen.module.css';
 
+/** As many as stand above the engines. */
+const FIRST = 6;
+
 interface Props {
   readonly stands: StandsPage;
+  readonly due: readonly DueLine[];
   readonly aside: readonly AsideEngine[];
   /** What an empty shop offers beside an engine of one's own. */
   readonly demonstration: React.ReactNode;
@@ -18,7 +24,7 @@ interface Props {
 }
 
 /** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
-export const StandsScreen = ({ stands, aside, demonstration, reckoner, shelf }: Props) => (
+export const StandsScreen = ({ stands, due, aside, demonstration, reckoner, shelf }: Props) => (
   <div className={styles.frame}>
     <Screen
       title={stands.engines > 0 ? 'On the stands' : aside.length > 0 ? 'No engine on a stand' : 'An empty shop'}
@@ -38,6 +44,16 @@ export const StandsScreen = ({ stands, aside, demonstration, reckoner, shelf }: 
         </span>
       }
     >
+      {due.length > 0 && (
+        <Section title="Due">
+          <DueList lines={due.slice(0, FIRST)} />
+          {due.length > FIRST && (
+            <p>
+              <Link href="/due">All {due.length} that are due</Link>
+            </p>
+          )}
+        </Section>
+      )}
       {stands.engines > 0 && <StandList stands={stands} />}
       <AsideList engines={aside} />
       {shelf && <Section title="First, a wrench on the shelf">{shelf}</Section>}

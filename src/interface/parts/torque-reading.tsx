@@ -1,6 +1,13 @@
 'use client';
 
-import { readTorqueLine, type PrintedStage, type TorqueLine, type TorqueReading, type TurnPrint } from '@/core/print';
+import {
+  notesToAgree,
+  readTorqueLine,
+  type PrintedStage,
+  type TorqueLine,
+  type TorqueReading,
+  type TurnPrint,
+} from '@/core/print';
 import { TORQUE_UNITS, isDomainError, torqueFromSi, type TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '../figures/figures';
 import { useFigures } from '../figures/preferences';
@@ -73,15 +80,19 @@ interface Props {
   readonly onChoose: (index: number) => void;
   /** Shows every unit instead of SI and the shop's own. */
   readonly everyUnit?: boolean;
+  /** What is to be agreed to is asked beside it, and not said here as well. */
+  readonly asksBeside?: boolean;
 }
 
 /** What was understood of a printed figure, with its notes and, where there is one, the choice. */
-export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }: Props) {
+export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false, asksBeside = false }: Props) {
   const converted = useConverted();
   const readingText = useReadingText();
   const { unit } = useFigures();
   if (!read.ok) return <p className={styles.refused}>{read.message}</p>;
   const { print } = read;
+  const asked = asksBeside ? notesToAgree(print.notes) : [];
+  const notes = print.notes.filter((note) => !asked.includes(note));
   const reading = print.kind === 'stages' ? (print.final ?? print.snug) : print.readings[chosen];
   const shown = everyUnit ? TORQUE_UNITS : [...new Set<TorqueUnit>(['N·m', unit, otherUnitOf(unit)])];
   return (
@@ -116,9 +127,9 @@ export function TorqueReadingView({ read, chosen, onChoose, everyUnit = false }:
           Second printed unit: {converted(print.crossCheck, 'N·m')}, {print.crossCheck.differencePct.toFixed(1)} % off.
         </p>
       )}
-      {print.notes.length > 0 && (
+      {notes.length > 0 && (
         <ul className={`points ${styles.notes}`}>
-          {print.notes.map((note) => (
+          {notes.map((note) => (
             <li key={note.code}>{note.message}</li>
           ))}
         </ul>

@@ -1,6 +1,6 @@
 import { provenFits } from '@/model/fit/fit-gate';
 import type { EngineState, JointState } from './engine-state';
-import { waitOf, type Wait } from './engine-wait';
+import { waitsOf, type Wait } from './engine-wait';
 
 /** The stops of the work on one engine, in their order. */
 export const STOPS = ['book', 'joints', 'fits', 'tighten', 'run-in', 'record'] as const;
@@ -13,7 +13,8 @@ export interface Progress {
 
 /** What an engine's tag and its order strip say. Plain data that holds until a row of the engine is written. */
 export interface EngineSummary {
-  readonly wait: Wait;
+  /** The first is what its tag says. */
+  readonly waits: readonly [Wait, ...Wait[]];
   readonly progress: Readonly<Record<StopId, Progress>>;
 }
 
@@ -34,12 +35,15 @@ function progressOf({ joints, fits, leaves, heat }: EngineState): EngineSummary[
   };
 }
 
-export const summaryOf = (state: EngineState): EngineSummary => ({ wait: waitOf(state), progress: progressOf(state) });
+export const summaryOf = (state: EngineState): EngineSummary => ({
+  waits: waitsOf(state),
+  progress: progressOf(state),
+});
 
 const NOTHING: Progress = { done: 0, total: 0 };
 
 /** What is said of an engine whose rows cannot be read. */
 export const UNREADABLE: EngineSummary = {
-  wait: { state: 'stop', waitsFor: 'a look: its record cannot be read' },
+  waits: [{ state: 'stop', waitsFor: 'a look: its record cannot be read', to: { at: 'joints' } }],
   progress: { book: NOTHING, joints: NOTHING, fits: NOTHING, tighten: NOTHING, 'run-in': NOTHING, record: NOTHING },
 };

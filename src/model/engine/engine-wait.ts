@@ -11,9 +11,16 @@ export interface Wait {
   readonly state: WaitState;
   /** When it is likely to be so, ms since 1970. */
   readonly about?: number;
+  /** After which it is overdue. */
+  readonly by?: number;
+  /** Where it is done: a path of the engine, or of a going-round at the bench. */
+  readonly to: WaitPlace;
 }
 
-type Ranked = Wait & { readonly rank: number };
+export type WaitPlace =
+  { readonly at: 'book' | 'joints' | 'run-in' } | { readonly at: 'joint' | 'fit' | 'round'; readonly id: string };
+
+type Ranked = Omit<Wait, 'to'> & { readonly rank: number; readonly to?: WaitPlace };
 
 /** As the drawing and the face number it: by the turn. */
 const place = (step: Step | undefined, order: readonly number[]): string => {
@@ -28,52 +35,74 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
   if (!final?.state.complete && page.some(({ severity }) => severity === 'stop'))
     return { rank: 0.6, state: 'stop', waitsFor: `${joint.name}: which page governs` };
   if (isChanged) return { rank: 0.65, state: 'stop', waitsFor: `${joint.name}: its sheet was changed since` };
-  if (openRetorque) return { rank: 0, state: 'ready', waitsFor: `${joint.name}: retorque under way` };
-  if (retorque.state === 'open') return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now` };
+  const atBench = (id: string): WaitPlace => ({ at: 'round', id });
+  if (openRetorque)
+    return {
+      rank: 0,
+      state: 'ready',
+      waitsFor: `${joint.name}: retorque under way`,
+      to: atBench(openRetorque.tightening.id),
+    };
+  if (retorque.state === 'open')
+    return { rank: 1, state: 'ready', waitsFor: `${joint.name}: go over again now`, to: { at: 'run-in' } };
   const over = final?.tightening.plan.steps[final.state.over[0] ?? -1];
   if (final && over?.kind === 'pull')
     return {
       rank: 1.5,
       state: 'ready',
       waitsFor: `${joint.name}: number ${final.tightening.plan.order.indexOf(over.position) + 1} went over`,
+      to: atBench(final.tightening.id),
     };
   if (final && !final.state.complete && final.state.next > 0)
     return {
       rank: 2,
       state: 'ready',
       waitsFor: `${joint.name}: ${place(final.tightening.plan.steps[final.state.next], final.tightening.plan.order)}`,
+      to: atBench(final.tightening.id),
     };
-  if (retorque.state === 'cooling')
-    return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: retorque.window.from };
+  if (retorque.state === 'cooling') {
+    const { from, by } = retorque.window;
+    return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: from, by, to: { at: 'run-in' } };
+  }
   if (retorque.state === 'waits-for-heat')
-    return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle` };
+    return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle`, to: { at: 'run-in' } };
   if (!final?.state.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };
   return undefined;
 }
 
-/** What one fit waits for: out of limits goes before everything but work under way. */
-function fitWaits({ fit, places }: FitState): Ranked | undefined {
-  const at = (name: string) => (places.length > 1 ? `${fit.name}, ${name}` : fit.name);
-  const strip = places.find(({ stripIn }) => stripIn);
-  if (strip) return { rank: 0.4, state: 'ready', waitsFor: `${at(strip.name)}: strip in, crank held` };
-  const out = places.find(({ state }) => isHolding(state));
-  if (out)
-    return out.order
-      ? { rank: 2.7, state: 'waiting', waitsFor: `${out.order} on order` }
-      : { rank: 0.5, state: 'stop', waitsFor: `${at(out.name)}: out of limits` };
-  const reopened = places.find(({ remedy }) => remedy !== undefined);
-  if (reopened) return { rank: 2.5, state: 'waiting', waitsFor: `${at(reopened.name)}: to read again` };
-  const stale = places.find(({ state }) => state === 'stale');
-  return stale && { rank: 2.6, state: 'waiting', waitsFor: `${at(stale.name)}: stale` };
+/** What one place of a fit waits for: out of limits goes before everything but work under way. */
+function placeWaits({ stripIn, state, order, remedy }: FitState['places'][number], at: string): Ranked | undefined {
+  if (stripIn) return { rank: 0.4, state: 'ready', waitsFor: `${at}: strip in, crank held` };
+  if (isHolding(state))
+    return order
+      ? { rank: 2.7, state: 'waiting', waitsFor: `${order} on order` }
+      : { rank: 0.5, state: 'stop', waitsFor: `${at}: out of limits` };
+  if (remedy !== undefined) return { rank: 2.5, state: 'waiting', waitsFor: `${at}: to read again` };
+  return state === 'stale' ? { rank: 2.6, state: 'waiting', waitsFor: `${at}: stale` } : undefined;
 }
 
-/** What of all that an engine waits for is said on its tag. */
-export function waitOf({ joints, fits, leaves }: EngineState): Wait {
-  if (leaves === 0) return { waitsFor: 'a first entry from its book', state: 'rest' };
-  if (joints.length === 0) return { waitsFor: 'a first joint', state: 'rest' };
-  const waits = [...fits.flatMap((fit) => fitWaits(fit) ?? []), ...joints.flatMap((joint) => jointWaits(joint) ?? [])];
-  const first = waits.sort((a, b) => a.rank - b.rank)[0];
-  if (!first) return { waitsFor: 'nothing', state: 'rest' };
-  const { waitsFor, state, about } = first;
-  return { waitsFor, state, ...(about !== undefined && { about }) };
+/** More would not be read on one page, and are kept with the engine's summary. */
+const MOST_WAITS = 60;
+
+/** All that an engine waits for, the first to be said first; one at the least. */
+export function waitsOf({ joints, fits, leaves }: EngineState): readonly [Wait, ...Wait[]] {
+  if (leaves === 0) return [{ waitsFor: 'a first entry from its book', state: 'rest', to: { at: 'book' } }];
+  if (joints.length === 0) return [{ waitsFor: 'a first joint', state: 'rest', to: { at: 'joints' } }];
+  const found = [
+    ...fits.flatMap(({ fit, places }) =>
+      places.flatMap((one) => {
+        const wait = placeWaits(one, places.length > 1 ? `${fit.name}, ${one.name}` : fit.name);
+        return wait ? [{ ...wait, to: { at: 'fit' as const, id: fit.id } }] : [];
+      }),
+    ),
+    ...joints.flatMap((state) => {
+      const wait = jointWaits(state);
+      return wait ? [{ ...wait, to: wait.to ?? { at: 'joint' as const, id: state.joint.id } }] : [];
+    }),
+  ];
+  const [first, ...rest] = found
+    .sort((a, b) => a.rank - b.rank)
+    .slice(0, MOST_WAITS)
+    .map(({ rank: _, ...wait }): Wait => wait);
+  return first ? [first, ...rest] : [{ waitsFor: 'nothing', state: 'rest', to: { at: 'joints' } }];
 }

@@ -1,0 +1,21 @@
+import type { Metadata } from 'next';
+import { RailOfShop } from '../rail-of-shop';
+import { DueScreen } from '@/features/engine/due-screen';
+import { dueLines } from '@/features/engine/due';
+import { shelvedWrenches } from '@/features/shelves/queries';
+import { nowMs } from '@/server/clock';
+import { currentShop } from '@/server/current-shop';
+import { shelvesOnce, summariesOnce } from '@/server/request-reads';
+
+export const metadata: Metadata = { title: 'Due' };
+
+export default async function DuePage() {
+  const shop = await currentShop();
+  const now = nowMs();
+  return (
+    <>
+      <RailOfShop />
+      <DueScreen lines={dueLines(summariesOnce(shop), shelvedWrenches(shelvesOnce(shop), now), now)} />
+    </>
+  );
+}

@@ -1,0 +1,23 @@
+import Link from 'next/link';
+import { Notice, Screen } from '@/interface/parts/screen';
+import type { DueLine } from './due';
+import { DueList } from './due-list';
+
+/** As many as are read at one sitting; the rest stand on the sheets of their engines. */
+const MOST = 200;
+
+/** Everything over all engines that is due, waits, is on order, is out, or is overdue. */
+export const DueScreen = ({ lines }: { readonly lines: readonly DueLine[] }) => (
+  <Screen
+    plain
+    title="Due"
+    lead={
+      <>
+        Over all engines, the overdue first. Each leads to where it is done. <Link href="/">On the stands</Link>
+      </>
+    }
+  >
+    {lines.length === 0 ? <Notice kind="done">Nothing is due.</Notice> : <DueList lines={lines.slice(0, MOST)} />}
+    {lines.length > MOST && <p className="soft">{lines.length - MOST} more stand on the sheets of their engines.</p>}
+  </Screen>
+);

@@ -8,6 +8,8 @@ import type { ReactNode } from 'react';
 import { preferencesFrom } from '@/interface/figures/preference-cookies';
 import { PreferencesProvider } from '@/interface/figures/preferences';
 import { fontVariables } from '@/interface/theme/fonts';
+import { takeAwayAction, undoAction } from '@/features/removal/actions';
+import { UndoProvider } from '@/interface/parts/undo';
 import { HeadingFocus } from '@/interface/shell/heading-focus';
 import { SHEET } from '@/interface/shell/sheet-id';
 import { theme } from '@/interface/theme/theme';
@@ -32,7 +34,11 @@ export default async function RootLayout({ children }: { readonly children: Reac
             To the sheet
           </a>
           <HeadingFocus />
-          <PreferencesProvider initial={preferences}>{children}</PreferencesProvider>
+          <PreferencesProvider initial={preferences}>
+            <UndoProvider undo={undoAction} takeAway={takeAwayAction}>
+              {children}
+            </UndoProvider>
+          </PreferencesProvider>
         </MantineProvider>
       </body>
     </html>

@@ -6,6 +6,7 @@ import { createFitRepository } from './repositories/fit-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
 import { createEngineSummaryRepository } from './repositories/engine-summary-repository';
+import { createRemovalRepository } from './repositories/removal-repository';
 import { createSettingRepository } from './repositories/setting-repository';
 import { createMeasureRepository } from './repositories/measure-repository';
 import { createShelfRepository } from './repositories/shelf-repository';
@@ -37,6 +38,7 @@ export function openShop(file: string) {
     trials: createTrialRepository(db),
     summaries: createEngineSummaryRepository(db),
     settings: createSettingRepository(db),
+    removals: createRemovalRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */
     transaction: <T>(work: () => T): T => {
       try {

@@ -195,3 +195,42 @@ test('under 1150 px the working lies over the foot of the screen when it is aske
   await page.keyboard.press('Escape');
   await expect(margin).toBeHidden();
 });
+
+test('a joint made by mistake is taken away, taken back by its key, renamed, and its number corrected', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/new`);
+  await page.getByLabel('Name of the joint').fill('Head, twice');
+  await page.getByLabel('Fasteners').fill('4');
+  await page.getByLabel('Thread that turns').fill('3/8 BSF');
+  const why = page.getByLabel('Why this page and not that one');
+  await page.getByRole('button', { name: 'Make the joint' }).click();
+  await why.fill('to try');
+  await page.getByRole('button', { name: 'Make the joint' }).click();
+  await page.waitForURL(/joints\/(?!new)/);
+  await page.locator('summary', { hasText: 'Name, number and pattern' }).click();
+  await page.getByLabel('Name of the joint').fill('Side cover');
+  await page.getByLabel('Number of fasteners').fill('6');
+  await page.getByRole('button', { name: 'Save these' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Side cover');
+  await expect(page.getByText('6 × 3/8 BSF')).toBeVisible();
+  await page.locator('summary', { hasText: 'Name, number and pattern' }).click();
+  await page.getByRole('button', { name: 'Take away Side cover' }).click();
+  await page.waitForURL('**/demo-fourteen/joints');
+  await expect(page.getByRole('link', { name: 'Side cover' })).toHaveCount(0);
+  await expect(page.getByText('“Side cover” was taken away.')).toBeVisible();
+  await page.keyboard.press('z');
+  await expect(page.getByText('Taken back.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Side cover' })).toBeVisible();
+});
+
+test('what has history stays, and it is said what hangs on it', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  await page.locator('summary', { hasText: 'Name, number and pattern' }).click();
+  await expect(page.getByLabel('Number of fasteners')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take away Cylinder head' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'round' })).toContainText('“Cylinder head” stays');
+});

@@ -43,6 +43,13 @@ const EMPTY = {
   strikesId: null,
 };
 
+/** What is cancelled: a line that cancels may be cancelled itself, and then what it cancelled stands again. */
+function struckOf(rows: readonly HeatRow[]): ReadonlySet<string> {
+  const struck = new Set<string>();
+  for (const { id, strikes_id } of [...rows].reverse()) if (strikes_id && !struck.has(id)) struck.add(strikes_id);
+  return struck;
+}
+
 const INSERT = `INSERT INTO heat_event
   (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at)
   VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at, @recordedAt)
@@ -57,7 +64,7 @@ export const createHeatRepository = (db: Database) => {
     /** What stands: cycles and readings that no later line struck. */
     log: (engineId: string): HeatLog => {
       const rows = ofEngine.all(engineId);
-      const struck = new Set(rows.flatMap((row) => (row.strikes_id ? [row.strikes_id] : [])));
+      const struck = struckOf(rows);
       const valid = rows.filter((row) => !struck.has(row.id));
       return {
         cycles: valid.filter((row) => row.kind === 'cycle').map(toCycle),

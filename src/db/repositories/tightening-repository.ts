@@ -93,6 +93,10 @@ const prepared = (db: Database) => ({
      FROM joint JOIN tightening ON joint_id = joint.id
      WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
+  dropUnpulled: db.prepare<[string]>(
+    `DELETE FROM tightening WHERE joint_id = ?
+     AND NOT EXISTS (SELECT 1 FROM bench_event WHERE tightening_id = tightening.id)`,
+  ),
   insert: db.prepare(TIGHTENING.insert),
   events: db.prepare<[string], EventRow>(
     `SELECT ${EVENT_COLUMNS} FROM bench_event WHERE tightening_id = ? ORDER BY seq`,
@@ -151,6 +155,11 @@ export const createTighteningRepository = (db: Database) => {
     ofEngine: (engineId: string): readonly Tightening[] => sql.ofEngine.all(engineId).map(TIGHTENING.fromRow),
     /** When each going-round of an engine began, without its plan. */
     rounds: (engineId: string): readonly Round[] => sql.rounds.all(engineId).map(toRound),
+    /** Drops a joint’s rounds in which nothing was recorded; how many are left. */
+    dropUnpulled: (jointId: string): number => {
+      sql.dropUnpulled.run(jointId);
+      return sql.ofJoint.all(jointId).length;
+    },
     start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,
     eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),

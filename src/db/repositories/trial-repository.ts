@@ -43,7 +43,9 @@ export const createTrialRepository = (db: Database) => {
     /** The pulls that stand, in the order in which they were made; a struck one and its striking line are left out. */
     pulls: (trialId: string): readonly TrialPullRow[] => {
       const rows = pullsOf.all(trialId).map(PULL.fromRow);
-      const struck = new Set(rows.flatMap((row) => row.strikesId ?? []));
+      // A line that cancels may be cancelled itself; the later ones go first.
+      const struck = new Set<string>();
+      for (const { id, strikesId } of [...rows].reverse()) if (strikesId && !struck.has(id)) struck.add(strikesId);
       return rows
         .filter((row) => row.strikesId === null && !struck.has(row.id))
         .map(({ strikesId: _, ...pull }) => pull);

@@ -11,7 +11,7 @@ import type { Source } from '@/model/book/source';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { LengthReadingView, readPrintedLength } from '@/interface/parts/length-reading';
+import { LengthReadingView, readPrintedLength, type ReadLength } from '@/interface/parts/length-reading';
 import { TorqueReadingView, readPrint, type ReadPrint } from '@/interface/parts/torque-reading';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
@@ -97,6 +97,35 @@ function Agreement({ asked, agreed, onAgree, error }: AgreementProps) {
   );
 }
 
+interface UnderstoodProps {
+  /** As a torque; undefined where the entry is a length. */
+  readonly read: ReadPrint | undefined;
+  readonly length: ReadLength;
+  /** It is said beside the field why it cannot be read, and not here as well. */
+  readonly isRefused: boolean;
+  readonly chosen: number;
+  readonly onChoose: (index: number) => void;
+}
+
+/** What was understood of the text. */
+function Understood({ read, length, isRefused, ...choice }: UnderstoodProps) {
+  if (isRefused && !(read ?? length).ok) return null;
+  return read ? (
+    <TorqueReadingView asksBeside read={read} {...choice} />
+  ) : (
+    <LengthReadingView read={length} {...choice} />
+  );
+}
+
+/** What the book speaks of already, offered as it is typed. */
+const Subjects = ({ subjects }: { readonly subjects: readonly string[] }) => (
+  <datalist id="subjects">
+    {[...new Set(subjects)].map((subject) => (
+      <option key={subject} value={subject} />
+    ))}
+  </datalist>
+);
+
 const askedOf = (read: ReadPrint): readonly Note[] => (read.ok ? notesToAgree(read.print.notes) : []);
 
 /** Enters a leaf: the page, the subject, and the text exactly as printed, read as it is typed. */
@@ -169,11 +198,7 @@ export function LeafForm(props: Props) {
         {...field('subject')}
       />
       <NativeSelect className={form.double} label="What it gives" data={KINDS} {...field('kind')} />
-      <datalist id="subjects">
-        {[...new Set(props.subjects)].map((subject) => (
-          <option key={subject} value={subject} />
-        ))}
-      </datalist>
+      <Subjects subjects={props.subjects} />
       <TextInput
         className={form.wide}
         classNames={{ input: styles.printed }}
@@ -185,13 +210,11 @@ export function LeafForm(props: Props) {
         onChange={(event) => type(event.currentTarget.value)}
       />
       <div className={form.wide} aria-live="polite">
-        {isLength && printedText.trim() !== '' && !(fields.errors.printedText && !length.ok) && (
-          <LengthReadingView read={length} chosen={chosen} onChoose={(index) => setFieldValue('readingIndex', index)} />
-        )}
-        {isTorque && printedText.trim() !== '' && !(fields.errors.printedText && !read.ok) && (
-          <TorqueReadingView
-            asksBeside
-            read={read}
+        {printedText.trim() !== '' && (isTorque || isLength) && (
+          <Understood
+            read={isTorque ? read : undefined}
+            length={length}
+            isRefused={fields.errors.printedText !== undefined}
             chosen={chosen}
             onChoose={(index) => setFieldValue('readingIndex', index)}
           />

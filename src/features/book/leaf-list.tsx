@@ -4,6 +4,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { Leaf } from '@/model/book/leaf';
 import { useConverted } from '@/interface/parts/torque-reading';
+import { TakeAway } from '@/interface/parts/take-away';
 import { useFigures } from '@/interface/figures/preferences';
 import { tidy } from '@/core/units';
 import { LeafPhoto } from './leaf-photo';
@@ -76,6 +77,11 @@ export function LeafList({ engineId, leaves, correcting, onCorrect, form }: Prop
               Correct
             </button>
           </span>
+          {leaf.id === correcting && (
+            <span className={styles.used}>
+              <TakeAway kind="leaf" id={leaf.id} name={leaf.subject} />
+            </span>
+          )}
           {leaf.jointNames.length > 0 && <span className={styles.used}>used by {leaf.jointNames.join(', ')}</span>}
           {leaf.id === correcting && <div className={styles.form}>{form(leaf)}</div>}
           <LeafPhoto leafId={leaf.id} subject={leaf.subject} photoIds={leaf.photoIds} />

@@ -5,6 +5,7 @@ import { kindWords } from '@/model/book/source-precedence';
 import { type Source, SOURCE_KINDS } from '@/model/book/source';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
+import { TakeAway } from '@/interface/parts/take-away';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addSourceAction } from './actions';
@@ -95,6 +96,7 @@ export function SourceForm(props: Props) {
             Leave it
           </Button>
         )}
+        {source && <TakeAway kind="source" id={source.id} name={source.title} />}
       </div>
     </ActionForm>
   );

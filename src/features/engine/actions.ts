@@ -2,6 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { undoable } from '@/server/undo';
 import { engineOf, found, shopAction } from '@/server/shop-action';
 import { alteredEngineSchema, asideSchema, backSchema, engineSchema } from './schema';
 
@@ -32,8 +33,11 @@ export const alterEngineAction = shopAction(alteredEngineSchema, (fields, { shop
 
 /** Puts an engine aside with everything of it; nothing is lost, and it is brought back at any time. */
 export const putAsideAction = shopAction(asideSchema, ({ engineId, reason }, bench) => {
-  bench.shop.engines.putAside(engineOf(bench, engineId).id, { reason, at: bench.nowIso });
-  return { href: '/' };
+  const { shop, now, nowIso } = bench;
+  const { id, name } = engineOf(bench, engineId);
+  shop.engines.putAside(id, { reason, at: nowIso });
+  const back = (there: typeof shop) => void there.engines.bringBack(id);
+  return { href: '/', undo: undoable(shop, now, `“${name}” was put aside`, back) };
 });
 
 /** Brings an engine back onto its stand. */

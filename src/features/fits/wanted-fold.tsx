@@ -10,6 +10,7 @@ import { kindOf } from '@/model/fit/fit-state';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
+import { TakeAway } from '@/interface/parts/take-away';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { alterFitAction } from './actions';
@@ -245,6 +246,7 @@ export function WantedFold({
           <Button type="submit" rank="main" busy={pending}>
             Save what is wanted
           </Button>
+          <TakeAway kind="fit" id={fit.id} name={fit.name} after={`/engines/${fit.engineId}/fits`} />
         </div>
       </ActionForm>
     </Disclosure>

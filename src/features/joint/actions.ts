@@ -33,6 +33,7 @@ import {
   newJointSchema,
   standardSchema,
   startSchema,
+  type JointChange,
   type NewJointFields,
 } from './schema';
 import { standardReading } from './standard-leaf';
@@ -191,11 +192,30 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
   return placeOf(joint);
 });
 
+/**
+ * How many fasteners there are, and how they lie, is history once one was pulled; a round that was begun and not
+ * pulled in goes, for its plan has other fasteners.
+ * @throws DomainError pulled-already
+ */
+function dropUnpulled({ shop }: Bench, before: Joint, { fasteners, pattern }: JointChange): void {
+  const isOther =
+    (fasteners !== undefined && fasteners !== before.fasteners) ||
+    (pattern !== undefined && pattern !== before.pattern);
+  if (!isOther) return;
+  if (shop.tightenings.dropUnpulled(before.id) > 0)
+    throw new DomainError(
+      'pulled-already',
+      'Nuts of this joint were pulled: how many there are, and how they lie, stands as it was pulled. Make another joint.',
+      'fasteners',
+    );
+}
+
 /** Keeps a change to a joint, if it is still as it was read. What was tightened before keeps the plan it had. */
 export const alterJointAction = shopAction(jointSchema, ({ id, version, change, detail }, bench) => {
   const before = jointNamed(bench.shop, id);
   const shelves = shelvesAt(bench, before.engineId);
   assertFresh(before.name, { ...before, ...before.detail }, { version, ...change, ...detail }, sayJoint(shelves));
+  dropUnpulled(bench, before, change);
   const leaf = bench.shop.book.findLeaf(before.leafId);
   const originalFilm = change.originalFilm ?? before.originalFilm;
   const joint: Joint = {

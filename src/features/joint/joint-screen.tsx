@@ -21,6 +21,7 @@ import { GuardList } from './guard-list';
 import type { AnswerSource } from './known-elsewhere';
 import { LadderView, workingOfRung } from './ladder-view';
 import { PlanFold } from './plan-fold';
+import { ShapeFold } from './shape-fold';
 import { SourcesFold } from './sources-fold';
 import { SpreadFold } from './spread-fold';
 import { StartControls } from './start-controls';
@@ -44,6 +45,8 @@ interface Props {
   readonly stretch: { readonly href: string; readonly line: string };
   readonly answers: AnswerSource;
   readonly pulledWith?: PulledWith;
+  /** A nut of it was pulled. */
+  readonly pulled: boolean;
 }
 
 function useWorked(inputs: JointInputs) {
@@ -70,6 +73,7 @@ export function JointScreen({
   against,
   answers,
   pulledWith,
+  pulled,
 }: Props) {
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
@@ -134,6 +138,12 @@ export function JointScreen({
           onChange={change}
           onDetail={changeDetail}
           plain={plain}
+        />
+        <ShapeFold
+          key={`${joint.name} ${joint.fasteners} ${joint.pattern}`}
+          joint={joint}
+          pulled={pulled}
+          onChange={change}
         />
       </HydrationGate>
     </Screen>

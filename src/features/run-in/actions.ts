@@ -1,5 +1,6 @@
 'use server';
 
+import { undoable } from '@/server/undo';
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
@@ -95,7 +96,13 @@ export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
   if (![...cycles, ...readings].some((line) => line.id === fields.strikesId))
     throw new DomainError('nothing-to-strike', 'That line is not standing.', 'strikesId');
   shop.heat.strike({ ...fields, at: nowIso }, nowIso);
-  return {};
+  const words = cycles.some(({ id }) => id === fields.strikesId)
+    ? 'The run was cancelled'
+    : 'The reading was cancelled';
+  // What was written is never altered: the line that cancelled is cancelled by another.
+  const again = (there: typeof shop) =>
+    void there.heat.strike({ id: nanoid(), engineId: fields.engineId, strikesId: fields.id, at: nowIso }, nowIso);
+  return { undo: undoable(shop, bench.now, words, again) };
 });
 
 /** The heat cycle that a retorque would answer now: the first one due, or a later one after it was done. */

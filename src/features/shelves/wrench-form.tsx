@@ -5,6 +5,7 @@ import { TORQUE_UNITS } from '@/core/units';
 import type { Wrench } from '@/model/shelf/wrench';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
+import { TakeAway } from '@/interface/parts/take-away';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { keepWrenchAction } from './actions';
@@ -84,6 +85,7 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
         <Button type="submit" rank="main" busy={pending}>
           {wrench ? 'Save the wrench' : 'Save the wrench'}
         </Button>
+        {wrench && <TakeAway kind="wrench" id={wrench.id} name={wrench.name} />}
       </div>
     </ActionForm>
   );

@@ -1,5 +1,6 @@
 'use server';
 
+import { undoable } from '@/server/undo';
 import { nanoid } from 'nanoid';
 import { assertBearingFace, boltSegments, stiffness } from '@/core/fastener';
 import { typedLength, typedTorque } from '@/core/print';
@@ -48,11 +49,13 @@ export const addTrialPullAction = shopAction(trialPullSchema, (fields, { shop, n
 });
 
 /** Strikes a pull that was wrong, with a line of its own. */
-export const strikeTrialPullAction = shopAction(strikePullSchema, ({ trialId, pullId }, { shop, nowIso }) => {
+export const strikeTrialPullAction = shopAction(strikePullSchema, ({ trialId, pullId }, { shop, now, nowIso }) => {
   const struck = shop.trials.pulls(trialId).find((pull) => pull.id === pullId);
   if (!struck) throw new DomainError('nothing-to-strike', 'That pull is not standing.', 'pullId');
-  shop.trials.strike(nanoid(), struck, nowIso);
-  return {};
+  const strikeId = nanoid();
+  shop.trials.strike(strikeId, struck, nowIso);
+  const again = (there: typeof shop) => void there.trials.strike(nanoid(), { ...struck, id: strikeId }, nowIso);
+  return { undo: undoable(shop, now, `The pull of bolt ${struck.bolt} was cancelled`, again) };
 });
 
 /**

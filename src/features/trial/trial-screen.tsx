@@ -12,6 +12,7 @@ import type { BandRow } from '@/interface/parts/band-chart';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useOfferUndo } from '@/interface/parts/undo';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction, trialReachAction } from './actions';
@@ -240,6 +241,7 @@ export function TrialScreen(page: TrialPage) {
   const [against, setAgainst] = useState(0);
   const target = targets[against];
   const [refusal, setRefusal] = useState<string>();
+  const offerUndo = useOfferUndo();
   const [, startTransition] = useTransition();
   const first = tried[0];
   useDefaultWorking(useMemo(() => first && workingOfFilm(first), [first]));
@@ -248,6 +250,7 @@ export function TrialScreen(page: TrialPage) {
     startTransition(async () => {
       const outcome = await send(work, undefined);
       setRefusal(outcome.ok ? undefined : outcome.error.message);
+      if (outcome.ok) offerUndo(outcome.result);
       setReach(undefined);
     });
   // What was asked for is of the pulls as they were.

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import type { FilmTrialRow } from '@/model/trial/film-trial';
 import { fullDate } from '@/interface/figures/times';
 import { ActionForm } from '@/interface/parts/action-form';
+import { TakeAway } from '@/interface/parts/take-away';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Screen } from '@/interface/parts/screen';
@@ -91,7 +92,8 @@ export function TrialsScreen({ trials }: { readonly trials: readonly FilmTrialRo
             <Link href={`/shelves/trials/${trial.id}`}>{trial.name}</Link>{' '}
             <span className="soft">
               {trial.thread}, {fullDate(trial.createdAt)}
-            </span>
+            </span>{' '}
+            <TakeAway kind="trial" id={trial.id} name={trial.name} />
           </li>
         ))}
       </ul>

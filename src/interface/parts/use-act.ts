@@ -2,6 +2,7 @@
 
 import { useCallback, useState, useTransition } from 'react';
 import type { Problem, Result } from '@/model/result';
+import { useOfferUndo } from './undo';
 import { send } from './use-action-form';
 
 export interface Act {
@@ -17,6 +18,7 @@ export interface Act {
 
 /** An act of a screen that is no form: a key that writes, and what was said to it. */
 export function useAct(): Act {
+  const offerUndo = useOfferUndo();
   const [pending, startTransition] = useTransition();
   const [problem, setProblem] = useState<Problem>();
   const act = useCallback<Act['act']>(
@@ -24,10 +26,13 @@ export function useAct(): Act {
       startTransition(async () => {
         const outcome = await send(work, undefined);
         setProblem(outcome.ok ? undefined : outcome.error);
-        if (outcome.ok) onDone?.(outcome.result);
-        else onRefused?.(outcome.error);
+        if (outcome.ok) {
+          offerUndo(outcome.result);
+          onDone?.(outcome.result);
+        }
+        if (!outcome.ok) onRefused?.(outcome.error);
       }),
-    [],
+    [offerUndo],
   );
   return { act, pending, problem };
 }

@@ -3,6 +3,7 @@
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useState, useTransition } from 'react';
 import type { Problem, Result, Stale } from '@/model/result';
+import { useOfferUndo } from './undo';
 import { useDraft, type KeptDraft } from './use-draft';
 
 /** A refusal that belongs to no field; where the row was changed elsewhere, with the way to put one's own over it. */
@@ -47,6 +48,7 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
 ): ActionForm<Values> {
   const form = useForm<Values>({ initialValues });
   const draft = useDraft(form, name);
+  const offerUndo = useOfferUndo();
   const [pending, startTransition] = useTransition();
   const [problem, setProblem] = useState<FormProblem>();
   const submit = () => {
@@ -56,6 +58,7 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
       setProblem(undefined);
       if (outcome.ok) {
         draft.sent();
+        offerUndo(outcome.result);
         onDone(outcome.result, form);
         // What stands in a form that stays open for the next is where it starts from.
         form.resetDirty();

@@ -15,6 +15,7 @@ export const KEY_LIST: readonly {
       ['[ ]', 'The engine before, the engine after'],
       ['0', 'All stands'],
       ['H', 'The shelves: lubricants, grades, threads, metals, wrenches, instruments, house practice, trials'],
+      ['Z', 'Take the last act back, while the notice stands'],
       ['R', 'Read a figure, with the lubricants side by side'],
     ],
   },

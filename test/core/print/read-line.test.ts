@@ -26,11 +26,27 @@ describe('a printed line is quoted as it is', () => {
     ['Engines after No. 15000: 50 lb. ft.', 50, 'lbf·ft', [['engine-number', 'Engines after No. 15000']]],
     ['Engine No. BT 15000 onwards 50 lb ft', 50, 'lbf·ft', [['engine-number', 'Engine No. BT 15000 onwards']]],
     ['M10 x 1.25: 5 mkg', 5, 'kgf·m', [['size', 'M10 x 1.25']]],
-    ['12 bolts M8x1.25 2,2 mkg', 2.2, 'kgf·m', [['count', '12'], ['size', 'M8x1.25']]], // prettier-ignore
+    [
+      '12 bolts M8x1.25 2,2 mkg',
+      2.2,
+      'kgf·m',
+      [
+        ['count', '12'],
+        ['size', 'M8x1.25'],
+      ],
+    ],
     ['50 lb. ft. at 20°C', 50, 'lbf·ft', [['temperature', 'at 20°C']]],
     ['Fig. 12: 30 lb ft', 30, 'lbf·ft', [['reference', 'Fig. 12']]],
     ['1951 models 30 lb ft', 30, 'lbf·ft', [['year', '1951 models']]],
-    ['Big end 5/16 UNF x 2 off 20 lb ft', 20, 'lbf·ft', [['size', '5/16 UNF'], ['count', 'x 2 off']]], // prettier-ignore
+    [
+      'Big end 5/16 UNF x 2 off 20 lb ft',
+      20,
+      'lbf·ft',
+      [
+        ['size', '5/16 UNF'],
+        ['count', 'x 2 off'],
+      ],
+    ],
   ] as const)('%s', (text, printed, unit, others) => {
     expect(figure(text)).toEqual([printed, printed, unit]);
     expect(left(text)).toEqual(others);

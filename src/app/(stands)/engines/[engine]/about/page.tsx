@@ -3,6 +3,7 @@ import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { PutAside } from '@/features/engine/aside';
 import { EngineForm } from '@/features/engine/engine-form';
+import { TakeAway } from '@/interface/parts/take-away';
 import { Section, Screen } from '@/interface/parts/screen';
 import { engineAt, type EngineParams } from '@/server/engine-at';
 
@@ -24,6 +25,10 @@ export default async function AboutPage({ params }: EngineParams) {
       </Section>
       <Section title="Off its stand">
         <PutAside engineId={engine.id} />
+        <p>
+          Made by mistake, with nothing in its book yet:{' '}
+          <TakeAway kind="engine" id={engine.id} name={engine.name} after="/" />
+        </p>
       </Section>
     </Screen>
   );

@@ -1,0 +1,110 @@
+'use client';
+
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { RemovableKind } from '@/model/removable';
+import type { Result } from '@/model/result';
+import { useSingleKeys } from '../shell/use-single-keys';
+import styles from './undo.module.css';
+
+/** What an act can be taken back by. */
+export interface Undoable {
+  readonly token: string;
+  readonly words: string;
+}
+
+/** What came back from an act: whether it can be taken back. */
+const undoIn = (result: unknown): Undoable | undefined =>
+  typeof result === 'object' && result !== null && 'undo' in result ? (result.undo as Undoable) : undefined;
+
+const OfferContext = createContext<(result: unknown) => void>(() => undefined);
+
+/** Offers to take an act back, where its answer says how. */
+export const useOfferUndo = () => useContext(OfferContext);
+
+// Ten seconds after every act; while somebody is at it, it stays.
+const STAYS_MS = 10_000;
+
+/** The acts that every screen may do, from the floor above. */
+export interface SharedActs {
+  readonly undo: (fields: { readonly token: string }) => Promise<Result<unknown>>;
+  readonly takeAway: (fields: {
+    readonly kind: RemovableKind;
+    readonly id: string;
+    readonly name: string;
+  }) => Promise<Result<unknown>>;
+}
+
+const TakeAwayContext = createContext<SharedActs['takeAway'] | undefined>(undefined);
+
+/** The act that takes a thing away. */
+export function useTakeAway(): SharedActs['takeAway'] {
+  const act = useContext(TakeAwayContext);
+  if (!act) throw new Error('useTakeAway: no UndoProvider above this component');
+  return act;
+}
+
+interface Props extends SharedActs {
+  readonly children: ReactNode;
+}
+
+/** A line at the foot of the screen after an act: what was done, and the key that takes it back. */
+export function UndoProvider({ undo, takeAway, children }: Props) {
+  const [offered, setOffered] = useState<Undoable>();
+  const [said, setSaid] = useState<string>();
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const leaveSoon = useCallback(() => {
+    clearTimeout(timer.current);
+    timer.current = setTimeout(() => {
+      setOffered(undefined);
+      setSaid(undefined);
+    }, STAYS_MS);
+  }, []);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const offer = useCallback(
+    (result: unknown) => {
+      const next = undoIn(result);
+      if (!next) return;
+      setOffered(next);
+      setSaid(undefined);
+      leaveSoon();
+    },
+    [leaveSoon],
+  );
+  const takeBack = useCallback(async () => {
+    if (!offered) return;
+    setOffered(undefined);
+    const outcome = await undo({ token: offered.token }).catch(() => undefined);
+    setSaid(
+      outcome === undefined
+        ? 'The program on this machine did not answer; nothing was taken back.'
+        : outcome.ok
+          ? 'Taken back.'
+          : outcome.error.message,
+    );
+    leaveSoon();
+  }, [offered, undo, leaveSoon]);
+  useSingleKeys(useMemo(() => ({ z: () => void takeBack() }), [takeBack]));
+  return (
+    <OfferContext value={offer}>
+      <TakeAwayContext value={takeAway}>{children}</TakeAwayContext>
+      <div
+        className={styles.place}
+        role="status"
+        onPointerEnter={() => clearTimeout(timer.current)}
+        onPointerLeave={leaveSoon}
+        onFocus={() => clearTimeout(timer.current)}
+        onBlur={leaveSoon}
+      >
+        {offered && (
+          <p className={styles.line}>
+            {offered.words}.{' '}
+            <button type="button" className={styles.key} onClick={() => void takeBack()}>
+              Undo <kbd>Z</kbd>
+            </button>
+          </p>
+        )}
+        {said && <p className={styles.line}>{said}</p>}
+      </div>
+    </OfferContext>
+  );
+}

@@ -194,6 +194,11 @@ test('one key reads a figure from anywhere, with the lubricants side by side; an
   await page.keyboard.press('r');
   const dialog = page.getByRole('dialog', { name: 'Read a figure' });
   await dialog.getByLabel('As printed on the page').fill('5½ mkg, threads oiled');
+  // Nothing is taken that was not said: the thread is asked for.
+  await expect(dialog.getByRole('row')).toHaveCount(0);
+  await dialog.getByLabel('Thread', { exact: true }).fill('3/8 BSX');
+  await expect(dialog.getByRole('link', { name: 'Find it by caliper and gauge' })).toBeVisible();
+  await dialog.getByLabel('Thread', { exact: true }).fill('3/8 BSF');
   await expect(dialog.getByRole('row', { name: /Molybdenum/ })).toContainText('27.7');
   await page.keyboard.press('Escape');
   await expect(dialog).toBeHidden();

@@ -114,8 +114,8 @@ describe('a run as typed', () => {
   const problem = (fields: object) => cycleSchema.validate({ ...run, ...fields }).error?.details[0]?.message;
   test.each([
     [{}, undefined],
-    [{ highest_C: '' }, 'Give the highest temperature in °C.'],
-    [{ ambient_C: 'warm' }, 'Give the air temperature in °C.'],
+    [{ highest_C: '' }, 'Give the highest temperature in °C, or in °F with its letter, such as 185 F.'],
+    [{ ambient_C: 'warm' }, 'Give the air temperature in °C, or in °F with its letter, such as 185 F.'],
     [{ ranTo: '' }, 'Give when it was stopped.'],
     [{ ranFrom: 'this morning' }, 'Give when it was started as a date and a time.'],
   ])('%j', (fields, message) => expect(problem(fields)).toBe(message));

@@ -1,5 +1,6 @@
 import { lastWritten } from '@/db/reads/last-written';
 import { engineTags, onStands } from '@/features/engine/queries';
+import { FindBox } from '@/features/find/find-box';
 import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
@@ -23,6 +24,7 @@ export async function RailOfShop({ engine }: { readonly engine?: string }) {
         tags={engineTags(hungTags(engines, engine), now)}
         engines={engines.length}
         home={HOMES[await currentShopName()]}
+        find={<FindBox />}
         reckoner={<QuickReckoner films={shelvesOnce(shop).films} />}
       />
       {last !== undefined && isBehind(now, last) && <ClockNotice now={now} last={last} />}

@@ -1,3 +1,4 @@
+export { celsiusOf } from './celsius';
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
 export { HEAD_METALS, type HeadMetal } from './cold';
 export {

@@ -1,11 +1,12 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
+import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { usualBearingFace } from '@/core/fastener';
 import { filmOfCondition, type Film } from '@/core/film';
 import { correct } from '@/core/joint';
-import type { TorqueReading } from '@/core/print';
+import { threadOnLine, type TorqueReading } from '@/core/print';
 import { threadNamed, type Thread } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import { otherUnitOf } from '@/interface/figures/figures';
@@ -16,6 +17,7 @@ import { TorqueReadingView, readPrint } from '@/interface/parts/torque-reading';
 import styles from './quick-reckoner.module.css';
 
 const threadOr = (text: string): { readonly thread?: Thread; readonly refusal?: string } => {
+  if (text.trim() === '') return {};
   try {
     return { thread: threadNamed(text) };
   } catch (error) {
@@ -75,17 +77,21 @@ function FilmsSideBySide({ reading, thread, book, films }: FilmsProps) {
 /** A figure read off a page without any engine: every unit, and the films side by side for a thread. */
 export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
   const [text, setText] = useState('');
-  const [chosen, setChosen] = useState(0);
-  const [threadText, setThreadText] = useState('3/8 BSF');
+  const [choice, setChosen] = useState(-1);
+  const [threadTyped, setThreadText] = useState<string>();
   const [bookFilm, setBookFilm] = useState('');
   const read = useMemo(() => readPrint(text), [text]);
+  // Nothing is chosen where it is asked; the thread is empty but where the line itself names one.
+  const chosen = read.ok && read.print.kind !== 'turn' && read.print.ambiguous ? choice : 0;
+  const onLine = read.ok ? (threadOnLine(read.print.notTaken) ?? '') : '';
+  const threadText = threadTyped ?? onLine;
   const { thread, refusal } = useMemo(() => threadOr(threadText), [threadText]);
   const reading = read.ok && read.print.kind !== 'turn' ? read.print.readings[chosen] : undefined;
   const said = read.ok && read.print.condition ? filmOfCondition(read.print.condition) : undefined;
-  const book = films.find((film) => film.id === (bookFilm || said || 'engine-oil')) ?? films[0];
+  const book = films.find((film) => film.id === (bookFilm || said));
   const type = (next: string) => {
     setText(next);
-    setChosen(0);
+    setChosen(-1);
   };
   return (
     <HydrationGate>
@@ -106,18 +112,30 @@ export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
           <div className={`${form.grid} ${form.broad}`}>
             <TextInput
               label="Thread"
-              description="3/8 BSF, M8, 2 BA …"
+              description={onLine && threadTyped === undefined ? 'From the printed line' : '3/8 BSF, M8, 2 BA …'}
               value={threadText}
-              error={refusal}
+              error={
+                refusal && (
+                  <>
+                    {refusal} <Link href="/shelves/threads">Find it by caliper and gauge</Link>
+                  </>
+                )
+              }
               onChange={(event) => setThreadText(event.currentTarget.value)}
             />
             <NativeSelect
               label="The book has in mind"
-              value={book?.id}
-              data={films.map(({ id, name }) => ({ value: id, label: name }))}
+              value={book?.id ?? ''}
+              data={[
+                { value: '', label: 'not said: choose' },
+                ...films.map(({ id, name }) => ({ value: id, label: name })),
+              ]}
               onChange={(event) => setBookFilm(event.currentTarget.value)}
             />
           </div>
+          {(!thread || !book) && !refusal && (
+            <p className="soft">Give the thread, and what the page has in mind, for the lubricants side by side.</p>
+          )}
           {thread && book && <FilmsSideBySide reading={reading} thread={thread} book={book} films={films} />}
         </>
       )}

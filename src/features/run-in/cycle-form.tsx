@@ -42,8 +42,8 @@ export function CycleForm({ engineId, now, onDone }: Props) {
     <ActionForm label="Log a run" focus onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Ran from" type="datetime-local" {...field('ranFrom')} />
       <TextInput label="to" type="datetime-local" {...field('ranTo')} />
-      <TextInput label="Highest temperature, °C" inputMode="decimal" {...field('highest_C')} />
-      <TextInput label="Air, °C" inputMode="decimal" {...field('ambient_C')} />
+      <TextInput label="Highest temperature, °C" description="or 185 F" {...field('highest_C')} />
+      <TextInput label="Air, °C" {...field('ambient_C')} />
       <div className={form.acts}>
         <Button type="submit" rank="main" busy={pending}>
           Log the run

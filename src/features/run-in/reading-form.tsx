@@ -57,8 +57,8 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
   return (
     <ActionForm label="A reading at the head" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput label="Read at" type="datetime-local" {...field('at')} />
-      <TextInput label="Head, °C" inputMode="decimal" {...field('head_C')} />
-      <TextInput label="Air, °C" inputMode="decimal" {...field('ambient_C')} />
+      <TextInput label="Head, °C" description="or 64 F" {...field('head_C')} />
+      <TextInput label="Air, °C" {...field('ambient_C')} />
       <div className={form.acts}>
         <Button type="submit" rank="main" busy={pending}>
           Save the reading

@@ -1,16 +1,16 @@
 import { readVersion } from '@/model/versioned';
-import { typedNumber } from '@/model/typed-number';
+import { typedCelsius } from '@/model/typed-number';
 import Joi from 'joi';
 
 const id = Joi.string().min(8).max(40).required();
 const engineId = Joi.string().required();
 const celsius = (label: string) =>
-  typedNumber()
+  typedCelsius()
     .min(-40)
     .max(400)
     .required()
     .label(label)
-    .messages({ 'number.base': `Give ${label} in °C.` });
+    .messages({ 'number.base': `Give ${label} in °C, or in °F with its letter, such as 185 F.` });
 const time = (label: string) =>
   Joi.string()
     .isoDate()

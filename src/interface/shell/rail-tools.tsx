@@ -33,7 +33,7 @@ function useLook() {
 }
 
 /** At the end of the rail: the unit in force, the look, the list of keys. */
-export function RailTools({ reckoner }: { readonly reckoner: ReactNode }) {
+export function RailTools({ reckoner, find }: { readonly reckoner: ReactNode; readonly find: ReactNode }) {
   const { otherUnits, change } = usePreferences();
   const unit = useTorqueUnit();
   const nextLook = useLook();
@@ -45,6 +45,7 @@ export function RailTools({ reckoner }: { readonly reckoner: ReactNode }) {
   useSingleKeys({ '?': toggle }, true);
   return (
     <div className={styles.tools}>
+      {find}
       <button
         type="button"
         className={styles.tool}

@@ -31,10 +31,12 @@ interface Props {
   readonly home: string;
   /** What `R` opens from anywhere. */
   readonly reckoner: ReactNode;
+  /** Finds anything. */
+  readonly find: ReactNode;
 }
 
 /** Across the top: a tag for each engine, tied to its stand. */
-export function Rail({ tags: shown, engines, home, reckoner }: Props) {
+export function Rail({ tags: shown, engines, home, reckoner, find }: Props) {
   const { engine } = useParams<{ engine?: string }>();
   const router = useRouter();
   const current = useRef<HTMLAnchorElement>(null);
@@ -86,7 +88,7 @@ export function Rail({ tags: shown, engines, home, reckoner }: Props) {
         </Link>
       )}
       <OwnUnit unit={shown.find((tag) => tag.id === engine)?.unit ?? 'N·m'}>
-        <RailTools reckoner={reckoner} />
+        <RailTools reckoner={reckoner} find={find} />
       </OwnUnit>
     </header>
   );

@@ -38,7 +38,7 @@ const VIEWS = [
     '/engines/demo-fourteen/book',
     {},
     async (page) => {
-      await page.getByRole('button', { name: 'New leaf' }).click();
+      await page.getByRole('button', { name: 'New entry' }).click();
       await page.getByLabel('Text exactly as printed').fill('30 lb');
     },
   ],
@@ -49,7 +49,7 @@ const VIEWS = [
     '/engines/demo-fourteen/joints/demo-f-joint-head',
     {},
     async (page) => {
-      for (const title of ['Which page speaks', 'The spread'])
+      for (const title of ['Which page applies', 'The spread'])
         await page.locator('summary', { hasText: title }).click();
       await page.getByRole('button', { name: 'Simulate 1,000,000' }).click();
       await page.getByTestId('simulated').waitFor();

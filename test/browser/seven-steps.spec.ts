@@ -64,7 +64,7 @@ async function jointFromLeaf(page: Page) {
   await expect(page.getByTestId('setting')).toHaveText('26 lbf·ft');
   await page.getByRole('combobox', { name: 'Stages' }).selectOption('halves');
   await page.getByLabel('Turn the crank between stages').check();
-  await page.getByRole('button', { name: /^Film$/ }).focus();
+  await page.getByRole('button', { name: /^Lubricant$/ }).focus();
   await expect(page.getByRole('complementary', { name: 'Working' })).toContainText('F = T / c before');
 }
 

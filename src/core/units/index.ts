@@ -1,3 +1,4 @@
+export { signedPercent } from './percent';
 export { dictionary } from './dictionary';
 export { DomainError, atField, isDomainError, type Note } from './domain-error';
 export { assertFinite, assertNotNegative, assertPositive, assertWithin, tidy } from './guards';

@@ -1,3 +1,4 @@
+import { signedPercent } from '@/core/units';
 import {
   windowFloor,
   wrenchSetting,
@@ -87,7 +88,7 @@ export function chooseWrench(
         against ??
         (wrench.overdue
           ? 'Its check is overdue.'
-          : `Would do, with more uncertainty: ±${wrench.accuracy_pct} %, ${setting.roundingError_pct.toFixed(1)} % from rounding.`),
+          : `Would do, with more uncertainty: ±${wrench.accuracy_pct} %, ${signedPercent(setting.roundingError_pct)} from rounding.`),
     }));
   if (!best) return { passedOver };
   const { wrench, setting } = best;

@@ -6,6 +6,7 @@ export interface Findable {
   readonly id: string;
   readonly engineId: string;
   readonly title: string;
+  /** Of an entry its print, and on the next line its page. */
   readonly text: string;
 }
 
@@ -16,7 +17,7 @@ const FINDABLE = `
   SELECT 'source', source.id, engine_id, title, edition || ' ' || coalesce(year, '')
     FROM engine_source JOIN source ON source.id = source_id WHERE @engineId IS NULL OR engine_id = @engineId
   UNION ALL
-  SELECT 'leaf', id, engine_id, subject, printed_text || ' p. ' || page
+  SELECT 'leaf', id, engine_id, subject, printed_text || char(10) || page
     FROM leaf WHERE (@engineId IS NULL OR engine_id = @engineId)
       AND NOT EXISTS (SELECT 1 FROM leaf AS later WHERE later.replaces_id = leaf.id)
   UNION ALL

@@ -131,7 +131,7 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
       </p>
       <p className={styles.unit} data-testid="face-unit">
         {plan.unit}
-        <span className={styles.also}>delivers {torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
+        <span className={styles.also}>= {torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
       </p>
       {place}
       <p className={styles.hint}>

@@ -4,7 +4,7 @@ import type { DueLine } from './due';
 import { DueList } from './due-list';
 
 /** As many as are read at one sitting; the rest stand on the sheets of their engines. */
-const MOST = 200;
+const MOST = 100;
 
 /** Everything over all engines that is due, waits, is on order, is out, or is overdue. */
 export const DueScreen = ({ lines }: { readonly lines: readonly DueLine[] }) => (

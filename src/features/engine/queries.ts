@@ -49,6 +49,21 @@ const STOP_NAMES: Readonly<Record<StopId, string>> = {
   record: 'Record',
 };
 
+/** What the count of each stop counts. */
+const COUNTED: Readonly<Record<StopId, string>> = {
+  book: 'used',
+  joints: 'begun',
+  fits: 'proven',
+  tighten: 'tight',
+  'run-in': 'settled',
+  record: 'complete',
+};
+
 /** The stops of the work on one engine, with what is done of each. */
 export const stopsOf = (engineId: string, { progress }: EngineSummary): readonly Stop[] =>
-  STOPS.map((stop) => ({ name: STOP_NAMES[stop], href: `/engines/${engineId}/${stop}`, ...progress[stop] }));
+  STOPS.map((stop) => ({
+    name: STOP_NAMES[stop],
+    href: `/engines/${engineId}/${stop}`,
+    counts: COUNTED[stop],
+    ...progress[stop],
+  }));

@@ -3,7 +3,7 @@
 import '@mantine/spotlight/styles.css';
 import { createSpotlight, Spotlight } from '@mantine/spotlight';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
 import type { Result } from '@/model/result';
 import type { Found } from './find-index';
 import styles from './find-dialog.module.css';
@@ -41,6 +41,13 @@ export default function FindDialog({ asked }: { readonly asked: number }) {
   const [words, setWords] = useState('');
   const found = useFound(words);
   useEffect(() => box.open(), [asked]);
+  // Enter without a choice is the first that was found.
+  const enter = ({ key }: KeyboardEvent) => {
+    const first = found?.lines[0];
+    if (key !== 'Enter' || !first || store.getState().selected >= 0) return;
+    box.close();
+    router.push(first.href);
+  };
   return (
     <Spotlight.Root
       store={store}
@@ -52,8 +59,13 @@ export default function FindDialog({ asked }: { readonly asked: number }) {
       shadow="none"
       classNames={{ content: styles.box }}
       aria-label="Find"
+      overlayProps={{ blur: 0, backgroundOpacity: 0.35 }}
     >
-      <Spotlight.Search placeholder="Engine, joint, entry, its print, fit, thread, wrench, screen" aria-label="Find" />
+      <Spotlight.Search
+        placeholder="Engine, joint, entry, its print, fit, thread, wrench, screen"
+        aria-label="Find"
+        onKeyDown={enter}
+      />
       <Spotlight.ActionsList>
         {found?.lines.map(({ kind, title, line, href }, i) => (
           <Spotlight.Action key={`${href} ${i}`} className={styles.line} onClick={() => router.push(href)}>

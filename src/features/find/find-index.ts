@@ -47,7 +47,8 @@ const KINDS: Readonly<Record<Findable['kind'], readonly [said: string, path: (id
 
 function entryOf({ kind, id, engineId, title, text }: Findable, engine: string): Entry {
   const [said, path] = KINDS[kind];
-  const more = kind === 'leaf' ? `“${text.replace(/ p\. (?=[^ ]*$)/, '”, p. ')}` : text.trim();
+  const [print = '', page = ''] = text.split('\n');
+  const more = kind === 'leaf' ? `“${print}”, p. ${page}` : text.trim();
   return {
     key: `${kind} ${id}`,
     kind: said,
@@ -110,7 +111,7 @@ const MANY = 20;
 
 /** Brings the index up to what is on disk: only engines of which a row was written since are read again. */
 async function engineIndex(shop: Shop): Promise<MiniSearch<Entry>> {
-  const own = kept.get(shop) ?? { index: newIndex(), stamps: new Map(), keys: new Map() };
+  const own: Kept = kept.get(shop) ?? { index: newIndex(), stamps: new Map(), keys: new Map() };
   kept.set(shop, own);
   const now = new Map(shop.summaries.stamped('').map(({ engineId, stamp, name }) => [engineId, { stamp, name }]));
   const changed = [...now].filter(([id, { stamp }]) => own.stamps.get(id) !== stamp);
@@ -158,5 +159,8 @@ export async function find(shop: Shop, asked: string): Promise<readonly Found[]>
   return hits
     .sort((a, b) => b.score - a.score)
     .slice(0, MOST)
-    .map(({ kind, title, line, href }): Found => ({ kind, title, line, href }) as Found);
+    .map((hit) => {
+      const { kind, title, line, href } = hit as unknown as Found;
+      return { kind, title, line, href };
+    });
 }

@@ -8,9 +8,12 @@ import type { JointInputs } from '@/model/joint/joint-inputs';
 import { stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
 import type { RankedLeaf } from '@/model/book/source-precedence';
 import type { Leaf } from '@/model/book/leaf';
+import { tryCore } from '@/model/try-core';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Disclosure } from '@/interface/parts/disclosure';
+import { RunningHead } from '@/interface/parts/running-head';
+import { SavedNote } from '@/interface/parts/saved-note';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import type { PulledWith } from '@/model/joint/sheet-changes';
@@ -47,13 +50,17 @@ interface Props {
   readonly pulledWith?: PulledWith;
   /** A nut of it was pulled. */
   readonly pulled: boolean;
+  /** The engine and its number, as they stand at the head of a printed page. */
+  readonly engineLine: string;
 }
 
 function useWorked(inputs: JointInputs) {
   return useMemo(() => {
     try {
       const worked = computeJoint(inputs);
-      return { ok: true as const, worked, stageList: stagesOfJoint(inputs, worked) };
+      // What cannot be set has no stages; that it cannot is said among what stands against it.
+      const staged = tryCore(() => stagesOfJoint(inputs, worked));
+      return { ok: true as const, worked, stageList: staged.ok ? staged.result : [] };
     } catch (error) {
       if (isDomainError(error)) return { ok: false as const, message: error.message };
       throw error;
@@ -74,6 +81,7 @@ export function JointScreen({
   answers,
   pulledWith,
   pulled,
+  engineLine,
 }: Props) {
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
@@ -105,6 +113,8 @@ export function JointScreen({
         />
       }
     >
+      <RunningHead words={`${engineLine}, ${joint.name}`} />
+      <SavedNote at={kept.savedAt} saving={kept.saving} />
       {kept.problem && <Notice kind="stop">{kept.problem}</Notice>}
       {kept.conflict && <JointConflict kept={kept} conflict={kept.conflict} shelves={inputs.shelves} />}
       {!found.ok && <Notice kind="stop">{found.message}</Notice>}

@@ -102,7 +102,7 @@ export function JointsScreen({
                   <td>{joint.film}</td>
                   <td className={styles.right}>
                     <span className={styles.setting}>
-                      {plain(joint.setting)} {joint.unit}
+                      {joint.setting > 0 ? `${plain(joint.setting)} ${joint.unit}` : 'not with this wrench'}
                     </span>
                     {joint.turns && <span className={styles.turns}>then {joint.turns}</span>}
                     <span className={styles.small}>

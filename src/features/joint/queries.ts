@@ -65,6 +65,7 @@ export interface JointPage {
   readonly otherLeaves: readonly Leaf[];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
+  readonly engineLine: string;
   /** A nut of it was pulled: its number and pattern are history. */
   readonly pulled: boolean;
   /** What the engine’s fits say to closing this joint up. */
@@ -113,6 +114,7 @@ export function jointPage(
     against: [...state.page, ...guardsOfGate(gateOf(fitsOf(rows), joint.id))],
     answers: answerSource(rows, joint, shelves),
     pulledWith: pulledWith(state),
+    engineLine: [engine.name, engine.engineNumber].filter(Boolean).join(', '),
     pulled: state.tightenings.some(({ events }) => events.length > 0),
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };

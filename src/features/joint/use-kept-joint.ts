@@ -23,6 +23,9 @@ export interface KeptJoint {
   readonly joint: Joint;
   readonly change: (part: JointChange) => void;
   readonly changeDetail: (part: Partial<JointDetail>) => void;
+  /** When it was last written, ms since 1970. */
+  readonly savedAt: number | undefined;
+  readonly saving: boolean;
   readonly problem?: string;
   readonly conflict?: Conflict;
   /** Takes what is on disk; with `mine`, puts the own change over it. */
@@ -61,6 +64,8 @@ export function useKeptJoint(initial: Joint): KeptJoint {
   const [joint, setJoint] = useState(initial);
   const [problem, setProblem] = useState<string>();
   const [conflict, setConflict] = useState<Conflict>();
+  const [savedAt, setSavedAt] = useState<number>();
+  const [saving, setSaving] = useState(false);
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   /** The joint as it is on disk, as far as is known here; and what is not there yet. */
   const onDisk = useRef(initial);
@@ -72,8 +77,11 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     if (isNothing(next)) return;
     waiting.current = NO_CHANGE;
     const { id, version } = onDisk.current;
+    setSaving(true);
     const outcome = await send(alterJointAction, { id, version, ...next });
+    setSaving(false);
     if (outcome.ok) {
+      setSavedAt(Date.now());
       onDisk.current = outcome.result.joint;
       refused.current = without(refused.current, next);
       if (isNothing(refused.current)) setProblem(undefined);
@@ -116,5 +124,5 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     const isKept = isNothing(refused.current) && isNothing(waiting.current);
     return isKept ? onDisk.current.version : undefined;
   }, []);
-  return { joint, change, changeDetail, problem, conflict, resolve, settled };
+  return { joint, change, changeDetail, savedAt, saving, problem, conflict, resolve, settled };
 }

@@ -8,6 +8,8 @@ import type { EngineMeasure, MeasureKind } from '@/model/engine/engine-measure';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
+import { RunningHead } from '@/interface/parts/running-head';
+import { SignLine } from '@/interface/parts/sign-line';
 import { Section, Screen } from '@/interface/parts/screen';
 import table from '@/interface/parts/table.module.css';
 import { lineWords } from '@/interface/words/fit-line-words';
@@ -121,6 +123,7 @@ export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
         </span>
       }
     >
+      <RunningHead words={[engine.name, engine.engineNumber, 'fits'].filter(Boolean).join(', ')} />
       {fits.map((one) => (
         <FitRecord key={one.state.fit.id} {...one} />
       ))}
@@ -138,6 +141,7 @@ export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
           </dl>
         </Section>
       )}
+      <SignLine />
     </Screen>
   );
 }

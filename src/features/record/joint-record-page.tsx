@@ -14,6 +14,8 @@ import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { doneWords, overLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import type { JointRecord } from './queries';
+import { RunningHead } from '@/interface/parts/running-head';
+import { SignLine } from '@/interface/parts/sign-line';
 import { SHEET } from '@/interface/shell/sheet-id';
 import styles from './joint-record-page.module.css';
 
@@ -49,7 +51,7 @@ function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
                   {rung.override.reason}.{' '}
                 </b>
               )}
-              {rung.school}. {rung.source}. Spread: {rung.spread}.
+              {sentences(rung.school, rung.source, `Spread: ${rung.spread}`)}
             </td>
             <td className={styles.right}>{rung.factor === undefined ? '' : significant(rung.factor, 4)}</td>
             <td className={styles.right}>{torque(rung.value_Nm, 4)}</td>
@@ -58,6 +60,15 @@ function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
       </tbody>
     </table>
   );
+}
+
+/** Parts of a line as sentences, each said once and ended once. */
+function sentences(...parts: readonly string[]): string {
+  const said = parts.map((part) => part.trim().replace(/\.$/, '')).filter(Boolean);
+  return said
+    .filter((part, i) => !said.some((other, j) => j !== i && other.length > part.length && other.startsWith(part)))
+    .map((part) => `${part}.`)
+    .join(' ');
 }
 
 /** What stood against the figure when it was begun, and why it was pulled all the same. */
@@ -171,6 +182,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
   const leafReason = kept ? kept.leaf.reason : joint.detail.leafReason;
   return (
     <main className={styles.page} id={SHEET} data-plain>
+      <RunningHead words={[engine.name, engine.engineNumber, joint.name].filter(Boolean).join(', ')} />
       <div className={styles.acts}>
         <Button rank="main" onClick={() => window.print()}>
           Print
@@ -262,6 +274,7 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
           </ul>
         </section>
       )}
+      <SignLine />
       <p className={styles.foot}>
         A figure reckoned here is help for a competent person, not authority over the manual or the maker of the part.
       </p>

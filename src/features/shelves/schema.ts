@@ -67,7 +67,7 @@ export const wrenchSchema = Joi.object<WrenchFields, true>({
     .greater(Joi.ref('min'))
     .messages({ 'number.greater': 'The highest mark must be above the lowest.' }),
   graduation: mark('the graduation').custom((graduation: number, helpers) => {
-    const { min, max, unit } = helpers.state.ancestors[0] as WrenchFields;
+    const [{ min, max, unit }] = helpers.state.ancestors as [WrenchFields];
     return max > min && graduation > (max - min) / 2
       ? helpers.message({
           custom: `A scale from ${min} to ${max} ${unit} is not marked every ${graduation} ${unit}. Give what lies between one mark and the next.`,

@@ -36,8 +36,15 @@ const valuesOf = (wrench: Wrench): typeof EMPTY => ({
   checkedAt: wrench.checkedAt?.slice(0, 10) ?? '',
 });
 
+interface Props {
+  readonly wrench?: Wrench;
+  /** It came up by an act, or is what the page is for. */
+  readonly focus?: boolean;
+  readonly onDone?: () => void;
+}
+
 /** Hangs a wrench on the shelf, or changes what is known of one: its scale, its accuracy and its last check. */
-export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; readonly onDone?: () => void }) {
+export function WrenchForm({ wrench, focus, onDone }: Props) {
   const {
     form: fields,
     submit,
@@ -57,6 +64,7 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
       onSubmit={fields.onSubmit(submit)}
       problem={problem}
       draft={draft}
+      focus={focus}
     >
       <TextInput label="Name" description="What you know it by" {...field('name')} />
       <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
@@ -83,7 +91,7 @@ export function WrenchForm({ wrench, onDone }: { readonly wrench?: Wrench; reado
       />
       <div className={form.acts}>
         <Button type="submit" rank="main" busy={pending}>
-          {wrench ? 'Save the wrench' : 'Save the wrench'}
+          Save the wrench
         </Button>
         {wrench && <TakeAway kind="wrench" id={wrench.id} name={wrench.name} />}
       </div>

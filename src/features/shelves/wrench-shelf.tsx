@@ -45,7 +45,7 @@ export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedW
             </Button>
             {changing === one.id && (
               <div className={styles.change}>
-                <WrenchForm wrench={one} onDone={() => setChanging(undefined)} />
+                <WrenchForm wrench={one} focus onDone={() => setChanging(undefined)} />
               </div>
             )}
           </li>

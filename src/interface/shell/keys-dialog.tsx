@@ -2,6 +2,7 @@
 
 import { Modal, Switch } from '@mantine/core';
 import { usePreferences } from '../figures/preferences';
+import { GLOSSARY } from './glossary';
 import { KEY_LIST } from './keys';
 import styles from './keys-dialog.module.css';
 
@@ -12,12 +13,25 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
     <Modal
       opened={opened}
       onClose={onClose}
-      title="Keys"
+      title="Keys, words, settings"
       shadow="none"
       size="lg"
       classNames={{ title: styles.title, content: styles.content, header: styles.content }}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
+      <div className={styles.settings}>
+        <Switch
+          checked={keys}
+          onChange={(event) => change({ keys: event.currentTarget.checked })}
+          label="Single keys work outside the bench"
+        />
+        <Switch
+          mt="sm"
+          checked={decimalSign === ','}
+          onChange={(event) => change({ decimalSign: event.currentTarget.checked ? ',' : '.' })}
+          label="Write decimals with a comma"
+        />
+      </div>
       {KEY_LIST.map((group) => (
         <section key={group.where} className={styles.group}>
           <h3>{group.where}</h3>
@@ -31,17 +45,17 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
           </dl>
         </section>
       ))}
-      <Switch
-        checked={keys}
-        onChange={(event) => change({ keys: event.currentTarget.checked })}
-        label="Single keys work outside the bench"
-      />
-      <Switch
-        mt="sm"
-        checked={decimalSign === ','}
-        onChange={(event) => change({ decimalSign: event.currentTarget.checked ? ',' : '.' })}
-        label="Write decimals with a comma"
-      />
+      <section className={styles.group}>
+        <h3>Words</h3>
+        <dl className={`label-value ${styles.list}`}>
+          {GLOSSARY.map(([word, means]) => (
+            <div key={word} className={styles.row}>
+              <dt>{word}</dt>
+              <dd>{means}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
     </Modal>
   );
 }

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useEffect, useRef } from 'react';
 import { usePathname, useRouter } from 'next/navigation';
+import { Going } from './going';
 import { useSingleKeys } from './use-single-keys';
 import styles from './order-strip.module.css';
 
@@ -12,6 +13,8 @@ export interface Stop {
   readonly href: string;
   readonly done: number;
   readonly total: number;
+  /** What is counted: `tight`, `proven`. */
+  readonly counts?: string;
   /** Said instead of the count. */
   readonly line?: string;
 }
@@ -48,9 +51,13 @@ export function OrderStrip({
               <span className={styles.key} aria-hidden>
                 {i + 1}
               </span>
-              <span className={styles.name}>{stop.name}</span>
+              <span className={styles.name}>
+                {stop.name}
+                <Going />
+              </span>
               <span className={styles.count} data-all={(stop.total > 0 && stop.done === stop.total) || undefined}>
                 {stop.line ?? (stop.total === 0 ? 'none yet' : `${stop.done} of ${stop.total}`)}
+                {stop.counts && stop.total > 0 && <span className={styles.counted}> {stop.counts}</span>}
               </span>
             </Link>
           </li>

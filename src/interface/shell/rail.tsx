@@ -6,6 +6,7 @@ import { useParams, useRouter } from 'next/navigation';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { TorqueUnit } from '@/core/units';
 import { OwnUnit } from '../figures/preferences';
+import { Going } from './going';
 import { RailTools } from './rail-tools';
 import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
@@ -72,7 +73,10 @@ export function Rail({ tags: shown, engines, home, reckoner, find }: Props) {
             aria-current={tag.id === engine ? 'true' : undefined}
           >
             <span className={styles.face}>
-              <span className={styles.name}>{tag.name}</span>
+              <span className={styles.name}>
+                {tag.name}
+                <Going />
+              </span>
               <span className={styles.waits} data-state={tag.state}>
                 {SIGN[tag.state] && <span aria-hidden>{SIGN[tag.state]} </span>}
                 {tag.waitsFor}

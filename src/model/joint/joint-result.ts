@@ -87,6 +87,13 @@ export function stagesOfJoint(
   setting: JointInputs,
   { ladder: worked, wrench }: Pick<JointResult, 'ladder' | 'wrench'>,
 ): readonly PlannedStage[] {
+  // Less than half a mark: the nearest mark of the scale is nothing.
+  if (!(worked.setting.rounded > 0))
+    throw new DomainError(
+      'below-half-mark',
+      `The figure is less than half a mark of ${wrench.name}, so nothing can be set on it. Take a finer wrench.`,
+      'wrenchId',
+    );
   const { joint, leaf } = setting;
   const final = worked.setting.rounded;
   const reading = readingOfLeaf(leaf);

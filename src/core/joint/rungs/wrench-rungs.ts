@@ -1,4 +1,4 @@
-import { TORQUE_UNITS_NM, torqueFromSi, torqueToSi } from '@/core/units';
+import { TORQUE_UNITS_NM, torqueFromSi, torqueToSi, signedPercent } from '@/core/units';
 import { adaptorRatio, deliveredAt, type WrenchSetting } from '@/core/wrench';
 import { figure } from '../working';
 import type { LadderInput, Rung } from './rung';
@@ -91,6 +91,6 @@ export function wrenchRung({ wrench, adaptor }: LadderInput, value_Nm: number, s
     ],
     source: wrench.name,
     school: `to the wrench’s graduation of ${wrench.graduation} ${wrench.unit}`,
-    spread: `wrench ±${wrench.accuracy_pct} %; rounding ${setting.roundingError_pct.toFixed(1)} %`,
+    spread: `wrench ±${wrench.accuracy_pct} %; rounding ${signedPercent(setting.roundingError_pct)}`,
   };
 }

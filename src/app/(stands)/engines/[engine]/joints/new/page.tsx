@@ -27,7 +27,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
     return (
       <Screen plain title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
         <Section title="First, a wrench">
-          <WrenchForm />
+          <WrenchForm focus />
         </Section>
       </Screen>
     );

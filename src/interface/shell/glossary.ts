@@ -1,0 +1,25 @@
+/** Words of the trade and of the program, as the screens use them. */
+export const GLOSSARY: readonly (readonly [word: string, means: string])[] = [
+  ['Clamp load, preload', 'the pull in the fastener that holds the parts together; what torque is only a means to'],
+  ['Lubricant', 'what lies in the thread and under the head: oil, paste, nothing. It decides what a torque comes to'],
+  ['Ladder, rung', 'from the printed figure to the figure to set, one change a rung, each with its working'],
+  ['Printed figure, entry', 'a line of a page as it is printed, never altered'],
+  ['Bench', 'the screen that is worked at with a wrench in hand'],
+  ['Witness mark', 'a line across head and part once it is at its final figure: it shows if it has moved'],
+  ['Stand, rail', 'where an engine is kept, and the tags of those worked on across the top'],
+  ['Margin', 'the working of whatever is in focus, with its source'],
+  [
+    'Order, angle, turn the crank',
+    'which nut follows which; a turn given to a nut after its torque; the shaft turned by hand',
+  ],
+  ['Prevailing torque', 'what a locking nut takes to turn before it clamps anything'],
+  ['End float', 'how far a shaft can be moved along itself'],
+  ['Across flats', 'the width of a hexagon, by which the spanner is named'],
+  ['Engagement', 'how much thread is in thread'],
+  ['Grade, proof, yield', 'what the steel stands: proof without staying longer, yield where it begins to'],
+  ['Once-only', 'a fastener that is stretched or locked so that it is not used again'],
+  ['Retorque', 'going over a joint again when it has been hot and is cold'],
+  ['Round', 'once through all stages of a joint; a test round does not complete it'],
+  ['Unfinished', 'begun and not all of it read or done'],
+  ['Uncertainty', 'how far a reading may be from what it reads'],
+];

@@ -234,3 +234,48 @@ test('what has history stays, and it is said what hangs on it', async ({ page, b
   await page.getByRole('button', { name: 'Take away Cylinder head' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'round' })).toContainText('“Cylinder head” stays');
 });
+
+test('one key finds anything: words with a slip, and Enter goes there', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + BOOK);
+  await expect(page.getByRole('button', { name: 'New entry' })).toBeVisible();
+  const box = page.getByRole('textbox', { name: 'Find' });
+  await expect
+    .poll(async () => {
+      await page.keyboard.press('Control+k');
+      return box.count();
+    })
+    .toBe(1);
+  await box.fill('norhem cilinder');
+  await expect(page.getByText('Cylinder heads').first()).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/joints/demo-n-joint-heads');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cylinder heads');
+});
+
+test('what is due stands first on the stands, and leads to where it is done', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address);
+  const line = page.getByRole('link', { name: /Stopped.*Norrhem N3.*out of limits/ });
+  await expect(line).toBeVisible();
+  await line.click();
+  await page.waitForURL('**/fits/demo-n-fit-mains');
+  await page.goto(`${bench.address}/due`);
+  await page.getByRole('link', { name: /To be done now.*Cylinder head: number 3/ }).click();
+  await page.waitForURL('**/face/demo-m-joint-head-round-1');
+});
+
+test('a form in a fold, left half filled, comes up open with what was typed', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-norrhem/joints/new`);
+  const fold = page.locator('summary', { hasText: 'No figure printed' });
+  const form = page.getByRole('form', { name: 'A joint by the standard figure' });
+  await expect(async () => {
+    await fold.click();
+    await expect(form).toBeVisible({ timeout: 500 });
+  }).toPass();
+  await form.getByLabel('Name').fill('Bracket');
+  await page.reload();
+  await expect(form.getByLabel('Name')).toHaveValue('Bracket');
+  await expect(form.getByText('not saved; kept on this device')).toBeVisible();
+});

@@ -51,6 +51,22 @@ describe('POST /api/reckon', () => {
   });
 });
 
+describe('the finding door', () => {
+  const ask = async (q: string) => {
+    const answer = await fetch(`${server.address}/api/find?q=${encodeURIComponent(q)}`);
+    return {
+      status: answer.status,
+      body: (await answer.json()) as { ok: boolean; result: readonly { href: string }[] },
+    };
+  };
+  test('finds, answers nothing with nothing, and takes words of any length', async () => {
+    expect((await ask('norhem')).body.result[0]?.href).toBe('/engines/demo-norrhem/joints');
+    expect(await ask('')).toEqual({ status: 200, body: { ok: true, result: [] } });
+    expect((await ask('x'.repeat(4000))).status).toBe(200);
+    expect((await ask("'; DROP TABLE joint; --")).status).toBe(200);
+  });
+});
+
 describe('the bench', () => {
   const path = '/api/tightenings/demo-m-joint-head-round-1/events';
   const line = { id: 'a-line-of-its-own', kind: 'pull', step: 7, outcome: 'pulled', age_ms: 5000 };

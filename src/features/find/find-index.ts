@@ -34,6 +34,8 @@ const newIndex = () =>
       fuzzy: (term) => (term.length > 3 && !/\d/.test(term) ? 0.25 : false),
       combineWith: 'AND',
       boost: { title: 3 },
+      // Whoever types an engine’s name means the engine before what is called after it.
+      boostDocument: (_, __, stored) => (stored?.kind === 'Engine' ? 2 : 1),
     },
   });
 

@@ -234,7 +234,7 @@ export function ShimFold({ judged, drawer, add }: Omit<ChoiceProps, 'place'>) {
     ? `${isIn.length === 1 ? gap(isIn[0] ?? 0) : 'each its own'} in; ${drawer.reduce((sum, { count }) => sum + count, 0)} in the drawer`
     : 'no drawer yet';
   return (
-    <Disclosure title="Shims" line={line} open={shim !== undefined}>
+    <Disclosure title="Shims" forms={['drawer', 'shim']} line={line} open={shim !== undefined}>
       {shim &&
         judged.places.map((place) => (
           <Choice key={place.place} judged={judged} place={place} drawer={drawer} add={add} />

@@ -199,7 +199,12 @@ export function WantedFold({
   );
   const methods = METHODS_OF[kind.shape];
   return (
-    <Disclosure title="What is wanted, and how it is read" line={line} open={Object.keys(fit.wanted).length === 0}>
+    <Disclosure
+      title="What is wanted, and how it is read"
+      forms={['wanted']}
+      line={line}
+      open={Object.keys(fit.wanted).length === 0}
+    >
       <ActionForm label="What is wanted" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
         <WantedFields fields={fields} leaves={leaves} kind={kind} />
         <TextInput label="Name" {...field('name')} />

@@ -8,6 +8,7 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { nearTime } from '@/interface/figures/times';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
@@ -106,6 +107,7 @@ interface Props extends RunIn {
 export function RunInScreen({ engineId, now, cycles, dues, window }: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useSingleKeys({ n: open });
+  useDrafts((names) => names.includes('run') && open());
   const latest = cycles[0];
   const ranTo = latest ? Date.parse(latest.ranTo) : 0;
   useDefaultWorking(

@@ -5,6 +5,7 @@ import { hangsHere } from '@/model/shelf/shelves';
 import type { Wrench } from '@/model/shelf/wrench';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import styles from './shelves.module.css';
 import { WrenchForm } from './wrench-form';
@@ -18,6 +19,10 @@ export interface ShelvedWrench {
 export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedWrench[] }) {
   const { plain } = useFigures();
   const [changing, setChanging] = useState<string>();
+  useDrafts((names) => {
+    const left = names.find((name) => /^wrench(-|$)/.test(name));
+    if (left !== undefined) setChanging(left === 'wrench' ? 'new' : left.slice('wrench-'.length));
+  });
   return (
     <>
       <ul className={styles.rows}>

@@ -10,6 +10,7 @@ import { useMemo, useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
@@ -210,6 +211,7 @@ export function StretchScreen(page: StretchPage) {
   const { joint, engine, sets, preload_N, arm_mm, prevailing_Nm } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
+  useDrafts((names) => names.includes('set') && setAdding(true));
   useDefaultWorking(
     useMemo(
       () => workingOf({ joint, engine, sets, preload_N, arm_mm, prevailing_Nm }),

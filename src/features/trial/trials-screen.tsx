@@ -8,6 +8,7 @@ import type { FilmTrialRow } from '@/model/trial/film-trial';
 import { fullDate } from '@/interface/figures/times';
 import { ActionForm } from '@/interface/parts/action-form';
 import { TakeAway } from '@/interface/parts/take-away';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Screen } from '@/interface/parts/screen';
@@ -68,6 +69,7 @@ function TrialForm() {
 /** Every trial of films that this shop has made. */
 export function TrialsScreen({ trials }: { readonly trials: readonly FilmTrialRow[] }) {
   const [adding, setAdding] = useState(trials.length === 0);
+  useDrafts((names) => names.includes('trial') && setAdding(true));
   useDefaultWorking(WHY);
   return (
     <Screen

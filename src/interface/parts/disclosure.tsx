@@ -2,6 +2,9 @@
 
 import { useState, type ReactNode } from 'react';
 import styles from './fold.module.css';
+import { useDrafts } from './use-draft';
+
+const NO_FORMS: readonly string[] = [];
 
 interface Props {
   readonly title: string;
@@ -9,6 +12,8 @@ interface Props {
   readonly line: ReactNode;
   readonly id?: string;
   readonly open?: boolean;
+  /** The names of the forms in it: it opens where one of them was left half filled. */
+  readonly forms?: readonly string[];
   readonly children: ReactNode;
 }
 
@@ -16,8 +21,11 @@ interface Props {
  * A part of a sheet that opens: its title, and in one line what it comes to. What is shut is not drawn, so that
  * figures move at once.
  */
-export function Disclosure({ title, line, id, open = false, children }: Props) {
+export function Disclosure({ title, line, id, open = false, forms = NO_FORMS, children }: Props) {
   const [opened, setOpened] = useState(open);
+  useDrafts((names) => {
+    if (forms.some((form) => names.includes(form))) setOpened(true);
+  });
   return (
     <details className={styles.fold} id={id} open={opened} onToggle={(event) => setOpened(event.currentTarget.open)}>
       <summary className={styles.summary}>

@@ -65,7 +65,7 @@ export function useDraft<Values extends Record<string, unknown>>(
 }
 
 /** The forms of this page that were left half filled, known once the page is alive. */
-export function useDrafts(onFound: (names: readonly string[]) => void): void {
+export function useDrafts(onFound: (names: readonly string[]) => unknown): void {
   const page = usePathname();
   const latest = useRef(onFound);
   useEffect(() => {

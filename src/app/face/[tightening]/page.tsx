@@ -4,7 +4,7 @@ import { Face } from '@/features/bench/face';
 import { facePage } from '@/features/bench/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { nowMs } from '@/server/clock';
-import { currentShop } from '@/server/current-shop';
+import { currentShop, currentShopName } from '@/server/current-shop';
 import { TroubleScreen } from '@/interface/shell/trouble-screen';
 import { troubleIn } from '@/server/trouble-in';
 
@@ -22,7 +22,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
       <Face
         tighteningId={id}
         jointName={joint.name}
-        engineName={engine.name}
+        engineName={(await currentShopName()) === 'demonstration' ? `${engine.name}, a demonstration` : engine.name}
         purpose={tightening.purpose}
         plan={tightening.plan}
         events={events}

@@ -48,7 +48,12 @@ export default async function NewJointPage({ params, searchParams }: Props) {
           90°”; where the page prints none, run it down by hand and turn it as printed.
         </Notice>
       )}
-      <Disclosure title="No figure printed" line="the standard figure, marked as such" open={leaves.length === 0}>
+      <Disclosure
+        title="No figure printed"
+        forms={['standard-joint']}
+        line="the standard figure, marked as such"
+        open={leaves.length === 0}
+      >
         <StandardJointForm engineId={engine.id} shelves={shelves} />
       </Disclosure>
     </Screen>

@@ -7,6 +7,8 @@ import {
   chooseLeafAction,
   startTighteningAction,
 } from '@/features/joint/actions';
+import { addLeafAction } from '@/features/book/actions';
+import { askedOf } from '@/model/book/leaf-of-text';
 import { recordLine } from '@/features/fits/record-line';
 import { addCycleAction, addReadingAction, startRetorqueAction, strikeHeatAction } from '@/features/run-in/actions';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
@@ -21,6 +23,15 @@ beforeEach(() => {
 
 const idOf = ({ href }: { readonly href: string }) => there(href.split('/').at(-1));
 const HEAD = 'demo-f-joint-head';
+
+const ENTRY = {
+  engineId: 'demo-fourteen',
+  page: '9',
+  kind: 'torque',
+  conditionText: '',
+  readingIndex: 0,
+  replacesId: null,
+};
 
 const FROM_LEAF = {
   engineId: 'demo-fourteen',
@@ -52,6 +63,20 @@ describe('a joint made from an entry', () => {
     });
     expect(joint.bearingOuter_mm).toBeGreaterThan(joint.bearingInner_mm);
     expect(shop.wrenches.find(joint.wrenchId)).toBeDefined();
+  });
+  test('positions on the line make no stages; stages that are printed do', async () => {
+    const made = async (printedText: string) => {
+      const agreedNotes = askedOf({ kind: 'torque', printedText }).map(({ code }) => code);
+      await accepted(
+        addLeafAction({ ...ENTRY, subject: printedText, printedText, agreedNotes, sourceId: there(source()).id }),
+      );
+      const leaf = there(shop.book.leaves('demo-fourteen').find((one) => one.printedText === printedText));
+      const fields = { ...FROM_LEAF, leafId: leaf.id };
+      return there(shop.joints.find(idOf(await accepted(addJointAction(fields))))).stageScheme;
+    };
+    const source = () => shop.book.sources('demo-fourteen')[0];
+    expect(await made('Nuts 1 to 10, 42 lb ft')).toBe('thirds');
+    expect(await made('14 lb ft, then 28 lb ft, then 42 lb ft')).toHaveLength(3);
   });
   test.each([
     [{ leafId: 'demo-n-mains' }, 'leafId', 'not-found'],

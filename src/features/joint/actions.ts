@@ -2,7 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
-import { readTorque } from '@/core/print';
+import { readTorqueLine } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { patternPositions } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
@@ -57,7 +57,7 @@ const shelvesAt = ({ shop }: Bench, engineId: string) => shelvesFor(shelvesOf(sh
 
 /** The stages that the page itself prints, as shares of the last. */
 function stagesOnPage(printedText: string): Joint['stageScheme'] | undefined {
-  const read = tryCore(() => readTorque(printedText));
+  const read = tryCore(() => readTorqueLine(printedText));
   return read.ok && read.result.kind === 'stages' ? read.result.shares : undefined;
 }
 

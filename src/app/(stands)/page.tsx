@@ -25,12 +25,13 @@ export default async function StandsPage({ searchParams }: Props) {
   const inYard = (await currentShopName()) === 'demonstration';
   const { wrenches, films } = shelvesOnce(shop);
   const summaries = summariesOnce(shop);
+  const now = nowMs();
   return (
     <>
       <RailOfShop />
       <StandsScreen
-        due={dueLines(summaries, shelvedWrenches(shelvesOnce(shop), nowMs()), nowMs())}
-        stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, nowMs())}
+        due={dueLines(summaries, shelvedWrenches(shelvesOnce(shop), now), now)}
+        stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, now)}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
         reckoner={<QuickReckoner films={films} />}

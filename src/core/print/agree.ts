@@ -12,6 +12,9 @@ const ASKED: ReadonlySet<string> = new Set([
   'perhaps-misread',
   'beyond-usual',
   'replaced-figure',
+  'some-engines',
+  'some-fasteners',
+  'at-temperature',
 ]);
 
 /** The notes that a person must agree to before the figure is taken: a limit is no target, a slip is no figure. */

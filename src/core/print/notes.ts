@@ -21,6 +21,9 @@ const MESSAGES = {
   'perhaps-misread': 'A letter stands where a figure must, or the other way about: {}. Check the page.',
   'beyond-usual': 'No engine of the period has so much on one nut: check figure and unit on the page.',
   'replaced-figure': 'The line puts a figure out of force, {}, and the other one is taken. Check the page.',
+  'some-engines': 'The line speaks of some engines alone: {}. This engine has to be one of them.',
+  'some-fasteners': 'The line speaks of some of the fasteners: {}. The figure is for those.',
+  'at-temperature': 'The line gives a temperature: {}. The figure holds there.',
   'printed-units-agree': 'The two printed units agree.',
   'printed-units-disagree': 'The two printed units disagree: one of them is a misprint. Check another source.',
 } as const;

@@ -29,8 +29,7 @@ export function useAct(): Act {
         if (outcome.ok) {
           offerUndo(outcome.result);
           onDone?.(outcome.result);
-        }
-        if (!outcome.ok) onRefused?.(outcome.error);
+        } else onRefused?.(outcome.error);
       }),
     [offerUndo],
   );

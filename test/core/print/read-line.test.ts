@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { countOnLine, readLengthLine, readTorque, readTorqueLine, threadOnLine } from '@/core/print';
+import { countOnLine, notesToAgree, readLengthLine, readTorque, readTorqueLine, threadOnLine } from '@/core/print';
 import { offeredByLine } from '@/features/joint/offered-by-line';
 import { isDomainError } from '@/core/units';
 import notations from '../../reference/torque-notations.json';
@@ -53,6 +53,27 @@ describe('a printed line is quoted as it is', () => {
   });
   test('a figure out of force is asked about', () => {
     expect(readTorqueLine('50 lb. ft. (was 42)').notes.map(({ code }) => code)).toContain('replaced-figure');
+  });
+  test.each([
+    ['Engines after No. 15000: 50 lb. ft.', 'some-engines'],
+    ['1951 models 30 lb ft', 'some-engines'],
+    ['No. 4 bolt 42 lb ft', 'some-fasteners'],
+    ['50 lb. ft. at 80°C', 'at-temperature'],
+  ])('what narrows the figure is asked about: %s', (text, code) => {
+    expect(notesToAgree(readTorqueLine(text).notes).map((note) => note.code)).toEqual([code]);
+  });
+  test('a size, a count and a reference ask nothing', () => {
+    expect(notesToAgree(readTorqueLine('Fig. 3: 10 off 3/8 in. B.S.F. 28 lb. ft.').notes)).toEqual([]);
+  });
+  test('what is said of one of several figures is not lost', () => {
+    const print = readTorqueLine('Head nuts 42 lb. ft., side nuts not more than 30 lb. ft., threads oiled');
+    expect(print.notes.map(({ code }) => code)).toContain('upper-limit');
+    expect(print.condition).toBeDefined();
+    expect(print.kind === 'torque' && print.ambiguous).toBe(true);
+  });
+  test('a figure in a unit that is not looked for stays the figure', () => {
+    expect(figure('50 Newtonmeter Schrauben')).toEqual([50, 50, 'N·m']);
+    expect(left('50 Newtonmeter Schrauben')).toEqual([]);
   });
   test('of several figures a person chooses, and none is taken unasked', () => {
     const print = readTorqueLine('Head nuts 42 lb. ft., side nuts 30 lb. ft.');

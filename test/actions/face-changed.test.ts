@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { Shop } from '@/db/shop';
-import { facePage } from '@/features/bench/queries';
+import { decidingOf } from '@/model/joint/sheet-changes';
+import { changedNow, facePage } from '@/features/bench/queries';
 import type { Joint } from '@/model/joint/joint';
 import { recordEvent } from '@/features/bench/record-event';
 import { waitsOf } from '@/model/engine/engine-wait';
@@ -48,6 +49,25 @@ describe('a sheet that was changed under a round that is open', () => {
     expect(waits()).toBe(changed);
     alter({ detail: { ...mains().detail, changeMeans: { means: 'next-round', target_Nm: 40 } } });
     expect(waits()).not.toBe(changed);
+  });
+  test('what was said of one change says nothing of the next', () => {
+    const waits = () => waitsOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] })[0].waitsFor;
+    recordEvent(shop, 'round', { id: 'pull-0001', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
+    const leaf = shop.book.findLeaf(mains().leafId)!;
+    alter({ todayFilm: 'moly-paste' });
+    const of = decidingOf(mains(), leaf.printedText);
+    alter({ detail: { ...mains().detail, changeMeans: { means: 'next-round', target_Nm: 40, of } } });
+    expect(waits()).not.toMatch(/changed since/);
+    alter({ todayFilm: 'graphite-grease' });
+    expect(waits()).toMatch(/changed since/);
+    alter({ todayFilm: 'moly-paste' });
+    expect(waits()).not.toMatch(/changed since/);
+  });
+  test('a face that stays open is told of it when it asks again', () => {
+    expect(changedNow(shop, 'round', NOW)).toEqual({});
+    alter({ todayFilm: 'moly-paste' });
+    expect(changedNow(shop, 'round', NOW)?.changed).toMatch(/The lubricant: pulled with Engine oil/);
+    expect(changedNow(shop, 'no-such-round', NOW)).toBeUndefined();
   });
   test('a correction to the figure that was pulled is settled on the tag; one to another figure is not', () => {
     const waits = () => waitsOf({ ...stateNamed(shop, 'demo-norrhem'), fits: [] })[0].waitsFor;

@@ -6,6 +6,7 @@ import { pageGuardsOf } from '@/model/book/page-guards';
 import { PLAIN_SOURCE, type Source } from '@/model/book/source';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { waitsOf } from '@/model/engine/engine-wait';
+import { originalFacts } from '@/model/joint/joint-ladder';
 import { computeJoint } from '@/model/joint/joint-result';
 import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
 import { YARD_NOW, freshTightening, rowsNamed, yardShop } from '../db/temporary-shop';
@@ -173,4 +174,41 @@ test('a stage below the wrench’s lowest mark is asked about, and another wrenc
   expect(at([0.9, 1])).toBeUndefined();
   expect(at([0.1, 1])).toMatch(/^A stage of 2\.5 lbf·ft is below its lowest mark of \d+|lower than/);
   expect(at([0.1, 0.15, 1])).toMatch(/^Stages of /);
+});
+
+describe('a thread insert with a torque of its own', () => {
+  const at = (form: 'bolt' | 'stud', parent: object) => {
+    const joint = there(shop.joints.find('demo-f-joint-head'));
+    return computeJoint(
+      jointInputs(
+        shop,
+        {
+          ...joint,
+          detail: {
+            ...joint.detail,
+            today: { ...originalFacts({ joint }), form, metalThread: joint.thread },
+            parent: { ...joint.detail.parent, insert: true, ...parent },
+          },
+        },
+        Date.parse(YARD_NOW),
+      ),
+    );
+  };
+  const target = (of: ReturnType<typeof at>) => of.ladder.target_Nm;
+  test('goes on top of a bolt’s figure at every pull, and never on a nut’s of a stud', () => {
+    const own = { insertLow_Nm: 4, insertHigh_Nm: 6 };
+    expect(target(at('bolt', own)) - target(at('bolt', { insertLow_Nm: 0, insertHigh_Nm: 0 }))).toBeCloseTo(5, 6);
+    expect(target(at('stud', own))).toBeCloseTo(target(at('stud', {})), 9);
+  });
+  test('not asked, it is counted and nothing is added; running freely, it is known', () => {
+    const codes = (parent: object) => at('bolt', parent).unknown.map(({ code }) => code);
+    expect(codes({})).toEqual(expect.arrayContaining(['insert-torque', 'insert-length']));
+    expect(codes({ insertLow_Nm: 0, insertHigh_Nm: 0 })).not.toContain('insert-torque');
+    expect(target(at('bolt', {}))).toBeCloseTo(target(at('bolt', { insertLow_Nm: 0, insertHigh_Nm: 0 })), 9);
+    // No insert, no torque of it: what was typed before the box was cleared stands in nothing.
+    expect(target(at('bolt', { insert: false, insertLow_Nm: 4, insertHigh_Nm: 6 }))).toBeCloseTo(
+      target(at('bolt', {})),
+      9,
+    );
+  });
 });

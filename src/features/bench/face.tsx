@@ -19,6 +19,7 @@ import { SHEET } from '@/interface/shell/sheet-id';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
+import { useChangedSheet } from './use-changed-sheet';
 import { useFaceKeys } from './use-face-keys';
 import { useOnePress } from './use-one-press';
 import styles from './face.module.css';
@@ -67,6 +68,7 @@ export function Face(props: Props) {
   const alive = useMounted();
   const held = step?.kind === 'shaft' && props.strips.length > 0;
   useAwake();
+  const changed = useChangedSheet(props.tighteningId, props.changed);
   const isOver = round.over.length > 0;
   const { plain } = useFigures();
   const press = useOnePress();
@@ -119,10 +121,9 @@ export function Face(props: Props) {
         {call}
       </p>
       <div className={styles.troubles}>
-        {props.changed && !round.complete && (
+        {changed && !round.complete && (
           <p className={styles.trouble} role="alert">
-            {props.changed} This round goes on as it was begun.{' '}
-            <Link href={props.sheet}>Say on the sheet what it means</Link>
+            {changed} This round goes on as it was begun. <Link href={props.sheet}>Say on the sheet what it means</Link>
           </p>
         )}
         {record.trouble && (

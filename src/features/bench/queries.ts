@@ -52,6 +52,16 @@ function changedSince(
     : undefined;
 }
 
+/** What the sheet says otherwise by now; a face that has been open for long asks it again. */
+export function changedNow(shop: Shop, tighteningId: string, now: number): { readonly changed?: string } | undefined {
+  const tightening = shop.tightenings.find(tighteningId);
+  const joint = tightening && shop.joints.find(tightening.jointId);
+  const engine = joint && shop.engines.find(joint.engineId);
+  if (!tightening || !joint || !engine) return undefined;
+  const changed = changedSince(shop, tightening, { joint, engine }, now);
+  return changed === undefined ? {} : { changed };
+}
+
 /** One going-round at the bench, with whether the crank is held. */
 export function facePage(shop: Shop, tighteningId: string, now: number): FacePage | undefined {
   const tightening = shop.tightenings.find(tighteningId);

@@ -3,7 +3,7 @@ import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import { changeGuards, sheetChanges, type PulledWith } from '@/model/joint/sheet-changes';
+import { changeGuards, decidingOf, sheetChanges, type PulledWith } from '@/model/joint/sheet-changes';
 import { GuardList } from './guard-list';
 import styles from './joint-screen.module.css';
 
@@ -22,7 +22,8 @@ export function ChangedNotice({ joint, pulled, setting, worked, onDetail }: Prop
   const guards = changeGuards(changes, pulled, target_Nm, joint.detail.changeMeans);
   if (guards.length === 0) return null;
   const asks = guards.some(({ code }) => code === 'changed-since-pulled');
-  const say = (means: 'next-round' | 'correction') => onDetail({ changeMeans: { means, target_Nm } });
+  const say = (means: 'next-round' | 'correction') =>
+    onDetail({ changeMeans: { means, target_Nm, of: decidingOf(joint, setting.leaf.printedText) } });
   return (
     <section aria-label="Changed since it was pulled">
       <GuardList guards={guards} />

@@ -102,6 +102,31 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         />
         <span>A thread insert is wound in</span>
       </label>
+      {parent.insert && (
+        <>
+          <MeasureField
+            label="Length of the insert"
+            description="No more thread than this holds"
+            value={parent.insertLength_mm}
+            onChange={(insertLength_mm) => set({ insertLength_mm })}
+          />
+          <MeasureField
+            kind="torque"
+            zero
+            label="Insert’s own torque, least"
+            description="0 where it runs freely"
+            value={parent.insertLow_Nm}
+            onChange={(insertLow_Nm) => set({ insertLow_Nm })}
+          />
+          <MeasureField
+            kind="torque"
+            zero
+            label="Insert’s own torque, most"
+            value={parent.insertHigh_Nm}
+            onChange={(insertHigh_Nm) => set({ insertHigh_Nm })}
+          />
+        </>
+      )}
       <label className={form.choice}>
         <input
           type="checkbox"

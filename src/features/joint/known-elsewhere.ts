@@ -67,6 +67,11 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
     ...metalAnswers('metal', 'metal'),
     ...metalAnswers('under-head', 'underHead'),
     { code: 'hole-depth', words: 'It goes through', detail: { parent: { ...parent, holeThrough: true } } },
+    {
+      code: 'insert-torque',
+      words: 'It runs freely',
+      detail: { parent: { ...parent, insertLow_Nm: 0, insertHigh_Nm: 0 } },
+    },
     { code: 'history', words: 'Never', detail: onFastener(joint, { takenBeyondYield: false }) },
     { code: 'history', words: 'It was', detail: onFastener(joint, { takenBeyondYield: true }) },
     ...((joint.detail.today ?? joint.detail.original).form === 'stud'

@@ -12,10 +12,9 @@ import { fitState, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { filmsOf } from '@/model/joint/joint-result';
 import { endsInTurn } from '@/model/joint/tightening-plan';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
-import { isSettled } from '@/model/joint/sheet-changes';
+import { decidingOf, isSettled } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { Engine } from './engine';
 import { retorqueOf, type EngineState, type JointState, type TighteningState } from './engine-state';
@@ -57,14 +56,12 @@ function finalOf(rounds: readonly TighteningState[]): TighteningState | undefine
 function isChanged(joint: Joint, leaf: Leaf | undefined, round: TighteningState | undefined): boolean {
   if (!round || round.events.length === 0) return false;
   const { plan } = round.tightening;
-  if (isSettled(joint.detail.changeMeans, plan.ladder.target_Nm)) return false;
-  const { thread, detail } = joint;
-  const films = filmsOf(joint);
-  const printed = leaf?.printedText;
+  const sheet = decidingOf(joint, leaf?.printedText ?? plan.leaf.printedText);
+  if (isSettled(joint.detail.changeMeans, plan.ladder.target_Nm, sheet)) return false;
   return (
-    plan.thread !== (detail.today?.thread ?? thread) ||
-    (printed !== undefined && plan.leaf.printedText !== printed) ||
-    (plan.films !== undefined && (plan.films.thread !== films.thread || plan.films.head !== films.head))
+    plan.thread !== sheet.thread ||
+    plan.leaf.printedText !== sheet.printedText ||
+    (plan.films !== undefined && (plan.films.thread !== sheet.threadFilm || plan.films.head !== sheet.headFilm))
   );
 }
 

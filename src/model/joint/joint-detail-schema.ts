@@ -62,6 +62,9 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     holeDepth_mm: length(),
     holeThrough: Joi.boolean().default(false),
     insert: Joi.boolean().default(false),
+    insertLength_mm: length().optional().default(null),
+    insertLow_Nm: torque().optional().default(null),
+    insertHigh_Nm: torque().optional().default(null),
     hottest_C: sentNumber().min(0).max(600).allow(null).default(null),
     grip_mm: length(),
     gasketArea_mm2: sentNumber().positive().max(1e6).allow(null).default(null),
@@ -101,6 +104,12 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   changeMeans: Joi.object({
     means: oneOf(['next-round', 'correction'] as const).required(),
     target_Nm: sentNumber().positive().max(1e6).required(),
+    of: Joi.object({
+      thread: Joi.string().max(40).required(),
+      threadFilm: id().required(),
+      headFilm: id().required(),
+      printedText: Joi.string().max(400).required(),
+    }).optional(),
   })
     .allow(null)
     .default(null),

@@ -60,6 +60,11 @@ export interface ParentFacts {
   readonly holeThrough: boolean;
   /** A thread insert is wound into the parent. */
   readonly insert: boolean;
+  /** Of the insert: no more thread holds than it is long. */
+  readonly insertLength_mm: number | null;
+  /** What a locking insert turns with by itself; 0 of one that runs freely. */
+  readonly insertLow_Nm: number | null;
+  readonly insertHigh_Nm: number | null;
   /** How hot the parent gets there, °C. */
   readonly hottest_C: number | null;
   readonly grip_mm: number | null;
@@ -104,7 +109,17 @@ export interface JointDetail {
   /** How warm the head is to be for a warm retorque, and the page that says so. */
   readonly warm: { readonly head_C: number; readonly page: string } | null;
   /** What a change after the first pull was said to mean. */
-  readonly changeMeans: { readonly means: 'next-round' | 'correction'; readonly target_Nm: number } | null;
+  readonly changeMeans: {
+    readonly means: 'next-round' | 'correction';
+    readonly target_Nm: number;
+    /** What the sheet said when it was answered. */
+    readonly of?: {
+      readonly thread: string;
+      readonly threadFilm: string;
+      readonly headFilm: string;
+      readonly printedText: string;
+    };
+  } | null;
   /** What is not known and was left so by a person, by code of what is unknown. */
   readonly leftUnknown: readonly string[];
   /** The figure of a joint that no page mentions. */
@@ -145,6 +160,9 @@ export const PLAIN_DETAIL: JointDetail = {
     holeDepth_mm: null,
     holeThrough: false,
     insert: false,
+    insertLength_mm: null,
+    insertLow_Nm: null,
+    insertHigh_Nm: null,
     hottest_C: null,
     grip_mm: null,
     gasketArea_mm2: null,

@@ -5,7 +5,7 @@ import { guards, unknowns, type Guard, type GuardInput, type Ladder, type Unknow
 import { checkOverdue } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
-import { ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
+import { inItsThread, insertTorque, ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
 import { askedOf } from '@/model/book/leaf-of-text';
 import type { Wrench } from '@/model/shelf/wrench';
@@ -52,16 +52,18 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
   const { joint, leaf, source, shelves } = setting;
   const { parent, today: substitute, maker, overrides } = joint.detail;
   const [original, today] = [originalFacts(setting), todayFacts(setting)];
-  const withGrade = (facts: typeof today) => ({
-    ...ladderFastener(facts, shelves),
-    ...(facts.grade !== null && { gradeRow: gradeOn(shelves, facts.grade) }),
-  });
   const scale = scaleOf(wrench);
   const inParent = today.form === 'stud' ? today.metalThread : today.thread;
   return {
     ladder,
-    original: withGrade(original),
-    today: withGrade(today),
+    original: {
+      ...ladderFastener(original, shelves),
+      ...(original.grade !== null && { gradeRow: gradeOn(shelves, original.grade) }),
+    },
+    today: {
+      ...inItsThread(today, setting),
+      ...(today.grade !== null && { gradeRow: gradeOn(shelves, today.grade) }),
+    },
     form: today.form,
     faceMeasured: today.faceMeasured,
     substituted: substitute !== null,
@@ -72,7 +74,9 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
         thread: threadNamed(inParent),
         metal: parent.metal === null ? undefined : metalOn(shelves, parent.metal),
         engagement_mm: known(parent.engagement_mm),
-        insert: parent.insert,
+        ...(parent.insert && {
+          insert: { length_mm: known(parent.insertLength_mm), torque_Nm: insertTorque(parent)?.high_Nm },
+        }),
         hottest_C: known(parent.hottest_C),
       },
     }),

@@ -5,7 +5,7 @@ import { readTorque } from '@/core/print';
 import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import type { FastenerFacts } from './joint-detail';
+import type { FastenerFacts, ParentFacts } from './joint-detail';
 import type { JointInputs } from './joint-inputs';
 import type { Source } from '@/model/book/source';
 import type { Wrench } from '@/model/shelf/wrench';
@@ -42,6 +42,28 @@ export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFa
     ...(grade && { yield_MPa: grade.yield_MPa, grade: grade.name }),
     ...(facts.shankDiameter_mm !== null && { shank_mm: facts.shankDiameter_mm }),
     ...(low !== null && high !== null && high > 0 && { prevailing: { low_Nm: low, high_Nm: high } }),
+  };
+}
+
+/** What the thread insert turns with by itself; undefined where it was not asked. N·m */
+export function insertTorque({ insert, insertLow_Nm, insertHigh_Nm }: ParentFacts): Prevailing | undefined {
+  if (!insert) return undefined;
+  const [low, high] = [insertLow_Nm ?? insertHigh_Nm, insertHigh_Nm ?? insertLow_Nm];
+  return low === null || high === null ? undefined : { low_Nm: Math.min(low, high), high_Nm: Math.max(low, high) };
+}
+
+type Prevailing = NonNullable<LadderFastener['prevailing']>;
+
+/** A bolt turns in the insert at every pull; a stud stands in it, and its nut knows nothing of it. */
+export function inItsThread(facts: FastenerFacts, { joint, shelves }: JointInputs): LadderFastener {
+  const fastener = ladderFastener(facts, shelves);
+  const own = facts.form === 'bolt' ? insertTorque(joint.detail.parent) : undefined;
+  if (!own || own.high_Nm === 0) return fastener;
+  const { low_Nm = 0, high_Nm = 0 } = fastener.prevailing ?? {};
+  return {
+    ...fastener,
+    name: `${fastener.name} in a thread insert`,
+    prevailing: { low_Nm: low_Nm + own.low_Nm, high_Nm: high_Nm + own.high_Nm },
   };
 }
 
@@ -97,7 +119,7 @@ export function ladderInput(setting: JointInputs, wrench: Wrench): LadderInput {
     rangeSchool: joint.rangeSchool,
     rangeReason: rangeReason(setting),
     original,
-    today: detail.today ? ladderFastener(detail.today, shelves) : original,
+    today: inItsThread(todayFacts(setting), setting),
     originalFilm: filmOn(shelves, joint.originalFilm),
     originalFilmReason: joint.originalFilmReason,
     extremes: extremesOf(setting),

@@ -1,6 +1,7 @@
 import type { Guard } from '@/core/joint';
 import type { Problem } from '@/model/result';
 import { todayFacts } from './joint-ladder';
+import type { Joint } from './joint';
 import type { JointInputs } from './joint-inputs';
 import { filmsName, type JointResult } from './joint-result';
 import type { TighteningPlan } from './tightening-plan';
@@ -48,11 +49,43 @@ export interface ChangeMeaning {
   /** For the next going-round, or a correction of what was written when it was pulled. */
   readonly means: 'next-round' | 'correction';
   readonly target_Nm: number;
+  /** What the sheet said when it was answered; left out in lines of before. */
+  readonly of?: Deciding;
 }
 
-/** Whether what was said of a change leaves nothing to be done about nuts that were pulled to a figure. */
-export const isSettled = (meaning: ChangeMeaning | null, pulled_Nm: number): boolean =>
-  meaning !== null && (meaning.means === 'next-round' || isSame(meaning.target_Nm, pulled_Nm));
+/** What of a sheet decides a figure, as far as its rows alone tell. */
+export interface Deciding {
+  readonly thread: string;
+  readonly threadFilm: string;
+  readonly headFilm: string;
+  readonly printedText: string;
+}
+
+/** What decides a joint's figure on its sheet as it stands. */
+export const decidingOf = (
+  { thread, todayFilm, detail }: Pick<Joint, 'thread' | 'todayFilm' | 'detail'>,
+  printedText: string,
+): Deciding => ({
+  thread: detail.today?.thread ?? thread,
+  threadFilm: todayFilm,
+  headFilm: detail.headFilm ?? todayFilm,
+  printedText,
+});
+
+const sameDeciding = (a: Deciding, b: Deciding) =>
+  a.thread === b.thread &&
+  a.threadFilm === b.threadFilm &&
+  a.headFilm === b.headFilm &&
+  a.printedText === b.printedText;
+
+/**
+ * Whether what was said of a change leaves nothing to be done about nuts that were pulled to a figure. What was said
+ * of one change says nothing of the next.
+ */
+export const isSettled = (meaning: ChangeMeaning | null, pulled_Nm: number, now: Deciding): boolean =>
+  meaning !== null &&
+  (meaning.of === undefined || sameDeciding(meaning.of, now)) &&
+  (meaning.means === 'next-round' || isSame(meaning.target_Nm, pulled_Nm));
 
 /**
  * What stands against a joint whose sheet was changed after its first pull: the question what it means; and where it

@@ -174,10 +174,22 @@ describe('guards that were missing', () => {
   });
   test('an insert holds by its outside', () => {
     const bare = found(of, { parent: { ...tapped, engagement_mm: 11 } });
-    const insert = found(of, { parent: { ...tapped, engagement_mm: 11, insert: true } });
+    const insert = found(of, { parent: { ...tapped, engagement_mm: 11, insert: {} } });
     const load = (list: typeof bare) =>
       Number(/strip(?: at)?[^\d]*([\d.]+) ?kN/.exec(list.map((g) => g.message).join(' '))?.[1]);
     expect(load(insert)).toBeGreaterThan(load(bare));
+    const short = found(of, { parent: { ...tapped, engagement_mm: 11, insert: { length_mm: 7 } } });
+    expect(load(short)).toBeLessThan(load(insert));
+  });
+  test('an insert of which nothing is known is counted; one that holds the stud harder than its seating is asked', () => {
+    const at = (insert: object, form: 'bolt' | 'stud' = 'bolt') =>
+      unknowns(judge(of, { form, parent: { ...tapped, engagement_mm: 11, insert } })).map(({ code }) => code);
+    expect(at({})).toEqual(expect.arrayContaining(['insert-length', 'insert-torque']));
+    expect(at({ length_mm: 11, torque_Nm: 0 }).filter((code) => code.startsWith('insert'))).toEqual([]);
+    const stud = (torque_Nm: number) =>
+      codes(of, { form: 'stud', seating_Nm: 4, parent: { ...tapped, engagement_mm: 11, insert: { torque_Nm } } });
+    expect(stud(5)).toContain('insert-above-seating');
+    expect(stud(3)).not.toContain('insert-above-seating');
   });
   test('what the wrench’s check does not reach is asked about', () => {
     const calibration = [

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SHELF_GRADES, usualBearingFace } from '@/core/fastener';
-import { clamp, guards, headArm, unknowns, type GuardInput } from '@/core/joint';
+import { clamp, guards, headArm, ladder, unknowns, type GuardInput } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { codeOf } from '../code-of';
 import { input, judge, metal, named } from './judged';
@@ -37,6 +37,13 @@ describe('a seat that is a cone', () => {
   test('takes more of the torque: the same figure clamps less', () => {
     const at = (bearing: typeof flat) => clamp({ thread: M10, muThread: 0.13, muHead: 0.13, bearing }, 48).preload_N;
     expect(at({ ...flat, cone_deg: 90 })).toBeLessThan(at(flat) * 0.85);
+  });
+  test('a seat of another cone is another fastener, and its figure another', () => {
+    const flatOne = named('M10 x 1.25');
+    const cone = { ...flatOne, bearing: { ...flatOne.bearing, cone_deg: 90 } };
+    const rungs = (today: typeof flatOne) => ladder(input('47 N·m', today, { original: flatOne })).rungs;
+    expect(rungs(flatOne).some(({ id }) => id === 'fastener')).toBe(false);
+    expect(rungs(cone).find(({ id }) => id === 'fastener')?.factor).toBeGreaterThan(1.05);
   });
   test.each([[20], [180], [-90], [Number.NaN]])('%d° is none', (cone_deg) => {
     const face = { ...flat, cone_deg };

@@ -61,9 +61,19 @@ function whereGuards({ todayFilmId, headFilmId, parent, underHead, nearHeat }: G
   ];
 }
 
-function lockingGuards({ today, locking, nearHeat, seating_Nm, todayFilmId }: GuardInput): readonly Guard[] {
+function lockingGuards(input: GuardInput): readonly Guard[] {
+  const { today, locking, nearHeat, seating_Nm, todayFilmId } = input;
   const most = today.prevailing?.high_Nm ?? 0;
+  const insert = input.form === 'stud' ? (input.parent?.insert?.torque_Nm ?? 0) : 0;
   return [
+    ...(seating_Nm !== undefined && insert >= seating_Nm
+      ? [
+          ask(
+            'insert-above-seating',
+            `The thread insert turns at up to ${insert} N·m by itself and the stud is seated with ${seating_Nm} N·m: it stands at depth only if it was measured there.`,
+          ),
+        ]
+      : []),
     ...(seating_Nm !== undefined && most > seating_Nm
       ? [
           ask(

@@ -51,8 +51,12 @@ export interface GuardInput {
     readonly thread: Thread;
     readonly metal?: ParentMetal;
     readonly engagement_mm?: number;
-    /** A thread insert is wound in: it is the insert's outside that would strip. */
-    readonly insert?: boolean;
+    /** A thread insert is wound in: it is the insert's outside that would strip, along its own length. */
+    readonly insert?: {
+      readonly length_mm?: number;
+      /** The most it turns with by itself; 0 where it runs freely. */
+      readonly torque_Nm?: number;
+    };
     /** How hot the parent gets there. */
     readonly hottest_C?: number;
   };

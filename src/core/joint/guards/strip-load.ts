@@ -5,7 +5,7 @@ interface TappedThread {
   readonly thread: Thread;
   readonly metal: ParentMetal;
   readonly engagement_mm: number;
-  readonly insert?: boolean;
+  readonly insert?: { readonly length_mm?: number };
 }
 
 // The computed load is taken at nine tenths, and one pitch of lead-in is left out.
@@ -40,7 +40,7 @@ export function stripLoad(
   { thread, metal, engagement_mm, insert }: TappedThread,
   hottest_C: number | undefined,
 ): number {
-  const full = engagement_mm - thread.pitch_mm;
+  const full = Math.min(engagement_mm, insert?.length_mm ?? Infinity) - thread.pitch_mm;
   if (!(full > 0)) return 0;
   const grown = INSERT_PITCHES * thread.pitch_mm;
   const tapped = insert

@@ -13,6 +13,28 @@ export interface Unknown {
 const unless = (known: boolean, code: string, what: string, unjudged: string): readonly Unknown[] =>
   known ? [] : [{ code, what, unjudged }];
 
+/** Of a thread insert: unasked, the whole engagement would be taken as held and its grip as part of the clamp load. */
+function ofInsert({ parent, form }: GuardInput): readonly Unknown[] {
+  const insert = parent?.insert;
+  if (!insert) return [];
+  return [
+    ...unless(
+      insert.length_mm !== undefined,
+      'insert-length',
+      'the length of its thread insert',
+      'the thread round it is judged along the whole engagement',
+    ),
+    ...unless(
+      insert.torque_Nm !== undefined,
+      'insert-torque',
+      'the insert’s own torque',
+      form === 'bolt'
+        ? 'what it takes of the figure is not counted: less clamp load is left than the ladder says'
+        : 'whether the stud is driven home against it is not judged',
+    ),
+  ];
+}
+
 /** Of the fastener itself. */
 function ofFastener(input: GuardInput): readonly Unknown[] {
   const { today, original, substituted, washer, reach, faceMeasured } = input;
@@ -103,5 +125,6 @@ function ofRest({ nut, gasket, underHead, hottest_C }: GuardInput): readonly Unk
 export const unknowns = (input: GuardInput): readonly Unknown[] => [
   ...ofFastener(input),
   ...ofPlace(input),
+  ...ofInsert(input),
   ...ofRest(input),
 ];

@@ -87,6 +87,7 @@ const isOther = (a: LadderFastener, b: LadderFastener) =>
   a.thread.designation !== b.thread.designation ||
   a.bearing.outer_mm !== b.bearing.outer_mm ||
   a.bearing.inner_mm !== b.bearing.inner_mm ||
+  a.bearing.cone_deg !== b.bearing.cone_deg ||
   a.grade !== b.grade;
 
 export function fastenerRung(input: LadderInput, value_Nm: number): Rung | undefined {

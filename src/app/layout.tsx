@@ -8,7 +8,7 @@ import type { ReactNode } from 'react';
 import { preferencesFrom } from '@/interface/figures/preference-cookies';
 import { PreferencesProvider } from '@/interface/figures/preferences';
 import { fontVariables } from '@/interface/theme/fonts';
-import { takeAwayAction, undoAction } from '@/features/removal/actions';
+import { removePhotoAction, takeAwayAction, undoAction } from '@/features/removal/actions';
 import { UndoProvider } from '@/interface/parts/undo';
 import { HeadingFocus } from '@/interface/shell/heading-focus';
 import { SHEET } from '@/interface/shell/sheet-id';
@@ -35,7 +35,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
           </a>
           <HeadingFocus />
           <PreferencesProvider initial={preferences}>
-            <UndoProvider undo={undoAction} takeAway={takeAwayAction}>
+            <UndoProvider undo={undoAction} takeAway={takeAwayAction} removePhoto={removePhotoAction}>
               {children}
             </UndoProvider>
           </PreferencesProvider>

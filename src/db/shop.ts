@@ -1,4 +1,5 @@
 import { openDatabase } from './connection';
+import { createActRepository } from './repositories/act-repository';
 import { createBoltRepository } from './repositories/bolt-repository';
 import { createBookRepository } from './repositories/book-repository';
 import { createEngineRepository } from './repositories/engine-repository';
@@ -6,6 +7,7 @@ import { createFitRepository } from './repositories/fit-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
 import { createEngineSummaryRepository } from './repositories/engine-summary-repository';
+import { createNoteRepository } from './repositories/note-repository';
 import { createRemovalRepository } from './repositories/removal-repository';
 import { createSettingRepository } from './repositories/setting-repository';
 import { createMeasureRepository } from './repositories/measure-repository';
@@ -22,8 +24,21 @@ import { troubleOf } from './trouble';
  */
 export function openShop(file: string) {
   const db = openDatabase(file);
+  // Lines take their writer's initials from the file's own function, so that no way of writing one forgets them.
+  let writer = '';
+  db.function('who', () => writer);
   return {
     file,
+    /** Does some work in somebody's name: every line written in it has these initials. */
+    inNameOf: <T>(who: string, work: () => T): T => {
+      const before = writer;
+      writer = who;
+      try {
+        return work();
+      } finally {
+        writer = before;
+      }
+    },
     engines: createEngineRepository(db),
     book: createBookRepository(db),
     joints: createJointRepository(db),
@@ -39,6 +54,8 @@ export function openShop(file: string) {
     summaries: createEngineSummaryRepository(db),
     settings: createSettingRepository(db),
     removals: createRemovalRepository(db),
+    acts: createActRepository(db),
+    notes: createNoteRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */
     transaction: <T>(work: () => T): T => {
       try {

@@ -3,7 +3,17 @@ export interface Codec<Value> {
   readonly column: string;
   readonly read: (held: unknown) => Value;
   readonly write: (value: Value) => unknown;
+  /** What is written where it is not the value alone. */
+  readonly sql?: string;
 }
+
+/** Initials of whoever wrote a line: its own where it comes from elsewhere, else of whoever writes now. */
+export const initials: Codec<string | undefined> = {
+  column: 'who',
+  read: (held) => (typeof held === 'string' && held !== '' ? held : undefined),
+  write: (who) => who ?? null,
+  sql: 'coalesce(@who, who())',
+};
 
 /** A truth, kept as 0 or 1. */
 export const flag = (column: string): Codec<boolean> => ({ column, read: (held) => held === 1, write: Number });
@@ -47,7 +57,7 @@ export function table<Entity extends object>(name: string, columns: Columns<Enti
     columns: fields.map(({ column }) => `${name}.${column}`).join(', '),
     /** A row as one JSON text, its columns by name. */
     asJson: `json_object(${fields.map(({ column }) => `'${column}', ${name}.${column}`).join(', ')})`,
-    insert: `INSERT INTO ${name} (${fields.map(({ column }) => column).join(', ')}) VALUES (${fields.map(({ field }) => `@${field}`).join(', ')})`,
+    insert: `INSERT INTO ${name} (${fields.map(({ column }) => column).join(', ')}) VALUES (${fields.map(({ field, codec }) => codec?.sql ?? `@${field}`).join(', ')})`,
     /**
      * Alters a row that is still of the version that was read, and raises it; no row is changed where it is another.
      */

@@ -1,7 +1,7 @@
 import { DomainError } from '@/core/units';
 
 /** What of a line two sendings of it may differ in: it was on its way once more. */
-const ON_ITS_WAY = new Set(['at', 'recordedAt', 'age_ms', 'seq']);
+const ON_ITS_WAY = new Set(['at', 'recordedAt', 'age_ms', 'seq', 'who']);
 
 const plain = (line: object): string =>
   JSON.stringify(

@@ -39,6 +39,22 @@ export const differencesOf = (current: object, sent: object, say: Say): readonly
     return [{ field: disk.field, onDisk: disk.value, sent: here.value }];
   });
 
+const MOST_TOLD = 60;
+const isPlain = (value: string) => value.length <= MOST_TOLD && !/^[[{]/.test(value);
+
+/**
+ * What was changed of something, in a few words: `“Cylinder head”: Lubricant today, Engine oil → Moly paste`; undefined
+ * where nothing was.
+ */
+export function changedWords(what: string, before: object, sent: object, say: Say): string | undefined {
+  const differences = differencesOf(before, sent, say);
+  const [only] = differences;
+  if (!only) return undefined;
+  if (differences.length === 1 && isPlain(only.onDisk) && isPlain(only.sent))
+    return `“${what}”: ${only.field}, ${only.onDisk} → ${only.sent}`;
+  return `“${what}” was changed: ${[...new Set(differences.map(({ field }) => field))].join(', ')}`;
+}
+
 interface Versioned {
   readonly version: number;
 }

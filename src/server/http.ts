@@ -1,4 +1,5 @@
 import { NextResponse } from 'next/server';
+import { currentWho } from './current-who';
 import { problemOfThrown } from './problem';
 import { type Result, type Problem, fail, ok } from '@/model/result';
 
@@ -60,6 +61,22 @@ export async function withJson(request: Request, work: (body: unknown) => Promis
     return toResponse(fail(badJson));
   }
   return catchToResponse(() => work(body));
+}
+
+/** Answers a photograph that was sent: refused from another site, and where none is there. */
+export async function photoSent(
+  request: Request,
+  keep: (file: File, who: string) => Promise<object>,
+): Promise<Response> {
+  return (
+    rejectCrossOrigin(request) ??
+    catchToResponse(async () => {
+      const file = (await request.formData()).get('photo');
+      if (!(file instanceof File))
+        return toResponse(fail({ code: 'missing-field', message: 'The photograph is missing.', field: 'photo' }));
+      return toResponse(ok(await keep(file, await currentWho())));
+    })
+  );
 }
 
 /**

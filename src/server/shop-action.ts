@@ -1,10 +1,13 @@
 import type Joi from 'joi';
+import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
 import { fail, ok, type Result } from '@/model/result';
+import type { Undo } from './acts';
 import { nowIso, nowMs } from './clock';
 import { currentShop } from './current-shop';
+import { currentWho } from './current-who';
 import { problemOf, problemOfThrown } from './problem';
 
 /** What an action works on: the shop this browser looks at, and the hour by the server's clock. */
@@ -12,35 +15,49 @@ export interface Bench {
   readonly shop: Shop;
   readonly now: number;
   readonly nowIso: string;
+  /** Initials of whoever does it; empty where nobody gave them. */
+  readonly who: string;
+  /** Tells what was done, so that it can be taken back; what is not told cannot. */
+  readonly tell: (words: string | undefined) => void;
 }
 
 type Work<Fields, T> = (fields: Fields, bench: Bench) => T;
 
 /**
  * Validates, then works in one transaction, reads and writes together; whatever goes wrong comes back in the one
- * shape.
+ * shape. What was told of it comes with the answer, as the way to take it back.
  */
 export function runAction<Fields, T>(
   shop: Shop,
   schema: Joi.ObjectSchema<Fields>,
   input: unknown,
   work: Work<Fields, T>,
-): Result<T> {
+  { who = '', isLogged = true }: { readonly who?: string; readonly isLogged?: boolean } = {},
+): Result<T & { readonly undo?: Undo }> {
   const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
   if (checked.error) return fail(problemOf(checked.error));
+  const doer = { id: nanoid(), who, at: nowIso() };
+  let words: string | undefined;
+  const tell = (told: string | undefined) => void (words = told);
+  const done = () => work(checked.value, { shop, now: nowMs(), nowIso: doer.at, who, tell });
+  const asAct = () => shop.acts.during(doer, () => ({ done: done(), words }));
   try {
-    return ok(shop.transaction(() => work(checked.value, { shop, now: nowMs(), nowIso: nowIso() })));
+    const { done: answer, act } = shop.inNameOf(who, () =>
+      shop.transaction(() => (isLogged ? asAct() : { done: done(), act: undefined })),
+    );
+    // An action answers with an object of its own; what it was told as goes into it.
+    return ok((act ? { ...answer, undo: act } : answer) as T & { undo?: Undo });
   } catch (thrown) {
     return fail(problemOfThrown(thrown));
   }
 }
 
 const onCurrentShop =
-  (after: () => void) =>
+  (after: () => void, isLogged: boolean) =>
   <Fields, T>(schema: Joi.ObjectSchema<Fields>, work: Work<Fields, T>) =>
-  async (input: unknown): Promise<Result<T>> => {
+  async (input: unknown): Promise<Result<T & { readonly undo?: Undo }>> => {
     try {
-      const outcome = runAction(await currentShop(), schema, input, work);
+      const outcome = runAction(await currentShop(), schema, input, work, { who: await currentWho(), isLogged });
       if (outcome.ok) after();
       return outcome;
     } catch (thrown) {
@@ -48,11 +65,16 @@ const onCurrentShop =
     }
   };
 
+const drawAnew = () => revalidatePath('/', 'layout');
+
 /** A server action that writes: checked, in one transaction, and the page is drawn anew with the answer, once. */
-export const shopAction = onCurrentShop(() => revalidatePath('/', 'layout'));
+export const shopAction = onCurrentShop(drawAnew, true);
+
+/** One of which no row is written down for taking back: a whole build at once, or an act of taking back itself. */
+export const plainShopAction = onCurrentShop(drawAnew, false);
 
 /** A server action that only answers a question: nothing is drawn anew. */
-export const shopQuestion = onCurrentShop(() => undefined);
+export const shopQuestion = onCurrentShop(() => undefined, false);
 
 /** A question whose answer takes so long that others are served meanwhile: no transaction is held over it. */
 export const longQuestion =

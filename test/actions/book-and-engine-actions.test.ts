@@ -67,7 +67,7 @@ describe('an engine', () => {
     // A second reason does not write over the first.
     await accepted(putAsideAction({ engineId, reason: 'lost' }));
     expect(asideIn()?.reason).toBe('sold');
-    expect(await accepted(bringBackAction({ engineId }))).toEqual({ isBack: true });
+    expect(await accepted(bringBackAction({ engineId }))).toMatchObject({ isBack: true });
     expect(await accepted(bringBackAction({ engineId }))).toEqual({ isBack: false });
     expect(asideIn()).toBeUndefined();
     expect(everything(shop).replace(/"stamp":\d+/g, '')).toBe(before);
@@ -167,8 +167,9 @@ describe('a table of figures', () => {
     expect(seen.aside).toContain('tight');
     expect([everything(shop), drawn.times]).toEqual([before, times]);
     const leaves = rowsIn(shop, 'leaf');
-    expect(await accepted(importTableAction({ text, engineId: 'demo-norrhem', sourceId: sourceId() }))).toEqual({
+    expect(await accepted(importTableAction({ text, engineId: 'demo-norrhem', sourceId: sourceId() }))).toMatchObject({
       entered: 1,
+      undo: { words: '1 entry was read in from a table' },
     });
     expect(rowsIn(shop, 'leaf')).toBe(leaves + 1);
   });

@@ -58,7 +58,7 @@ describe('a sheet that was changed under a round that is open', () => {
     const of = decidingOf(mains(), leaf.printedText);
     alter({ detail: { ...mains().detail, changeMeans: { means: 'next-round', target_Nm: 40, of } } });
     expect(waits()).not.toMatch(/changed since/);
-    alter({ todayFilm: 'graphite-grease' });
+    alter({ todayFilm: 'wax-ptfe' });
     expect(waits()).toMatch(/changed since/);
     alter({ todayFilm: 'moly-paste' });
     expect(waits()).not.toMatch(/changed since/);

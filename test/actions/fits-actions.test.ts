@@ -28,7 +28,9 @@ describe('fits from the list', () => {
     shop.engines.alter({ ...engine, practice: { oilClearance: 'both', endFloat: 'feelers' } });
     const before = new Set(shop.fits.ofEngine('demo-norrhem').map(({ id }) => id));
     const kinds = ['main-clearance', 'crank-float', 'ring-gap'];
-    expect(await accepted(addListedFitsAction({ ...MAKE, kinds }))).toEqual({ href: '/engines/demo-norrhem/fits' });
+    expect(await accepted(addListedFitsAction({ ...MAKE, kinds }))).toMatchObject({
+      href: '/engines/demo-norrhem/fits',
+    });
     const made = shop.fits.ofEngine('demo-norrhem').filter(({ id }) => !before.has(id));
     expect(made.map(({ kind }) => kind)).toEqual(kinds);
     const [mains, float, gaps] = made.map(there);

@@ -143,8 +143,9 @@ describe('a row of a shelf', () => {
 
 describe('house practice', () => {
   test('is kept for the shop and, where an engine differs, for it; null takes that away', async () => {
-    expect(await accepted(keepPracticeAction({ engineId: null, version: 0, change: { range: 'low' } }))).toEqual({
+    expect(await accepted(keepPracticeAction({ engineId: null, version: 0, change: { range: 'low' } }))).toMatchObject({
       version: 1,
+      undo: { words: '“House practice”: A range becomes, middle → low' },
     });
     const engine = () => there(shop.engines.find('demo-norrhem'));
     const { version } = engine();

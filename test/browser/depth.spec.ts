@@ -260,7 +260,7 @@ test('a photograph of the page is kept with its entry; what is no picture is ref
   await input.setInputFiles({ name: 'page.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
   await expect(page.getByText('no picture that can be read here')).toBeVisible();
   await input.setInputFiles('docs/screenshots/face.png');
-  const picture = page.getByRole('img', { name: 'The page of Cylinder head nuts, photograph 1' });
+  const picture = page.getByRole('img', { name: 'Photograph 1 of the page of Cylinder head nuts' });
   await expect(picture).toBeVisible();
   expect(await picture.evaluate((img: HTMLImageElement) => img.naturalHeight)).toBe(360);
   faults.splice(0, faults.length, ...faults.filter((fault) => !fault.includes('400')));

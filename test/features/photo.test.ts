@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { isDomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
-import { removePhotoAction } from '@/features/book/actions';
+import { removePhotoAction } from '@/features/removal/actions';
 import { keepPhoto, photoToShow } from '@/features/book/photo';
 import { accepted, ownShop, refused, there } from '../actions/own-shop';
 

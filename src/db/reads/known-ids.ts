@@ -16,6 +16,7 @@ const TABLES = [
   'fit_line',
   'engine_sheet',
   'shim',
+  'note',
 ] as const;
 
 /** Which of these ids stand in the shop already, whatever they are the ids of. */

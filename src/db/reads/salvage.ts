@@ -21,6 +21,8 @@ const REACHING: Readonly<Record<string, string>> = {
   fit_hold: OF_FIT,
   fit_line: OF_FIT,
   engine_sheet: OF_ENGINE,
+  note: OF_ENGINE,
+  note_photo: 'note_id IN (SELECT id FROM note WHERE engine_id = @id)',
 };
 
 /** An engine's rows as they lie on disk, read by nothing that could refuse them; a table that fails says why. */

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
-import { flag, json, table, type Row } from '../table';
+import { flag, initials, json, table, type Row } from '../table';
 
 const SET = table<BoltSet>('bolt_set', {
   id: 'id',
@@ -26,6 +26,7 @@ const READING = table<BoltReading>('bolt_reading', {
   typed: 'typed',
   torque_Nm: 'torque_nm',
   at: 'at',
+  who: initials,
 });
 
 export interface MeasuredSet {

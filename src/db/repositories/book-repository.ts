@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { FIGURE_JSON, type Leaf, type Photo } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
-import { json, table, type Row } from '../table';
+import { initials, json, table, type Row } from '../table';
 
 const SOURCE = table<Source>('source', {
   id: 'id',
@@ -15,6 +15,7 @@ const SOURCE = table<Source>('source', {
   fromNumber: 'from_number',
   toNumber: 'to_number',
   supersedesId: 'supersedes_id',
+  language: 'language',
   version: 'version',
   createdAt: 'created_at',
 });
@@ -37,6 +38,7 @@ const LEAF = table<Leaf>('leaf', {
   max_mm: 'max_mm',
   agreedNotes: json('agreed_notes'),
   replacesId: 'replaces_id',
+  who: initials,
   createdAt: 'created_at',
 });
 

@@ -46,6 +46,7 @@ interface LineRow {
   readonly strikes_id: string | null;
   readonly at: string;
   readonly recorded_at: string;
+  readonly who: string;
 }
 
 /** Readings taken one after another were taken alike: what is kept with them is parsed once. */
@@ -65,6 +66,7 @@ function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {
     place: row.place,
     at: row.at,
     recordedAt: row.recorded_at,
+    ...(row.who !== '' && { who: row.who }),
     body: bodyOf(row.body),
   };
   if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
@@ -93,8 +95,8 @@ function cellOf(line: FitLine) {
 }
 
 const INSERT_LINE = `INSERT INTO fit_line
-  (id, fit_id, kind, place, part, station, angle, value_mm, typed, body, strikes_id, at, recorded_at)
-  VALUES (@id, @fitId, @kind, @place, @part, @station, @angle, @value_mm, @typed, @body, @strikesId, @at, @recordedAt)
+  (id, fit_id, kind, place, part, station, angle, value_mm, typed, body, strikes_id, at, recorded_at, who)
+  VALUES (@id, @fitId, @kind, @place, @part, @station, @angle, @value_mm, @typed, @body, @strikesId, @at, @recordedAt, coalesce(@who, who()))
   ON CONFLICT (id) DO NOTHING`;
 
 const createLines = (db: Database) => {
@@ -128,6 +130,7 @@ const createLines = (db: Database) => {
         strikesId: line.kind === 'strike' ? line.strikes : null,
         at: line.at,
         recordedAt,
+        who: line.who ?? null,
       }).changes === 1,
   };
 };

@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { cancelledOf } from '@/model/cancelled-lines';
 import type { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 
 interface HeatRow {
@@ -13,6 +14,7 @@ interface HeatRow {
   readonly head_c: number | null;
   readonly strikes_id: string | null;
   readonly at: string;
+  readonly who: string;
 }
 
 const toCycle = (row: HeatRow): HeatCycle => ({
@@ -22,6 +24,7 @@ const toCycle = (row: HeatRow): HeatCycle => ({
   ranTo: row.ran_to as string,
   highest_C: row.highest_c as number,
   ambient_C: row.ambient_c as number,
+  who: row.who || undefined,
 });
 
 const toReading = (row: HeatRow): CoolingReading => ({
@@ -31,6 +34,7 @@ const toReading = (row: HeatRow): CoolingReading => ({
   at: row.at,
   head_C: row.head_c as number,
   ambient_C: row.ambient_c as number,
+  who: row.who || undefined,
 });
 
 const EMPTY = {
@@ -41,30 +45,27 @@ const EMPTY = {
   ambient_C: null,
   head_C: null,
   strikesId: null,
+  who: null,
 };
 
-/** What is cancelled: a line that cancels may be cancelled itself, and then what it cancelled stands again. */
-function struckOf(rows: readonly HeatRow[]): ReadonlySet<string> {
-  const struck = new Set<string>();
-  for (const { id, strikes_id } of [...rows].reverse()) if (strikes_id && !struck.has(id)) struck.add(strikes_id);
-  return struck;
-}
+/** A line without what it leaves unsaid. */
+const defined = (line: object) => Object.fromEntries(Object.entries(line).filter(([, value]) => value !== undefined));
 
 const INSERT = `INSERT INTO heat_event
-  (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at)
-  VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at, @recordedAt)
+  (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at, who)
+  VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at, @recordedAt, coalesce(@who, who()))
   ON CONFLICT (id) DO NOTHING`;
 
 export const createHeatRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], HeatRow>('SELECT * FROM heat_event WHERE engine_id = ? ORDER BY seq');
   const insert = db.prepare(INSERT);
   /** Adds a line; the same line sent twice is one, and false says so. */
-  const record = (line: object): boolean => insert.run({ ...EMPTY, ...line }).changes === 1;
+  const record = (line: object): boolean => insert.run({ ...EMPTY, ...defined(line) }).changes === 1;
   return {
     /** What stands: cycles and readings that no later line struck. */
     log: (engineId: string): HeatLog => {
       const rows = ofEngine.all(engineId);
-      const struck = struckOf(rows);
+      const struck = cancelledOf(rows.map(({ id, strikes_id: strikes }) => ({ id, strikes })));
       const valid = rows.filter((row) => !struck.has(row.id));
       return {
         cycles: valid.filter((row) => row.kind === 'cycle').map(toCycle),

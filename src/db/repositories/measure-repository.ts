@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { MEASURE_JSON, holdingMeasures, type EngineMeasure, type MeasureKind } from '@/model/engine/engine-measure';
-import { json, table, type Row } from '../table';
+import { initials, json, table, type Row } from '../table';
 
 const MEASURE = table<EngineMeasure>('engine_sheet', {
   id: 'id',
@@ -8,6 +8,7 @@ const MEASURE = table<EngineMeasure>('engine_sheet', {
   kind: 'kind',
   body: json('body', MEASURE_JSON),
   at: 'at',
+  who: initials,
 });
 
 export const createMeasureRepository = (db: Database) => {

@@ -26,6 +26,7 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
       counted('joint', 'engine_id = @id', 'joint|joints'),
       counted('fit', 'engine_id = @id', 'fit|fits'),
       counted('heat_event', 'engine_id = @id', 'line of its heat|lines of its heat'),
+      counted('note', 'engine_id = @id', 'note|notes'),
       counted('engine_sheet', 'engine_id = @id', 'sheet of the whole engine|sheets of the whole engine'),
       counted('wrench', 'came_with = @id', 'wrench that came with it|wrenches that came with it'),
     ],
@@ -67,6 +68,7 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
          AND EXISTS (SELECT 1 FROM bench_event WHERE tightening_id = tightening.id) HAVING count(*) > 0`,
         'round with pulls|rounds with pulls',
       ],
+      counted('note', 'joint_id = @id', 'note|notes'),
       counted('bolt_set', 'joint_id = @id', 'set of bolts|sets of bolts'),
       ['SELECT name AS text FROM fit WHERE joint_id = @id', 'the fit'],
       ['SELECT fit.name AS text FROM fit_hold JOIN fit ON fit.id = fit_id WHERE fit_hold.joint_id = @id', 'the fit'],
@@ -75,7 +77,7 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
   },
   fit: {
     table: 'fit',
-    hangs: [counted('fit_line', 'fit_id = @id', 'line|lines')],
+    hangs: [counted('fit_line', 'fit_id = @id', 'line|lines'), counted('note', 'fit_id = @id', 'note|notes')],
     along: [['fit_hold', 'fit_id']],
   },
   wrench: {
@@ -89,22 +91,12 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
     along: [],
   },
   trial: { table: 'film_trial', hangs: [counted('trial_pull', 'trial_id = @id', 'pull|pulls')], along: [] },
+  note: { table: 'note', hangs: [], along: [['note_photo', 'note_id']] },
 };
-
-type RawRow = Readonly<Record<string, string | number | null>>;
-
-/** Rows that were taken away, in the order in which they are put back. */
-export type TakenRows = readonly (readonly [table: string, row: RawRow])[];
 
 const MOST_NAMED = 5;
 
 export const createRemovalRepository = (db: Database) => {
-  const insertRow = (table: string, row: RawRow) => {
-    const columns = Object.keys(row);
-    db.prepare(
-      `INSERT INTO ${table} (${columns.join(', ')}) VALUES (${columns.map((column) => `@${column}`).join(', ')})`,
-    ).run(row);
-  };
   return {
     /** What hangs on a thing, in words; empty where it can be taken away. */
     hangingOn: (kind: RemovableKind, id: string): readonly string[] => {
@@ -118,24 +110,15 @@ export const createRemovalRepository = (db: Database) => {
       );
       return [...new Set(said)];
     },
-    /** Takes a thing away with the rows that are no history of it; undefined where it is not here. */
-    take: (kind: RemovableKind, id: string): TakenRows | undefined => {
+    /** Takes a thing away with the rows that are no history of it; false where it is not here. */
+    take: (kind: RemovableKind, id: string): boolean => {
       const { table, along } = REMOVALS[kind];
-      const own = db.prepare<[string], RawRow>(`SELECT * FROM ${table} WHERE id = ?`).get(id);
-      if (!own) return undefined;
-      const others = along.flatMap(([other, column]) => {
-        const rows = db.prepare<[string], RawRow>(`SELECT * FROM ${other} WHERE ${column} = ?`).all(id);
-        db.prepare(`DELETE FROM ${other} WHERE ${column} = ?`).run(id);
-        return rows.map((row) => [other, row] as const);
-      });
+      if (!db.prepare(`SELECT 1 FROM ${table} WHERE id = ?`).get(id)) return false;
+      for (const [other, column] of along) db.prepare(`DELETE FROM ${other} WHERE ${column} = ?`).run(id);
       // A stamp is made by what was deleted last.
       if (kind === 'engine') db.prepare('DELETE FROM engine_stamp WHERE engine_id = ?').run(id);
       db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id);
-      return [[table, own], ...others.filter(([other]) => other !== 'engine_stamp' && other !== 'engine_summary')];
-    },
-    /** Puts rows back as they were. */
-    putBack: (rows: TakenRows): void => {
-      for (const [table, row] of rows) insertRow(table, row);
+      return true;
     },
   };
 };

@@ -25,6 +25,7 @@ interface EventRow {
   readonly strikes_id: string | null;
   readonly at: string;
   readonly recorded_at: string;
+  readonly who: string;
 }
 
 const EVENT_COLUMNS = [
@@ -38,12 +39,13 @@ const EVENT_COLUMNS = [
   'at',
   'recorded_at',
   'words',
+  'who',
 ]
   .map((column) => `bench_event.${column}`)
   .join(', ');
 
 function toEvent(row: EventRow): RecordedEvent {
-  const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at };
+  const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at, ...(row.who !== '' && { who: row.who }) };
   if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
   if (row.kind === 'shaft') return { ...shared, kind: 'shaft', step: row.step as number };
   if (row.kind === 'left') return { ...shared, kind: 'left', step: row.step as number, words: row.words ?? '' };
@@ -107,8 +109,8 @@ const prepared = (db: Database) => ({
   ),
   eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
   insertEvent: db.prepare(
-    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words)
-     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt, @words)`,
+    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words, who)
+     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt, @words, coalesce(@who, who()))`,
   ),
 });
 
@@ -132,7 +134,7 @@ export const createTighteningRepository = (db: Database) => {
   const append = db.transaction((tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => {
     const known = sql.eventById.get(event.id);
     if (known) {
-      assertSameLine({ ...toEvent(known), of: known.tightening_id }, { ...event, of: tightening.id });
+      assertSameLine({ ...toEvent({ ...known, who: '' }), of: known.tightening_id }, { ...event, of: tightening.id });
       return false;
     }
     assertFollows(tightening.plan.steps, events(tightening.id), event);
@@ -142,6 +144,7 @@ export const createTighteningRepository = (db: Database) => {
       at: event.at,
       tighteningId: tightening.id,
       recordedAt,
+      who: null,
       ...details(event, tightening.plan),
     });
     return true;
@@ -168,7 +171,7 @@ export const createTighteningRepository = (db: Database) => {
      * @throws DomainError out-of-turn, nothing-to-strike; id-taken where a line of that id stands anywhere already
      */
     recordAll: (tightening: Tightening, lines: readonly RecordedEvent[]): void => {
-      for (const [i, { recordedAt, ...event }] of lines.entries()) {
+      for (const [i, { recordedAt, who, ...event }] of lines.entries()) {
         if (sql.eventById.get(event.id))
           throw new DomainError(
             'id-taken',
@@ -182,6 +185,7 @@ export const createTighteningRepository = (db: Database) => {
           at: event.at,
           tighteningId: tightening.id,
           recordedAt,
+          who: who ?? null,
           ...details(event, tightening.plan),
         });
       }

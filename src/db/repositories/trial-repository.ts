@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
+import { cancelledOf } from '@/model/cancelled-lines';
 import type { FilmTrialRow, TrialPullRow } from '@/model/trial/film-trial';
-import { json, table, type Row } from '../table';
+import { initials, json, table, type Row } from '../table';
 
 const TRIAL = table<FilmTrialRow>('film_trial', {
   id: 'id',
@@ -23,6 +24,7 @@ const PULL = table<TrialPullRow & { readonly strikesId: string | null }>('trial_
   typed: 'typed',
   strikesId: 'strikes_id',
   at: 'at',
+  who: initials,
 });
 
 export const createTrialRepository = (db: Database) => {
@@ -43,9 +45,7 @@ export const createTrialRepository = (db: Database) => {
     /** The pulls that stand, in the order in which they were made; a struck one and its striking line are left out. */
     pulls: (trialId: string): readonly TrialPullRow[] => {
       const rows = pullsOf.all(trialId).map(PULL.fromRow);
-      // A line that cancels may be cancelled itself; the later ones go first.
-      const struck = new Set<string>();
-      for (const { id, strikesId } of [...rows].reverse()) if (strikesId && !struck.has(id)) struck.add(strikesId);
+      const struck = cancelledOf(rows.map(({ id, strikesId: strikes }) => ({ id, strikes })));
       return rows
         .filter((row) => row.strikesId === null && !struck.has(row.id))
         .map(({ strikesId: _, ...pull }) => pull);

@@ -2,10 +2,10 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
 import { engineOf, shopAction } from '@/server/shop-action';
 import { leafOfFields } from './leaf-of-fields';
-import { leafSchema, photoSchema, sourceSchema } from './schema';
+import { leafSchema, sourceSchema } from './schema';
 
 const saySource = sayBy({
   title: 'Title',
@@ -18,12 +18,13 @@ const saySource = sayBy({
   fromNumber: 'From engine number',
   toNumber: 'To engine number',
   supersedesId: 'Puts out of force',
+  language: 'Printed in',
 });
 
 /** Adds a source to an engine's book, or changes what is known of one. */
 export const addSourceAction = shopAction(sourceSchema, (given, bench) => {
   const { engineId, id: known, ...fields } = given;
-  const { shop, nowIso } = bench;
+  const { shop, nowIso, tell } = bench;
   engineOf(bench, engineId);
   const sources = shop.book.sources(engineId);
   const others = [known, fields.supersedesId].filter((one) => one !== null);
@@ -35,15 +36,17 @@ export const addSourceAction = shopAction(sourceSchema, (given, bench) => {
   if (!before) {
     const id = nanoid(10);
     shop.book.addSource(engineId, { ...fields, id, version: 1, createdAt: nowIso });
+    tell(`The source “${fields.title}” was added`);
     return { id };
   }
   assertFresh(before.title, before, fields, saySource);
   assertWritten(before.title, shop.book.alterSource({ ...before, ...fields }), before);
+  tell(changedWords(before.title, before, fields, saySource));
   return { id: before.id };
 });
 
 /** Adds a leaf; where it corrects another, the other stays beneath it. */
-export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso }) => {
+export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso, tell }) => {
   const known = shop.book.sources(fields.engineId).some((source) => source.id === fields.sourceId);
   if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
   const leaves = fields.replacesId === null ? [] : shop.book.leaves(fields.engineId);
@@ -57,12 +60,6 @@ export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso }) =
     );
   const id = nanoid(10);
   shop.book.addLeaf(leafOfFields(fields, id, nowIso));
+  tell(`The entry “${fields.subject}” was ${fields.replacesId === null ? 'added' : 'corrected'}`);
   return { id };
-});
-
-/** Takes a photograph away for good: it is no line of a record, and it may be of the wrong page. */
-export const removePhotoAction = shopAction(photoSchema, ({ photoId }, { shop }) => {
-  if (!shop.book.removePhoto(photoId))
-    throw new DomainError('not-found', 'That photograph is not in this shop.', 'photoId');
-  return {};
 });

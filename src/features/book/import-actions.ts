@@ -33,21 +33,25 @@ export const previewTableAction = shopQuestion(previewSchema, ({ text, uses }) =
 });
 
 /** Enters the rows that can be read, all of them or none; the rest stays aside. */
-export const importTableAction = shopAction(importSchema, ({ text, uses, engineId, sourceId }, { shop, nowIso }) => {
-  if (!shop.book.sources(engineId).some((source) => source.id === sourceId))
-    throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
-  const rows = readTable(text, uses).rows.filter((row) => row.reason === undefined);
-  for (const { subject, page, printedText, conditionText } of rows)
-    shop.book.addLeaf({
-      id: nanoid(10),
-      engineId,
-      sourceId,
-      page,
-      subject,
-      printedText,
-      replacesId: null,
-      createdAt: nowIso,
-      ...leafOfText({ kind: 'torque', printedText, conditionText: conditionText || null, readingIndex: 0 }),
-    });
-  return { entered: rows.length };
-});
+export const importTableAction = shopAction(
+  importSchema,
+  ({ text, uses, engineId, sourceId }, { shop, nowIso, tell }) => {
+    if (!shop.book.sources(engineId).some((source) => source.id === sourceId))
+      throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
+    const rows = readTable(text, uses).rows.filter((row) => row.reason === undefined);
+    for (const { subject, page, printedText, conditionText } of rows)
+      shop.book.addLeaf({
+        id: nanoid(10),
+        engineId,
+        sourceId,
+        page,
+        subject,
+        printedText,
+        replacesId: null,
+        createdAt: nowIso,
+        ...leafOfText({ kind: 'torque', printedText, conditionText: conditionText || null, readingIndex: 0 }),
+      });
+    tell(`${rows.length === 1 ? '1 entry was' : `${rows.length} entries were`} read in from a table`);
+    return { entered: rows.length };
+  },
+);

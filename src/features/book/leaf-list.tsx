@@ -7,7 +7,7 @@ import { useConverted } from '@/interface/parts/torque-reading';
 import { TakeAway } from '@/interface/parts/take-away';
 import { useFigures } from '@/interface/figures/preferences';
 import { tidy } from '@/core/units';
-import { LeafPhoto } from './leaf-photo';
+import { Photographs } from '@/interface/parts/photographs';
 import type { LeafWithHistory } from './queries';
 import styles from './leaf-list.module.css';
 
@@ -84,7 +84,15 @@ export function LeafList({ engineId, leaves, correcting, onCorrect, form }: Prop
           )}
           {leaf.jointNames.length > 0 && <span className={styles.used}>used by {leaf.jointNames.join(', ')}</span>}
           {leaf.id === correcting && <div className={styles.form}>{form(leaf)}</div>}
-          <LeafPhoto leafId={leaf.id} subject={leaf.subject} photoIds={leaf.photoIds} />
+          <span className={styles.photos}>
+            <Photographs
+              address={`/api/leaves/${leaf.id}/photo`}
+              of={`the page of ${leaf.subject}`}
+              photoIds={leaf.photoIds}
+              testId={`photo-${leaf.id}`}
+              addWords="Photograph of the page"
+            />
+          </span>
           {leaf.earlier.map((before) => (
             <s key={before.id} className={styles.earlier}>
               “{before.printedText}”, p. {before.page}

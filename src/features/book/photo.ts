@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import sharp, { type Sharp } from 'sharp';
 import { DomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
-import { nowIso } from '@/server/clock';
+import { asAct, type Undo } from '@/server/acts';
 
 const MAX_BYTES = 30_000_000;
 /** More than any camera gives of a page; a picture of a few bytes may claim any size. */
@@ -49,12 +49,21 @@ export const plainPicture = (whole: Buffer): Promise<{ readonly type: string; re
     return { type, whole: await picture.toBuffer() };
   });
 
-/**
- * Keeps a photograph of a leaf's page, whole and small, both without what the camera wrote. @throws DomainError
- * not-found, bad-field
- */
-export async function keepPhoto(shop: Shop, leafId: string, file: File): Promise<{ readonly id: string }> {
-  if (!shop.book.findLeaf(leafId)) throw new DomainError('not-found', 'That entry is not in this shop.', 'leafId');
+interface KeptPhoto {
+  readonly id: string;
+  readonly undo?: Undo;
+}
+
+/** A picture as it is kept: whole and small. */
+export interface Picture {
+  readonly name: string;
+  readonly type: string;
+  readonly whole: Buffer;
+  readonly thumbnail: Buffer;
+}
+
+/** Reads a picture that was sent, whole and small, both without what the camera wrote. @throws DomainError bad-field */
+export async function pictureIn(file: File): Promise<Picture> {
   if (file.size > MAX_BYTES)
     throw new DomainError(
       'bad-field',
@@ -68,15 +77,37 @@ export async function keepPhoto(shop: Shop, leafId: string, file: File): Promise
       .webp({ quality: 78 })
       .toBuffer(),
   );
+  return { name: file.name.slice(0, 200), type, whole, thumbnail };
+}
+
+/** Keeps a photograph of a leaf's page; it can be taken back. @throws DomainError not-found, bad-field */
+export async function keepPhoto(shop: Shop, leafId: string, file: File, who = ''): Promise<KeptPhoto> {
+  const leaf = shop.book.findLeaf(leafId);
+  if (!leaf) throw new DomainError('not-found', 'That entry is not in this shop.', 'leafId');
+  const picture = await pictureIn(file);
   const id = nanoid(12);
-  shop.book.addPhoto({ id, leafId, name: file.name.slice(0, 200), type, whole, thumbnail, createdAt: nowIso() });
-  return { id };
+  return asAct(shop, who, `A photograph of the page of “${leaf.subject}” was added`, (at) => {
+    shop.book.addPhoto({ id, leafId, ...picture, createdAt: at });
+    return { id };
+  });
+}
+
+/** Keeps a photograph of a note; it can be taken back. @throws DomainError not-found, bad-field */
+export async function keepNotePhoto(shop: Shop, noteId: string, file: File, who = ''): Promise<KeptPhoto> {
+  if (!shop.notes.find(noteId)) throw new DomainError('not-found', 'That note is no longer here.', 'noteId');
+  const picture = await pictureIn(file);
+  const id = nanoid(12);
+  return asAct(shop, who, 'A photograph was added to a note', (at) => {
+    shop.notes.addPhoto({ id, noteId, ...picture, createdAt: at });
+    return { id };
+  });
 }
 
 /** A photograph to be shown; one that was kept as it came is made plain first, once. @throws DomainError */
 export async function photoToShow(shop: Shop, id: string) {
   const photo = shop.book.photo(id);
-  if (!photo || photo.plain) return photo;
+  if (!photo) return shop.notes.photo(id);
+  if (photo.plain) return photo;
   const { type, whole } = await plainPicture(photo.whole);
   shop.book.keepPlain(id, type, whole);
   return { ...photo, type, whole };

@@ -3,7 +3,7 @@ import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
 import { LEAF_CONTENTS, type LeafContent } from '@/model/book/leaf-of-text';
-import { type Source, SOURCE_KINDS } from '@/model/book/source';
+import { type Source, PRINT_LANGUAGES, SOURCE_KINDS } from '@/model/book/source';
 import type { Checked } from '@/core/units';
 
 export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
@@ -48,6 +48,9 @@ export const sourceSchema = Joi.object<SourceFields, true>({
   fromNumber: line('the first engine number', 60).allow('').default(''),
   toNumber: line('the last engine number', 60).allow('').default(''),
   supersedesId: Joi.string().empty('').allow(null).default(null),
+  language: Joi.string()
+    .valid('', ...PRINT_LANGUAGES)
+    .default(''),
 });
 
 export const leafSchema = Joi.object<Checked<LeafFields>, true>({
@@ -67,5 +70,3 @@ export const leafSchema = Joi.object<Checked<LeafFields>, true>({
   agreedNotes: Joi.array().items(Joi.string().max(60)).max(20).default([]),
   replacesId: Joi.string().allow(null).default(null),
 });
-
-export const photoSchema = Joi.object<{ photoId: string }, true>({ photoId: Joi.string().max(60).required() });

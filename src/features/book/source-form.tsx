@@ -2,7 +2,8 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { kindWords } from '@/model/book/source-precedence';
-import { type Source, SOURCE_KINDS } from '@/model/book/source';
+import { PRINT_LANGUAGES, type Source, SOURCE_KINDS } from '@/model/book/source';
+import { languageName } from '@/interface/words/language-name';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { TakeAway } from '@/interface/parts/take-away';
@@ -22,6 +23,12 @@ interface Props {
 
 const KINDS = SOURCE_KINDS.map((kind) => ({ value: kind, label: kindWords(kind).replace(/^an? /, '') }));
 
+/** By its own name and in English, so that whoever speaks either finds it. */
+const LANGUAGES = [
+  { value: '', label: 'Not said' },
+  ...PRINT_LANGUAGES.map((tag) => ({ value: tag, label: languageName(tag) })),
+];
+
 const text = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
 
 const valuesOf = ({ engineId, source }: Props) => ({
@@ -38,6 +45,7 @@ const valuesOf = ({ engineId, source }: Props) => ({
   fromNumber: source?.fromNumber ?? '',
   toNumber: source?.toNumber ?? '',
   supersedesId: source?.supersedesId ?? '',
+  language: source?.language ?? '',
 });
 
 /**
@@ -81,6 +89,7 @@ export function SourceForm(props: Props) {
           {...field('supersedesId')}
         />
       )}
+      <NativeSelect label="Printed in" data={LANGUAGES} {...field('language')} />
       <TextInput label="Rank, if not by its kind" description="1 goes first" inputMode="numeric" {...field('rank')} />
       <div className={form.acts}>
         <Button type="submit" busy={pending}>

@@ -45,9 +45,11 @@ const KINDS: Readonly<Record<Findable['kind'], readonly [said: string, path: (id
   leaf: ['Entry', () => 'book'],
   joint: ['Joint', (id) => `joints/${id}`],
   fit: ['Fit', (id) => `fits/${id}`],
+  // Where a note stands comes with it.
+  note: ['Note', () => 'about'],
 };
 
-function entryOf({ kind, id, engineId, title, text }: Findable, engine: string): Entry {
+function entryOf({ kind, id, engineId, title, text, place }: Findable, engine: string): Entry {
   const [said, path] = KINDS[kind];
   const [print = '', page = ''] = text.split('\n');
   const more = kind === 'leaf' ? `“${print}”, p. ${page}` : text.trim();
@@ -57,7 +59,7 @@ function entryOf({ kind, id, engineId, title, text }: Findable, engine: string):
     title,
     line: [kind === 'engine' ? '' : engine, kind === 'fit' ? '' : more].filter(Boolean).join(' · '),
     words: text,
-    href: `/engines/${engineId}/${path(id)}`,
+    href: `/engines/${engineId}/${place ?? path(id)}`,
   };
 }
 
@@ -68,6 +70,7 @@ const SCREENS: readonly (readonly [kind: string, title: string, href: string, wo
   ['Screen', 'House practice', '/shelves/practice', 'settings'],
   ['Screen', 'Instruments', '/shelves/instruments', 'micrometer dial'],
   ['Screen', 'Threads', '/shelves/threads', 'finder caliper gauge spanner'],
+  ['Screen', 'Last acts of the shop', '/shelves/acts', 'undo history'],
   ['Act', 'Put an engine on a stand', '/engines/new', 'new add'],
   ['Act', 'Read a build in', '/engines/read-in', 'import file'],
   ['Act', 'Take a copy of the shop', '/copies', 'backup save'],

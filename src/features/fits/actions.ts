@@ -6,7 +6,7 @@ import { contextOfFit } from '@/db/reads/fits-of-engine';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import type { Fit } from '@/model/fit/fit';
-import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { alteredFit, correctedFit, lengthWithUnit, limitsOf, listedFits, ownFit } from './fit-of-fields';
 import { fitShims, isAsThickAs } from './fit-shims';
@@ -49,6 +49,7 @@ export const addListedFitsAction = shopAction(listSchema, (fields, bench) => {
   // The list's order is the order of measuring, so that each is a moment younger than the one before.
   for (const [i, fit] of made.entries())
     shop.fits.add({ ...fit, id: nanoid(10), createdAt: new Date(now + i).toISOString() });
+  bench.tell(made.length === 1 ? `The fit “${made[0]?.name ?? ''}” was made` : `${made.length} fits were made`);
   return { href: `/engines/${fields.engineId}/fits` };
 });
 
@@ -58,11 +59,12 @@ export const addOwnFitAction = shopAction(ownFitSchema, (fields, bench) => {
   const made = ownFit(fields, practiceFor(bench, fields.engineId), shop.joints.ofEngine(fields.engineId));
   const fit: Fit = { ...made, id: nanoid(10), createdAt: nowIso };
   shop.fits.add(fit);
+  bench.tell(`The fit “${fit.name}” was made`);
   return { href: `/engines/${fields.engineId}/fits/${fit.id}` };
 });
 
 /** Keeps what is wanted of a fit and how it is read. Readings taken before stand as they were taken. */
-export const alterFitAction = shopAction(fitSchema, (fields, { shop }) => {
+export const alterFitAction = shopAction(fitSchema, (fields, { shop, tell }) => {
   const before = fitNamed(shop, fields.id);
   const leaf = fields.leafId === null ? undefined : shop.book.findLeaf(fields.leafId);
   const joints = new Set(shop.joints.ofEngine(before.engineId).map(({ id }) => id));
@@ -73,20 +75,22 @@ export const alterFitAction = shopAction(fitSchema, (fields, { shop }) => {
   const sent = { version: fields.version, name, methods, stations, angles, jointId, leafId, holds, wanted, detail };
   assertFresh(before.name, before, sent, sayFit);
   keepFit(shop, after);
+  tell(changedWords(before.name, before, sent, sayFit));
   return {};
 });
 
 /** Takes what the leaf says since it was corrected. */
-export const takeCorrectedAction = shopAction(correctedSchema, ({ fitId, version }, { shop }) => {
+export const takeCorrectedAction = shopAction(correctedSchema, ({ fitId, version }, { shop, tell }) => {
   const fit = fitNamed(shop, fitId);
   assertFresh(fit.name, fit, { version });
   const corrected = contextOfFit(shop, fit).page?.corrected;
   keepFit(shop, correctedFit(fit, corrected && shop.book.findLeaf(corrected.leafId)));
+  tell(`“${fit.name}” takes the corrected entry`);
   return {};
 });
 
 /** Says which drawer of shims a fit draws on, what is in now, and what its gasket loses. */
-export const keepDrawerAction = shopAction(drawerSchema, (fields, { shop }) => {
+export const keepDrawerAction = shopAction(drawerSchema, (fields, { shop, tell }) => {
   const { fitId, version, family, fitted, crushLow, crushHigh, stack } = fields;
   const fit = fitNamed(shop, fitId);
   const crush = limitsOf(crushLow, crushHigh, ['crushLow', 'crushHigh']);
@@ -100,14 +104,16 @@ export const keepDrawerAction = shopAction(drawerSchema, (fields, { shop }) => {
     sayBy({ shim: 'The drawer it draws on' }),
   );
   keepFit(shop, { ...fit, detail: { ...fit.detail, shim } });
+  tell(`“${fit.name}”: the drawer it draws on was changed`);
   return {};
 });
 
 /** Puts shims of one thickness into the drawer, or says how many there are. */
-export const putShimAction = shopAction(shimSchema, ({ family, typed, count, seen }, { shop, nowIso }) => {
+export const putShimAction = shopAction(shimSchema, ({ family, typed, count, seen }, { shop, nowIso, tell }) => {
   const thickness_mm = lengthWithUnit(typed, 'typed');
   if (!(thickness_mm > 0 && thickness_mm <= 20))
     throw new DomainError('bad-field', `A shim of ${typed} is not likely. Check the unit.`, 'typed');
+  tell(`Drawer ${family}: ${count} of ${typed}`);
   const known = shop.shims.inFamily(family).find(isAsThickAs(thickness_mm));
   if (!known) {
     shop.shims.add({ id: nanoid(10), family, thickness_mm, typed, count, version: 1, createdAt: nowIso });
@@ -124,9 +130,13 @@ export const putShimAction = shopAction(shimSchema, ({ family, typed, count, see
 });
 
 /** Takes shims out of the drawer and fits them; what was in goes back, and the float is to be read again. */
-export const fitShimAction = shopAction(fitShimSchema, ({ fitId, version, place, choice_mm }, { shop, nowIso }) => {
-  const fit = fitNamed(shop, fitId);
-  assertFresh(fit.name, fit, { version });
-  fitShims(shop, fit, place, choice_mm, nowIso);
-  return {};
-});
+export const fitShimAction = shopAction(
+  fitShimSchema,
+  ({ fitId, version, place, choice_mm }, { shop, nowIso, tell }) => {
+    const fit = fitNamed(shop, fitId);
+    assertFresh(fit.name, fit, { version });
+    fitShims(shop, fit, place, choice_mm, nowIso);
+    tell(`Shims were fitted at “${fit.name}”`);
+    return {};
+  },
+);

@@ -76,6 +76,7 @@ function enterBatch(shop: Shop, fits: ReadonlyMap<string, Fit>, batch: readonly 
 export async function* enterReadings(
   shop: Shop,
   { text, engineId, sure }: { readonly text: string; readonly engineId: string; readonly sure: boolean },
+  who = '',
 ): AsyncGenerator<Entry, Entry> {
   const rows = (await rowsOfTable(shop, engineId, text)).filter(({ doubt }) => sure || doubt === undefined);
   const read = rows.flatMap(({ reading }) => reading ?? []);
@@ -84,7 +85,7 @@ export async function* enterReadings(
   for (let entered = 0; entered < total; entered += BATCH) {
     yield { entered, total };
     await pause();
-    enterBatch(shop, fits, read.slice(entered, entered + BATCH));
+    shop.inNameOf(who, () => enterBatch(shop, fits, read.slice(entered, entered + BATCH)));
   }
   return { entered: total, total };
 }

@@ -3,7 +3,7 @@
 import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
 import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
@@ -114,7 +114,8 @@ export function FitScreen({
   joints,
   shims,
   engineId,
-}: FitPage & { readonly engineId: string }) {
+  notes,
+}: FitPage & { readonly engineId: string; readonly notes: ReactNode }) {
   const told = useLengths(kindOf(fit).isSize);
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
@@ -180,6 +181,7 @@ export function FitScreen({
         <WantedFold key={fit.version} fit={fit} leaves={leaves} joints={joints} line={line} />
         <ScaleFold judged={judged} />
         <LinesFold fit={fit} lines={lines} add={add} />
+        {notes}
       </HydrationGate>
     </Screen>
   );

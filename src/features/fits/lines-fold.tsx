@@ -2,7 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import type { Fit, FitLine } from '@/model/fit/fit';
-import { kindOf } from '@/model/fit/fit-state';
+import { cancelledIn, kindOf } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Disclosure } from '@/interface/parts/disclosure';
@@ -21,7 +21,10 @@ export function LinesFold({
   readonly add: (line: FitLine) => void;
 }) {
   const { size, gap } = useLengths(kindOf(fit).isSize);
-  const struck = new Set(lines.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
+  const struck = cancelledIn(lines);
+  // What a line that was cancelled is put back by: the standing line that cancels it is cancelled in turn.
+  const cancelling = ({ id }: FitLine) =>
+    lines.find((line) => line.kind === 'strike' && line.strikes === id && !struck.has(line.id));
   const strike = (line: FitLine) =>
     add({ id: nanoid(), kind: 'strike', place: line.place, strikes: line.id, at: new Date().toISOString(), body: {} });
   const told = (line: FitLine): Tell =>
@@ -40,13 +43,19 @@ export function LinesFold({
                   <td>
                     {struck.has(line.id) ? <s>{lineWords(line, fit, told(line))}</s> : lineWords(line, fit, told(line))}
                   </td>
-                  <td className="soft">{fullTime(line.at)}</td>
+                  <td className="soft">
+                    {fullTime(line.at)}
+                    {line.who && `, ${line.who}`}
+                  </td>
                   <td>
-                    {!struck.has(line.id) && (
-                      <button type="button" className={`text-button ${styles.decide}`} onClick={() => strike(line)}>
-                        Undo<span className="only-spoken"> {lineWords(line, fit, told(line))}</span>
-                      </button>
-                    )}
+                    <button
+                      type="button"
+                      className={`text-button ${styles.decide}`}
+                      onClick={() => strike(cancelling(line) ?? line)}
+                    >
+                      {struck.has(line.id) ? 'Put back' : 'Undo'}
+                      <span className="only-spoken"> {lineWords(line, fit, told(line))}</span>
+                    </button>
                   </td>
                 </tr>
               ))}

@@ -4,6 +4,7 @@ import { stringify } from 'csv-stringify/sync';
 import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { assertAsked } from '@/model/fit/fit-reading';
+import { cancelledIn } from '@/model/fit/fit-state';
 import { readRecords } from '@/server/read-records';
 
 const COLUMNS = [
@@ -29,7 +30,7 @@ const COLUMNS = [
 export function readingsCsv(fits: readonly Fit[], lines: ReadonlyMap<string, readonly FitLine[]>): string {
   const rows = fits.flatMap((fit) => {
     const own = lines.get(fit.id) ?? [];
-    const struck = new Set(own.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
+    const struck = cancelledIn(own);
     return own.flatMap((line) => {
       if (line.kind !== 'reading') return [];
       const { body } = line;

@@ -5,7 +5,7 @@ import type { Shop } from '@/db/shop';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { validateLine, type SentLine } from '@/model/fit/fit-line-schema';
 import { assertAsked, assertOfThisBore, boreOf } from '@/model/fit/fit-reading';
-import { fitState, kindOf, type FitState } from '@/model/fit/fit-state';
+import { cancelledIn, fitState, kindOf, type FitState } from '@/model/fit/fit-state';
 import { doubtsOf } from '@/model/fit/reading-doubts';
 import { madeAt, type Recorded } from '@/model/line-age';
 import { fail, ok, type Result } from '@/model/result';
@@ -48,10 +48,9 @@ function checkedReading(shop: Shop, fit: Fit, line: SentReading): SentReading {
   return { ...line, value_mm };
 }
 
-/** A line that is there, is no strike itself, and was not struck. */
+/** A line that is there and was not cancelled; one that cancels may be cancelled itself, and what it took comes back. */
 const isStanding = (lines: readonly FitLine[], wanted: string): boolean =>
-  lines.some(({ id, kind }) => id === wanted && kind !== 'strike') &&
-  !lines.some((line) => line.kind === 'strike' && line.strikes === wanted);
+  lines.some(({ id }) => id === wanted) && !cancelledIn(lines).has(wanted);
 
 /**
  * Refuses a line that cannot stand where the fit stands now, and reckons a reading anew from what was typed. @throws

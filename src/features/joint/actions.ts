@@ -20,7 +20,7 @@ import type { Joint } from '@/model/joint/joint';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
-import { assertFresh, assertWritten } from '@/model/stale';
+import { assertFresh, assertWritten, changedWords } from '@/model/stale';
 import { tryCore } from '@/model/try-core';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
@@ -112,6 +112,7 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
   const joint = { ...made, detail: { ...made.detail, ...reasoned } };
   assertReckonable(bench, joint);
   bench.shop.joints.add(joint);
+  bench.tell(`The joint “${joint.name}” was made`);
   return placeOf(joint);
 });
 
@@ -189,6 +190,7 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
   };
   assertReckonable(bench, joint);
   bench.shop.joints.add(joint);
+  bench.tell(`The joint “${joint.name}” was made`);
   return placeOf(joint);
 });
 
@@ -233,6 +235,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
       : originalFilmReason(leaf?.conditionText ?? null, originalFilm, shelves.practice),
   };
   keepJoint(bench, joint);
+  bench.tell(changedWords(before.name, { ...before, ...before.detail }, { ...change, ...detail }, sayJoint(shelves)));
   return { joint: { ...joint, version: version + 1 } };
 });
 
@@ -260,6 +263,7 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
       overLeafId: chosen.governs ? null : (governing?.leaf.id ?? null),
     },
   });
+  bench.tell(`“${joint.name}” takes “${chosen.leaf.printedText}”`);
   return {};
 });
 

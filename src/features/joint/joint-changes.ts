@@ -1,10 +1,15 @@
 import type { Shelves } from '@/model/shelf/shelves';
+import type { Joint } from '@/model/joint/joint';
+import type { JointDetail } from '@/model/joint/joint-detail';
 import { sayBy, type Say } from '@/model/stale';
 import type { Choice } from '@/interface/words/choices';
 import { CARE_CHOICES, CLASSES, PATTERNS, RANGES, RETORQUES, TURNS, WORK_UNITS } from './joint-words';
 
+/** What of a joint can be changed on its sheet. */
+type Told = Exclude<keyof Joint, 'id' | 'engineId' | 'version' | 'createdAt' | 'detail'> | keyof JointDetail;
+
 /** What the parts of a joint are called, as its sheet calls them. */
-const NAMES: Readonly<Record<string, string>> = {
+const NAMES: Readonly<Record<Told, string>> = {
   name: 'Name',
   pattern: 'Pattern',
   fasteners: 'Fasteners',
@@ -34,6 +39,14 @@ const NAMES: Readonly<Record<string, string>> = {
   care: 'Care',
   confirming: 'A confirming round',
   alsoLeaves: 'Other entries that speak of it',
+  originalFilmReason: 'Why that lubricant',
+  leafReason: 'Why that entry',
+  overLeafId: 'Over which entry',
+  heatCycle: 'What counts as a heat cycle',
+  warm: 'A warm retorque',
+  changeMeans: 'What the change means',
+  leftUnknown: 'What is left unknown',
+  standard: 'The standard figure',
 };
 
 const CHOICES: Readonly<Record<string, readonly Choice<string>[]>> = {

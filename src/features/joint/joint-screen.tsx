@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { Guard } from '@/core/joint';
 import { isDomainError } from '@/core/units';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -52,6 +52,8 @@ interface Props {
   readonly pulled: boolean;
   /** The engine and its number, as they stand at the head of a printed page. */
   readonly engineLine: string;
+  /** What was written down of it. */
+  readonly notes: ReactNode;
 }
 
 function useWorked(inputs: JointInputs) {
@@ -82,6 +84,7 @@ export function JointScreen({
   pulledWith,
   pulled,
   engineLine,
+  notes,
 }: Props) {
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
@@ -155,6 +158,7 @@ export function JointScreen({
           pulled={pulled}
           onChange={change}
         />
+        {notes}
       </HydrationGate>
     </Screen>
   );

@@ -1,9 +1,10 @@
 'use client';
 
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { fail } from '@/model/result';
+import { useOfferUndo } from '@/interface/parts/undo';
 import { UNREACHED, send } from '@/interface/parts/use-action-form';
 import { alterJointAction } from './actions';
 import type { JointChange } from './schema';
@@ -66,6 +67,7 @@ export function useKeptJoint(initial: Joint): KeptJoint {
   const [conflict, setConflict] = useState<Conflict>();
   const [savedAt, setSavedAt] = useState<number>();
   const [saving, setSaving] = useState(false);
+  const offerUndo = useOfferUndo();
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   /** The joint as it is on disk, as far as is known here; and what is not there yet. */
   const onDisk = useRef(initial);
@@ -82,6 +84,7 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     setSaving(false);
     if (outcome.ok) {
       setSavedAt(Date.now());
+      offerUndo(outcome.result);
       onDisk.current = outcome.result.joint;
       refused.current = without(refused.current, next);
       if (isNothing(refused.current)) setProblem(undefined);
@@ -99,7 +102,15 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     // What did not get through goes along with the next change; what was refused would only be refused again.
     if (code === UNREACHED.code) waiting.current = both(next, waiting.current);
     else refused.current = both(refused.current, next);
-  }, []);
+  }, [offerUndo]);
+  useEffect(() => {
+    const isOwn = isNothing(waiting.current) && isNothing(refused.current) && !saving && !conflict;
+    if (!isOwn || initial.version <= onDisk.current.version) return;
+    // Written past this sheet and drawn anew since, as by taking an act back: nothing of one's own is lost by it.
+    onDisk.current = initial;
+
+    setJoint(initial);
+  }, [initial, saving, conflict]);
   const add = useCallback(
     (part: Change) => {
       waiting.current = both(waiting.current, part);

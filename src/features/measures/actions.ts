@@ -2,11 +2,20 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { holdingOf, type EngineMeasure } from '@/model/engine/engine-measure';
+import { holdingOf, type EngineMeasure, type MeasureKind } from '@/model/engine/engine-measure';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { StaleWrite, differencesOf, sayBy } from '@/model/stale';
 import { engineOf, shopAction } from '@/server/shop-action';
 import { keptMeasureSchema } from './schema';
+
+const MEASURE_WORDS: Readonly<Record<MeasureKind, string>> = {
+  volumes: 'volumes were',
+  weights: 'weights were',
+  balance: 'balance sheet was',
+  clocking: 'ring gaps were',
+  bearings: 'bearing sizes were',
+  marks: 'match marks were',
+};
 
 /** Keeps a measure of the whole engine; the earlier one stays beneath, and the sender has to have seen it. */
 export const keepMeasureAction = shopAction(keptMeasureSchema, ({ engineId, kind, body, basedOn }, bench) => {
@@ -25,5 +34,7 @@ export const keepMeasureAction = shopAction(keptMeasureSchema, ({ engineId, kind
     );
   }
   shop.measures.add(measure);
+  // The first of its kind has nothing before it to go back to.
+  if (holding) bench.tell(`The ${MEASURE_WORDS[kind]} saved`);
   return { id: measure.id };
 });

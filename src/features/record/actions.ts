@@ -1,7 +1,7 @@
 'use server';
 
 import { nanoid } from 'nanoid';
-import { shopAction, shopQuestion } from '@/server/shop-action';
+import { plainShopAction, shopQuestion } from '@/server/shop-action';
 import { parseBuildFile, textSchema } from './build-file-schema';
 import { previewBuild } from './build-preview';
 import { readBack } from './read-back';
@@ -14,7 +14,7 @@ export const previewBuildAction = shopQuestion(textSchema, ({ text }, { shop, no
 );
 
 /** Reads a build file into this shop; where the engine already stands here, as a copy beside it. */
-export const readBackAction = shopAction(textSchema, ({ text }, { shop, now }) => {
+export const readBackAction = plainShopAction(textSchema, ({ text }, { shop, now }) => {
   const { file, copied } = readBack(shop, parseBuildFile(text).file, now, newId);
   return { href: `/engines/${file.engine.id}/record`, copied };
 });

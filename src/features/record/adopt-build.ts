@@ -51,6 +51,7 @@ const ownRows = (file: BuildFile): readonly { readonly id: string }[] => [
   ...file.fits,
   ...file.fits.flatMap(({ lines }) => lines),
   ...file.measures,
+  ...file.notes,
 ];
 
 /** Every row of a file, with those that shops share. */

@@ -1,3 +1,4 @@
+import { INITIALS } from '@/model/initials';
 import { TORQUE_UNITS } from '@/core/units';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
@@ -24,6 +25,8 @@ export const number = sentNumber().required();
 export const positive = (most: number) => sentNumber().greater(0).max(most).required();
 export const celsius = sentNumber().min(-60).max(1200).required();
 export const numberOrNone = sentNumber().allow(null).required();
+/** Initials of whoever wrote a line, where it has them. */
+export const who = Joi.string().pattern(INITIALS);
 export const year = sentNumber().integer().min(1880).max(2100).allow(null);
 export const unit = Joi.string()
   .valid(...TORQUE_UNITS)

@@ -14,9 +14,10 @@ import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { detailSchema } from '@/model/joint/joint-detail-schema';
+import { MAX_NOTE_CHARACTERS } from '@/model/note';
 import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import { LEAF_KINDS } from '@/model/book/leaf';
-import { SOURCE_KINDS } from '@/model/book/source';
+import { PRINT_LANGUAGES, SOURCE_KINDS } from '@/model/book/source';
 import {
   MAX_ROWS,
   celsius,
@@ -31,6 +32,7 @@ import {
   text,
   time,
   unit,
+  who,
   year,
 } from './build-fields';
 import { tighteningSchema } from './build-round-schema';
@@ -71,6 +73,9 @@ const source = Joi.object({
   fromNumber: Joi.string().allow('').default(''),
   toNumber: Joi.string().allow('').default(''),
   supersedesId: Joi.string().allow(null).default(null),
+  language: Joi.string()
+    .valid('', ...PRINT_LANGUAGES)
+    .default(''),
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
@@ -103,6 +108,7 @@ const leaf = Joi.object({
   max_mm: sentNumber().allow(null).default(null),
   agreedNotes: list(Joi.string()),
   replacesId: idOrNone,
+  who,
   createdAt: time,
 });
 
@@ -158,6 +164,7 @@ const boltReading = Joi.object({
   typed: text,
   torque_Nm: numberOrNone,
   at: time,
+  who,
 });
 
 const segment = Joi.object({
@@ -184,8 +191,8 @@ const boltSet = Joi.object({
 
 const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_SCHEMAS[kind]).default([]);
 
-const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest_C: celsius, ambient_C: celsius });
-const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: celsius, ambient_C: celsius });
+const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest_C: celsius, ambient_C: celsius, who });
+const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: celsius, ambient_C: celsius, who });
 
 const span = Joi.object({ min_mm: number, max_mm: number });
 const rule = Joi.object({ perDiameter: Joi.array().items(sentNumber()).length(2).required(), floor_mm: sentNumber() });
@@ -237,6 +244,7 @@ const fit = Joi.object({
           kind: Joi.string().valid(kind).required(),
           at: time,
           recordedAt: hour(),
+          who,
         }),
       ),
     ),
@@ -249,6 +257,18 @@ const shim = Joi.object({
   thickness_mm: positive(100),
   typed: text,
   count: sentNumber().integer().min(0).max(10_000).required(),
+  version: sentNumber().integer().min(1).default(1),
+  createdAt: time,
+});
+
+const note = Joi.object({
+  id,
+  engineId: id,
+  jointId: idOrNone,
+  fitId: idOrNone,
+  fastener: sentNumber().integer().min(1).max(MAX_FASTENERS).allow(null).required(),
+  words: Joi.string().trim().min(1).max(MAX_NOTE_CHARACTERS).required(),
+  who,
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });
@@ -295,11 +315,19 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   measures: Joi.array()
     .items(
       ...Object.entries(MEASURE_SCHEMAS).map(([kind, body]) =>
-        Joi.object({ id, engineId: id, kind: Joi.string().valid(kind).required(), body: body.required(), at: time }),
+        Joi.object({
+          id,
+          engineId: id,
+          kind: Joi.string().valid(kind).required(),
+          body: body.required(),
+          at: time,
+          who,
+        }),
       ),
     )
     .default([]),
   shims: Joi.array().items(shim).default([]),
+  notes: Joi.array().items(note).max(MAX_ROWS).default([]),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 });
 

@@ -9,6 +9,7 @@ import type { Joint } from '@/model/joint/joint';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { EngineMeasure } from '@/model/engine/engine-measure';
 import type { HousePractice } from '@/model/practice/house-practice';
+import type { Note } from '@/model/note';
 import type { Wrench } from '@/model/shelf/wrench';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
@@ -55,6 +56,8 @@ export interface BuildFile {
   readonly measures: readonly EngineMeasure[];
   /** The drawers that the fits draw on. */
   readonly shims: readonly Shim[];
+  /** Notes, without their photographs. */
+  readonly notes: readonly Note[];
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
 }
 
@@ -148,6 +151,10 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
       thread: [],
     },
     ...fitsPart(shop, engine, jointId),
+    notes: shop.notes
+      .ofEngine(engine.id)
+      .filter((note) => jointId === undefined || note.jointId === jointId)
+      .map(({ photoIds: _, ...note }) => note),
     heat: shop.heat.log(engine.id),
   };
 }

@@ -5,7 +5,7 @@ import { PULL_ACTS } from '@/model/joint/tightening-plan';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
-import { id, list, number, positive, text, time, unit } from './build-fields';
+import { id, list, number, positive, text, time, unit, who } from './build-fields';
 
 type EventKind = (typeof EVENT_KINDS)[number];
 type StepKind = (typeof STEP_KINDS)[number];
@@ -13,7 +13,7 @@ type StepKind = (typeof STEP_KINDS)[number];
 const index = sentNumber().integer().min(0).required();
 
 const eventOf = (kind: EventKind, keys: Joi.SchemaMap) =>
-  Joi.object({ id, kind: Joi.string().valid(kind).required(), ...keys, at: time, recordedAt: time });
+  Joi.object({ id, kind: Joi.string().valid(kind).required(), ...keys, at: time, recordedAt: time, who });
 const outcome = Joi.string()
   .valid(...PULL_OUTCOMES)
   .required();

@@ -77,6 +77,18 @@ function assertFits({ engine, leaves, joints, fits, measures }: BuildFile): void
   }
 }
 
+function assertNotes({ engine, joints, fits, notes }: BuildFile): void {
+  const [ofEngine, joint, fit] = [among([engine]), among(joints), among(fits)];
+  for (const note of notes) {
+    ofEngine(note.engineId, 'engine');
+    if (note.jointId !== null) joint(note.jointId, 'joint');
+    if (note.fitId !== null) fit(note.fitId, 'fit');
+    const of = joints.find(({ id }) => id === note.jointId);
+    if (note.fastener !== null && note.fastener > (of?.fasteners ?? 0))
+      throw notWhole('a note is of a fastener that its joint does not have.', 'notes');
+  }
+}
+
 /** A plan whose turn names positions that it does not have cannot be gone round. */
 function assertPlans({ joints, tightenings }: BuildFile): void {
   const names = new Map(joints.map(({ id, name }) => [id, name]));
@@ -145,6 +157,7 @@ export function assertWhole(file: BuildFile, now: number): void {
   assertBook(file);
   assertWork(file);
   assertFits(file);
+  assertNotes(file);
   assertPlans(file);
   assertPast(file, now);
   assertWrenches(file);

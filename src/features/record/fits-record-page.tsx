@@ -14,16 +14,20 @@ import { Section, Screen } from '@/interface/parts/screen';
 import table from '@/interface/parts/table.module.css';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
+import type { NoteWithPhotos } from '@/model/note';
 import { measureWords } from '@/interface/words/measure-words';
+import { NotesPrinted } from './notes-printed';
 import styles from './fits-record-page.module.css';
 
 export interface FitsRecord {
   readonly engine: Engine;
   readonly fits: readonly { readonly state: FitState; readonly lines: readonly FitLine[] }[];
   readonly measures: readonly EngineMeasure[];
+  /** Of the engine itself, and of its fits. */
+  readonly notes: readonly NoteWithPhotos[];
 }
 
-function FitRecord({ state, lines }: FitsRecord['fits'][number]) {
+function FitRecord({ state, lines, notes }: FitsRecord['fits'][number] & Pick<FitsRecord, 'notes'>) {
   const told = useLengths(state.kind.isSize);
   const { fit, page } = state;
   const decided = lines.filter(({ kind }) => !['reading', 'affirm', 'strip-in', 'strip-out', 'strike'].includes(kind));
@@ -96,6 +100,7 @@ function FitRecord({ state, lines }: FitsRecord['fits'][number]) {
           ))}
         </ul>
       )}
+      {notes.length > 0 && <NotesPrinted notes={notes} />}
     </section>
   );
 }
@@ -110,7 +115,7 @@ const MEASURE_NAMES: Readonly<Record<MeasureKind, string>> = {
 };
 
 /** The record of what was measured: sizes, clearances, weights, balance, volumes; to read and to print. */
-export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
+export function FitsRecordPage({ engine, fits, measures, notes }: FitsRecord) {
   const figures = useFigures();
   return (
     <Screen
@@ -125,8 +130,13 @@ export function FitsRecordPage({ engine, fits, measures }: FitsRecord) {
     >
       <RunningHead words={[engine.name, engine.engineNumber, 'fits'].filter(Boolean).join(', ')} />
       {fits.map((one) => (
-        <FitRecord key={one.state.fit.id} {...one} />
+        <FitRecord key={one.state.fit.id} {...one} notes={notes.filter(({ fitId }) => fitId === one.state.fit.id)} />
       ))}
+      {notes.some(({ fitId }) => fitId === null) && (
+        <Section title="Notes">
+          <NotesPrinted notes={notes.filter(({ fitId }) => fitId === null)} />
+        </Section>
+      )}
       {measures.length > 0 && (
         <Section title="Of the whole engine">
           <dl className={`label-value ${styles.sheets}`}>

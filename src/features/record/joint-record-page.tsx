@@ -13,6 +13,7 @@ import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { doneWords, overLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { NotesPrinted } from './notes-printed';
 import type { JointRecord } from './queries';
 import { RunningHead } from '@/interface/parts/running-head';
 import { SignLine } from '@/interface/parts/sign-line';
@@ -150,7 +151,10 @@ function Lines({ round }: { readonly round: TighteningState }) {
               event.kind === 'strike' || event.kind === 'shaft' ? undefined : (plan.steps[event.step] as PullStep);
             return (
               <tr key={event.id} data-struck={state.struck.has(event.id) || undefined} className={styles.line}>
-                <td className="figure">{fullTime(event.at)}</td>
+                <td className="figure">
+                  {fullTime(event.at)}
+                  {event.who && `, ${event.who}`}
+                </td>
                 <td>{step ? turnNumber(plan, step.position) : ''}</td>
                 <td>{step ? step.stage + 1 : ''}</td>
                 <td className={styles.right}>{step ? pullWords(plan, step, plain(step.setting)) : ''}</td>
@@ -171,7 +175,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
 }
 
 /** The record of one joint, laid out to be printed. */
-export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRecord) {
+export function JointRecordPage({ engine, inputs, state, worked, heat, notes }: JointRecord) {
   const { plain, kilonewtons } = useFigures();
   const { joint, source, leaf } = inputs;
   const { ladder, wrench } = worked;
@@ -265,13 +269,21 @@ export function JointRecordPage({ engine, inputs, state, worked, heat }: JointRe
             {heat.cycles.map((cycle) => (
               <li key={cycle.id}>
                 Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highest_C)} °C, air{' '}
-                {plain(cycle.ambient_C)} °C.
+                {plain(cycle.ambient_C)} °C{cycle.who && `, ${cycle.who}`}.
                 {heat.readings
                   .filter((one) => one.cycleId === cycle.id)
-                  .map((one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}.`)}
+                  .map(
+                    (one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}${one.who ? `, ${one.who}` : ''}.`,
+                  )}
               </li>
             ))}
           </ul>
+        </section>
+      )}
+      {notes.length > 0 && (
+        <section className={styles.round}>
+          <h2>Notes</h2>
+          <NotesPrinted notes={notes} />
         </section>
       )}
       <SignLine />

@@ -6,6 +6,7 @@ import type { JointState } from '@/model/engine/engine-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, type JointResult } from '@/model/joint/joint-result';
+import type { NoteWithPhotos } from '@/model/note';
 import type { Shelves } from '@/model/shelf/shelves';
 import type { FitsRecord } from './fits-record-page';
 
@@ -15,15 +16,23 @@ export interface JointRecord {
   readonly state: JointState;
   readonly worked: JointResult;
   readonly heat: HeatLog;
+  readonly notes: readonly NoteWithPhotos[];
 }
 
 /** Everything the record of one joint prints. */
-export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string, now: number): JointRecord | undefined {
+export function jointRecord(
+  shop: Shop,
+  rows: EngineRows,
+  shelves: Shelves,
+  jointId: string,
+  now: number,
+): JointRecord | undefined {
   const state = engineStateOf(rows).joints.find(({ joint }) => joint.id === jointId);
   if (!state) return undefined;
   const inputs = inputsOf(rows, state.joint, shelves, now);
   const { engine, heat } = rows;
-  return { engine, inputs, state, worked: computeJoint(inputs), heat };
+  const notes = shop.notes.of({ engineId: engine.id, jointId, fitId: null });
+  return { engine, inputs, state, worked: computeJoint(inputs), heat, notes };
 }
 
 /**
@@ -34,4 +43,5 @@ export const fitsRecord = (shop: Shop, rows: EngineRows): FitsRecord => ({
   engine: rows.engine,
   fits: fitsOf(rows).map((state) => ({ state, lines: rows.lines.get(state.fit.id) ?? [] })),
   measures: holdingMeasures(shop.measures.all(rows.engine.id)),
+  notes: shop.notes.ofEngine(rows.engine.id).filter(({ jointId }) => jointId === null),
 });

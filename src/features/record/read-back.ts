@@ -92,7 +92,8 @@ function assertReckonable(shop: Shop, { joints }: BuildFile, now: number): void 
  */
 export function readBack(shop: Shop, given: BuildFile, now: number, newId: () => string): Adoption {
   assertWhole(given, now);
-  return shop.transaction(() => {
+  // Its lines have the initials they came with, or none; nobody here wrote them.
+  const work = () => {
     const adoption = adopt(shop, given, newId);
     const { file } = adoption;
     shop.engines.add(file.engine);
@@ -101,7 +102,9 @@ export function readBack(shop: Shop, given: BuildFile, now: number, newId: () =>
     for (const joint of file.joints) shop.joints.add(joint);
     addWork(shop, file);
     addFits(shop, file);
+    for (const note of file.notes) shop.notes.add(note);
     assertReckonable(shop, file, now);
     return adoption;
-  });
+  };
+  return shop.inNameOf('', () => shop.transaction(work));
 }

@@ -1,6 +1,5 @@
 'use server';
 
-import { undoable } from '@/server/undo';
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
@@ -57,6 +56,7 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
     throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highest_C');
   const isNew = shop.heat.addCycle({ ...fields, ranFrom: iso(ranFrom), ranTo: iso(ranTo) }, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).cycles, fields, ['highest_C', 'ambient_C']);
+  bench.tell(`A run up to ${fields.highest_C} °C was logged`);
   return {};
 });
 
@@ -85,6 +85,7 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
   }
   const isNew = shop.heat.addReading({ ...fields, at: iso(at) }, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).readings, fields, ['cycleId', 'head_C', 'ambient_C']);
+  bench.tell(`A reading of ${fields.head_C} °C at the head was written`);
   return {};
 });
 
@@ -96,13 +97,8 @@ export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
   if (![...cycles, ...readings].some((line) => line.id === fields.strikesId))
     throw new DomainError('nothing-to-strike', 'That line is not standing.', 'strikesId');
   shop.heat.strike({ ...fields, at: nowIso }, nowIso);
-  const words = cycles.some(({ id }) => id === fields.strikesId)
-    ? 'The run was cancelled'
-    : 'The reading was cancelled';
-  // What was written is never altered: the line that cancelled is cancelled by another.
-  const again = (there: typeof shop) =>
-    void there.heat.strike({ id: nanoid(), engineId: fields.engineId, strikesId: fields.id, at: nowIso }, nowIso);
-  return { undo: undoable(shop, bench.now, words, again) };
+  bench.tell(cycles.some(({ id }) => id === fields.strikesId) ? 'The run was cancelled' : 'The reading was cancelled');
+  return {};
 });
 
 /** The heat cycle that a retorque would answer now: the first one due, or a later one after it was done. */

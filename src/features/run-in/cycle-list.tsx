@@ -34,7 +34,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
             <p className={styles.line}>
               <span>
                 Ran {nearTime(cycle.ranFrom, now)} to {nearTime(cycle.ranTo, now)}, highest {plain(cycle.highest_C)} °C,
-                air {plain(cycle.ambient_C)} °C
+                air {plain(cycle.ambient_C)} °C{cycle.who && `, ${cycle.who}`}
               </span>
               <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(cycle.id)}>
                 Undo this run
@@ -45,6 +45,7 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
                 <li key={reading.id} className={styles.line}>
                   <span className="figure">
                     {nearTime(reading.at, now)} head {plain(reading.head_C)} °C, air {plain(reading.ambient_C)} °C
+                    {reading.who && `, ${reading.who}`}
                   </span>
                   <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(reading.id)}>
                     Undo

@@ -9,7 +9,7 @@ import { PRACTICE_JSON, PRACTICE_QUESTIONS } from '@/model/practice/house-practi
 import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import type { Wrench } from '@/model/shelf/wrench';
 import { BUILT_IN } from '@/model/shelf/shelves';
-import { assertFresh, assertWritten, sayBy } from '@/model/stale';
+import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
 import { engineOf, found, shopAction } from '@/server/shop-action';
 import { pointsOf, wrenchSchema } from './schema';
 import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
@@ -26,7 +26,7 @@ const sayWrench = sayBy({
 });
 
 /** Hangs a wrench on the shelf, or changes what is known of one. What was tightened keeps the wrench as it was. */
-export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso }) => {
+export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso, tell }) => {
   const { id: known, version, calibration, checkedAt, ...fields } = given;
   const before = known === '' ? undefined : found(shop.wrenches, known, 'wrench', 'id');
   const part = {
@@ -46,6 +46,7 @@ export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso 
   atField('calibration', () => wrenchSetting(1, wrench));
   if (before) assertWritten(before.name, shop.wrenches.alter(wrench), before);
   else shop.wrenches.add(wrench);
+  tell(before ? changedWords(before.name, before, part, sayWrench) : `The wrench “${wrench.name}” was hung up`);
   return { id: wrench.id };
 });
 
@@ -53,7 +54,7 @@ export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso 
  * Puts a row on a shelf, over the built-in one of the same id if there is one. The built-in row itself is never
  * changed.
  */
-export const keepShelfRowAction = shopAction(keepRowSchema, ({ kind, row, version }, { shop, nowIso }) => {
+export const keepShelfRowAction = shopAction(keepRowSchema, ({ kind, row, version }, { shop, nowIso, tell }) => {
   const checked = SHELF_SCHEMAS[kind].validate(
     { ...row, id: row.id || nanoid(8) },
     { abortEarly: false, stripUnknown: true },
@@ -67,11 +68,12 @@ export const keepShelfRowAction = shopAction(keepRowSchema, ({ kind, row, versio
   const current = { version: before?.version ?? 0, ...before?.row };
   assertFresh(own.name, current, { version, ...own });
   assertWritten(own.name, shop.shelf.put(kind, own as never, version, nowIso), current);
+  tell(`“${own.name}” was put on the shelf`);
   return {};
 });
 
 /** Takes an own row off a shelf; one that a joint draws on and that nothing built in stands under has to stay. */
-export const removeShelfRowAction = shopAction(removeRowSchema, ({ kind, id, version }, { shop }) => {
+export const removeShelfRowAction = shopAction(removeRowSchema, ({ kind, id, version }, { shop, tell }) => {
   const before = shop.shelf.find(kind, id);
   if (!before) throw new DomainError('not-found', 'That row is no longer on the shelf.', 'id');
   assertFresh(before.row.name, before, { version });
@@ -84,6 +86,7 @@ export const removeShelfRowAction = shopAction(removeRowSchema, ({ kind, id, ver
       'id',
     );
   assertWritten(before.row.name, shop.shelf.remove(kind, id, version), before);
+  tell(`“${before.row.name}” was taken off the shelf`);
   return {};
 });
 
@@ -101,6 +104,7 @@ export const keepPracticeAction = shopAction(practiceSchema, ({ engineId, versio
     assertFresh('House practice', { ...practice, version: current }, { version, ...answers }, sayPractice);
     const kept = PRACTICE_JSON.write({ ...practice, ...answers });
     assertWritten('House practice', shop.settings.set(PRACTICE_KEY, kept, current), { version: current });
+    bench.tell(changedWords('House practice', practice, answers, sayPractice));
     return { version: current + 1 };
   }
   const engine = engineOf(bench, engineId);
@@ -109,5 +113,6 @@ export const keepPracticeAction = shopAction(practiceSchema, ({ engineId, versio
   const rest = Object.fromEntries(Object.entries(engine.practice).filter(([row]) => !dropped.has(row)));
   const altered = shop.engines.alter({ ...engine, practice: { ...rest, ...answers } });
   assertWritten(engine.name, altered, engine);
+  bench.tell(changedWords(`Practice for ${engine.name}`, engine.practice, change, sayPractice));
   return { version: engine.version + 1 };
 });

@@ -26,7 +26,7 @@ function segmentsOf(fields: BoltSetFields) {
 }
 
 /** Enters a set of bolts that is tightened by stretch. */
-export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIso }) => {
+export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIso, tell }) => {
   found(shop.joints, fields.jointId, 'joint', 'jointId');
   const minStretch_mm = typedLength(fields.minStretch, 'minStretch');
   const maxStretch_mm = typedLength(fields.maxStretch, 'maxStretch');
@@ -49,6 +49,7 @@ export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIs
     bothEnds,
     createdAt: nowIso,
   });
+  tell(`The bolts “${name}” were entered`);
   return {};
 });
 

@@ -1,6 +1,5 @@
 'use server';
 
-import { undoable } from '@/server/undo';
 import { nanoid } from 'nanoid';
 import { assertBearingFace, boltSegments, stiffness } from '@/core/fastener';
 import { typedLength, typedTorque } from '@/core/print';
@@ -12,7 +11,7 @@ import { ownFilmOf, reachOf } from './queries';
 import { shelveFilmSchema, strikePullSchema, trialIdSchema, trialPullSchema, trialSchema } from './schema';
 
 /** Begins a trial: bolts of one kind, on one face. */
-export const addTrialAction = shopAction(trialSchema, (fields, { shop, nowIso }) => {
+export const addTrialAction = shopAction(trialSchema, (fields, { shop, nowIso, tell }) => {
   const thread = atField('thread', () => threadNamed(fields.thread));
   const [outer_mm, inner_mm] = [typedLength(fields.outer, 'outer'), typedLength(fields.inner, 'inner')];
   atField('outer', () => assertBearingFace({ outer_mm, inner_mm }));
@@ -25,6 +24,7 @@ export const addTrialAction = shopAction(trialSchema, (fields, { shop, nowIso })
   const id = nanoid(10);
   const { name, E_GPa } = fields;
   shop.trials.add({ id, name, thread: thread.designation, outer_mm, inner_mm, segments, E_GPa, createdAt: nowIso });
+  tell(`The trial “${name}” was begun`);
   return { href: `/shelves/trials/${id}` };
 });
 
@@ -32,7 +32,7 @@ export const addTrialAction = shopAction(trialSchema, (fields, { shop, nowIso })
 const MAX_STRETCH_MM = 3;
 
 /** Enters a pull: which bolt, in which film, to what torque, and how far it stretched. */
-export const addTrialPullAction = shopAction(trialPullSchema, (fields, { shop, nowIso }) => {
+export const addTrialPullAction = shopAction(trialPullSchema, (fields, { shop, nowIso, tell }) => {
   const { trialId, bolt, film, torque, stretch } = fields;
   found(shop.trials, trialId, 'trial', 'trialId');
   const [torque_Nm, stretch_mm] = [typedTorque(torque, 'torque'), typedLength(stretch, 'stretch')];
@@ -45,17 +45,17 @@ export const addTrialPullAction = shopAction(trialPullSchema, (fields, { shop, n
       'stretch',
     );
   shop.trials.pull({ id: nanoid(), trialId, bolt, film, torque_Nm, stretch_mm, typed: stretch, at: nowIso });
+  tell(`A pull of bolt ${bolt} was written`);
   return {};
 });
 
 /** Strikes a pull that was wrong, with a line of its own. */
-export const strikeTrialPullAction = shopAction(strikePullSchema, ({ trialId, pullId }, { shop, now, nowIso }) => {
+export const strikeTrialPullAction = shopAction(strikePullSchema, ({ trialId, pullId }, { shop, nowIso, tell }) => {
   const struck = shop.trials.pulls(trialId).find((pull) => pull.id === pullId);
   if (!struck) throw new DomainError('nothing-to-strike', 'That pull is not standing.', 'pullId');
-  const strikeId = nanoid();
-  shop.trials.strike(strikeId, struck, nowIso);
-  const again = (there: typeof shop) => void there.trials.strike(nanoid(), { ...struck, id: strikeId }, nowIso);
-  return { undo: undoable(shop, now, `The pull of bolt ${struck.bolt} was cancelled`, again) };
+  shop.trials.strike(nanoid(), struck, nowIso);
+  tell(`The pull of bolt ${struck.bolt} was cancelled`);
+  return {};
 });
 
 /**
@@ -67,7 +67,7 @@ export const trialReachAction = shopQuestion(trialIdSchema, ({ trialId }, { shop
 );
 
 /** Puts the shop's own film on the shelf. The built-in row stays beneath it. */
-export const shelveFilmAction = shopAction(shelveFilmSchema, ({ trialId, film }, { shop, nowIso }) => {
+export const shelveFilmAction = shopAction(shelveFilmSchema, ({ trialId, film }, { shop, nowIso, tell }) => {
   const own = ownFilmOf(shop, found(shop.trials, trialId, 'trial', 'trialId'), film);
   if (!own)
     throw new DomainError(
@@ -77,5 +77,6 @@ export const shelveFilmAction = shopAction(shelveFilmSchema, ({ trialId, film },
     );
   const version = shop.shelf.find('film', own.id)?.version ?? 0;
   assertWritten(own.name, shop.shelf.put('film', own, version, nowIso), { version });
+  tell(`“${own.name}” was put on the shelf`);
   return {};
 });

@@ -1,3 +1,4 @@
+import { WHO_COOKIE, initialsIn } from '@/model/initials';
 import type { DecimalSign } from './format';
 
 /** How this person wants figures and screens shown. */
@@ -8,6 +9,8 @@ export interface Preferences {
   readonly contrast: 'normal' | 'high';
   /** False turns every single-key shortcut off. */
   readonly keys: boolean;
+  /** Initials of whoever works at this device; empty where they are not wanted, left out before anybody was asked. */
+  readonly who?: string;
 }
 
 const COOKIES: Readonly<Record<keyof Preferences, string>> = {
@@ -15,6 +18,7 @@ const COOKIES: Readonly<Record<keyof Preferences, string>> = {
   otherUnits: 'spanner-other-units',
   contrast: 'spanner-contrast',
   keys: 'spanner-keys',
+  who: WHO_COOKIE,
 };
 
 const YEAR_S = 31_536_000;
@@ -25,10 +29,12 @@ export const writePreference = (name: keyof Preferences, value: string): void =>
 
 /** Reads the preferences out of cookies, by name. */
 export function preferencesFrom(cookie: (name: string) => string | undefined): Preferences {
+  const who = cookie(COOKIES.who);
   return {
     decimalSign: cookie(COOKIES.decimalSign) === ',' ? ',' : '.',
     otherUnits: cookie(COOKIES.otherUnits) === 'true',
     contrast: cookie(COOKIES.contrast) === 'high' ? 'high' : 'normal',
     keys: cookie(COOKIES.keys) !== 'false',
+    ...(who !== undefined && { who: initialsIn(decodeURIComponent(who)) }),
   };
 }

@@ -3,7 +3,11 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { RemovableKind } from '@/model/removable';
 import type { Result } from '@/model/result';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { usePreferences } from '../figures/preferences';
 import { useSingleKeys } from '../shell/use-single-keys';
+import { AskWho } from './ask-who';
 import styles from './undo.module.css';
 
 /** What an act can be taken back by. */
@@ -32,6 +36,7 @@ export interface SharedActs {
     readonly id: string;
     readonly name: string;
   }) => Promise<Result<unknown>>;
+  readonly removePhoto: (fields: { readonly photoId: string }) => Promise<Result<unknown>>;
 }
 
 const TakeAwayContext = createContext<SharedActs['takeAway'] | undefined>(undefined);
@@ -43,14 +48,31 @@ export function useTakeAway(): SharedActs['takeAway'] {
   return act;
 }
 
+const RemovePhotoContext = createContext<SharedActs['removePhoto'] | undefined>(undefined);
+
+/** The act that takes a photograph away. */
+export function useRemovePhoto(): SharedActs['removePhoto'] {
+  const act = useContext(RemovePhotoContext);
+  if (!act) throw new Error('useRemovePhoto: no UndoProvider above this component');
+  return act;
+}
+
 interface Props extends SharedActs {
   readonly children: ReactNode;
 }
 
 /** A line at the foot of the screen after an act: what was done, and the key that takes it back. */
-export function UndoProvider({ undo, takeAway, children }: Props) {
+export function UndoProvider({ undo, takeAway, removePhoto, children }: Props) {
   const [offered, setOffered] = useState<Undoable>();
   const [said, setSaid] = useState<string>();
+  const [asks, setAsks] = useState(false);
+  const { who } = usePreferences();
+  const whoRef = useRef(who);
+  useEffect(() => {
+    whoRef.current = who;
+  }, [who]);
+  const path = usePathname();
+  const engine = /^\/engines\/([^/]+)/.exec(path)?.[1];
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const leaveSoon = useCallback(() => {
     clearTimeout(timer.current);
@@ -62,6 +84,7 @@ export function UndoProvider({ undo, takeAway, children }: Props) {
   useEffect(() => () => clearTimeout(timer.current), []);
   const offer = useCallback(
     (result: unknown) => {
+      if (whoRef.current === undefined) setAsks(true);
       const next = undoIn(result);
       if (!next) return;
       setOffered(next);
@@ -86,7 +109,9 @@ export function UndoProvider({ undo, takeAway, children }: Props) {
   useSingleKeys(useMemo(() => ({ z: () => void takeBack() }), [takeBack]));
   return (
     <OfferContext value={offer}>
-      <TakeAwayContext value={takeAway}>{children}</TakeAwayContext>
+      <TakeAwayContext value={takeAway}>
+        <RemovePhotoContext value={removePhoto}>{children}</RemovePhotoContext>
+      </TakeAwayContext>
       <div
         className={styles.place}
         role="status"
@@ -101,9 +126,14 @@ export function UndoProvider({ undo, takeAway, children }: Props) {
             <button type="button" className={styles.key} onClick={() => void takeBack()}>
               Undo <kbd>Z</kbd>
             </button>
+            <Link href={engine ? `/engines/${engine}/acts` : '/shelves/acts'} className={styles.link}>
+              Last acts
+            </Link>
           </p>
         )}
         {said && <p className={styles.line}>{said}</p>}
+        {/* Asked once a device, and never over the bench. */}
+        {asks && who === undefined && !path.startsWith('/face') && <AskWho />}
       </div>
     </OfferContext>
   );

@@ -2,6 +2,7 @@
 
 import { Modal, Switch } from '@mantine/core';
 import { usePreferences } from '../figures/preferences';
+import { WhoField } from './who-field';
 import { GLOSSARY } from './glossary';
 import { KEY_LIST } from './keys';
 import styles from './keys-dialog.module.css';
@@ -31,6 +32,7 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
           onChange={(event) => change({ decimalSign: event.currentTarget.checked ? ',' : '.' })}
           label="Write decimals with a comma"
         />
+        <WhoField />
       </div>
       {KEY_LIST.map((group) => (
         <section key={group.where} className={styles.group}>

@@ -32,4 +32,6 @@ export interface BoltReading {
   readonly typed: string;
   readonly torque_Nm: number | null;
   readonly at: string;
+  /** Initials of whoever measured. */
+  readonly who?: string;
 }

@@ -52,6 +52,8 @@ export interface Leaf {
   /** Codes of the notes that the reader was asked about and agreed to. */
   readonly agreedNotes: readonly string[];
   readonly replacesId: string | null;
+  /** Initials of whoever typed it in. */
+  readonly who?: string;
   readonly createdAt: string;
 }
 

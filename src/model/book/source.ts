@@ -3,6 +3,11 @@ export const SOURCE_KINDS = ['part-print', 'bulletin', 'manual', 'supplier', 'ow
 
 export type SourceKind = (typeof SOURCE_KINDS)[number];
 
+/** Languages that print is read in, by their tag. */
+export const PRINT_LANGUAGES = ['en', 'de', 'fr', 'it', 'es', 'sv', 'nl', 'cs', 'pt', 'da', 'nb', 'pl', 'ja'] as const;
+
+export type PrintLanguage = (typeof PRINT_LANGUAGES)[number];
+
 export interface Source {
   readonly id: string;
   readonly title: string;
@@ -17,6 +22,8 @@ export interface Source {
   readonly toNumber: string;
   /** The source whose leaves this one puts out of force, for the engines it applies to. */
   readonly supersedesId: string | null;
+  /** Of its print, as a BCP 47 tag; empty where nobody said. */
+  readonly language: string;
   /** Rises with every change; a writer names the one it read. */
   readonly version: number;
   readonly createdAt: string;
@@ -31,4 +38,5 @@ export const PLAIN_SOURCE = {
   fromNumber: '',
   toNumber: '',
   supersedesId: null,
+  language: '',
 } as const;

@@ -62,6 +62,8 @@ export interface EngineMeasure<K extends MeasureKind = MeasureKind> {
   readonly kind: K;
   readonly body: EngineMeasures[K];
   readonly at: string;
+  /** Initials of whoever saved it. */
+  readonly who?: string;
 }
 
 const nameOf = ({ body }: EngineMeasure): string => ('name' in body ? body.name.trim().toLowerCase() : '');

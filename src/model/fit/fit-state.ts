@@ -1,3 +1,4 @@
+import { cancelledOf } from '@/model/cancelled-lines';
 import { EXPANSIONS_UM_PER_MK } from '@/core/units';
 import {
   CHANGES,
@@ -109,8 +110,12 @@ export function value20_mm(line: ReadingLine, fit: Fit): number {
   );
 }
 
+/** Ids of the lines of a fit that were cancelled and stand no more. */
+export const cancelledIn = (lines: readonly FitLine[]): ReadonlySet<string> =>
+  cancelledOf(lines.map((line) => ({ id: line.id, strikes: line.kind === 'strike' ? line.strikes : null })));
+
 const withoutStruck = (lines: readonly FitLine[]): readonly FitLine[] => {
-  const struck = new Set(lines.flatMap((line) => (line.kind === 'strike' ? [line.strikes] : [])));
+  const struck = cancelledIn(lines);
   return lines.filter((line) => line.kind !== 'strike' && !struck.has(line.id));
 };
 

@@ -85,6 +85,8 @@ interface Line<Kind extends string, Body> {
   readonly at: string;
   /** When the server wrote it down; absent while it is on its way there. */
   readonly recordedAt?: string;
+  /** Initials of whoever wrote it. */
+  readonly who?: string;
   readonly body: Body;
 }
 

@@ -6,6 +6,8 @@ export interface HeatCycle {
   readonly ranTo: string;
   readonly highest_C: number;
   readonly ambient_C: number;
+  /** Initials of whoever wrote it. */
+  readonly who?: string;
 }
 
 /** A temperature read at the head while it cools. */
@@ -16,6 +18,8 @@ export interface CoolingReading {
   readonly at: string;
   readonly head_C: number;
   readonly ambient_C: number;
+  /** Initials of whoever wrote it. */
+  readonly who?: string;
 }
 
 export interface HeatLog {

@@ -26,4 +26,8 @@ export type Round = Omit<Tightening, 'plan'> & {
   readonly clamp_N?: number;
 };
 
-export type RecordedEvent = BenchEvent & { readonly recordedAt: string };
+export type RecordedEvent = BenchEvent & {
+  readonly recordedAt: string;
+  /** Initials of whoever did it. */
+  readonly who?: string;
+};

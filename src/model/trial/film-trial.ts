@@ -21,4 +21,6 @@ export interface TrialPullRow {
   readonly stretch_mm: number;
   readonly typed: string;
   readonly at: string;
+  /** Initials of whoever pulled. */
+  readonly who?: string;
 }

@@ -10,7 +10,7 @@ export async function GET(request: Request, { params }: { readonly params: Promi
     const small = new URL(request.url).searchParams.has('small');
     const shop = await currentShop();
     const { photo: id } = await params;
-    const photo = small ? shop.book.photo(id) : await photoToShow(shop, id);
+    const photo = small ? (shop.book.photo(id) ?? shop.notes.photo(id)) : await photoToShow(shop, id);
     if (!photo) return toResponse(fail({ code: 'not-found', message: 'That photograph is not in this shop.' }));
     return new NextResponse(new Uint8Array(small ? photo.thumbnail : photo.whole), {
       headers: {

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
+import Link from 'next/link';
 import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
+import { NotesFold } from '@/features/notes/notes-fold';
 import { PutAside } from '@/features/engine/aside';
 import { EngineForm } from '@/features/engine/engine-form';
 import { TakeAway } from '@/interface/parts/take-away';
@@ -11,6 +13,7 @@ export const metadata: Metadata = { title: 'About this engine' };
 
 export default async function AboutPage({ params }: EngineParams) {
   const { shop, engine } = await engineAt(params);
+  const of = { engineId: engine.id, jointId: null, fitId: null };
   return (
     <Screen
       plain
@@ -20,8 +23,14 @@ export default async function AboutPage({ params }: EngineParams) {
       <Section title="The engine">
         <EngineForm engine={engine} />
       </Section>
+      <NotesFold of={of} notes={shop.notes.of(of)} />
       <Section title="Where its practice differs from the shop’s">
         <PracticeQuestions shop={shopPractice(shop).practice} version={engine.version} engine={engine} />
+      </Section>
+      <Section title="What was done">
+        <p>
+          <Link href={`/engines/${engine.id}/acts`}>Last acts</Link>: what was changed of it, each to be taken back.
+        </p>
       </Section>
       <Section title="Off its stand">
         <PutAside engineId={engine.id} />

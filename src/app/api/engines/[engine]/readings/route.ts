@@ -1,6 +1,7 @@
 import { enterReadings, tableSchema } from '@/features/fits/enter-readings';
 import { fail } from '@/model/result';
 import { currentShop } from '@/server/current-shop';
+import { currentWho } from '@/server/current-who';
 import { toResponse, toStream, withJson } from '@/server/http';
 import { problemOf } from '@/server/problem';
 
@@ -16,6 +17,6 @@ export async function POST(request: Request, { params }: Context) {
       { stripUnknown: true },
     );
     if (checked.error) return toResponse(fail(problemOf(checked.error)));
-    return toStream(enterReadings(await currentShop(), checked.value));
+    return toStream(enterReadings(await currentShop(), checked.value, await currentWho()));
   });
 }

@@ -1,5 +1,6 @@
 import { linesOf, recordLine } from '@/features/fits/record-line';
 import { currentShop } from '@/server/current-shop';
+import { currentWho } from '@/server/current-who';
 import { toResponse, catchToResponse, withJson } from '@/server/http';
 
 interface Context {
@@ -13,5 +14,8 @@ export async function GET(_request: Request, { params }: Context) {
 
 /** Adds one line; the answer comes once it is on disk. */
 export async function POST(request: Request, { params }: Context) {
-  return withJson(request, async (body) => toResponse(recordLine(await currentShop(), (await params).fit, body)));
+  return withJson(request, async (body) => {
+    const [shop, who, { fit }] = [await currentShop(), await currentWho(), await params];
+    return toResponse(shop.inNameOf(who, () => recordLine(shop, fit, body)));
+  });
 }

@@ -1,5 +1,6 @@
 import { eventsOf, recordEvent } from '@/features/bench/record-event';
 import { currentShop } from '@/server/current-shop';
+import { currentWho } from '@/server/current-who';
 import { toResponse, catchToResponse, withJson } from '@/server/http';
 
 interface Context {
@@ -13,7 +14,8 @@ export async function GET(_request: Request, { params }: Context) {
 
 /** Adds one line; the answer comes once it is on disk. */
 export async function POST(request: Request, { params }: Context) {
-  return withJson(request, async (body) =>
-    toResponse(recordEvent(await currentShop(), (await params).tightening, body)),
-  );
+  return withJson(request, async (body) => {
+    const [shop, who, { tightening }] = [await currentShop(), await currentWho(), await params];
+    return toResponse(shop.inNameOf(who, () => recordEvent(shop, tightening, body)));
+  });
 }

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { FitScreen } from '@/features/fits/fit-screen';
 import { fitPage } from '@/features/fits/queries';
+import { NotesFold } from '@/features/notes/notes-fold';
 import { engineRowsAt, titleFrom } from '@/server/engine-at';
 
 interface Props {
@@ -17,5 +18,7 @@ export default async function FitPage({ params }: Props) {
   const { shop, rows } = await engineRowsAt(params);
   const page = fitPage(shop, rows, (await params).fit);
   if (!page) notFound();
-  return <FitScreen key={page.fit.id} engineId={rows.engine.id} {...page} />;
+  const of = { engineId: rows.engine.id, jointId: null, fitId: page.fit.id };
+  const notes = <NotesFold of={of} notes={shop.notes.of(of)} />;
+  return <FitScreen key={page.fit.id} engineId={rows.engine.id} {...page} notes={notes} />;
 }

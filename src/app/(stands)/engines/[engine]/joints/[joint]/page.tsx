@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { JointScreen } from '@/features/joint/joint-screen';
 import { jointPage } from '@/features/joint/queries';
+import { NotesFold } from '@/features/notes/notes-fold';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, titleFrom } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
@@ -19,5 +20,8 @@ export default async function JointPage({ params }: Props) {
   const { shop, rows } = await engineRowsAt(params);
   const page = jointPage(shop, rows, shelvesOnce(shop), (await params).joint, nowMs());
   if (!page) notFound();
-  return <JointScreen key={`${page.inputs.joint.id} ${page.inputs.leaf.id}`} {...page} />;
+  const { id, engineId, fasteners } = page.inputs.joint;
+  const of = { engineId, jointId: id, fitId: null };
+  const notes = <NotesFold of={of} notes={shop.notes.of(of)} fasteners={fasteners} />;
+  return <JointScreen key={`${id} ${page.inputs.leaf.id}`} {...page} notes={notes} />;
 }

@@ -3,40 +3,50 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { Result } from '@/model/result';
-import { useAct } from '@/interface/parts/use-act';
-import { removePhotoAction } from './actions';
-import styles from './leaf-list.module.css';
+import { useOfferUndo, useRemovePhoto } from './undo';
+import { useAct } from './use-act';
+import styles from './photographs.module.css';
 
 interface Props {
-  readonly leafId: string;
-  readonly subject: string;
+  /** Where a picture is sent. */
+  readonly address: string;
+  /** What it is of: `the page of Cylinder head nuts`. */
+  readonly of: string;
   readonly photoIds: readonly string[];
+  readonly testId: string;
+  /** What the key for another says. */
+  readonly addWords: string;
 }
 
-/** Photographs of the page a leaf stands on, small; each opens whole. */
-export function LeafPhoto({ leafId, subject, photoIds }: Props) {
+/** Photographs, small; each opens whole, and is taken away by a key that can be undone. */
+export function Photographs({ address, of, photoIds, testId, addWords }: Props) {
   const router = useRouter();
   const input = useRef<HTMLInputElement>(null);
   const [refusal, setRefusal] = useState<string>();
-  const [sure, setSure] = useState<string>();
+  const [isSending, setSending] = useState(false);
   const { act } = useAct();
+  const offerUndo = useOfferUndo();
+  const removePhoto = useRemovePhoto();
   const remove = (photoId: string) =>
     act(
-      () => removePhotoAction({ photoId }),
-      () => setSure(undefined),
+      () => removePhoto({ photoId }),
+      () => setRefusal(undefined),
       ({ message }) => setRefusal(message),
     );
   const send = async (file: File) => {
     const body = new FormData();
     body.set('photo', file);
+    setSending(true);
     try {
-      const outcome = (await (
-        await fetch(`/api/leaves/${leafId}/photo`, { method: 'POST', body })
-      ).json()) as Result<unknown>;
+      const outcome = (await (await fetch(address, { method: 'POST', body })).json()) as Result<unknown>;
       setRefusal(outcome.ok ? undefined : outcome.error.message);
-      if (outcome.ok) router.refresh();
+      if (!outcome.ok) return;
+      offerUndo(outcome.result);
+      router.refresh();
     } catch {
       setRefusal('The program on this machine did not answer. Try again.');
+    } finally {
+      setSending(false);
     }
   };
   return (
@@ -46,21 +56,12 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
           <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
             {/* The thumbnail is made and served by this program; next/image would make another. */}
             {/* eslint-disable-next-line @next/next/no-img-element */}
-            <img
-              src={`/api/photos/${id}?small`}
-              alt={`The page of ${subject}, photograph ${i + 1}`}
-              height={72}
-              loading="lazy"
-            />
+            <img src={`/api/photos/${id}?small`} alt={`Photograph ${i + 1} of ${of}`} height={72} loading="lazy" />
           </a>
-          <button
-            type="button"
-            className={`text-button ${styles.act}`}
-            onClick={() => (sure === id ? remove(id) : setSure(id))}
-          >
-            {sure === id ? 'Take it away for good' : 'Take away'}
+          <button type="button" className={`text-button ${styles.act}`} onClick={() => remove(id)}>
+            Take away
             <span className="only-spoken">
-              : photograph {i + 1} of {subject}
+              : photograph {i + 1} of {of}
             </span>
           </button>
         </span>
@@ -68,20 +69,23 @@ export function LeafPhoto({ leafId, subject, photoIds }: Props) {
       <button
         type="button"
         className={`text-button ${styles.act}`}
+        aria-disabled={isSending || undefined}
         onClick={() => input.current?.click()}
-        aria-label={`Photograph of the page of ${subject}`}
+        aria-label={`Photograph of ${of}`}
       >
-        Photograph of the page
+        {isSending ? 'Sending …' : addWords}
       </button>
       <input
         ref={input}
         type="file"
         accept="image/*"
         hidden
-        data-testid={`photo-${leafId}`}
+        data-testid={testId}
         onChange={(event) => {
           const file = event.currentTarget.files?.[0];
           if (file) void send(file);
+          // The same file may be chosen again after it was refused or taken away.
+          event.currentTarget.value = '';
         }}
       />
       {refusal && (

@@ -1,0 +1,24 @@
+/** What somebody wrote down of an engine, a joint, a fit, or one fastener of a joint. */
+export interface Note {
+  readonly id: string;
+  readonly engineId: string;
+  readonly jointId: string | null;
+  readonly fitId: string | null;
+  /** Of one fastener: its number in the turn. */
+  readonly fastener: number | null;
+  readonly words: string;
+  /** Initials of whoever wrote it. */
+  readonly who?: string;
+  readonly version: number;
+  readonly createdAt: string;
+}
+
+/** A note with its photographs, by id. */
+export interface NoteWithPhotos extends Note {
+  readonly photoIds: readonly string[];
+}
+
+/** What notes are of; the engine itself where neither joint nor fit is said. */
+export type NotedThing = Pick<Note, 'engineId' | 'jointId' | 'fitId'>;
+
+export const MAX_NOTE_CHARACTERS = 4000;

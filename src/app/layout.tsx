@@ -8,10 +8,11 @@ import type { ReactNode } from 'react';
 import { preferencesFrom } from '@/interface/figures/preference-cookies';
 import { PreferencesProvider } from '@/interface/figures/preferences';
 import { fontVariables } from '@/interface/theme/fonts';
-import { removePhotoAction, takeAwayAction, undoAction } from '@/features/removal/actions';
+import { removePhotoAction, setAsideAction, takeAwayAction, undoAction } from '@/features/removal/actions';
 import { UndoProvider } from '@/interface/parts/undo';
 import { HeadingFocus } from '@/interface/shell/heading-focus';
 import { SHEET } from '@/interface/shell/sheet-id';
+import { currentShopName } from '@/server/current-shop';
 import { theme } from '@/interface/theme/theme';
 
 export const metadata: Metadata = {
@@ -22,9 +23,17 @@ export const metadata: Metadata = {
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const jar = await cookies();
   const nonce = (await headers()).get('x-nonce') ?? undefined;
+  // What is typed and not sent belongs to the shop that it was typed in.
+  const shop = await currentShopName();
   const preferences = preferencesFrom((name) => jar.get(name)?.value);
   return (
-    <html lang="en" {...mantineHtmlProps} className={fontVariables} data-contrast={preferences.contrast}>
+    <html
+      lang="en"
+      {...mantineHtmlProps}
+      className={fontVariables}
+      data-contrast={preferences.contrast}
+      data-shop={shop}
+    >
       <head>
         <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
@@ -35,7 +44,12 @@ export default async function RootLayout({ children }: { readonly children: Reac
           </a>
           <HeadingFocus />
           <PreferencesProvider initial={preferences}>
-            <UndoProvider undo={undoAction} takeAway={takeAwayAction} removePhoto={removePhotoAction}>
+            <UndoProvider
+              undo={undoAction}
+              takeAway={takeAwayAction}
+              setAside={setAsideAction}
+              removePhoto={removePhotoAction}
+            >
               {children}
             </UndoProvider>
           </PreferencesProvider>

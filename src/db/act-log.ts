@@ -20,6 +20,7 @@ const KEPT_TABLES = [
   'film_trial',
   'note',
   'note_photo',
+  'set_aside',
 ] as const;
 
 /** Tables that are only added to: a line is answered by another line. */

@@ -1,4 +1,5 @@
 import { openDatabase } from './connection';
+import { createAsideRepository } from './repositories/aside-repository';
 import { createActRepository } from './repositories/act-repository';
 import { createBoltRepository } from './repositories/bolt-repository';
 import { createBookRepository } from './repositories/book-repository';
@@ -56,6 +57,7 @@ export function openShop(file: string) {
     removals: createRemovalRepository(db),
     acts: createActRepository(db),
     notes: createNoteRepository(db),
+    asides: createAsideRepository(db),
     /** Runs the work as one transaction: all of it is written, or none. */
     transaction: <T>(work: () => T): T => {
       try {

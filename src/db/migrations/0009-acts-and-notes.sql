@@ -73,6 +73,27 @@ CREATE TRIGGER stamp_note_photo_removed AFTER DELETE ON note_photo BEGIN
   WHERE engine_id = (SELECT engine_id FROM note WHERE id = OLD.note_id);
 END;
 
+-- Joints, fits and entries that are no longer worked with although something hangs on them; brought back at any time.
+CREATE TABLE set_aside (
+  kind      TEXT NOT NULL,
+  id        TEXT NOT NULL,
+  engine_id TEXT NOT NULL REFERENCES engine (id),
+  reason    TEXT NOT NULL,
+  who       TEXT NOT NULL DEFAULT '',
+  at        TEXT NOT NULL,
+  PRIMARY KEY (kind, id)
+) STRICT, WITHOUT ROWID;
+CREATE INDEX set_aside_by_engine ON set_aside (engine_id, at);
+CREATE TRIGGER stamp_set_aside_added AFTER INSERT ON set_aside BEGIN
+  UPDATE engine_stamp SET stamp = (SELECT max(stamp) + 1 FROM engine_stamp) WHERE engine_id = NEW.engine_id;
+END;
+CREATE TRIGGER stamp_set_aside_altered AFTER UPDATE ON set_aside BEGIN
+  UPDATE engine_stamp SET stamp = (SELECT max(stamp) + 1 FROM engine_stamp) WHERE engine_id = NEW.engine_id;
+END;
+CREATE TRIGGER stamp_set_aside_removed AFTER DELETE ON set_aside BEGIN
+  UPDATE engine_stamp SET stamp = (SELECT max(stamp) + 1 FROM engine_stamp) WHERE engine_id = OLD.engine_id;
+END;
+
 -- Who wrote a line, by initials.
 ALTER TABLE bench_event ADD COLUMN who TEXT NOT NULL DEFAULT '';
 ALTER TABLE heat_event ADD COLUMN who TEXT NOT NULL DEFAULT '';

@@ -1,3 +1,4 @@
+import { notAside } from '../repositories/aside-repository';
 import type { Shop } from '../shop';
 
 /** What of an engine can be found, by the words that stand in it. */
@@ -21,11 +22,14 @@ const FINDABLE = `
   UNION ALL
   SELECT 'leaf', id, engine_id, subject, printed_text || char(10) || page, NULL
     FROM leaf WHERE (@engineId IS NULL OR engine_id = @engineId)
+      AND ${notAside('leaf')}
       AND NOT EXISTS (SELECT 1 FROM leaf AS later WHERE later.replaces_id = leaf.id)
   UNION ALL
-  SELECT 'joint', id, engine_id, name, thread, NULL FROM joint WHERE @engineId IS NULL OR engine_id = @engineId
+  SELECT 'joint', id, engine_id, name, thread, NULL FROM joint
+    WHERE (@engineId IS NULL OR engine_id = @engineId) AND ${notAside('joint')}
   UNION ALL
-  SELECT 'fit', id, engine_id, name, places, NULL FROM fit WHERE @engineId IS NULL OR engine_id = @engineId
+  SELECT 'fit', id, engine_id, name, places, NULL FROM fit
+    WHERE (@engineId IS NULL OR engine_id = @engineId) AND ${notAside('fit')}
   UNION ALL
   SELECT 'note', id, engine_id, substr(words, 1, 80), words,
     CASE WHEN joint_id IS NOT NULL THEN 'joints/' || joint_id || '#notes'

@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { FIGURE_JSON, type Leaf, type Photo } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
+import { notAside } from './aside-repository';
 import { initials, json, table, type Row } from '../table';
 
 const SOURCE = table<Source>('source', {
@@ -76,7 +77,7 @@ const createSources = (db: Database) => {
 
 const createLeaves = (db: Database) => {
   const ofEngine = db.prepare<[string], Row>(
-    `SELECT ${LEAF.columns} FROM leaf WHERE engine_id = ? ORDER BY created_at, id`,
+    `SELECT ${LEAF.columns} FROM leaf WHERE engine_id = ? AND ${notAside('leaf')} ORDER BY created_at, id`,
   );
   const byId = db.prepare<[string], Row>(`SELECT ${LEAF.columns} FROM leaf WHERE id = ?`);
   const byIds = db.prepare<[string], Row>(
@@ -85,6 +86,7 @@ const createLeaves = (db: Database) => {
   const insert = db.prepare(LEAF.insert);
   const follow = db.prepare<[string, string]>('UPDATE joint SET leaf_id = ?, version = version + 1 WHERE leaf_id = ?');
   return {
+    /** Those that are worked with: what was set aside is left out. */
     leaves: (engineId: string): readonly Leaf[] => ofEngine.all(engineId).map(LEAF.fromRow),
     findLeaf: (id: string): Leaf | undefined => {
       const row = byId.get(id);

@@ -8,6 +8,7 @@ import {
   type FitLineKind,
   type ReadingLine,
 } from '@/model/fit/fit';
+import { notAside } from './aside-repository';
 import { json, table, type Row } from '../table';
 
 const FIT = table<Omit<Fit, 'holds'>>('fit', {
@@ -137,7 +138,7 @@ const createLines = (db: Database) => {
 
 export const createFitRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], Row>(
-    `SELECT ${FIT.columns}, ${HOLDS} FROM fit WHERE engine_id = ? ORDER BY created_at, id`,
+    `SELECT ${FIT.columns}, ${HOLDS} FROM fit WHERE engine_id = ? AND ${notAside('fit')} ORDER BY created_at, id`,
   );
   const byId = db.prepare<[string], Row>(`SELECT ${FIT.columns}, ${HOLDS} FROM fit WHERE id = ?`);
   const insert = db.prepare(FIT.insert);
@@ -152,6 +153,7 @@ export const createFitRepository = (db: Database) => {
     for (const joint of new Set(holds)) addHold.run(id, joint);
   };
   return {
+    /** Those that are worked with: what was set aside is left out. */
     ofEngine: (engineId: string): readonly Fit[] => ofEngine.all(engineId).map(toFit),
     find: (id: string): Fit | undefined => {
       const row = byId.get(id);

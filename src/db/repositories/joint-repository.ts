@@ -1,6 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import type { Joint } from '@/model/joint/joint';
 import { DETAIL_JSON } from '@/model/joint/joint-detail';
+import { notAside } from './aside-repository';
 import { flag, json, table, type Row } from '../table';
 
 const JOINT = table<Joint>('joint', {
@@ -32,7 +33,7 @@ const JOINT = table<Joint>('joint', {
 export const createJointRepository = (db: Database) => {
   const byId = db.prepare<[string], Row>(`SELECT ${JOINT.columns} FROM joint WHERE id = ?`);
   const ofEngine = db.prepare<[string], Row>(
-    `SELECT ${JOINT.columns} FROM joint WHERE engine_id = ? ORDER BY created_at, id`,
+    `SELECT ${JOINT.columns} FROM joint WHERE engine_id = ? AND ${notAside('joint')} ORDER BY created_at, id`,
   );
   const referringTo = db.prepare<{ id: string; held: string }, Row>(
     `SELECT ${JOINT.columns} FROM joint
@@ -48,6 +49,7 @@ export const createJointRepository = (db: Database) => {
       const row = byId.get(id);
       return row && JOINT.fromRow(row);
     },
+    /** Those that are worked with: what was set aside is left out. */
     ofEngine: (engineId: string): readonly Joint[] => ofEngine.all(engineId).map(JOINT.fromRow),
     /** Joints of the whole shop whose film, thread, or anything in their detail is a row of a shelf, by its id. */
     referringTo: (id: string): readonly Joint[] => referringTo.all({ id, held: JSON.stringify(id) }).map(JOINT.fromRow),

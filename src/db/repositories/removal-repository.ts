@@ -1,4 +1,6 @@
 import type { Database } from 'better-sqlite3';
+import type { AsideKind } from '@/model/set-aside';
+import { notAside } from './aside-repository';
 import type { RemovableKind } from '@/model/removable';
 
 /** Things that hang on another, in words: `pull|pulls` by their number, `the joint` by its name. */
@@ -16,6 +18,27 @@ const counted = (table: string, where: string, said: string): Hang => [
   `SELECT count(*) AS text FROM ${table} WHERE ${where} HAVING count(*) > 0`,
   said,
 ];
+
+/** What draws on an entry or a joint, and would draw on nothing were it set aside. */
+const USES: Readonly<Record<AsideKind, readonly Hang[]>> = {
+  leaf: [
+    [`SELECT name AS text FROM joint WHERE leaf_id = @id AND ${notAside('joint')}`, 'the joint'],
+    [`SELECT name AS text FROM fit WHERE leaf_id = @id AND ${notAside('fit')}`, 'the fit'],
+    [
+      `SELECT name AS text FROM joint WHERE leaf_id <> @id AND instr(detail, '"' || @id || '"') > 0 AND ${notAside('joint')}`,
+      'the joint',
+    ],
+  ],
+  joint: [
+    [`SELECT name AS text FROM fit WHERE joint_id = @id AND ${notAside('fit')}`, 'the fit'],
+    [
+      `SELECT fit.name AS text FROM fit_hold JOIN fit ON fit.id = fit_id
+       WHERE fit_hold.joint_id = @id AND ${notAside('fit')}`,
+      'the fit',
+    ],
+  ],
+  fit: [],
+};
 
 const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
   engine: {
@@ -97,19 +120,22 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
 const MOST_NAMED = 5;
 
 export const createRemovalRepository = (db: Database) => {
+  const inWords = (hangs: readonly Hang[], id: string): readonly string[] => {
+    const said = hangs.flatMap(([sql, words]) =>
+      db
+        .prepare<{ id: string }, { text: string | number }>(`${sql} LIMIT ${MOST_NAMED}`)
+        .all({ id })
+        .map(({ text }) =>
+          typeof text === 'number' ? `${text} ${words.split('|')[text === 1 ? 0 : 1]}` : `${words} “${text}”`,
+        ),
+    );
+    return [...new Set(said)];
+  };
   return {
     /** What hangs on a thing, in words; empty where it can be taken away. */
-    hangingOn: (kind: RemovableKind, id: string): readonly string[] => {
-      const said = REMOVALS[kind].hangs.flatMap(([sql, words]) =>
-        db
-          .prepare<{ id: string }, { text: string | number }>(`${sql} LIMIT ${MOST_NAMED}`)
-          .all({ id })
-          .map(({ text }) =>
-            typeof text === 'number' ? `${text} ${words.split('|')[text === 1 ? 0 : 1]}` : `${words} “${text}”`,
-          ),
-      );
-      return [...new Set(said)];
-    },
+    hangingOn: (kind: RemovableKind, id: string): readonly string[] => inWords(REMOVALS[kind].hangs, id),
+    /** What draws on a thing, in words; empty where it can be set aside. */
+    drawingOn: (kind: AsideKind, id: string): readonly string[] => inWords(USES[kind], id),
     /** Takes a thing away with the rows that are no history of it; false where it is not here. */
     take: (kind: RemovableKind, id: string): boolean => {
       const { table, along } = REMOVALS[kind];

@@ -2,7 +2,7 @@
 
 import { useDisclosure } from '@mantine/hooks';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
@@ -19,6 +19,7 @@ interface Props {
   readonly engineId: string;
   readonly engineName: string;
   readonly sources: readonly BookSource[];
+  readonly children?: ReactNode;
 }
 
 /** Which engines a source speaks of; nothing where it speaks of all. */
@@ -29,7 +30,7 @@ function applies({ fromYear, toYear, fromNumber, toNumber }: BookSource): string
 }
 
 /** The engine's book: its sources, the leaves in each, and where a new one is entered. */
-export function BookScreen({ engineId, engineName, sources }: Props) {
+export function BookScreen({ engineId, engineName, sources, children }: Props) {
   const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);
   const [entering, { open, close }] = useDisclosure(none);
@@ -116,6 +117,7 @@ export function BookScreen({ engineId, engineName, sources }: Props) {
           )}
           <LeafList
             engineId={engineId}
+            language={one.language}
             leaves={one.leaves}
             correcting={correcting}
             onCorrect={setCorrecting}
@@ -145,6 +147,7 @@ export function BookScreen({ engineId, engineName, sources }: Props) {
           </a>
         )}
       </p>
+      {children}
     </Screen>
   );
 }

@@ -37,6 +37,8 @@ const KIND_WORDS: Readonly<Record<Leaf['kind'], string>> = {
 
 interface Props {
   readonly engineId: string;
+  /** Of the source’s print, where somebody said. */
+  readonly language: string;
   readonly leaves: readonly LeafWithHistory[];
   /** The leaf whose correction is open, in its place. */
   readonly correcting: string | undefined;
@@ -45,7 +47,7 @@ interface Props {
 }
 
 /** The leaves of one source, each as printed and as read. */
-export function LeafList({ engineId, leaves, correcting, onCorrect, form }: Props) {
+export function LeafList({ engineId, language, leaves, correcting, onCorrect, form }: Props) {
   const figureOf = useFigureOf();
   if (leaves.length === 0) return <p className="soft">No entry from it yet.</p>;
   return (
@@ -54,7 +56,9 @@ export function LeafList({ engineId, leaves, correcting, onCorrect, form }: Prop
         <li key={leaf.id} className={styles.leaf}>
           <span className={styles.page}>p. {leaf.page}</span>
           <span className={styles.subject}>{leaf.subject}</span>
-          <span className={styles.printed}>“{leaf.printedText}”</span>
+          <span className={styles.printed} lang={language || undefined}>
+            “{leaf.printedText}”
+          </span>
           <span className={styles.figure}>{figureOf(leaf)}</span>
           <span className={styles.condition}>
             {leaf.kind === 'torque' || leaf.kind === 'lever-pull'

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import type { Rung } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '@/interface/figures/figures';
@@ -44,10 +44,12 @@ export function JointsScreen({
   engineId,
   joints,
   canAdd,
+  children,
 }: {
   readonly engineId: string;
   readonly joints: readonly JointSummary[];
   readonly canAdd: boolean;
+  readonly children?: ReactNode;
 }) {
   const router = useRouter();
   const { plain, torque, unit } = useFigures();
@@ -129,6 +131,7 @@ export function JointsScreen({
           </tbody>
         </table>
       )}
+      {children}
     </Screen>
   );
 }

@@ -62,7 +62,9 @@ export function SourcesFold({ joint, ranked, otherLeaves, settled, onDetail }: P
         {ranked.map((one) => (
           <li key={one.leaf.id} className={styles.leaf} data-governs={one.governs || undefined}>
             <span>
-              <span className="printed">“{one.leaf.printedText}”</span>{' '}
+              <span className="printed" lang={one.source.language || undefined}>
+                “{one.leaf.printedText}”
+              </span>{' '}
               <span className={styles.from}>
                 {sourceLine(one.source)}, p. {one.leaf.page} ({kindWords(one.source.kind)})
               </span>

@@ -13,13 +13,14 @@ import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { KeepMeasure } from './kept-measure';
+import { MarksPart } from './marks-part';
 import { workingOfBearings } from './measure-working';
 import styles from './measures.module.css';
 
 type Bearings = EngineMeasures['bearings'];
-type Marks = EngineMeasures['marks'];
 
 type Found =
   | { readonly ok: true; readonly step_mm: number; readonly off_mm: number }
@@ -81,7 +82,6 @@ function found(v: Sizes, stepText: string) {
 const USUAL = ['Main bearings', 'Big ends'];
 
 type Shell = Bearings['shells'][number];
-type Pair = Marks['pairs'][number];
 
 interface ShellsProps {
   readonly shells: Bearings['shells'];
@@ -121,6 +121,24 @@ function Shells({ shells, rows }: ShellsProps) {
   );
 }
 
+/** What is typed of the sizes; as it is on disk, or to begin with. */
+function sizeFields(kept: Bearings | undefined, inch: boolean) {
+  const sizes: Sizes = kept ?? {
+    journal_mm: null,
+    journalStandard_mm: null,
+    housing_mm: null,
+    housingStandard_mm: null,
+    tolerance_mm: 0.02,
+  };
+  const step = (mm: number) => (inch ? `${Number((mm / INCH_MM).toFixed(4))} in` : `${mm} mm`);
+  const usual = inch ? '0.010 in, 0.020 in, 0.030 in' : '0.25 mm, 0.50 mm, 0.75 mm';
+  return {
+    sizes,
+    stepText: kept ? kept.steps_mm.map(step).join(', ') : usual,
+    shells: kept?.shells ?? [{ upper: '', lower: '' }],
+  };
+}
+
 function SizePart({
   engineId,
   name,
@@ -134,23 +152,17 @@ function SizePart({
 }) {
   const { size, gap, inch } = useLengths();
   const kept = measure?.body;
-  const [v, setV] = useState<Sizes>(
-    kept ?? {
-      journal_mm: null,
-      journalStandard_mm: null,
-      housing_mm: null,
-      housingStandard_mm: null,
-      tolerance_mm: 0.02,
-    },
-  );
-  const [stepText, setStepText] = useState(
-    kept
-      ? kept.steps_mm.map((step) => (inch ? `${Number((step / INCH_MM).toFixed(4))} in` : `${step} mm`)).join(', ')
-      : inch
-        ? '0.010 in, 0.020 in, 0.030 in'
-        : '0.25 mm, 0.50 mm, 0.75 mm',
-  );
-  const [shells, shellRows] = useListState<Shell>([...(kept?.shells ?? [{ upper: '', lower: '' }])]);
+  const onDisk = sizeFields(kept, inch);
+  const [v, setV] = useState(onDisk.sizes);
+  const [stepText, setStepText] = useState(onDisk.stepText);
+  const [shells, shellRows] = useListState<Shell>([...onDisk.shells]);
+  const restore = (to: typeof onDisk) => {
+    setV(to.sizes);
+    setStepText(to.stepText);
+    shellRows.setState([...to.shells]);
+  };
+  const values = { sizes: v, stepText, shells };
+  const draft = useTableDraft({ name: `bearings ${name}`, values, onDisk, id: measure?.id, restore });
   const set = (name: keyof Sizes) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const { steps, list, journal, housing } = useMemo(() => found(v, stepText), [v, stepText]);
   const { journal_mm, journalStandard_mm, housing_mm, housingStandard_mm, tolerance_mm } = v;
@@ -187,7 +199,7 @@ function SizePart({
       <Notice kind="stop">{one.message}</Notice>
     ));
   return (
-    <Section title="Bearing size">
+    <Section title="Bearing size" key={draft.key}>
       <div className={form.grid}>
         {which}
         <MeasureField bothSystems label="Journal, measured" value={v.journal_mm} onChange={set('journal_mm')} />
@@ -229,56 +241,13 @@ function SizePart({
         </p>
       )}
       <Shells shells={shells} rows={shellRows} />
-      <KeepMeasure engineId={engineId} kind="bearings" basedOn={measure?.id} body={body} words="Save the sizes" />
-    </Section>
-  );
-}
-
-function MarksPart({ engineId, measure }: { readonly engineId: string; readonly measure?: EngineMeasure<'marks'> }) {
-  const kept = measure?.body;
-  const [pairs, { append, pop, setItemProp }] = useListState<Pair>([
-    ...(kept?.pairs ?? [{ place: 'Rod 1', one: '', other: '' }]),
-  ]);
-  const isWhole = pairs.every(
-    ({ place, one, other }) => place.trim() !== '' && one.trim() !== '' && other.trim() !== '',
-  );
-  return (
-    <Section title="Match marks">
-      {pairs.map((pair, i) => (
-        <div key={i} className={styles.row}>
-          <TextInput
-            label="What"
-            value={pair.place}
-            onChange={(event) => setItemProp(i, 'place', event.currentTarget.value)}
-          />
-          <TextInput
-            label={`Mark on the one, ${i + 1}`}
-            value={pair.one}
-            onChange={(event) => setItemProp(i, 'one', event.currentTarget.value)}
-          />
-          <TextInput
-            label={`Mark on its cap or half, ${i + 1}`}
-            value={pair.other}
-            onChange={(event) => setItemProp(i, 'other', event.currentTarget.value)}
-            error={
-              pair.one !== '' &&
-              pair.other !== '' &&
-              !isSameMark(pair.one, pair.other) &&
-              'These two do not belong together.'
-            }
-          />
-        </div>
-      ))}
-      <p className={form.acts}>
-        <Button onClick={() => append({ place: `Rod ${pairs.length + 1}`, one: '', other: '' })}>Another pair</Button>
-        {pairs.length > 1 && <Button onClick={pop}>Remove the last row</Button>}
-      </p>
       <KeepMeasure
         engineId={engineId}
-        kind="marks"
+        kind="bearings"
         basedOn={measure?.id}
-        body={isWhole ? { pairs } : undefined}
-        words="Save the marks"
+        body={body}
+        words="Save the sizes"
+        draft={draft}
       />
     </Section>
   );

@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import type { EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
-import { Refusal } from '@/interface/parts/action-form';
+import { DraftNote, Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
+import type { TableDraft } from '@/interface/parts/use-table-draft';
 import { useAct } from '@/interface/parts/use-act';
 import { keepMeasureAction } from './actions';
 
@@ -16,21 +17,39 @@ interface Props<K extends MeasureKind> {
   /** The measure that held when the sheet was opened, so that one kept elsewhere since is not passed over. */
   readonly basedOn: string | undefined;
   readonly words?: string;
+  readonly draft: TableDraft;
 }
 
 /** The key that keeps a measure of the engine, and what was said to it. */
-export function KeepMeasure<K extends MeasureKind>({ engineId, kind, body, basedOn, words = 'Save it' }: Props<K>) {
+export function KeepMeasure<K extends MeasureKind>({
+  engineId,
+  kind,
+  body,
+  basedOn,
+  words = 'Save it',
+  draft,
+}: Props<K>) {
   const [kept, setKept] = useState<string>();
+  // What was saved here, until the sheet on disk is another.
+  const [base, setBase] = useState(basedOn);
+  if (base !== basedOn) {
+    setBase(basedOn);
+    setKept(undefined);
+  }
   const { act, pending, problem } = useAct();
   const seen = kept ?? basedOn ?? null;
   const keep = (over: string | null) =>
     act(
       () => keepMeasureAction({ engineId, kind, body, basedOn: over }),
-      ({ id }) => setKept(id),
+      ({ id }) => {
+        setKept(id);
+        draft.saved(id);
+      },
     );
   const onDisk = problem?.stale?.current as { readonly id: string } | undefined;
   return (
     <>
+      <DraftNote draft={draft} />
       <p className={form.acts}>
         <Button rank="main" onClick={() => keep(seen)} disabled={pending || body === undefined}>
           {words}

@@ -7,6 +7,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { useListState } from '@mantine/hooks';
 import { useState } from 'react';
 import type { EngineMeasure } from '@/model/engine/engine-measure';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
@@ -40,6 +41,14 @@ const ABOUT = {
   ],
 } as const;
 
+/** What is typed of the ring gaps; as it is on disk, or to begin with. */
+const clockingFields = (kept: EngineMeasure<'clocking'>['body'] | undefined) => ({
+  marks: kept?.marks.map(({ name, at_deg, kind }): MarkFields => ({ name, deg: String(at_deg), kind })) ?? [...START],
+  pin: String(kept?.pin_deg ?? (kept ? '' : 0)),
+  thrust: String(kept?.thrust_deg ?? ''),
+  note: kept?.note ?? '',
+});
+
 /** Where the ring gaps lie, drawn from above, and what stands against it. */
 export function RingsScreen({
   engineId,
@@ -48,13 +57,19 @@ export function RingsScreen({
   readonly engineId: string;
   readonly kept?: EngineMeasure<'clocking'>;
 }) {
-  const kept = measure?.body;
-  const [marks, { append, apply, pop, setItemProp }] = useListState<MarkFields>(
-    kept?.marks.map(({ name, at_deg, kind }) => ({ name, deg: String(at_deg), kind })) ?? [...START],
-  );
-  const [pin, setPin] = useState(String(kept?.pin_deg ?? (kept ? '' : 0)));
-  const [thrust, setThrust] = useState(String(kept?.thrust_deg ?? ''));
-  const [note, setNote] = useState(kept?.note ?? '');
+  const onDisk = clockingFields(measure?.body);
+  const [marks, { append, apply, pop, setItemProp, setState: setMarks }] = useListState<MarkFields>([...onDisk.marks]);
+  const [pin, setPin] = useState(onDisk.pin);
+  const [thrust, setThrust] = useState(onDisk.thrust);
+  const [note, setNote] = useState(onDisk.note);
+  const restore = (to: typeof onDisk) => {
+    setMarks([...to.marks]);
+    setPin(to.pin);
+    setThrust(to.thrust);
+    setNote(to.note);
+  };
+  const values = { marks, pin, thrust, note };
+  const draft = useTableDraft({ name: 'clocking', values, onDisk, id: measure?.id, restore });
   useDefaultWorking(ABOUT);
   const read = marks.map(({ name, deg, kind }) => ({ name, at_deg: plainFigure(deg), kind }));
   const isWhole = read.every(
@@ -152,6 +167,7 @@ export function RingsScreen({
           kind="clocking"
           basedOn={measure?.id}
           body={isWhole ? { ...input, note } : undefined}
+          draft={draft}
         />
       </HydrationGate>
     </Screen>

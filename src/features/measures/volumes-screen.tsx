@@ -9,6 +9,7 @@ import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { KeepMeasure } from './kept-measure';
 import { workingOfVolumes, type VolumesGiven } from './measure-working';
@@ -70,13 +71,15 @@ export function VolumesScreen({
 }) {
   const kept = measure?.body;
   const { significant } = useFigures();
-  const [v, setV] = useState<Fields>({ ...EMPTY, ...kept });
+  const onDisk: Fields = { ...EMPTY, ...kept };
+  const [v, setV] = useState(onDisk);
+  const draft = useTableDraft({ name: 'volumes', values: v, onDisk, id: measure?.id, restore: setV });
   const set = (name: keyof Fields) => (value: number | null) => setV((before) => ({ ...before, [name]: value }));
   const found = useMemo(() => reckoned(v), [v]);
   useDefaultWorking(found.ok ? found.working : undefined);
   return (
     <Screen title="Displacement and compression" lead="As measured on this engine, with its overbore.">
-      <HydrationGate>
+      <HydrationGate key={draft.key}>
         <Section title="Swept">
           <div className={form.grid}>
             <MeasureField bothSystems label="Standard bore" value={v.bore_mm} onChange={set('bore_mm')} />
@@ -149,7 +152,13 @@ export function VolumesScreen({
             )}
           </dl>
         )}
-        <KeepMeasure engineId={engineId} kind="volumes" basedOn={measure?.id} body={found.ok ? bodyOf(v) : undefined} />
+        <KeepMeasure
+          engineId={engineId}
+          kind="volumes"
+          basedOn={measure?.id}
+          body={found.ok ? bodyOf(v) : undefined}
+          draft={draft}
+        />
       </HydrationGate>
     </Screen>
   );

@@ -5,22 +5,16 @@ import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useListState } from '@mantine/hooks';
 import { useMemo, useState, type ReactNode } from 'react';
-import {
-  IMBALANCE_UNITS,
-  balanced,
-  imbalance_gmm,
-  matchPieces,
-  matchRods,
-  type ImbalanceUnit,
-  type RodWeight,
-} from '@/core/fits';
+import { matchPieces, matchRods, type RodWeight } from '@/core/fits';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Section, Screen } from '@/interface/parts/screen';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
+import { BalancePart } from './balance-part';
 import { KeepMeasure } from './kept-measure';
 import { workingOfWeights } from './measure-working';
 import styles from './measures.module.css';
@@ -49,18 +43,41 @@ interface SetProps {
   readonly which: ReactNode;
 }
 
+interface SetFields {
+  readonly what: Weights['what'];
+  readonly name: string;
+  readonly rods: readonly RodFields[];
+  readonly pieces: readonly (number | null)[];
+  readonly tolerance_g: number | null;
+}
+
+/** What is typed of a set that is weighed; as it is on disk, or to begin with. */
+const setFields = ({ what, name }: SetProps['set'], kept: Weights | undefined): SetFields => ({
+  what,
+  name,
+  rods: kept?.rods.length ? kept.rods : Array.from({ length: 4 }, () => NO_ROD),
+  pieces: kept?.pieces_g.length ? kept.pieces_g : [null, null, null, null],
+  tolerance_g: kept?.tolerance_g ?? 1,
+});
+
 function WeighedSet({ engineId, set, measure, which }: SetProps) {
   const kept = measure?.body;
   const { significant } = useFigures();
-  const [what, setWhat] = useState(set.what);
-  const [name, setName] = useState(set.name);
-  const [rods, rodRows] = useListState<RodFields>(
-    kept?.rods.length ? [...kept.rods] : Array.from({ length: 4 }, () => NO_ROD),
-  );
-  const [pieces, pieceRows] = useListState<number | null>(
-    kept?.pieces_g.length ? [...kept.pieces_g] : [null, null, null, null],
-  );
-  const [tolerance_g, setTolerance] = useState<number | null>(kept?.tolerance_g ?? 1);
+  const onDisk = setFields(set, kept);
+  const [what, setWhat] = useState(onDisk.what);
+  const [name, setName] = useState(onDisk.name);
+  const [rods, rodRows] = useListState<RodFields>([...onDisk.rods]);
+  const [pieces, pieceRows] = useListState<number | null>([...onDisk.pieces]);
+  const [tolerance_g, setTolerance] = useState(onDisk.tolerance_g);
+  const restore = (to: SetFields) => {
+    setWhat(to.what);
+    setName(to.name);
+    rodRows.setState([...to.rods]);
+    pieceRows.setState([...to.pieces]);
+    setTolerance(to.tolerance_g);
+  };
+  const values = { what, name, rods, pieces, tolerance_g };
+  const draft = useTableDraft({ name: `weights ${set.name}`, values, onDisk, id: measure?.id, restore });
   const weighedRods = rods.filter(isRod);
   const weighedPieces = pieces.filter((piece) => piece !== null);
   const complete = what === 'rods' ? weighedRods.length === rods.length : weighedPieces.length === pieces.length;
@@ -104,7 +121,7 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
         }
       : undefined;
   return (
-    <Section title="Matched to the lightest">
+    <Section title="Matched to the lightest" key={draft.key}>
       <div className={form.grid}>
         {which}
         <NativeSelect
@@ -161,117 +178,13 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
           </span>
         )}
       </p>
-      <KeepMeasure engineId={engineId} kind="weights" basedOn={measure?.id} body={body} words="Save the weights" />
-    </Section>
-  );
-}
-
-interface PlaneFields {
-  readonly name: string;
-  readonly before: number | null;
-  readonly after: number | null;
-  readonly allowed: number | null;
-}
-
-const NO_PLANES: readonly PlaneFields[] = [
-  { name: 'Front', before: null, after: null, allowed: null },
-  { name: 'Rear', before: null, after: null, allowed: null },
-];
-
-function BalancePart({
-  engineId,
-  measure,
-}: {
-  readonly engineId: string;
-  readonly measure?: EngineMeasure<'balance'>;
-}) {
-  const kept = measure?.body;
-  const { significant } = useFigures();
-  const [report, setReport] = useState(kept?.report ?? '');
-  const [unit, setUnit] = useState<ImbalanceUnit>(kept?.unit ?? 'g·mm');
-  const per = imbalance_gmm(1, unit);
-  const [planes, planeRows] = useListState<PlaneFields>(
-    kept?.planes.map((plane) => ({
-      name: plane.name,
-      before: plane.before_gmm / per,
-      after: plane.after_gmm / per,
-      allowed: plane.allowed_gmm === undefined ? null : plane.allowed_gmm / per,
-    })) ?? [...NO_PLANES],
-  );
-  const { setItemProp } = planeRows;
-  const given = planes.flatMap(({ name, before, after, allowed }) =>
-    before === null || after === null
-      ? []
-      : [
-          {
-            name,
-            before_gmm: before * per,
-            after_gmm: after * per,
-            ...(allowed !== null && { allowed_gmm: allowed * per }),
-          },
-        ],
-  );
-  const found = given.length === planes.length ? balanced(given) : undefined;
-  return (
-    <Section title="Imbalance, before and after">
-      <div className={form.grid}>
-        <TextInput
-          label="From which report"
-          value={report}
-          onChange={(event) => setReport(event.currentTarget.value)}
-        />
-        <NativeSelect
-          label="Printed in"
-          data={[...IMBALANCE_UNITS]}
-          value={unit}
-          onChange={(event) => setUnit(event.currentTarget.value as ImbalanceUnit)}
-        />
-      </div>
-      {planes.map((plane, i) => {
-        const one = found?.[i];
-        return (
-          <div key={i} className={styles.row}>
-            <TextInput
-              label="Plane"
-              value={plane.name}
-              onChange={(event) => setItemProp(i, 'name', event.currentTarget.value)}
-            />
-            <MeasureField
-              label={`Before, ${unit}`}
-              kind="number"
-              value={plane.before}
-              onChange={(before) => setItemProp(i, 'before', before)}
-              zero
-            />
-            <MeasureField
-              label={`After, ${unit}`}
-              kind="number"
-              value={plane.after}
-              onChange={(after) => setItemProp(i, 'after', after)}
-              zero
-            />
-            <MeasureField
-              label={`Allowed, ${unit}`}
-              kind="number"
-              value={plane.allowed}
-              onChange={(allowed) => setItemProp(i, 'allowed', allowed)}
-            />
-            <span
-              className={styles.off}
-              data-kind={one?.verdict === 'inside' ? 'done' : one?.verdict === 'out' ? 'stop' : undefined}
-            >
-              {one && (one.removed >= 0 ? `${significant(one.removed * 100, 2)} % removed` : 'it grew')}
-              {one?.verdict === 'out' && ', too much left'}
-            </span>
-          </div>
-        );
-      })}
       <KeepMeasure
         engineId={engineId}
-        kind="balance"
+        kind="weights"
         basedOn={measure?.id}
-        body={found ? { report, unit, planes: given } : undefined}
-        words="Save the report"
+        body={body}
+        words="Save the weights"
+        draft={draft}
       />
     </Section>
   );

@@ -208,7 +208,9 @@ export function JointRecordPage({ engine, inputs, state, worked, heat, notes }: 
       <dl className={`label-value ${styles.facts}`}>
         <div>
           <dt>Printed</dt>
-          <dd className="printed">“{kept?.leaf.printedText ?? leaf.printedText}”</dd>
+          <dd className="printed" lang={source.language || undefined}>
+            “{kept?.leaf.printedText ?? leaf.printedText}”
+          </dd>
         </div>
         <div>
           <dt>Source</dt>

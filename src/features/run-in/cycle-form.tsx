@@ -4,10 +4,11 @@ import { TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
+import { DayAndTimeFields } from '@/interface/parts/time-fields';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addCycleAction } from './actions';
-import { fieldOf, isoOfField, useOwnClock } from './time-field';
+import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
 
 const HALF_HOUR_MS = 30 * 60_000;
 
@@ -38,10 +39,11 @@ export function CycleForm({ engineId, now, onDone }: Props) {
   const { form: fields, submit, pending, problem, draft } = useActionForm('run', initial, add, onDone);
   useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields);
   const field = fields.getInputProps;
+  const time = (name: string) => timeProps(fields, name);
   return (
     <ActionForm label="Log a run" focus onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
-      <TextInput label="Ran from" type="datetime-local" {...field('ranFrom')} />
-      <TextInput label="to" type="datetime-local" {...field('ranTo')} />
+      <DayAndTimeFields label="Ran from" {...time('ranFrom')} />
+      <DayAndTimeFields label="Stopped" {...time('ranTo')} />
       <TextInput label="Highest temperature, °C" description="or 185 F" {...field('highest_C')} />
       <TextInput label="Air, °C" {...field('ambient_C')} />
       <div className={form.acts}>

@@ -5,10 +5,11 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
+import { DayAndTimeFields } from '@/interface/parts/time-fields';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addReadingAction } from './actions';
-import { fieldOf, isoOfField, useOwnClock } from './time-field';
+import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
 
 interface Props {
   readonly engineId: string;
@@ -56,7 +57,7 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
   const field = fields.getInputProps;
   return (
     <ActionForm label="A reading at the head" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
-      <TextInput label="Read at" type="datetime-local" {...field('at')} />
+      <DayAndTimeFields label="Read on" {...timeProps(fields, 'at')} />
       <TextInput label="Head, °C" description="or 64 F" {...field('head_C')} />
       <TextInput label="Air, °C" {...field('ambient_C')} />
       <div className={form.acts}>

@@ -4,13 +4,23 @@ import type { UseFormReturnType } from '@mantine/form';
 import { useEffect } from 'react';
 import { inputTime } from '@/interface/figures/times';
 
-/** A datetime-local field speaks of the clock on the wall; it is sent in UTC. */
+/** A field of day and hour speaks of the clock on the wall; it is sent in UTC. */
 export const isoOfField = (field: string): string => {
   const time = new Date(field);
   return Number.isNaN(time.getTime()) ? field : time.toISOString();
 };
 
 export const fieldOf = (at: number): string => inputTime(at);
+
+/** What a field of day and hour needs of a form's value. */
+export const timeProps = (
+  form: Pick<UseFormReturnType<Record<string, string>>, 'values' | 'errors' | 'setFieldValue'>,
+  name: string,
+) => ({
+  value: form.values[name] ?? '',
+  error: form.errors[name],
+  onChange: (value: string) => form.setFieldValue(name, value),
+});
 
 const NOTABLE_MS = 60_000;
 

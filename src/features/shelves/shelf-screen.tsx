@@ -9,8 +9,10 @@ import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Screen } from '@/interface/parts/screen';
-import { Refusal } from '@/interface/parts/action-form';
+import { ActionForm, Refusal } from '@/interface/parts/action-form';
 import { useAct } from '@/interface/parts/use-act';
+import { useActionForm } from '@/interface/parts/use-action-form';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
 import { keepShelfRowAction, removeShelfRowAction } from './actions';
 import { SHELF_SHAPES, type ShelfShape } from './shelf-kinds';
@@ -34,35 +36,45 @@ interface FormProps {
   readonly onDone: () => void;
 }
 
+const NEW = 'new';
+const rowFormName = (id: string) => `row-${id}`;
+
 /** Puts a row of one's own on the shelf, over a shipped one or beside it. */
 function RowForm({ shape, row, version, onDone }: FormProps) {
-  const [values, setValues] = useState<Readonly<Record<string, string>>>({
-    name: row?.name ?? '',
-    source: row?.provenance === 'own' ? row.source : '',
-    ...(row ? shape.valuesOf(row) : {}),
-  });
-  const { act, pending, problem } = useAct();
-  const field = (name: string) => ({
-    value: values[name] ?? '',
-    onChange: (event: React.ChangeEvent<HTMLInputElement>) => {
-      const { value } = event.currentTarget;
-      setValues((before) => ({ ...before, [name]: value }));
-    },
-  });
-  const keep = (over: number) => {
-    const { name, source } = values;
+  const keep = ({ version: read, name, source, ...values }: Readonly<Record<string, string>>) => {
     const made = { id: row?.id ?? '', name, source, provenance: 'own', ...shape.rowOf(values) };
-    act(() => keepShelfRowAction({ kind: shape.kind, row: made, version: over }), onDone);
+    return keepShelfRowAction({ kind: shape.kind, row: made, version: Number(read) });
   };
-  const { stale } = problem ?? {};
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+    draft,
+  } = useActionForm<Record<string, string>, unknown>(
+    rowFormName(row?.id ?? NEW),
+    {
+      version: String(version),
+      name: row?.name ?? '',
+      source: row?.provenance === 'own' ? row.source : '',
+      ...Object.fromEntries(shape.fields.map(({ name }) => [name, ''])),
+      ...(row ? shape.valuesOf(row) : {}),
+    },
+    keep,
+    (_, entered) => {
+      entered.reset();
+      onDone();
+    },
+    (stale) => ({ version: String(stale.version) }),
+  );
+  const field = fields.getInputProps;
   return (
-    <form
-      className={form.grid}
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep(version);
-      }}
-      aria-label={row ? `Change ${row.name}` : 'New row'}
+    <ActionForm
+      focus
+      label={row ? `Change ${row.name}` : 'New row'}
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+      draft={draft}
     >
       <TextInput label="Name" {...field('name')} />
       <TextInput label="Where the figures come from" {...field('source')} />
@@ -73,12 +85,16 @@ function RowForm({ shape, row, version, onDone }: FormProps) {
         <Button type="submit" rank="main" busy={pending}>
           Save the row
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button
+          onClick={() => {
+            draft.discard();
+            onDone();
+          }}
+        >
+          Leave it
+        </Button>
       </div>
-      <div className={form.wide}>
-        <Refusal problem={problem && { ...problem, ...(stale && { overrule: () => keep(stale.version) }) }} />
-      </div>
-    </form>
+    </ActionForm>
   );
 }
 
@@ -91,6 +107,10 @@ export function ShelfScreen({ kind, rows }: { readonly kind: ShelfKind; readonly
   const [changing, setChanging] = useState<string>();
   const { act, problem } = useAct();
   const done = () => setChanging(undefined);
+  // A row that was left half filled comes up again.
+  useDrafts((names) =>
+    setChanging([NEW, ...rows.map(({ row }) => row.id)].find((id) => names.includes(rowFormName(id)))),
+  );
   const remove = (id: string, version: number) => act(() => removeShelfRowAction({ kind, id, version }));
   const cell = (value: number | undefined, column: number) =>
     value === undefined ? '' : formatFixed(value, shape.decimals[column] ?? 0, decimalSign);
@@ -108,13 +128,13 @@ export function ShelfScreen({ kind, rows }: { readonly kind: ShelfKind; readonly
       title={shape.title}
       lead={shape.lead}
       aside={
-        <Button rank="main" onClick={() => setChanging('new')}>
+        <Button rank="main" onClick={() => setChanging(NEW)}>
           A row of your own
         </Button>
       }
     >
       <HydrationGate>
-        {changing === 'new' && <RowForm shape={shape} version={0} onDone={done} />}
+        {changing === NEW && <RowForm shape={shape} version={0} onDone={done} />}
         <Refusal problem={problem} />
         <div className={table.frame} tabIndex={0} role="group" aria-label={`${shape.title}, the rows`}>
           <table className={table.table}>

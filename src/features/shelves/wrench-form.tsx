@@ -6,6 +6,7 @@ import type { Wrench } from '@/model/shelf/wrench';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { TakeAway } from '@/interface/parts/take-away';
+import { DayField } from '@/interface/parts/time-fields';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { keepWrenchAction } from './actions';
@@ -82,7 +83,13 @@ export function WrenchForm({ wrench, focus, onDone }: Props) {
         inputMode="decimal"
         {...field('accuracy_pct')}
       />
-      <TextInput type="date" label="Last checked" {...field('checkedAt')} />
+      <DayField
+        label="Last checked"
+        value={fields.values.checkedAt ?? ''}
+        error={fields.errors.checkedAt}
+        onChange={(day) => fields.setFieldValue('checkedAt', day)}
+        clearable
+      />
       <TextInput
         className={form.wide}
         label="Points of that check"

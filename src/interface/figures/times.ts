@@ -21,5 +21,5 @@ export const fullTime = (at: number | string): string => dayjs(at).format('D MMM
 /** `a week ago` */
 export const agoFrom = (at: number | string, now: number): string => dayjs(at).from(dayjs(now));
 
-/** For an input of type datetime-local. */
+/** As a field of day and hour holds it. */
 export const inputTime = (at: number | string): string => dayjs(at).format('YYYY-MM-DDTHH:mm');

@@ -25,6 +25,17 @@ export function Refusal({ problem }: { readonly problem?: FormProblem }) {
   );
 }
 
+/** Says that what stands here was typed earlier and not saved. */
+export const DraftNote = ({ draft }: { readonly draft: KeptDraft }) =>
+  draft.from && (
+    <p className={styles.draft} role="status">
+      Typed at {draft.from} and not saved; kept on this device.{' '}
+      <button type="button" className="text-button" onClick={draft.discard}>
+        Throw it away
+      </button>
+    </p>
+  );
+
 interface Props {
   readonly label: string;
   readonly onSubmit: (event: FormEvent<HTMLFormElement>) => void;
@@ -56,14 +67,7 @@ export function ActionForm({ label, onSubmit, problem, draft, focus = false, chi
   const form = useFirstField(focus);
   return (
     <form ref={form} className={styles.form} onSubmit={onSubmit} noValidate aria-label={label}>
-      {draft?.from && (
-        <p className={styles.draft} role="status">
-          Typed at {draft.from} and not saved; kept on this device.{' '}
-          <button type="button" className="text-button" onClick={draft.discard}>
-            Throw it away
-          </button>
-        </p>
-      )}
+      {draft && <DraftNote draft={draft} />}
       <HydrationGate className={styles.grid}>{children}</HydrationGate>
       <Refusal problem={problem} />
     </form>

@@ -8,8 +8,8 @@ export interface Draft {
 
 const PREFIX = 'spanner-draft:';
 
-/** Drafts belong to a page: the same form elsewhere is another. */
-const keyOf = (page: string, name: string) => `${PREFIX}${page}:${name}`;
+/** Drafts belong to a page of a shop: the same form elsewhere, or in the demonstration, is another. */
+const keyOf = (page: string, name: string) => `${PREFIX}${document.documentElement.dataset.shop ?? ''}${page}:${name}`;
 
 const isDraft = (held: unknown): held is Draft =>
   typeof held === 'object' &&

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import type { Result } from '@/model/result';
-import { useOfferUndo, useRemovePhoto } from './undo';
+import { useOfferUndo, useSharedActs } from './undo';
 import { useAct } from './use-act';
 import styles from './photographs.module.css';
 
@@ -26,7 +26,7 @@ export function Photographs({ address, of, photoIds, testId, addWords }: Props) 
   const [isSending, setSending] = useState(false);
   const { act } = useAct();
   const offerUndo = useOfferUndo();
-  const removePhoto = useRemovePhoto();
+  const { removePhoto } = useSharedActs();
   const remove = (photoId: string) =>
     act(
       () => removePhoto({ photoId }),

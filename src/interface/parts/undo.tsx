@@ -2,6 +2,7 @@
 
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { RemovableKind } from '@/model/removable';
+import type { AsideKind } from '@/model/set-aside';
 import type { Result } from '@/model/result';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
@@ -36,25 +37,22 @@ export interface SharedActs {
     readonly id: string;
     readonly name: string;
   }) => Promise<Result<unknown>>;
+  readonly setAside: (fields: {
+    readonly kind: AsideKind;
+    readonly id: string;
+    readonly reason: string;
+  }) => Promise<Result<unknown>>;
   readonly removePhoto: (fields: { readonly photoId: string }) => Promise<Result<unknown>>;
 }
 
-const TakeAwayContext = createContext<SharedActs['takeAway'] | undefined>(undefined);
+type Acts = Omit<SharedActs, 'undo'>;
+const ActsContext = createContext<Acts | undefined>(undefined);
 
-/** The act that takes a thing away. */
-export function useTakeAway(): SharedActs['takeAway'] {
-  const act = useContext(TakeAwayContext);
-  if (!act) throw new Error('useTakeAway: no UndoProvider above this component');
-  return act;
-}
-
-const RemovePhotoContext = createContext<SharedActs['removePhoto'] | undefined>(undefined);
-
-/** The act that takes a photograph away. */
-export function useRemovePhoto(): SharedActs['removePhoto'] {
-  const act = useContext(RemovePhotoContext);
-  if (!act) throw new Error('useRemovePhoto: no UndoProvider above this component');
-  return act;
+/** The acts that take a thing away, set it aside, or take a photograph away. */
+export function useSharedActs(): Acts {
+  const acts = useContext(ActsContext);
+  if (!acts) throw new Error('useSharedActs: no UndoProvider above this component');
+  return acts;
 }
 
 interface Props extends SharedActs {
@@ -62,7 +60,7 @@ interface Props extends SharedActs {
 }
 
 /** A line at the foot of the screen after an act: what was done, and the key that takes it back. */
-export function UndoProvider({ undo, takeAway, removePhoto, children }: Props) {
+export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }: Props) {
   const [offered, setOffered] = useState<Undoable>();
   const [said, setSaid] = useState<string>();
   const [asks, setAsks] = useState(false);
@@ -73,6 +71,7 @@ export function UndoProvider({ undo, takeAway, removePhoto, children }: Props) {
   }, [who]);
   const path = usePathname();
   const engine = /^\/engines\/([^/]+)/.exec(path)?.[1];
+  const acts = useMemo(() => ({ takeAway, setAside, removePhoto }), [takeAway, setAside, removePhoto]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const leaveSoon = useCallback(() => {
     clearTimeout(timer.current);
@@ -109,9 +108,7 @@ export function UndoProvider({ undo, takeAway, removePhoto, children }: Props) {
   useSingleKeys(useMemo(() => ({ z: () => void takeBack() }), [takeBack]));
   return (
     <OfferContext value={offer}>
-      <TakeAwayContext value={takeAway}>
-        <RemovePhotoContext value={removePhoto}>{children}</RemovePhotoContext>
-      </TakeAwayContext>
+      <ActsContext value={acts}>{children}</ActsContext>
       <div
         className={styles.place}
         role="status"

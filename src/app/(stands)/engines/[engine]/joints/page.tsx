@@ -2,6 +2,8 @@ import type { Metadata } from 'next';
 import { JointsScreen } from '@/features/joint/joints-screen';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { jointSummaries } from '@/features/joint/queries';
+import { AsideFold } from '@/features/removal/aside-fold';
+import { asidesOf } from '@/features/removal/queries';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
@@ -15,6 +17,8 @@ export default async function JointsPage({ params }: EngineParams) {
       engineId={rows.engine.id}
       joints={jointSummaries(rows, shelvesOnce(shop), nowMs())}
       canAdd={torqueLeaves(rows.leaves).length > 0}
-    />
+    >
+      <AsideFold asides={asidesOf(shop, rows.engine.id, 'joint')} />
+    </JointsScreen>
   );
 }

@@ -1,0 +1,60 @@
+import type { Database } from 'better-sqlite3';
+import type { AsideKind, SetAside } from '@/model/set-aside';
+
+interface AsideRow {
+  readonly kind: AsideKind;
+  readonly id: string;
+  readonly engine_id: string;
+  readonly name: string;
+  readonly reason: string;
+  readonly who: string;
+  readonly at: string;
+}
+
+/** What keeps a row of a table out of the lists: that it was set aside. */
+export const notAside = (kind: AsideKind): string =>
+  `NOT EXISTS (SELECT 1 FROM set_aside WHERE set_aside.kind = '${kind}' AND set_aside.id = ${kind}.id)`;
+
+// An entry goes with what it corrects: the one beneath it would come to light again.
+const WITH_EARLIER = `WITH RECURSIVE chain (id) AS (
+    SELECT @id UNION ALL SELECT replaces_id FROM leaf JOIN chain ON leaf.id = chain.id WHERE replaces_id IS NOT NULL
+  )`;
+
+export const createAsideRepository = (db: Database) => {
+  const ofEngine = db.prepare<[string], AsideRow>(
+    `SELECT set_aside.*, coalesce(joint.name, fit.name, leaf.subject || ', “' || leaf.printed_text || '”') AS name
+     FROM set_aside
+     LEFT JOIN joint ON set_aside.kind = 'joint' AND joint.id = set_aside.id
+     LEFT JOIN fit ON set_aside.kind = 'fit' AND fit.id = set_aside.id
+     LEFT JOIN leaf ON set_aside.kind = 'leaf' AND leaf.id = set_aside.id
+     WHERE set_aside.engine_id = ?
+       AND NOT (set_aside.kind = 'leaf' AND EXISTS (SELECT 1 FROM leaf AS later WHERE later.replaces_id = set_aside.id))
+     ORDER BY set_aside.at DESC, set_aside.id`,
+  );
+  const put = db.prepare<object>(
+    `INSERT INTO set_aside (kind, id, engine_id, reason, who, at) VALUES (@kind, @id, @engineId, @reason, who(), @at)
+     ON CONFLICT (kind, id) DO NOTHING`,
+  );
+  const putLeaf = db.prepare<object>(
+    `${WITH_EARLIER} INSERT INTO set_aside (kind, id, engine_id, reason, who, at)
+     SELECT 'leaf', id, @engineId, @reason, who(), @at FROM chain WHERE true ON CONFLICT (kind, id) DO NOTHING`,
+  );
+  const back = db.prepare<object>('DELETE FROM set_aside WHERE kind = @kind AND id = @id');
+  const leafBack = db.prepare<object>(
+    `${WITH_EARLIER} DELETE FROM set_aside WHERE kind = 'leaf' AND id IN (SELECT id FROM chain)`,
+  );
+  return {
+    /** What of an engine was set aside, the last first. */
+    ofEngine: (engineId: string): readonly SetAside[] =>
+      ofEngine
+        .all(engineId)
+        .map(({ engine_id, who, ...row }) => ({ ...row, engineId: engine_id, ...(who && { who }) })),
+    /** Sets something aside; false where it was already. */
+    put: ({ kind, id, engineId, reason, at }: Omit<SetAside, 'name' | 'who'>): boolean =>
+      (kind === 'leaf' ? putLeaf.run({ id, engineId, reason, at }) : put.run({ kind, id, engineId, reason, at }))
+        .changes > 0,
+    /** Brings it back; false where it was not aside. */
+    bringBack: (kind: AsideKind, id: string): boolean =>
+      (kind === 'leaf' ? leafBack.run({ id }) : back.run({ kind, id })).changes > 0,
+  };
+};

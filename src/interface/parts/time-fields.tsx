@@ -1,0 +1,79 @@
+'use client';
+
+import '@mantine/dates/styles.css';
+import { DateInput, TimePicker } from '@mantine/dates';
+import dayjs from 'dayjs';
+import customParseFormat from 'dayjs/plugin/customParseFormat';
+import field from '../theme/field.module.css';
+import form from './form.module.css';
+import styles from './time-fields.module.css';
+
+dayjs.extend(customParseFormat);
+
+const SHOWN = 'D MMM YYYY';
+// With slashes the day and the month change places from one country to the next: those are not guessed at.
+const READ = [SHOWN, 'D MMMM YYYY', 'YYYY-MM-DD', 'D.M.YYYY', 'D MMM YY', 'D MMM', 'D MMMM'];
+
+/** A day as it may be typed, as `2026-11-27`; null where it cannot be read. */
+export const dayTyped = (text: string): string | null => {
+  const read = dayjs(text.trim(), READ, true);
+  return read.isValid() ? read.format('YYYY-MM-DD') : null;
+};
+
+interface DayProps {
+  readonly label: string;
+  /** `2026-11-27`, or empty. */
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly error?: React.ReactNode;
+  /** Whether it may be left empty. */
+  readonly clearable?: boolean;
+}
+
+const classNames = { label: field.label, description: field.description, error: field.error, input: field.input };
+
+/** A day, typed or picked; written with the name of its month, which no two countries read otherwise. */
+export const DayField = ({ label, value, onChange, error, clearable = false }: DayProps) => (
+  <DateInput
+    label={label}
+    value={value === '' ? null : value}
+    valueFormat={SHOWN}
+    dateParser={dayTyped}
+    onChange={(day) => onChange(day ?? '')}
+    error={error}
+    clearable={clearable}
+    clearButtonProps={{ 'aria-label': `Clear ${label}` }}
+    firstDayOfWeek={1}
+    highlightToday
+    hideOutsideDates
+    weekendDays={[]}
+    popoverProps={{ shadow: 'none' }}
+    classNames={{ ...classNames, day: styles.day, calendarHeaderControl: styles.control }}
+    nextLabel="The month after"
+    previousLabel="The month before"
+  />
+);
+
+interface TimeProps extends DayProps {
+  /** `2026-11-27T14:20` */
+  readonly value: string;
+}
+
+/** A day and an hour on the clock of the wall, side by side. */
+export function DayAndTimeFields({ label, value, onChange, error }: TimeProps) {
+  const [day = '', time = ''] = value.split('T');
+  return (
+    <>
+      <DayField label={label} value={day} onChange={(next) => onChange(`${next}T${time}`)} error={error} />
+      <TimePicker
+        className={form.short}
+        label={`${label}, at`}
+        value={time}
+        onChange={(next) => onChange(`${day}T${next.slice(0, 5)}`)}
+        hoursInputLabel={`${label}, hours`}
+        minutesInputLabel={`${label}, minutes`}
+        classNames={{ ...classNames, field: styles.part }}
+      />
+    </>
+  );
+}

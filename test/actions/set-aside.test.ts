@@ -1,0 +1,100 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { recordLine } from '@/features/fits/record-line';
+import { find } from '@/features/find/find-index';
+import { buildFileOf } from '@/features/record/build-file';
+import { parseBuildFile } from '@/features/record/build-file-schema';
+import { readBack } from '@/features/record/read-back';
+import { bringAsideBackAction, setAsideAction, undoAction } from '@/features/removal/actions';
+import { currentLeaves } from '@/model/book/current-leaves';
+import { isHolding } from '@/model/fit/fit-state';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { ASIDE_KINDS } from '@/model/set-aside';
+import { openShop, type Shop } from '@/db/shop';
+import { rowsNamed, temporaryFile } from '../db/temporary-shop';
+import { accepted, everything, ownShop, refusedWhole, there } from './own-shop';
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+const MANIFOLD = () => {
+  const joint = there(shop.joints.find('demo-f-joint-head'));
+  shop.joints.add({ ...joint, id: 'spare', name: 'Spare joint' });
+  return { kind: 'joint', id: 'spare', reason: 'made for the other engine' } as const;
+};
+const undo = (result: unknown) => undoAction({ token: there((result as { undo?: { token: string } }).undo).token });
+
+describe('what something hangs on is set aside with a reason', () => {
+  test('a joint leaves the lists, what waits, and what is found; and comes back as it was', async () => {
+    const aside = MANIFOLD();
+    const before = everything(shop).replace(/"stamp":\d+/g, '');
+    const names = () => engineStateOf(rowsNamed(shop, 'demo-fourteen')).joints.map(({ joint }) => joint.id);
+    expect(names()).toContain('spare');
+    await accepted(setAsideAction(aside));
+    expect(names()).not.toContain('spare');
+    expect(shop.asides.ofEngine('demo-fourteen')).toMatchObject([{ name: 'Spare joint', reason: aside.reason }]);
+    expect((await find(shop, 'spare')).filter(({ kind }) => kind === 'Joint')).toEqual([]);
+    await accepted(bringAsideBackAction({ kind: 'joint', id: 'spare' }));
+    expect(names()).toContain('spare');
+    expect(everything(shop).replace(/"stamp":\d+/g, '')).toBe(before);
+  });
+  test('undone by its key, and once only', async () => {
+    const done = await accepted(setAsideAction(MANIFOLD()));
+    await accepted(undo(done));
+    expect(shop.asides.ofEngine('demo-fourteen')).toEqual([]);
+    expect((await refusedWhole(shop, () => bringAsideBackAction({ kind: 'joint', id: 'spare' }))).code).toBe(
+      'not-found',
+    );
+  });
+  test.each(ASIDE_KINDS)('a %s that is not here, or without a reason, is refused', async (kind) => {
+    expect((await refusedWhole(shop, () => setAsideAction({ kind, id: 'none', reason: 'x' }))).code).toBe('not-found');
+    expect((await refusedWhole(shop, () => setAsideAction({ kind, id: 'none', reason: ' ' }))).field).toBe('reason');
+  });
+  test('an entry that a joint or a fit draws on stays, and it is said which', async () => {
+    const { leafId } = there(shop.joints.find('demo-f-joint-head'));
+    const problem = await refusedWhole(shop, () => setAsideAction({ kind: 'leaf', id: leafId, reason: 'x' }));
+    expect(problem.message).toMatch(/the joint “Cylinder head” draws on it/);
+  });
+  test('an entry goes with all that it corrects: nothing beneath it comes to light', async () => {
+    const leaf = there(shop.book.leaves('demo-fourteen')[0]);
+    shop.book.addLeaf({ ...leaf, id: 'first', subject: 'Tappets', replacesId: null });
+    shop.book.addLeaf({ ...leaf, id: 'second', subject: 'Tappets', replacesId: 'first' });
+    await accepted(setAsideAction({ kind: 'leaf', id: 'second', reason: 'of another engine' }));
+    const current = () => currentLeaves(shop.book.leaves('demo-fourteen')).map(({ id }) => id);
+    expect(current()).not.toEqual(expect.arrayContaining(['first']));
+    expect(current()).not.toEqual(expect.arrayContaining(['second']));
+    expect(shop.asides.ofEngine('demo-fourteen')).toHaveLength(1);
+    await accepted(bringAsideBackAction({ kind: 'leaf', id: 'second' }));
+    expect(current()).toContain('second');
+    expect(current()).not.toContain('first');
+  });
+  test('a joint that a fit rests on or holds stays', async () => {
+    const fit = there(shop.fits.ofEngine('demo-fourteen').find(({ jointId }) => jointId !== null));
+    const problem = await refusedWhole(shop, () => setAsideAction({ kind: 'joint', id: fit.jointId, reason: 'x' }));
+    expect(problem.message).toContain(`the fit “${fit.name}”`);
+  });
+  test('a fit that is out holds its joints open: set aside it would close them, and is refused', async () => {
+    const out = there(engineStateOf(rowsNamed(shop, 'demo-norrhem')).fits.find(({ state }) => isHolding(state)));
+    const problem = await refusedWhole(shop, () => setAsideAction({ kind: 'fit', id: out.fit.id, reason: 'later' }));
+    expect(problem.message).toMatch(/it is out of limits/);
+  });
+  test('a fit in which a strip lies is refused, for the crank is held by it', async () => {
+    const fit = there(shop.fits.ofEngine('demo-fourteen').find(({ kind }) => kind === 'big-end-clearance'));
+    shop.fits.alter({ ...fit, methods: ['strip'] });
+    const sent = { id: 'a-strip-in', kind: 'strip-in', place: 0, body: {}, age_ms: 0 };
+    expect(recordLine(shop, fit.id, sent).ok).toBe(true);
+    const problem = await refusedWhole(shop, () => setAsideAction({ kind: 'fit', id: fit.id, reason: 'later' }));
+    expect(problem.code).toBe('hangs');
+  });
+  test('a build goes out and comes in without it, whole', async () => {
+    await accepted(setAsideAction(MANIFOLD()));
+    const text = JSON.stringify(
+      buildFileOf(shop, there(shop.engines.find('demo-fourteen')), '2026-05-16T15:00:00.000Z'),
+    );
+    const other = openShop(temporaryFile());
+    readBack(other, parseBuildFile(text).file, Date.now(), () => 'unused');
+    expect(other.joints.find('spare')).toBeUndefined();
+    expect(other.joints.ofEngine('demo-fourteen').length).toBe(shop.joints.ofEngine('demo-fourteen').length);
+  });
+});

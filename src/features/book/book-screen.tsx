@@ -141,6 +141,9 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
             A table of figures (CSV)
           </Link>
         )}
+        <Link href={`/engines/${engineId}/book/take-over`} className={key.key}>
+          Take over from another engine
+        </Link>
         {!none && (
           <a href={`/api/engines/${engineId}/book`} download className={key.key}>
             The entries as CSV

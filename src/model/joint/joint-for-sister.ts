@@ -1,0 +1,45 @@
+import type { Joint } from './joint';
+import type { FastenerFacts } from './joint-detail';
+
+/** What of a fastener is of this very one, and of no other like it. */
+const unknownHere = <Facts extends Pick<FastenerFacts, 'socket' | 'takenBeyondYield' | 'platedUnbaked'>>(
+  facts: Facts,
+): Facts => ({ ...facts, socket: 'not-tried', takenBeyondYield: null, platedUnbaked: null });
+
+interface Into {
+  readonly id: string;
+  readonly engineId: string;
+  readonly createdAt: string;
+  /** The ids of entries that were copied, by what they were copied from. */
+  readonly leafIds: ReadonlyMap<string, string>;
+}
+
+/**
+ * A joint as it goes to a sister engine: what the designer gave it goes along; what was found, measured or said of the
+ * very fasteners and holes here is not known there. Undefined where its entry does not come along.
+ */
+export function jointForSister(joint: Joint, { id, engineId, createdAt, leafIds }: Into): Joint | undefined {
+  const leafId = leafIds.get(joint.leafId);
+  if (leafId === undefined) return undefined;
+  const { detail } = joint;
+  return {
+    ...joint,
+    id,
+    engineId,
+    leafId,
+    bearingMeasured: false,
+    detail: {
+      ...detail,
+      original: unknownHere(detail.original),
+      today: detail.today && { ...unknownHere(detail.today), faceMeasured: false },
+      overrides: {},
+      alsoLeaves: detail.alsoLeaves.flatMap((one) => leafIds.get(one) ?? []),
+      leafReason: null,
+      overLeafId: null,
+      changeMeans: null,
+      leftUnknown: [],
+    },
+    version: 1,
+    createdAt,
+  };
+}

@@ -21,4 +21,10 @@ export interface NoteWithPhotos extends Note {
 /** What notes are of; the engine itself where neither joint nor fit is said. */
 export type NotedThing = Pick<Note, 'engineId' | 'jointId' | 'fitId'>;
 
+/** Whether a note is of a thing, and not of what belongs to it. */
+export const isNoteOf =
+  (of: NotedThing) =>
+  (note: NotedThing): boolean =>
+    note.jointId === of.jointId && note.fitId === of.fitId;
+
 export const MAX_NOTE_CHARACTERS = 4000;

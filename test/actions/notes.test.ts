@@ -8,7 +8,9 @@ import { parseBuildFile } from '@/features/record/build-file-schema';
 import { readBack } from '@/features/record/read-back';
 import { removePhotoAction, takeAwayAction, undoAction } from '@/features/removal/actions';
 import { openShop, type Shop } from '@/db/shop';
-import { temporaryFile } from '../db/temporary-shop';
+import { notesOf } from '@/model/engine/engine-rows';
+import type { NotedThing } from '@/model/note';
+import { rowsNamed, temporaryFile } from '../db/temporary-shop';
 import { accepted, ownShop, refusedWhole, there } from './own-shop';
 
 let shop: Shop;
@@ -24,6 +26,7 @@ const NOTE = {
   fastener: '3',
   words: 'Stud came out with the nut; cleaned and put back dry',
 };
+const notesOn = (of: NotedThing) => notesOf(rowsNamed(shop, of.engineId), of);
 const photo = async () => {
   const raw = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#345' } })
     .jpeg()
@@ -35,13 +38,13 @@ const undo = (result: unknown) => undoAction({ token: there((result as { undo?: 
 describe('a note', () => {
   test('stands on its joint and fastener, is changed, and both go back', async () => {
     const written = await accepted(keepNoteAction(NOTE));
-    expect(shop.notes.of(HEAD)).toMatchObject([{ fastener: 3, words: NOTE.words, version: 1, photoIds: [] }]);
+    expect(notesOn(HEAD)).toMatchObject([{ fastener: 3, words: NOTE.words, version: 1, photoIds: [] }]);
     const changed = await accepted(keepNoteAction({ ...NOTE, id: written.id, version: 1, words: 'Stud renewed' }));
-    expect(shop.notes.of(HEAD)).toMatchObject([{ words: 'Stud renewed', version: 2 }]);
+    expect(notesOn(HEAD)).toMatchObject([{ words: 'Stud renewed', version: 2 }]);
     await accepted(undo(changed));
-    expect(shop.notes.of(HEAD)).toMatchObject([{ words: NOTE.words }]);
+    expect(notesOn(HEAD)).toMatchObject([{ words: NOTE.words }]);
     await accepted(undo(written));
-    expect(shop.notes.of(HEAD)).toEqual([]);
+    expect(notesOn(HEAD)).toEqual([]);
   });
   test.each([
     [{ words: '  ' }, 'words'],
@@ -83,13 +86,13 @@ describe('a photograph of a note', () => {
     const { id } = await accepted(keepNoteAction(NOTE));
     const kept = await keepNotePhoto(shop, id, await photo(), 'IH');
     const whole = there(shop.notes.photo(kept.id)).whole;
-    expect(shop.notes.of(HEAD)[0]?.photoIds).toEqual([kept.id]);
+    expect(notesOn(HEAD)[0]?.photoIds).toEqual([kept.id]);
     const gone = await accepted(removePhotoAction({ photoId: kept.id }));
     expect(shop.notes.photo(kept.id)).toBeUndefined();
     await accepted(undo(gone));
     expect(there(shop.notes.photo(kept.id)).whole.equals(whole)).toBe(true);
     const taken = await accepted(takeAwayAction({ kind: 'note', id, name: 'the note' }));
-    expect([shop.notes.of(HEAD), shop.notes.photo(kept.id)]).toEqual([[], undefined]);
+    expect([notesOn(HEAD), shop.notes.photo(kept.id)]).toEqual([[], undefined]);
     await accepted(undo(taken));
     expect(there(shop.notes.photo(kept.id)).whole.equals(whole)).toBe(true);
     // Put in by mistake, it goes without leaving the picture in the log twice.

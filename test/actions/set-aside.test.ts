@@ -33,7 +33,7 @@ describe('what something hangs on is set aside with a reason', () => {
     expect(names()).toContain('spare');
     await accepted(setAsideAction(aside));
     expect(names()).not.toContain('spare');
-    expect(shop.asides.ofEngine('demo-fourteen')).toMatchObject([{ name: 'Spare joint', reason: aside.reason }]);
+    expect(rowsNamed(shop, 'demo-fourteen').asides).toMatchObject([{ name: 'Spare joint', reason: aside.reason }]);
     expect((await find(shop, 'spare')).filter(({ kind }) => kind === 'Joint')).toEqual([]);
     await accepted(bringAsideBackAction({ kind: 'joint', id: 'spare' }));
     expect(names()).toContain('spare');
@@ -42,7 +42,7 @@ describe('what something hangs on is set aside with a reason', () => {
   test('undone by its key, and once only', async () => {
     const done = await accepted(setAsideAction(MANIFOLD()));
     await accepted(undo(done));
-    expect(shop.asides.ofEngine('demo-fourteen')).toEqual([]);
+    expect(rowsNamed(shop, 'demo-fourteen').asides).toEqual([]);
     expect((await refusedWhole(shop, () => bringAsideBackAction({ kind: 'joint', id: 'spare' }))).code).toBe(
       'not-found',
     );
@@ -64,7 +64,7 @@ describe('what something hangs on is set aside with a reason', () => {
     const current = () => currentLeaves(shop.book.leaves('demo-fourteen')).map(({ id }) => id);
     expect(current()).not.toEqual(expect.arrayContaining(['first']));
     expect(current()).not.toEqual(expect.arrayContaining(['second']));
-    expect(shop.asides.ofEngine('demo-fourteen')).toHaveLength(1);
+    expect(rowsNamed(shop, 'demo-fourteen').asides).toHaveLength(1);
     await accepted(bringAsideBackAction({ kind: 'leaf', id: 'second' }));
     expect(current()).toContain('second');
     expect(current()).not.toContain('first');

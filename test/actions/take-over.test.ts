@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
+import { toTakeOver } from '@/db/reads/to-take-over';
 import { takeOverPage } from '@/features/take-over/queries';
 import { takeOverAction } from '@/features/take-over/actions';
 import { undoAction } from '@/features/removal/actions';
@@ -23,7 +24,7 @@ beforeEach(() => {
 const take = (part: object = {}) =>
   takeOverAction({ engineId: 'sister', fromId: 'demo-fourteen', leafIds: [], jointIds: [], ...part });
 const all = () => ({
-  leafIds: takeOverPage(rowsNamed(shop, 'sister'), rowsNamed(shop, 'demo-fourteen')).leaves.map(({ id }) => id),
+  leafIds: takeOverPage(rowsNamed(shop, 'sister'), toTakeOver(shop, 'demo-fourteen')).leaves.map(({ id }) => id),
   jointIds: shop.joints.ofEngine('demo-fourteen').map(({ id }) => id),
 });
 
@@ -82,7 +83,7 @@ describe('a sister engine', () => {
     expect(everything(shop)).toBe(before);
     await accepted(take(all()));
     expect(shop.joints.ofEngine('sister').filter(({ name }) => name === 'Cylinder head')).toHaveLength(1);
-    const page = takeOverPage(rowsNamed(shop, 'sister'), rowsNamed(shop, 'demo-fourteen'));
+    const page = takeOverPage(rowsNamed(shop, 'sister'), toTakeOver(shop, 'demo-fourteen'));
     expect([...page.leaves, ...page.joints].every(({ isHere }) => isHere)).toBe(true);
   });
   test('all of it goes back with one key', async () => {

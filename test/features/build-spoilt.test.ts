@@ -86,7 +86,7 @@ function pagesOf(shop: Shop, id: string): readonly unknown[] {
     bookOf(shop, rows),
     ...rows.joints.flatMap((joint) => [
       jointPage(shop, rows, shelves, joint.id, NOW),
-      jointRecord(shop, rows, shelves, joint.id, NOW),
+      jointRecord(rows, shelves, joint.id, NOW),
       stretchPage(shop, rows, joint.id, NOW, shelves),
     ]),
     ...rows.fits.map((fit) => fitPage(shop, rows, fit.id)),

@@ -52,7 +52,7 @@ export { READING_UNITS_MM, isSigned, readReading, sizeAt20C, type ReadingUnit, t
 export { ruleLimits, type ClearanceRule } from './rule';
 export { runout, type Runout } from './runout';
 export { shims, type ShimChoice, type ShimInput } from './shims';
-export type { Limits, Verdict } from './verdict';
+export { canTellInside, type Limits, type Verdict } from './verdict';
 export {
   RUNOUT_SENSES,
   assertWanted,

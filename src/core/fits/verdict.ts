@@ -38,6 +38,13 @@ export function bothResolutions(first_mm: number | undefined, second_mm: number 
 }
 
 /**
+ * Whether any reading can come out inside: limits no farther apart than twice what an instrument of resolution r cannot
+ * tell (√2·r) leave none.
+ */
+export const canTellInside = ({ min_mm, max_mm }: Limits, resolution_mm: number): boolean =>
+  max_mm - min_mm > 2 * (Math.SQRT2 * resolution_mm + NOISE_MM);
+
+/**
  * Judges the least and the greatest figure of a fit by its limits.
  * Two readings make a figure, so an instrument of resolution r cannot tell within √2·r of a limit.
  */

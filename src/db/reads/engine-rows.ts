@@ -1,11 +1,43 @@
 import type { Engine } from '@/model/engine/engine';
 import type { EngineRows } from '@/model/engine/engine-rows';
+import { ASIDE, toAside } from '../repositories/aside-repository';
+import { SOURCE } from '../repositories/book-repository';
+import { NOTE, PHOTO_IDS } from '../repositories/note-repository';
 import type { Shop } from '../shop';
+import type { Row } from '../table';
+
+// Few of each: one query for the three, so that a page does not ask the file once more for every one of them.
+const BESIDE = `SELECT 'source' AS what, ${SOURCE.asJson} AS body, '[]' AS photos, source.created_at AS at, source.id AS id
+    FROM source JOIN engine_source ON engine_source.source_id = source.id WHERE engine_source.engine_id = @engineId
+  UNION ALL SELECT 'note', ${NOTE.asJson}, ${PHOTO_IDS}, note.created_at, note.id
+    FROM note WHERE note.engine_id = @engineId
+  UNION ALL SELECT 'aside', ${ASIDE.asJson}, '[]', set_aside.at, set_aside.id FROM ${ASIDE.from}
+  ORDER BY at, id`;
+
+interface BesideRow {
+  readonly what: 'source' | 'note' | 'aside';
+  readonly body: string;
+  readonly photos: string;
+}
+
+/** The sources of an engine, its notes, and what of it was set aside, the oldest first. */
+function besides({ db }: Shop, engineId: string): Pick<EngineRows, 'sources' | 'notes' | 'asides'> {
+  const rows = db.prepare<{ engineId: string }, BesideRow>(BESIDE).all({ engineId });
+  const of = (what: BesideRow['what']) => rows.filter((row) => row.what === what);
+  return {
+    sources: of('source').map(({ body }) => SOURCE.fromRow(JSON.parse(body) as Row)),
+    notes: of('note').map(({ body, photos }) => ({
+      ...NOTE.fromRow(JSON.parse(body) as Row),
+      photoIds: JSON.parse(photos) as string[],
+    })),
+    asides: of('aside').map(({ body }) => toAside(body)),
+  };
+}
 
 /** Everything written of one engine, in nine queries however much it is. */
 export const engineRows = (shop: Shop, engine: Engine): EngineRows => ({
   engine,
-  sources: shop.book.sources(engine.id),
+  ...besides(shop, engine.id),
   leaves: shop.book.leaves(engine.id),
   joints: shop.joints.ofEngine(engine.id),
   tightenings: shop.tightenings.ofEngine(engine.id),

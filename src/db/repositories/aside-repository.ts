@@ -1,16 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { AsideKind, SetAside } from '@/model/set-aside';
 
-interface AsideRow {
-  readonly kind: AsideKind;
-  readonly id: string;
-  readonly engine_id: string;
-  readonly name: string;
-  readonly reason: string;
-  readonly who: string;
-  readonly at: string;
-}
-
 /** What keeps a row of a table out of the lists: that it was set aside. */
 export const notAside = (kind: AsideKind): string =>
   `NOT EXISTS (SELECT 1 FROM set_aside WHERE set_aside.kind = '${kind}' AND set_aside.id = ${kind}.id)`;
@@ -20,17 +10,25 @@ const WITH_EARLIER = `WITH RECURSIVE chain (id) AS (
     SELECT @id UNION ALL SELECT replaces_id FROM leaf JOIN chain ON leaf.id = chain.id WHERE replaces_id IS NOT NULL
   )`;
 
+/** What of the engine `@engineId` was set aside, as JSON: an entry once, not also what it corrects. */
+export const ASIDE = {
+  asJson: `json_object('kind', set_aside.kind, 'id', set_aside.id, 'engineId', set_aside.engine_id,
+    'reason', set_aside.reason, 'who', nullif(set_aside.who, ''), 'at', set_aside.at,
+    'name', coalesce(joint.name, fit.name, leaf.subject || ', “' || leaf.printed_text || '”'))`,
+  from: `set_aside
+    LEFT JOIN joint ON set_aside.kind = 'joint' AND joint.id = set_aside.id
+    LEFT JOIN fit ON set_aside.kind = 'fit' AND fit.id = set_aside.id
+    LEFT JOIN leaf ON set_aside.kind = 'leaf' AND leaf.id = set_aside.id
+    WHERE set_aside.engine_id = @engineId
+      AND NOT (set_aside.kind = 'leaf' AND EXISTS (SELECT 1 FROM leaf AS later WHERE later.replaces_id = set_aside.id))`,
+};
+
+export const toAside = (body: string): SetAside => {
+  const { who, ...aside } = JSON.parse(body) as Omit<SetAside, 'who'> & { readonly who: string | null };
+  return { ...aside, ...(who !== null && { who }) };
+};
+
 export const createAsideRepository = (db: Database) => {
-  const ofEngine = db.prepare<[string], AsideRow>(
-    `SELECT set_aside.*, coalesce(joint.name, fit.name, leaf.subject || ', “' || leaf.printed_text || '”') AS name
-     FROM set_aside
-     LEFT JOIN joint ON set_aside.kind = 'joint' AND joint.id = set_aside.id
-     LEFT JOIN fit ON set_aside.kind = 'fit' AND fit.id = set_aside.id
-     LEFT JOIN leaf ON set_aside.kind = 'leaf' AND leaf.id = set_aside.id
-     WHERE set_aside.engine_id = ?
-       AND NOT (set_aside.kind = 'leaf' AND EXISTS (SELECT 1 FROM leaf AS later WHERE later.replaces_id = set_aside.id))
-     ORDER BY set_aside.at DESC, set_aside.id`,
-  );
   const put = db.prepare<object>(
     `INSERT INTO set_aside (kind, id, engine_id, reason, who, at) VALUES (@kind, @id, @engineId, @reason, who(), @at)
      ON CONFLICT (kind, id) DO NOTHING`,
@@ -44,11 +42,6 @@ export const createAsideRepository = (db: Database) => {
     `${WITH_EARLIER} DELETE FROM set_aside WHERE kind = 'leaf' AND id IN (SELECT id FROM chain)`,
   );
   return {
-    /** What of an engine was set aside, the last first. */
-    ofEngine: (engineId: string): readonly SetAside[] =>
-      ofEngine
-        .all(engineId)
-        .map(({ engine_id, who, ...row }) => ({ ...row, engineId: engine_id, ...(who && { who }) })),
     /** Sets something aside; false where it was already. */
     put: ({ kind, id, engineId, reason, at }: Omit<SetAside, 'name' | 'who'>): boolean =>
       (kind === 'leaf' ? putLeaf.run({ id, engineId, reason, at }) : put.run({ kind, id, engineId, reason, at }))

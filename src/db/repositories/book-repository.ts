@@ -4,7 +4,7 @@ import type { Source } from '@/model/book/source';
 import { notAside } from './aside-repository';
 import { initials, json, table, type Row } from '../table';
 
-const SOURCE = table<Source>('source', {
+export const SOURCE = table<Source>('source', {
   id: 'id',
   title: 'title',
   edition: 'edition',

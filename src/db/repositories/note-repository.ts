@@ -1,8 +1,8 @@
 import type { Database } from 'better-sqlite3';
-import type { Note, NotedThing, NoteWithPhotos } from '@/model/note';
+import type { Note, NoteWithPhotos } from '@/model/note';
 import { initials, table, type Row } from '../table';
 
-const NOTE = table<Note>('note', {
+export const NOTE = table<Note>('note', {
   id: 'id',
   engineId: 'engine_id',
   jointId: 'joint_id',
@@ -25,8 +25,9 @@ export interface NotePhoto {
   readonly createdAt: string;
 }
 
-const WITH_PHOTOS = `${NOTE.columns}, (SELECT json_group_array(note_photo.id ORDER BY note_photo.created_at, note_photo.id)
-  FROM note_photo WHERE note_id = note.id) AS photos`;
+/** The ids of a note’s photographs, as a JSON list. */
+export const PHOTO_IDS = `(SELECT json_group_array(note_photo.id ORDER BY note_photo.created_at, note_photo.id)
+  FROM note_photo WHERE note_photo.note_id = note.id)`;
 
 const toNote = (row: Row): NoteWithPhotos => ({
   ...NOTE.fromRow(row),
@@ -35,12 +36,8 @@ const toNote = (row: Row): NoteWithPhotos => ({
 
 export const createNoteRepository = (db: Database) => {
   const byId = db.prepare<[string], Row>(`SELECT ${NOTE.columns} FROM note WHERE id = ?`);
-  const ofThing = db.prepare<object, Row>(
-    `SELECT ${WITH_PHOTOS} FROM note WHERE engine_id = @engineId AND joint_id IS @jointId AND fit_id IS @fitId
-     ORDER BY created_at, id`,
-  );
   const ofEngine = db.prepare<[string], Row>(
-    `SELECT ${WITH_PHOTOS} FROM note WHERE engine_id = ? ORDER BY created_at, id`,
+    `SELECT ${NOTE.columns}, ${PHOTO_IDS} AS photos FROM note WHERE engine_id = ? ORDER BY created_at, id`,
   );
   const insert = db.prepare(NOTE.insert);
   const update = db.prepare<object>(
@@ -60,9 +57,6 @@ export const createNoteRepository = (db: Database) => {
       const row = byId.get(id);
       return row && NOTE.fromRow(row);
     },
-    /** The notes of one thing, the oldest first. */
-    of: ({ engineId, jointId, fitId }: NotedThing): readonly NoteWithPhotos[] =>
-      ofThing.all({ engineId, jointId, fitId }).map(toNote),
     /** Every note of an engine, its joints and its fits. */
     ofEngine: (engineId: string): readonly NoteWithPhotos[] => ofEngine.all(engineId).map(toNote),
     add: (note: Note): void => void insert.run(NOTE.toRow(note)),

@@ -4,7 +4,7 @@ import { nanoid } from 'nanoid';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { cellGroups, type Answers, type ConditionId } from '@/core/fits';
+import { canTellInside, cellGroups, type Answers, type ConditionId } from '@/core/fits';
 import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
@@ -105,6 +105,20 @@ function Holding({ judged, joints }: { readonly judged: FitState; readonly joint
   );
 }
 
+/** Where no reading of the instrument in hand can come out inside: said before ten good rings are judged one by one. */
+function TooCoarse({ judged, resolution_mm }: { readonly judged: FitState; readonly resolution_mm: number }) {
+  const told = useLengths(judged.kind.isSize);
+  const hard = judged.places.find(({ result }) => result.wanted)?.result.wanted?.hard;
+  if (!hard || canTellInside(hard, resolution_mm)) return null;
+  return (
+    <Notice kind="wait">
+      Between {told.span(hard.min_mm, hard.max_mm)} an instrument that reads to {told.gap(resolution_mm)} cannot tell
+      inside from outside: no reading with it comes out as inside. Take a finer one, or limits from a page; else each is
+      accepted with its reason.
+    </Notice>
+  );
+}
+
 /** One fit: what it comes to place by place, its readings drawn as the part, what is wanted, and every line. */
 export function FitScreen({
   fit,
@@ -155,6 +169,7 @@ export function FitScreen({
             session={session}
             change={(part) => setSession((before) => ({ ...before, ...part }))}
           />
+          <TooCoarse judged={judged} resolution_mm={session.resolution_mm} />
           <Conditions conditions={conditionsOf(judged)} answers={session.answers} change={answer} />
           <p className={styles.go}>
             <Button rank={entry.left > 0 ? 'main' : 'plain'} onClick={entry.goOn} disabled={entry.left === 0}>

@@ -46,7 +46,9 @@ function Accept({ place, add, onDone }: Act) {
 
 /** What is done about it; the readings that it touches are to be taken again, and the old ones stay beneath. */
 function Remedies({ judged: { kind }, place, add, onDone }: Props) {
-  const [remedy, setRemedy] = useState<RemedyId>(kind.remedies[0] ?? 'replace');
+  // Filing opens a gap: of one that is too wide already it makes scrap.
+  const remedies = kind.remedies.filter((id) => id !== 'file' || place.result.verdict !== 'loose');
+  const [remedy, setRemedy] = useState<RemedyId>(remedies[0] ?? 'replace');
   const [words, setWords] = useState('');
   const take = () => {
     add({ ...stamp(), kind: 'remedy', place: place.place, body: { remedy, words: words.trim() } });
@@ -56,7 +58,7 @@ function Remedies({ judged: { kind }, place, add, onDone }: Props) {
     <div className={styles.act}>
       <NativeSelect
         label="What is done about it"
-        data={kind.remedies.map((id) => ({ value: id, label: REMEDIES[id].name }))}
+        data={remedies.map((id) => ({ value: id, label: REMEDIES[id].name }))}
         value={remedy}
         onChange={(event) => setRemedy(event.currentTarget.value as RemedyId)}
       />

@@ -24,6 +24,7 @@ import { GuardList } from './guard-list';
 import type { AnswerSource } from './known-elsewhere';
 import { LadderView, workingOfRung } from './ladder-view';
 import { PlanFold } from './plan-fold';
+import { PrintCard } from './print-card';
 import { ShapeFold } from './shape-fold';
 import { SourcesFold } from './sources-fold';
 import { SpreadFold } from './spread-fold';
@@ -160,6 +161,9 @@ export function JointScreen({
         />
         {notes}
       </HydrationGate>
+      {worked && found.ok && (
+        <PrintCard stageList={found.stageList} fasteners={joint.fasteners} unit={worked.wrench.unit} plain={plain} />
+      )}
     </Screen>
   );
 }

@@ -34,7 +34,7 @@ export function KeepMeasure<K extends MeasureKind>({
   const [base, setBase] = useState(basedOn);
   if (base !== basedOn) {
     setBase(basedOn);
-    setKept(undefined);
+    if (basedOn !== kept) setKept(undefined);
   }
   const { act, pending, problem } = useAct();
   const seen = kept ?? basedOn ?? null;

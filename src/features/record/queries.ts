@@ -1,7 +1,7 @@
 import type { Shop } from '@/db/shop';
 import type { Engine } from '@/model/engine/engine';
 import { holdingMeasures } from '@/model/engine/engine-measure';
-import { engineStateOf, fitsOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
+import { engineStateOf, fitsOf, inputsOf, notesOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { JointState } from '@/model/engine/engine-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -20,18 +20,12 @@ export interface JointRecord {
 }
 
 /** Everything the record of one joint prints. */
-export function jointRecord(
-  shop: Shop,
-  rows: EngineRows,
-  shelves: Shelves,
-  jointId: string,
-  now: number,
-): JointRecord | undefined {
+export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string, now: number): JointRecord | undefined {
   const state = engineStateOf(rows).joints.find(({ joint }) => joint.id === jointId);
   if (!state) return undefined;
   const inputs = inputsOf(rows, state.joint, shelves, now);
   const { engine, heat } = rows;
-  const notes = shop.notes.of({ engineId: engine.id, jointId, fitId: null });
+  const notes = notesOf(rows, { engineId: engine.id, jointId, fitId: null });
   return { engine, inputs, state, worked: computeJoint(inputs), heat, notes };
 }
 
@@ -43,5 +37,5 @@ export const fitsRecord = (shop: Shop, rows: EngineRows): FitsRecord => ({
   engine: rows.engine,
   fits: fitsOf(rows).map((state) => ({ state, lines: rows.lines.get(state.fit.id) ?? [] })),
   measures: holdingMeasures(shop.measures.all(rows.engine.id)),
-  notes: shop.notes.ofEngine(rows.engine.id).filter(({ jointId }) => jointId === null),
+  notes: rows.notes.filter(({ jointId }) => jointId === null),
 });

@@ -57,7 +57,7 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
   const field = fields.getInputProps;
   return (
     <ActionForm label="A reading at the head" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
-      <DayAndTimeFields label="Read on" {...timeProps(fields, 'at')} />
+      <DayAndTimeFields label="Read at" {...timeProps(fields, 'at')} />
       <TextInput label="Head, °C" description="or 64 F" {...field('head_C')} />
       <TextInput label="Air, °C" {...field('ambient_C')} />
       <div className={form.acts}>

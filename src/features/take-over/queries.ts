@@ -1,3 +1,4 @@
+import type { toTakeOver } from '@/db/reads/to-take-over';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import type { EngineRows } from '@/model/engine/engine-rows';
@@ -22,7 +23,7 @@ const printed = ({ sourceId, page, subject, printedText, conditionText }: Printe
   JSON.stringify([sourceId, page.trim(), subject.trim().toLowerCase(), printedText.trim(), conditionText]);
 
 /** The entry of a book that says the same as another, from the same page. */
-export function sameEntry(leaves: readonly Leaf[]): (leaf: Leaf) => Leaf | undefined {
+export function sameEntry(leaves: readonly Leaf[]): (leaf: Printed) => Leaf | undefined {
   const known = new Map(currentLeaves(leaves).map((leaf) => [printed(leaf), leaf]));
   return (leaf) => known.get(printed(leaf));
 }
@@ -38,16 +39,15 @@ export function hasJointNamed({ joints }: Pick<EngineRows, 'joints'>): (name: st
 /** What one engine’s book and joints offer to a sister engine. */
 export function takeOverPage(
   into: Pick<EngineRows, 'leaves' | 'joints'>,
-  from: Pick<EngineRows, 'leaves' | 'joints' | 'sources'>,
+  from: ReturnType<typeof toTakeOver>,
 ): TakeOverPage {
   const same = sameEntry(into.leaves);
   const isNamed = hasJointNamed(into);
-  const titles = new Map(from.sources.map(({ id, title }) => [id, title]));
   return {
-    leaves: currentLeaves(from.leaves).map((leaf) => ({
+    leaves: from.leaves.map((leaf) => ({
       id: leaf.id,
       name: leaf.subject,
-      line: `“${leaf.printedText}”, ${titles.get(leaf.sourceId) ?? ''}, p. ${leaf.page}`,
+      line: `“${leaf.printedText}”, ${leaf.source}, p. ${leaf.page}`,
       isHere: same(leaf) !== undefined,
     })),
     joints: from.joints.map(({ id, name, leafId, fasteners, thread }) => ({

@@ -67,7 +67,7 @@ export function DayAndTimeFields({ label, value, onChange, error }: TimeProps) {
       <DayField label={label} value={day} onChange={(next) => onChange(`${next}T${time}`)} error={error} />
       <TimePicker
         className={form.short}
-        label={`${label}, at`}
+        label={`${label}, hour`}
         value={time}
         onChange={(next) => onChange(`${day}T${next.slice(0, 5)}`)}
         hoursInputLabel={`${label}, hours`}

@@ -78,14 +78,16 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
     timer.current = setTimeout(() => {
       setOffered(undefined);
       setSaid(undefined);
+      setAsks(false);
     }, STAYS_MS);
   }, []);
   useEffect(() => () => clearTimeout(timer.current), []);
   const offer = useCallback(
     (result: unknown) => {
-      if (whoRef.current === undefined) setAsks(true);
       const next = undoIn(result);
       if (!next) return;
+      // Asked with every act until it is answered, once a device.
+      setAsks(whoRef.current === undefined);
       setOffered(next);
       setSaid(undefined);
       leaveSoon();
@@ -129,7 +131,6 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
           </p>
         )}
         {said && <p className={styles.line}>{said}</p>}
-        {/* Asked once a device, and never over the bench. */}
         {asks && who === undefined && !path.startsWith('/face') && <AskWho />}
       </div>
     </OfferContext>

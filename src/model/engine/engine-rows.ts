@@ -13,6 +13,8 @@ import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { endsInTurn } from '@/model/joint/tightening-plan';
+import { isNoteOf, type NotedThing, type NoteWithPhotos } from '@/model/note';
+import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import { decidingOf, isSettled } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
@@ -23,6 +25,10 @@ import { retorqueOf, type EngineState, type JointState, type TighteningState } f
 export interface EngineRows {
   readonly engine: Engine;
   readonly sources: readonly Source[];
+  /** Of the engine, its joints and its fits, the oldest first. */
+  readonly notes: readonly NoteWithPhotos[];
+  /** What is no longer worked with, the oldest first. */
+  readonly asides: readonly SetAside[];
   /** Corrected ones too, the oldest first. */
   readonly leaves: readonly Leaf[];
   readonly joints: readonly Joint[];
@@ -130,3 +136,7 @@ export function inputsOf(
     throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
   return { joint, leaf, source, shelves: shelvesFor(shelves, engine), now };
 }
+
+/** The notes of one thing of an engine. */
+export const notesOf = ({ notes }: Pick<EngineRows, 'notes'>, of: NotedThing): readonly NoteWithPhotos[] =>
+  notes.filter(isNoteOf(of));

@@ -7,12 +7,14 @@ import { PutAside } from '@/features/engine/aside';
 import { EngineForm } from '@/features/engine/engine-form';
 import { TakeAway } from '@/interface/parts/take-away';
 import { Section, Screen } from '@/interface/parts/screen';
-import { engineAt, type EngineParams } from '@/server/engine-at';
+import { notesOf } from '@/model/engine/engine-rows';
+import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'About this engine' };
 
 export default async function AboutPage({ params }: EngineParams) {
-  const { shop, engine } = await engineAt(params);
+  const { shop, rows } = await engineRowsAt(params);
+  const { engine } = rows;
   const of = { engineId: engine.id, jointId: null, fitId: null };
   return (
     <Screen
@@ -23,7 +25,7 @@ export default async function AboutPage({ params }: EngineParams) {
       <Section title="The engine">
         <EngineForm engine={engine} />
       </Section>
-      <NotesFold of={of} notes={shop.notes.of(of)} />
+      <NotesFold of={of} notes={notesOf(rows, of)} />
       <Section title="Where its practice differs from the shop’s">
         <PracticeQuestions shop={shopPractice(shop).practice} version={engine.version} engine={engine} />
       </Section>

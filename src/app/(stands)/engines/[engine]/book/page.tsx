@@ -12,7 +12,7 @@ export default async function BookPage({ params }: EngineParams) {
   const { id, name } = rows.engine;
   return (
     <BookScreen engineId={id} engineName={name} sources={bookOf(shop, rows)}>
-      <AsideFold asides={asidesOf(shop, id, 'leaf')} />
+      <AsideFold asides={asidesOf(rows, 'leaf')} />
     </BookScreen>
   );
 }

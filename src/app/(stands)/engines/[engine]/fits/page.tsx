@@ -4,19 +4,19 @@ import { fitsPage } from '@/features/fits/queries';
 import { MeasureLinks } from '@/features/measures/measure-links';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
-import { currentShop } from '@/server/current-shop';
-import { engineStateAt, type EngineParams } from '@/server/engine-at';
+import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'Fits' };
 
 export default async function FitsPage({ params }: EngineParams) {
   const state = await engineStateAt(params);
   const { id } = state.engine;
-  const shop = await currentShop();
+  // The rows that its state was worked out of: read once a request.
+  const { shop, rows } = await engineRowsAt(params);
   return (
     <FitsScreen {...fitsPage(state)}>
       <MeasureLinks engineId={id} measures={shop.measures.all(id)} />
-      <AsideFold asides={asidesOf(shop, id, 'fit')} />
+      <AsideFold asides={asidesOf(rows, 'fit')} />
     </FitsScreen>
   );
 }

@@ -18,7 +18,7 @@ export default async function JointsPage({ params }: EngineParams) {
       joints={jointSummaries(rows, shelvesOnce(shop), nowMs())}
       canAdd={torqueLeaves(rows.leaves).length > 0}
     >
-      <AsideFold asides={asidesOf(shop, rows.engine.id, 'joint')} />
+      <AsideFold asides={asidesOf(rows, 'joint')} />
     </JointsScreen>
   );
 }

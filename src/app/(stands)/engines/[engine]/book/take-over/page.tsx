@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { toTakeOver } from '@/db/reads/to-take-over';
 import { takeOverPage } from '@/features/take-over/queries';
 import { TakeOverScreen } from '@/features/take-over/take-over-screen';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
@@ -20,11 +21,7 @@ export default async function TakeOverRoute({ params, searchParams }: Props) {
   const other = others.find(({ id }) => id === from);
   const offered = other && {
     ...other,
-    ...takeOverPage(rows, {
-      leaves: shop.book.leaves(other.id),
-      sources: shop.book.sources(other.id),
-      joints: shop.joints.ofEngine(other.id),
-    }),
+    ...takeOverPage(rows, toTakeOver(shop, other.id)),
   };
   return <TakeOverScreen engineId={rows.engine.id} engineName={rows.engine.name} others={others} from={offered} />;
 }

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { FitScreen } from '@/features/fits/fit-screen';
 import { fitPage } from '@/features/fits/queries';
 import { NotesFold } from '@/features/notes/notes-fold';
+import { notesOf } from '@/model/engine/engine-rows';
 import { engineRowsAt, titleFrom } from '@/server/engine-at';
 
 interface Props {
@@ -19,6 +20,6 @@ export default async function FitPage({ params }: Props) {
   const page = fitPage(shop, rows, (await params).fit);
   if (!page) notFound();
   const of = { engineId: rows.engine.id, jointId: null, fitId: page.fit.id };
-  const notes = <NotesFold of={of} notes={shop.notes.of(of)} />;
+  const notes = <NotesFold of={of} notes={notesOf(rows, of)} />;
   return <FitScreen key={page.fit.id} engineId={rows.engine.id} {...page} notes={notes} />;
 }

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { JointScreen } from '@/features/joint/joint-screen';
 import { jointPage } from '@/features/joint/queries';
 import { NotesFold } from '@/features/notes/notes-fold';
+import { notesOf } from '@/model/engine/engine-rows';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, titleFrom } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
@@ -22,6 +23,6 @@ export default async function JointPage({ params }: Props) {
   if (!page) notFound();
   const { id, engineId, fasteners } = page.inputs.joint;
   const of = { engineId, jointId: id, fitId: null };
-  const notes = <NotesFold of={of} notes={shop.notes.of(of)} fasteners={fasteners} />;
+  const notes = <NotesFold of={of} notes={notesOf(rows, of)} fasteners={fasteners} />;
   return <JointScreen key={`${id} ${page.inputs.leaf.id}`} {...page} notes={notes} />;
 }

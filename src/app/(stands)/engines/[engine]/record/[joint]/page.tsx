@@ -20,7 +20,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function JointRecordRoute({ params }: Props) {
   const { shop, rows } = await engineRowsAt(params);
-  const record = jointRecord(shop, rows, shelvesOnce(shop), (await params).joint, nowMs());
+  const record = jointRecord(rows, shelvesOnce(shop), (await params).joint, nowMs());
   if (!record) notFound();
   return <JointRecordPage {...record} />;
 }

@@ -1,0 +1,90 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, inYard, test } from './bench';
+
+/** A form, how it comes up, and the key that sends it. */
+const FORMS: readonly (readonly [path: string, open: ((page: Page) => Promise<unknown>) | undefined, send: string])[] =
+  [
+    ['/engines/new', undefined, 'Put it on a stand'],
+    [
+      '/engines/demo-fourteen/book',
+      (page) => page.getByRole('button', { name: 'New entry' }).click(),
+      'Save the entry',
+    ],
+    [
+      '/engines/demo-fourteen/book',
+      (page) => page.getByRole('button', { name: 'Another source' }).click(),
+      'Save the source',
+    ],
+    ['/engines/demo-fourteen/joints/new', undefined, 'Make the joint'],
+    [
+      '/engines/demo-fourteen/joints/demo-f-joint-head',
+      (page) => page.getByRole('heading', { name: 'Notes and photographs' }).click(),
+      'Write it down',
+    ],
+    [
+      '/shelves/wrenches',
+      (page) =>
+        page
+          .getByRole('button', { name: /wrench/i })
+          .first()
+          .click(),
+      'Save the wrench',
+    ],
+    ['/shelves/films', (page) => page.getByRole('button', { name: 'A row of your own' }).click(), 'Save the row'],
+    [
+      '/engines/demo-norrhem/run-in',
+      (page) => page.getByRole('button', { name: /run/i }).first().click(),
+      'Log the run',
+    ],
+  ];
+
+/** Whether what has the focus shows a ring that is not of its own colour. */
+const ringOf = (page: Page) =>
+  page.evaluate(() => {
+    const focused = document.activeElement;
+    if (!(focused instanceof HTMLElement)) return 'nothing';
+    const { outlineStyle, outlineWidth } = getComputedStyle(focused);
+    return outlineStyle === 'none' ? 'no ring' : `${Number.parseFloat(outlineWidth) >= 2}`;
+  });
+
+test('forms in error have no accessibility fault in any look, the first wrong field has the focus and a ring', async ({
+  page,
+  bench,
+}) => {
+  test.setTimeout(240_000);
+  await inYard(page, bench);
+  for (const [path, open, send] of FORMS) {
+    await page.emulateMedia({ colorScheme: 'light', forcedColors: 'none' });
+    await page.goto(bench.address + path);
+    await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+    const key = page.getByRole('button', { name: send });
+    if ((await key.count()) === 0) await open?.(page);
+    await key.click();
+    const wrong = page.locator('[aria-invalid=true], [role=alert]').first();
+    await expect(wrong, `${path} says what is wrong`).toBeVisible();
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme, forcedColors: 'none' });
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect
+        .soft(
+          violations.map(
+            ({ id, nodes }) =>
+              `${path}, ${colorScheme}: ${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`,
+          ),
+        )
+        .toEqual([]);
+    }
+    await page.emulateMedia({ colorScheme: 'light', forcedColors: 'active', reducedMotion: 'reduce' });
+    const field = page.locator('[aria-invalid=true]').first();
+    if ((await field.count()) > 0) {
+      await field.focus();
+      expect.soft(await ringOf(page), `${path}: a ring where colours are forced`).toBe('true');
+    }
+    // Nothing moves where less motion is wanted.
+    const moving = await page.evaluate(
+      () => document.getAnimations().filter(({ playState }) => playState === 'running').length,
+    );
+    expect.soft(moving, path).toBe(0);
+  }
+});

@@ -11,6 +11,8 @@ import { adaptorRung, calibrationRung, wrenchRung } from './rungs/wrench-rungs';
 /** How hard the fastener is loaded, at one friction. */
 export interface FastenerLoad {
   readonly preload_N: number;
+  /** Tension alone. */
+  readonly stress_MPa: number;
   readonly equivalent_MPa: number;
   readonly utilisation?: number;
 }
@@ -108,7 +110,7 @@ const takenOut = ({ overrides }: LadderInput, id: RungId): LadderInput['override
   return own ? { [id]: { ...own, value_Nm: null } } : {};
 };
 
-const NO_LOAD: FastenerLoad = { preload_N: 0, equivalent_MPa: 0 };
+const NO_LOAD: FastenerLoad = { preload_N: 0, stress_MPa: 0, equivalent_MPa: 0 };
 const NO_BAND: ClampBand = { p5_N: 0, p50_N: 0, p95_N: 0, mean_N: 0 };
 
 function loadOf({ today, threadFilm, headFilm }: LadderInput, preload_N: number, end: 'middle' | 'low', tp: number) {
@@ -118,10 +120,10 @@ function loadOf({ today, threadFilm, headFilm }: LadderInput, preload_N: number,
     muHead: headFilm.head[end],
     prevailing_Nm: tp,
   };
-  const { equivalent_MPa } = tighteningStress(fastener, preload_N, today.shank_mm);
+  const { stress_MPa, equivalent_MPa } = tighteningStress(fastener, preload_N, today.shank_mm);
   return today.yield_MPa === undefined
-    ? { preload_N, equivalent_MPa }
-    : { preload_N, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
+    ? { preload_N, stress_MPa, equivalent_MPa }
+    : { preload_N, stress_MPa, equivalent_MPa, utilisation: equivalent_MPa / today.yield_MPa };
 }
 
 // What a workshop's wrench of the time was good for.

@@ -1,4 +1,4 @@
-export { readThread, threadNamed, THREAD_ROWS } from './read-thread';
+export { readThread, threadNamed, threadsOfSize, THREAD_ROWS } from './read-thread';
 export {
   identifyThread,
   threadsForSpanner,

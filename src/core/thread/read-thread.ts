@@ -154,7 +154,32 @@ function otherSeries(wanted: Wanted): readonly ThreadRow[] {
   return THREAD_ROWS.filter((row) => fits(row, open));
 }
 
+const BARE_SIZE = /^(?:\d+ )?\d+\/\d+$|^\d+$/;
+
+/**
+ * The threads of a size in inches that was named without its kind, one of each series: `7/16` is a thread of five.
+ * Empty where something else was asked for. A whole number may be metric: it is a size in inches up to 2.
+ */
+export function threadsOfSize(designation: string): readonly Thread[] {
+  const text = tidyText(designation).trim();
+  if (!BARE_SIZE.test(text)) return [];
+  const size = inches(text);
+  if (!(size > 0 && size <= 2)) return [];
+  const rows = THREAD_ROWS.filter(
+    (row) =>
+      !isMetric(row) && !rowNumbered(row) && row.series !== 'BSP' && row.usual && Math.abs(rowSize(row) - size) < 1e-9,
+  );
+  return rows.flatMap((row) => THREADS.get(row) ?? []);
+}
+
 function unknown(text: string, wanted: Wanted | undefined): DomainError {
+  const kinds = threadsOfSize(text).map(({ designation }) => designation);
+  if (kinds.length > 1)
+    return new DomainError(
+      'unknown-thread',
+      `“${text}” is a size, not yet a thread: ${kinds.join(', ')}. Its pitch tells which; the finder under Threads measures it.`,
+      'thread',
+    );
   const others = wanted ? otherSeries(wanted) : [];
   const near =
     others.length > 0 ? others.map((row) => row.designation).join(' or ') : nearest(wanted, text).designation;

@@ -17,6 +17,7 @@ import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
 import type { Joint } from '@/model/joint/joint';
+import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
@@ -55,6 +56,11 @@ function keepJoint(bench: Bench, joint: Joint): void {
 
 const shelvesAt = ({ shop }: Bench, engineId: string) => shelvesFor(shelvesOf(shop), engineOf({ shop }, engineId));
 
+const threadHints = (bench: Bench, engineId: string): ThreadHints => {
+  const { year } = engineOf(bench, engineId);
+  return { year, others: bench.shop.joints.ofEngine(engineId).map(({ thread }) => thread) };
+};
+
 /** The stages that the page itself prints, as shares of the last. */
 function stagesOnPage(printedText: string): Joint['stageScheme'] | undefined {
   const read = tryCore(() => readTorqueLine(printedText));
@@ -64,6 +70,7 @@ function stagesOnPage(printedText: string): Joint['stageScheme'] | undefined {
 /** A new joint with the practice of its engine. The wrench comes from the shelf. */
 function newJoint(bench: Bench, given: NewJointFields, conditionText: string | null, printedText = ''): Joint {
   const shelves = shelvesAt(bench, given.engineId);
+  assertThreadTold(given.thread, threadHints(bench, given.engineId));
   const fields = { ...given, thread: designationOn(shelves, given.thread) };
   const { practice } = shelves;
   const wrench = shelves.wrenches[0];

@@ -168,7 +168,8 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     films: filmsOf(joint),
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
-    guards: [...worked.guards, ...(options.alsoAgainst ?? [])],
+    // What a round keeps is the sentence; its working is come to anew from the ladder.
+    guards: [...worked.guards, ...(options.alsoAgainst ?? [])].map(({ working: _, source: __, ...guard }) => guard),
     unknown: worked.unknown,
     care: careOf(joint.detail, setting.shelves.practice),
     act: 'pull',

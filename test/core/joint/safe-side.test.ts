@@ -172,6 +172,18 @@ describe('guards that were missing', () => {
     const iron = { ...tapped, metal: metal('grey-iron'), engagement_mm: first };
     expect(codes(of, { parent: { ...iron, hottest_C: 200 } })).not.toContain('strips-hot');
   });
+  test('a share of yield shows how it was come to, and its figures agree with the sentence', () => {
+    const over = found(input('60 lb ft', strong('3/8 BSF')), {}).find(({ working }) => working !== undefined);
+    const numbers = over?.working?.map(({ figures }) =>
+      figures.flatMap((one) => (typeof one === 'string' ? [] : [one.value])),
+    );
+    const [[force, area, tension] = [], [, shear, equivalent] = [], [, yields, share] = []] = numbers ?? [];
+    expect(force! / area!).toBeCloseTo(tension!, 6);
+    expect(Math.sqrt(tension! ** 2 + 3 * shear! ** 2)).toBeCloseTo(equivalent!, 6);
+    expect((100 * equivalent!) / yields!).toBeCloseTo(share!, 6);
+    expect(over?.message).toContain(`${share!.toFixed(0)} %`);
+    expect(over?.source).toMatch(/Yield: .*Stress: VDI 2230/);
+  });
   test('an insert holds by its outside', () => {
     const bare = found(of, { parent: { ...tapped, engagement_mm: 11 } });
     const insert = found(of, { parent: { ...tapped, engagement_mm: 11, insert: {} } });

@@ -3,6 +3,7 @@ import type { Thread } from '@/core/thread';
 import type { Note } from '@/core/units';
 import type { WrenchScale } from '@/core/wrench';
 import type { Ladder } from '../ladder';
+import type { WorkingLine } from '../working';
 import type { LadderFastener } from '../rungs/rung';
 
 /** `stop`: not to be pulled without a written reason; `ask`: look before going on. */
@@ -12,6 +13,9 @@ export interface Guard {
   readonly message: string;
   /** True for a stop that no reason lifts: there is no clamp load to pull for. */
   readonly absolute?: true;
+  /** How its figure was come to, and what each part of it rests on. */
+  readonly working?: readonly WorkingLine[];
+  readonly source?: string;
 }
 
 export const LOCKINGS = ['none', 'tab', 'compound', 'wire', 'polymer-nut', 'metal-nut'] as const;

@@ -3,6 +3,7 @@ import type { LadderFastener } from '../rungs/rung';
 import { LIMIT, Nm, ask, kN, mm, never, pct, stop, type Guard, type GuardInput } from './guard';
 import { nutGuards } from './nut-guards';
 import { embeddingGuards, hotGuards, hotRise } from './settling-guards';
+import { figure, type WorkingLine } from '../working';
 import { stripLoad } from './strip-load';
 
 // Unmarked is taken for ISO 898-1 class 4.6 until somebody reads or tests it.
@@ -43,8 +44,50 @@ function clampGuards({ ladder, original, today }: GuardInput): readonly Guard[] 
     : [];
 }
 
+/** How much of its yield a fastener is at: tension over its least section, with the twist of tightening. */
+function workingOfYield({ ladder: { load }, today }: GuardInput, yield_MPa: number) {
+  const { preload_N, stress_MPa, equivalent_MPa } = load.most;
+  const shear_MPa = Math.sqrt(Math.max(0, equivalent_MPa ** 2 - stress_MPa ** 2) / 3);
+  const line = (formula: string, ...figures: WorkingLine['figures']): WorkingLine => ({ formula, figures });
+  return {
+    working: [
+      line(
+        'σ = F at the 95th percentile / A',
+        figure(preload_N),
+        ' N / ',
+        figure(preload_N / stress_MPa),
+        ' mm² = ',
+        figure(stress_MPa),
+        ' MPa',
+      ),
+      line(
+        'σe = √(σ² + 3 τ²), τ from the twist',
+        '√(',
+        figure(stress_MPa),
+        '² + 3 × ',
+        figure(shear_MPa),
+        '²) = ',
+        figure(equivalent_MPa),
+        ' MPa',
+      ),
+      line(
+        'σe / Rp',
+        figure(equivalent_MPa),
+        ' / ',
+        figure(yield_MPa),
+        ' = ',
+        figure((100 * equivalent_MPa) / yield_MPa, 3),
+        ' %',
+      ),
+    ],
+    source: `Least section: ${today.shank_mm === undefined ? `stress area of ${today.thread.designation}` : 'shank or thread, the thinner'}. Yield: ${today.gradeRow?.source ?? 'class 4.6 of ISO 898-1, for want of its grade'}. Stress: VDI 2230.`,
+  };
+}
+
 /** The same end for everything that overloads: the 95th percentile of the clamp load. */
-function yieldGuards({ ladder: { load, clamp }, today }: GuardInput): readonly Guard[] {
+function yieldGuards(input: GuardInput): readonly Guard[] {
+  const { today } = input;
+  const { load, clamp } = input.ladder;
   if (clamp !== 'clamps') return [];
   const yield_MPa = today.yield_MPa ?? MILD_YIELD_MPA;
   const [most, middle] = [load.most.equivalent_MPa / yield_MPa, load.middle.equivalent_MPa / yield_MPa];
@@ -59,19 +102,26 @@ function yieldGuards({ ladder: { load, clamp }, today }: GuardInput): readonly G
         ]
       : [];
   if (most <= LIMIT) return beyondAll;
+  const shown = workingOfYield(input, yield_MPa);
   if (today.yield_MPa === undefined)
     return [
       ...beyondAll,
-      ask(
-        'grade-unknown',
-        `Its grade is not known. Taken for mild steel (class 4.6), it would be at ${both}. Read the marks on it, or read the figure again.`,
-      ),
+      {
+        ...ask(
+          'grade-unknown',
+          `Its grade is not known. Taken for mild steel (class 4.6), it would be at ${both}. Read the marks on it, or read the figure again.`,
+        ),
+        ...shown,
+      },
     ];
   return [
     ...beyondAll,
-    most > 1
-      ? stop('over-yield', `The fastener would be past its yield: ${both}.`)
-      : stop('over-limit', `The fastener would be at ${both}; ${pct(LIMIT)} is the limit.`),
+    {
+      ...(most > 1
+        ? stop('over-yield', `The fastener would be past its yield: ${both}.`)
+        : stop('over-limit', `The fastener would be at ${both}; ${pct(LIMIT)} is the limit.`)),
+      ...shown,
+    },
   ];
 }
 

@@ -10,7 +10,7 @@ import { keepMeasureAction } from '@/features/measures/actions';
 import { undoAction } from '@/features/removal/actions';
 import { addReadingAction } from '@/features/run-in/actions';
 import { keepPracticeAction, keepShelfRowAction } from '@/features/shelves/actions';
-import { addTrialPullAction } from '@/features/trial/actions';
+import { addTrialPullAction, renameTrialAction } from '@/features/trial/actions';
 import type { Shop } from '@/db/shop';
 import { closeShop, shopNamed } from '@/server/current-shop';
 import { nowIso } from '@/server/clock';
@@ -178,6 +178,18 @@ describe('an act that is no pull can be taken back', () => {
     expect(begun).not.toHaveProperty('undo');
     expect(shop.acts.last('demo-norrhem')).toEqual([]);
   });
+});
+
+test('a trial is given another name, taken back, and the same name is no act', async () => {
+  const trial = there(shop.trials.all()[0]);
+  const name = () => shop.trials.find(trial.id)?.name;
+  const done = await accepted(renameTrialAction({ trialId: trial.id, name: 'Three pastes' }));
+  expect(name()).toBe('Three pastes');
+  expect(await accepted(renameTrialAction({ trialId: trial.id, name: ' Three pastes ' }))).not.toHaveProperty('undo');
+  await accepted(takeBack(done));
+  expect(name()).toBe(trial.name);
+  expect((await refused(renameTrialAction({ trialId: trial.id, name: '' }))).field).toBe('name');
+  expect((await refused(renameTrialAction({ trialId: 'none', name: 'x' }))).code).toBe('not-found');
 });
 
 describe('who did it', () => {

@@ -32,6 +32,7 @@ export const createTrialRepository = (db: Database) => {
   const byId = db.prepare<[string], Row>(`SELECT ${TRIAL.columns} FROM film_trial WHERE id = ?`);
   const count = db.prepare<[], { trials: number }>('SELECT count(*) AS trials FROM film_trial');
   const insert = db.prepare(TRIAL.insert);
+  const rename = db.prepare<[string, string]>('UPDATE film_trial SET name = ? WHERE id = ?');
   const pullsOf = db.prepare<[string], Row>(`SELECT ${PULL.columns} FROM trial_pull WHERE trial_id = ? ORDER BY seq`);
   const insertPull = db.prepare(`${PULL.insert} ON CONFLICT (id) DO NOTHING`);
   return {
@@ -41,6 +42,8 @@ export const createTrialRepository = (db: Database) => {
       const row = byId.get(id);
       return row && TRIAL.fromRow(row);
     },
+    /** False where it is gone. */
+    rename: (id: string, name: string): boolean => rename.run(name, id).changes === 1,
     add: (trial: FilmTrialRow): void => void insert.run(TRIAL.toRow(trial)),
     /** The pulls that stand, in the order in which they were made; a struck one and its striking line are left out. */
     pulls: (trialId: string): readonly TrialPullRow[] => {

@@ -5,6 +5,7 @@ import { DomainError } from '@/core/units';
 import { holdingOf, type EngineMeasure, type MeasureKind } from '@/model/engine/engine-measure';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { StaleWrite, differencesOf, sayBy } from '@/model/stale';
+import { problemOf } from '@/server/problem';
 import { engineOf, shopAction } from '@/server/shop-action';
 import { keptMeasureSchema } from './schema';
 
@@ -22,7 +23,7 @@ export const keepMeasureAction = shopAction(keptMeasureSchema, ({ engineId, kind
   const { shop, nowIso } = bench;
   engineOf(bench, engineId);
   const checked = MEASURE_SCHEMAS[kind].validate(body, { stripUnknown: true });
-  if (checked.error) throw new DomainError('bad-field', checked.error.message.replaceAll('"', ''), 'body');
+  if (checked.error) throw new DomainError('bad-field', problemOf(checked.error).message, 'body');
   const measure = { id: nanoid(10), engineId, kind, body: checked.value as EngineMeasure['body'], at: nowIso };
   const holding = holdingOf(shop.measures.all(engineId), measure);
   if ((holding?.id ?? null) !== basedOn && holding) {

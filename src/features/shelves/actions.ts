@@ -10,6 +10,7 @@ import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import type { Wrench } from '@/model/shelf/wrench';
 import { BUILT_IN } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
+import { problemOf } from '@/server/problem';
 import { engineOf, found, shopAction } from '@/server/shop-action';
 import { pointsOf, wrenchSchema } from './schema';
 import { keepRowSchema, practiceSchema, removeRowSchema } from './shelf-schema';
@@ -60,8 +61,8 @@ export const keepShelfRowAction = shopAction(keepRowSchema, ({ kind, row, versio
     { abortEarly: false, stripUnknown: true },
   );
   if (checked.error) {
-    const message = checked.error.details[0]?.message.replace(/"/g, '') ?? 'The row cannot be kept';
-    throw new DomainError('bad-field', message.replace(/\.?$/, '.'));
+    const { message, field } = problemOf(checked.error);
+    throw new DomainError('bad-field', message, field);
   }
   const own = checked.value as { readonly id: string; readonly name: string };
   const before = shop.shelf.find(kind, own.id);

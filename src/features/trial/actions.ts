@@ -8,7 +8,14 @@ import { DomainError, assertPositive, atField } from '@/core/units';
 import { assertWritten } from '@/model/stale';
 import { found, shopAction, shopQuestion } from '@/server/shop-action';
 import { ownFilmOf, reachOf } from './queries';
-import { shelveFilmSchema, strikePullSchema, trialIdSchema, trialPullSchema, trialSchema } from './schema';
+import {
+  renameTrialSchema,
+  shelveFilmSchema,
+  strikePullSchema,
+  trialIdSchema,
+  trialPullSchema,
+  trialSchema,
+} from './schema';
 
 /** Begins a trial: bolts of one kind, on one face. */
 export const addTrialAction = shopAction(trialSchema, (fields, { shop, nowIso, tell }) => {
@@ -26,6 +33,15 @@ export const addTrialAction = shopAction(trialSchema, (fields, { shop, nowIso, t
   shop.trials.add({ id, name, thread: thread.designation, outer_mm, inner_mm, segments, E_GPa, createdAt: nowIso });
   tell(`The trial “${name}” was begun`);
   return { href: `/shelves/trials/${id}` };
+});
+
+/** Gives a trial another name; what it put on the shelf keeps the name that it was put there with. */
+export const renameTrialAction = shopAction(renameTrialSchema, ({ trialId, name }, { shop, tell }) => {
+  const { name: before } = found(shop.trials, trialId, 'trial', 'trialId');
+  if (before === name) return {};
+  shop.trials.rename(trialId, name);
+  tell(`The trial “${before}” is called “${name}” now`);
+  return {};
 });
 
 // No bolt of an engine stretches further; a slip of the unit does.

@@ -24,6 +24,11 @@ export const trialSchema = Joi.object<TrialFields, true>({
   E_GPa: typedNumber().greater(50).less(300).required().label('the modulus'),
 });
 
+export const renameTrialSchema = Joi.object<{ trialId: string; name: string }, true>({
+  trialId: Joi.string().max(60).required(),
+  name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the trial a name.' }),
+});
+
 export interface TrialPullFields {
   readonly trialId: string;
   readonly bolt: string;

@@ -17,6 +17,7 @@ import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addTrialPullAction, shelveFilmAction, strikeTrialPullAction, trialReachAction } from './actions';
 import type { TrialPage, TrialReach, TriedFilm } from './queries';
+import { RenameTrial } from './rename-trial';
 import styles from './trial-screen.module.css';
 
 const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
@@ -308,6 +309,7 @@ export function TrialScreen(page: TrialPage) {
             onAct={act}
           />
         ))}
+        <RenameTrial trialId={trial.id} name={trial.name} />
       </HydrationGate>
     </Screen>
   );

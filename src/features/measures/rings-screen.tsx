@@ -128,34 +128,34 @@ export function RingsScreen({
                 />
               </div>
             ))}
-            <p className={form.acts}>
-              <Button onClick={() => add('gap', `Ring ${marks.length + 1}`)}>Another gap</Button>
-              <Button
-                onClick={() =>
-                  add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)
-                }
-              >
-                An expander’s end
-              </Button>
-              {marks.length > 1 && <Button onClick={pop}>Remove the last row</Button>}
-              <Button onClick={even}>Spread evenly from the first</Button>
-            </p>
-            <div className={form.grid}>
-              <TextInput
-                label="Piston pin lies at, degrees"
-                inputMode="decimal"
-                value={pin}
-                onChange={(event) => setPin(event.currentTarget.value)}
-              />
-              <TextInput
-                label="Thrust side at, degrees"
-                inputMode="decimal"
-                value={thrust}
-                onChange={(event) => setThrust(event.currentTarget.value)}
-              />
-              <TextInput label="Note" value={note} onChange={(event) => setNote(event.currentTarget.value)} />
-            </div>
           </div>
+        </div>
+        <p className={form.acts}>
+          <Button onClick={() => add('gap', `Ring ${marks.length + 1}`)}>Another gap</Button>
+          <Button
+            onClick={() =>
+              add('expander', `Expander end ${marks.filter(({ kind }) => kind === 'expander').length + 1}`)
+            }
+          >
+            An expander’s end
+          </Button>
+          {marks.length > 1 && <Button onClick={pop}>Remove the last row</Button>}
+          <Button onClick={even}>Spread evenly from the first</Button>
+        </p>
+        <div className={form.grid}>
+          <TextInput
+            label="Piston pin lies at, degrees"
+            inputMode="decimal"
+            value={pin}
+            onChange={(event) => setPin(event.currentTarget.value)}
+          />
+          <TextInput
+            label="Thrust side at, degrees"
+            inputMode="decimal"
+            value={thrust}
+            onChange={(event) => setThrust(event.currentTarget.value)}
+          />
+          <TextInput label="Note" value={note} onChange={(event) => setNote(event.currentTarget.value)} />
         </div>
         {doubts.map((doubt) => (
           <Notice key={doubt.message} kind="wait">

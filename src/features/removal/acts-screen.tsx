@@ -25,8 +25,9 @@ export function ActsScreen({ acts, of }: Props) {
       title="Last acts"
       lead={
         <>
-          {of ? `On ${of}, the` : 'On the shelves and engines taken off, the'} latest first. Pulls and readings are not
-          here: they are cancelled where they stand. {of && <Link href="/shelves/acts">Of the shop itself</Link>}
+          {of ? `On ${of}, the` : 'On the shelves and engines taken off, the'} latest first. Pulls at the bench and
+          readings of fits are not here: they are undone where they stand.{' '}
+          {of && <Link href="/shelves/acts">Of the shop itself</Link>}
         </>
       }
     >

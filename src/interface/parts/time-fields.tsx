@@ -47,7 +47,7 @@ export const DayField = ({ label, value, onChange, error, clearable = false }: D
     highlightToday
     hideOutsideDates
     weekendDays={[]}
-    popoverProps={{ shadow: 'none' }}
+    popoverProps={{ shadow: 'none', classNames: { dropdown: styles.dropdown } }}
     classNames={{ ...classNames, day: styles.day, calendarHeaderControl: styles.control }}
     nextLabel="The month after"
     previousLabel="The month before"

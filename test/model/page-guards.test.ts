@@ -2,8 +2,9 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import type { Shop } from '@/db/shop';
 import { leafOfText } from '@/model/book/leaf-of-text';
-import { pageGuardsOf } from '@/model/book/page-guards';
+import { pageGuards, pageGuardsOf } from '@/model/book/page-guards';
 import { PLAIN_SOURCE, type Source } from '@/model/book/source';
+import { rankedLeaves } from '@/model/book/source-precedence';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { waitsOf } from '@/model/engine/engine-wait';
 import { originalFacts } from '@/model/joint/joint-ladder';
@@ -121,6 +122,32 @@ test('a fastener has one name: its number in the turn, on the tag as on the face
   const number = step.kind === 'pull' ? order.indexOf(step.position) + 1 : 0;
   const { waitsFor } = waitsOf({ ...state, fits: [], joints: [half] })[0];
   expect(waitsFor).toContain(`number ${number}, stage`);
+});
+
+describe('limits of a source that cannot be held against this engine', () => {
+  const told = (limits: Partial<Source>, engine: { year?: number | null; engineNumber?: string }) => {
+    const leaf = there(shop.book.findLeaf(cover().leafId));
+    const source = { ...there(shop.book.findSource(leaf.sourceId)), ...PLAIN_SOURCE, ...limits };
+    const of = { ...rowsNamed(shop, cover().engineId).engine, ...engine };
+    const ranked = rankedLeaves([leaf], [source], of);
+    return pageGuards(ranked, cover(), of).find(({ code }) => code === 'page-limits-unknown')?.message;
+  };
+  test.each([
+    [{ fromYear: 1938 }, { year: null }, 'for engines from 1938, and the year of this one is not known'],
+    [{ toYear: 1950 }, { year: null }, 'for engines to 1950, and the year of this one is not known'],
+    [{ fromYear: 1938, toYear: 1950 }, { year: null }, 'for engines from 1938 to 1950, and the year'],
+    [{ fromNumber: 'A100' }, { engineNumber: ' ' }, 'for engines from A100, and the number of this one is not known'],
+    [{ toNumber: 'A900' }, { engineNumber: '' }, 'for engines to A900, and the number'],
+    [{ fromNumber: 'A100' }, { engineNumber: '– ?' }, 'for engines from A100, and the number'],
+    [{ fromNumber: 'A1', toNumber: 'A9' }, { engineNumber: '' }, 'for engines from A1 to A9, and the number'],
+  ])('%j against %j is asked, with both limits told', (limits, engine, words) =>
+    expect(told(limits, engine)).toContain(words),
+  );
+  test.each([
+    [{ fromYear: 1938 }, { year: 1940 }],
+    [{ toNumber: 'A900' }, { engineNumber: 'A100' }],
+    [{}, { year: null, engineNumber: '' }],
+  ])('%j against %j is not', (limits, engine) => expect(told(limits, engine)).toBeUndefined());
 });
 
 test('a round that was begun and never pulled in leaves what stood before it', () => {

@@ -4,7 +4,7 @@ import type { Joint } from '@/model/joint/joint';
 import { leavesOfJoint, torqueLeaves } from './leaves-of-joint';
 import type { Leaf } from './leaf';
 import { turnsOfLeaf } from './leaf-figure';
-import { rankOf, rankedLeaves, sameSubject, type RankedLeaf } from './source-precedence';
+import { rankOf, rankedLeaves, sameSubject, type RankedLeaf, isNumberKnown } from './source-precedence';
 import type { Source } from './source';
 
 // Two printings of one figure in two units differ by about as much.
@@ -23,7 +23,7 @@ function unknownLimit(
     [from ? `from ${from}` : '', to ? `to ${to}` : ''].filter(Boolean).join(' ');
   if (year === null && (fromYear !== null || toYear !== null))
     return `it is for engines ${between(fromYear, toYear)}, and the year of this one is not known`;
-  if (engineNumber.trim() === '' && (fromNumber !== '' || toNumber !== ''))
+  if (!isNumberKnown(engineNumber) && (fromNumber !== '' || toNumber !== ''))
     return `it is for engines ${between(fromNumber, toNumber)}, and the number of this one is not known`;
   return undefined;
 }

@@ -18,6 +18,9 @@ export interface RankedLeaf {
 /** Numbers and letters apart, so that B 99 comes before B 117. */
 const parts = (text: string) => text.toUpperCase().match(/\d+|[A-Z]+/g) ?? [];
 
+/** Whether an engine’s number says anything: blanks, dashes and question marks are no number. */
+export const isNumberKnown = (engineNumber: string): boolean => parts(engineNumber).length > 0;
+
 /** −1, 0 or 1 as engine numbers are counted: the last run of digits decides where the rest agrees. */
 export function compareNumbers(a: string, b: string): number {
   const [left, right] = [parts(a), parts(b)];
@@ -37,7 +40,8 @@ type Applies = { readonly applies: true } | { readonly applies: false; readonly 
  */
 export function appliesTo(source: Source, engine: Pick<Engine, 'year' | 'engineNumber'>): Applies {
   const { fromYear, toYear, fromNumber, toNumber } = source;
-  const { year, engineNumber } = engine;
+  const { year } = engine;
+  const engineNumber = isNumberKnown(engine.engineNumber) ? engine.engineNumber : undefined;
   if (year !== null && fromYear !== null && year < fromYear)
     return { applies: false, why: `it is for engines from ${fromYear}; this one is of ${year}` };
   if (year !== null && toYear !== null && year > toYear)

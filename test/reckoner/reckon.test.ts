@@ -90,6 +90,11 @@ const GOOD: Readonly<Record<string, object>> = {
     tolerance_g: 0.5,
   },
   'bearing-size': { measured_mm: 49.745, standard_mm: 50, steps_mm: [0.25, 0.5], kind: 'journal', tolerance_mm: 0.02 },
+  sequence: { steps: [{ id: 'a' }, { id: 'b', after: ['a'] }], done: ['a'] },
+  'piston-drop': { stroke_mm: 80, rod_mm: 150, deg: 90 },
+  'stop-method': { a_deg: 350, b_deg: 30 },
+  'valve-span': { opens: { deg: 10, at: 'BTDC' }, closes: { deg: 50, at: 'ABDC' }, valve: 'inlet' },
+  'rim-arc': { diameter_mm: 300, deg: 10 },
   'at-20C': { length_mm: 100, expansion_um_per_mK: 23, measuredAt_C: 30, gaugeExpansion_um_per_mK: 11.5 },
   stages: { final: 40, scheme: 'thirds', graduation: 1 },
   order: {

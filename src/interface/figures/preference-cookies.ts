@@ -29,12 +29,15 @@ export const writePreference = (name: keyof Preferences, value: string): void =>
 
 /** Reads the preferences out of cookies, by name. */
 export function preferencesFrom(cookie: (name: string) => string | undefined): Preferences {
-  const who = cookie(COOKIES.who);
+  const kept = cookie(COOKIES.who);
+  const who = kept === undefined ? undefined : initialsIn(decodeURIComponent(kept));
+  // Empty was an answer too; what is no initials was none.
+  const isAnswered = kept === '' || (who !== undefined && who !== '');
   return {
     decimalSign: cookie(COOKIES.decimalSign) === ',' ? ',' : '.',
     otherUnits: cookie(COOKIES.otherUnits) === 'true',
     contrast: cookie(COOKIES.contrast) === 'high' ? 'high' : 'normal',
     keys: cookie(COOKIES.keys) !== 'false',
-    ...(who !== undefined && { who: initialsIn(decodeURIComponent(who)) }),
+    ...(isAnswered && { who }),
   };
 }

@@ -1,0 +1,1 @@
+export { sequence, type Sequence, type SequenceInput, type SequenceStep, type Waiting } from './sequence';

@@ -31,7 +31,7 @@ export function pistonDrop({ stroke_mm, rod_mm, deg, drop_mm }: PistonDropInput)
     const [sine, cosine] = [Math.sin(deg * RAD), Math.cos(deg * RAD)];
     return { deg, drop_mm: Math.max(0, r + l - (r * cosine + Math.sqrt(l * l - r * r * sine * sine))) };
   }
-  if (drop_mm === undefined) throw new DomainError('bad-field', 'Give deg or drop_mm.', 'deg');
+  if (drop_mm === undefined) throw new DomainError('missing-field', 'Give deg or drop_mm.', 'deg');
   assertFinite(drop_mm, 'drop_mm');
   if (drop_mm < 0 || drop_mm > stroke_mm)
     throw new DomainError('bad-field', `drop_mm must lie between 0 and the stroke, ${stroke_mm} mm.`, 'drop_mm');
@@ -119,7 +119,7 @@ export function rimArc({ diameter_mm, deg, arc_mm }: RimArcInput) {
     assertFinite(deg, 'deg');
     return { deg, arc_mm: deg * perDeg };
   }
-  if (arc_mm === undefined) throw new DomainError('bad-field', 'Give deg or arc_mm.', 'deg');
+  if (arc_mm === undefined) throw new DomainError('missing-field', 'Give deg or arc_mm.', 'deg');
   assertFinite(arc_mm, 'arc_mm');
   return { deg: arc_mm / perDeg, arc_mm };
 }

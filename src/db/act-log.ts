@@ -64,6 +64,8 @@ const OPERATIONS = { INSERT: ['NEW'], UPDATE: ['OLD', 'NEW'], DELETE: ['OLD'] } 
  * that no column can be forgotten. The triggers are this connection's own and not in the file.
  */
 export function logActs(db: Database): void {
+  // Nothing of it goes to a disk: a full one must not keep a shop from being opened.
+  db.pragma('temp_store = MEMORY');
   db.exec('CREATE TEMP TABLE act_now (id TEXT NOT NULL)');
   for (const table of [...KEPT_TABLES, ...LINE_TABLES]) {
     const columns = columnsOf(db, table);

@@ -2,7 +2,4 @@ import { cookies } from 'next/headers';
 import { WHO_COOKIE, initialsIn } from '@/model/initials';
 
 /** Initials of whoever works at this device; empty where nobody gave them. */
-export const currentWho = async (): Promise<string> => {
-  const kept = (await cookies()).get(WHO_COOKIE)?.value;
-  return initialsIn(kept === undefined ? undefined : decodeURIComponent(kept));
-};
+export const currentWho = async (): Promise<string> => initialsIn((await cookies()).get(WHO_COOKIE)?.value);

@@ -201,9 +201,14 @@ describe('who did it', () => {
     const done = await accepted(addTrialPullAction(pull));
     expect(shop.trials.pulls(trial.id).at(-1)).toMatchObject({ bolt: '9', who: 'IH' });
     expect(shop.acts.last(null)[0]).toMatchObject({ id: tokenOf(done), who: 'IH' });
-    await sign('<script>');
-    await accepted(addTrialPullAction({ ...pull, bolt: '10' }));
-    expect(shop.trials.pulls(trial.id).at(-1)?.who).toBeUndefined();
+    for (const [i, no] of ['<script>', '%', '%E0%A4%A', 'toolong', ' '].entries()) {
+      await sign(no);
+      await accepted(addTrialPullAction({ ...pull, bolt: `${10 + i}` }));
+      expect(shop.trials.pulls(trial.id).at(-1)?.who).toBeUndefined();
+    }
+    await sign('å.ö.');
+    await accepted(addTrialPullAction({ ...pull, bolt: '20' }));
+    expect(shop.trials.pulls(trial.id).at(-1)?.who).toBe('ÅÖ');
     await sign('');
   });
   test('one’s name on a line ends with the work: the next line has none of it', () => {

@@ -30,7 +30,7 @@ export const writePreference = (name: keyof Preferences, value: string): void =>
 /** Reads the preferences out of cookies, by name. */
 export function preferencesFrom(cookie: (name: string) => string | undefined): Preferences {
   const kept = cookie(COOKIES.who);
-  const who = kept === undefined ? undefined : initialsIn(decodeURIComponent(kept));
+  const who = kept === undefined ? undefined : initialsIn(kept);
   // Empty was an answer too; what is no initials was none.
   const isAnswered = kept === '' || (who !== undefined && who !== '');
   return {

@@ -54,8 +54,11 @@ describe('a wrench', () => {
     expect(shop.wrenches.find(id)).toMatchObject({ id, max: 220, version: 2, checkedAt: null });
     expect(shop.wrenches.find(id)?.createdAt).toBe(kept.createdAt);
   });
+  test('without a name it goes by its scale', async () => {
+    const { id } = await accepted(keepWrenchAction({ ...WRENCH, name: ' ' } as never));
+    expect(shop.wrenches.find(id)?.name).toBe('20 to 210 N·m wrench');
+  });
   test.each([
-    [{ name: '' }, 'name'],
     [{ name: 'x'.repeat(81) }, 'name'],
     [{ unit: 'stone·ft' }, 'unit'],
     [{ min: -1 }, 'min'],

@@ -30,8 +30,10 @@ const sayWrench = sayBy({
 export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso, tell }) => {
   const { id: known, version, calibration, checkedAt, ...fields } = given;
   const before = known === '' ? undefined : found(shop.wrenches, known, 'wrench', 'id');
+  const { min, max, unit } = fields;
   const part = {
     ...fields,
+    name: fields.name || `${min} to ${max} ${unit} wrench`,
     calibration: pointsOf(calibration) ?? [],
     checkedAt: checkedAt === null ? null : new Date(checkedAt).toISOString(),
   };

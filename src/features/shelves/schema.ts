@@ -48,12 +48,8 @@ export function pointsOf(text: string): readonly CalibrationPoint[] | undefined 
 export const wrenchSchema = Joi.object<WrenchFields, true>({
   id: Joi.string().allow('').default(''),
   version: readVersion.default(0).optional(),
-  name: Joi.string()
-    .trim()
-    .max(80)
-    .required()
-    .label('the name')
-    .messages({ 'string.empty': 'Give the wrench a name you know it by.' }),
+  /** Empty: it goes by its scale. */
+  name: Joi.string().trim().max(80).allow('').required().label('the name'),
   unit: Joi.string()
     .valid(...TORQUE_UNITS)
     .required(),

@@ -67,7 +67,12 @@ export function WrenchForm({ wrench, focus, onDone }: Props) {
       draft={draft}
       focus={focus}
     >
-      <TextInput label="Name" description="What you know it by" {...field('name')} />
+      <TextInput
+        label="Name"
+        description="What you know it by"
+        placeholder="its scale, if left empty"
+        {...field('name')}
+      />
       <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
       <TextInput label="Lowest mark" inputMode="decimal" {...field('min')} />
       <TextInput label="Highest mark" inputMode="decimal" {...field('max')} />

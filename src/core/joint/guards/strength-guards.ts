@@ -80,7 +80,7 @@ function workingOfYield({ ladder: { load }, today }: GuardInput, yield_MPa: numb
         ' %',
       ),
     ],
-    source: `Least section: ${today.shank_mm === undefined ? `stress area of ${today.thread.designation}` : 'shank or thread, the thinner'}. Yield: ${today.gradeRow?.source ?? 'class 4.6 of ISO 898-1, for want of its grade'}. Stress: VDI 2230.`,
+    source: `Least section: ${today.shank_mm === undefined ? `stress area of ${today.thread.designation}` : 'shank or thread, the thinner'}. Yield: ${today.gradeRow?.source ?? 'class 4.6 of ISO 898-1, for want of its grade'}. Stress: VDI 2230. ${pct(LIMIT)} of yield as the limit: the utilisation that VDI 2230 tightens to by torque.`,
   };
 }
 

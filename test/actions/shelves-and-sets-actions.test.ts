@@ -55,7 +55,7 @@ describe('a wrench', () => {
     expect(shop.wrenches.find(id)?.createdAt).toBe(kept.createdAt);
   });
   test('without a name it goes by its scale', async () => {
-    const { id } = await accepted(keepWrenchAction({ ...WRENCH, name: ' ' } as never));
+    const { id } = await accepted(keepWrenchAction({ ...WRENCH, name: ' ' }));
     expect(shop.wrenches.find(id)?.name).toBe('20 to 210 N·m wrench');
   });
   test.each([

@@ -45,6 +45,36 @@ test('a change of a sheet is taken back by its key, by the list after a restart,
   await expect(page.getByRole('alert').filter({ hasText: 'changed in another window' })).toHaveCount(0);
 });
 
+test('a notice of a sheet does not follow to the bench, and its key takes nothing back there', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-norrhem/joints/demo-n-joint-heads`);
+  const film = page.getByLabel('Lubricant today');
+  const before = await film.inputValue();
+  const other = before === 'moly-paste' ? 'engine-oil' : 'moly-paste';
+  await film.selectOption(other);
+  await expect(notice(page)).toBeVisible();
+  await page
+    .getByRole('button', { name: /Test round|To the bench/ })
+    .first()
+    .click();
+  const reason = page.getByLabel(/reason|Why/i).first();
+  if ((await page.getByTestId('face-place').count()) === 0 && (await reason.count()) > 0) {
+    await reason.fill('to try');
+    await page
+      .getByRole('button', { name: /Test round|To the bench|all the same/i })
+      .first()
+      .click();
+  }
+  await expect(page.getByTestId('face-place')).toBeVisible();
+  await expect(notice(page)).toHaveCount(0);
+  await page.keyboard.press('z');
+  await page.goto(`${bench.address}/engines/demo-norrhem/joints/demo-n-joint-heads`);
+  await expect(film).toHaveValue(other);
+});
+
 test('whose initials are asked once a device, and stand on the lines; a note with a photograph is kept and printed', async ({
   page,
   bench,

@@ -70,6 +70,8 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
     whoRef.current = who;
   }, [who]);
   const path = usePathname();
+  // At the bench nothing lies over the keys, and Z takes back no change of a sheet that is out of sight.
+  const atBench = path.startsWith('/face');
   const engine = /^\/engines\/([^/]+)/.exec(path)?.[1];
   const acts = useMemo(() => ({ takeAway, setAside, removePhoto }), [takeAway, setAside, removePhoto]);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -95,7 +97,7 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
     [leaveSoon],
   );
   const takeBack = useCallback(async () => {
-    if (!offered) return;
+    if (!offered || atBench) return;
     setOffered(undefined);
     const outcome = await undo({ token: offered.token }).catch(() => undefined);
     setSaid(
@@ -106,7 +108,7 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
           : outcome.error.message,
     );
     leaveSoon();
-  }, [offered, undo, leaveSoon]);
+  }, [offered, undo, leaveSoon, atBench]);
   useSingleKeys(useMemo(() => ({ z: () => void takeBack() }), [takeBack]));
   return (
     <OfferContext value={offer}>
@@ -119,7 +121,7 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
         onFocus={() => clearTimeout(timer.current)}
         onBlur={leaveSoon}
       >
-        {offered && (
+        {offered && !atBench && (
           <p className={styles.line}>
             {offered.words}.{' '}
             <button type="button" className={styles.key} onClick={() => void takeBack()}>
@@ -130,8 +132,8 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
             </Link>
           </p>
         )}
-        {said && <p className={styles.line}>{said}</p>}
-        {asks && who === undefined && !path.startsWith('/face') && <AskWho />}
+        {said && !atBench && <p className={styles.line}>{said}</p>}
+        {asks && who === undefined && !atBench && <AskWho />}
       </div>
     </OfferContext>
   );

@@ -54,9 +54,9 @@ describe('the house', () => {
     expect(actions.length).toBeGreaterThan(10);
     for (const { path, text } of actions) {
       const exported = [...text.matchAll(/^export (?:const|async function) (\w+)/gm)].map(([, name]) => name);
-      const wrapped = [...text.matchAll(/^export const (\w+) = (?:shopAction|plainShopAction|shopQuestion|longQuestion)\(/gm)].map(
-        ([, name]) => name,
-      );
+      const wrapped = [
+        ...text.matchAll(/^export const (\w+) = (?:shopAction|plainShopAction|shopQuestion|longQuestion)\(/gm),
+      ].map(([, name]) => name);
       if (!path.endsWith('shop-actions.ts')) expect([path, wrapped]).toEqual([path, exported]);
     }
   });

@@ -2,7 +2,10 @@ import type { Database } from 'better-sqlite3';
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import type { Doer } from '@/model/act';
+import { holdingOf } from '@/model/engine/engine-measure';
 import { columnsOf, isLineTable, rowAsJson, type LineTable, type LoggedRow, type LoggedTable } from './act-log';
+import { MEASURE } from './repositories/measure-repository';
+import type { Row } from './table';
 
 /** A row that an act changed, as it stands in the log. */
 export interface Change {
@@ -65,31 +68,23 @@ function lineAnswers(db: Database): Readonly<Record<LineTable, (row: LoggedRow, 
     `INSERT INTO fit_line (id, fit_id, kind, place, strikes_id, at, recorded_at, who)
      SELECT @id, fit_id, 'strike', place, id, @at, @at, @who FROM fit_line WHERE id = @strikes`,
   );
-  const named = "coalesce(json_extract(body, '$.name'), '')";
-  const ofItsKind = `FROM engine_sheet WHERE engine_id = @engineId AND kind = @kind
-     AND ${named} = (SELECT ${named} FROM engine_sheet WHERE id = @id)`;
-  const later = db.prepare(`SELECT 1 ${ofItsKind} AND seq > @seq LIMIT 1`);
-  const earlier = db.prepare<object, { body: string }>(
-    `SELECT body ${ofItsKind} AND seq < @seq ORDER BY seq DESC LIMIT 1`,
+  const sheetsOf = db.prepare<[unknown], Row>(
+    `SELECT ${MEASURE.columns} FROM engine_sheet WHERE engine_id = ? ORDER BY seq`,
   );
-  const sheet = db.prepare(
-    'INSERT INTO engine_sheet (id, engine_id, kind, body, at, who) VALUES (@newId, @engineId, @kind, @body, @at, @who)',
-  );
-  const strike =
-    (statement: typeof heat) =>
-    (row: LoggedRow, { who, at }: Doer) =>
-      void statement.run({ id: nanoid(), engineId: row.engine_id, strikes: row.id, who, at });
+  const sheet = db.prepare(MEASURE.insert);
   return {
-    heat_event: strike(heat),
-    // These statements name what they take from the line itself.
+    heat_event: (row, { who, at }) =>
+      void heat.run({ id: nanoid(), engineId: row.engine_id, strikes: row.id, who, at }),
     trial_pull: (row, { who, at }) => void pull.run({ id: nanoid(), strikes: row.id, who, at }),
     fit_line: (row, { who, at }) => void fitLine.run({ id: nanoid(), strikes: row.id, who, at }),
     engine_sheet: (row, { who, at }) => {
-      const of = { id: row.id, engineId: row.engine_id, kind: row.kind, seq: row.seq };
-      if (later.get(of)) throw changedSince('the sheet was saved again since');
-      const held = earlier.get(of);
+      const sheets = sheetsOf.all(row.engine_id).map(MEASURE.fromRow);
+      const place = sheets.findIndex(({ id }) => id === row.id);
+      const own = sheets[place];
+      if (!own || holdingOf(sheets, own) !== own) throw changedSince('the sheet was saved again since');
+      const held = holdingOf(sheets.slice(0, place), own);
       if (!held) throw changedSince('there was no sheet before it');
-      sheet.run({ newId: nanoid(), engineId: row.engine_id, kind: row.kind, body: held.body, who, at });
+      sheet.run(MEASURE.toRow({ ...held, id: nanoid(), who, at }));
     },
   };
 }

@@ -8,16 +8,17 @@ export interface Undo {
   readonly words: string;
 }
 
-/** Writes in one transaction and in somebody's name, as an act that can be taken back. */
-export function asAct<T extends object>(
-  shop: Shop,
-  who: string,
-  words: string,
-  work: (at: string) => T,
-): T & { readonly undo?: Undo } {
+/** Tells what was done, so that it can be taken back; what is not told cannot. */
+export type Tell = (words: string | undefined) => void;
+
+/** Writes in one transaction and in somebody's name; what is told of it comes with the answer, as the way back. */
+export function asAct<T>(shop: Shop, who: string, work: (at: string, tell: Tell) => T): T & { readonly undo?: Undo } {
   const doer = { id: nanoid(), who, at: nowIso() };
+  let words: string | undefined;
+  const tell: Tell = (told) => void (words = told);
   const { done, act } = shop.inNameOf(who, () =>
-    shop.transaction(() => shop.acts.during(doer, () => ({ done: work(doer.at), words }))),
+    shop.transaction(() => shop.acts.during(doer, () => ({ done: work(doer.at, tell), words }))),
   );
-  return act ? { ...done, undo: act } : done;
+  // Whoever does something answers with an object of its own.
+  return (act ? { ...done, undo: act } : done) as T & { readonly undo?: Undo };
 }

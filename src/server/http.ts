@@ -13,6 +13,7 @@ const STATUS: Readonly<Record<string, number>> = {
   'nothing-to-strike': 409,
   'nothing-to-accept': 409,
   'crank-held': 409,
+  'set-aside': 409,
   'of-another-bore': 409,
   'other-origin': 403,
   'disk-full': 507,

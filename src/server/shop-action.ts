@@ -1,10 +1,9 @@
 import type Joi from 'joi';
-import { nanoid } from 'nanoid';
 import { revalidatePath } from 'next/cache';
 import { DomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
 import { fail, ok, type Result } from '@/model/result';
-import type { Undo } from './acts';
+import { asAct, type Tell, type Undo } from './acts';
 import { nowIso, nowMs } from './clock';
 import { currentShop } from './current-shop';
 import { currentWho } from './current-who';
@@ -17,8 +16,7 @@ export interface Bench {
   readonly nowIso: string;
   /** Initials of whoever does it; empty where nobody gave them. */
   readonly who: string;
-  /** Tells what was done, so that it can be taken back; what is not told cannot. */
-  readonly tell: (words: string | undefined) => void;
+  readonly tell: Tell;
 }
 
 type Work<Fields, T> = (fields: Fields, bench: Bench) => T;
@@ -36,17 +34,10 @@ export function runAction<Fields, T>(
 ): Result<T & { readonly undo?: Undo }> {
   const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
   if (checked.error) return fail(problemOf(checked.error));
-  const doer = { id: nanoid(), who, at: nowIso() };
-  let words: string | undefined;
-  const tell = (told: string | undefined) => void (words = told);
-  const done = () => work(checked.value, { shop, now: nowMs(), nowIso: doer.at, who, tell });
-  const asAct = () => shop.acts.during(doer, () => ({ done: done(), words }));
+  const done = (at: string, tell: Tell) => work(checked.value, { shop, now: nowMs(), nowIso: at, who, tell });
   try {
-    const { done: answer, act } = shop.inNameOf(who, () =>
-      shop.transaction(() => (isLogged ? asAct() : { done: done(), act: undefined })),
-    );
-    // An action answers with an object of its own; what it was told as goes into it.
-    return ok((act ? { ...answer, undo: act } : answer) as T & { undo?: Undo });
+    const plainly = () => shop.inNameOf(who, () => shop.transaction(() => done(nowIso(), () => undefined)));
+    return ok(isLogged ? asAct(shop, who, done) : (plainly() as T & { undo?: undefined }));
   } catch (thrown) {
     return fail(problemOfThrown(thrown));
   }

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { cookies } from 'next/headers';
-import { addSourceAction } from '@/features/book/actions';
+import { addLeafAction, addSourceAction } from '@/features/book/actions';
 import { recordEvent } from '@/features/bench/record-event';
 import { alterEngineAction } from '@/features/engine/actions';
 import { putShimAction } from '@/features/fits/actions';
@@ -9,7 +9,7 @@ import { addJointAction, alterJointAction, startTighteningAction } from '@/featu
 import { keepMeasureAction } from '@/features/measures/actions';
 import { undoAction } from '@/features/removal/actions';
 import { addReadingAction } from '@/features/run-in/actions';
-import { keepPracticeAction, keepShelfRowAction } from '@/features/shelves/actions';
+import { keepPracticeAction, keepShelfRowAction, removeShelfRowAction } from '@/features/shelves/actions';
 import { addTrialPullAction, renameTrialAction } from '@/features/trial/actions';
 import type { Shop } from '@/db/shop';
 import { closeShop, shopNamed } from '@/server/current-shop';
@@ -190,6 +190,81 @@ test('a trial is given another name, taken back, and the same name is no act', a
   expect(name()).toBe(trial.name);
   expect((await refused(renameTrialAction({ trialId: trial.id, name: '' }))).field).toBe('name');
   expect((await refused(renameTrialAction({ trialId: 'none', name: 'x' }))).code).toBe('not-found');
+});
+
+describe('taking back is a door like the others', () => {
+  const OWN = { id: 'own-paste', name: 'Own paste', source: 'tried here', provenance: 'own' as const };
+  const friction = { low: 0.1, middle: 0.12, high: 0.15 };
+  const onShelf = () =>
+    accepted(
+      keepShelfRowAction({ kind: 'film', row: { ...OWN, thread: friction, head: friction }, version: 0 }),
+    );
+  test('how many fasteners there are does not go back once one was pulled', async () => {
+    const joint = () => there(shop.joints.find('demo-n-joint-heads'));
+    const change = { fasteners: joint().fasteners - 2 };
+    const done = await accepted(alterJointAction({ id: joint().id, version: joint().version, change, detail: {} }));
+    const { href } = await accepted(
+      startTighteningAction({ jointId: joint().id, version: joint().version, purpose: 'trial', reason: 'to try' }),
+    );
+    const round = href.split('/').at(-1) ?? '';
+    recordEvent(shop, round, { id: 'a-pull-02', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
+    const problem = await refusedWhole(shop, () => takeBack(done));
+    expect(problem.message).toMatch(/pulled since, and how many there are stands/);
+    expect(joint().fasteners).toBe(change.fasteners);
+  });
+  test('a row of the shelf does not go while a joint draws on it', async () => {
+    const done = await onShelf();
+    const used = await alter({ todayFilm: OWN.id });
+    expect((await refusedWhole(shop, () => takeBack(done))).message).toMatch(/Cylinder head draws on it by now/);
+    await accepted(takeBack(used));
+    await accepted(takeBack(done));
+    expect(shop.shelf.find('film', OWN.id)).toBeUndefined();
+  });
+  test('a joint does not go back to a lubricant that is on no shelf any more', async () => {
+    await onShelf();
+    await alter({ todayFilm: OWN.id });
+    const away = await alter({ todayFilm: 'engine-oil' });
+    await accepted(removeShelfRowAction({ kind: 'film', id: OWN.id, version: 1 }));
+    expect((await refusedWhole(shop, () => takeBack(away))).message).toMatch(/could not be reckoned then.*own-paste/);
+    expect(head().todayFilm).toBe('engine-oil');
+  });
+  test('an entry does not go while a joint names it', async () => {
+    const leaf = there(shop.book.findLeaf(head().leafId));
+    const entry = {
+      engineId: 'demo-fourteen',
+      sourceId: leaf.sourceId,
+      page: '50',
+      subject: 'Nuts of the head',
+      kind: 'torque',
+      printedText: '33 lb ft',
+      conditionText: '',
+      readingIndex: -1,
+      agreedNotes: [],
+      replacesId: null,
+    };
+    const done = await accepted(addLeafAction(entry as never));
+    await alter({}, { alsoLeaves: [done.id] });
+    expect((await refusedWhole(shop, () => takeBack(done))).message).toMatch(/the joint “Cylinder head” draws on it/);
+  });
+  test('a sheet goes back to the one of its name, however that was written', async () => {
+    const sizes = { journal_mm: 50, journalStandard_mm: 50, housing_mm: 54, housingStandard_mm: 54, steps_mm: [0.25] };
+    const keep = (name: string, tolerance_mm: number, basedOn: string | null) =>
+      accepted(
+        keepMeasureAction({
+          engineId: 'demo-maestrale',
+          kind: 'bearings',
+          body: { ...sizes, name, tolerance_mm, shells: [] },
+          basedOn,
+        }),
+      );
+    const first = await keep('Little ends', 0.01, null);
+    const second = await keep(' little ENDS ', 0.02, first.id);
+    await accepted(takeBack(second));
+    expect(shop.measures.latest('demo-maestrale', 'bearings')?.body).toMatchObject({
+      name: 'Little ends',
+      tolerance_mm: 0.01,
+    });
+  });
 });
 
 describe('who did it', () => {

@@ -1,4 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
+import { recordEvent } from '@/features/bench/record-event';
+import { startTighteningAction } from '@/features/joint/actions';
 import { recordLine } from '@/features/fits/record-line';
 import { find } from '@/features/find/find-index';
 import { buildFileOf } from '@/features/record/build-file';
@@ -86,6 +88,62 @@ describe('what something hangs on is set aside with a reason', () => {
     expect(recordLine(shop, fit.id, sent).ok).toBe(true);
     const problem = await refusedWhole(shop, () => setAsideAction({ kind: 'fit', id: fit.id, reason: 'later' }));
     expect(problem.code).toBe('hangs');
+  });
+  const gaps = () => there(shop.fits.ofEngine('demo-fourteen').find(({ kind }) => kind === 'ring-gap')).id;
+  /** A reading far too wide: the fit is out. */
+  const putOut = (fitId: string) => {
+    const line = there(shop.fits.lines(fitId).findLast((one) => one.kind === 'reading' && one.place === 0));
+    if (line.kind !== 'reading') throw new Error('no reading');
+    const { part, station, angle, body } = line;
+    const cell = { place: 0, part, station, angle, value_mm: 0, typed: '90', body: { ...body, sure: true } };
+    const sent = { id: 'wide-00001', kind: 'reading', ...cell, age_ms: 0 };
+    expect(recordLine(shop, fitId, sent)).toMatchObject({ ok: true });
+    const state = engineStateOf(rowsNamed(shop, 'demo-fourteen')).fits.find(({ fit }) => fit.id === fitId)?.state;
+    expect(isHolding(there(state))).toBe(true);
+  };
+  test('what was brought back, and is out since, is not set aside again by taking that back', async () => {
+    const id = gaps();
+    await accepted(setAsideAction({ kind: 'fit', id, reason: 'later' }));
+    const back = await accepted(bringAsideBackAction({ kind: 'fit', id }));
+    putOut(id);
+    expect((await refusedWhole(shop, () => undo(back))).message).toMatch(/it is out of limits/);
+  });
+  test('nor by doing again what was taken back', async () => {
+    const id = gaps();
+    await accepted(undo(await accepted(setAsideAction({ kind: 'fit', id, reason: 'later' }))));
+    putOut(id);
+    const { tip } = there(shop.acts.last('demo-fourteen')[0]);
+    expect((await refusedWhole(shop, () => undoAction({ token: tip }))).message).toMatch(/it is out of limits/);
+  });
+  test('nothing is written of it from a page that was open before: no line, no round, no pull', async () => {
+    const joint = there(shop.joints.find(MANIFOLD().id));
+    const { href } = await accepted(
+      startTighteningAction({ jointId: joint.id, version: joint.version, purpose: 'trial', reason: 'to try' }),
+    );
+    const round = href.split('/').at(-1) ?? '';
+    await accepted(setAsideAction({ kind: 'joint', id: joint.id, reason: 'later' }));
+    const start = () =>
+      startTighteningAction({ jointId: joint.id, version: joint.version, purpose: 'trial', reason: 'to try' });
+    expect((await refusedWhole(shop, start)).code).toBe('set-aside');
+    const pull = { id: 'a-pull-03', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 };
+    expect(recordEvent(shop, round, pull)).toMatchObject({ ok: false, error: { code: 'set-aside' } });
+    const id = gaps();
+    await accepted(setAsideAction({ kind: 'fit', id, reason: 'later' }));
+    const felt = { id: 'felt-00001', kind: 'felt', place: 0, body: { words: 'tight' }, age_ms: 0 };
+    expect(recordLine(shop, id, felt)).toMatchObject({ ok: false, error: { code: 'set-aside' } });
+  });
+  test('a joint that is half pulled stays: it is loose, and would be on no list', async () => {
+    const { id } = MANIFOLD();
+    const joint = there(shop.joints.find(id));
+    const { href } = await accepted(
+      startTighteningAction({ jointId: id, version: joint.version, purpose: 'final', reason: 'to try' }),
+    );
+    const round = href.split('/').at(-1) ?? '';
+    recordEvent(shop, round, { id: 'a-pull-04', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
+    const problem = await refusedWhole(shop, () => setAsideAction({ kind: 'joint', id, reason: 'later' }));
+    expect(problem.message).toMatch(/it is half pulled/);
+    recordEvent(shop, round, { id: 'a-stri-04', kind: 'strike', strikes: 'a-pull-04', age_ms: 0 });
+    await accepted(setAsideAction({ kind: 'joint', id, reason: 'later' }));
   });
   test('a build goes out and comes in without it, whole', async () => {
     await accepted(setAsideAction(MANIFOLD()));

@@ -147,6 +147,7 @@ test('a sister engine takes over book and joints, and what is not known of it is
 test('a table half filled comes back after a reload, in its own shop alone, and is gone once saved', async ({
   page,
   bench,
+  browser,
 }) => {
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-norrhem/fits/volumes`);
@@ -170,4 +171,22 @@ test('a table half filled comes back after a reload, in its own shop alone, and 
   await expect(notice(page)).toContainText('volumes');
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByLabel('Stroke')).toHaveValue('100');
+  // Saved on another device meanwhile, what is typed here stays, and is held against it when it is saved.
+  await page.getByLabel('Stroke').fill('102');
+  await page.keyboard.press('Tab');
+  const elsewhere = await browser.newContext();
+  await elsewhere.addCookies([{ name: 'spanner-shop', value: 'demonstration', url: bench.address }]);
+  const other = await elsewhere.newPage();
+  await other.goto(`${bench.address}/engines/demo-norrhem/fits/volumes`);
+  await other.getByLabel('Cylinders').fill('6');
+  await other.keyboard.press('Tab');
+  await other.getByRole('button', { name: 'Save it' }).click();
+  await expect(other.getByText('Kept.')).toBeVisible();
+  await elsewhere.close();
+  await page.reload();
+  await expect(page.getByLabel('Stroke')).toHaveValue('102');
+  await page.getByRole('button', { name: 'Save it' }).click();
+  await expect(page.getByText('changed in another window or on another device').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Put what stands here over it' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
 });

@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { DomainError } from '@/core/units';
 import type { Act, Doer } from '@/model/act';
-import { logActs, type LoggedRow } from '../act-log';
+import { logActs, type LoggedRow, type LoggedTable } from '../act-log';
 import { createTakingBack, type Change } from '../act-undo';
 
 interface ActRow {
@@ -19,6 +19,15 @@ interface Told<T> {
   readonly done: T;
   readonly words?: string;
 }
+
+/** A row that an act changed; before is missing where it was added, after where it was taken away. */
+export interface ChangedRow {
+  readonly table: LoggedTable;
+  readonly before: LoggedRow | undefined;
+  readonly after: LoggedRow | undefined;
+}
+
+const rowIn = (text: string | null) => (text === null ? undefined : (JSON.parse(text) as LoggedRow));
 
 interface Done<T> {
   readonly done: T;
@@ -107,6 +116,9 @@ export const createActRepository = (db: Database) => {
     during: <T>(doer: Doer, work: () => Told<T>): Done<T> => log(doer, null, work),
     /** The last acts of an engine, or of what belongs to the whole shop, the latest first. */
     last: (engineId: string | null, most = KEPT_ACTS): readonly Act[] => ofEngine.all(engineId, most).map(toAct),
+    /** The rows that an act changed, before and after, the last first; none where it is not known. */
+    changed: (id: string): readonly ChangedRow[] =>
+      changes.all(id).map(({ tbl, before, after }) => ({ table: tbl, before: rowIn(before), after: rowIn(after) })),
     /**
      * Takes an act back; of one that took another back, that is doing it again.
      * @throws DomainError too-late, changed-since

@@ -41,7 +41,9 @@ export const createAsideRepository = (db: Database) => {
   const leafBack = db.prepare<object>(
     `${WITH_EARLIER} DELETE FROM set_aside WHERE kind = 'leaf' AND id IN (SELECT id FROM chain)`,
   );
+  const known = db.prepare<object>('SELECT 1 FROM set_aside WHERE kind = @kind AND id = @id');
   return {
+    has: (kind: AsideKind, id: string): boolean => known.get({ kind, id }) !== undefined,
     /** Sets something aside; false where it was already. */
     put: ({ kind, id, engineId, reason, at }: Omit<SetAside, 'name' | 'who'>): boolean =>
       (kind === 'leaf' ? putLeaf.run({ id, engineId, reason, at }) : put.run({ kind, id, engineId, reason, at }))

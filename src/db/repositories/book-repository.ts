@@ -83,6 +83,7 @@ const createLeaves = (db: Database) => {
   const byIds = db.prepare<[string], Row>(
     `SELECT ${LEAF.columns} FROM json_each(?) JOIN leaf ON leaf.id = json_each.value`,
   );
+  const replacing = db.prepare<[string], Row>(`SELECT ${LEAF.columns} FROM leaf WHERE replaces_id = ?`);
   const insert = db.prepare(LEAF.insert);
   const follow = db.prepare<[string, string]>('UPDATE joint SET leaf_id = ?, version = version + 1 WHERE leaf_id = ?');
   return {
@@ -90,6 +91,11 @@ const createLeaves = (db: Database) => {
     leaves: (engineId: string): readonly Leaf[] => ofEngine.all(engineId).map(LEAF.fromRow),
     findLeaf: (id: string): Leaf | undefined => {
       const row = byId.get(id);
+      return row && LEAF.fromRow(row);
+    },
+    /** The correction of a leaf, where there is one. */
+    leafReplacing: (id: string): Leaf | undefined => {
+      const row = replacing.get(id);
       return row && LEAF.fromRow(row);
     },
     leavesByIds: (ids: readonly string[]): readonly Leaf[] => byIds.all(JSON.stringify(ids)).map(LEAF.fromRow),

@@ -2,7 +2,7 @@ import type { Database } from 'better-sqlite3';
 import { MEASURE_JSON, holdingMeasures, type EngineMeasure, type MeasureKind } from '@/model/engine/engine-measure';
 import { initials, json, table, type Row } from '../table';
 
-const MEASURE = table<EngineMeasure>('engine_sheet', {
+export const MEASURE = table<EngineMeasure>('engine_sheet', {
   id: 'id',
   engineId: 'engine_id',
   kind: 'kind',

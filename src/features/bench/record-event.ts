@@ -2,6 +2,7 @@ import { DomainError } from '@/core/units';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { RecordedEvent } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
+import { assertWorkedWith } from '@/server/assert-worked-with';
 import { nowMs } from '@/server/clock';
 import { madeAt, type Recorded } from '@/model/line-age';
 import { problemOf, problemOfThrown } from '@/server/problem';
@@ -25,6 +26,7 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Re
   try {
     const tightening = shop.tightenings.find(tighteningId);
     if (!tightening) return fail(noTightening);
+    assertWorkedWith(shop, 'joint', tightening.jointId);
     if (sent.kind === 'shaft') assertFree(shop, tightening.jointId);
     const now = nowMs();
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };

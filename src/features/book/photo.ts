@@ -86,7 +86,8 @@ export async function keepPhoto(shop: Shop, leafId: string, file: File, who = ''
   if (!leaf) throw new DomainError('not-found', 'That entry is not in this shop.', 'leafId');
   const picture = await pictureIn(file);
   const id = nanoid(12);
-  return asAct(shop, who, `A photograph of the page of “${leaf.subject}” was added`, (at) => {
+  return asAct(shop, who, (at, tell) => {
+    tell(`A photograph of the page of “${leaf.subject}” was added`);
     shop.book.addPhoto({ id, leafId, ...picture, createdAt: at });
     return { id };
   });
@@ -97,7 +98,8 @@ export async function keepNotePhoto(shop: Shop, noteId: string, file: File, who 
   if (!shop.notes.find(noteId)) throw new DomainError('not-found', 'That note is no longer here.', 'noteId');
   const picture = await pictureIn(file);
   const id = nanoid(12);
-  return asAct(shop, who, 'A photograph was added to a note', (at) => {
+  return asAct(shop, who, (at, tell) => {
+    tell('A photograph was added to a note');
     shop.notes.addPhoto({ id, noteId, ...picture, createdAt: at });
     return { id };
   });

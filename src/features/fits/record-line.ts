@@ -10,6 +10,7 @@ import { doubtsOf } from '@/model/fit/reading-doubts';
 import { madeAt, type Recorded } from '@/model/line-age';
 import { fail, ok, type Result } from '@/model/result';
 import { assertSameLine } from '@/model/same-line';
+import { assertWorkedWith } from '@/server/assert-worked-with';
 import { nowMs } from '@/server/clock';
 import { problemOf, problemOfThrown } from '@/server/problem';
 
@@ -103,6 +104,7 @@ export function keepLine(shop: Shop, fit: Fit, sent: SentLine, now: number): Rec
   return shop.transaction(() => {
     const known = shop.fits.line(sent.id);
     if (known) return assertKnown(fit, known, sent);
+    assertWorkedWith(shop, 'fit', fit.id);
     const { age_ms, ...line } = checkedLine(shop, fit, sent);
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
     const isNew = shop.fits.record(fit.id, { ...line, at: times.at }, times.recordedAt);

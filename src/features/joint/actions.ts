@@ -23,6 +23,7 @@ import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-resu
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten, changedWords } from '@/model/stale';
 import { tryCore } from '@/model/try-core';
+import { assertWorkedWith } from '@/server/assert-worked-with';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
@@ -278,6 +279,7 @@ export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version
 export const startTighteningAction = shopAction(startSchema, (fields, { shop, now, nowIso }) => {
   const { jointId, version, purpose, reason } = fields;
   const joint = jointNamed(shop, jointId);
+  assertWorkedWith(shop, 'joint', jointId);
   // Whoever begins has a figure before them: it has to be the one that is on disk.
   assertFresh(joint.name, joint, { version });
   const gate = gateOf(fitsOfEngine(shop, joint.engineId), joint.id);

@@ -131,7 +131,6 @@ export function BalancePart({
       <KeepMeasure
         engineId={engineId}
         kind="balance"
-        basedOn={measure?.id}
         body={found ? { report, unit, planes: given } : undefined}
         words="Save the report"
         draft={draft}

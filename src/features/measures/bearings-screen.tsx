@@ -241,14 +241,7 @@ function SizePart({
         </p>
       )}
       <Shells shells={shells} rows={shellRows} />
-      <KeepMeasure
-        engineId={engineId}
-        kind="bearings"
-        basedOn={measure?.id}
-        body={body}
-        words="Save the sizes"
-        draft={draft}
-      />
+      <KeepMeasure engineId={engineId} kind="bearings" body={body} words="Save the sizes" draft={draft} />
     </Section>
   );
 }

@@ -14,35 +14,20 @@ interface Props<K extends MeasureKind> {
   readonly kind: K;
   /** Undefined while something is still to be given. */
   readonly body: EngineMeasures[K] | undefined;
-  /** The measure that held when the sheet was opened, so that one kept elsewhere since is not passed over. */
-  readonly basedOn: string | undefined;
   readonly words?: string;
+  /** It knows which sheet it was typed over, so that one kept elsewhere since is not passed over. */
   readonly draft: TableDraft;
 }
 
 /** The key that keeps a measure of the engine, and what was said to it. */
-export function KeepMeasure<K extends MeasureKind>({
-  engineId,
-  kind,
-  body,
-  basedOn,
-  words = 'Save it',
-  draft,
-}: Props<K>) {
-  const [kept, setKept] = useState<string>();
-  // What was saved here, until the sheet on disk is another.
-  const [base, setBase] = useState(basedOn);
-  if (base !== basedOn) {
-    setBase(basedOn);
-    if (basedOn !== kept) setKept(undefined);
-  }
+export function KeepMeasure<K extends MeasureKind>({ engineId, kind, body, words = 'Save it', draft }: Props<K>) {
+  const [savedAs, setSavedAs] = useState<string>();
   const { act, pending, problem } = useAct();
-  const seen = kept ?? basedOn ?? null;
   const keep = (over: string | null) =>
     act(
       () => keepMeasureAction({ engineId, kind, body, basedOn: over }),
       ({ id }) => {
-        setKept(id);
+        setSavedAs(id);
         draft.saved(id);
       },
     );
@@ -51,10 +36,10 @@ export function KeepMeasure<K extends MeasureKind>({
     <>
       <DraftNote draft={draft} />
       <p className={form.acts}>
-        <Button rank="main" onClick={() => keep(seen)} disabled={pending || body === undefined}>
+        <Button rank="main" onClick={() => keep(draft.over)} disabled={pending || body === undefined}>
           {words}
         </Button>
-        {kept !== undefined && !problem && !pending && (
+        {savedAs !== undefined && savedAs === draft.over && !problem && !pending && (
           <span className="soft" role="status">
             Kept.
           </span>

@@ -62,7 +62,6 @@ export function MarksPart({
       <KeepMeasure
         engineId={engineId}
         kind="marks"
-        basedOn={measure?.id}
         body={isWhole ? { pairs } : undefined}
         words="Save the marks"
         draft={draft}

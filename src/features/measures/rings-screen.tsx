@@ -165,7 +165,6 @@ export function RingsScreen({
         <KeepMeasure
           engineId={engineId}
           kind="clocking"
-          basedOn={measure?.id}
           body={isWhole ? { ...input, note } : undefined}
           draft={draft}
         />

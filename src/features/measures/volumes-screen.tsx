@@ -152,13 +152,7 @@ export function VolumesScreen({
             )}
           </dl>
         )}
-        <KeepMeasure
-          engineId={engineId}
-          kind="volumes"
-          basedOn={measure?.id}
-          body={found.ok ? bodyOf(v) : undefined}
-          draft={draft}
-        />
+        <KeepMeasure engineId={engineId} kind="volumes" body={found.ok ? bodyOf(v) : undefined} draft={draft} />
       </HydrationGate>
     </Screen>
   );

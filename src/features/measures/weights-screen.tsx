@@ -178,14 +178,7 @@ function WeighedSet({ engineId, set, measure, which }: SetProps) {
           </span>
         )}
       </p>
-      <KeepMeasure
-        engineId={engineId}
-        kind="weights"
-        basedOn={measure?.id}
-        body={body}
-        words="Save the weights"
-        draft={draft}
-      />
+      <KeepMeasure engineId={engineId} kind="weights" body={body} words="Save the weights" draft={draft} />
     </Section>
   );
 }

@@ -3,14 +3,12 @@
 import Joi from 'joi';
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { fitsOfEngine } from '@/db/reads/fits-of-engine';
-import type { Shop } from '@/db/shop';
-import { stripsIn } from '@/model/fit/fit-gate';
-import { isHolding } from '@/model/fit/fit-state';
 import { ASIDE_KINDS, type AsideKind } from '@/model/set-aside';
 import { REMOVABLE_KINDS, type RemovableKind } from '@/model/removable';
 import { oneOf } from '@/model/one-of';
-import { found, plainShopAction, shopAction } from '@/server/shop-action';
+import { plainShopAction, shopAction } from '@/server/shop-action';
+import { asideRow, assertMayBeAside } from './may-be-aside';
+import { assertMayComeBack, assertStands } from './taken-back';
 
 interface Named {
   readonly kind: RemovableKind;
@@ -50,36 +48,9 @@ const asideSchema = Joi.object<Aside, true>({
   reason: Joi.string().trim().max(400).required().messages({ 'string.empty': 'Say why it is set aside.' }),
 });
 
-const asideRow = (shop: Shop, kind: AsideKind, id: string): { readonly engineId: string; readonly name: string } => {
-  if (kind === 'leaf') {
-    const leaf = found({ find: shop.book.findLeaf }, id, 'entry', 'id');
-    return { engineId: leaf.engineId, name: leaf.subject };
-  }
-  return kind === 'joint' ? found(shop.joints, id, 'joint', 'id') : found(shop.fits, id, 'fit', 'id');
-};
-
-/** A fit that is out of limits keeps joints open: setting it aside would close them unmended. */
-function assertHoldsNothing(shop: Shop, kind: AsideKind, id: string, engineId: string): void {
-  const judged = kind === 'fit' ? fitsOfEngine(shop, engineId).find(({ fit }) => fit.id === id) : undefined;
-  if (judged && (isHolding(judged.state) || stripsIn([judged]).length > 0))
-    throw new DomainError(
-      'hangs',
-      `“${judged.fit.name}” stays: it is out of limits, or a strip lies in it. Put it right first, or undo the readings that were wrong.`,
-      'id',
-    );
-}
-
 /** Sets aside what something hangs on, with a reason: it is worked with no more, and nothing of it is lost. */
 export const setAsideAction = shopAction(asideSchema, ({ kind, id, reason }, { shop, nowIso, tell }) => {
-  const { engineId, name } = asideRow(shop, kind, id);
-  const drawing = shop.removals.drawingOn(kind, id);
-  if (drawing.length > 0)
-    throw new DomainError(
-      'hangs',
-      `“${name}” stays: ${drawing.join(', ')} ${drawing.length === 1 ? 'draws' : 'draw'} on it. Let that draw on another first.`,
-      'id',
-    );
-  assertHoldsNothing(shop, kind, id, engineId);
+  const { engineId, name } = assertMayBeAside(shop, kind, id);
   shop.asides.put({ kind, id, engineId, reason, at: nowIso });
   tell(`“${name}” was set aside: ${reason}`);
   return {};
@@ -111,7 +82,10 @@ export const removePhotoAction = shopAction(photoSchema, ({ photoId }, { shop, t
 const tokenSchema = Joi.object<{ token: string }, true>({ token: Joi.string().max(60).required() });
 
 /** Takes an act back; or does again what was taken back. */
-export const undoAction = plainShopAction(tokenSchema, ({ token }, { shop, nowIso, who }) => {
+export const undoAction = plainShopAction(tokenSchema, ({ token }, { shop, now, nowIso, who }) => {
+  const changed = shop.acts.changed(token);
+  assertMayComeBack(shop, changed);
   shop.acts.takeBack(token, { id: nanoid(), who, at: nowIso });
+  assertStands(shop, changed, now);
   return {};
 });

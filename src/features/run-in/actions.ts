@@ -16,6 +16,7 @@ import { computeJoint, retorquePlan } from '@/model/joint/joint-result';
 import { changedProblem, sheetChanges } from '@/model/joint/sheet-changes';
 import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
+import { assertWorkedWith } from '@/server/assert-worked-with';
 import { engineOf, found, shopAction } from '@/server/shop-action';
 import { onThisClock } from './device-time';
 import { cycleSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
@@ -132,6 +133,7 @@ const lockerGuards = ({ todayFilm, detail }: Joint): readonly Guard[] =>
 export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version, asPulled, reason }, bench) => {
   const { shop, now, nowIso } = bench;
   const joint = found(shop.joints, jointId, 'joint', 'jointId');
+  assertWorkedWith(shop, 'joint', jointId);
   const rows = engineRows(shop, engineOf(bench, joint.engineId));
   const { openRetorque, retorque, final } = jointStateOf(rows, joint);
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}` };

@@ -4,6 +4,7 @@ import '@mantine/dates/styles.css';
 import { DateInput, TimePicker } from '@mantine/dates';
 import dayjs from 'dayjs';
 import customParseFormat from 'dayjs/plugin/customParseFormat';
+import { useState } from 'react';
 import field from '../theme/field.module.css';
 import form from './form.module.css';
 import styles from './time-fields.module.css';
@@ -32,27 +33,41 @@ interface DayProps {
 
 const classNames = { label: field.label, description: field.description, error: field.error, input: field.input };
 
-/** A day, typed or picked; written with the name of its month, which no two countries read otherwise. */
-export const DayField = ({ label, value, onChange, error, clearable = false }: DayProps) => (
-  <DateInput
-    label={label}
-    value={value === '' ? null : value}
-    valueFormat={SHOWN}
-    dateParser={dayTyped}
-    onChange={(day) => onChange(day ?? '')}
-    error={error}
-    clearable={clearable}
-    clearButtonProps={{ 'aria-label': `Clear ${label}` }}
-    firstDayOfWeek={1}
-    highlightToday
-    hideOutsideDates
-    weekendDays={[]}
-    popoverProps={{ shadow: 'none', classNames: { dropdown: styles.dropdown } }}
-    classNames={{ ...classNames, day: styles.day, calendarHeaderControl: styles.control }}
-    nextLabel="The month after"
-    previousLabel="The month before"
-  />
-);
+/**
+ * A day, typed or picked; written with the name of its month, which no two countries read otherwise. What cannot be
+ * read is told, and the day before it stands.
+ */
+export function DayField({ label, value, onChange, error, clearable = false }: DayProps) {
+  const [unread, setUnread] = useState<string>();
+  return (
+    <DateInput
+      label={label}
+      value={value === '' ? null : value}
+      valueFormat={SHOWN}
+      dateParser={dayTyped}
+      onChange={(day) => {
+        setUnread(undefined);
+        onChange(day ?? '');
+      }}
+      onBlur={({ currentTarget: { value: text } }) =>
+        setUnread(text.trim() !== '' && dayTyped(text) === null ? text : undefined)
+      }
+      error={
+        error ?? (unread && `“${unread}” is no day that can be read, such as 3 Mar 2026; the day before it stands.`)
+      }
+      clearable={clearable}
+      clearButtonProps={{ 'aria-label': `Clear ${label}` }}
+      firstDayOfWeek={1}
+      highlightToday
+      hideOutsideDates
+      weekendDays={[]}
+      popoverProps={{ shadow: 'none', classNames: { dropdown: styles.dropdown } }}
+      classNames={{ ...classNames, day: styles.day, calendarHeaderControl: styles.control }}
+      nextLabel="The month after"
+      previousLabel="The month before"
+    />
+  );
+}
 
 interface TimeProps extends DayProps {
   /** `2026-11-27T14:20` */

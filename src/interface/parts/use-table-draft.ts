@@ -9,8 +9,16 @@ import type { KeptDraft } from './use-draft';
 export interface TableDraft extends KeptDraft {
   /** Another one whenever the table was put back to something else: its cells begin anew. */
   readonly key: number;
+  /** The sheet on disk that what stands in it was typed over; null where there was none. */
+  readonly over: string | null;
   /** What stands in it was saved under this id. */
   readonly saved: (id: string) => void;
+}
+
+/** What is kept of a table: its cells, and the sheet that they were typed over. */
+interface Typed<Values extends object> {
+  readonly table: Values;
+  readonly over: string | null;
 }
 
 interface Table<Values extends object> {
@@ -25,7 +33,8 @@ interface Table<Values extends object> {
 
 /**
  * Keeps what is typed into a table that is saved by a key of its own, on this device, and brings it back. Where the
- * sheet on disk becomes another than the one saved here, as by taking an act back, that one stands in the table.
+ * sheet on disk becomes another than the one saved here, as by taking an act back, that one stands in the table; unless
+ * something was typed over the earlier one, which stays, and is held against what is there when it is saved.
  */
 export function useTableDraft<Values extends object>({ name, values, onDisk, id, restore }: Table<Values>): TableDraft {
   const page = usePathname();
@@ -35,7 +44,8 @@ export function useTableDraft<Values extends object>({ name, values, onDisk, id,
   const [key, setKey] = useState(0);
   const [from, setFrom] = useState<string>();
   const [ready, setReady] = useState(false);
-  const known = useRef(id);
+  const [over, setOver] = useState(id ?? null);
+  const shown = useRef(id);
   const latest = useRef(restore);
   const dirty = now !== base;
   useEffect(() => {
@@ -50,17 +60,22 @@ export function useTableDraft<Values extends object>({ name, values, onDisk, id,
     // eslint-disable-next-line react-hooks/set-state-in-effect -- the store of the device can only be read here
     setReady(true);
     if (!draft) return;
-    put(draft.values as Values);
+    const typed = draft.values as Partial<Typed<Values>>;
+    if (!typed.table) return;
+    put(typed.table);
+    setOver(typed.over ?? null);
     setFrom(nearTime(draft.at, Date.now()));
   }, [page, name, put]);
   useEffect(() => {
-    if (id === known.current) return;
-    known.current = id;
-
+    if (id === shown.current) return;
+    shown.current = id;
+    if ((id ?? null) === over || dirty) return;
+    // Saved or taken back past this table, and nothing of one's own stands in it.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    setOver(id ?? null);
     setBase(disk);
     put(JSON.parse(disk) as Values);
-    saveDraft(page, name, undefined);
-  }, [id, disk, page, name, put]);
+  }, [id, over, dirty, disk, put]);
   const self = useRef<symbol>(undefined);
   useEffect(() => {
     self.current ??= Symbol(name);
@@ -69,27 +84,26 @@ export function useTableDraft<Values extends object>({ name, values, onDisk, id,
     return () => markHalfFilled(own, false);
   }, [dirty, name]);
   useEffect(() => {
-    if (ready)
-      saveDraft(
-        page,
-        name,
-        dirty ? { at: new Date().toISOString(), values: JSON.parse(now) as Record<string, unknown> } : undefined,
-      );
-  }, [ready, dirty, now, page, name]);
+    if (!ready) return;
+    const typed: Typed<Values> = { table: JSON.parse(now) as Values, over };
+    saveDraft(page, name, dirty ? { at: new Date().toISOString(), values: { ...typed } } : undefined);
+  }, [ready, dirty, now, over, page, name]);
   const sent = useCallback(() => {
     setBase(now);
     setFrom(undefined);
   }, [now]);
   const saved = useCallback(
     (savedAs: string) => {
-      known.current = savedAs;
+      setOver(savedAs);
       sent();
     },
     [sent],
   );
   const discard = useCallback(() => {
-    put(JSON.parse(base) as Values);
+    put(JSON.parse(disk) as Values);
+    setBase(disk);
+    setOver(id ?? null);
     setFrom(undefined);
-  }, [base, put]);
-  return { key, from: dirty ? from : undefined, discard, sent, saved };
+  }, [disk, id, put]);
+  return { key, over, from: dirty ? from : undefined, discard, sent, saved };
 }

@@ -1,0 +1,57 @@
+import { DomainError } from '@/core/units';
+import { engineRows } from '@/db/reads/engine-rows';
+import type { Shop } from '@/db/shop';
+import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
+import { stripsIn } from '@/model/fit/fit-gate';
+import { isHolding } from '@/model/fit/fit-state';
+import type { AsideKind } from '@/model/set-aside';
+import { engineOf, found } from '@/server/shop-action';
+
+interface Named {
+  readonly engineId: string;
+  readonly name: string;
+}
+
+/** What is to be set aside, or was. @throws DomainError not-found */
+export function asideRow(shop: Shop, kind: AsideKind, id: string): Named {
+  if (kind === 'leaf') {
+    const leaf = found({ find: shop.book.findLeaf }, id, 'entry', 'id');
+    return { engineId: leaf.engineId, name: leaf.subject };
+  }
+  return kind === 'joint' ? found(shop.joints, id, 'joint', 'id') : found(shop.fits, id, 'fit', 'id');
+}
+
+const stays = (name: string, why: string) => new DomainError('hangs', `“${name}” stays: ${why}`, 'id');
+
+/** A fit that is out of limits keeps joints open: setting it aside would close them unmended. */
+function assertFitHoldsNothing(shop: Shop, id: string, { engineId, name }: Named): void {
+  const judged = fitsOf(engineRows(shop, engineOf({ shop }, engineId))).find(({ fit }) => fit.id === id);
+  if (judged && (isHolding(judged.state) || stripsIn([judged]).length > 0))
+    throw stays(
+      name,
+      'it is out of limits, or a strip lies in it. Put it right first, or undo the readings that were wrong.',
+    );
+}
+
+/** A joint half pulled is loose, and would be on no list. */
+function assertNotHalfPulled(shop: Shop, id: string, { engineId, name }: Named): void {
+  const joint = found(shop.joints, id, 'joint', 'id');
+  const { final, openRetorque } = jointStateOf(engineRows(shop, engineOf({ shop }, engineId)), joint);
+  const isHalf = final !== undefined && !final.state.complete && final.state.last !== undefined;
+  if (isHalf || openRetorque?.state.last !== undefined)
+    throw stays(name, 'it is half pulled. Finish the round, or undo its pulls at the bench, first.');
+}
+
+/** What is set aside keeps nothing open and nothing draws on it. @throws DomainError hangs, not-found */
+export function assertMayBeAside(shop: Shop, kind: AsideKind, id: string): Named {
+  const row = asideRow(shop, kind, id);
+  const drawing = shop.removals.drawingOn(kind, id);
+  if (drawing.length > 0)
+    throw stays(
+      row.name,
+      `${drawing.join(', ')} ${drawing.length === 1 ? 'draws' : 'draw'} on it. Let that draw on another first.`,
+    );
+  if (kind === 'fit') assertFitHoldsNothing(shop, id, row);
+  if (kind === 'joint') assertNotHalfPulled(shop, id, row);
+  return row;
+}

@@ -30,6 +30,16 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const { parent } = setting.joint.detail;
   const metals = [NONE, ...setting.shelves.metals.map(({ id, name }) => ({ value: id, label: name }))];
   const set = (part: Partial<ParentFacts>) => onDetail({ parent: { ...parent, ...part } });
+  const choice = (name: 'holeThrough' | 'insert' | 'nearHeat' | 'boreMoves', words: string) => (
+    <label className={form.choice}>
+      <input
+        type="checkbox"
+        checked={parent[name]}
+        onChange={(event) => set({ [name]: event.currentTarget.checked })}
+      />
+      <span>{words}</span>
+    </label>
+  );
   return (
     <div className={form.grid}>
       <NativeSelect
@@ -86,22 +96,8 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
           onChange={(gasketLimit_MPa) => set({ gasketLimit_MPa })}
         />
       )}
-      <label className={form.choice}>
-        <input
-          type="checkbox"
-          checked={parent.holeThrough}
-          onChange={(event) => set({ holeThrough: event.currentTarget.checked })}
-        />
-        <span>The hole goes through</span>
-      </label>
-      <label className={form.choice}>
-        <input
-          type="checkbox"
-          checked={parent.insert}
-          onChange={(event) => set({ insert: event.currentTarget.checked })}
-        />
-        <span>A thread insert is wound in</span>
-      </label>
+      {choice('holeThrough', 'The hole goes through')}
+      {choice('insert', 'A thread insert is wound in')}
       {parent.insert && (
         <>
           <MeasureField
@@ -127,22 +123,8 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
           />
         </>
       )}
-      <label className={form.choice}>
-        <input
-          type="checkbox"
-          checked={parent.nearHeat}
-          onChange={(event) => set({ nearHeat: event.currentTarget.checked })}
-        />
-        <span>Near heat: head, exhaust</span>
-      </label>
-      <label className={form.choice}>
-        <input
-          type="checkbox"
-          checked={parent.boreMoves}
-          onChange={(event) => set({ boreMoves: event.currentTarget.checked })}
-        />
-        <span>New ones can move a bore: rods, mains</span>
-      </label>
+      {choice('nearHeat', 'Near heat: head, exhaust')}
+      {choice('boreMoves', 'New ones can move a bore: rods, mains')}
     </div>
   );
 }

@@ -196,9 +196,7 @@ describe('taking back is a door like the others', () => {
   const OWN = { id: 'own-paste', name: 'Own paste', source: 'tried here', provenance: 'own' as const };
   const friction = { low: 0.1, middle: 0.12, high: 0.15 };
   const onShelf = () =>
-    accepted(
-      keepShelfRowAction({ kind: 'film', row: { ...OWN, thread: friction, head: friction }, version: 0 }),
-    );
+    accepted(keepShelfRowAction({ kind: 'film', row: { ...OWN, thread: friction, head: friction }, version: 0 }));
   test('how many fasteners there are does not go back once one was pulled', async () => {
     const joint = () => there(shop.joints.find('demo-n-joint-heads'));
     const change = { fasteners: joint().fasteners - 2 };

@@ -68,6 +68,10 @@ function lineAnswers(db: Database): Readonly<Record<LineTable, (row: LoggedRow, 
     `INSERT INTO fit_line (id, fit_id, kind, place, strikes_id, at, recorded_at, who)
      SELECT @id, fit_id, 'strike', place, id, @at, @at, @who FROM fit_line WHERE id = @strikes`,
   );
+  const buildLine = db.prepare(
+    `INSERT INTO build_line (id, engine_id, kind, step_id, part_id, strikes_id, at, recorded_at, who)
+     SELECT @id, engine_id, 'strike', step_id, part_id, id, @at, @at, @who FROM build_line WHERE id = @strikes`,
+  );
   const sheetsOf = db.prepare<[unknown], Row>(
     `SELECT ${MEASURE.columns} FROM engine_sheet WHERE engine_id = ? ORDER BY seq`,
   );
@@ -77,6 +81,7 @@ function lineAnswers(db: Database): Readonly<Record<LineTable, (row: LoggedRow, 
       void heat.run({ id: nanoid(), engineId: row.engine_id, strikes: row.id, who, at }),
     trial_pull: (row, { who, at }) => void pull.run({ id: nanoid(), strikes: row.id, who, at }),
     fit_line: (row, { who, at }) => void fitLine.run({ id: nanoid(), strikes: row.id, who, at }),
+    build_line: (row, { who, at }) => void buildLine.run({ id: nanoid(), strikes: row.id, who, at }),
     engine_sheet: (row, { who, at }) => {
       const sheets = sheetsOf.all(row.engine_id).map(MEASURE.fromRow);
       const place = sheets.findIndex(({ id }) => id === row.id);

@@ -1,6 +1,7 @@
 import { openDatabase } from './connection';
 import { createAsideRepository } from './repositories/aside-repository';
 import { createActRepository } from './repositories/act-repository';
+import { createBuildRepository } from './repositories/build-repository';
 import { createBoltRepository } from './repositories/bolt-repository';
 import { createBookRepository } from './repositories/book-repository';
 import { createEngineRepository } from './repositories/engine-repository';
@@ -49,6 +50,7 @@ export function openShop(file: string) {
     shelf: createShelfRepository(db),
     bolts: createBoltRepository(db),
     fits: createFitRepository(db),
+    build: createBuildRepository(db),
     shims: createShimRepository(db),
     measures: createMeasureRepository(db),
     trials: createTrialRepository(db),

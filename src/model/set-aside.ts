@@ -1,5 +1,5 @@
 /** What can be set aside with a reason where something hangs on it. */
-export const ASIDE_KINDS = ['leaf', 'joint', 'fit'] as const;
+export const ASIDE_KINDS = ['leaf', 'joint', 'fit', 'step'] as const;
 export type AsideKind = (typeof ASIDE_KINDS)[number];
 
 /** Something that is no longer worked with, and why. */

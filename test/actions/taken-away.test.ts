@@ -4,6 +4,8 @@ import { takeAwayAction, undoAction } from '@/features/removal/actions';
 import { putAsideAction } from '@/features/engine/actions';
 import { strikeHeatAction } from '@/features/run-in/actions';
 import { strikeTrialPullAction } from '@/features/trial/actions';
+import { PLAIN_PART } from '@/model/order/part';
+import { PLAIN_STEP } from '@/model/order/step';
 import { REMOVABLE_KINDS, type RemovableKind } from '@/model/removable';
 import type { Shop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -14,6 +16,8 @@ import { ownShop } from './own-shop';
 let shop: Shop;
 beforeEach(() => {
   shop = ownShop();
+  // Of joints and fits alone: what the order draws on has tests of its own.
+  shop.db.exec('UPDATE step SET joint_id = NULL, fit_id = NULL');
 });
 
 const everything = () =>
@@ -55,6 +59,35 @@ function mistakes(): Readonly<Record<RemovableKind, string>> {
   shop.trials.add({ ...trial, id: 'x-trial', createdAt: at });
   const none = { jointId: null, fitId: null, fastener: null, version: 1, createdAt: at };
   shop.notes.add({ id: 'x-note', engineId: 'demo-fourteen', words: 'zz', ...none });
+  const step = {
+    engineId: 'demo-fourteen',
+    place: 99,
+    kind: 'other' as const,
+    branch: '',
+    jointId: null,
+    purpose: null,
+    fitId: null,
+    leafId: null,
+    after: [],
+    notUntil: [],
+    detail: PLAIN_STEP,
+    version: 1,
+    createdAt: at,
+  };
+  shop.build.addStep({ ...step, id: 'x-step', name: 'zz' });
+  shop.build.addStep({ ...step, id: 'held-step', name: 'held' });
+  const part = { engineId: 'demo-fourteen', stepId: null, need: 0, here: 1, mark: '', serial: '', bag: '' } as const;
+  const kinds = { origin: 'made', condition: 'good', detail: PLAIN_PART, version: 1, createdAt: at } as const;
+  shop.build.addPart({ ...part, ...kinds, id: 'x-part', name: 'zz' });
+  shop.build.addPart({ ...part, ...kinds, id: 'held-part', name: 'held', stepId: 'held-step' });
+  const line = {
+    id: 'held-line',
+    kind: 'part-checked',
+    partId: 'held-part',
+    body: { checked: ['thread'] },
+    at,
+  } as const;
+  shop.build.record('demo-fourteen', line, at);
   return {
     engine: 'x-engine',
     source: 'x-source',
@@ -64,6 +97,8 @@ function mistakes(): Readonly<Record<RemovableKind, string>> {
     wrench: 'x-wrench',
     trial: 'x-trial',
     note: 'x-note',
+    step: 'x-step',
+    part: 'x-part',
   };
 }
 
@@ -76,6 +111,8 @@ const HELD: Readonly<Record<Exclude<RemovableKind, 'note'>, readonly [id: string
   fit: ['demo-n-fit-mains', /lines/],
   wrench: ['', /the joint “/],
   trial: ['demo-trial-three-films', /pulls/],
+  step: ['held-step', /the part “held”/],
+  part: ['held-part', /1 line of it/],
 };
 
 describe('what was made by mistake is taken away', () => {
@@ -98,6 +135,7 @@ describe('what was made by mistake is taken away', () => {
     const own = { leaf: head.leafId, wrench: head.wrenchId, source: shop.book.findLeaf(head.leafId)?.sourceId };
     const [held, says] = HELD[kind];
     const id = held || (own[kind as 'leaf'] ?? '');
+    mistakes();
     const before = everything();
     const outcome = await takeAwayAction({ kind, id, name: 'it' });
     expect(outcome).toMatchObject({ ok: false, error: { code: 'hangs' } });

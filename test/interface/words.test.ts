@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
-import type { JointState } from '@/model/engine/engine-state';
+import type { JointState } from '@/model/joint/joint-state';
 import type { FitLine } from '@/model/fit/fit';
 import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';

@@ -2,26 +2,30 @@ import type { Engine } from '@/model/engine/engine';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import { ASIDE, toAside } from '../repositories/aside-repository';
 import { SOURCE } from '../repositories/book-repository';
+import { BUILD_ROWS, toBuildRows } from '../repositories/build-repository';
 import { NOTE, PHOTO_IDS } from '../repositories/note-repository';
 import type { Shop } from '../shop';
 import type { Row } from '../table';
 
-// Few of each: one query for the three, so that a page does not ask the file once more for every one of them.
-const BESIDE = `SELECT 'source' AS what, ${SOURCE.asJson} AS body, '[]' AS photos, source.created_at AS at, source.id AS id
+// One query for all of these, so that a page does not ask the file once more for every one of them.
+const BESIDE = `SELECT 'source' AS what, ${SOURCE.asJson} AS body, '[]' AS photos, 0 AS n, source.created_at AS at, source.id AS id
     FROM source JOIN engine_source ON engine_source.source_id = source.id WHERE engine_source.engine_id = @engineId
-  UNION ALL SELECT 'note', ${NOTE.asJson}, ${PHOTO_IDS}, note.created_at, note.id
+  UNION ALL SELECT 'note', ${NOTE.asJson}, ${PHOTO_IDS}, 0, note.created_at, note.id
     FROM note WHERE note.engine_id = @engineId
-  UNION ALL SELECT 'aside', ${ASIDE.asJson}, '[]', set_aside.at, set_aside.id FROM ${ASIDE.from}
-  ORDER BY at, id`;
+  UNION ALL SELECT 'aside', ${ASIDE.asJson}, '[]', 0, set_aside.at, set_aside.id FROM ${ASIDE.from}
+  UNION ALL ${BUILD_ROWS}
+  ORDER BY n, at, id`;
 
 interface BesideRow {
-  readonly what: 'source' | 'note' | 'aside';
+  readonly what: 'source' | 'note' | 'aside' | 'step' | 'part' | 'line';
   readonly body: string;
   readonly photos: string;
 }
 
-/** The sources of an engine, its notes, and what of it was set aside, the oldest first. */
-function besides({ db }: Shop, engineId: string): Pick<EngineRows, 'sources' | 'notes' | 'asides'> {
+type Beside = Pick<EngineRows, 'sources' | 'notes' | 'asides' | 'order'>;
+
+/** The sources of an engine, its notes, what of it was set aside, the oldest first; and the order of its build. */
+function besides({ db }: Shop, engineId: string): Beside {
   const rows = db.prepare<{ engineId: string }, BesideRow>(BESIDE).all({ engineId });
   const of = (what: BesideRow['what']) => rows.filter((row) => row.what === what);
   return {
@@ -31,6 +35,7 @@ function besides({ db }: Shop, engineId: string): Pick<EngineRows, 'sources' | '
       photoIds: JSON.parse(photos) as string[],
     })),
     asides: of('aside').map(({ body }) => toAside(body)),
+    order: toBuildRows(rows),
   };
 }
 

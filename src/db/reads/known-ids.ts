@@ -17,6 +17,9 @@ const TABLES = [
   'engine_sheet',
   'shim',
   'note',
+  'step',
+  'part',
+  'build_line',
 ] as const;
 
 /** Which of these ids stand in the shop already, whatever they are the ids of. */

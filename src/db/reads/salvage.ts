@@ -22,6 +22,9 @@ const REACHING: Readonly<Record<string, string>> = {
   fit_line: OF_FIT,
   engine_sheet: OF_ENGINE,
   note: OF_ENGINE,
+  step: OF_ENGINE,
+  part: OF_ENGINE,
+  build_line: OF_ENGINE,
   set_aside: OF_ENGINE,
   note_photo: 'note_id IN (SELECT id FROM note WHERE engine_id = @id)',
 };

@@ -14,10 +14,11 @@ const WITH_EARLIER = `WITH RECURSIVE chain (id) AS (
 export const ASIDE = {
   asJson: `json_object('kind', set_aside.kind, 'id', set_aside.id, 'engineId', set_aside.engine_id,
     'reason', set_aside.reason, 'who', nullif(set_aside.who, ''), 'at', set_aside.at,
-    'name', coalesce(joint.name, fit.name, leaf.subject || ', “' || leaf.printed_text || '”'))`,
+    'name', coalesce(joint.name, fit.name, step.name, leaf.subject || ', “' || leaf.printed_text || '”'))`,
   from: `set_aside
     LEFT JOIN joint ON set_aside.kind = 'joint' AND joint.id = set_aside.id
     LEFT JOIN fit ON set_aside.kind = 'fit' AND fit.id = set_aside.id
+    LEFT JOIN step ON set_aside.kind = 'step' AND step.id = set_aside.id
     LEFT JOIN leaf ON set_aside.kind = 'leaf' AND leaf.id = set_aside.id
     WHERE set_aside.engine_id = @engineId
       AND NOT (set_aside.kind = 'leaf' AND EXISTS (SELECT 1 FROM leaf AS later WHERE later.replaces_id = set_aside.id))`,

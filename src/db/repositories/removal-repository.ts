@@ -24,6 +24,7 @@ const USES: Readonly<Record<AsideKind, readonly Hang[]>> = {
   leaf: [
     [`SELECT name AS text FROM joint WHERE leaf_id = @id AND ${notAside('joint')}`, 'the joint'],
     [`SELECT name AS text FROM fit WHERE leaf_id = @id AND ${notAside('fit')}`, 'the fit'],
+    [`SELECT name AS text FROM step WHERE leaf_id = @id AND ${notAside('step')}`, 'the step'],
     [
       `SELECT name AS text FROM joint WHERE leaf_id <> @id AND instr(detail, '"' || @id || '"') > 0 AND ${notAside('joint')}`,
       'the joint',
@@ -36,8 +37,11 @@ const USES: Readonly<Record<AsideKind, readonly Hang[]>> = {
        WHERE fit_hold.joint_id = @id AND ${notAside('fit')}`,
       'the fit',
     ],
+    [`SELECT name AS text FROM step WHERE joint_id = @id AND ${notAside('step')}`, 'the step'],
   ],
-  fit: [],
+  fit: [[`SELECT name AS text FROM step WHERE fit_id = @id AND ${notAside('step')}`, 'the step']],
+  // What rests on a step is let rest on what the step rested on.
+  step: [],
 };
 
 const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
@@ -51,6 +55,9 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
       counted('heat_event', 'engine_id = @id', 'line of its heat|lines of its heat'),
       counted('note', 'engine_id = @id', 'note|notes'),
       counted('engine_sheet', 'engine_id = @id', 'sheet of the whole engine|sheets of the whole engine'),
+      counted('step', 'engine_id = @id', 'step of its order|steps of its order'),
+      counted('part', 'engine_id = @id', 'part on its tray|parts on its tray'),
+      counted('build_line', 'engine_id = @id', 'line of its order|lines of its order'),
       counted('wrench', 'came_with = @id', 'wrench that came with it|wrenches that came with it'),
     ],
     along: [
@@ -79,6 +86,7 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
       ["SELECT name AS text FROM joint WHERE leaf_id <> @id AND instr(detail, '\"' || @id || '\"') > 0", 'the joint'],
       counted('leaf', 'replaces_id = @id', 'correction over it|corrections over it'),
       counted('leaf', 'id = @id AND replaces_id IS NOT NULL', 'entry that it corrects|entries that it corrects'),
+      ['SELECT name AS text FROM step WHERE leaf_id = @id', 'the step'],
       counted('photo', 'leaf_id = @id', 'photograph|photographs'),
     ],
     along: [],
@@ -93,6 +101,7 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
       ],
       counted('note', 'joint_id = @id', 'note|notes'),
       counted('bolt_set', 'joint_id = @id', 'set of bolts|sets of bolts'),
+      ['SELECT name AS text FROM step WHERE joint_id = @id', 'the step'],
       ['SELECT name AS text FROM fit WHERE joint_id = @id', 'the fit'],
       ['SELECT fit.name AS text FROM fit_hold JOIN fit ON fit.id = fit_id WHERE fit_hold.joint_id = @id', 'the fit'],
     ],
@@ -100,7 +109,11 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
   },
   fit: {
     table: 'fit',
-    hangs: [counted('fit_line', 'fit_id = @id', 'line|lines'), counted('note', 'fit_id = @id', 'note|notes')],
+    hangs: [
+      counted('fit_line', 'fit_id = @id', 'line|lines'),
+      counted('note', 'fit_id = @id', 'note|notes'),
+      ['SELECT name AS text FROM step WHERE fit_id = @id', 'the step'],
+    ],
     along: [['fit_hold', 'fit_id']],
   },
   wrench: {
@@ -114,6 +127,15 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
     along: [],
   },
   trial: { table: 'film_trial', hangs: [counted('trial_pull', 'trial_id = @id', 'pull|pulls')], along: [] },
+  step: {
+    table: 'step',
+    hangs: [
+      counted('build_line', 'step_id = @id', 'line of what was done|lines of what was done'),
+      ['SELECT name AS text FROM part WHERE step_id = @id', 'the part'],
+    ],
+    along: [],
+  },
+  part: { table: 'part', hangs: [counted('build_line', 'part_id = @id', 'line of it|lines of it')], along: [] },
   note: { table: 'note', hangs: [], along: [['note_photo', 'note_id']] },
 };
 

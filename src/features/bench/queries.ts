@@ -1,5 +1,6 @@
 import { patternPositions, roundState, tighteningPlan } from '@/core/tightening';
-import type { EngineState, JointState } from '@/model/engine/engine-state';
+import type { EngineState } from '@/model/engine/engine-state';
+import type { JointState } from '@/model/joint/joint-state';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';

@@ -5,7 +5,7 @@ import type { Ladder, Rung } from '@/core/joint';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnsWords } from '@/model/joint/turns-words';
 import type { PullStep } from '@/core/tightening';
-import type { TighteningState } from '@/model/engine/engine-state';
+import type { TighteningState } from '@/model/joint/joint-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { formatPieces } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';

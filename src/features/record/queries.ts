@@ -2,7 +2,7 @@ import type { Shop } from '@/db/shop';
 import type { Engine } from '@/model/engine/engine';
 import { holdingMeasures } from '@/model/engine/engine-measure';
 import { engineStateOf, fitsOf, inputsOf, notesOf, type EngineRows } from '@/model/engine/engine-rows';
-import type { JointState } from '@/model/engine/engine-state';
+import type { JointState } from '@/model/joint/joint-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, type JointResult } from '@/model/joint/joint-result';

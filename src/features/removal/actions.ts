@@ -6,6 +6,7 @@ import { DomainError } from '@/core/units';
 import { ASIDE_KINDS, type AsideKind } from '@/model/set-aside';
 import { REMOVABLE_KINDS, type RemovableKind } from '@/model/removable';
 import { oneOf } from '@/model/one-of';
+import { closeOverStep } from '@/server/close-over-step';
 import { plainShopAction, shopAction } from '@/server/shop-action';
 import { asideRow, assertMayBeAside } from './may-be-aside';
 import { assertMayComeBack, assertStands } from './taken-back';
@@ -31,6 +32,7 @@ export const takeAwayAction = shopAction(removalSchema, ({ kind, id, name }, { s
       `“${name}” stays: ${hanging.join(', ')} ${hanging.length === 1 ? 'hangs' : 'hang'} on it.${kind === 'engine' ? ' Put it aside instead.' : ''}`,
       'id',
     );
+  if (kind === 'step') closeOverStep(shop, id);
   if (!shop.removals.take(kind, id)) throw new DomainError('not-found', `“${name}” is no longer here.`, 'id');
   tell(`“${name}” was taken away`);
   return {};
@@ -51,6 +53,7 @@ const asideSchema = Joi.object<Aside, true>({
 /** Sets aside what something hangs on, with a reason: it is worked with no more, and nothing of it is lost. */
 export const setAsideAction = shopAction(asideSchema, ({ kind, id, reason }, { shop, nowIso, tell }) => {
   const { engineId, name } = assertMayBeAside(shop, kind, id);
+  if (kind === 'step') closeOverStep(shop, id);
   shop.asides.put({ kind, id, engineId, reason, at: nowIso });
   tell(`“${name}” was set aside: ${reason}`);
   return {};

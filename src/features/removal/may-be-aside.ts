@@ -1,7 +1,7 @@
 import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import type { Shop } from '@/db/shop';
-import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf, fitsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { stripsIn } from '@/model/fit/fit-gate';
 import { isHolding } from '@/model/fit/fit-state';
 import type { AsideKind } from '@/model/set-aside';
@@ -18,6 +18,7 @@ export function asideRow(shop: Shop, kind: AsideKind, id: string): Named {
     const leaf = found({ find: shop.book.findLeaf }, id, 'entry', 'id');
     return { engineId: leaf.engineId, name: leaf.subject };
   }
+  if (kind === 'step') return found({ find: shop.build.findStep }, id, 'step', 'id');
   return kind === 'joint' ? found(shop.joints, id, 'joint', 'id') : found(shop.fits, id, 'fit', 'id');
 }
 
@@ -42,6 +43,15 @@ function assertNotHalfPulled(shop: Shop, id: string, { engineId, name }: Named):
     throw stays(name, 'it is half pulled. Finish the round, or undo its pulls at the bench, first.');
 }
 
+/** A step that put an aid in, or uses parts up, would take them off the lists with it. */
+function assertLeavesNothingIn(shop: Shop, id: string, { engineId, name }: Named): void {
+  const { order } = engineStateOf(engineRows(shop, engineOf({ shop }, engineId)));
+  const aid = order.aids.find(({ stepId }) => stepId === id);
+  if (aid) throw stays(name, `it put ${aid.name} in. Sign them out first.`);
+  const part = order.tray.find((one) => one.part.stepId === id);
+  if (part) throw stays(name, `“${part.part.name}” goes there. Say first where else it goes.`);
+}
+
 /** What is set aside keeps nothing open and nothing draws on it. @throws DomainError hangs, not-found */
 export function assertMayBeAside(shop: Shop, kind: AsideKind, id: string): Named {
   const row = asideRow(shop, kind, id);
@@ -53,5 +63,6 @@ export function assertMayBeAside(shop: Shop, kind: AsideKind, id: string): Named
     );
   if (kind === 'fit') assertFitHoldsNothing(shop, id, row);
   if (kind === 'joint') assertNotHalfPulled(shop, id, row);
+  if (kind === 'step') assertLeavesNothingIn(shop, id, row);
   return row;
 }

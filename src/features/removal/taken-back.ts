@@ -4,6 +4,8 @@ import { jointsReferringTo } from '@/db/reads/joints-affected';
 import type { ChangedRow } from '@/db/repositories/act-repository';
 import type { Shop } from '@/db/shop';
 import { computeJoint } from '@/model/joint/joint-result';
+import { assertOrder } from '@/model/order/edit-steps';
+import type { Step } from '@/model/order/step';
 import { BUILT_IN } from '@/model/shelf/shelves';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
 import type { AsideKind } from '@/model/set-aside';
@@ -65,6 +67,24 @@ function assertLeafUnused(shop: Shop, { before, after }: ChangedRow): void {
   if (using.length > 0) throw cannot(`${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it by now.`);
 }
 
+/** Steps are never left waiting for one another in a ring. */
+function assertNoRing(shop: Shop, { before, after }: ChangedRow): void {
+  const engineId = String((before ?? after)?.engine_id ?? '');
+  try {
+    assertOrder(known(shop.build.ofEngine(engineId).steps));
+  } catch (error) {
+    if (isDomainError(error)) throw cannot(error.message);
+    throw error;
+  }
+}
+
+/** Links to steps that stand; what was set aside holds nothing up. */
+const known = (steps: readonly Step[]): readonly Step[] => {
+  const ids = new Set(steps.map(({ id }) => id));
+  const kept = (links: readonly string[]) => links.filter((id) => ids.has(id));
+  return steps.map((step) => ({ ...step, after: kept(step.after), notUntil: kept(step.notUntil) }));
+};
+
 /**
  * What was come back to has to be what a screen would let stand today; inside the transaction, so that nothing is
  * written where it is not.
@@ -79,5 +99,6 @@ export function assertStands(shop: Shop, changed: readonly ChangedRow[], now: nu
     }
     if (one.table === 'shelf_row') assertShelfUnused(shop, one);
     if (one.table === 'leaf') assertLeafUnused(shop, one);
+    if (one.table === 'step' || one.table === 'set_aside') assertNoRing(shop, one);
   }
 }

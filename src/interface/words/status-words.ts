@@ -1,4 +1,4 @@
-import type { JointState } from '@/model/engine/engine-state';
+import type { JointState } from '@/model/joint/joint-state';
 import { agoFrom, nearTime } from '../figures/times';
 import { lineOf, overLine } from './bench-words';
 

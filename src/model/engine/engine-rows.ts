@@ -8,7 +8,7 @@ import type { Source } from '@/model/book/source';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
 import { pagesOf } from '@/model/fit/fit-page';
-import { fitState, type FitState } from '@/model/fit/fit-state';
+import { cancelledIn, fitState, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -18,8 +18,13 @@ import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import { decidingOf, isSettled } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
+import { standing, writtenAt, type BuildLine } from '@/model/order/build-line';
+import { orderState } from '@/model/order/order-state';
+import type { Part } from '@/model/order/part';
+import type { Step } from '@/model/order/step';
 import type { Engine } from './engine';
-import { retorqueOf, type EngineState, type JointState, type TighteningState } from './engine-state';
+import type { JointState, TighteningState } from '@/model/joint/joint-state';
+import { retorqueOf, type EngineState } from './engine-state';
 
 /** Everything that was written of one engine, but for its photographs, its measures and its bolts by stretch. */
 export interface EngineRows {
@@ -37,6 +42,8 @@ export interface EngineRows {
   readonly heat: HeatLog;
   readonly fits: readonly Fit[];
   readonly lines: ReadonlyMap<string, readonly FitLine[]>;
+  /** The order of its build: steps, the tray, and what was done; as they lie in the file. */
+  readonly order: BuildRows;
 }
 
 /** A going-round with its lines, and where they leave it. */
@@ -45,6 +52,26 @@ export const tighteningState = (tightening: Tightening, events: readonly Recorde
   events,
   state: roundState(tightening.plan.steps, events, tightening.plan.positions.length, tightening.plan.asksOver),
 });
+
+/** What is written down of the order of a build. */
+export interface BuildRows {
+  readonly steps: readonly Step[];
+  readonly parts: readonly Part[];
+  readonly buildLines: readonly BuildLine[];
+}
+
+/** Steps of a joint that was opened up by hand, with when: what was pulled before holds nothing any more. */
+function openedAt({ order: { steps, buildLines } }: Pick<EngineRows, 'order'>, jointId: string): string {
+  const own = new Set(steps.filter((step) => step.jointId === jointId).map(({ id }) => id));
+  if (own.size === 0) return '';
+  const opened = standing(buildLines).filter((line) => line.kind === 'undone' && own.has(line.stepId));
+  return opened.map(writtenAt).reduce((a, b) => (b > a ? b : a), '');
+}
+
+const isSince =
+  (opened: string) =>
+  ({ tightening, events }: TighteningState): boolean =>
+    opened === '' || (events.at(-1)?.recordedAt ?? tightening.startedAt) > opened;
 
 /**
  * The going-round that counts. One that was begun and never pulled in touches no nut: what stood before it still stands,
@@ -72,14 +99,12 @@ function isChanged(joint: Joint, leaf: Leaf | undefined, round: TighteningState 
 }
 
 /** Where one joint of an engine stands. */
-export function jointStateOf(
-  { engine, leaves, sources, heat, tightenings, events }: EngineRows,
-  joint: Joint,
-): JointState {
+export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
+  const { engine, leaves, sources, heat, tightenings, events } = rows;
   const rounds = tightenings
     .filter(({ jointId }) => jointId === joint.id)
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
-  const final = finalOf(rounds);
+  const final = finalOf(rounds.filter(isSince(openedAt(rows, joint.id))));
   const leaf = leaves.find(({ id }) => id === joint.leafId);
   // What an angle has done, or will do, no figure goes over again.
   const byAngle = final ? endsInTurn(final.tightening.plan) : leaf !== undefined && turnsOfLeaf(leaf).length > 0;
@@ -112,14 +137,33 @@ export const fitsOf = oncePerRows(
   },
 );
 
+const CUTS: ReadonlySet<string> = new Set(['bore-cut', 'journal-cut']);
+
+/** When a bore or a journal of the engine was cut, as its fits have it. */
+const cutAt = ({ lines }: EngineRows): readonly string[] =>
+  [...lines.values()].flatMap((own) => {
+    const cancelled = cancelledIn(own);
+    return own.flatMap((line) =>
+      line.kind === 'change' && CUTS.has(line.body.change) && !cancelled.has(line.id)
+        ? [line.recordedAt ?? line.at]
+        : [],
+    );
+  });
+
 /** Where one engine stands in everything. */
-export const engineStateOf = oncePerRows((rows: EngineRows): EngineState => ({
-  engine: rows.engine,
-  heat: rows.heat,
-  fits: fitsOf(rows),
-  leaves: currentLeaves(rows.leaves).length,
-  joints: rows.joints.map((joint) => jointStateOf(rows, joint)),
-}));
+export const engineStateOf = oncePerRows((rows: EngineRows): EngineState => {
+  const joints = rows.joints.map((joint) => jointStateOf(rows, joint));
+  const fits = fitsOf(rows);
+  const { steps, parts, buildLines } = rows.order;
+  return {
+    engine: rows.engine,
+    heat: rows.heat,
+    fits,
+    leaves: currentLeaves(rows.leaves).length,
+    joints,
+    order: orderState({ steps, parts, lines: buildLines, joints, fits, cutAt: cutAt(rows) }),
+  };
+});
 
 /** What a joint's figure is computed from. @throws DomainError not-found */
 export function inputsOf(

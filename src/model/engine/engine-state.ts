@@ -1,34 +1,12 @@
 import { happenedAt } from '@/model/line-time';
 import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
-import type { RoundState } from '@/core/tightening';
 import { LEAST_CYCLES } from '@/model/practice/house-practice';
-import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
-import type { Tightening, RecordedEvent } from '@/model/joint/tightening';
+import type { JointState, TighteningState } from '@/model/joint/joint-state';
+import type { OrderState } from '@/model/order/order-state';
 import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from './engine';
 import type { HeatLog } from '@/model/heat/heat-log';
-
-/** A tightening with its lines and where they leave it. */
-export interface TighteningState {
-  readonly tightening: Tightening;
-  readonly events: readonly RecordedEvent[];
-  readonly state: RoundState;
-}
-
-export interface JointState {
-  readonly joint: Joint;
-  readonly tightenings: readonly TighteningState[];
-  /** The going-round that counts: the last one to the final figure. */
-  readonly final?: TighteningState;
-  /** A retorque that was begun and is not finished. */
-  readonly openRetorque?: TighteningState;
-  readonly retorque: RetorqueState;
-  /** Whether its sheet was changed since its going-round was begun, and nobody said what that means. */
-  readonly isChanged: boolean;
-  /** What stands against the page that its figure is from. */
-  readonly page: readonly Guard[];
-}
 
 export interface EngineState {
   readonly engine: Engine;
@@ -36,6 +14,7 @@ export interface EngineState {
   readonly fits: readonly FitState[];
   readonly heat: HeatLog;
   readonly leaves: number;
+  readonly order: OrderState;
 }
 
 const time = (iso: string) => Date.parse(iso);

@@ -1,9 +1,10 @@
 import { provenFits } from '@/model/fit/fit-gate';
-import type { EngineState, JointState } from './engine-state';
+import type { JointState } from '@/model/joint/joint-state';
+import type { EngineState } from './engine-state';
 import { waitsOf, type Wait } from './engine-wait';
 
 /** The stops of the work on one engine, in their order. */
-export const STOPS = ['book', 'joints', 'fits', 'tighten', 'run-in', 'record'] as const;
+export const STOPS = ['book', 'joints', 'fits', 'order', 'tighten', 'run-in', 'record'] as const;
 export type StopId = (typeof STOPS)[number];
 
 export interface Progress {
@@ -22,13 +23,14 @@ const isSettled = ({ retorque }: JointState) => retorque.state === 'done' || ret
 const isTight = ({ final }: JointState) => final?.state.complete ?? false;
 
 /** How much of each stop is done. */
-function progressOf({ joints, fits, leaves, heat }: EngineState): EngineSummary['progress'] {
+function progressOf({ joints, fits, leaves, heat, order }: EngineState): EngineSummary['progress'] {
   const asked = joints.filter(({ retorque }) => retorque.state !== 'not-asked');
   const count = (of: (joint: JointState) => boolean) => joints.filter(of).length;
   return {
     book: { done: new Set(joints.map(({ joint }) => joint.leafId)).size, total: leaves },
     joints: { done: count(({ tightenings }) => tightenings.length > 0), total: joints.length },
     fits: { done: provenFits(fits), total: fits.length },
+    order: { done: order.steps.filter(({ state }) => state === 'done').length, total: order.steps.length },
     tighten: { done: count(isTight), total: joints.length },
     'run-in': { done: heat.cycles.length === 0 ? 0 : asked.filter(isSettled).length, total: asked.length },
     record: { done: count((joint) => isTight(joint) && isSettled(joint)), total: joints.length },
@@ -45,5 +47,13 @@ const NOTHING: Progress = { done: 0, total: 0 };
 /** What is said of an engine whose rows cannot be read. */
 export const UNREADABLE: EngineSummary = {
   waits: [{ state: 'stop', waitsFor: 'a look: its record cannot be read', to: { at: 'joints' } }],
-  progress: { book: NOTHING, joints: NOTHING, fits: NOTHING, tighten: NOTHING, 'run-in': NOTHING, record: NOTHING },
+  progress: {
+    book: NOTHING,
+    joints: NOTHING,
+    fits: NOTHING,
+    order: NOTHING,
+    tighten: NOTHING,
+    'run-in': NOTHING,
+    record: NOTHING,
+  },
 };

@@ -1,6 +1,7 @@
 import type { Step } from '@/core/tightening';
 import { type FitState, isHolding } from '@/model/fit/fit-state';
-import type { EngineState, JointState } from './engine-state';
+import type { JointState } from '@/model/joint/joint-state';
+import type { EngineState } from './engine-state';
 
 /** How an engine's tag is marked: work to be done now, waiting for something, held up, or at rest. */
 export type WaitState = 'ready' | 'waiting' | 'stop' | 'rest';

@@ -1,0 +1,26 @@
+import type { Guard } from '@/core/joint';
+import type { RetorqueState } from '@/core/heat';
+import type { RoundState } from '@/core/tightening';
+import type { Joint } from './joint';
+import type { RecordedEvent, Tightening } from './tightening';
+
+/** A tightening with its lines and where they leave it. */
+export interface TighteningState {
+  readonly tightening: Tightening;
+  readonly events: readonly RecordedEvent[];
+  readonly state: RoundState;
+}
+
+export interface JointState {
+  readonly joint: Joint;
+  readonly tightenings: readonly TighteningState[];
+  /** The going-round that counts: the last one to the final figure. */
+  readonly final?: TighteningState;
+  /** A retorque that was begun and is not finished. */
+  readonly openRetorque?: TighteningState;
+  readonly retorque: RetorqueState;
+  /** Whether its sheet was changed since its going-round was begun, and nobody said what that means. */
+  readonly isChanged: boolean;
+  /** What stands against the page that its figure is from. */
+  readonly page: readonly Guard[];
+}

@@ -1,0 +1,154 @@
+import { DomainError } from '@/core/units';
+import type { BuildLine, LineOf } from './build-line';
+import { barsOfStep, namesOfWaits, type Bar, type GateState } from './gate';
+import type { StepState } from './step-state';
+import type { TrayPart } from './tray';
+
+/** What a line says before the server has written into it what it knows itself: whether it is of a trial, what it passed. */
+export type SaidLine = BuildLine & { readonly reason?: string };
+
+const refuse = (code: string, message: string, field: string): never => {
+  throw new DomainError(code, message, field);
+};
+
+function stepOf({ order }: GateState, id: string): StepState {
+  return order.byId.get(id) ?? refuse('not-found', 'That step is no longer in the order.', 'stepId');
+}
+
+function partOf({ order }: GateState, id: string): TrayPart {
+  return (
+    order.tray.find(({ part }) => part.id === id) ??
+    refuse('not-found', 'That part is no longer on the tray.', 'partId')
+  );
+}
+
+/** Whether a step that is done now is done for trial: the trial that is going decides it, not the sender. */
+export const isTriedNow = ({ order }: GateState, stepId: string): boolean =>
+  (order.trial?.isGoing ?? false) && (order.trial?.stretch.has(stepId) ?? false);
+
+/** Marks that were read where a part has one and are another than written down, or were not read. */
+function barsOfMarks({ order }: GateState, { step }: StepState, read: LineOf<'done'>['body']['marks']): readonly Bar[] {
+  const marked = order.tray.filter(
+    ({ part }) => part.stepId === step.id && part.mark !== '' && part.detail.mates !== '',
+  );
+  const at = { at: 'step', id: step.id } as const;
+  const bar = (code: string, message: string): Bar => ({ code, message, absolute: false, to: at });
+  return marked.flatMap(({ part }) => {
+    if (!read)
+      return [
+        bar('marks-unread', `${part.name} is marked ${part.mark} (${part.detail.mates}): its marks were not read.`),
+      ];
+    const [own, place] = read.map((mark) => mark.trim().toLowerCase());
+    if (own !== part.mark.trim().toLowerCase())
+      return [bar('marks', `${part.name} is written down with the mark ${part.mark}; read is ${read[0]}.`)];
+    return own === place ? [] : [bar('marks', `${part.name}: ${read[0]} on the part, ${read[1]} where it goes.`)];
+  });
+}
+
+/** What stands against doing a step, and would be passed by a written reason. */
+export const barsOfDoing = (
+  state: GateState,
+  stepId: string,
+  marks?: LineOf<'done'>['body']['marks'],
+): readonly Bar[] => {
+  const one = stepOf(state, stepId);
+  return [...barsOfStep(state, one.step, isTriedNow(state, stepId)), ...barsOfMarks(state, one, marks)];
+};
+
+function doneLine(
+  state: GateState,
+  { reason = '', ...line }: LineOf<'done'> & { readonly reason?: string },
+): BuildLine {
+  const one = stepOf(state, line.stepId);
+  const { step, state: stands, waits } = one;
+  const isTrial = isTriedNow(state, step.id);
+  if (step.kind === 'joint' && step.jointId !== null && !isTrial)
+    refuse('by-joint', `“${step.name}” is done at the bench: its joint says by itself when it is tight.`, 'stepId');
+  if (step.kind === 'fit' && step.fitId !== null)
+    refuse('by-fit', `“${step.name}” is done by its readings: the fit says by itself when it is proven.`, 'stepId');
+  if (stands === 'done' || stands === 'trial' || stands === 'stale')
+    refuse('done-already', `“${step.name}” is done already.`, 'stepId');
+  if (stands !== 'open') refuse('waits', `“${step.name}” waits for ${namesOfWaits(state.order, waits)}.`, 'stepId');
+  const { passed: _, trial: __, ...said } = line.body;
+  if (step.kind === 'freedom' && !said.felt?.trim())
+    refuse('not-felt', 'Write down what was felt: free all round, tight at one place, and where.', 'felt');
+  const bars = barsOfDoing(state, step.id, said.marks);
+  const absolute = bars.find((bar) => bar.absolute);
+  if (absolute) refuse(absolute.code, `${absolute.message} No reason passes this.`, 'stepId');
+  const words = bars.map(({ message }) => message);
+  if (bars.length > 0 && reason.trim() === '')
+    refuse(
+      'needs-reason',
+      `This stands against it: ${words.join(' ')} Write down why it is done all the same.`,
+      'reason',
+    );
+  const passed = bars.length > 0 ? { passed: { bars: words, reason: reason.trim() } } : {};
+  return { ...line, body: { ...said, ...(isTrial && { trial: true }), ...passed } };
+}
+
+const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: LineOf<Kind>) => void } = {
+  undone: (state, { stepId }) => {
+    const { step, done } = stepOf(state, stepId);
+    if (!done) refuse('not-done', `“${step.name}” is not done.`, 'stepId');
+    if (step.kind === 'fit' && step.fitId !== null)
+      refuse('by-fit', 'A fit is opened by its own readings, or by what was changed of it.', 'stepId');
+  },
+  looked: (state, { stepId }) => {
+    const { step, state: stands } = stepOf(state, stepId);
+    if (stands !== 'stale') refuse('not-stale', `“${step.name}” is not to be looked at.`, 'stepId');
+  },
+  exchanged: (state, { stepId }) => {
+    const { step, done } = stepOf(state, stepId);
+    if (!done) refuse('not-done', `“${step.name}” is not done: there is nothing in it to exchange.`, 'stepId');
+  },
+  trial: (state, { body }) => {
+    if (state.order.trial) refuse('trial-going', 'A trial build is going, or is not cleaned yet.', 'upTo');
+    const { step, done } = stepOf(state, body.upTo);
+    if (done) refuse('done-already', `“${step.name}” is done already.`, 'upTo');
+  },
+  stripped: ({ order }) => {
+    if (!order.trial?.isGoing) refuse('no-trial', 'No trial build is going.', 'kind');
+  },
+  cleaned: ({ order }) => {
+    if (!order.trial?.asksClean) refuse('no-trial', 'Nothing that was tried waits to be cleaned.', 'kind');
+  },
+  'aid-out': ({ order }, { body }) => {
+    const aid = order.aids.find(({ key }) => key === body.of);
+    if (!aid) return refuse('not-in', 'That is not in: it was signed out already.', 'of');
+    if (body.count > aid.count) refuse('too-many', `Only ${aid.count} went in.`, 'count');
+  },
+  tight: ({ order }, { body }) => {
+    if (!order.loose.some(({ key }) => key === body.of)) refuse('not-loose', 'That is not on the list.', 'of');
+  },
+  paused: ({ order }) => {
+    if (order.paused) refuse('paused', 'The work lies still already.', 'kind');
+  },
+  resumed: ({ order }) => {
+    if (!order.paused) refuse('not-paused', 'The work does not lie still.', 'kind');
+  },
+  'part-in': (state, { partId }) => void partOf(state, partId),
+  'part-checked': (state, { partId }) => void partOf(state, partId),
+  'part-order': (state, { partId }) => {
+    const { part, short } = partOf(state, partId);
+    if (short === 0) refuse('not-short', `“${part.name}” is not short.`, 'partId');
+  },
+  'part-off': (state, { partId, body }) => {
+    const { left, part } = partOf(state, partId);
+    if (body.count > left) refuse('too-many', `Of “${part.name}” ${left} lie on the tray.`, 'count');
+  },
+  strike: ({ order }, { strikes }) => {
+    if (!order.lines.some(({ id }) => id === strikes)) refuse('not-found', 'That line does not stand.', 'strikes');
+  },
+};
+
+/**
+ * A line as it is written: refused where it cannot be, with what the order itself says of it put in. Sheet, bench and
+ * any other door go through here.
+ * @throws DomainError with the field that it is about
+ */
+export function assertLine(state: GateState, said: SaidLine): BuildLine {
+  const { reason, ...line } = said;
+  if (line.kind === 'done') return doneLine(state, { ...line, reason });
+  (CHECKS[line.kind] as ((of: GateState, one: BuildLine) => void) | undefined)?.(state, line);
+  return line;
+}

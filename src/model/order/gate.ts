@@ -1,0 +1,193 @@
+import type { Guard } from '@/core/joint';
+import { isHolding, isProven, type FitState } from '@/model/fit/fit-state';
+import type { JointState } from '@/model/joint/joint-state';
+import type { Loose } from './loose';
+import type { OrderState } from './order-state';
+import { restsOn } from './rests-on';
+import type { WaitsFor } from './step-state';
+import { does, isGated, type Step } from './step';
+
+/** Where a bar is put right. */
+export type BarPlace =
+  { readonly at: 'fit' | 'joint' | 'step'; readonly id: string } | { readonly at: 'in' | 'loose' | 'tray' | 'trial' };
+
+/** One thing that stands against closing an engine, starting it, or going round a joint. */
+export interface Bar {
+  readonly code: string;
+  readonly message: string;
+  /** No written reason lets it pass. */
+  readonly absolute: boolean;
+  readonly to: BarPlace;
+}
+
+export interface GateState {
+  readonly order: OrderState;
+  readonly joints: readonly JointState[];
+  readonly fits: readonly FitState[];
+}
+
+const bar = (code: string, message: string, to: BarPlace, absolute = false): Bar => ({ code, message, absolute, to });
+
+const barOfLoose = ({ words }: Loose): Bar => bar('loose', `${words}.`, { at: 'loose' });
+
+/** Aids that are in, and strips: what is inside the engine bars it whatever is written. */
+export function barsOfWhatIsIn({ aids, strips }: Pick<OrderState, 'aids' | 'strips'>): readonly Bar[] {
+  return [
+    ...strips.map((where) => bar('strip-in', `A strip lies in ${where}.`, { at: 'in' }, true)),
+    ...aids.map(({ name, count, inside }) =>
+      bar(
+        'aid-in',
+        `${inside ? 'Inside the engine' : 'Still on it'}: ${count === 1 ? '' : `${count} × `}${name}.`,
+        { at: 'in' },
+        inside,
+      ),
+    ),
+  ];
+}
+
+/** Fits are said of the ones that guard what is closed, and of those that nobody gave a place: unknown is no pass. */
+function barsOfFits({ fits, order }: GateState, beneath: ReadonlySet<string>, all: boolean): readonly Bar[] {
+  const stepsOf = (fitId: string, holds: readonly string[]) =>
+    order.steps.filter(({ step }) => step.fitId === fitId || (step.jointId !== null && holds.includes(step.jointId)));
+  return fits.flatMap(({ fit, places, state }) => {
+    const steps = stepsOf(fit.id, fit.holds);
+    if (!all && steps.length > 0 && !steps.some(({ step }) => beneath.has(step.id))) return [];
+    if (places.every((place) => isProven(place.state))) return [];
+    const [code, words] = isHolding(state)
+      ? ['fit-out', 'out of limits']
+      : state === 'stale'
+        ? ['fit-stale', 'its readings are stale']
+        : ['fit-not-proven', 'not proven'];
+    return [bar(code, `${fit.name}: ${words}.`, { at: 'fit', id: fit.id })];
+  });
+}
+
+/** Joints beneath, and joints that stand nowhere in the order, are final. */
+function barsOfJoints({ joints, order }: GateState, beneath: ReadonlySet<string>, all: boolean): readonly Bar[] {
+  return joints.flatMap(({ joint, final }) => {
+    const steps = order.steps.filter(({ step }) => step.jointId === joint.id);
+    if (!all && steps.length > 0 && !steps.some(({ step }) => beneath.has(step.id))) return [];
+    return final?.state.complete
+      ? []
+      : [bar('joint-not-final', `${joint.name}: not pulled for good.`, { at: 'joint', id: joint.id })];
+  });
+}
+
+function barsOfSteps({ order }: GateState, beneath: ReadonlySet<string>): readonly Bar[] {
+  return order.steps.flatMap(({ step, state, why }) => {
+    if (!beneath.has(step.id) || state === 'done') return [];
+    const words = state === 'stale' ? `to be looked at, ${why ?? ''}` : state === 'trial' ? 'only tried' : 'not done';
+    const code = state === 'stale' ? (step.kind === 'freedom' ? 'freedom-not-tried' : 'step-stale') : 'step-open';
+    return [bar(code, `${step.name}: ${words}.`, { at: 'step', id: step.id })];
+  });
+}
+
+function barsOfTray({ order }: GateState, beneath: ReadonlySet<string>, all: boolean): readonly Bar[] {
+  return order.tray.flatMap(({ part, short, surplus }) => {
+    if (!all && part.stepId !== null && !beneath.has(part.stepId)) return [];
+    const named = [part.name, part.mark].filter(Boolean).join(' ');
+    const where = part.stepId === null ? ' that goes nowhere' : '';
+    return [
+      ...(surplus > 0 ? [bar('surplus', `${surplus} × ${named} over${where}.`, { at: 'tray' })] : []),
+      ...(short > 0 ? [bar('shortage', `${short} × ${named} short.`, { at: 'tray' })] : []),
+    ];
+  });
+}
+
+/**
+ * What stands against the step that closes an engine, or starts it. One place decides it: the sheet, the server and the
+ * record ask here.
+ */
+export function barsOfGate(state: GateState, step: Step): readonly Bar[] {
+  const { order } = state;
+  const all = does(step, 'starts');
+  const steps = order.steps.map((one) => one.step);
+  const beneath = new Set([...restsOn(steps, step.id)].filter((id) => id !== step.id));
+  const others = all ? steps.filter((one) => !isGated(one) && !restsOn(steps, one.id).has(step.id)) : [];
+  for (const one of others) beneath.add(one.id);
+  // The step's own part and joint are of what it closes.
+  const own = new Set([...beneath, step.id]);
+  return [
+    ...barsOfWhatIsIn(order),
+    ...(order.trial
+      ? [
+          bar('trial', order.trial.isGoing ? 'A trial build is going.' : 'What was tried is not cleaned.', {
+            at: 'trial',
+          }),
+        ]
+      : []),
+    ...order.loose
+      .filter((one) => one.stepId === undefined && (one.jointId === undefined || one.jointId !== step.jointId))
+      .map(barOfLoose),
+    ...barsOfFits(state, own, all),
+    ...barsOfJoints(state, beneath, all),
+    ...barsOfSteps(state, beneath),
+    ...barsOfTray(state, own, all),
+  ];
+}
+
+/** What the crank says to a step that turns it. */
+function barsOfCrank({ order }: GateState, step: Step): readonly Bar[] {
+  if (!does(step, 'turns-crank')) return [];
+  if (order.strips.length > 0)
+    return [
+      bar('strip-in', `A strip lies in ${order.strips.join(', ')}: the crank is not turned.`, { at: 'in' }, true),
+    ];
+  const { state, stepId } = order.crank;
+  const by = stepId === undefined ? '' : ` by “${order.byId.get(stepId)?.step.name ?? ''}”`;
+  return state === 'free'
+    ? []
+    : [bar('crank', `The crank is ${state}${by}; this turns it.`, { at: 'step', id: stepId ?? step.id })];
+}
+
+/** In a trial a sealant sets and a once-only part is used up: asked before. */
+function barsOfTrial(step: Step, isTrial: boolean): readonly Bar[] {
+  if (!isTrial) return [];
+  const at = { at: 'step', id: step.id } as const;
+  return [
+    ...(does(step, 'sealant')
+      ? [bar('sealant-in-trial', 'It takes a sealant, which is not put on for a trial.', at)]
+      : []),
+    ...(does(step, 'once-only') ? [bar('once-in-trial', 'It takes a part that can be used only once.', at)] : []),
+  ];
+}
+
+/** All that stands against doing a step now, beside what it waits for. */
+export const barsOfStep = (state: GateState, step: Step, isTrial: boolean): readonly Bar[] => [
+  ...barsOfTrial(step, isTrial),
+  ...barsOfCrank(state, step),
+  ...(isGated(step) && !isTrial ? barsOfGate(state, step) : []),
+];
+
+// Said by the fits' own gate before a joint already.
+const SAID_BY_FITS: ReadonlySet<string> = new Set(['strip-in', 'fit-out', 'fit-stale', 'fit-not-proven']);
+
+export const namesOfWaits = (order: OrderState, waits: readonly WaitsFor[]): string =>
+  waits.map((one) => ('words' in one ? one.words : `“${order.byId.get(one.stepId)?.step.name ?? ''}”`)).join(', ');
+
+/** What the order says to going round a joint for good. */
+export function barsOfJoint(state: GateState, jointId: string): readonly Bar[] {
+  const { order } = state;
+  const own = order.steps.filter(
+    ({ step }) => step.jointId === jointId && (step.purpose === null || step.purpose === 'final'),
+  );
+  return own.flatMap(({ step, state: stands, waits }) => [
+    ...(stands === 'waiting' || stands === 'barred'
+      ? [bar('order-waits', `In the order it waits for ${namesOfWaits(order, waits)}.`, { at: 'step', id: step.id })]
+      : []),
+    ...(isGated(step) ? barsOfGate(state, step).filter(({ code }) => !SAID_BY_FITS.has(code)) : []),
+  ]);
+}
+
+/** What the order says to going over a joint again: nothing is in, and nothing else loose, where it has an order. */
+export const barsOfRetorque = ({ order }: GateState, jointId: string): readonly Bar[] =>
+  order.steps.length === 0
+    ? []
+    : [
+        ...barsOfWhatIsIn(order).filter(({ code }) => !SAID_BY_FITS.has(code)),
+        ...order.loose.filter((one) => one.jointId !== jointId).map(barOfLoose),
+      ];
+
+/** A bar before a going-round of a joint is one of its guards: it asks for a written reason, or lets nothing pass. */
+export const guardsOfBars = (bars: readonly Bar[]): readonly Guard[] =>
+  bars.map(({ code, message, absolute }) => ({ code, severity: 'stop', message, ...(absolute && { absolute }) }));

@@ -1,0 +1,66 @@
+import type { JointState } from '@/model/joint/joint-state';
+import { writtenAt, type BuildLine } from './build-line';
+import type { StepState } from './step-state';
+import { isFinalRound } from './rounds-of-joint';
+
+/** Something that is not at its final state. */
+export interface Loose {
+  readonly words: string;
+  readonly jointId?: string;
+  readonly stepId?: string;
+  /** Written by hand, or a lock to be said: by this it is ended. */
+  readonly key?: string;
+}
+
+const LOCK_WORDS: Readonly<Record<string, string>> = {
+  tab: 'tabs not said to be bent over',
+  wire: 'wire not said to be in',
+};
+
+/** The lock of a joint is ended by a line of this name, after its last pull. */
+export const lockKey = (jointId: string): string => `lock ${jointId}`;
+
+/** A tab or a wire is done after the last pull; nobody has said so yet. */
+function unlocked({ joint, tightenings }: JointState, lines: readonly BuildLine[]): Loose | undefined {
+  const words = LOCK_WORDS[(joint.detail.today ?? joint.detail.original).locking];
+  if (words === undefined) return undefined;
+  const key = lockKey(joint.id);
+  const last = tightenings.filter(isFinalRound).flatMap(({ events }) => events.map(({ recordedAt }) => recordedAt));
+  const isSaid = lines.some(
+    (line) => line.kind === 'tight' && line.body.of === key && last.every((at) => at <= writtenAt(line)),
+  );
+  return isSaid ? undefined : { words: `${joint.name}: ${words}`, jointId: joint.id, key };
+}
+
+function ofJoint(state: JointState, lines: readonly BuildLine[]): readonly Loose[] {
+  const { joint, final, tightenings, openRetorque } = state;
+  const named = (words: string) => ({ words: `${joint.name}: ${words}`, jointId: joint.id });
+  if (openRetorque?.state.last !== undefined) return [named('half gone over again')];
+  if (final?.state.complete) {
+    const lock = unlocked(state, lines);
+    return lock ? [lock] : [];
+  }
+  if (final?.state.last !== undefined) return [named('half pulled')];
+  return tightenings.some(({ events }) => events.length > 0) ? [named('only pulled for trial')] : [];
+}
+
+/** What was written down as loose by hand, and not as tight since. */
+function byHand(lines: readonly BuildLine[]): readonly Loose[] {
+  const ended = new Set(lines.flatMap((line) => (line.kind === 'tight' ? [line.body.of] : [])));
+  return lines.flatMap((line) =>
+    line.kind === 'loose' && !ended.has(line.id) ? [{ words: line.body.words, key: line.id }] : [],
+  );
+}
+
+/** Everything that is loose: joints by themselves, what was fitted for trial, and what was written down by hand. */
+export const looseOf = (
+  joints: readonly JointState[],
+  lines: readonly BuildLine[],
+  steps: readonly StepState[],
+): readonly Loose[] => [
+  ...joints.flatMap((state) => ofJoint(state, lines)),
+  ...steps.flatMap(({ step, done }) =>
+    done?.isTrial ? [{ words: `${step.name}: fitted for trial`, stepId: step.id }] : [],
+  ),
+  ...byHand(lines),
+];

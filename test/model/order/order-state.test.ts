@@ -1,0 +1,238 @@
+import { describe, expect, test } from '@jest/globals';
+import { bench, fit, joint, part, refusal, step } from './bench-of-order';
+
+const chain = [
+  step('clean', { kind: 'clean' }),
+  step('shaft', { after: ['clean'] }),
+  step('cover', { after: ['shaft'] }),
+  step('beside', { kind: 'other' }),
+];
+
+const done = (stepId: string, body = {}) => ({ kind: 'done' as const, stepId, body });
+
+describe('what may be done now', () => {
+  test('is what everything before is done of; the rest says what it waits for', () => {
+    const { stands, state, write } = bench(chain);
+    expect(['clean', 'shaft', 'cover', 'beside'].map(stands)).toEqual(['open', 'waiting', 'waiting', 'open']);
+    expect(state().order.byId.get('cover')?.waits).toEqual([{ kind: 'step', stepId: 'shaft' }]);
+    write(done('clean'));
+    expect(['clean', 'shaft', 'cover'].map(stands)).toEqual(['done', 'open', 'waiting']);
+  });
+  test('a step out of its turn is refused, and one that is done already', () => {
+    const { write } = bench(chain);
+    expect(refusal(() => write(done('cover')))).toBe('waits');
+    write(done('clean'));
+    expect(refusal(() => write(done('clean')))).toBe('done-already');
+    expect(refusal(() => write(done('nowhere')))).toBe('not-found');
+  });
+  test('what would be hidden waits for what hides it to come off again', () => {
+    const steps = [step('lid'), step('inner', { notUntil: ['lid'] })];
+    const { stands, state } = bench(steps);
+    expect([stands('inner'), stands('lid')]).toEqual(['open', 'waiting']);
+    expect(state().order.steps.map((one) => one.step.id)).toEqual(['inner', 'lid']);
+  });
+  test('steps in a ring, as a file may have them, are said and take nothing down', () => {
+    const { state, stands } = bench([step('a', { after: ['b'] }), step('b', { after: ['a'] })]);
+    expect(state().order.trouble).toMatch(/ring/);
+    expect(stands('a')).toBe('waiting');
+  });
+  test('a prerequisite that is gone holds nothing up', () => {
+    expect(bench([step('a', { after: ['gone'] })]).stands('a')).toBe('open');
+  });
+});
+
+describe('a joint and a fit say by themselves when they are done', () => {
+  const steps = [
+    step('mains', { kind: 'joint', jointId: 'j', purpose: 'final' }),
+    step('play', { kind: 'fit', fitId: 'f', after: ['mains'] }),
+    step('free', { kind: 'freedom', after: ['mains'] }),
+  ];
+  test('and are never ticked', () => {
+    const { write } = bench(steps, { joints: [joint('j')], fits: [fit('f', 'unread')] });
+    expect(refusal(() => write(done('mains')))).toBe('by-joint');
+    expect(refusal(() => write(done('play')))).toBe('by-fit');
+  });
+  test('a joint is done by its final round, not by a trial one', () => {
+    const at = '2026-05-15T08:00:00.000Z';
+    expect(bench(steps, { joints: [joint('j', at, 'trial')] }).stands('mains')).toBe('open');
+    expect(bench(steps, { joints: [joint('j', at)] }).stands('mains')).toBe('done');
+    // One of two pulled.
+    expect(bench(steps, { joints: [joint('j', at, 'final', 2)] }).stands('mains')).toBe('open');
+  });
+  test('a joint of another purpose is done by a round of that kind', () => {
+    const sizing = [step('sizing', { kind: 'joint', jointId: 'j', purpose: 'sizing' })];
+    expect(bench(sizing, { joints: [joint('j', '2026-05-15T08:00:00.000Z')] }).stands('sizing')).toBe('open');
+    expect(bench(sizing, { joints: [joint('j', '2026-05-15T08:00:00.000Z', 'trial')] }).stands('sizing')).toBe('done');
+  });
+  test('freedom is written down as felt, and tried again after a later pass', () => {
+    const { write, stands, why } = bench(steps, { joints: [joint('j', '2026-05-15T08:00:00.000Z')] });
+    expect(refusal(() => write(done('free')))).toBe('not-felt');
+    write(done('free', { felt: 'free all round' }));
+    expect(stands('free')).toBe('done');
+    const later = bench(steps, { joints: [joint('j', '2026-05-17T08:00:00.000Z')] });
+    later.write(done('free', { felt: 'free' }));
+    expect(later.stands('free')).toBe('stale');
+    expect(later.why('free')).toMatch(/was pulled since/);
+    expect(stands('free')).toBe('done');
+    expect(why('free')).toBeUndefined();
+  });
+});
+
+describe('what is to be looked at again', () => {
+  const built = () => {
+    const one = bench(chain);
+    for (const id of ['clean', 'shaft', 'cover', 'beside']) one.write(done(id));
+    return one;
+  };
+  test('opening a step up makes what rests on it stale, and no other', () => {
+    const { write, stands, why } = built();
+    write({ kind: 'undone', stepId: 'shaft', body: { reason: 'a shell was dirty' } });
+    expect(['clean', 'shaft', 'cover', 'beside'].map(stands)).toEqual(['done', 'open', 'stale', 'done']);
+    expect(why('cover')).toMatch(/“shaft” is open again: a shell was dirty/);
+  });
+  test('done anew it is stale still, until it was looked at', () => {
+    const { write, stands } = built();
+    write({ kind: 'undone', stepId: 'shaft', body: { reason: 'dirty' } });
+    write(done('shaft'));
+    expect(stands('cover')).toBe('stale');
+    write({ kind: 'looked', stepId: 'cover', body: { words: 'sits as before' } });
+    expect(stands('cover')).toBe('done');
+    expect(refusal(() => write({ kind: 'looked', stepId: 'cover', body: { words: 'again' } }))).toBe('not-stale');
+  });
+  test('through others only the first has to be looked at', () => {
+    const four = bench([...chain, step('top', { after: ['cover'] })]);
+    for (const id of ['clean', 'shaft', 'cover', 'beside', 'top']) four.write(done(id));
+    four.write({ kind: 'exchanged', stepId: 'shaft', body: { words: 'another shaft' } });
+    expect(['shaft', 'cover', 'top'].map(four.stands)).toEqual(['stale', 'stale', 'stale']);
+    expect(four.state().order.byId.get('top')?.through).toBe('shaft');
+    four.write({ kind: 'looked', stepId: 'shaft', body: { words: 'same size' } });
+    expect(['shaft', 'cover', 'top'].map(four.stands)).toEqual(['done', 'done', 'done']);
+  });
+  test('undone by cancelling the line it is as it was', () => {
+    const { write, stands, state } = built();
+    const before = JSON.stringify(state().order.steps);
+    const id = write({ kind: 'undone', stepId: 'shaft', body: { reason: 'x' } });
+    write({ kind: 'strike', strikes: id, body: {} });
+    expect(JSON.stringify(state().order.steps)).toBe(before);
+    expect(stands('cover')).toBe('done');
+  });
+  test('swarf opens the cleaning again, and what was built since is to be looked at', () => {
+    const { write, stands, why } = built();
+    write({ kind: 'swarf', body: { words: 'a bore was honed' } });
+    expect(['clean', 'shaft'].map(stands)).toEqual(['open', 'stale']);
+    expect(why('clean')).toMatch(/cut, honed or filed/);
+  });
+  test('a fit that was cut does the same; a step with its own cleaning behind it does not', () => {
+    const cut = bench(chain, { cutAt: ['2026-05-17T08:00:00.000Z'] });
+    cut.write(done('clean'));
+    expect(cut.stands('clean')).toBe('open');
+    const lapped = bench([
+      step('first', { kind: 'clean' }),
+      step('lap', { after: ['first'], detail: { makes: ['swarf'] } }),
+      step('wash', { kind: 'clean', after: ['lap'] }),
+    ]);
+    lapped.write(done('first'));
+    lapped.write(done('lap'));
+    expect(['first', 'lap', 'wash'].map(lapped.stands)).toEqual(['done', 'done', 'open']);
+  });
+  test('what was timed is looked at once the crank was turned, unless it was fixed before', () => {
+    const timed = (fixed: boolean) => {
+      const one = bench([
+        step('time', { kind: 'timing' }),
+        step('fix', { after: ['time'], detail: { makes: ['crank-free'] } }),
+      ]);
+      one.write(done('time'));
+      expect(one.state().order.crank).toEqual({ state: 'locked', stepId: 'time' });
+      if (fixed) one.write(done('fix'));
+      one.write({ kind: 'turned', body: { words: '' } });
+      return one.stands('time');
+    };
+    expect([timed(false), timed(true)]).toEqual(['stale', 'done']);
+  });
+});
+
+describe('a trial build', () => {
+  const steps = [
+    step('crank', {}),
+    step('case', { after: ['crank'], detail: { makes: ['sealant'] } }),
+    step('seal', { after: ['case'] }),
+  ];
+  test('is tried, taken apart, cleaned, and does not count', () => {
+    const { write, stands, state } = bench(steps);
+    write({ kind: 'trial', body: { upTo: 'case' } });
+    write(done('crank'));
+    expect(stands('crank')).toBe('trial');
+    // A sealant sets: asked before.
+    expect(refusal(() => write(done('case')))).toBe('needs-reason');
+    write({ ...done('case'), reason: 'dry, without it' });
+    expect(state().order.trial?.isTried).toBe(true);
+    // What is not of the stretch waits for what was done for good.
+    expect(refusal(() => write({ kind: 'trial', body: { upTo: 'seal' } }))).toBe('trial-going');
+    write({ kind: 'stripped', body: {} });
+    expect(['crank', 'case', 'seal'].map(stands)).toEqual(['barred', 'waiting', 'waiting']);
+    expect(refusal(() => write(done('crank')))).toBe('waits');
+    write({ kind: 'cleaned', body: {} });
+    expect(stands('crank')).toBe('open');
+    write(done('crank'));
+    expect(stands('crank')).toBe('done');
+  });
+  test('tells of what is tried whether or not its sender says so', () => {
+    const { write, lines } = bench(steps);
+    write(done('crank', { trial: true }));
+    expect(lines.at(-1)?.body).toEqual({});
+  });
+  test('stands on the list of what is loose', () => {
+    const { write, state } = bench(steps);
+    write({ kind: 'trial', body: { upTo: 'crank' } });
+    write(done('crank'));
+    expect(state().order.loose.map(({ words }) => words)).toEqual(['crank: fitted for trial']);
+  });
+});
+
+describe('parts of a step', () => {
+  const steps = [step('pump')];
+  test('short, unchecked or to be replaced, they hold it up', () => {
+    const asks = (given: object) =>
+      bench(steps, { parts: [part('gear', { stepId: 'pump', ...given })] }).stands('pump');
+    expect(asks({})).toBe('open');
+    expect(asks({ here: 0 })).toBe('barred');
+    expect(asks({ origin: 'bought' })).toBe('barred');
+    expect(asks({ condition: 'to-replace' })).toBe('barred');
+  });
+  test('what comes is counted and checked in, and then it is open', () => {
+    const { write, stands, state } = bench(steps, {
+      parts: [part('gear', { stepId: 'pump', here: 0, origin: 'bought' })],
+    });
+    write({ kind: 'part-order', partId: 'gear', body: { words: 'from the maker' } });
+    expect(state().order.tray[0]?.asks).toMatch(/1 short, on order: from the maker/);
+    write({ kind: 'part-in', partId: 'gear', body: { count: 1, checked: [] } });
+    expect(stands('pump')).toBe('barred');
+    write({ kind: 'part-checked', partId: 'gear', body: { checked: ['moves'] } });
+    expect(stands('pump')).toBe('open');
+    write(done('pump'));
+    expect(state().order.tray[0]).toMatchObject({ used: 1, left: 0, surplus: 0 });
+  });
+  test('marks that differ, or were not read, are asked about as it is fitted', () => {
+    const marked = part('cap', { stepId: 'pump', mark: '2', detail: { mates: 'saddle 2', hides: '', words: '' } });
+    const fitted = (body: object) => refusal(() => bench(steps, { parts: [marked] }).write(done('pump', body)));
+    expect(fitted({})).toBe('needs-reason');
+    expect(fitted({ marks: ['3', '3'] })).toBe('needs-reason');
+    expect(fitted({ marks: ['2', '3'] })).toBe('needs-reason');
+    expect(fitted({ marks: ['2', ' 2 '] })).toBe('none');
+  });
+  test('what no step waits for is not missed once it is struck off; what one waits for is', () => {
+    const { write, state } = bench(steps, { parts: [part('spare'), part('gear', { stepId: 'pump' })] });
+    for (const partId of ['spare', 'gear']) write({ kind: 'part-off', partId, body: { count: 1, reason: 'lost' } });
+    expect(state().order.tray.map(({ short, surplus }) => [short, surplus])).toEqual([
+      [0, 0],
+      [1, 0],
+    ]);
+  });
+  test('no more is struck off than lies there, and an order is for what is short', () => {
+    const { write } = bench(steps, { parts: [part('gear', { here: 2 })] });
+    expect(refusal(() => write({ kind: 'part-off', partId: 'gear', body: { count: 3, reason: 'spare' } }))).toBe(
+      'too-many',
+    );
+    expect(refusal(() => write({ kind: 'part-order', partId: 'gear', body: { words: 'x' } }))).toBe('not-short');
+  });
+});

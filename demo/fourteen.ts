@@ -1,5 +1,6 @@
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { fourteenFits } from './fourteen-fits';
+import { fourteenOrder } from './orders';
 import { fourteenSheets } from './fourteen-sheets';
 import type { YardEngine } from './load-yard';
 
@@ -174,5 +175,6 @@ export const fourteen: YardEngine = {
     },
   ],
   fits: fourteenFits,
+  order: fourteenOrder,
   sheets: fourteenSheets,
 };

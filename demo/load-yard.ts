@@ -14,6 +14,7 @@ import type { Joint } from '@/model/joint/joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { Shop } from '@/db/shop';
 
+import { loadOrder, type YardOrder } from './load-order';
 import { loadFit, loadSheets, loadShims, type YardFit, type YardSheets, type YardShim } from './load-fits';
 
 /** Times of the yard are minutes before it is loaded, so that it is always this morning there. */
@@ -75,6 +76,7 @@ export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice' | 'ver
   readonly cycles: readonly YardCycle[];
   readonly fits?: readonly YardFit[];
   readonly sheets?: YardSheets;
+  readonly order?: YardOrder;
 }
 
 export interface YardWrench extends Omit<Wrench, 'version' | 'createdAt' | 'calibration' | 'checkedAt' | 'cameWith'> {
@@ -171,7 +173,7 @@ function loadJoint(
 }
 
 function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number): void {
-  const { sources, joints, cycles, fits = [], sheets = {}, ...engine } = yard;
+  const { sources, joints, cycles, fits = [], sheets = {}, order, ...engine } = yard;
   shop.engines.add({ ...engine, practice: {}, version: 1, createdAt: before(60_000 - place) });
   for (const [s, { leaves, ...source }] of sources.entries()) {
     shop.book.addSource(engine.id, { ...PLAIN_SOURCE, ...source, version: 1, createdAt: before(50_000 - s) });
@@ -180,6 +182,7 @@ function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number)
   for (const joint of joints) loadJoint(shop, engine.id, joint, before);
   for (const fit of fits) loadFit(shop, engine.id, fit, before);
   loadSheets(shop, engine.id, sheets, before);
+  if (order) loadOrder(shop, engine.id, order, before);
   for (const { readings, ranFromMinutesAgo, ranToMinutesAgo, ...cycle } of cycles) {
     const ranTo = before(ranToMinutesAgo);
     shop.heat.addCycle({ ...cycle, engineId: engine.id, ranFrom: before(ranFromMinutesAgo), ranTo }, ranTo);

@@ -2,6 +2,7 @@ import { boltSegments } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { maestraleFits } from './maestrale-fits';
+import { maestraleOrder } from './orders';
 import type { YardBoltSet, YardEngine } from './load-yard';
 
 const FREE = [58.012, 58.006, 58.02, 58.009];
@@ -179,4 +180,5 @@ export const maestrale: YardEngine = {
   ],
   cycles: [],
   fits: maestraleFits,
+  order: maestraleOrder,
 };

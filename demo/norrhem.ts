@@ -1,5 +1,6 @@
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { norrhemFits } from './norrhem-fits';
+import { norrhemOrder } from './orders';
 import type { YardEngine } from './load-yard';
 
 /** V4 two-stroke of 1962: parts being checked in, the book open, nothing tight yet. */
@@ -105,4 +106,5 @@ export const norrhem: YardEngine = {
   ],
   cycles: [],
   fits: norrhemFits,
+  order: norrhemOrder,
 };

@@ -8,6 +8,7 @@ import type { ReactNode } from 'react';
 import { preferencesFrom } from '@/interface/figures/preference-cookies';
 import { PreferencesProvider } from '@/interface/figures/preferences';
 import { fontVariables } from '@/interface/theme/fonts';
+import { writeLineAction } from '@/features/order/actions';
 import { removePhotoAction, setAsideAction, takeAwayAction, undoAction } from '@/features/removal/actions';
 import { UndoProvider } from '@/interface/parts/undo';
 import { HeadingFocus } from '@/interface/shell/heading-focus';
@@ -49,6 +50,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
               takeAway={takeAwayAction}
               setAside={setAsideAction}
               removePhoto={removePhotoAction}
+              writeLine={writeLineAction}
             >
               {children}
             </UndoProvider>

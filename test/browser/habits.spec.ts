@@ -160,7 +160,7 @@ test('keys: the list, the stops, the engines, the other units, and all of them o
   await expect(value).toContainText('26.38 lbf·ft');
   await page.keyboard.press('u');
   await expect(value).toContainText('35.76 N·m');
-  await page.keyboard.press('6');
+  await page.keyboard.press('7');
   await expect(page.getByRole('heading', { name: 'Record', exact: true })).toBeVisible();
   await page.keyboard.press(']');
   await expect(page).toHaveURL(/demo-maestrale/);

@@ -1,7 +1,7 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 import styles from './button.module.css';
 
-interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
+interface Props extends ComponentProps<'button'> {
   /** `main`: what the sheet is for; `plain`: anything else; `stop`: takes something back. */
   readonly rank?: 'main' | 'plain' | 'stop';
   /** What it does is under way. It keeps the focus, and another press of it does nothing. */

@@ -3,6 +3,7 @@
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { RemovableKind } from '@/model/removable';
 import type { AsideKind } from '@/model/set-aside';
+import type { SaidLine } from '@/model/order/assert-line';
 import type { Result } from '@/model/result';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
@@ -29,6 +30,8 @@ export const useOfferUndo = () => useContext(OfferContext);
 // Ten seconds after every act; while somebody is at it, it stays.
 const STAYS_MS = 10_000;
 
+type Untimed = SaidLine extends infer One ? (One extends SaidLine ? Omit<One, 'at'> : never) : never;
+
 /** The acts that every screen may do, from the floor above. */
 export interface SharedActs {
   readonly undo: (fields: { readonly token: string }) => Promise<Result<unknown>>;
@@ -42,6 +45,7 @@ export interface SharedActs {
     readonly id: string;
     readonly reason: string;
   }) => Promise<Result<unknown>>;
+  readonly writeLine: (fields: { readonly engineId: string; readonly line: Untimed }) => Promise<Result<unknown>>;
   readonly removePhoto: (fields: { readonly photoId: string }) => Promise<Result<unknown>>;
 }
 
@@ -60,7 +64,7 @@ interface Props extends SharedActs {
 }
 
 /** A line at the foot of the screen after an act: what was done, and the key that takes it back. */
-export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }: Props) {
+export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine, children }: Props) {
   const [offered, setOffered] = useState<Undoable>();
   const [said, setSaid] = useState<string>();
   const [asks, setAsks] = useState(false);
@@ -73,7 +77,10 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, children }
   // At the bench nothing lies over the keys, and Z takes back no change of a sheet that is out of sight.
   const atBench = path.startsWith('/face');
   const engine = /^\/engines\/([^/]+)/.exec(path)?.[1];
-  const acts = useMemo(() => ({ takeAway, setAside, removePhoto }), [takeAway, setAside, removePhoto]);
+  const acts = useMemo(
+    () => ({ takeAway, setAside, removePhoto, writeLine }),
+    [takeAway, setAside, removePhoto, writeLine],
+  );
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const leaveSoon = useCallback(() => {
     clearTimeout(timer.current);

@@ -23,8 +23,16 @@ export const KEY_LIST: readonly {
   {
     where: 'On an engine',
     keys: [
-      ['1 … 6', 'Book, Joints, Fits, Tighten, Run-in, Record; on the shelves, the shelves in their order'],
+      ['1 … 7', 'Book, Joints, Fits, Order, Tighten, Run-in, Record; on the shelves, the shelves in their order'],
       ['N', 'New: an entry, a joint, fits, a run, as the sheet has it; on a fit, the next reading'],
+    ],
+  },
+  {
+    where: 'On the order',
+    keys: [
+      ['↓ ↑ ← →', 'Walk the line; to another branch'],
+      ['X', 'The step that is looked at is done'],
+      ['Y', 'Why not yet: the whole chain of what it waits for'],
     ],
   },
   {

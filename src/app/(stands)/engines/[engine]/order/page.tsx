@@ -1,0 +1,21 @@
+import type { Metadata } from 'next';
+import { NoOrderScreen } from '@/features/order/no-order-screen';
+import { OrderScreen } from '@/features/order/order-screen';
+import { orderPage, proposedMeetings } from '@/features/order/queries';
+import { AsideFold } from '@/features/removal/aside-fold';
+import { asidesOf } from '@/features/removal/queries';
+import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
+
+export const metadata: Metadata = { title: 'Order' };
+
+export default async function OrderOfBuildPage({ params }: EngineParams) {
+  const state = await engineStateAt(params);
+  const { rows } = await engineRowsAt(params);
+  const page = orderPage(rows, state);
+  if (page.steps.length === 0) return <NoOrderScreen page={page} meetings={proposedMeetings(rows)} />;
+  return (
+    <OrderScreen page={page}>
+      <AsideFold asides={asidesOf(rows, 'step')} />
+    </OrderScreen>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useCallback, type ReactNode } from 'react';
+import { Notice, Screen, Section } from '@/interface/parts/screen';
+import { useSingleKeys } from '@/interface/shell/use-single-keys';
+import { ChangesFold } from './changes-fold';
+import { LineDrawing } from './line-drawing';
+import { NowList } from './now-list';
+import { OpenLists } from './open-lists';
+import type { OrderPage } from './queries';
+import { CrankNotice, PausedNotice, PauseFold, TrialNotice } from './standing-notices';
+import { StepPanel } from './step-panel';
+import styles from './order-screen.module.css';
+
+interface Props {
+  readonly page: OrderPage;
+  readonly children?: ReactNode;
+}
+
+const NAMED = 3;
+
+/** What is wrong with the order itself, said as it is made. */
+function OrderNotices({ page: { trouble, hanging } }: Props) {
+  return (
+    <>
+      {trouble && <Notice kind="stop">{trouble} Change what comes before one of them.</Notice>}
+      {hanging.length > 0 && (
+        <Notice kind="wait">
+          Nothing leads to{' '}
+          {hanging
+            .slice(0, NAMED)
+            .map((name) => `“${name}”`)
+            .join(', ')}
+          {hanging.length > NAMED && ` and ${hanging.length - NAMED} more`}, and nothing rests on{' '}
+          {hanging.length === 1 ? 'it' : 'them'}: say what comes before.
+        </Notice>
+      )}
+    </>
+  );
+}
+
+/** The step that is looked at: the one in the address, else the likeliest now. */
+function useSelected({ steps, now, engineId }: OrderPage): readonly [string, (id: string) => void] {
+  const asked = useSearchParams().get('step') ?? '';
+  const router = useRouter();
+  const stale = steps.find(({ state, through }) => state === 'stale' && through === undefined)?.step.id;
+  const known = steps.some(({ step }) => step.id === asked);
+  const selected = known ? asked : (stale ?? now[0] ?? steps[0]?.step.id ?? '');
+  const select = useCallback(
+    (id: string) => router.replace(`/engines/${engineId}/order?step=${id}`, { scroll: false }),
+    [router, engineId],
+  );
+  return [selected, select];
+}
+
+/** The order of the build: what can be done now, the line, the step that is looked at, and the three open lists. */
+export function OrderScreen({ page, children }: Props) {
+  const [selected, select] = useSelected(page);
+  const one = page.steps.find(({ step }) => step.id === selected);
+  useSingleKeys({ n: () => document.querySelector<HTMLElement>('#more summary')?.click() });
+  return (
+    <Screen plain title="Order" lead="What may be done now, and what everything else waits for.">
+      <OrderNotices page={page} />
+      <PausedNotice page={page} />
+      <TrialNotice page={page} />
+      <CrankNotice page={page} />
+      <Section title="Now">
+        <NowList page={page} selected={selected} onSelect={select} />
+      </Section>
+      <div className={styles.work}>
+        <LineDrawing steps={page.steps} layout={page.layout} selected={selected} onSelect={select} />
+        {one && <StepPanel key={selected} page={page} one={one} onSelect={select} />}
+      </div>
+      <OpenLists page={page} />
+      <ChangesFold page={page} />
+      <PauseFold page={page} />
+      {children}
+    </Screen>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Step } from '@/model/order/step';
+import styles from './order-screen.module.css';
+
+interface Props {
+  readonly step: Step;
+  readonly effects: readonly string[];
+}
+
+/** What is known of a step beside how it stands; what nobody said takes no room. */
+export function StepFacts({ step: { detail }, effects }: Props) {
+  const { words, lies, surfaces, kit, people, putsIn, takesOut } = detail;
+  const facts: readonly (readonly [name: string, what: string])[] = [
+    ['How', words],
+    ['How it lies', lies],
+    ...surfaces.map(
+      ({ what, on, much, sets }) => ['On its faces', [what, on, much, sets].filter(Boolean).join(', ')] as const,
+    ),
+    ['Lay out', kit.join(', ')],
+    ['People', people > 1 ? `${people}` : ''],
+    ['Goes in', putsIn.map(({ name, inside }) => `${name}${inside ? ' (inside)' : ''}`).join(', ')],
+    ['Comes out', takesOut.join(', ')],
+    ['Once done', effects.join('; ')],
+  ];
+  const said = facts.filter(([, what]) => what !== '');
+  if (said.length === 0) return null;
+  return (
+    <dl className={styles.facts}>
+      {said.map(([name, what]) => (
+        <div key={`${name} ${what}`}>
+          <dt>{name}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -176,7 +176,9 @@ describe('the one line on a tag', () => {
   const shop = yardShop();
   const of = (id: string) => stateNamed(shop, id);
   const fourteen = of('demo-fourteen');
-  const norrhem = of('demo-norrhem');
+  const yard = of('demo-norrhem');
+  // What its order waits for is said of it alone, below.
+  const norrhem = { ...yard, order: { ...yard.order, steps: [], aids: [], loose: [], tray: [], trial: undefined } };
   const [mains] = norrhem.fits;
   if (!mains) throw new Error('no fits');
   const withPlace = (part: object, among = norrhem) =>
@@ -218,5 +220,25 @@ describe('the one line on a tag', () => {
     ],
     ['a stale reading', { state: 'stale' }, 'Main bearings, oil clearance: stale', 'waiting'],
   ])('%s', (_, place, waitsFor, state) => expect(withPlace(place)).toMatchObject({ waitsFor, state }));
+  test('what its order waits for: parts on order, aids in, what is loose by hand, work that lies still', () => {
+    const quiet = { ...fourteen, joints: fourteen.joints.slice(0, 1) };
+    const [aid] = of('demo-maestrale').order.aids;
+    const ofOrder = (order: object) => waitsOf({ ...quiet, order: { ...quiet.order, ...order } })[0];
+    expect(ofOrder({ aids: [aid] })).toEqual({ waitsFor: 'in: guide studs', state: 'waiting', to: { at: 'order' } });
+    expect(ofOrder({ loose: [{ words: 'a tab', key: 'x' }] }).waitsFor).toBe('loose: a tab');
+    expect(ofOrder({ tray: yard.order.tray })).toMatchObject({
+      waitsFor: 'Main bearings on order',
+      to: { at: 'tray' },
+    });
+    expect(ofOrder({ paused: { at: YARD_NOW, words: '', covered: '' } }).waitsFor).toMatch(
+      /^lies still since 2026-05-16/,
+    );
+    const stale = quiet.order.steps.map((one, i) =>
+      i < 2 ? { ...one, state: 'stale', ...(i === 1 && { through: 'x' }) } : one,
+    );
+    expect(
+      waitsOf({ ...quiet, order: { ...quiet.order, steps: stale as never } }).map(({ waitsFor }) => waitsFor),
+    ).toEqual([`${quiet.order.steps[0]?.step.name ?? ''}: to be looked at`]);
+  });
   test('the joints, where the fits have nothing to say', () => expect(withPlace({}).waitsFor).toMatch(/: to tighten$/));
 });

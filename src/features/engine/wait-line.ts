@@ -11,6 +11,8 @@ export function waitLine({ waitsFor, about, by }: Pick<Wait, 'waitsFor' | 'about
 const PATHS: Readonly<Record<WaitPlace['at'], (id: string) => string>> = {
   book: () => 'book',
   joints: () => 'joints',
+  order: () => 'order',
+  tray: () => 'order/tray',
   'run-in': () => 'run-in',
   joint: (id) => `joints/${id}`,
   fit: (id) => `fits/${id}`,

@@ -51,6 +51,9 @@ const ownRows = (file: BuildFile): readonly { readonly id: string }[] => [
   ...file.fits,
   ...file.fits.flatMap(({ lines }) => lines),
   ...file.measures,
+  ...file.order.steps,
+  ...file.order.parts,
+  ...file.order.buildLines,
   ...file.notes,
 ];
 
@@ -62,8 +65,8 @@ export const everyRow = (file: BuildFile): readonly { readonly id: string }[] =>
   ...file.shims,
 ];
 
-const LISTS_OF_IDS = new Set(['alsoLeaves', 'holds']);
-const IS_REFERENCE = /^(id|strikes|.*Id)$/;
+const LISTS_OF_IDS = new Set(['alsoLeaves', 'holds', 'after', 'notUntil']);
+const IS_REFERENCE = /^(id|strikes|upTo|.*Id)$/;
 
 /**
  * The file with rows under other ids, wherever they are named. Rows of a shelf and the rungs of a plan have names that
@@ -74,6 +77,12 @@ function renamed({ shelf, tightenings, ...rest }: BuildFile, ids: ReadonlyMap<st
   const inside = <T>(part: T): T =>
     JSON.parse(JSON.stringify(part), (key, value: unknown) => {
       if (LISTS_OF_IDS.has(key) && Array.isArray(value)) return value.map(of);
+      // What a line of the order ends is named by the line, the step or the joint that it is of: `lock <joint>`, `<line>:0`.
+      if (key === 'of' && typeof value === 'string')
+        return value
+          .split(/([: ])/)
+          .map(of)
+          .join('');
       return typeof value === 'string' && IS_REFERENCE.test(key) ? of(value) : value;
     }) as T;
   return {

@@ -24,6 +24,7 @@ import {
   unit,
   who,
 } from './build-fields';
+import { orderSchema } from './build-order-schema';
 import { tighteningSchema } from './build-round-schema';
 import { boltSet, engine, joint, leaf, practice, source, wrench } from './build-rows-schema';
 import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
@@ -166,6 +167,7 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
     )
     .default([]),
   shims: Joi.array().items(shim).default([]),
+  order: orderSchema,
   notes: Joi.array().items(note).max(MAX_ROWS).default([]),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 });

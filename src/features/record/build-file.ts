@@ -2,6 +2,7 @@ import type { Fit, FitLine, Shim } from '@/model/fit/fit';
 import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import type { Engine } from '@/model/engine/engine';
+import type { BuildRows } from '@/model/engine/engine-rows';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { OwnRow, ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
@@ -56,6 +57,8 @@ export interface BuildFile {
   readonly measures: readonly EngineMeasure[];
   /** The drawers that the fits draw on. */
   readonly shims: readonly Shim[];
+  /** The order of its build, its tray, and what was done; of a file of one joint it is empty. */
+  readonly order: BuildRows;
   /** Notes, without their photographs. */
   readonly notes: readonly Note[];
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
@@ -88,6 +91,23 @@ function fitsPart(
     fits,
     measures: shop.measures.all(engine.id),
     shims: shop.shims.all().filter(({ family }) => families.has(family)),
+  };
+}
+
+export const NO_ORDER: BuildRows = { steps: [], parts: [], buildLines: [] };
+
+/** The order of the whole engine; a step that was set aside is left out with its lines, as joints and fits are. */
+function orderPart(shop: Shop, engine: Engine, jointId: string | undefined): BuildRows {
+  if (jointId !== undefined) return NO_ORDER;
+  const { steps, parts, buildLines } = shop.build.ofEngine(engine.id);
+  const known = new Set(steps.map(({ id }) => id));
+  const kept = (ids: readonly string[]) => ids.filter((id) => known.has(id));
+  const lines = buildLines.filter((line) => !('stepId' in line) || known.has(line.stepId));
+  const written = new Set(lines.map(({ id }) => id));
+  return {
+    steps: steps.map((step) => ({ ...step, after: kept(step.after), notUntil: kept(step.notUntil) })),
+    parts: parts.map((part) => ({ ...part, stepId: known.has(part.stepId ?? '') ? part.stepId : null })),
+    buildLines: lines.filter((line) => line.kind !== 'strike' || written.has(line.strikes)),
   };
 }
 
@@ -151,6 +171,7 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
       thread: [],
     },
     ...fitsPart(shop, engine, jointId),
+    order: orderPart(shop, engine, jointId),
     notes: shop.notes
       .ofEngine(engine.id)
       .filter((note) => jointId === undefined || note.jointId === jointId)

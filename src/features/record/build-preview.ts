@@ -50,6 +50,9 @@ const holdsOf = (file: BuildFile): BuildPreview['holds'] =>
     { what: 'fits', count: file.fits.length },
     { what: 'readings and notes of fits', count: sum(file.fits.map(({ lines }) => lines.length)) },
     { what: 'measures of the whole engine', count: file.measures.length },
+    { what: 'steps of the order', count: file.order.steps.length },
+    { what: 'kinds of part on the tray', count: file.order.parts.length },
+    { what: 'lines of the order', count: file.order.buildLines.length },
     { what: 'runs', count: file.heat.cycles.length },
   ].filter(({ count }) => count > 0);
 

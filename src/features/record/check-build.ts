@@ -1,5 +1,6 @@
 import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
+import { assertOrder } from '@/model/order/edit-steps';
 import { figureDiffers } from '@/model/book/leaf-figure';
 import { everyRow } from './adopt-build';
 import type { BuildFile } from './build-file';
@@ -89,6 +90,31 @@ function assertNotes({ engine, joints, fits, notes }: BuildFile): void {
   }
 }
 
+/** Steps wait for steps of the file and in no ring; what is written of a step or a part is of one that is there. */
+function assertOrderRows({ engine, joints, fits, leaves, order }: BuildFile): void {
+  const { steps, parts, buildLines } = order;
+  const [ofEngine, joint, fit, leaf] = [among([engine]), among(joints), among(fits), among(leaves)];
+  const [step, part, line] = [among(steps), among(parts), among(buildLines)];
+  for (const row of steps) {
+    ofEngine(row.engineId, 'engine');
+    if (row.jointId !== null) joint(row.jointId, 'joint');
+    if (row.fitId !== null) fit(row.fitId, 'fit');
+    if (row.leafId !== null) leaf(row.leafId, 'leaf');
+    for (const id of [...row.after, ...row.notUntil]) step(id, 'step');
+  }
+  atField('order', () => assertOrder(steps));
+  for (const row of parts) {
+    ofEngine(row.engineId, 'engine');
+    if (row.stepId !== null) step(row.stepId, 'step');
+  }
+  for (const row of buildLines) {
+    if ('stepId' in row) step(row.stepId, 'step');
+    if ('partId' in row) part(row.partId, 'part');
+    if (row.kind === 'strike') line(row.strikes, 'line');
+    if (row.kind === 'trial') step(row.body.upTo, 'step');
+  }
+}
+
 /** A plan whose turn names positions that it does not have cannot be gone round. */
 function assertPlans({ joints, tightenings }: BuildFile): void {
   const names = new Map(joints.map(({ id, name }) => [id, name]));
@@ -105,7 +131,7 @@ const AHEAD_MS = 5 * 60_000;
 
 function assertPast(file: BuildFile, now: number): void {
   const latest = (...times: readonly string[]) => times.some((time) => Date.parse(time) > now + AHEAD_MS);
-  const { tightenings, heat, fits, boltSets } = file;
+  const { tightenings, heat, fits, boltSets, order } = file;
   const ahead =
     tightenings.some(
       ({ startedAt, events }) => latest(startedAt) || events.some((event) => latest(event.at, event.recordedAt)),
@@ -113,6 +139,7 @@ function assertPast(file: BuildFile, now: number): void {
     heat.cycles.some(({ ranFrom, ranTo }) => latest(ranFrom, ranTo)) ||
     heat.readings.some(({ at }) => latest(at)) ||
     boltSets.some(({ readings }) => readings.some(({ at }) => latest(at))) ||
+    order.buildLines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)) ||
     fits.some(({ lines }) => lines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)));
   if (ahead)
     throw new DomainError(
@@ -158,6 +185,7 @@ export function assertWhole(file: BuildFile, now: number): void {
   assertWork(file);
   assertFits(file);
   assertNotes(file);
+  assertOrderRows(file);
   assertPlans(file);
   assertPast(file, now);
   assertWrenches(file);

@@ -72,6 +72,17 @@ function addFits(shop: Shop, { fits, measures }: BuildFile): void {
   for (const measure of measures) shop.measures.add(measure);
 }
 
+/** A number of its own that another part of the shop has is told in words, and is no number here. */
+function addOrder(shop: Shop, { engine, order: { steps, parts, buildLines } }: BuildFile): void {
+  for (const step of steps) shop.build.addStep(step);
+  for (const part of parts) {
+    const [other] = part.serial === '' ? [] : shop.build.partsNumbered(part.serial);
+    const words = `${part.detail.words} Number ${part.serial}, as a part of “${other?.engine ?? ''}” here.`.trim();
+    shop.build.addPart(other ? { ...part, serial: '', detail: { ...part.detail, words } } : part);
+  }
+  for (const line of buildLines) assertNew(shop.build.record(engine.id, line, line.recordedAt ?? line.at), line.id);
+}
+
 /** What the joint's sheet would refuse is refused here too, by the joint's name. @throws DomainError */
 function assertReckonable(shop: Shop, { joints }: BuildFile, now: number): void {
   const shelves = shelvesOf(shop);
@@ -102,6 +113,7 @@ export function readBack(shop: Shop, given: BuildFile, now: number, newId: () =>
     for (const joint of file.joints) shop.joints.add(joint);
     addWork(shop, file);
     addFits(shop, file);
+    addOrder(shop, file);
     for (const note of file.notes) shop.notes.add(note);
     assertReckonable(shop, file, now);
     return adoption;

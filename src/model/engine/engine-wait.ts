@@ -19,7 +19,8 @@ export interface Wait {
 }
 
 export type WaitPlace =
-  { readonly at: 'book' | 'joints' | 'run-in' } | { readonly at: 'joint' | 'fit' | 'round'; readonly id: string };
+  | { readonly at: 'book' | 'joints' | 'order' | 'tray' | 'run-in' }
+  | { readonly at: 'joint' | 'fit' | 'round'; readonly id: string };
 
 type Ranked = Omit<Wait, 'to'> & { readonly rank: number; readonly to?: WaitPlace };
 
@@ -82,11 +83,47 @@ function placeWaits({ stripIn, state, order, remedy }: FitState['places'][number
   return state === 'stale' ? { rank: 2.6, state: 'waiting', waitsFor: `${at}: stale` } : undefined;
 }
 
+/**
+ * What the order waits for: what lies still or is in a trial, what is in, what is loose by hand or wants its lock, what
+ * is on order, what is to be looked at. What a joint is loose by is said by the joint.
+ */
+function orderWaits({ steps, aids, loose, tray, trial, paused }: EngineState['order']): readonly Ranked[] {
+  if (paused)
+    return [
+      { rank: 0.3, state: 'waiting', waitsFor: `lies still since ${paused.at.slice(0, 10)}`, to: { at: 'order' } },
+    ];
+  const stale = steps.filter(({ state, through }) => state === 'stale' && through === undefined);
+  const said = loose.filter(({ key }) => key !== undefined);
+  return [
+    ...stale.map(({ step }): Ranked => ({
+      rank: 2.65,
+      state: 'waiting',
+      waitsFor: `${step.name}: to be looked at`,
+      to: { at: 'order' },
+    })),
+    ...said.map(({ words }): Ranked => ({
+      rank: 2.8,
+      state: 'waiting',
+      waitsFor: `loose: ${words}`,
+      to: { at: 'order' },
+    })),
+    ...aids.map(({ name }): Ranked => ({ rank: 2.9, state: 'waiting', waitsFor: `in: ${name}`, to: { at: 'order' } })),
+    ...tray.flatMap(({ part, order }): readonly Ranked[] =>
+      order === undefined
+        ? []
+        : [{ rank: 2.7, state: 'waiting', waitsFor: `${part.name} on order`, to: { at: 'tray' } }],
+    ),
+    ...(trial?.isGoing
+      ? [{ rank: 3.5, state: 'rest' as const, waitsFor: 'a trial build', to: { at: 'order' as const } }]
+      : []),
+  ];
+}
+
 /** More would not be read on one page, and are kept with the engine's summary. */
 const MOST_WAITS = 60;
 
 /** All that an engine waits for, the first to be said first; one at the least. */
-export function waitsOf({ joints, fits, leaves }: EngineState): readonly [Wait, ...Wait[]] {
+export function waitsOf({ joints, fits, leaves, order }: EngineState): readonly [Wait, ...Wait[]] {
   if (leaves === 0) return [{ waitsFor: 'a first entry from its book', state: 'rest', to: { at: 'book' } }];
   if (joints.length === 0) return [{ waitsFor: 'a first joint', state: 'rest', to: { at: 'joints' } }];
   const found = [
@@ -100,6 +137,7 @@ export function waitsOf({ joints, fits, leaves }: EngineState): readonly [Wait, 
       const wait = jointWaits(state);
       return wait ? [{ ...wait, to: wait.to ?? { at: 'joint' as const, id: state.joint.id } }] : [];
     }),
+    ...orderWaits(order).map((wait) => ({ ...wait, to: wait.to ?? ({ at: 'order' } as const) })),
   ];
   const [first, ...rest] = found
     .sort((a, b) => a.rank - b.rank)

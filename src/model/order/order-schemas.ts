@@ -6,7 +6,10 @@ import { BUILD_LINE_KINDS, PART_LINES, STEP_LINES, type BuildLineKind } from './
 import { ARRIVAL_CHECKS, CONDITIONS_OF_PART, MAX_COUNT, ORIGINS, type Part, type PartDetail } from './part';
 import { EFFECTS, MAX_STEP_NAME, STEP_KINDS, type Step, type StepAid, type StepDetail, type Surface } from './step';
 
-const id = () => Joi.string().max(60);
+const id = () =>
+  Joi.string()
+    .pattern(/^[\w-]+$/)
+    .max(60);
 const words = (max = 400) => Joi.string().trim().max(max).allow('');
 const said = (max = 400) => Joi.string().trim().max(max).required();
 const count = () => sentNumber().integer().min(1).max(MAX_COUNT).required();

@@ -1,0 +1,276 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import {
+  keepStepAction,
+  moveStepAction,
+  pasteStepsAction,
+  startFromAction,
+  writeLineAction,
+} from '@/features/order/actions';
+import { takeAwayAction, setAsideAction, undoAction } from '@/features/removal/actions';
+import { enterPartsAction, keepPartAction, previewPartsAction } from '@/features/tray/actions';
+import { startTighteningAction } from '@/features/joint/actions';
+import { startRetorqueAction } from '@/features/run-in/actions';
+import type { Shop } from '@/db/shop';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { PLAIN_STEP } from '@/model/order/step';
+import { PLAIN_PART } from '@/model/order/part';
+import { jointNamed, rowsNamed } from '../db/temporary-shop';
+import { accepted, ownShop, refused } from './own-shop';
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+const FOURTEEN = 'demo-fourteen';
+const NORRHEM = 'demo-norrhem';
+const orderOf = (id: string) => engineStateOf(rowsNamed(shop, id)).order;
+const standing = (id: string, step: string) => orderOf(id).byId.get(`${id}-${step}`)?.state;
+let n = 0;
+const write = (engineId: string, line: object) =>
+  writeLineAction({ engineId, line: { id: `own-line-${(n += 1)}`, ...line } });
+
+/** An engine without an order. */
+function bare(): string {
+  const engine = shop.engines.find(FOURTEEN);
+  if (!engine) throw new Error('the yard is not whole');
+  shop.engines.add({ ...engine, id: 'bare', name: 'Bare' });
+  return 'bare';
+}
+
+const step = (given: object) => ({
+  id: null,
+  version: 0,
+  engineId: 'bare',
+  kind: 'part',
+  name: 'A step',
+  branch: '',
+  jointId: null,
+  purpose: null,
+  fitId: null,
+  leafId: null,
+  after: [],
+  notUntil: [],
+  detail: PLAIN_STEP,
+  ...given,
+});
+
+describe('an order is begun', () => {
+  test('from a line, once, and never with a joint of another engine', async () => {
+    const engineId = bare();
+    const begin = (meeting: object) => startFromAction({ engineId, start: 'flat-four', meeting });
+    expect(await refused(begin({ 'case-tight': 'demo-f-joint-head' }))).toMatchObject({ code: 'not-found' });
+    expect(shop.build.ofEngine(engineId).steps).toEqual([]);
+    await accepted(begin({}));
+    const { steps } = shop.build.ofEngine(engineId);
+    expect(steps.length).toBeGreaterThan(25);
+    expect(await refused(begin({}))).toMatchObject({ code: 'has-order' });
+    expect(shop.build.ofEngine(engineId).steps).toHaveLength(steps.length);
+  });
+  test('with steps of its own, put behind one another; what followed follows the new one', async () => {
+    bare();
+    const first = await accepted(keepStepAction(step({ name: 'First' })));
+    const third = await accepted(keepStepAction(step({ name: 'Third', behind: first.id })));
+    const second = await accepted(keepStepAction(step({ name: 'Second', behind: first.id })));
+    const { steps } = orderOf('bare');
+    expect(steps.map((one) => one.step.name)).toEqual(['First', 'Second', 'Third']);
+    expect(shop.build.findStep(third.id)?.after).toEqual([second.id]);
+  });
+  test('from the numbered lines of a page', async () => {
+    bare();
+    const text = '1. Fit the pump. Fill it first.\n2) Fit the sump\n   with a new gasket\nnotes';
+    expect(await accepted(pasteStepsAction({ engineId: 'bare', text, behind: null }))).toMatchObject({ added: 2 });
+    const { steps } = orderOf('bare');
+    expect(steps.map((one) => [one.step.name, one.step.detail.words])).toEqual([
+      ['Fit the pump', 'Number 1 of the page. Fill it first.'],
+      ['Fit the sump with a new gasket notes', 'Number 2 of the page.'],
+    ]);
+    expect(await refused(pasteStepsAction({ engineId: 'bare', text: ' \n ', behind: null }))).toBeDefined();
+  });
+});
+
+describe('steps', () => {
+  test('in a ring are refused with their names, and nothing is written', async () => {
+    bare();
+    const first = await accepted(keepStepAction(step({ name: 'Lower' })));
+    const last = await accepted(keepStepAction(step({ name: 'Upper', behind: first.id })));
+    const problem = await refused(keepStepAction(step({ id: first.id, version: 1, name: 'Lower', after: [last.id] })));
+    expect(problem.code).toBe('loop');
+    expect(problem.message).toMatch(/“Lower” → “Upper” → “Lower”|“Upper” → “Lower” → “Upper”/);
+    expect(shop.build.findStep(first.id)).toMatchObject({ after: [], version: 1 });
+    expect(await refused(keepStepAction(step({ name: 'X', after: ['nowhere'] })))).toMatchObject({
+      code: 'unknown-step',
+    });
+  });
+  test('changed elsewhere meanwhile are not written over', async () => {
+    bare();
+    const { id } = await accepted(keepStepAction(step({ name: 'One' })));
+    await accepted(keepStepAction(step({ id, version: 1, name: 'Two' })));
+    expect(await refused(keepStepAction(step({ id, version: 1, name: 'Three' })))).toMatchObject({ code: 'stale' });
+    expect(await refused(moveStepAction({ stepId: id, version: 1, behind: null }))).toMatchObject({ code: 'stale' });
+  });
+  test('struck out leave what waited for them waiting for what they waited for; taken back it is as it was', async () => {
+    bare();
+    const first = await accepted(keepStepAction(step({ name: 'A' })));
+    const middle = await accepted(keepStepAction(step({ name: 'B', behind: first.id })));
+    const last = await accepted(keepStepAction(step({ name: 'C', behind: middle.id })));
+    const before = shop.build.ofEngine('bare').steps.map(({ id, after }) => [id, after]);
+    const outcome = await accepted(takeAwayAction({ kind: 'step', id: middle.id, name: 'B' }));
+    expect(shop.build.findStep(last.id)?.after).toEqual([first.id]);
+    await accepted(undoAction({ token: (outcome as { undo: { token: string } }).undo.token }));
+    expect(shop.build.ofEngine('bare').steps.map(({ id, after }) => [id, after])).toEqual(before);
+  });
+  test('that something was done in are set aside with a reason, not taken away', async () => {
+    const id = `${FOURTEEN}-shaft-in`;
+    expect(await refused(takeAwayAction({ kind: 'step', id, name: 'x' }))).toMatchObject({ code: 'hangs' });
+    await accepted(setAsideAction({ kind: 'step', id, reason: 'not on this engine' }));
+    expect(orderOf(FOURTEEN).byId.has(id)).toBe(false);
+    expect(shop.build.findStep(`${FOURTEEN}-main-caps`)?.after).toEqual([`${FOURTEEN}-rear-seal`]);
+    // A step that holds parts, or put an aid in, would take them off the lists.
+    expect(await refused(setAsideAction({ kind: 'step', id: `${FOURTEEN}-main-caps`, reason: 'x' }))).toMatchObject({
+      code: 'hangs',
+    });
+    expect(await refused(setAsideAction({ kind: 'step', id: 'demo-maestrale-head-on', reason: 'x' }))).toMatchObject({
+      code: 'hangs',
+    });
+  });
+  test('taking back a change that would end in a ring is refused', async () => {
+    bare();
+    const first = await accepted(keepStepAction(step({ name: 'A' })));
+    const last = await accepted(keepStepAction(step({ name: 'B', behind: first.id })));
+    const freed = await accepted(keepStepAction(step({ id: last.id, version: 1, name: 'B', after: [] })));
+    await accepted(keepStepAction(step({ id: first.id, version: 1, name: 'A', after: [last.id] })));
+    const { token } = (freed as { undo: { token: string } }).undo;
+    expect(await refused(undoAction({ token }))).toMatchObject({ code: 'changed-since' });
+    expect(orderOf('bare').trouble).toBeUndefined();
+  });
+});
+
+describe('a line of the order', () => {
+  test('sent twice is one, with who and when by the server; of another engine it is refused', async () => {
+    const line = { id: 'the-same', kind: 'loose', body: { words: 'a tab' } };
+    await accepted(writeLineAction({ engineId: FOURTEEN, line }));
+    await accepted(writeLineAction({ engineId: FOURTEEN, line }));
+    expect(orderOf(FOURTEEN).loose).toHaveLength(1);
+    expect(await refused(writeLineAction({ engineId: NORRHEM, line }))).toMatchObject({ code: 'bad-id' });
+  });
+  test('is refused where it says what no screen would', async () => {
+    const bad = async (line: object) => (await refused(write(FOURTEEN, line))).code;
+    expect(await bad({ kind: 'done', body: {} })).toBe('bad-field');
+    expect(await bad({ kind: 'nonsense', body: {} })).toBe('bad-field');
+    expect(await bad({ kind: 'aid-in', body: { name: 'rag', count: 0, inside: true } })).toBe('bad-field');
+    expect(await bad({ kind: 'undone', stepId: `${FOURTEEN}-started`, body: { reason: ' ' } })).toBe('bad-field');
+    expect(await bad({ kind: 'strike', strikes: 'nowhere', body: {} })).toBe('not-found');
+  });
+  test('of a step that passes a gate: what is sent as passed is not believed', async () => {
+    await accepted(write(FOURTEEN, { kind: 'undone', stepId: `${FOURTEEN}-started`, body: { reason: 'oil leak' } }));
+    await accepted(write(FOURTEEN, { kind: 'aid-in', body: { name: 'rag', count: 1, inside: true } }));
+    const passed = { bars: [], reason: 'sent along' };
+    const started = { kind: 'done', stepId: `${FOURTEEN}-started`, body: { passed }, reason: 'never mind' };
+    expect(await refused(write(FOURTEEN, started))).toMatchObject({ code: 'aid-in' });
+    expect(standing(FOURTEEN, 'started')).toBe('open');
+  });
+  test('is taken back like any act, and done again', async () => {
+    const done = await accepted(write(FOURTEEN, { kind: 'swarf', body: { words: 'a bore was honed' } }));
+    expect(standing(FOURTEEN, 'clean-block')).toBe('open');
+    const { token } = (done as { undo: { token: string } }).undo;
+    await accepted(undoAction({ token }));
+    expect(standing(FOURTEEN, 'clean-block')).toBe('done');
+  });
+});
+
+describe('the bench asks the order', () => {
+  test('a joint that waits in it asks for a reason before it is pulled for good; a test round does not', async () => {
+    const joint = jointNamed(shop, 'demo-n-joint-heads');
+    const start = (purpose: string, reason = '') =>
+      startTighteningAction({ jointId: joint.id, version: joint.version, purpose, reason });
+    const problem = await refused(start('final'));
+    expect(problem.message).toMatch(/In the order it waits for “Guide studs out, counted”/);
+  });
+  test('a joint opened up again is not tight any more, on any list', async () => {
+    const tight = () =>
+      engineStateOf(rowsNamed(shop, FOURTEEN)).joints.find(({ joint }) => joint.id === 'demo-f-joint-mains')?.final
+        ?.state.complete;
+    expect(tight()).toBe(true);
+    const done = await accepted(
+      write(FOURTEEN, { kind: 'undone', stepId: `${FOURTEEN}-mains`, body: { reason: 'a cap was loosened' } }),
+    );
+    expect(tight()).toBeUndefined();
+    expect(standing(FOURTEEN, 'shaft-free')).toBe('stale');
+    expect(standing(FOURTEEN, 'main-caps')).toBe('done');
+    await accepted(undoAction({ token: (done as { undo: { token: string } }).undo.token }));
+    expect(tight()).toBe(true);
+  });
+  test('a retorque does not begin over an aid that is inside', async () => {
+    await accepted(write(FOURTEEN, { kind: 'aid-in', body: { name: 'rag', count: 1, inside: true } }));
+    const head = jointNamed(shop, 'demo-f-joint-head');
+    const [cycle] = shop.heat.log(FOURTEEN).cycles;
+    if (!cycle) throw new Error('no run');
+    const at = new Date(Date.now() - 60_000).toISOString();
+    shop.heat.addReading({ id: 'cold', engineId: FOURTEEN, cycleId: cycle.id, at, head_C: 15, ambient_C: 15 }, at);
+    const problem = await refused(
+      startRetorqueAction({ jointId: head.id, version: head.version, asPulled: false, reason: 'never mind' }),
+    );
+    expect(problem.code).toBe('aid-in');
+  });
+});
+
+describe('the tray', () => {
+  const part = (given: object) => ({
+    id: null,
+    version: 0,
+    engineId: NORRHEM,
+    stepId: null,
+    name: 'A part',
+    need: '2',
+    here: '0',
+    mark: '',
+    serial: '',
+    bag: '',
+    origin: 'bought',
+    condition: 'as-new',
+    detail: PLAIN_PART,
+    ...given,
+  });
+  test('a part with a number of its own is on one engine', async () => {
+    await accepted(keepPartAction(part({ serial: 'A-1' })));
+    const other = await refused(keepPartAction(part({ serial: 'A-1', engineId: FOURTEEN })));
+    expect(other).toMatchObject({ code: 'on-another' });
+    expect(other.message).toMatch(/Norrhem/);
+  });
+  test('counts what comes, and names the engine’s own steps only', async () => {
+    const { id } = await accepted(keepPartAction(part({})));
+    await accepted(write(NORRHEM, { kind: 'part-in', partId: id, body: { count: 2, checked: ['thread'] } }));
+    expect(orderOf(NORRHEM).tray.find((one) => one.part.id === id)).toMatchObject({ has: 2, left: 2, surplus: 2 });
+    expect(await refused(keepPartAction(part({ stepId: `${FOURTEEN}-mains` })))).toMatchObject({ code: 'not-found' });
+    expect(
+      await refused(write(FOURTEEN, { kind: 'part-in', partId: id, body: { count: 1, checked: [] } })),
+    ).toMatchObject({ code: 'not-found' });
+  });
+  test('is read from a table, bad rows kept aside, and goes out as one that reads in as nothing new', async () => {
+    const text = [
+      'Part,Needed,Here,Goes to,From,Condition',
+      'Case nuts,12,10,"Right case on, dowels home, nothing pinched",bought,as new',
+      ',3,3,,,',
+      'Washers,many,1,,,',
+      'Springs,4,4,A step that is not,,',
+      'Clips,2,,,borrowed,',
+      'Case nuts,12,10,,,',
+      'Plain,1,1,,,',
+    ].join('\n');
+    const { rows } = await accepted(previewPartsAction({ engineId: NORRHEM, text }));
+    expect(rows.map(({ reason }) => reason ?? 'good')).toEqual([
+      'good',
+      'It has no name.',
+      '“many” is no count.',
+      'No step here is called “A step that is not”.',
+      expect.stringMatching(/“borrowed” is not known/),
+      'It is on the tray already.',
+      'good',
+    ]);
+    const before = shop.build.ofEngine(NORRHEM).parts.length;
+    expect(await accepted(enterPartsAction({ engineId: NORRHEM, text }))).toMatchObject({ entered: 2 });
+    expect(shop.build.ofEngine(NORRHEM).parts).toHaveLength(before + 2);
+    expect(orderOf(NORRHEM).tray.find(({ part: { name } }) => name === 'Case nuts')).toMatchObject({ short: 2 });
+  });
+});

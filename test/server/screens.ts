@@ -23,6 +23,7 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['metals', '/shelves/metals'],
   ['wrenches', '/shelves/wrenches'],
   ['practice', '/shelves/practice'],
+  ['timing', '/shelves/timing'],
   ['trials', '/shelves/trials'],
   ['a trial', '/shelves/trials/demo-trial-three-films'],
   ['fits', '/engines/demo-norrhem/fits'],

@@ -26,7 +26,7 @@ export const Bars = ({ bars, engineId }: { readonly bars: readonly Bar[]; readon
         <li key={`${code} ${message}`} data-absolute={absolute || undefined}>
           {message} {absolute && <b>No reason passes this. </b>}
           <Link href={hrefOf(engineId, to)}>
-            Put it right<span className="only-spoken">: {message}</span>
+            Put it right<span className="only-spoken"> {message}</span>
           </Link>
         </li>
       ))}

@@ -19,10 +19,11 @@ interface Props {
   /** Marks that are to be read as the part goes on. */
   readonly marks: readonly string[];
   readonly isTrial: boolean;
+  readonly onDone: () => void;
 }
 
 /** Says that a step is done, with what has to be written down of it. */
-export function DoneForm({ engineId, step, bars, marks, isTrial }: Props) {
+export function DoneForm({ engineId, step, bars, marks, isTrial, onDone }: Props) {
   const send = useLineSender(engineId);
   const key = useRef<HTMLButtonElement>(null);
   const {
@@ -45,7 +46,10 @@ export function DoneForm({ engineId, step, bars, marks, isTrial }: Props) {
           ...((markOwn !== '' || markPlace !== '') && { marks: [markOwn, markPlace] as const }),
         },
       }),
-    (_, entered) => entered.reset(),
+    (_, entered) => {
+      entered.reset();
+      onDone();
+    },
   );
   useSingleKeys({ x: () => key.current?.click() });
   const field = fields.getInputProps;

@@ -111,7 +111,7 @@ export function LineDrawing({ steps, layout, selected, onSelect }: Props) {
                   <Station state={state} />
                   <span className={styles.name}>
                     {step.name}
-                    <span className="only-spoken">, {STEP_STATE_WORDS[state]}</span>
+                    <span className="only-spoken"> ({STEP_STATE_WORDS[state]})</span>
                   </span>
                 </button>
               </li>

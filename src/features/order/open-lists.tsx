@@ -82,7 +82,7 @@ function InFold({ page }: Props) {
               aria-disabled={pending || undefined}
               onClick={() => write({ kind: 'aid-out', body: { of: key, count } })}
             >
-              Out<span className="only-spoken">: {name}</span>
+              Out<span className="only-spoken"> {name}</span>
             </button>
           </li>
         ))}
@@ -119,7 +119,7 @@ function LooseFold({ page }: Props) {
                 aria-disabled={pending || undefined}
                 onClick={() => write({ kind: 'tight', body: { of: key } })}
               >
-                It is done<span className="only-spoken">: {words}</span>
+                It is done<span className="only-spoken"> {words}</span>
               </button>
             )}
           </li>

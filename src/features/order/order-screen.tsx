@@ -2,6 +2,7 @@
 
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useCallback, type ReactNode } from 'react';
+import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen, Section } from '@/interface/parts/screen';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { ChangesFold } from './changes-fold';
@@ -15,6 +16,8 @@ import styles from './order-screen.module.css';
 
 interface Props {
   readonly page: OrderPage;
+  /** What stands by a step that sets the timing. */
+  readonly reckoner?: ReactNode;
   readonly children?: ReactNode;
 }
 
@@ -40,7 +43,7 @@ function OrderNotices({ page: { trouble, hanging } }: Props) {
   );
 }
 
-/** The step that is looked at: the one in the address, else the likeliest now. */
+/** The step that is looked at: the one in the address, else the likeliest now; none asked for goes back to that. */
 function useSelected({ steps, now, engineId }: OrderPage): readonly [string, (id: string) => void] {
   const asked = useSearchParams().get('step') ?? '';
   const router = useRouter();
@@ -48,14 +51,14 @@ function useSelected({ steps, now, engineId }: OrderPage): readonly [string, (id
   const known = steps.some(({ step }) => step.id === asked);
   const selected = known ? asked : (stale ?? now[0] ?? steps[0]?.step.id ?? '');
   const select = useCallback(
-    (id: string) => router.replace(`/engines/${engineId}/order?step=${id}`, { scroll: false }),
+    (id: string) => router.replace(`/engines/${engineId}/order${id === '' ? '' : `?step=${id}`}`, { scroll: false }),
     [router, engineId],
   );
   return [selected, select];
 }
 
 /** The order of the build: what can be done now, the line, the step that is looked at, and the three open lists. */
-export function OrderScreen({ page, children }: Props) {
+export function OrderScreen({ page, reckoner, children }: Props) {
   const [selected, select] = useSelected(page);
   const one = page.steps.find(({ step }) => step.id === selected);
   useSingleKeys({ n: () => document.querySelector<HTMLElement>('#more summary')?.click() });
@@ -72,6 +75,11 @@ export function OrderScreen({ page, children }: Props) {
         <LineDrawing steps={page.steps} layout={page.layout} selected={selected} onSelect={select} />
         {one && <StepPanel key={selected} page={page} one={one} onSelect={select} />}
       </div>
+      {one?.step.kind === 'timing' && (
+        <Disclosure title="Reckon the timing" line="degrees, drop, top by a stop, valve times, a rim" id="timing">
+          {reckoner}
+        </Disclosure>
+      )}
       <OpenLists page={page} />
       <ChangesFold page={page} />
       <PauseFold page={page} />

@@ -61,7 +61,7 @@ function ElsewhereLink({ engineId, step }: { readonly engineId: string; readonly
 }
 
 /** What can be said of a step as it stands. */
-function Acts({ page, one }: Omit<Props, 'onSelect'>) {
+function Acts({ page, one, onSelect }: Props) {
   const { step, state } = one;
   const { engineId, bars, marked } = page;
   const byItself = (step.kind === 'joint' && step.jointId !== null) || (step.kind === 'fit' && step.fitId !== null);
@@ -76,6 +76,7 @@ function Acts({ page, one }: Omit<Props, 'onSelect'>) {
           bars={bars[step.id] ?? []}
           marks={marked[step.id] ?? []}
           isTrial={isTrial}
+          onDone={() => onSelect('')}
         />
       )}
       {state !== 'open' && isGated(step) && <Bars bars={bars[step.id] ?? []} engineId={engineId} />}
@@ -138,7 +139,7 @@ export function StepPanel({ page, one, onSelect }: Props) {
       <DoneLine one={one} />
       <WhyNotYet page={page} one={one} onSelect={onSelect} />
       <ElsewhereLink engineId={engineId} step={step} />
-      <Acts page={page} one={one} />
+      <Acts page={page} one={one} onSelect={onSelect} />
       <StepFacts step={step} effects={step.detail.makes.map((effect) => EFFECT_WORDS[effect])} />
       <Disclosure
         title="Change the order here"

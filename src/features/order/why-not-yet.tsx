@@ -64,7 +64,7 @@ export function WhyNotYet({ page, one, onSelect }: Props) {
                 <li key={stepId} style={{ paddingInlineStart: `${Math.min(depth, 8) * 0.75}rem` }}>
                   <button type="button" className={styles.chainStep} onClick={() => onSelect(stepId)}>
                     <Station state={state.state} /> {state.step.name}
-                    <span className="only-spoken">, {STEP_STATE_WORDS[state.state]}</span>
+                    <span className="only-spoken"> ({STEP_STATE_WORDS[state.state]})</span>
                   </button>
                 </li>
               )

@@ -50,6 +50,7 @@ export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>):
     stop('Wrenches', 'wrenches', `${wrenches.length}`),
     stop('Instruments', 'instruments', 'simulated'),
     stop('Practice', 'practice', 'schools'),
+    stop('Timing', 'timing', 'reckoner'),
     stop('Trials', 'trials', trials === 0 ? 'none yet' : `${trials}`),
   ];
 }

@@ -37,7 +37,7 @@ export function LineForm({ engineId, name, label, hint, act, rank = 'plain', lin
     (_, entered) => entered.reset(),
   );
   return (
-    <ActionForm label={label} focus={focus} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
+    <ActionForm label={act} focus={focus} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <TextInput className={form.wide} label={label} description={hint} {...fields.getInputProps('words')} />
       <div className={form.acts}>
         <Button type="submit" rank={rank} busy={pending}>

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { NoOrderScreen } from '@/features/order/no-order-screen';
 import { OrderScreen } from '@/features/order/order-screen';
 import { orderPage, proposedMeetings } from '@/features/order/queries';
+import { TimingReckoner } from '@/features/reckon/timing-reckoner';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
 import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
@@ -14,7 +15,7 @@ export default async function OrderOfBuildPage({ params }: EngineParams) {
   const page = orderPage(rows, state);
   if (page.steps.length === 0) return <NoOrderScreen page={page} meetings={proposedMeetings(rows)} />;
   return (
-    <OrderScreen page={page}>
+    <OrderScreen page={page} reckoner={<TimingReckoner />}>
       <AsideFold asides={asidesOf(rows, 'step')} />
     </OrderScreen>
   );

@@ -51,6 +51,7 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['tighten', '/engines/demo-fourteen/tighten'],
   ['run-in', '/engines/demo-fourteen/run-in'],
   ['record', '/engines/demo-fourteen/record'],
+  ['record of the order', '/engines/demo-fourteen/record/order'],
   ['record of a joint', '/engines/demo-fourteen/record/demo-f-joint-head'],
   ['face', '/face/demo-m-joint-head-round-1'],
   ['face when done', '/face/demo-f-joint-head-round-1'],

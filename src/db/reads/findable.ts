@@ -3,7 +3,7 @@ import type { Shop } from '../shop';
 
 /** What of an engine can be found, by the words that stand in it. */
 export interface Findable {
-  readonly kind: 'engine' | 'source' | 'leaf' | 'joint' | 'fit' | 'note';
+  readonly kind: 'engine' | 'source' | 'leaf' | 'joint' | 'fit' | 'note' | 'step' | 'part';
   readonly id: string;
   readonly engineId: string;
   readonly title: string;
@@ -30,6 +30,12 @@ const FINDABLE = `
   UNION ALL
   SELECT 'fit', id, engine_id, name, places, NULL FROM fit
     WHERE (@engineId IS NULL OR engine_id = @engineId) AND ${notAside('fit')}
+  UNION ALL
+  SELECT 'step', id, engine_id, name, branch, 'order?step=' || id FROM step
+    WHERE (@engineId IS NULL OR engine_id = @engineId) AND ${notAside('step')}
+  UNION ALL
+  SELECT 'part', id, engine_id, name, mark || ' ' || serial || ' ' || bag, 'order/tray#part-' || id FROM part
+    WHERE @engineId IS NULL OR engine_id = @engineId
   UNION ALL
   SELECT 'note', id, engine_id, substr(words, 1, 80), words,
     CASE WHEN joint_id IS NOT NULL THEN 'joints/' || joint_id || '#notes'

@@ -45,6 +45,8 @@ const KINDS: Readonly<Record<Findable['kind'], readonly [said: string, path: (id
   leaf: ['Entry', () => 'book'],
   joint: ['Joint', (id) => `joints/${id}`],
   fit: ['Fit', (id) => `fits/${id}`],
+  step: ['Step', () => 'order'],
+  part: ['Part', () => 'order/tray'],
   // Where a note stands comes with it.
   note: ['Note', () => 'about'],
 };
@@ -69,6 +71,7 @@ const SCREENS: readonly (readonly [kind: string, title: string, href: string, wo
   ['Screen', 'Copies of the shop', '/copies', 'backup restore'],
   ['Screen', 'House practice', '/shelves/practice', 'settings'],
   ['Screen', 'Instruments', '/shelves/instruments', 'micrometer dial'],
+  ['Screen', 'Timing', '/shelves/timing', 'degrees disc drop stop valve rim'],
   ['Screen', 'Threads', '/shelves/threads', 'finder caliper gauge spanner'],
   ['Screen', 'Last acts of the shop', '/shelves/acts', 'undo history'],
   ['Act', 'Put an engine on a stand', '/engines/new', 'new add'],

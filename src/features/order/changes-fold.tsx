@@ -11,6 +11,7 @@ import { pastedSteps } from '@/model/order/pasted-steps';
 import { pasteStepsAction } from './actions';
 import type { OrderPage } from './queries';
 import { LineForm } from '@/interface/parts/line-form';
+import { SortList } from './sort-list';
 import { StepForm } from './step-form';
 import { useLine } from '@/interface/record/use-line';
 import styles from './order-screen.module.css';
@@ -121,6 +122,11 @@ export function ChangesFold({ page }: Props) {
           line={(words) => ({ kind: 'turned', body: { words } })}
         />
       </Disclosure>
+      {page.steps.length > 1 && (
+        <Disclosure title="Put steps elsewhere" line="by dragging, or with the arrow keys">
+          <SortList page={page} />
+        </Disclosure>
+      )}
       {!page.trial && (
         <Disclosure title="Trial build" line="a stretch of it loose first">
           <TrialForm page={page} />

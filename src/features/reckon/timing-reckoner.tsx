@@ -96,7 +96,7 @@ function DropReckoner() {
       <HydrationGate className={form.grid}>
         <TextInput label="Stroke" description={unit} {...cell('stroke')} />
         <TextInput label="Rod between centres" description={unit} {...cell('rod')} />
-        <NativeSelect label="From" description="What is given" data={WAYS} {...cell('way')} />
+        <NativeSelect label="Way round" description="What is given" data={WAYS} {...cell('way')} />
         <TextInput
           label={isDrop ? 'Drop' : 'Degrees from top'}
           description={isDrop ? unit : '0 to 180'}
@@ -140,7 +140,13 @@ const VALVES = [
   { value: 'inlet', label: 'Inlet' },
   { value: 'exhaust', label: 'Exhaust' },
 ];
-const PLACES = DEAD_CENTRES.map((value) => ({ value, label: value }));
+const CENTRE_WORDS: Readonly<Record<DeadCentre, string>> = {
+  BTDC: 'before top',
+  ATDC: 'after top',
+  BBDC: 'before bottom',
+  ABDC: 'after bottom',
+};
+const PLACES = DEAD_CENTRES.map((value) => ({ value, label: CENTRE_WORDS[value] }));
 
 /** How long a valve is open, and where its middle lies. */
 function ValveReckoner() {
@@ -160,7 +166,7 @@ function ValveReckoner() {
       answer: `Open for ${plain(Number(duration_deg.toFixed(2)))}°, its middle ${plain(Number(middle_deg.toFixed(2)))}° ${valve === 'inlet' ? 'after' : 'before'} top`,
       working: [
         'the middle lies half the time it is open from where it opens',
-        `opens ${cells.opens}° ${opensAt}, closes ${cells.closes}° ${closesAt}`,
+        `opens ${cells.opens}° ${CENTRE_WORDS[opensAt]}, closes ${cells.closes}° ${CENTRE_WORDS[closesAt]}`,
       ],
     };
   });
@@ -169,9 +175,9 @@ function ValveReckoner() {
       <HydrationGate className={form.grid}>
         <NativeSelect label="Valve" data={VALVES} {...cell('valve')} />
         <TextInput className={form.short} label="Opens" {...cell('opens')} />
-        <NativeSelect label="before or after" data={PLACES} {...cell('opensAt')} value={opensAt} />
+        <NativeSelect label="Opening counted" data={PLACES} {...cell('opensAt')} value={opensAt} />
         <TextInput className={form.short} label="Closes" {...cell('closes')} />
-        <NativeSelect label="before or after " data={PLACES} {...cell('closesAt')} value={closesAt} />
+        <NativeSelect label="Closing counted" data={PLACES} {...cell('closesAt')} value={closesAt} />
       </HydrationGate>
       <Answer of={answer} />
     </Section>
@@ -207,7 +213,7 @@ function RimReckoner() {
     <Section title="Degrees on a rim">
       <HydrationGate className={form.grid}>
         <TextInput label="Diameter of the rim" description={unit} {...cell('diameter')} />
-        <NativeSelect label="From " description="What is given" data={RIM_WAYS} {...cell('way')} />
+        <NativeSelect label="Way round" description="What is given" data={RIM_WAYS} {...cell('way')} />
         <TextInput
           label={isArc ? 'Length along it' : 'Degrees'}
           description={isArc ? unit : 'of crank'}

@@ -1,3 +1,4 @@
+import type { OrderRecord } from './order-record-page';
 import type { Shop } from '@/db/shop';
 import type { Engine } from '@/model/engine/engine';
 import { holdingMeasures } from '@/model/engine/engine-measure';
@@ -39,3 +40,9 @@ export const fitsRecord = (shop: Shop, rows: EngineRows): FitsRecord => ({
   measures: holdingMeasures(shop.measures.all(rows.engine.id)),
   notes: rows.notes.filter(({ jointId }) => jointId === null),
 });
+
+/** The order of an engine as it is printed. */
+export function orderRecord(rows: EngineRows): OrderRecord {
+  const { steps, tray, loose, aids, lines } = engineStateOf(rows).order;
+  return { engine: rows.engine, steps, tray, loose, aids, lines };
+}

@@ -6,12 +6,14 @@ import styles from './record-screen.module.css';
 interface Props {
   readonly engineId: string;
   readonly joints: readonly { readonly id: string; readonly name: string; readonly line: string }[];
+  /** How much of the order is done; undefined where it has none. */
+  readonly order?: string;
   /** How many fits are proven; undefined where nothing is measured. */
   readonly fits?: string;
 }
 
 /** The record: each joint as a page to print and as a file, and the way back in. */
-export const RecordScreen = ({ engineId, joints, fits }: Props) => (
+export const RecordScreen = ({ engineId, joints, fits, order }: Props) => (
   <Screen
     plain
     title="Record"
@@ -43,6 +45,17 @@ export const RecordScreen = ({ engineId, joints, fits }: Props) => (
         <span>{fits}</span>
         <a href={`/api/engines/${engineId}/fits`} download>
           CSV<span className="only-spoken"> of the readings</span>
+        </a>
+      </p>
+    )}
+    {order !== undefined && (
+      <p className={styles.joint}>
+        <Link href={`/engines/${engineId}/record/order`} className={styles.name}>
+          The order of the build
+        </Link>
+        <span>{order}</span>
+        <a href={`/api/engines/${engineId}/tray`} download>
+          CSV<span className="only-spoken"> of the tray</span>
         </a>
       </p>
     )}

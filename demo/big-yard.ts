@@ -8,9 +8,11 @@ export interface BigYard {
   readonly readingsPerEngine: number;
   readonly cyclesPerEngine: number;
   readonly leavesPerEngine: number;
+  readonly stepsPerEngine: number;
+  readonly partsPerEngine: number;
 }
 
-/** A shop of twenty years: 500 engines, 10,000 joints, 1,000,000 pulls, 100,000 readings, 10,000 runs, 5,000 leaves. */
+/** A shop of twenty years: 500 engines, 10,000 joints, 1,000,000 pulls, 100,000 readings, 10,000 runs, 5,000 leaves, 75,000 steps, 100,000 kinds of part. */
 export const TWENTY_YEARS: BigYard = {
   engines: 500,
   jointsPerEngine: 20,
@@ -18,6 +20,8 @@ export const TWENTY_YEARS: BigYard = {
   readingsPerEngine: 200,
   cyclesPerEngine: 20,
   leavesPerEngine: 10,
+  stepsPerEngine: 150,
+  partsPerEngine: 200,
 };
 
 type Row = Record<string, unknown>;
@@ -65,6 +69,9 @@ function patternsOf(shop: Shop) {
       "SELECT fit_line.* FROM fit JOIN fit_line ON fit_id = fit.id WHERE engine_id = ? AND fit_line.kind = 'reading' ORDER BY seq",
       ENGINE,
     ),
+    step: one('SELECT * FROM step WHERE engine_id = ? AND joint_id IS NULL AND fit_id IS NULL', ENGINE),
+    part: one('SELECT * FROM part WHERE engine_id = ?', ENGINE),
+    done: one("SELECT * FROM build_line WHERE engine_id = ? AND kind = 'done'", ENGINE),
     cycle: one("SELECT * FROM heat_event WHERE engine_id = ? AND kind = 'cycle'", ENGINE),
   };
 }
@@ -114,6 +121,26 @@ function writeEngine(write: Write, patterns: Patterns, size: BigYard, n: number,
   }
   for (let c = 0; c < size.cyclesPerEngine; c++)
     write('heat_event', { ...patterns.cycle, id: `${id}-c${c}`, engine_id: id });
+  writeOrder(write, patterns, size, id);
+}
+
+/** An order of so many steps, two thirds of it done, and its tray. */
+function writeOrder(write: Write, { step, part, done }: Patterns, size: BigYard, id: string): void {
+  for (let s = 0; s < size.stepsPerEngine; s++) {
+    const after = s === 0 ? [] : [`${id}-s${s - 1}`];
+    const name = `Step ${s} of the build, with a name as long as they get`;
+    write('step', { ...step, id: `${id}-s${s}`, engine_id: id, place: s, name, after: JSON.stringify(after) });
+  }
+  for (let p = 0; p < size.partsPerEngine; p++)
+    write('part', {
+      ...part,
+      id: `${id}-p${p}`,
+      engine_id: id,
+      step_id: `${id}-s${p % size.stepsPerEngine}`,
+      name: `Part ${p}`,
+    });
+  for (let s = 0; s < (2 * size.stepsPerEngine) / 3; s++)
+    write('build_line', { ...done, id: `${id}-d${s}`, engine_id: id, step_id: `${id}-s${s}` });
 }
 
 /** Fills a shop that holds the demonstration yard with as many engines more, one transaction an engine. */

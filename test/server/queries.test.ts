@@ -16,6 +16,8 @@ const MANY = {
   readingsPerEngine: 6,
   cyclesPerEngine: 1,
   leavesPerEngine: 2,
+  stepsPerEngine: 3,
+  partsPerEngine: 4,
 };
 
 interface Counted {

@@ -4,13 +4,16 @@ import styles from './order-screen.module.css';
 interface Props {
   readonly step: Step;
   readonly effects: readonly string[];
+  /** The entry of the book that it is from. */
+  readonly from?: string;
 }
 
 /** What is known of a step beside how it stands; what nobody said takes no room. */
-export function StepFacts({ step: { detail }, effects }: Props) {
+export function StepFacts({ step: { detail }, effects, from = '' }: Props) {
   const { words, lies, surfaces, kit, people, putsIn, takesOut } = detail;
   const facts: readonly (readonly [name: string, what: string])[] = [
     ['How', words],
+    ['From', from],
     ['How it lies', lies],
     ...surfaces.map(
       ({ what, on, much, sets }) => ['On its faces', [what, on, much, sets].filter(Boolean).join(', ')] as const,

@@ -140,7 +140,11 @@ export function StepPanel({ page, one, onSelect }: Props) {
       <WhyNotYet page={page} one={one} onSelect={onSelect} />
       <ElsewhereLink engineId={engineId} step={step} />
       <Acts page={page} one={one} onSelect={onSelect} />
-      <StepFacts step={step} effects={step.detail.makes.map((effect) => EFFECT_WORDS[effect])} />
+      <StepFacts
+        step={step}
+        effects={step.detail.makes.map((effect) => EFFECT_WORDS[effect])}
+        from={page.choices.leaves.find(({ id }) => id === step.leafId)?.name}
+      />
       <Disclosure
         title="Change the order here"
         line=""

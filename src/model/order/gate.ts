@@ -171,12 +171,26 @@ export function barsOfJoint(state: GateState, jointId: string): readonly Bar[] {
   const own = order.steps.filter(
     ({ step }) => step.jointId === jointId && (step.purpose === null || step.purpose === 'final'),
   );
-  return own.flatMap(({ step, state: stands, waits }) => [
+  const turns = state.joints.some(({ joint }) => joint.id === jointId && joint.turnShaft);
+  const { crank } = order;
+  const by = order.byId.get(crank.stepId ?? '')?.step.name;
+  // A strip holds the crank by the fits' own gate.
+  const held =
+    turns && crank.state !== 'free' && crank.stepId !== undefined
+      ? [
+          bar('crank', `The crank is ${crank.state} by “${by ?? ''}”, and the round turns it.`, {
+            at: 'step',
+            id: crank.stepId,
+          }),
+        ]
+      : [];
+  const ofSteps = own.flatMap(({ step, state: stands, waits }) => [
     ...(stands === 'waiting' || stands === 'barred'
       ? [bar('order-waits', `In the order it waits for ${namesOfWaits(order, waits)}.`, { at: 'step', id: step.id })]
       : []),
     ...(isGated(step) ? barsOfGate(state, step).filter(({ code }) => !SAID_BY_FITS.has(code)) : []),
   ]);
+  return [...held, ...ofSteps];
 }
 
 /** What the order says to going over a joint again: nothing is in, and nothing else loose, where it has an order. */

@@ -76,9 +76,20 @@ export const PLAIN_STEP: StepDetail = {
 
 const kept = storedJson<Partial<StepDetail>>('step', []);
 
+/** Many steps are as plain as one another: a text is read once for as long as there are not too many. */
+const MAX_TEXTS = 2000;
+const known = new Map<string, StepDetail>();
+
+function detailIn(text: string): StepDetail {
+  const found = known.get(text) ?? { ...PLAIN_STEP, ...kept.read(text) };
+  if (known.size >= MAX_TEXTS) known.clear();
+  known.set(text, found);
+  return found;
+}
+
 /** Only what differs from a plain step is kept. */
 export const STEP_DETAIL_JSON = {
-  read: (text: string): StepDetail => ({ ...PLAIN_STEP, ...kept.read(text) }),
+  read: detailIn,
   write: (detail: StepDetail): string =>
     kept.write(
       Object.fromEntries(

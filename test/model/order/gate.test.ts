@@ -139,6 +139,21 @@ describe('the bench asks the order too', () => {
     one.write(done('shaft'));
     expect(barsOfJoint(one.state(), 'j')).toEqual([]);
   });
+  test('a round that turns the crank asks where timing holds it', () => {
+    const turning = joint('j');
+    const steps = [
+      step('timed', { kind: 'timing' }),
+      step('fixed', { after: ['timed'], detail: { makes: ['crank-free'] } }),
+    ];
+    const asked = (turnShaft: boolean, done: readonly string[]) => {
+      const one = bench(steps, { joints: [{ ...turning, joint: { ...turning.joint, turnShaft } }] });
+      for (const id of done) one.write({ kind: 'done', stepId: id, body: {} });
+      return barsOfJoint(one.state(), 'j').map(({ code }) => code);
+    };
+    expect(asked(true, ['timed'])).toEqual(['crank']);
+    expect(asked(false, ['timed'])).toEqual([]);
+    expect(asked(true, ['timed', 'fixed'])).toEqual([]);
+  });
   test('a joint that closes the engine asks what closing asks', () => {
     const steps = [step('lid', { kind: 'joint', jointId: 'j', purpose: 'final', detail: { makes: ['closes'] } })];
     const one = bench(steps, { joints: [joint('j')] });

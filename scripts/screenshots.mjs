@@ -97,7 +97,7 @@ const VIEWS = [
   ['face-phone', '/face/demo-m-joint-head-round-1', { viewport: { width: 390, height: 844 } }],
   ['run-in', '/engines/demo-fourteen/run-in', {}],
   ['record', '/engines/demo-fourteen/record/demo-f-joint-head', {}],
-  ['ladder-dark', '/engines/demo-fourteen/joints/demo-f-joint-head', { colorScheme: 'dark' }],
+  ['order', '/engines/demo-norrhem/order', {}],
 ];
 
 try {

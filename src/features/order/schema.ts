@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Checked } from '@/core/units';
 import { PURPOSES, type Purpose } from '@/model/joint/tightening';
 import { oneOf } from '@/model/one-of';
 import { LINE_FIELDS, stepDetailSchema } from '@/model/order/order-schemas';
@@ -33,7 +34,7 @@ export type StepFields = Pick<
   readonly behind?: string | null;
 };
 
-export const stepSchema = Joi.object<StepFields>({
+export const stepSchema = Joi.object<Checked<StepFields>, true>({
   id: idOrNone(),
   version: readVersion.default(0).optional(),
   engineId: id().required(),

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Checked } from '@/core/units';
 import { PURPOSES } from '@/model/joint/tightening';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
@@ -23,7 +24,7 @@ const surface = Joi.object<Surface, true>({
   sets: words(120).required(),
 });
 
-export const stepDetailSchema = Joi.object<StepDetail>({
+export const stepDetailSchema = Joi.object<Checked<StepDetail>, true>({
   words: words(2000).required(),
   lies: words(400).required(),
   caution: words(400).required(),
@@ -38,7 +39,7 @@ export const stepDetailSchema = Joi.object<StepDetail>({
 const links = () => Joi.array().items(id()).unique().max(60).required();
 
 /** A step as it comes from elsewhere. */
-export const storedStepSchema = Joi.object<Step>({
+export const storedStepSchema = Joi.object<Checked<Step>, true>({
   id: id().required(),
   engineId: id().required(),
   place: sentNumber().required(),

@@ -1,9 +1,11 @@
-/** What somebody wrote down of an engine, a joint, a fit, or one fastener of a joint. */
+/** What somebody wrote down of an engine, a joint, a fit, a step, a part, or one fastener of a joint. */
 export interface Note {
   readonly id: string;
   readonly engineId: string;
   readonly jointId: string | null;
   readonly fitId: string | null;
+  readonly stepId: string | null;
+  readonly partId: string | null;
   /** Of one fastener: its number in the turn. */
   readonly fastener: number | null;
   readonly words: string;
@@ -18,13 +20,15 @@ export interface NoteWithPhotos extends Note {
   readonly photoIds: readonly string[];
 }
 
-/** What notes are of; the engine itself where neither joint nor fit is said. */
-export type NotedThing = Pick<Note, 'engineId' | 'jointId' | 'fitId'>;
+/** What notes are of; the engine itself where nothing else is said. */
+export type NotedThing = Pick<Note, 'engineId'> & Partial<Pick<Note, 'jointId' | 'fitId' | 'stepId' | 'partId'>>;
+
+const OF = ['jointId', 'fitId', 'stepId', 'partId'] as const;
 
 /** Whether a note is of a thing, and not of what belongs to it. */
 export const isNoteOf =
   (of: NotedThing) =>
   (note: NotedThing): boolean =>
-    note.jointId === of.jointId && note.fitId === of.fitId;
+    OF.every((key) => (note[key] ?? null) === (of[key] ?? null));
 
 export const MAX_NOTE_CHARACTERS = 4000;

@@ -107,6 +107,8 @@ test('notes and initials go out with a build and come back as they were, whoever
   shop.inNameOf('IH', () =>
     shop.notes.add({
       ...HEAD,
+      stepId: null,
+      partId: null,
       id: 'a-note',
       fastener: 2,
       words: 'Marked',

@@ -9,12 +9,14 @@ import {
 import { takeAwayAction, setAsideAction, undoAction } from '@/features/removal/actions';
 import { enterPartsAction, keepPartAction, previewPartsAction } from '@/features/tray/actions';
 import { startTighteningAction } from '@/features/joint/actions';
+import { keepNoteAction } from '@/features/notes/actions';
+import { buildFileOf } from '@/features/record/build-file';
 import { startRetorqueAction } from '@/features/run-in/actions';
 import type { Shop } from '@/db/shop';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { PLAIN_STEP } from '@/model/order/step';
 import { PLAIN_PART } from '@/model/order/part';
-import { jointNamed, rowsNamed } from '../db/temporary-shop';
+import { jointNamed, rowsNamed, YARD_NOW } from '../db/temporary-shop';
 import { accepted, ownShop, refused } from './own-shop';
 
 let shop: Shop;
@@ -176,6 +178,30 @@ describe('a line of the order', () => {
     const { token } = (done as { undo: { token: string } }).undo;
     await accepted(undoAction({ token }));
     expect(standing(FOURTEEN, 'clean-block')).toBe('done');
+  });
+});
+
+describe('a note of a step or of a part', () => {
+  const note = (given: object) => ({
+    id: null,
+    version: 0,
+    engineId: FOURTEEN,
+    fastener: null,
+    words: 'Mark to the front',
+    ...given,
+  });
+  test('is of this engine, holds its step, and comes over in a build file', async () => {
+    await accepted(keepNoteAction(note({ stepId: `${FOURTEEN}-pins` })));
+    await accepted(keepNoteAction(note({ partId: 'demo-f-part-caps' })));
+    expect(await refused(keepNoteAction(note({ stepId: 'demo-maestrale-piston-on' })))).toMatchObject({
+      code: 'not-found',
+    });
+    expect(await refused(keepNoteAction(note({ partId: 'demo-n-part-seals' })))).toMatchObject({ code: 'not-found' });
+    expect(await refused(takeAwayAction({ kind: 'part', id: 'demo-f-part-caps', name: 'x' }))).toMatchObject({
+      message: expect.stringMatching(/1 note/) as unknown,
+    });
+    const { notes } = buildFileOf(shop, rowsNamed(shop, FOURTEEN).engine, YARD_NOW);
+    expect(notes.map(({ stepId, partId }) => stepId ?? partId)).toEqual([`${FOURTEEN}-pins`, 'demo-f-part-caps']);
   });
 });
 

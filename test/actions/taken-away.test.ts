@@ -57,7 +57,7 @@ function mistakes(): Readonly<Record<RemovableKind, string>> {
   shop.fits.add({ ...fit, id: 'x-fit', holds: [] });
   shop.wrenches.add({ ...wrench, id: 'x-wrench' });
   shop.trials.add({ ...trial, id: 'x-trial', createdAt: at });
-  const none = { jointId: null, fitId: null, fastener: null, version: 1, createdAt: at };
+  const none = { jointId: null, fitId: null, stepId: null, partId: null, fastener: null, version: 1, createdAt: at };
   shop.notes.add({ id: 'x-note', engineId: 'demo-fourteen', words: 'zz', ...none });
   const step = {
     engineId: 'demo-fourteen',

@@ -46,6 +46,8 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['order in a trial build', '/engines/demo-norrhem/order'],
   ['order that waits', '/engines/demo-maestrale/order'],
   ['the tray', '/engines/demo-norrhem/order/tray'],
+  ['notes of a step', '/engines/demo-norrhem/order/steps/demo-norrhem-left-clean'],
+  ['notes of a part', '/engines/demo-norrhem/order/tray/demo-n-part-seals'],
   ['parts in', '/engines/demo-norrhem/order/tray/import'],
   ['labels', '/engines/demo-norrhem/order/tray/labels'],
   ['tighten', '/engines/demo-fourteen/tighten'],

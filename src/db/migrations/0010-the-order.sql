@@ -67,6 +67,12 @@ CREATE TRIGGER stamp_part_removed AFTER DELETE ON part BEGIN
   UPDATE engine_stamp SET stamp = (SELECT max(stamp) + 1 FROM engine_stamp) WHERE engine_id = OLD.engine_id;
 END;
 
+-- A note, with its photographs, may be of a step or of a part of the tray.
+ALTER TABLE note ADD COLUMN step_id TEXT REFERENCES step (id);
+ALTER TABLE note ADD COLUMN part_id TEXT REFERENCES part (id);
+CREATE INDEX note_by_step ON note (step_id);
+CREATE INDEX note_by_part ON note (part_id);
+
 -- What was done in the order of the build. Only ever added to.
 CREATE TABLE build_line (
   seq         INTEGER PRIMARY KEY AUTOINCREMENT,

@@ -39,7 +39,9 @@ const FINDABLE = `
   UNION ALL
   SELECT 'note', id, engine_id, substr(words, 1, 80), words,
     CASE WHEN joint_id IS NOT NULL THEN 'joints/' || joint_id || '#notes'
-         WHEN fit_id IS NOT NULL THEN 'fits/' || fit_id || '#notes' ELSE 'about#notes' END
+         WHEN fit_id IS NOT NULL THEN 'fits/' || fit_id || '#notes'
+         WHEN step_id IS NOT NULL THEN 'order?step=' || step_id
+         WHEN part_id IS NOT NULL THEN 'order/tray#part-' || part_id ELSE 'about#notes' END
     FROM note WHERE @engineId IS NULL OR engine_id = @engineId`;
 
 /** Everything that can be found of one engine, or of all, in one query. */

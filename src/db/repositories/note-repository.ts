@@ -7,6 +7,8 @@ export const NOTE = table<Note>('note', {
   engineId: 'engine_id',
   jointId: 'joint_id',
   fitId: 'fit_id',
+  stepId: 'step_id',
+  partId: 'part_id',
   fastener: 'fastener',
   words: 'words',
   who: initials,

@@ -132,10 +132,18 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
     hangs: [
       counted('build_line', 'step_id = @id', 'line of what was done|lines of what was done'),
       ['SELECT name AS text FROM part WHERE step_id = @id', 'the part'],
+      counted('note', 'step_id = @id', 'note|notes'),
     ],
     along: [],
   },
-  part: { table: 'part', hangs: [counted('build_line', 'part_id = @id', 'line of it|lines of it')], along: [] },
+  part: {
+    table: 'part',
+    hangs: [
+      counted('build_line', 'part_id = @id', 'line of it|lines of it'),
+      counted('note', 'part_id = @id', 'note|notes'),
+    ],
+    along: [],
+  },
   note: { table: 'note', hangs: [], along: [['note_photo', 'note_id']] },
 };
 

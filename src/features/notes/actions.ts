@@ -18,11 +18,15 @@ export const keepNoteAction = shopAction(noteSchema, (given, bench) => {
   engineOf(bench, fields.engineId);
   const joint = fields.jointId === null ? undefined : found(shop.joints, fields.jointId, 'joint', 'jointId');
   const fit = fields.fitId === null ? undefined : found(shop.fits, fields.fitId, 'fit', 'fitId');
-  if ([joint, fit].some((one) => one !== undefined && one.engineId !== fields.engineId))
+  const step =
+    fields.stepId === null ? undefined : found({ find: shop.build.findStep }, fields.stepId, 'step', 'stepId');
+  const part =
+    fields.partId === null ? undefined : found({ find: shop.build.findPart }, fields.partId, 'part', 'partId');
+  if ([joint, fit, step, part].some((one) => one !== undefined && one.engineId !== fields.engineId))
     throw new DomainError('not-found', 'That is not of this engine.', 'engineId');
   if (fields.fastener !== null && !(joint && fields.fastener <= joint.fasteners))
     throw new DomainError('bad-field', 'The joint has no such fastener.', 'fastener');
-  const of = joint?.name ?? fit?.name ?? 'the engine';
+  const of = joint?.name ?? fit?.name ?? step?.name ?? part?.name ?? 'the engine';
   if (known === null) {
     const id = nanoid(10);
     shop.notes.add({ ...fields, id, version: 1, createdAt: nowIso });

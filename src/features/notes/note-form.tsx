@@ -23,7 +23,8 @@ const numbered = (fasteners: number) => [
 ];
 
 /** The name of the form that writes a new note of a thing, by which its draft is kept. */
-export const noteFormName = ({ jointId, fitId, engineId }: NotedThing) => `note-${jointId ?? fitId ?? engineId}`;
+export const noteFormName = ({ jointId, fitId, stepId, partId, engineId }: NotedThing) =>
+  `note-${jointId ?? fitId ?? stepId ?? partId ?? engineId}`;
 
 /** Writes a note, or changes one. */
 export function NoteForm({ of, fasteners, note, onDone }: Props) {
@@ -36,7 +37,11 @@ export function NoteForm({ of, fasteners, note, onDone }: Props) {
   } = useActionForm(
     note ? `note-${note.id}` : noteFormName(of),
     {
-      ...of,
+      engineId: of.engineId,
+      jointId: of.jointId ?? null,
+      fitId: of.fitId ?? null,
+      stepId: of.stepId ?? null,
+      partId: of.partId ?? null,
       id: note?.id ?? '',
       version: note?.version ?? 0,
       fastener: note?.fastener ? String(note.fastener) : '',

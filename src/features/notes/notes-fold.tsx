@@ -13,6 +13,8 @@ interface Props {
   readonly of: NotedThing;
   readonly notes: readonly NoteWithPhotos[];
   readonly fasteners?: number;
+  /** It is what the page is for. */
+  readonly open?: boolean;
 }
 
 const lineOf = (notes: readonly NoteWithPhotos[]): string => {
@@ -55,8 +57,9 @@ function NoteItem({ note, of, fasteners }: Omit<Props, 'notes'> & { readonly not
 }
 
 /** What was written down of an engine, a joint, a fit or one fastener, with photographs. */
-export const NotesFold = ({ of, notes, fasteners }: Props) => (
+export const NotesFold = ({ of, notes, fasteners, open }: Props) => (
   <Disclosure
+    open={open}
     title="Notes and photographs"
     id="notes"
     line={lineOf(notes)}

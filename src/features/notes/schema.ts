@@ -6,7 +6,10 @@ import { readVersion } from '@/model/versioned';
 
 const idOrNone = () => Joi.string().max(60).empty('').allow(null).default(null);
 
-type NoteFields = Pick<Note, 'engineId' | 'jointId' | 'fitId' | 'fastener' | 'words' | 'version'> & {
+type NoteFields = Pick<
+  Note,
+  'engineId' | 'jointId' | 'fitId' | 'stepId' | 'partId' | 'fastener' | 'words' | 'version'
+> & {
   /** Set where a known note is changed. */
   readonly id: string | null;
 };
@@ -17,6 +20,8 @@ export const noteSchema = Joi.object<NoteFields, true>({
   engineId: Joi.string().max(60).required(),
   jointId: idOrNone(),
   fitId: idOrNone(),
+  stepId: idOrNone(),
+  partId: idOrNone(),
   fastener: typedNumber().integer().min(1).max(MAX_FASTENERS).empty('').allow(null).default(null).label('the fastener'),
   words: Joi.string().trim().max(MAX_NOTE_CHARACTERS).required().label('the note').messages({
     'string.empty': 'Write what is to be remembered.',

@@ -1,6 +1,6 @@
 'use client';
 
-import { useRouter, useSearchParams } from 'next/navigation';
+import { useSearchParams } from 'next/navigation';
 import { useCallback, type ReactNode } from 'react';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen, Section } from '@/interface/parts/screen';
@@ -46,13 +46,14 @@ function OrderNotices({ page: { trouble, hanging } }: Props) {
 /** The step that is looked at: the one in the address, else the likeliest now; none asked for goes back to that. */
 function useSelected({ steps, now, engineId }: OrderPage): readonly [string, (id: string) => void] {
   const asked = useSearchParams().get('step') ?? '';
-  const router = useRouter();
   const stale = steps.find(({ state, through }) => state === 'stale' && through === undefined)?.step.id;
   const known = steps.some(({ step }) => step.id === asked);
   const selected = known ? asked : (stale ?? now[0] ?? steps[0]?.step.id ?? '');
   const select = useCallback(
-    (id: string) => router.replace(`/engines/${engineId}/order${id === '' ? '' : `?step=${id}`}`, { scroll: false }),
-    [router, engineId],
+    // The sheet has all steps already: only the address changes.
+    (id: string) =>
+      window.history.replaceState(null, '', `/engines/${engineId}/order${id === '' ? '' : `?step=${id}`}`),
+    [engineId],
   );
   return [selected, select];
 }

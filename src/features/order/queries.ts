@@ -2,6 +2,7 @@ import type { EngineState } from '@/model/engine/engine-state';
 import { barsOfDoing } from '@/model/order/assert-line';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { EngineRows } from '@/model/engine/engine-rows';
+import type { NoteWithPhotos } from '@/model/note';
 import { hangingSteps } from '@/model/order/edit-steps';
 import { barsOfStep, type Bar } from '@/model/order/gate';
 import { likeliestFirst } from '@/model/order/likeliest';
@@ -48,6 +49,8 @@ export interface OrderPage extends Pick<OrderState, 'aids' | 'loose' | 'crank' |
   /** What is on the tray, in figures. */
   readonly tray: { readonly parts: number; readonly left: number; readonly short: number; readonly surplus: number };
   readonly onOrder: readonly string[];
+  /** Notes of steps, by the step. */
+  readonly notes: Readonly<Record<string, readonly NoteWithPhotos[]>>;
   /** Marks of parts that a step takes, by the step. */
   readonly marked: Readonly<Record<string, readonly string[]>>;
   readonly kit: readonly {
@@ -92,6 +95,13 @@ function trayLine({ tray }: OrderState): OrderPage['tray'] {
   };
 }
 
+function notesOfSteps({ notes }: EngineRows): OrderPage['notes'] {
+  const byStep = new Map<string, NoteWithPhotos[]>();
+  for (const note of notes)
+    if (note.stepId !== null) byStep.set(note.stepId, [...(byStep.get(note.stepId) ?? []), note]);
+  return Object.fromEntries(byStep);
+}
+
 /** The order of one engine, with everything its sheet needs. */
 export function orderPage(rows: EngineRows, state: EngineState): OrderPage {
   const { order, engine } = state;
@@ -125,6 +135,7 @@ export function orderPage(rows: EngineRows, state: EngineState): OrderPage {
     onOrder: order.tray.flatMap(({ part, order: ordered }) =>
       ordered === undefined ? [] : [`${part.name}: ${ordered}`],
     ),
+    notes: notesOfSteps(rows),
     marked: Object.fromEntries(
       steps.flatMap(({ id }) => {
         const marks = order.tray

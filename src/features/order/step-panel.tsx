@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
+import { NotesSeen } from '@/interface/parts/notes-seen';
 import { TakeAway } from '@/interface/parts/take-away';
 import { EFFECT_WORDS, STEP_KIND_WORDS, STEP_STATE_WORDS } from '@/interface/words/order-words';
 import type { StepState } from '@/model/order/step-state';
@@ -145,6 +146,7 @@ export function StepPanel({ page, one, onSelect }: Props) {
         effects={step.detail.makes.map((effect) => EFFECT_WORDS[effect])}
         from={page.choices.leaves.find(({ id }) => id === step.leafId)?.name}
       />
+      <NotesSeen href={`/engines/${engineId}/order/steps/${step.id}`} notes={page.notes[step.id] ?? []} />
       <Disclosure
         title="Change the order here"
         line=""

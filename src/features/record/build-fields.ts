@@ -6,7 +6,7 @@ import Joi from 'joi';
 // The forms of single fields in a build file.
 
 /** Rows are found by their ids in addresses, where these words stand for screens. */
-const ROUTES = ['new', 'import', 'read-in', 'about', 'bearings', 'rings', 'volumes', 'weights'];
+const ROUTES = ['new', 'import', 'read-in', 'about', 'bearings', 'rings', 'volumes', 'weights', 'labels'];
 const ID = Joi.string()
   .pattern(/^[\w-]+$/)
   .max(60)

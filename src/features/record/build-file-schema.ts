@@ -106,6 +106,9 @@ const note = Joi.object({
   engineId: id,
   jointId: idOrNone,
   fitId: idOrNone,
+  // Files of before have notes of neither.
+  stepId: idOrNone.optional().default(null),
+  partId: idOrNone.optional().default(null),
   fastener: sentNumber().integer().min(1).max(MAX_FASTENERS).allow(null).required(),
   words: Joi.string().trim().min(1).max(MAX_NOTE_CHARACTERS).required(),
   who,

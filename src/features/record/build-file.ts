@@ -149,6 +149,7 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
   const shelves = shelvesOf(shop);
   const figures = figuresOf(shop, joints, Date.parse(writtenAt));
   const wrenchIds = new Set([...joints, ...figures].map(({ wrenchId }) => wrenchId));
+  const order = orderPart(shop, engine, jointId);
   return {
     format: BUILD_FORMAT,
     version: BUILD_VERSION,
@@ -171,10 +172,11 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
       thread: [],
     },
     ...fitsPart(shop, engine, jointId),
-    order: orderPart(shop, engine, jointId),
+    order,
     notes: shop.notes
       .ofEngine(engine.id)
       .filter((note) => jointId === undefined || note.jointId === jointId)
+      .filter(({ stepId }) => stepId === null || order.steps.some(({ id }) => id === stepId))
       .map(({ photoIds: _, ...note }) => note),
     heat: shop.heat.log(engine.id),
   };

@@ -78,12 +78,15 @@ function assertFits({ engine, leaves, joints, fits, measures }: BuildFile): void
   }
 }
 
-function assertNotes({ engine, joints, fits, notes }: BuildFile): void {
+function assertNotes({ engine, joints, fits, notes, order }: BuildFile): void {
   const [ofEngine, joint, fit] = [among([engine]), among(joints), among(fits)];
+  const [step, part] = [among(order.steps), among(order.parts)];
   for (const note of notes) {
     ofEngine(note.engineId, 'engine');
     if (note.jointId !== null) joint(note.jointId, 'joint');
     if (note.fitId !== null) fit(note.fitId, 'fit');
+    if (note.stepId !== null) step(note.stepId, 'step');
+    if (note.partId !== null) part(note.partId, 'part');
     const of = joints.find(({ id }) => id === note.jointId);
     if (note.fastener !== null && note.fastener > (of?.fasteners ?? 0))
       throw notWhole('a note is of a fastener that its joint does not have.', 'notes');

@@ -8,12 +8,16 @@ import { Notice, Screen, Section } from '@/interface/parts/screen';
 import { SignLine } from '@/interface/parts/sign-line';
 import table from '@/interface/parts/table.module.css';
 import { STEP_STATE_WORDS } from '@/interface/words/order-words';
+import type { NoteWithPhotos } from '@/model/note';
+import { NotesPrinted } from './notes-printed';
 import type { BuildLine } from '@/model/order/build-line';
 import type { OrderState } from '@/model/order/order-state';
 import type { StepState } from '@/model/order/step-state';
 import type { TrayPart } from '@/model/order/tray';
 
 export interface OrderRecord extends Pick<OrderState, 'steps' | 'tray' | 'loose' | 'aids' | 'lines'> {
+  /** Of its steps and its parts. */
+  readonly notes: readonly NoteWithPhotos[];
   readonly engine: Engine;
 }
 
@@ -139,7 +143,7 @@ function eventWords(line: BuildLine): string | undefined {
 }
 
 /** The order of a build as it is printed: every step with who and when, the tray, and what happened between. */
-export function OrderRecordPage({ engine, steps, tray, loose, aids, lines }: OrderRecord) {
+export function OrderRecordPage({ engine, steps, tray, loose, aids, lines, notes }: OrderRecord) {
   const open = [...loose.map(({ words }) => words), ...aids.map(({ name }) => `in: ${name}`)];
   const events = lines.flatMap((line) => {
     const words = eventWords(line);
@@ -174,6 +178,21 @@ export function OrderRecordPage({ engine, steps, tray, loose, aids, lines }: Ord
               </li>
             ))}
           </ul>
+        </Section>
+      )}
+      {notes.length > 0 && (
+        <Section title="Notes">
+          {[...steps.map(({ step }) => step), ...tray.map(({ part }) => part)].map(({ id, name }) => {
+            const own = notes.filter(({ stepId, partId }) => (stepId ?? partId) === id);
+            return (
+              own.length > 0 && (
+                <div key={id}>
+                  <h3>{name}</h3>
+                  <NotesPrinted notes={own} />
+                </div>
+              )
+            );
+          })}
         </Section>
       )}
       <SignLine />

@@ -44,5 +44,6 @@ export const fitsRecord = (shop: Shop, rows: EngineRows): FitsRecord => ({
 /** The order of an engine as it is printed. */
 export function orderRecord(rows: EngineRows): OrderRecord {
   const { steps, tray, loose, aids, lines } = engineStateOf(rows).order;
-  return { engine: rows.engine, steps, tray, loose, aids, lines };
+  const notes = rows.notes.filter(({ stepId, partId }) => stepId !== null || partId !== null);
+  return { engine: rows.engine, steps, tray, loose, aids, lines, notes };
 }

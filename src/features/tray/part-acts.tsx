@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
+import { NotesSeen } from '@/interface/parts/notes-seen';
 import { TakeAway } from '@/interface/parts/take-away';
 import { LineForm } from '@/interface/parts/line-form';
 import { useActionForm } from '@/interface/parts/use-action-form';
@@ -112,6 +113,10 @@ export function PartActs({ page, one }: Props) {
         />
       )}
       {left > 0 && <OffForm page={page} one={one} />}
+      <NotesSeen
+        href={`/engines/${page.engineId}/order/tray/${part.id}`}
+        notes={page.notes.filter(({ partId }) => partId === part.id)}
+      />
       <p className={styles.keys}>
         <Button onClick={() => setChanging(true)}>Change this part</Button>
         <TakeAway kind="part" id={part.id} name={part.name} />

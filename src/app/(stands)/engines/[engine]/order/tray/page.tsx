@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { trayPage } from '@/features/tray/queries';
 import { TrayScreen } from '@/features/tray/tray-screen';
-import { engineStateAt, type EngineParams } from '@/server/engine-at';
+import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'The tray' };
 
 export default async function TrayPage({ params }: EngineParams) {
-  return <TrayScreen page={trayPage(await engineStateAt(params))} />;
+  return <TrayScreen page={trayPage(await engineStateAt(params), (await engineRowsAt(params)).rows)} />;
 }

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { LabelsScreen } from '@/features/tray/labels-screen';
 import { trayPage } from '@/features/tray/queries';
-import { engineStateAt, type EngineParams } from '@/server/engine-at';
+import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'Labels for the bags' };
 
 export default async function LabelsPage({ params }: EngineParams) {
-  return <LabelsScreen page={trayPage(await engineStateAt(params))} />;
+  return <LabelsScreen page={trayPage(await engineStateAt(params), (await engineRowsAt(params)).rows)} />;
 }

@@ -104,7 +104,12 @@ export function loadOrder(shop: Shop, engineId: string, order: YardOrder, before
         at: before(ago + 1),
       });
     const felt = order.felt?.[key] ?? (step.kind === 'freedom' ? 'free all round, both ways' : undefined);
-    const body = { ...(felt !== undefined && { felt }), ...(isTried && { trial: true as const }) };
+    const set = step.kind === 'timing' ? 'by the marks, seen again after two turns' : undefined;
+    const body = {
+      ...(set !== undefined && { set }),
+      ...(felt !== undefined && { felt }),
+      ...(isTried && { trial: true as const }),
+    };
     write({ id: `${step.id}-done`, kind: 'done', stepId: step.id, body, at: before(ago) });
   });
   for (const [i, { minutesAgo: ago, ...line }] of (order.lines ?? []).entries())

@@ -273,6 +273,16 @@ describe('the tray', () => {
       await refused(write(FOURTEEN, { kind: 'part-in', partId: id, body: { count: 1, checked: [] } })),
     ).toMatchObject({ code: 'not-found' });
   });
+  test('takes over the pairs of the match marks, once, each with its mark to be read as it is fitted', async () => {
+    const { takeMarksAction } = await import('@/features/tray/actions');
+    expect(await accepted(takeMarksAction({ engineId: FOURTEEN }))).toMatchObject({ added: 4 });
+    expect(
+      orderOf(FOURTEEN)
+        .tray.filter(({ part: { name } }) => /^Rod \d$/.test(name))
+        .map(({ part: { mark, detail } }) => [mark, detail.mates]),
+    ).toEqual(['1', '2', '3', '4'].map((mark) => [mark, `what is marked ${mark}`]));
+    expect(await refused(takeMarksAction({ engineId: FOURTEEN }))).toMatchObject({ code: 'nothing' });
+  });
   test('is read from a table, bad rows kept aside, and goes out as one that reads in as nothing new', async () => {
     const text = [
       'Part,Needed,Here,Goes to,From,Condition',

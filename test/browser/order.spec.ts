@@ -37,7 +37,7 @@ test('from the line to start from to closed, by keyboard alone', async ({ page, 
   await page.goto(`${bench.address}/engines/bare/order`);
   for (let step = 0; step < 37; step += 1) {
     const name = await stepName(page).innerText();
-    const felt = page.getByLabel('What was felt');
+    const felt = page.getByLabel('What was felt').or(page.getByLabel('How it was set, and to what'));
     await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeEnabled();
     if (await felt.count()) {
       await felt.focus();

@@ -2,18 +2,18 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { engineRows } from '@/db/reads/engine-rows';
-import type { Shop } from '@/db/shop';
-import { engineStateOf } from '@/model/engine/engine-rows';
 import { assertLine } from '@/model/order/assert-line';
 import { assertOrder, insertedBehind, movedBehind, placeAfter } from '@/model/order/edit-steps';
 import { pastedSteps } from '@/model/order/pasted-steps';
 import { PLAIN_STEP, type Step } from '@/model/order/step';
 import { stepsOfStart } from '@/model/order/steps-of-start';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
+import { engineStateNow } from '@/server/engine-now';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { lineWords } from './line-words';
 import { lineSchema, movedSchema, pastedSchema, startFromSchema, stepSchema, type StepFields } from './schema';
+
+type Shop = Bench['shop'];
 
 const orderHref = (engineId: string) => `/engines/${engineId}/order`;
 
@@ -141,9 +141,6 @@ export const pasteStepsAction = shopAction(pastedSchema, ({ engineId, text, behi
   return { added: chain.length };
 });
 
-/** Where the order of an engine stands, as the transaction sees it. */
-const stateNow = (bench: Bench, engineId: string) => engineStateOf(engineRows(bench.shop, engineOf(bench, engineId)));
-
 /** Writes a line of the order: what was done, undone, looked at, put in, taken out. The same line sent twice is one. */
 export const writeLineAction = shopAction(lineSchema, ({ engineId, line }, bench) => {
   const { shop, nowIso, tell } = bench;
@@ -152,7 +149,7 @@ export const writeLineAction = shopAction(lineSchema, ({ engineId, line }, bench
     if (known.engineId !== engineId) throw new DomainError('bad-id', 'A line of that id is of another engine.', 'id');
     return {};
   }
-  const state = stateNow(bench, engineId);
+  const state = engineStateNow(bench, engineId);
   const checked = assertLine(state, line);
   shop.build.record(engineId, { ...checked, at: nowIso }, nowIso);
   tell(lineWords(state, checked));

@@ -34,13 +34,14 @@ export function DoneForm({ engineId, step, bars, marks, isTrial, onDone }: Props
     draft,
   } = useActionForm(
     `done-${step.id}`,
-    { reason: '', felt: '', turnsAt: '', markOwn: '', markPlace: '' },
-    ({ reason, felt, turnsAt, markOwn, markPlace }) =>
+    { reason: '', set: '', felt: '', turnsAt: '', markOwn: '', markPlace: '' },
+    ({ reason, set, felt, turnsAt, markOwn, markPlace }) =>
       send({
         kind: 'done',
         stepId: step.id,
         reason,
         body: {
+          ...(set !== '' && { set }),
           ...(felt !== '' && { felt }),
           ...(turnsAt !== '' && { turnsAt }),
           ...((markOwn !== '' || markPlace !== '') && { marks: [markOwn, markPlace] as const }),
@@ -59,6 +60,14 @@ export function DoneForm({ engineId, step, bars, marks, isTrial, onDone }: Props
       <Bars bars={bars} engineId={engineId} />
       {!absolute && (
         <ActionForm label={`Done: ${step.name}`} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
+          {step.kind === 'timing' && (
+            <TextInput
+              className={form.wide}
+              label="How it was set, and to what"
+              description="By the marks; by links between them; degrees on a disc; the piston’s drop"
+              {...field('set')}
+            />
+          )}
           {step.kind === 'freedom' && (
             <>
               <TextInput

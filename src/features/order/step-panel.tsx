@@ -32,13 +32,13 @@ function DoneLine({ one: { done, step } }: { readonly one: StepState }) {
   if (!done) return null;
   const { line } = done;
   const at = line ? (line.recordedAt ?? line.at) : done.movedAt;
-  const { felt, turnsAt, passed, marks } = line?.body ?? {};
+  const { set, felt, turnsAt, passed, marks } = line?.body ?? {};
   return (
     <p>
       {done.isTrial ? 'Done for trial' : 'Done'}
       {at && `, ${fullTime(at)}`}
       {line?.who && `, ${line.who}`}
-      {!line && (step.kind === 'joint' ? ', by its round at the bench' : ', by its readings')}.
+      {!line && (step.kind === 'joint' ? ', by its round at the bench' : ', by its readings')}.{set && ` Set: ${set}.`}
       {felt && ` Felt: ${felt}.`}
       {turnsAt && ` Turns over at ${turnsAt}.`}
       {marks && ` Marks read: ${marks[0]} on the part, ${marks[1]} where it goes.`}

@@ -23,9 +23,10 @@ export interface OrderRecord extends Pick<OrderState, 'steps' | 'tray' | 'loose'
 
 /** What was written of a step beside that it was done: what was felt and read, how it lies, what it passed and why. */
 function saidOf({ step, done, why, state }: StepState): readonly string[] {
-  const { felt, turnsAt, marks, passed } = done?.line?.body ?? {};
+  const { set, felt, turnsAt, marks, passed } = done?.line?.body ?? {};
   return [
     step.detail.lies,
+    set && `set: ${set}`,
     felt && `felt: ${felt}`,
     turnsAt && `turns over at ${turnsAt}`,
     marks && `marks read: ${marks[0]} on the part, ${marks[1]} where it goes`,

@@ -1,10 +1,11 @@
 import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import type { Shop } from '@/db/shop';
-import { engineStateOf, fitsOf, jointStateOf } from '@/model/engine/engine-rows';
+import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { stripsIn } from '@/model/fit/fit-gate';
 import { isHolding } from '@/model/fit/fit-state';
 import type { AsideKind } from '@/model/set-aside';
+import { engineStateNow } from '@/server/engine-now';
 import { engineOf, found } from '@/server/shop-action';
 
 interface Named {
@@ -45,7 +46,7 @@ function assertNotHalfPulled(shop: Shop, id: string, { engineId, name }: Named):
 
 /** A step that put an aid in, or uses parts up, would take them off the lists with it. */
 function assertLeavesNothingIn(shop: Shop, id: string, { engineId, name }: Named): void {
-  const { order } = engineStateOf(engineRows(shop, engineOf({ shop }, engineId)));
+  const { order } = engineStateNow({ shop }, engineId);
   const aid = order.aids.find(({ stepId }) => stepId === id);
   if (aid) throw stays(name, `it put ${aid.name} in. Sign them out first.`);
   const part = order.tray.find((one) => one.part.stepId === id);

@@ -2,12 +2,14 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import type { Shop } from '@/db/shop';
-import { MAX_PARTS, type Part } from '@/model/order/part';
+import { MAX_PARTS, PLAIN_PART, type Part } from '@/model/order/part';
+import { pairsOffTray } from '@/model/order/pairs-off-tray';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
-import { engineOf, found, shopAction, shopQuestion } from '@/server/shop-action';
+import { engineOf, found, shopAction, shopQuestion, type Bench } from '@/server/shop-action';
 import { readParts } from './parts-csv';
-import { partSchema, partsTableSchema } from './schema';
+import { ofEngineSchema, partSchema, partsTableSchema } from './schema';
+
+type Shop = Bench['shop'];
 
 const sayPart = sayBy({
   name: 'Name',
@@ -57,6 +59,42 @@ export const keepPartAction = shopAction(partSchema, (given, bench) => {
   assertWritten(before.name, shop.build.alterPart({ ...before, ...fields }), before);
   tell(changedWords(before.name, before, fields, sayPart));
   return { id: known };
+});
+
+/** Pairs of the sheet of match marks that are not on the tray yet. */
+const pairsLeft = (shop: Shop, engineId: string) => {
+  const { parts } = shop.build.ofEngine(engineId);
+  return pairsOffTray(shop.measures.all(engineId), parts);
+};
+
+/** Puts the pairs of the sheet of match marks on the tray: each is asked for its marks as it is fitted. */
+export const takeMarksAction = shopAction(ofEngineSchema, ({ engineId }, bench) => {
+  const { shop, now, tell } = bench;
+  engineOf(bench, engineId);
+  const pairs = pairsLeft(shop, engineId);
+  if (pairs.length === 0) throw new DomainError('nothing', 'Every pair of the sheet is on the tray.', 'engineId');
+  pairs.forEach(({ place, one, other }, i) =>
+    shop.build.addPart({
+      id: nanoid(10),
+      engineId,
+      stepId: null,
+      name: place,
+      need: 1,
+      here: 1,
+      mark: one,
+      serial: '',
+      bag: '',
+      origin: 'taken-off',
+      condition: 'not-said',
+      detail: { ...PLAIN_PART, mates: `what is marked ${other}` },
+      version: 1,
+      createdAt: new Date(now + i).toISOString(),
+    }),
+  );
+  tell(
+    pairs.length === 1 ? '1 pair of marks was put on the tray' : `${pairs.length} pairs of marks were put on the tray`,
+  );
+  return { added: pairs.length };
 });
 
 const rowsOf = (shop: Shop, engineId: string, text: string) => readParts(text, shop.build.ofEngine(engineId));

@@ -1,12 +1,16 @@
 import type { EngineState } from '@/model/engine/engine-state';
 import type { EngineRows } from '@/model/engine/engine-rows';
+import type { EngineMeasure } from '@/model/engine/engine-measure';
 import type { NoteWithPhotos } from '@/model/note';
+import { pairsOffTray } from '@/model/order/pairs-off-tray';
 import type { TrayPart } from '@/model/order/tray';
 
 export interface TrayPage {
   readonly engineId: string;
   readonly engineName: string;
   readonly tray: readonly TrayPart[];
+  /** How many pairs of the sheet of match marks are not on it. */
+  readonly pairs: number;
   /** Notes of its parts. */
   readonly notes: readonly NoteWithPhotos[];
   /** The steps of the order by name: where a part goes. */
@@ -17,7 +21,12 @@ export interface TrayPage {
 const rank = ({ short, surplus, asks }: TrayPart): number =>
   short > 0 ? 0 : surplus > 0 ? 1 : asks === undefined ? 3 : 2;
 
-export const trayPage = ({ engine, order }: EngineState, { notes }: Pick<EngineRows, 'notes'>): TrayPage => ({
+export const trayPage = (
+  { engine, order }: EngineState,
+  { notes, order: { parts } }: Pick<EngineRows, 'notes' | 'order'>,
+  measures: readonly EngineMeasure[],
+): TrayPage => ({
+  pairs: pairsOffTray(measures, parts).length,
   engineId: engine.id,
   engineName: engine.name,
   tray: [...order.tray].sort((a, b) => rank(a) - rank(b)),

@@ -31,6 +31,8 @@ export const partSchema = Joi.object<PartFields, true>({
   detail: partDetailSchema.required(),
 });
 
+export const ofEngineSchema = Joi.object<{ engineId: string }, true>({ engineId: id().required() });
+
 const MAX_TABLE_CHARACTERS = 200_000;
 
 export const partsTableSchema = Joi.object<{ engineId: string; text: string }, true>({

@@ -3,11 +3,15 @@
 import { TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useState } from 'react';
+import { Refusal } from '@/interface/parts/action-form';
+import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { ORIGIN_WORDS, PART_CONDITION_WORDS } from '@/interface/words/order-words';
 import type { TrayPart } from '@/model/order/tray';
+import { useAct } from '@/interface/parts/use-act';
+import { takeMarksAction } from './actions';
 import { PartActs } from './part-acts';
 import { PartForm } from './part-form';
 import type { TrayPage } from './queries';
@@ -76,6 +80,27 @@ function PartLine({ page, one }: { readonly page: TrayPage; readonly one: TrayPa
   );
 }
 
+/** Offers to put the pairs of the sheet of match marks on the tray. */
+function MarksOffer({ page: { engineId, pairs } }: { readonly page: TrayPage }) {
+  const { act, pending, problem } = useAct();
+  if (pairs === 0) return null;
+  return (
+    <>
+      <p className={styles.keys}>
+        <span>
+          {pairs === 1 ? 'One pair of the' : `${pairs} pairs of the`}{' '}
+          <Link href={`/engines/${engineId}/fits/bearings`}>match marks</Link> {pairs === 1 ? 'is' : 'are'} not on the
+          tray: there their marks are asked for as they are fitted.
+        </span>
+        <Button busy={pending} onClick={() => act(() => takeMarksAction({ engineId }))}>
+          Put {pairs === 1 ? 'it' : 'them'} on the tray
+        </Button>
+      </p>
+      <Refusal problem={problem} />
+    </>
+  );
+}
+
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 const textOf = ({ part }: TrayPart) =>
@@ -115,6 +140,7 @@ export function TrayScreen({ page }: { readonly page: TrayPage }) {
       <Disclosure title="A part for the tray" line="" forms={['new-part']} open={tray.length === 0}>
         <PartForm page={page} onDone={() => undefined} />
       </Disclosure>
+      <MarksOffer page={page} />
       {tray.length > 10 && (
         <TextInput
           className={styles.find}

@@ -72,6 +72,12 @@ function doneLine(
   const { passed: _, trial: __, ...said } = line.body;
   if (step.kind === 'freedom' && !said.felt?.trim())
     refuse('not-felt', 'Write down what was felt: free all round, tight at one place, and where.', 'felt');
+  if (step.kind === 'timing' && !said.set?.trim())
+    refuse(
+      'not-set',
+      'Write down how it was set, and to what: by the marks, degrees on a disc, the piston’s drop.',
+      'set',
+    );
   const bars = barsOfDoing(state, step.id, said.marks);
   const absolute = bars.find((bar) => bar.absolute);
   if (absolute) refuse(absolute.code, `${absolute.message} No reason passes this.`, 'stepId');

@@ -23,6 +23,8 @@ export interface DoneBody {
   /** Set of a step done loose, to be taken apart again. */
   readonly trial?: true;
   readonly passed?: Passed;
+  /** How and to what a timing was set. */
+  readonly set?: string;
   /** What was felt, of a step that tries the freedom; a torque to turn over with its unit as it was read. */
   readonly felt?: string;
   readonly turnsAt?: string;

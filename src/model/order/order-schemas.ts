@@ -92,6 +92,7 @@ const BODIES: Readonly<Record<BuildLineKind, Joi.ObjectSchema>> = {
   done: Joi.object({
     trial: Joi.boolean().valid(true),
     passed,
+    set: words(200),
     felt: words(),
     turnsAt: words(60),
     marks: Joi.array().ordered(words(60).required(), words(60).required()),

@@ -147,7 +147,7 @@ describe('the bench asks the order too', () => {
     ];
     const asked = (turnShaft: boolean, done: readonly string[]) => {
       const one = bench(steps, { joints: [{ ...turning, joint: { ...turning.joint, turnShaft } }] });
-      for (const id of done) one.write({ kind: 'done', stepId: id, body: {} });
+      for (const id of done) one.write({ kind: 'done', stepId: id, body: { set: 'by the marks' } });
       return barsOfJoint(one.state(), 'j').map(({ code }) => code);
     };
     expect(asked(true, ['timed'])).toEqual(['crank']);

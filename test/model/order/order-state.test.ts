@@ -141,7 +141,8 @@ describe('what is to be looked at again', () => {
         step('time', { kind: 'timing' }),
         step('fix', { after: ['time'], detail: { makes: ['crank-free'] } }),
       ]);
-      one.write(done('time'));
+      expect(refusal(() => one.write(done('time')))).toBe('not-set');
+      one.write(done('time', { set: 'by the marks' }));
       expect(one.state().order.crank).toEqual({ state: 'locked', stepId: 'time' });
       if (fixed) one.write(done('fix'));
       one.write({ kind: 'turned', body: { words: '' } });

@@ -6,5 +6,6 @@ import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-
 export const metadata: Metadata = { title: 'The tray' };
 
 export default async function TrayPage({ params }: EngineParams) {
-  return <TrayScreen page={trayPage(await engineStateAt(params), (await engineRowsAt(params)).rows)} />;
+  const { shop, rows } = await engineRowsAt(params);
+  return <TrayScreen page={trayPage(await engineStateAt(params), rows, shop.measures.all(rows.engine.id))} />;
 }

@@ -6,5 +6,6 @@ import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-
 export const metadata: Metadata = { title: 'Labels for the bags' };
 
 export default async function LabelsPage({ params }: EngineParams) {
-  return <LabelsScreen page={trayPage(await engineStateAt(params), (await engineRowsAt(params)).rows)} />;
+  const { shop, rows } = await engineRowsAt(params);
+  return <LabelsScreen page={trayPage(await engineStateAt(params), rows, shop.measures.all(rows.engine.id))} />;
 }

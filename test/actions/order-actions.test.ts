@@ -128,6 +128,13 @@ describe('steps', () => {
     await accepted(setAsideAction({ kind: 'step', id, reason: 'not on this engine' }));
     expect(orderOf(FOURTEEN).byId.has(id)).toBe(false);
     expect(shop.build.findStep(`${FOURTEEN}-main-caps`)?.after).toEqual([`${FOURTEEN}-rear-seal`]);
+    // From a page that was open before it is not changed or moved.
+    expect(await refused(moveStepAction({ stepId: id, version: 1, behind: null }))).toMatchObject({
+      code: 'set-aside',
+    });
+    expect(await refused(keepStepAction(step({ id, version: 1, engineId: FOURTEEN })))).toMatchObject({
+      code: 'set-aside',
+    });
     // A step that holds parts, or put an aid in, would take them off the lists.
     expect(await refused(setAsideAction({ kind: 'step', id: `${FOURTEEN}-main-caps`, reason: 'x' }))).toMatchObject({
       code: 'hangs',

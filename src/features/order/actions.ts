@@ -8,6 +8,7 @@ import { pastedSteps } from '@/model/order/pasted-steps';
 import { PLAIN_STEP, type Step } from '@/model/order/step';
 import { stepsOfStart } from '@/model/order/steps-of-start';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
+import { assertWorkedWith } from '@/server/assert-worked-with';
 import { engineStateNow } from '@/server/engine-now';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { lineWords } from './line-words';
@@ -99,6 +100,7 @@ export const keepStepAction = shopAction(stepSchema, (given, bench) => {
     tell(`The step “${step.name}” was put in`);
     return { id: step.id };
   }
+  assertWorkedWith(shop, 'step', known);
   const before = found({ find: shop.build.findStep }, known, 'step', 'id');
   if (before.engineId !== fields.engineId)
     throw new DomainError('not-found', 'That is not of this engine.', 'engineId');
@@ -112,6 +114,7 @@ export const keepStepAction = shopAction(stepSchema, (given, bench) => {
 
 /** Puts a step behind another in the line, or before all others. */
 export const moveStepAction = shopAction(movedSchema, ({ stepId, version, behind }, { shop, tell }) => {
+  assertWorkedWith(shop, 'step', stepId);
   const before = found({ find: shop.build.findStep }, stepId, 'step', 'stepId');
   assertFresh(before.name, before, { version }, sayStep);
   const { steps } = shop.build.ofEngine(before.engineId);

@@ -33,7 +33,12 @@ export function LineForm({ engineId, name, label, hint, act, rank = 'plain', lin
   } = useActionForm(
     name,
     { words: '' },
-    ({ words }) => send(line(words)),
+    async ({ words }) => {
+      const outcome = await send(line(words));
+      // There is one field: whatever is wrong of what was typed stands at it.
+      const isTyped = !outcome.ok && Object.keys(outcome.error.fields ?? {}).some((field) => field.includes('body.'));
+      return isTyped ? { ok: false, error: { ...outcome.error, fields: { words: outcome.error.message } } } : outcome;
+    },
     (_, entered) => entered.reset(),
   );
   return (

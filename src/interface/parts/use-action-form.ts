@@ -19,6 +19,15 @@ interface ActionForm<Values extends Record<string, unknown>> {
   readonly draft: KeptDraft;
 }
 
+/** Refusals by the form's own fields: what is sent may lie deeper than the cell that it was typed into. */
+const ownFields = (fields: Readonly<Record<string, string>>, own: object): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([path, message]) => {
+      const field = path in own ? path : path.split('.').find((part) => part in own);
+      return field === undefined ? [] : [[field, message]];
+    }),
+  );
+
 /** The first of the fields that were refused, in the order of the page, takes the focus. */
 function focusFirst<Values extends Record<string, unknown>>(
   form: UseFormReturnType<Values>,
@@ -72,9 +81,7 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
         };
         return setProblem({ ...outcome.error, overrule });
       }
-      const fields = Object.fromEntries(
-        Object.entries(outcome.error.fields ?? {}).filter(([field]) => field in initialValues),
-      );
+      const fields = ownFields(outcome.error.fields ?? {}, initialValues);
       form.setErrors(fields);
       if (Object.keys(fields).length === 0) setProblem(outcome.error);
       else focusFirst(form, Object.keys(fields));

@@ -84,9 +84,11 @@ function barsOfSteps({ order }: GateState, beneath: ReadonlySet<string>): readon
 
 function barsOfTray({ order }: GateState, beneath: ReadonlySet<string>, all: boolean): readonly Bar[] {
   return order.tray.flatMap(({ part, short, surplus }) => {
-    if (!all && part.stepId !== null && !beneath.has(part.stepId)) return [];
+    // What goes nowhere that is known is no pass.
+    const goesNowhere = part.stepId === null || !order.byId.has(part.stepId);
+    if (!all && !goesNowhere && !beneath.has(part.stepId ?? '')) return [];
     const named = [part.name, part.mark].filter(Boolean).join(' ');
-    const where = part.stepId === null ? ' that goes nowhere' : '';
+    const where = goesNowhere ? ' that goes nowhere' : '';
     return [
       ...(surplus > 0 ? [bar('surplus', `${surplus} × ${named} over${where}.`, { at: 'tray' })] : []),
       ...(short > 0 ? [bar('shortage', `${short} × ${named} short.`, { at: 'tray' })] : []),

@@ -80,7 +80,7 @@ export function orderState({ parts, ...rows }: OrderRows): OrderState {
   const there = rows.steps.map(({ id }) => id).filter(isThere);
   const { order, waiting, trouble } = ordered(rows.steps, there);
   const stale = staleSteps(rows, facts, order);
-  const tray = trayOf(parts, lines, facts.done);
+  const tray = trayOf(parts, lines, facts.done, new Set(rows.steps.map(({ id }) => id)));
   const named = new Map(rows.steps.map((step) => [step.id, step]));
   const stateOf = (step: Step): StepState => {
     const done = facts.done.get(step.id);

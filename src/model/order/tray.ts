@@ -31,13 +31,16 @@ function asksOf(part: Part, short: number, order: string | undefined, checked: r
   return isNewHere(part) && checked.length === 0 ? `${part.name}: not checked since it came` : undefined;
 }
 
-function trayPart(part: Part, lines: readonly BuildLine[], isUsed: boolean): TrayPart {
+function trayPart(
+  part: Part,
+  lines: readonly BuildLine[],
+  { isUsed, goesNowhere }: { readonly isUsed: boolean; readonly goesNowhere: boolean },
+): TrayPart {
   const came = lines.flatMap((line) => (line.kind === 'part-in' ? [line.body.count] : []));
   const struckOff = lines.flatMap((line) => (line.kind === 'part-off' ? [line.body] : []));
   const off = sum(struckOff.map(({ count }) => count));
   const has = part.here + sum(came) - off;
   const used = isUsed ? Math.min(part.need, has) : 0;
-  const goesNowhere = part.stepId === null;
   // What no step waits for is not missed once it is struck off.
   const short = isUsed ? 0 : Math.max(0, part.need - has - (goesNowhere ? off : 0));
   const said = lines.flatMap((line) =>
@@ -61,13 +64,21 @@ function trayPart(part: Part, lines: readonly BuildLine[], isUsed: boolean): Tra
   };
 }
 
-/** The tray of one engine: what is on it, what was built in, what is over and what is missing. */
+/**
+ * The tray of one engine: what is on it, what was built in, what is over and what is missing.
+ * @param known ids of the steps that stand: what goes to another goes nowhere
+ */
 export function trayOf(
   parts: readonly Part[],
   lines: readonly BuildLine[],
   done: ReadonlyMap<string, DoneFact>,
+  known: ReadonlySet<string>,
 ): readonly TrayPart[] {
   const ofPart = new Map<string, BuildLine[]>();
   for (const line of lines) if ('partId' in line) ofPart.set(line.partId, [...(ofPart.get(line.partId) ?? []), line]);
-  return parts.map((part) => trayPart(part, ofPart.get(part.id) ?? [], done.get(part.stepId ?? '')?.isTrial === false));
+  return parts.map((part) => {
+    const goesNowhere = !known.has(part.stepId ?? '');
+    const isUsed = !goesNowhere && done.get(part.stepId ?? '')?.isTrial === false;
+    return trayPart(part, ofPart.get(part.id) ?? [], { isUsed, goesNowhere });
+  });
 }

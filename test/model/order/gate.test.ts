@@ -47,6 +47,7 @@ describe('an engine is closed', () => {
     ],
     ['a part over', 'surplus', { parts: [part('nut', { stepId: 'shaft', need: 2, here: 3 })] }],
     ['a part that goes nowhere', 'surplus', { parts: [part('nut')] }],
+    ['a part whose step is gone', 'surplus', { parts: [part('nut', { stepId: 'gone' })] }],
   ] as const)('not with %s, but for a written reason', (_, code, given) => {
     const one = ready(given);
     expect(one.bars('close')).toContain(code);

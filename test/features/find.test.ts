@@ -34,6 +34,18 @@ describe('finding anything', () => {
     expect(joint?.href).toBe('/engines/demo-norrhem/joints/demo-n-joint-heads');
   });
 
+  test('a step and a part lead to where they stand; a joint comes before the steps that tighten it', async () => {
+    const [joint, ...rest] = await titles('norhem cilinder');
+    expect(joint).toBe('Joint: Cylinder heads');
+    expect(rest).toContain('Step: Cylinder base nuts tight');
+    const href = async (words: string, kind: string) =>
+      (await find(shop, words)).find((one) => one.kind === kind)?.href;
+    expect(await href('maestrale guide studs out', 'Step')).toBe(
+      '/engines/demo-maestrale/order?step=demo-maestrale-guide-studs',
+    );
+    expect(await href('circlips', 'Part')).toBe('/engines/demo-maestrale/order/tray#part-demo-m-part-circlips');
+  });
+
   test('nothing is found of nothing, and of what is not there', async () => {
     expect(await find(shop, '  ')).toEqual([]);
     expect(await find(shop, 'quadrophonic')).toEqual([]);

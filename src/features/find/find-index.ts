@@ -22,6 +22,8 @@ interface Entry extends Found {
 /** Without marks and capitals, as it may be typed. */
 const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
+const BOOSTS: Readonly<Record<string, number>> = { Engine: 2, Step: 0.3, Part: 0.3 };
+
 const newIndex = () =>
   new MiniSearch<Entry>({
     idField: 'key',
@@ -35,7 +37,8 @@ const newIndex = () =>
       combineWith: 'AND',
       boost: { title: 3 },
       // Whoever types an engine’s name means the engine before what is called after it.
-      boostDocument: (_, __, stored) => (stored?.kind === 'Engine' ? 2 : 1),
+      // Of a joint and the steps that tighten it, the joint: they lead there too.
+      boostDocument: (_, __, stored) => BOOSTS[String(stored?.kind)] ?? 1,
     },
   });
 

@@ -81,6 +81,7 @@ function smallEngine(bench: Bench): Shop {
     ...fit,
     id: 'small-fit',
     engineId: ENGINE,
+    stations: 1,
     jointId: null,
     leafId: null,
     holds: [],

@@ -41,6 +41,7 @@ export function StartForm({ page, meetings }: Props) {
         </p>
         <HydrationGate className={form.grid}>
           <NativeSelect
+            className={form.double}
             label="Shape of the engine"
             data={START_IDS.map((id) => ({
               value: id,

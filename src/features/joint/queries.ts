@@ -4,9 +4,9 @@ import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
 import type { JointState } from '@/model/joint/joint-state';
-import { engineStateOf, fitsOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
-import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
-import { barsOfJoint, guardsOfBars } from '@/model/order/gate';
+import { engineStateOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
+import { gateOf } from '@/model/fit/fit-gate';
+import { gateOfRound } from '@/model/order/gate-of-round';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnsWords } from '@/model/joint/turns-words';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -112,11 +112,7 @@ export function jointPage(
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
       line: setsLine(shop.bolts.ofJoint(joint.id).length),
     },
-    against: [
-      ...state.page,
-      ...guardsOfGate(gateOf(fitsOf(rows), joint.id)),
-      ...guardsOfBars(barsOfJoint(engineStateOf(rows), joint.id)),
-    ],
+    against: [...state.page, ...gateOfRound(engineStateOf(rows), joint.id, 'final').guards],
     answers: answerSource(rows, joint, shelves),
     pulledWith: pulledWith(state),
     engineLine: [engine.name, engine.engineNumber].filter(Boolean).join(', '),

@@ -61,7 +61,7 @@ export function StepForm({ page, step, behind, onDone }: Props) {
     >
       <TextInput
         className={form.wide}
-        label={step ? 'What is done' : behind ? 'Put a step behind this one: what is done' : 'What is done'}
+        label={step ? 'What is done' : behind ? 'Split it, or put a step behind it: what is done' : 'What is done'}
         {...field('name')}
       />
       <NativeSelect label="Kind" data={choicesOf(STEP_KIND_WORDS)} {...field('kind')} />

@@ -4,14 +4,13 @@ import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import { engineStateOf, fitsOf, inputsOf, jointStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf, inputsOf, jointStateOf } from '@/model/engine/engine-rows';
 import type { RetorqueState } from '@/core/heat';
 import { headDoubts } from '@/core/heat';
 import type { Guard } from '@/core/joint';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
-import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
-import { barsOfRetorque, guardsOfBars } from '@/model/order/gate';
+import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint, retorquePlan } from '@/model/joint/joint-result';
 import { changedProblem, sheetChanges } from '@/model/joint/sheet-changes';
@@ -151,12 +150,11 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
     const { code, message } = changedProblem(changes);
     throw new DomainError(code, message, 'asPulled');
   }
-  const gate = gateOf(fitsOf(rows), jointId);
+  const { gate, guards: alsoAgainst } = gateOfRound(engineStateOf(rows), jointId, 'retorque');
   assertGate(gate, 'final');
   // The sheet speaks of the thread under the nut only where it is still as it was pulled.
   const own = changes.length === 0 ? worked.guards : pulled.guards;
   const guards = [...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)), ...lockerGuards(joint)];
-  const alsoAgainst = [...guardsOfGate(gate), ...guardsOfBars(barsOfRetorque(engineStateOf(rows), jointId))];
   const given = reason || pulled.reason || '';
   assertReasoned([...guards, ...alsoAgainst], given);
   const plan = retorquePlan(inputs, pulled, { cycleId, guards, alsoAgainst, reason: given });

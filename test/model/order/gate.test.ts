@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { barsOfJoint, barsOfRetorque, guardsOfBars } from '@/model/order/gate';
+import { gateOfRound } from '@/model/order/gate-of-round';
 import type { BuildLine } from '@/model/order/build-line';
 import { lockKey } from '@/model/order/loose';
 import type { OrderRows } from '@/model/order/order-state';
@@ -162,6 +163,14 @@ describe('the bench asks the order too', () => {
     expect(guardsOfBars(barsOfJoint(one.state(), 'j'))).toEqual([
       { code: 'aid-in', severity: 'stop', message: 'Inside the engine: rag.', absolute: true },
     ]);
+  });
+  test('one gate says what fits and order have against a round; a test round closes nothing', () => {
+    const given = { joints: [joint('j')], fits: [fit('f', 'loose', { holds: ['j'] })] };
+    const { state } = bench(STEPS, given);
+    const codes = (purpose: 'final' | 'retorque' | 'trial') =>
+      gateOfRound(state(), 'j', purpose).guards.map(({ code }) => code);
+    expect([codes('final'), codes('retorque'), codes('trial')]).toEqual([['fit-out', 'order-waits'], ['fit-out'], []]);
+    expect(gateOfRound(state(), 'j', 'trial').gate.held).toHaveLength(1);
   });
   test('a retorque asks what is in and what else is loose, where there is an order', () => {
     const one = ready();

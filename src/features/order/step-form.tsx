@@ -53,7 +53,7 @@ export function StepForm({ page, step, behind, onDone }: Props) {
   ];
   return (
     <ActionForm
-      label={step ? 'Change the step' : 'A new step'}
+      label={step ? 'Change the step' : behind ? `A step behind ${behind.name}` : 'A new step'}
       focus={step !== undefined}
       onSubmit={fields.onSubmit(submit)}
       problem={problem}

@@ -105,7 +105,10 @@ export function loadOrder(shop: Shop, engineId: string, order: YardOrder, before
       });
     const felt = order.felt?.[key] ?? (step.kind === 'freedom' ? 'free all round, both ways' : undefined);
     const set = step.kind === 'timing' ? 'by the marks, seen again after two turns' : undefined;
+    const { putsIn, takesOut } = step.detail;
     const body = {
+      putsIn,
+      takesOut,
       ...(set !== undefined && { set }),
       ...(felt !== undefined && { felt }),
       ...(isTried && { trial: true as const }),

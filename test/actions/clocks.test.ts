@@ -1,6 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { Shop } from '@/db/shop';
-import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { recordEvent } from '@/features/bench/record-event';
 import { recordLine } from '@/features/fits/record-line';
 import { startTighteningAction } from '@/features/joint/actions';
@@ -9,7 +8,7 @@ import { onThisClock } from '@/features/run-in/device-time';
 import { gateOf } from '@/model/fit/fit-gate';
 import { happenedAt } from '@/model/line-time';
 import { nowMs } from '@/server/clock';
-import { stateNamed } from '../db/temporary-shop';
+import { fitsOfEngine, stateNamed } from '../db/temporary-shop';
 import { accepted, ownShop, refused, there } from './own-shop';
 
 let shop: Shop;

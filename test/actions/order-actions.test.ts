@@ -16,8 +16,9 @@ import type { Shop } from '@/db/shop';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { PLAIN_STEP } from '@/model/order/step';
 import { PLAIN_PART } from '@/model/order/part';
-import { jointNamed, rowsNamed, YARD_NOW } from '../db/temporary-shop';
-import { accepted, ownShop, refused } from './own-shop';
+import { contextOfFit } from '@/db/reads/fits-of-engine';
+import { freshTightening, jointNamed, rowsNamed, YARD_NOW } from '../db/temporary-shop';
+import { accepted, ownShop, refused, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
@@ -233,6 +234,38 @@ describe('the bench asks the order', () => {
     expect(standing(FOURTEEN, 'main-caps')).toBe('done');
     await accepted(undoAction({ token: (done as { undo: { token: string } }).undo.token }));
     expect(tight()).toBe(true);
+  });
+  test('opening a joint up makes readings taken at its final figure stale, and stays when its step is set aside', async () => {
+    const float = () => engineStateOf(rowsNamed(shop, FOURTEEN)).fits.find(({ fit }) => fit.id === 'demo-f-fit-mains');
+    const final = () =>
+      engineStateOf(rowsNamed(shop, FOURTEEN)).joints.find(({ joint }) => joint.id === 'demo-f-joint-mains')?.final;
+    shop.db.exec("UPDATE fit SET joint_id = 'demo-f-joint-mains' WHERE id = 'demo-f-fit-mains'");
+    const mains = `${FOURTEEN}-mains`;
+    await accepted(
+      write(FOURTEEN, { kind: 'undone', stepId: mains, body: { reason: 'a cap was loosened', jointId: 'x' } }),
+    );
+    expect(float()?.state).toBe('stale');
+    expect(contextOfFit(shop, there(float()).fit).openings).toHaveLength(1);
+    // The step is let go of its joint, or set aside: the joint is open all the same.
+    await accepted(setAsideAction({ kind: 'step', id: mains, reason: 'done otherwise here' }));
+    expect(final()).toBeUndefined();
+  });
+  test('a round begun before the opening does not complete the joint, whatever is pulled in it after', () => {
+    const joint = jointNamed(shop, 'demo-n-joint-mains');
+    const round = freshTightening(shop, 'before');
+    shop.tightenings.record(round, { id: 'p', kind: 'pull', step: 0, outcome: 'pulled', at: YARD_NOW }, YARD_NOW);
+    const of = () => engineStateOf(rowsNamed(shop, NORRHEM)).joints.find((one) => one.joint.id === joint.id)?.final;
+    expect(of()?.tightening.id).toBe('before');
+    const at = new Date(Date.parse(YARD_NOW) + 60_000).toISOString();
+    const opened = {
+      kind: 'undone',
+      stepId: `${NORRHEM}-case-tight`,
+      body: { reason: 'x', jointId: joint.id },
+    } as const;
+    shop.build.record(NORRHEM, { ...opened, id: 'open', at }, at);
+    const later = new Date(Date.parse(YARD_NOW) + 120_000).toISOString();
+    shop.tightenings.record(round, { id: 'q', kind: 'pull', step: 1, outcome: 'pulled', at: later }, later);
+    expect(of()).toBeUndefined();
   });
   test('a retorque does not begin over an aid that is inside', async () => {
     await accepted(write(FOURTEEN, { kind: 'aid-in', body: { name: 'rag', count: 1, inside: true } }));

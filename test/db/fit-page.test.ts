@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { contextOfFit, fitsOfEngine } from '@/db/reads/fits-of-engine';
+import { contextOfFit } from '@/db/reads/fits-of-engine';
 import { gateOf, guardsOfGate } from '@/model/fit/fit-gate';
 import { currentLeaf } from '@/model/fit/fit-page';
 import type { Leaf } from '@/model/book/leaf';
@@ -7,7 +7,7 @@ import type { Shop } from '@/db/shop';
 import { correctedFit } from '@/features/fits/fit-of-fields';
 import { fitsRecord } from '@/features/record/queries';
 import { codeOf } from '../core/code-of';
-import { rowsNamed, yardShop } from './temporary-shop';
+import { fitsOfEngine, rowsNamed, yardShop } from './temporary-shop';
 
 const leafOf = (shop: Shop, id: string): Leaf => {
   const leaf = shop.book.findLeaf(id);

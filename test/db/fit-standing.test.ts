@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
 import { fitState, value20_mm, worstFirst, type FitContext } from '@/model/fit/fit-state';
-import { fitsOfEngine, stripsInEngine } from '@/db/reads/fits-of-engine';
+import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import { fastenerFingerprint } from '@/model/fit/fit-context';
 import { gateOf, guardsOfGate, provenFits, stripsIn } from '@/model/fit/fit-gate';
-import { yardShop } from './temporary-shop';
+import { fitsOfEngine, yardShop } from './temporary-shop';
 
 const fit: Fit = {
   id: 'fit',

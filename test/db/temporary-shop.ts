@@ -1,5 +1,5 @@
 import { engineRows } from '@/db/reads/engine-rows';
-import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
+import { engineStateOf, fitsOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { Joint } from '@/model/joint/joint';
 import { mkdtempSync } from 'node:fs';
@@ -53,3 +53,6 @@ export function jointNamed(shop: Shop, id: string): Joint {
   if (!joint) throw new Error(`no ${id} in the yard`);
   return joint;
 }
+
+/** Where the fits of an engine of the yard stand. */
+export const fitsOfEngine = (shop: Shop, id: string) => (shop.engines.find(id) ? fitsOf(rowsNamed(shop, id)) : []);

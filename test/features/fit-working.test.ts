@@ -3,10 +3,9 @@ import fc from 'fast-check';
 import type { WorkingLine } from '@/core/joint';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
 import { fitState, type FitState } from '@/model/fit/fit-state';
-import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { workingOfShims, type Told } from '@/features/fits/figure-working';
 import { workingOfPlace } from '@/features/fits/fit-working';
-import { yardShop } from '../db/temporary-shop';
+import { fitsOfEngine, yardShop } from '../db/temporary-shop';
 
 const told: Told = {
   small: (mm) => mm.toFixed(3),

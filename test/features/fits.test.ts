@@ -4,7 +4,6 @@ import { FIT_KINDS, fitKind } from '@/core/fits';
 import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
-import { fitsOfEngine } from '@/db/reads/fits-of-engine';
 import { recordEvent } from '@/features/bench/record-event';
 import { bandShape } from '@/features/fits/fit-band-geometry';
 import { alteredFit, lengthWithUnit, limitsOf, listedFits, methodsBy, ownFit } from '@/features/fits/fit-of-fields';
@@ -14,7 +13,7 @@ import type { FitFields } from '@/features/fits/schema';
 import { bodyOf, startSession, valueOf } from '@/features/fits/session';
 import { fourteenSheets } from '@demo/fourteen-sheets';
 import { codeOf } from '../core/code-of';
-import { freshTightening, yardShop } from '../db/temporary-shop';
+import { fitsOfEngine, freshTightening, yardShop } from '../db/temporary-shop';
 
 const AT = '2026-05-16T14:30:00.000Z';
 const reading = (part: object = {}) => ({

@@ -2,29 +2,22 @@ import type { Fit } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
 import { stripsIn } from '@/model/fit/fit-gate';
 import { pagesOf } from '@/model/fit/fit-page';
-import { fitState, type FitContext, type FitState } from '@/model/fit/fit-state';
+import { fitState, type FitContext } from '@/model/fit/fit-state';
+import { openingsOf } from '@/model/order/openings';
 import type { Shop } from '../shop';
 
 /** What the fits of an engine rest on outside of them: its joints, when each was gone round, and its book. */
 const restingOn = (shop: Shop, engineId: string) => ({
   joints: shop.joints.ofEngine(engineId),
   rounds: shop.tightenings.rounds(engineId),
+  openings: openingsOf(shop.build.ofEngine(engineId).buildLines),
   pageOf: pagesOf(shop.book.leaves(engineId), shop.book.sources(engineId)),
 });
 
-/** What one fit's readings rest on outside of it, in four queries. */
+/** What one fit's readings rest on outside of it, in five queries. */
 export function contextOfFit(shop: Shop, fit: Fit): FitContext {
-  const { joints, rounds, pageOf } = restingOn(shop, fit.engineId);
-  return contextOf(fit, pageOf(fit), joints, rounds);
-}
-
-/** Every fit of an engine with where it stands, in six queries however many there are. */
-export function fitsOfEngine(shop: Shop, engineId: string): readonly FitState[] {
-  const fits = shop.fits.ofEngine(engineId);
-  if (fits.length === 0) return [];
-  const lines = shop.fits.linesOfEngine(engineId);
-  const { joints, rounds, pageOf } = restingOn(shop, engineId);
-  return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, rounds)));
+  const { joints, rounds, openings, pageOf } = restingOn(shop, fit.engineId);
+  return contextOf(fit, pageOf(fit), joints, rounds, openings);
 }
 
 /** Where a strip lies, in two queries: its lines alone say so, whatever the fit rests on. */

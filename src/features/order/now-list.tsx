@@ -16,7 +16,7 @@ const MOST = 6;
 /** What can be done at this moment, the likeliest first; before it what is to be looked at again. */
 export function NowList({ page, selected, onSelect }: Props) {
   const byId = new Map(page.steps.map((one) => [one.step.id, one]));
-  const stale = page.steps.filter(({ state, through }) => state === 'stale' && through === undefined);
+  const stale = page.steps.filter(({ canLook }) => canLook);
   const open = page.now.flatMap((id) => byId.get(id) ?? []);
   const shown = [...stale, ...open].slice(0, MOST);
   const more = stale.length + open.length - shown.length;

@@ -46,7 +46,7 @@ function OrderNotices({ page: { trouble, hanging } }: Props) {
 /** The step that is looked at: the one in the address, else the likeliest now; none asked for goes back to that. */
 function useSelected({ steps, now, engineId }: OrderPage): readonly [string, (id: string) => void] {
   const asked = useSearchParams().get('step') ?? '';
-  const stale = steps.find(({ state, through }) => state === 'stale' && through === undefined)?.step.id;
+  const stale = steps.find(({ canLook }) => canLook)?.step.id;
   const known = steps.some(({ step }) => step.id === asked);
   const selected = known ? asked : (stale ?? now[0] ?? steps[0]?.step.id ?? '');
   const select = useCallback(

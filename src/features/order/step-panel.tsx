@@ -69,7 +69,7 @@ function Acts({ page, one, onSelect }: Props) {
   const isTrial = (page.trial?.isGoing ?? false) && (page.trial?.stretch.includes(step.id) ?? false);
   return (
     <>
-      {state === 'open' && (!byItself || (isTrial && step.kind === 'joint')) && (
+      {state === 'open' && (!byItself || isTrial) && (
         <DoneForm
           key={step.id}
           engineId={engineId}
@@ -81,7 +81,7 @@ function Acts({ page, one, onSelect }: Props) {
         />
       )}
       {state !== 'open' && isGated(step) && <Bars bars={bars[step.id] ?? []} engineId={engineId} />}
-      {state === 'stale' && (
+      {one.canLook && (
         <LineForm
           key={`looked ${step.id}`}
           engineId={engineId}

@@ -115,6 +115,7 @@ function assertOrderRows({ engine, joints, fits, leaves, order }: BuildFile): vo
     if ('partId' in row) part(row.partId, 'part');
     if (row.kind === 'strike') line(row.strikes, 'line');
     if (row.kind === 'trial') step(row.body.upTo, 'step');
+    if (row.kind === 'undone' && row.body.jointId !== undefined) joint(row.body.jointId, 'joint');
   }
 }
 

@@ -36,7 +36,7 @@ function standOf({ short, surplus, used, left, asks, order, part }: TrayPart): {
 
 /** One part: what it is, how many, where it goes, how it stands; what is done about it opens. */
 function PartLine({ page, one }: { readonly page: TrayPage; readonly one: TrayPart }) {
-  const { part, has, left, struckOff } = one;
+  const { part, has, left, struckOff, spent } = one;
   const { sign, words, kind } = standOf(one);
   const goesTo = page.steps.find(({ id }) => id === part.stepId);
   const facts = [
@@ -48,6 +48,7 @@ function PartLine({ page, one }: { readonly page: TrayPage; readonly one: TrayPa
     part.detail.mates && `with: ${part.detail.mates}`,
     part.detail.hides && `hides: ${part.detail.hides}`,
     part.detail.words,
+    spent > 0 && `${spent} used once, and opened up since`,
     ...struckOff.map(({ count, reason }) => `${count} struck off: ${reason}`),
   ];
   return (

@@ -18,7 +18,8 @@ import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import { decidingOf, isSettled } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
-import { standing, writtenAt, type BuildLine } from '@/model/order/build-line';
+import type { BuildLine } from '@/model/order/build-line';
+import { openedAt, openingsOf } from '@/model/order/openings';
 import { orderState } from '@/model/order/order-state';
 import type { Part } from '@/model/order/part';
 import type { Step } from '@/model/order/step';
@@ -60,18 +61,11 @@ export interface BuildRows {
   readonly buildLines: readonly BuildLine[];
 }
 
-/** Steps of a joint that was opened up by hand, with when: what was pulled before holds nothing any more. */
-function openedAt({ order: { steps, buildLines } }: Pick<EngineRows, 'order'>, jointId: string): string {
-  const own = new Set(steps.filter((step) => step.jointId === jointId).map(({ id }) => id));
-  if (own.size === 0) return '';
-  const opened = standing(buildLines).filter((line) => line.kind === 'undone' && own.has(line.stepId));
-  return opened.map(writtenAt).reduce((a, b) => (b > a ? b : a), '');
-}
-
+/** A round that was begun before its joint was opened up counts no more, whatever was pulled in it since. */
 const isSince =
   (opened: string) =>
-  ({ tightening, events }: TighteningState): boolean =>
-    opened === '' || (events.at(-1)?.recordedAt ?? tightening.startedAt) > opened;
+  ({ tightening }: TighteningState): boolean =>
+    tightening.startedAt > opened;
 
 /**
  * The going-round that counts. One that was begun and never pulled in touches no nut: what stood before it still stands,
@@ -98,13 +92,26 @@ function isChanged(joint: Joint, leaf: Leaf | undefined, round: TighteningState 
   );
 }
 
+/** Rows are never altered, so what follows from them is worked out once for as long as they are held. */
+function oncePerRows<T>(work: (rows: EngineRows) => T): (rows: EngineRows) => T {
+  const known = new WeakMap<EngineRows, { readonly value: T }>();
+  return (rows) => {
+    const found = known.get(rows) ?? { value: work(rows) };
+    known.set(rows, found);
+    return found.value;
+  };
+}
+
+/** The joints that were opened up in the order, worked out once for as long as the rows are held. */
+const openingsIn = oncePerRows(({ order }: EngineRows) => openingsOf(order.buildLines));
+
 /** Where one joint of an engine stands. */
 export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
   const { engine, leaves, sources, heat, tightenings, events } = rows;
   const rounds = tightenings
     .filter(({ jointId }) => jointId === joint.id)
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
-  const final = finalOf(rounds.filter(isSince(openedAt(rows, joint.id))));
+  const final = finalOf(rounds.filter(isSince(openedAt(openingsIn(rows), joint.id))));
   const leaf = leaves.find(({ id }) => id === joint.leafId);
   // What an angle has done, or will do, no figure goes over again.
   const byAngle = final ? endsInTurn(final.tightening.plan) : leaf !== undefined && turnsOfLeaf(leaf).length > 0;
@@ -119,21 +126,14 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
   };
 }
 
-/** Rows are never altered, so what follows from them is worked out once for as long as they are held. */
-function oncePerRows<T>(work: (rows: EngineRows) => T): (rows: EngineRows) => T {
-  const known = new WeakMap<EngineRows, { readonly value: T }>();
-  return (rows) => {
-    const found = known.get(rows) ?? { value: work(rows) };
-    known.set(rows, found);
-    return found.value;
-  };
-}
-
 /** Every fit of an engine with where it stands. */
 export const fitsOf = oncePerRows(
-  ({ fits, lines, joints, tightenings, leaves, sources }: EngineRows): readonly FitState[] => {
+  ({ fits, lines, joints, tightenings, leaves, sources, order }: EngineRows): readonly FitState[] => {
+    const openings = openingsOf(order.buildLines);
     const pageOf = pagesOf(leaves, sources);
-    return fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings)));
+    return fits.map((fit) =>
+      fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings, openings)),
+    );
   },
 );
 

@@ -1,6 +1,7 @@
 import type { FitContext } from './fit-state';
 import type { FitPageSays } from './fit-page';
 import type { Fit } from './fit';
+import type { Opening } from '@/model/order/openings';
 import type { Joint } from '@/model/joint/joint';
 import type { Round } from '@/model/joint/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
@@ -25,6 +26,7 @@ export const contextOf = (
   page: FitPageSays | undefined,
   joints: readonly Joint[],
   rounds: readonly PulledRound[],
+  openings: readonly Opening[],
 ): FitContext => {
   const joint = joints.find(({ id }) => id === fit.jointId);
   const paged = page && { page };
@@ -33,6 +35,7 @@ export const contextOf = (
     rounds: rounds
       .filter(({ jointId }) => jointId === joint.id)
       .map(({ purpose, startedAt, ...round }) => ({ purpose, startedAt, ...clampOf(round) })),
+    openings: openings.filter(({ jointId }) => jointId === joint.id).map(({ at }) => at),
     bolts: fastenerFingerprint(joint),
     jointName: joint.name,
     ...paged,

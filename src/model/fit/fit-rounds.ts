@@ -20,6 +20,10 @@ export function isOpenedSince(reading: ReadingLine, rounds: readonly FitRound[])
   return after.length > 0 && !(after.length === 1 && after[0]?.purpose === 'final');
 }
 
+/** Whether the joint of a fit was opened up, in the order of the build, after it was read. */
+export const isOpenedUp = (reading: ReadingLine, openings: readonly string[] = []): boolean =>
+  reading.recordedAt !== undefined && openings.some((at) => at > happenedAt(reading));
+
 /** A cap that is clamped harder or less hard makes another bore of it. */
 const CLAMP_CHANGE = 0.05;
 

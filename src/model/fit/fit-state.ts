@@ -17,7 +17,7 @@ import {
 } from '@/core/fits';
 import type { Fit, FitLine, ReadingLine } from './fit';
 import type { FitPageSays } from './fit-page';
-import { clampChange, isOpenedSince, type FitRound } from './fit-rounds';
+import { clampChange, isOpenedSince, isOpenedUp, type FitRound } from './fit-rounds';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [
@@ -49,6 +49,8 @@ export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
 /** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
 export interface FitContext {
   readonly rounds: readonly FitRound[];
+  /** When its joint was opened up again in the order of the build. */
+  readonly openings?: readonly string[];
   readonly bolts?: string;
   readonly jointName?: string;
   /** The page that what is wanted was taken from. */
@@ -194,6 +196,8 @@ function staleReason(
   const change = after.find((line) => line.kind === 'change' && isVoidedBy(line.body.change, reading.part, conditions));
   if (change?.kind === 'change')
     return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
+  if (conditions.includes('cap-final') && isOpenedUp(reading, context.openings))
+    return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was opened up.`;
   if (conditions.includes('cap-final') && isOpenedSince(reading, context.rounds))
     return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
   const clamp = conditions.includes('cap-final') ? clampChange(reading, context.rounds) : undefined;

@@ -20,7 +20,7 @@ interface PutIn extends AidIn {
   readonly at: string;
 }
 
-/** Aids signed in by hand, and by steps as they are done; a step undone takes its aids with it. */
+/** Aids signed in by hand, and by steps as they were done: what was changed of a step since moves no aid. */
 function putIn(steps: readonly Step[], lines: readonly BuildLine[], done: ReadonlyMap<string, DoneFact>): PutIn[] {
   const byHand = lines.flatMap((line) =>
     line.kind === 'aid-in' ? [{ key: line.id, ...line.body, at: writtenAt(line) }] : [],
@@ -29,7 +29,13 @@ function putIn(steps: readonly Step[], lines: readonly BuildLine[], done: Readon
     const fact = done.get(id);
     if (!fact) return [];
     const at = fact.movedAt ?? fact.at ?? '';
-    return detail.putsIn.map((aid, i) => ({ key: `${fact.line?.id ?? id}:${i}`, ...aid, count: 1, stepId: id, at }));
+    return (fact.line?.body.putsIn ?? detail.putsIn).map((aid, i) => ({
+      key: `${fact.line?.id ?? id}:${i}`,
+      ...aid,
+      count: 1,
+      stepId: id,
+      at,
+    }));
   });
   return [...byHand, ...bySteps];
 }
@@ -45,7 +51,8 @@ export function aidsIn(
     if (line.kind === 'aid-out') out.set(line.body.of, (out.get(line.body.of) ?? 0) + line.body.count);
   const takenOut = steps.flatMap(({ id, detail }) => {
     const fact = done.get(id);
-    return fact ? detail.takesOut.map((name) => ({ name: plain(name), at: fact.movedAt ?? fact.at ?? '' })) : [];
+    const names = fact?.line?.body.takesOut ?? detail.takesOut;
+    return fact ? names.map((name) => ({ name: plain(name), at: fact.movedAt ?? fact.at ?? '' })) : [];
   });
   return putIn(steps, lines, done).flatMap(({ at, ...aid }): readonly AidIn[] => {
     const isOut = takenOut.some((one) => one.name === plain(aid.name) && one.at >= at);

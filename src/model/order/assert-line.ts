@@ -1,4 +1,5 @@
 import { DomainError } from '@/core/units';
+import { isSameMark } from '@/model/engine/engine-measure';
 import type { BuildLine, LineOf } from './build-line';
 import { barsOfStep, namesOfWaits, type Bar, type GateState } from './gate';
 import type { StepState } from './step-state';
@@ -38,10 +39,9 @@ function barsOfMarks({ order }: GateState, { step }: StepState, read: LineOf<'do
       return [
         bar('marks-unread', `${part.name} is marked ${part.mark} (${part.detail.mates}): its marks were not read.`),
       ];
-    const [own, place] = read.map((mark) => mark.trim().toLowerCase());
-    if (own !== part.mark.trim().toLowerCase())
+    if (!isSameMark(read[0], part.mark))
       return [bar('marks', `${part.name} is written down with the mark ${part.mark}; read is ${read[0]}.`)];
-    return own === place ? [] : [bar('marks', `${part.name}: ${read[0]} on the part, ${read[1]} where it goes.`)];
+    return isSameMark(...read) ? [] : [bar('marks', `${part.name}: ${read[0]} on the part, ${read[1]} where it goes.`)];
   });
 }
 
@@ -64,12 +64,13 @@ function doneLine(
   const isTrial = isTriedNow(state, step.id);
   if (step.kind === 'joint' && step.jointId !== null && !isTrial)
     refuse('by-joint', `“${step.name}” is done at the bench: its joint says by itself when it is tight.`, 'stepId');
-  if (step.kind === 'fit' && step.fitId !== null)
+  if (step.kind === 'fit' && step.fitId !== null && !isTrial)
     refuse('by-fit', `“${step.name}” is done by its readings: the fit says by itself when it is proven.`, 'stepId');
   if (stands === 'done' || stands === 'trial' || stands === 'stale')
     refuse('done-already', `“${step.name}” is done already.`, 'stepId');
   if (stands !== 'open') refuse('waits', `“${step.name}” waits for ${namesOfWaits(state.order, waits)}.`, 'stepId');
   const { passed: _, trial: __, ...said } = line.body;
+  const { putsIn, takesOut } = step.detail;
   if (step.kind === 'freedom' && !said.felt?.trim())
     refuse('not-felt', 'Write down what was felt: free all round, tight at one place, and where.', 'felt');
   if (step.kind === 'timing' && !said.set?.trim())
@@ -89,7 +90,14 @@ function doneLine(
       'reason',
     );
   const passed = bars.length > 0 ? { passed: { bars: words, reason: reason.trim() } } : {};
-  return { ...line, body: { ...said, ...(isTrial && { trial: true }), ...passed } };
+  return { ...line, body: { ...said, putsIn, takesOut, ...(isTrial && { trial: true }), ...passed } };
+}
+
+/** A step that is undone would take its aids off the list with it, wherever they are: they are signed out first. */
+function assertNothingIn({ aids }: GateState['order'], { id, name }: StepState['step']): void {
+  const left = aids.filter(({ stepId }) => stepId === id);
+  if (left.length > 0)
+    refuse('aid-in', `“${name}” put ${left.map((aid) => aid.name).join(', ')} in. Sign it out first.`, 'stepId');
 }
 
 const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: LineOf<Kind>) => void } = {
@@ -98,10 +106,12 @@ const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: 
     if (!done) refuse('not-done', `“${step.name}” is not done.`, 'stepId');
     if (step.kind === 'fit' && step.fitId !== null)
       refuse('by-fit', 'A fit is opened by its own readings, or by what was changed of it.', 'stepId');
+    assertNothingIn(state.order, step);
   },
   looked: (state, { stepId }) => {
-    const { step, state: stands } = stepOf(state, stepId);
+    const { step, state: stands, why = '', canLook } = stepOf(state, stepId);
     if (stands !== 'stale') refuse('not-stale', `“${step.name}” is not to be looked at.`, 'stepId');
+    if (!canLook) refuse('not-yet', `Looking at “${step.name}” does not help yet: ${why}.`, 'stepId');
   },
   exchanged: (state, { stepId }) => {
     const { step, done } = stepOf(state, stepId);
@@ -114,6 +124,7 @@ const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: 
   },
   stripped: ({ order }) => {
     if (!order.trial?.isGoing) refuse('no-trial', 'No trial build is going.', 'kind');
+    for (const { step, done } of order.steps) if (done?.isTrial) assertNothingIn(order, step);
   },
   cleaned: ({ order }) => {
     if (!order.trial?.asksClean) refuse('no-trial', 'Nothing that was tried waits to be cleaned.', 'kind');
@@ -147,6 +158,13 @@ const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: 
   },
 };
 
+/** What was pulled is opened up with its step; what was only put on by hand for a trial is not. */
+function undoneLine(state: GateState, { body, ...line }: LineOf<'undone'>): BuildLine {
+  const { step, done } = stepOf(state, line.stepId);
+  const isPulled = step.kind === 'joint' && step.jointId !== null && done?.line === undefined;
+  return { ...line, body: { reason: body.reason, ...(isPulled && { jointId: step.jointId }) } };
+}
+
 /**
  * A line as it is written: refused where it cannot be, with what the order itself says of it put in. Sheet, bench and
  * any other door go through here.
@@ -156,5 +174,5 @@ export function assertLine(state: GateState, said: SaidLine): BuildLine {
   const { reason, ...line } = said;
   if (line.kind === 'done') return doneLine(state, { ...line, reason });
   (CHECKS[line.kind] as ((of: GateState, one: BuildLine) => void) | undefined)?.(state, line);
-  return line;
+  return line.kind === 'undone' ? undoneLine(state, line) : line;
 }

@@ -1,4 +1,5 @@
 import { cancelledOf } from '@/model/cancelled-lines';
+import type { StepAid } from './step';
 
 interface Line<Kind extends string, Body> {
   readonly id: string;
@@ -23,6 +24,9 @@ export interface DoneBody {
   /** Set of a step done loose, to be taken apart again. */
   readonly trial?: true;
   readonly passed?: Passed;
+  /** The aids that it put in and took out, as the step said when it was done. */
+  readonly putsIn?: readonly StepAid[];
+  readonly takesOut?: readonly string[];
   /** How and to what a timing was set. */
   readonly set?: string;
   /** What was felt, of a step that tries the freedom; a torque to turn over with its unit as it was read. */
@@ -34,7 +38,8 @@ export interface DoneBody {
 
 export type BuildLine =
   | OfStep<'done', DoneBody>
-  | OfStep<'undone', { readonly reason: string }>
+  // The server puts in the joint that was opened with it: none where the step was only tried, or has none.
+  | OfStep<'undone', { readonly reason: string; readonly jointId?: string }>
   | OfStep<'looked', { readonly words: string }>
   | Line<'trial', { readonly upTo: string }>
   | Line<'stripped', object>

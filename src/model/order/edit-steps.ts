@@ -65,6 +65,10 @@ export function movedBehind(steps: readonly Step[], id: string, behind: string |
   const others = steps.filter((one) => one.id !== id).map((one) => closed.get(one.id) ?? one);
   const branch = others.find((one) => one.id === behind)?.branch ?? step.branch;
   const put = new Map(insertedBehind(others, [{ ...step, branch }], behind).map((one) => [one.id, one]));
+  // What joins it from a sub-assembly goes with it.
+  const joining = step.after.filter((one) => others.find(({ id: own }) => own === one)?.branch !== step.branch);
+  const moved = put.get(id);
+  if (moved) put.set(id, { ...moved, after: [...new Set([...moved.after, ...joining])] });
   return [...new Map([...closed, ...put]).values()];
 }
 

@@ -119,7 +119,12 @@ export function barsOfGate(state: GateState, step: Step): readonly Bar[] {
         ]
       : []),
     ...order.loose
-      .filter((one) => one.stepId === undefined && (one.jointId === undefined || one.jointId !== step.jointId))
+      // What is tried is said once, by the trial that is going.
+      .filter(
+        (one) =>
+          (one.stepId === undefined || !order.trial?.isGoing) &&
+          (one.jointId === undefined || one.jointId !== step.jointId),
+      )
       .map(barOfLoose),
     ...barsOfFits(state, own, all),
     ...barsOfJoints(state, beneath, all),

@@ -92,12 +92,17 @@ const BODIES: Readonly<Record<BuildLineKind, Joi.ObjectSchema>> = {
   done: Joi.object({
     trial: Joi.boolean().valid(true),
     passed,
+    putsIn: Joi.array().items(aid).max(12),
+    takesOut: Joi.array().items(Joi.string().trim().max(80)).max(12),
     set: words(200),
     felt: words(),
     turnsAt: words(60),
     marks: Joi.array().ordered(words(60).required(), words(60).required()),
   }),
-  undone: Joi.object({ reason: said().messages({ 'string.empty': 'Say why it is opened up again.' }) }),
+  undone: Joi.object({
+    jointId: id(),
+    reason: said().messages({ 'string.empty': 'Say why it is opened up again.' }),
+  }),
   looked: Joi.object({ words: said().messages({ 'string.empty': 'Say what was seen.' }) }),
   trial: Joi.object({ upTo: id().required() }),
   stripped: NOTHING,

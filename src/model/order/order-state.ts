@@ -93,11 +93,14 @@ export function orderState({ parts, ...rows }: OrderRows): OrderState {
         done,
         why,
         ...(doubt?.through !== undefined && { through: doubt.through }),
+        ...(doubt && { canLook: doubt.canLook }),
         waits: [],
       };
     const waits = waitsOf(step);
     const isBarred = waits.length > 0 && waits.every(({ kind }) => kind === 'part' || kind === 'trial');
-    return { step, state: waits.length === 0 ? 'open' : isBarred ? 'barred' : 'waiting', why, waits };
+    const state = waits.length === 0 ? 'open' : isBarred ? 'barred' : 'waiting';
+    // Tried in a trial whose beginning was cancelled: it is still on, and loose.
+    return { step, state, ...(done && { done }), why, waits };
   };
   const waitsOf = (step: Step): readonly WaitsFor[] => {
     const missing = (waiting.get(step.id) ?? []).map((stepId): WaitsFor => ({

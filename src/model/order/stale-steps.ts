@@ -1,4 +1,5 @@
 import { does, type Effect, type Step } from './step';
+import { latest } from './openings';
 import { restsOn } from './rests-on';
 import { standing, writtenAt } from './build-line';
 import type { DoneFact, FactRows, StepFacts } from './step-facts';
@@ -7,15 +8,15 @@ import type { DoneFact, FactRows, StepFacts } from './step-facts';
 export interface Stale {
   readonly why: string;
   readonly through?: string;
+  /** Looking at it puts it right: not where something beneath is open, tried or to be looked at itself. */
+  readonly canLook: boolean;
 }
 
 const lastPullOf = (rows: FactRows): ReadonlyMap<string, string> =>
   new Map(
     rows.joints.map(({ joint, tightenings }) => [
       joint.id,
-      tightenings
-        .flatMap(({ events }) => events.map(({ recordedAt }) => recordedAt))
-        .reduce((a, b) => (b > a ? b : a), ''),
+      latest(tightenings.flatMap(({ events }) => events.map(({ recordedAt }) => recordedAt))),
     ]),
   );
 
@@ -38,7 +39,7 @@ export function staleSteps(rows: FactRows, facts: StepFacts, order: readonly str
       (step.kind === 'freedom' ? pulledSince(step, named, pulls, own.at) : undefined) ??
       (step.kind === 'timing' && turnedSince(rows, facts, own.at) ? 'the crank was turned since' : undefined) ??
       restsOnMoved(step, own, facts, stale, named);
-    if (reason !== undefined) stale.set(id, typeof reason === 'string' ? { why: reason } : reason);
+    if (reason !== undefined) stale.set(id, typeof reason === 'string' ? { why: reason, canLook: true } : reason);
   }
   return stale;
 }
@@ -85,12 +86,13 @@ function restsOnMoved(
     const before = named.get(id);
     if (!before) continue;
     const fact = done.get(id);
-    if (!fact) return `“${before.name}” is open again${opened.has(id) ? `: ${opened.get(id) ?? ''}` : ''}`;
-    if (fact.isTrial && !own.isTrial) return `“${before.name}” is only fitted for trial`;
+    const wait = (why: string) => ({ why: `“${before.name}” ${why}`, canLook: false });
+    if (!fact) return wait(`is open again${opened.has(id) ? `: ${opened.get(id) ?? ''}` : ''}`);
+    if (fact.isTrial && !own.isTrial) return wait('is only fitted for trial');
     if (fact.movedAt !== undefined && own.at !== undefined && fact.movedAt > own.at)
       return `“${before.name}” was done anew since`;
     const root = stale.get(id);
-    if (root) return { why: `“${before.name}” is to be looked at`, through: root.through ?? id };
+    if (root) return { ...wait('is to be looked at'), through: root.through ?? id };
   }
   return undefined;
 }

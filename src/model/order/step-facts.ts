@@ -1,5 +1,6 @@
 import { isFinalRound } from './rounds-of-joint';
 import { standing, writtenAt, type BuildLine, type LineOf } from './build-line';
+import { latest } from './openings';
 import { restsOn } from './rests-on';
 import { does, type Step } from './step';
 import { isProven, type FitState } from '@/model/fit/fit-state';
@@ -54,32 +55,34 @@ function fold(lines: readonly BuildLine[]): ReadonlyMap<string, ByHand> {
   return byStep;
 }
 
-const latest = (...times: readonly (string | undefined)[]): string =>
-  times.reduce<string>((last, time) => (time !== undefined && time > last ? time : last), '');
-
 /** The round that completes a step of a joint: the final one for good, else any that was gone round for its purpose. */
 function roundOf(step: Step, joint: JointState): TighteningState | undefined {
   if (step.purpose === null || step.purpose === 'final') return joint.final?.state.complete ? joint.final : undefined;
   return joint.tightenings.findLast((round) => !isFinalRound(round) && round.state.complete);
 }
 
-const lastLine = ({ events }: TighteningState): string => latest(...events.map(({ recordedAt }) => recordedAt));
+const lastLine = ({ events }: TighteningState): string => latest(events.map(({ recordedAt }) => recordedAt));
 
 function ofJoint(step: Step, { done, opened, lookedAt }: ByHand, joint: JointState): DoneFact | undefined {
   const round = roundOf(step, joint);
   const at = round && lastLine(round);
-  if (at !== undefined && at > (opened?.at ?? '')) return { isTrial: false, at: latest(at, lookedAt), movedAt: at };
+  if (at !== undefined && round && round.tightening.startedAt > (opened?.at ?? ''))
+    return { isTrial: false, at: latest([at, lookedAt]), movedAt: at };
   // Put on by hand for a trial: no round says so.
   return done?.body.trial ? ofHand({ done, lookedAt }) : undefined;
 }
 
-const ofFit = (fit: FitState): DoneFact | undefined =>
-  fit.places.every(({ state }) => isProven(state)) ? { isTrial: false } : undefined;
+function ofFit({ done }: ByHand, fit: FitState): DoneFact | undefined {
+  if (fit.places.every(({ state }) => isProven(state))) return { isTrial: false };
+  // Passed over in a trial build: it proves nothing.
+  return done?.body.trial ? ofHand({ done }) : undefined;
+}
 
+/** As it was ticked by hand. */
 const ofHand = ({ done, lookedAt }: ByHand): DoneFact | undefined =>
   done && {
     isTrial: done.body.trial ?? false,
-    at: latest(writtenAt(done), lookedAt),
+    at: latest([writtenAt(done), lookedAt]),
     movedAt: writtenAt(done),
     line: done,
   };
@@ -95,7 +98,7 @@ function swarfAt({ steps, cutAt }: FactRows, done: ReadonlyMap<string, DoneFact>
   const made = steps
     .filter((step) => does(step, 'swarf') && done.has(step.id) && !isCleanedBehind(step.id))
     .map(({ id }) => done.get(id)?.movedAt);
-  return latest(...written, ...cutAt, ...made);
+  return latest([...written, ...cutAt, ...made]);
 }
 
 export interface FactRows {
@@ -123,7 +126,7 @@ export function stepFacts(rows: FactRows): StepFacts {
     const hand = hands.get(step.id) ?? {};
     const [joint, fit] = [jointOf.get(step.jointId ?? ''), fitOf.get(step.fitId ?? '')];
     if (step.kind === 'joint' && joint) return ofJoint(step, hand, joint);
-    return step.kind === 'fit' && fit ? ofFit(fit) : ofHand(hand);
+    return step.kind === 'fit' && fit ? ofFit(hand, fit) : ofHand(hand);
   };
   const done = new Map(
     steps.flatMap((step): [string, DoneFact][] => {

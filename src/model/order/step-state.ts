@@ -20,5 +20,7 @@ export interface StepState {
   readonly why?: string;
   /** The step by which alone it is to be looked at: once that one was, it is not. */
   readonly through?: string;
+  /** Saying that it was looked at puts it right. */
+  readonly canLook?: boolean;
   readonly waits: readonly WaitsFor[];
 }

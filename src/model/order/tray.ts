@@ -15,6 +15,8 @@ export interface TrayPart {
   readonly short: number;
   /** More than its step takes, or of no step at all. */
   readonly surplus: number;
+  /** Used once, and opened up since: it is not used again. */
+  readonly spent: number;
   readonly struckOff: readonly { readonly count: number; readonly reason: string }[];
   /** What was ordered, while it is short. */
   readonly order?: string;
@@ -31,18 +33,24 @@ function asksOf(part: Part, short: number, order: string | undefined, checked: r
   return isNewHere(part) && checked.length === 0 ? `${part.name}: not checked since it came` : undefined;
 }
 
-function trayPart(
-  part: Part,
-  lines: readonly BuildLine[],
-  { isUsed, goesNowhere }: { readonly isUsed: boolean; readonly goesNowhere: boolean },
-): TrayPart {
+/** How a part lies to its step. */
+interface OnStep {
+  readonly isUsed: boolean;
+  readonly goesNowhere: boolean;
+  /** How often its step was done for good and opened up again. */
+  readonly timesOpened: number;
+}
+
+function trayPart(part: Part, lines: readonly BuildLine[], { isUsed, goesNowhere, timesOpened }: OnStep): TrayPart {
   const came = lines.flatMap((line) => (line.kind === 'part-in' ? [line.body.count] : []));
   const struckOff = lines.flatMap((line) => (line.kind === 'part-off' ? [line.body] : []));
   const off = sum(struckOff.map(({ count }) => count));
-  const has = part.here + sum(came) - off;
+  // A once-only part that was built in and opened up again is used up.
+  const spent = part.condition === 'once-only' ? part.need * timesOpened : 0;
+  const has = Math.max(0, part.here + sum(came) - off - spent);
   const used = isUsed ? Math.min(part.need, has) : 0;
   // What no step waits for is not missed once it is struck off.
-  const short = isUsed ? 0 : Math.max(0, part.need - has - (goesNowhere ? off : 0));
+  const short = Math.max(0, part.need - has - (goesNowhere ? off : 0));
   const said = lines.flatMap((line) =>
     line.kind === 'part-in' || line.kind === 'part-checked' ? line.body.checked : [],
   );
@@ -57,11 +65,24 @@ function trayPart(
     left: has - used,
     short,
     surplus: goesNowhere ? has : isUsed ? has - used : Math.max(0, has - part.need),
+    spent,
     struckOff,
     ...(order !== undefined && { order }),
     checked,
     ...(asks !== undefined && !isUsed && { asks }),
   };
+}
+
+/** How often each step was done for good and opened up again; what was only tried used nothing up. */
+function timesOpenedOf(lines: readonly BuildLine[]): ReadonlyMap<string, number> {
+  const [good, times] = [new Set<string>(), new Map<string, number>()];
+  for (const line of lines) {
+    if (line.kind === 'done' && !line.body.trial) good.add(line.stepId);
+    if (line.kind !== 'undone') continue;
+    if (good.delete(line.stepId) || line.body.jointId !== undefined)
+      times.set(line.stepId, (times.get(line.stepId) ?? 0) + 1);
+  }
+  return times;
 }
 
 /**
@@ -76,9 +97,11 @@ export function trayOf(
 ): readonly TrayPart[] {
   const ofPart = new Map<string, BuildLine[]>();
   for (const line of lines) if ('partId' in line) ofPart.set(line.partId, [...(ofPart.get(line.partId) ?? []), line]);
+  const opened = timesOpenedOf(lines);
   return parts.map((part) => {
     const goesNowhere = !known.has(part.stepId ?? '');
     const isUsed = !goesNowhere && done.get(part.stepId ?? '')?.isTrial === false;
-    return trayPart(part, ofPart.get(part.id) ?? [], { isUsed, goesNowhere });
+    const timesOpened = opened.get(part.stepId ?? '') ?? 0;
+    return trayPart(part, ofPart.get(part.id) ?? [], { isUsed, goesNowhere, timesOpened });
   });
 }

@@ -58,6 +58,14 @@ describe('a step struck out', () => {
   });
 });
 
+test('what joins a step from a sub-assembly goes with it when it is put elsewhere', () => {
+  const steps = [...abc, step('sub', { branch: 'sub', place: 4 })].map((one) =>
+    one.id === 'b' ? { ...one, after: ['a', 'sub'] } : one,
+  );
+  const moved = applied(steps, movedBehind(steps, 'b', 'c')).find(({ id }) => id === 'b');
+  expect(moved?.after).toEqual(['c', 'sub']);
+});
+
 test('a place lies between its neighbours', () => {
   const steps = [step('a', { place: 1 }), step('b', { place: 2 })];
   expect([placeAfter(steps, 'a'), placeAfter(steps, 'b'), placeAfter(steps, null), placeAfter([], null)]).toEqual([

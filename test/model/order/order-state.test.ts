@@ -152,6 +152,69 @@ describe('what is to be looked at again', () => {
   });
 });
 
+describe('what no later change may take off a list', () => {
+  const steps = [
+    step('pistons', { detail: { putsIn: [{ name: 'covers', inside: true }] } }),
+    step('off', { after: ['pistons'], detail: { takesOut: ['covers'] } }),
+  ];
+  test('a step that put an aid in is not opened up before it is signed out', () => {
+    const { write, state } = bench(steps);
+    write(done('pistons'));
+    const open = () => write({ kind: 'undone', stepId: 'pistons', body: { reason: 'a ring broke' } });
+    expect(refusal(open)).toBe('aid-in');
+    write({ kind: 'aid-out', body: { of: state().order.aids[0]?.key ?? '', count: 1 } });
+    expect(refusal(open)).toBe('none');
+  });
+  test('nor is a trial taken apart while something that it put in is in', () => {
+    const { write, state } = bench(steps);
+    write({ kind: 'trial', body: { upTo: 'pistons' } });
+    write(done('pistons'));
+    expect(refusal(() => write({ kind: 'stripped', body: {} }))).toBe('aid-in');
+    write({ kind: 'aid-out', body: { of: state().order.aids[0]?.key ?? '', count: 1 } });
+    expect(refusal(() => write({ kind: 'stripped', body: {} }))).toBe('none');
+  });
+  test('what a step says of aids after it was done moves none', () => {
+    const { write, lines } = bench(steps);
+    write(done('pistons'));
+    const changed = [step('pistons', { detail: { putsIn: [] } }), step('beside', { detail: { takesOut: ['covers'] } })];
+    const after = bench(changed);
+    after.lines.push(...lines);
+    expect(after.state().order.aids.map(({ name }) => name)).toEqual(['covers']);
+  });
+  test('looking at a step does not help while what it rests on is open', () => {
+    const { write, why } = bench(chain);
+    for (const id of ['clean', 'shaft', 'cover']) write(done(id));
+    write({ kind: 'undone', stepId: 'shaft', body: { reason: 'dirty' } });
+    const look = () => write({ kind: 'looked', stepId: 'cover', body: { words: 'fine' } });
+    expect(refusal(look)).toBe('not-yet');
+    expect(why('cover')).toMatch(/open again/);
+    write(done('shaft'));
+    expect(refusal(look)).toBe('none');
+  });
+  test('a once-only part that was built in and opened up is used up; one that was only tried is not', () => {
+    const gasket = [part('gasket', { stepId: 'a', condition: 'once-only' })];
+    const on = bench([step('a')], { parts: gasket });
+    on.write(done('a'));
+    on.write({ kind: 'undone', stepId: 'a', body: { reason: 'leaks' } });
+    expect(on.stands('a')).toBe('barred');
+    expect(on.state().order.tray[0]).toMatchObject({ spent: 1, short: 1 });
+    on.write({ kind: 'part-in', partId: 'gasket', body: { count: 1, checked: [] } });
+    expect(on.stands('a')).toBe('open');
+    const tried = bench([step('a')], { parts: gasket });
+    tried.write({ kind: 'trial', body: { upTo: 'a' } });
+    tried.write(done('a'));
+    tried.write({ kind: 'undone', stepId: 'a', body: { reason: 'crooked' } });
+    expect(tried.state().order.tray[0]).toMatchObject({ spent: 0, short: 0 });
+  });
+  test('a part that is missing from a step that is done is missing still', () => {
+    const on = bench([step('a')], { parts: [part('pin', { stepId: 'a', here: 0 })] });
+    const came = on.write({ kind: 'part-in', partId: 'pin', body: { count: 1, checked: [] } });
+    on.write(done('a'));
+    on.write({ kind: 'strike', strikes: came, body: {} });
+    expect(on.state().order.tray[0]).toMatchObject({ short: 1 });
+  });
+});
+
 describe('a trial build', () => {
   const steps = [
     step('crank', {}),
@@ -180,13 +243,26 @@ describe('a trial build', () => {
   test('tells of what is tried whether or not its sender says so', () => {
     const { write, lines } = bench(steps);
     write(done('crank', { trial: true }));
-    expect(lines.at(-1)?.body).toEqual({});
+    expect(lines.at(-1)?.body).toEqual({ putsIn: [], takesOut: [] });
   });
-  test('stands on the list of what is loose', () => {
-    const { write, state } = bench(steps);
-    write({ kind: 'trial', body: { upTo: 'crank' } });
+  test('passes over a fit that is not proven, which proves nothing', () => {
+    const fitted = [step('play', { kind: 'fit', fitId: 'f' }), step('lid', { after: ['play'] })];
+    const on = bench(fitted, { fits: [fit('f', 'loose')] });
+    on.write({ kind: 'trial', body: { upTo: 'lid' } });
+    on.write(done('play'));
+    on.write(done('lid'));
+    on.write({ kind: 'stripped', body: {} });
+    on.write({ kind: 'cleaned', body: {} });
+    expect([on.stands('play'), on.stands('lid')]).toEqual(['open', 'waiting']);
+  });
+  test('stands on the list of what is loose, its beginning cancelled too', () => {
+    const { write, state, bars } = bench([...steps, step('shut', { detail: { makes: ['closes'] } })]);
+    const begun = write({ kind: 'trial', body: { upTo: 'crank' } });
     write(done('crank'));
     expect(state().order.loose.map(({ words }) => words)).toEqual(['crank: fitted for trial']);
+    write({ kind: 'strike', strikes: begun, body: {} });
+    expect(state().order.loose.map(({ words }) => words)).toEqual(['crank: fitted for trial']);
+    expect(bars('shut')).toContain('loose');
   });
 });
 

@@ -43,3 +43,16 @@ export function readRecords(text: string): {
     throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MAX_ROWS} at a time.`, 'text');
   return { headings, records };
 }
+
+const isSameHeading = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/**
+ * Reads a record by the names of its columns, whatever their order and case; empty where there is none. What keeps a
+ * spreadsheet from taking a cell for a formula is taken off again.
+ */
+export function cellsOf<Column extends string>(columns: readonly Column[], headings: readonly string[]) {
+  const places = new Map(columns.map((name) => [name, headings.findIndex((heading) => isSameHeading(heading, name))]));
+  return (record: readonly string[]) =>
+    (column: Column): string =>
+      (record[places.get(column) ?? -1] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+}

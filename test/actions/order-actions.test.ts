@@ -324,6 +324,14 @@ describe('the tray', () => {
     expect(await refused(takeMarksAction({ engineId: FOURTEEN }))).toMatchObject({ code: 'nothing' });
   });
   test('is read from a table, bad rows kept aside, and goes out as one that reads in as nothing new', async () => {
+    const numbered = 'Part,Needed,Number\nPump,1,P-1\nOther pump,1,P-1\nThird,1,F-9';
+    await accepted(keepPartAction(part({ engineId: FOURTEEN, name: 'There', serial: 'F-9' })));
+    const seen = await accepted(previewPartsAction({ engineId: NORRHEM, text: numbered }));
+    expect(seen.rows.map(({ reason }) => reason)).toEqual([
+      undefined,
+      'A part numbered P-1 is on this tray already.',
+      expect.stringMatching(/F-9 is on “Thorncote/),
+    ]);
     const text = [
       'Part,Needed,Here,Goes to,From,Condition',
       'Case nuts,12,10,"Right case on, dowels home, nothing pinched",bought,as new',

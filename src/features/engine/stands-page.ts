@@ -1,6 +1,7 @@
 import type { SummarizedEngine } from '@/db/reads/engine-summaries';
 import type { EngineTag } from '@/interface/shell/rail';
 import { engineTags, onStands } from './queries';
+import { plainWords } from '@/model/plain-words';
 
 /** A page of the stands, and where it lies among those that were found. */
 export interface StandsPage {
@@ -17,9 +18,6 @@ export interface StandsPage {
 /** As many as are read at a glance; of a shop of twenty years the rest are found by their name. */
 export const STANDS_A_PAGE = 40;
 
-/** Without marks and capitals: “norrhem” finds “Norrhém”. */
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
 /** The engines in whose name every word stands, a page of them; a page that is none is the nearest there is. */
 export function standsPage(
   engines: readonly SummarizedEngine[],
@@ -28,8 +26,8 @@ export function standsPage(
 ): StandsPage {
   const standing = onStands(engines);
   const find = asked.find?.trim() ?? '';
-  const words = plain(find).split(/\s+/);
-  const found = standing.filter(({ name }) => words.every((word) => plain(name).includes(word)));
+  const words = plainWords(find).split(/\s+/);
+  const found = standing.filter(({ name }) => words.every((word) => plainWords(name).includes(word)));
   const pages = Math.max(1, Math.ceil(found.length / STANDS_A_PAGE));
   const page = Math.min(pages, Math.max(1, Math.trunc(asked.page ?? 1) || 1));
   const from = (page - 1) * STANDS_A_PAGE;

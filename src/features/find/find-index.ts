@@ -4,6 +4,7 @@ import { findableOf, type Findable } from '@/db/reads/findable';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { pause } from '@/server/in-bits';
+import { plainWords } from '@/model/plain-words';
 
 /** One thing that was found, and where it is. */
 export interface Found {
@@ -19,9 +20,6 @@ interface Entry extends Found {
   readonly words: string;
 }
 
-/** Without marks and capitals, as it may be typed. */
-const plain = (word: string) => word.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
 const BOOSTS: Readonly<Record<string, number>> = { Engine: 2, Step: 0.3, Part: 0.3 };
 
 const newIndex = () =>
@@ -29,7 +27,7 @@ const newIndex = () =>
     idField: 'key',
     fields: ['title', 'line', 'words'],
     storeFields: ['kind', 'title', 'line', 'href'],
-    processTerm: (term) => plain(term) || null,
+    processTerm: (term) => plainWords(term) || null,
     searchOptions: {
       prefix: true,
       // A letter in five may be wrong; a short word, and a figure, must be right.

@@ -5,7 +5,7 @@ import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, typ
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { assertAsked } from '@/model/fit/fit-reading';
 import { cancelledIn } from '@/model/fit/fit-state';
-import { readRecords } from '@/server/read-records';
+import { cellsOf, readRecords } from '@/server/read-records';
 
 const COLUMNS = [
   'Fit',
@@ -181,9 +181,9 @@ export function readTable(text: string, fits: readonly Fit[], lines: Lines = new
   const { headings, records } = readRecords(text);
   const known = new Set([...lines.values()].flatMap((own) => own.map(({ id }) => id)));
   const table = createHash('sha256').update(text).digest('base64url').slice(0, 16);
-  const column = new Map(COLUMNS.map((name) => [name, headings.findIndex((heading) => same(heading, name))]));
+  const cells = cellsOf(COLUMNS, headings);
   const rowOf = (record: readonly string[], i: number): ReadingRow => {
-    const at: At = (name) => (record[column.get(name) ?? -1] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    const at: At = cells(record);
     const shown = {
       line: i + 2,
       fit: at('Fit'),

@@ -25,17 +25,19 @@ function TrialForm({ page }: Props) {
   const { write, pending, problem } = useLine(page.engineId);
   const open = page.steps.filter(({ state }) => state !== 'done' && state !== 'stale');
   const [upTo, setUpTo] = useState('');
-  const chosen = upTo || (open[0]?.step.id ?? '');
   return (
     <div className={styles.move}>
       <NativeSelect
         label="Go through loose first, up to"
         description="What is tried does not count; it is taken apart, cleaned, and built for good"
-        data={open.map(({ step }) => ({ value: step.id, label: step.name }))}
-        value={chosen}
+        data={[
+          { value: '', label: 'Choose the last step', disabled: true },
+          ...open.map(({ step }) => ({ value: step.id, label: step.name })),
+        ]}
+        value={upTo}
         onChange={(event) => setUpTo(event.currentTarget.value)}
       />
-      <Button busy={pending} disabled={chosen === ''} onClick={() => write({ kind: 'trial', body: { upTo: chosen } })}>
+      <Button busy={pending} disabled={upTo === ''} onClick={() => write({ kind: 'trial', body: { upTo } })}>
         Begin a trial build
       </Button>
       <Refusal problem={problem} />
@@ -127,7 +129,7 @@ export function ChangesFold({ page }: Props) {
           <SortList page={page} />
         </Disclosure>
       )}
-      {!page.trial && (
+      {!page.trial && page.steps.length > 0 && (
         <Disclosure title="Trial build" line="a stretch of it loose first">
           <TrialForm page={page} />
         </Disclosure>

@@ -10,6 +10,8 @@ import { moveStepAction } from './actions';
 import type { OrderPage } from './queries';
 import styles from './order-screen.module.css';
 
+const FIRST = 'first';
+
 /** Puts a step behind another, by a choice; in the list of all steps it is dragged. */
 export function MoveForm({ page, step }: { readonly page: OrderPage; readonly step: Step }) {
   const [behind, setBehind] = useState('');
@@ -20,7 +22,8 @@ export function MoveForm({ page, step }: { readonly page: OrderPage; readonly st
       <NativeSelect
         label="Put it behind"
         data={[
-          { value: '', label: 'Before all others' },
+          { value: '', label: 'Choose where', disabled: true },
+          { value: FIRST, label: 'Before all others' },
           ...others.map((one) => ({ value: one.step.id, label: one.step.name })),
         ]}
         value={behind}
@@ -28,7 +31,12 @@ export function MoveForm({ page, step }: { readonly page: OrderPage; readonly st
       />
       <Button
         busy={pending}
-        onClick={() => act(() => moveStepAction({ stepId: step.id, version: step.version, behind }))}
+        disabled={behind === ''}
+        onClick={() =>
+          act(() =>
+            moveStepAction({ stepId: step.id, version: step.version, behind: behind === FIRST ? null : behind }),
+          )
+        }
       >
         Put it there
       </Button>

@@ -7,9 +7,10 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
+import styles from './order-screen.module.css';
 import type { OrderPage } from './queries';
 import { LineForm } from '@/interface/parts/line-form';
-import { useLine, useLineSender } from '@/interface/record/use-line';
+import { typedCount, useLine, useLineSender } from '@/interface/record/use-line';
 
 interface Props {
   readonly page: OrderPage;
@@ -27,7 +28,7 @@ function AidForm({ engineId }: { readonly engineId: string }) {
   } = useActionForm(
     'aid-in',
     { name: '', count: '1', inside: false },
-    ({ name, count, inside }) => send({ kind: 'aid-in', body: { name, count: Number(count), inside } }),
+    ({ name, count, inside }) => send({ kind: 'aid-in', body: { name, count: typedCount(count), inside } }),
     (_, entered) => entered.reset(),
   );
   return (
@@ -76,14 +77,19 @@ function InFold({ page }: Props) {
               {name}
             </b>
             {inside && ', inside the engine'}{' '}
-            <button
-              type="button"
-              className="text-button"
-              aria-disabled={pending || undefined}
-              onClick={() => write({ kind: 'aid-out', body: { of: key, count } })}
-            >
-              Out<span className="only-spoken"> {name}</span>
-            </button>
+            {/* What was counted in is counted out: one by one, or all where all were seen. */}
+            {[...new Set([1, count])].map((out) => (
+              <button
+                key={out}
+                type="button"
+                className={`text-button ${styles.out}`}
+                aria-disabled={pending || undefined}
+                onClick={() => write({ kind: 'aid-out', body: { of: key, count: out } })}
+              >
+                {count === 1 ? 'Out' : out === 1 ? 'One out' : `All ${count} out`}
+                <span className="only-spoken"> {name}</span>
+              </button>
+            ))}
           </li>
         ))}
       </ul>

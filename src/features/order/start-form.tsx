@@ -23,11 +23,11 @@ interface Props {
 /** Begins an order from the line of a shape of engine; joints and fits take their places by their names, to be agreed. */
 export function StartForm({ page, meetings }: Props) {
   const router = useRouter();
-  const [start, setStart] = useState<StartId>('side-valve-four');
+  const [start, setStart] = useState<StartId | ''>('');
   const [changed, setChanged] = useState<Meeting>({});
   const { act, pending, problem } = useAct();
-  const steps: readonly StartStep[] = STARTS[start].steps;
-  const meeting = { ...meetings[start], ...changed };
+  const steps: readonly StartStep[] = start === '' ? [] : STARTS[start].steps;
+  const meeting: Meeting = start === '' ? {} : { ...meetings[start], ...changed };
   const tied = steps.filter(({ kind }) => kind === 'joint' || kind === 'fit');
   const choicesOf = ({ kind }: StartStep) => (kind === 'joint' ? page.choices.joints : page.choices.fits);
   const met = new Set(Object.values(meeting));
@@ -43,10 +43,13 @@ export function StartForm({ page, meetings }: Props) {
           <NativeSelect
             className={form.double}
             label="Shape of the engine"
-            data={START_IDS.map((id) => ({
-              value: id,
-              label: `${STARTS[id].name} (${STARTS[id].steps.length} steps)`,
-            }))}
+            data={[
+              { value: '', label: 'Choose the nearest', disabled: true },
+              ...START_IDS.map((id) => ({
+                value: id,
+                label: `${STARTS[id].name} (${STARTS[id].steps.length} steps)`,
+              })),
+            ]}
             value={start}
             onChange={(event) => {
               setStart(event.currentTarget.value as StartId);
@@ -57,6 +60,7 @@ export function StartForm({ page, meetings }: Props) {
             <Button
               rank="main"
               busy={pending}
+              disabled={start === ''}
               onClick={() =>
                 act(
                   () => startFromAction({ engineId: page.engineId, start, meeting }),
@@ -70,36 +74,40 @@ export function StartForm({ page, meetings }: Props) {
         </HydrationGate>
         <Refusal problem={problem} />
       </Section>
-      <Section title="Where its joints and fits take their places">
-        <p className={styles.lead}>
-          Found by their names; look them through.
-          {left.length > 0 && ` Without a place: ${left.map(({ name }) => name).join(', ')}.`}
-        </p>
-        <div className={styles.meeting}>
-          {tied.map((step) => (
-            <NativeSelect
-              key={`${start} ${step.key}`}
-              label={step.name}
-              data={[
-                { value: '', label: step.kind === 'joint' ? 'No joint: ticked by hand' : 'No fit: ticked by hand' },
-                ...choicesOf(step).map(({ id, name }) => ({ value: id, label: name })),
-              ]}
-              value={meeting[step.key] ?? ''}
-              onChange={(event) => setChanged({ ...changed, [step.key]: event.currentTarget.value || null })}
-            />
-          ))}
-        </div>
-      </Section>
-      <Section title="The line, step by step">
-        <ol className={styles.preview}>
-          {steps.map(({ key, name, branch }) => (
-            <li key={key}>
-              {name}
-              {branch && <span className="soft"> ({branch})</span>}
-            </li>
-          ))}
-        </ol>
-      </Section>
+      {start !== '' && (
+        <>
+          <Section title="Where its joints and fits take their places">
+            <p className={styles.lead}>
+              Found by their names; look them through.
+              {left.length > 0 && ` Without a place: ${left.map(({ name }) => name).join(', ')}.`}
+            </p>
+            <div className={styles.meeting}>
+              {tied.map((step) => (
+                <NativeSelect
+                  key={`${start} ${step.key}`}
+                  label={step.name}
+                  data={[
+                    { value: '', label: step.kind === 'joint' ? 'No joint: ticked by hand' : 'No fit: ticked by hand' },
+                    ...choicesOf(step).map(({ id, name }) => ({ value: id, label: name })),
+                  ]}
+                  value={meeting[step.key] ?? ''}
+                  onChange={(event) => setChanged({ ...changed, [step.key]: event.currentTarget.value || null })}
+                />
+              ))}
+            </div>
+          </Section>
+          <Section title="The line, step by step">
+            <ol className={styles.preview}>
+              {steps.map(({ key, name, branch }) => (
+                <li key={key}>
+                  {name}
+                  {branch && <span className="soft"> ({branch})</span>}
+                </li>
+              ))}
+            </ol>
+          </Section>
+        </>
+      )}
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { plainFigure } from '@/core/units';
 import type { Purpose } from '@/model/joint/tightening';
 import {
   PLAIN_STEP,
@@ -107,7 +108,7 @@ export function sentOf(cells: StepCells, step: Step | undefined, behind: Step | 
     takesOut: named(cells.takesOut),
     surfaces: surfacesIn(cells.surfaces),
     kit: named(cells.kit),
-    people: Number(cells.people),
+    people: plainFigure(cells.people) ?? NaN,
   };
   const own =
     kind === 'joint'

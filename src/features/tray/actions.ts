@@ -97,7 +97,8 @@ export const takeMarksAction = shopAction(ofEngineSchema, ({ engineId }, bench) 
   return { added: pairs.length };
 });
 
-const rowsOf = (shop: Shop, engineId: string, text: string) => readParts(text, shop.build.ofEngine(engineId));
+const rowsOf = (shop: Shop, engineId: string, text: string) =>
+  readParts(text, shop.build.ofEngine(engineId), (serial) => shop.build.partsNumbered(serial)[0]?.engine);
 
 /** Shows each row of a table of parts as it would be read. Nothing is written. */
 export const previewPartsAction = shopQuestion(partsTableSchema, ({ engineId, text }, bench) => {

@@ -14,7 +14,7 @@ import { ARRIVAL_CHECKS, isNewHere } from '@/model/order/part';
 import type { TrayPart } from '@/model/order/tray';
 import { PartForm } from './part-form';
 import type { TrayPage } from './queries';
-import { useLineSender } from '@/interface/record/use-line';
+import { typedCount, useLineSender } from '@/interface/record/use-line';
 import styles from './tray-screen.module.css';
 
 interface Props {
@@ -35,9 +35,9 @@ function ArrivalForm({ page, one: { part, short } }: Props) {
     `part-in-${part.id}`,
     { count: short > 0 ? String(short) : '0', checked: [] as string[] },
     ({ count, checked }) =>
-      Number(count) > 0
-        ? send({ kind: 'part-in', partId: part.id, body: { count: Number(count), checked } })
-        : send({ kind: 'part-checked', partId: part.id, body: { checked } }),
+      typedCount(count) === 0
+        ? send({ kind: 'part-checked', partId: part.id, body: { checked } })
+        : send({ kind: 'part-in', partId: part.id, body: { count: typedCount(count), checked } }),
     (_, entered) => entered.reset(),
   );
   return (
@@ -73,7 +73,7 @@ function OffForm({ page, one: { part, left } }: Props) {
   } = useActionForm(
     `part-off-${part.id}`,
     { count: String(left), reason: '' },
-    ({ count, reason }) => send({ kind: 'part-off', partId: part.id, body: { count: Number(count), reason } }),
+    ({ count, reason }) => send({ kind: 'part-off', partId: part.id, body: { count: typedCount(count), reason } }),
     (_, entered) => entered.reset(),
   );
   return (

@@ -12,7 +12,7 @@ import {
 import type { Step } from '@/model/order/step';
 import { ORIGIN_WORDS, PART_CONDITION_WORDS } from '@/interface/words/order-words';
 import type { TrayPart } from '@/model/order/tray';
-import { readRecords } from '@/server/read-records';
+import { cellsOf, readRecords } from '@/server/read-records';
 
 const COLUMNS = [
   'Part',
@@ -82,7 +82,12 @@ function count(text: string): number | undefined {
 
 type Read = { readonly part: NonNullable<PartRow['part']> } | { readonly reason: string };
 
-function partOf(at: (column: Column) => string, steps: readonly Step[], known: readonly Part[]): Read {
+function partOf(
+  at: (column: Column) => string,
+  steps: readonly Step[],
+  known: readonly Part[],
+  isTaken: (serial: string) => string | undefined,
+): Read {
   const name = at('Part').slice(0, 120);
   if (name === '') return { reason: 'It has no name.' };
   const need = count(at('Needed'));
@@ -90,11 +95,11 @@ function partOf(at: (column: Column) => string, steps: readonly Step[], known: r
     return { reason: at('Needed') === '' ? 'It is not said how many are needed.' : `“${at('Needed')}” is no count.` };
   const here = at('Here') === '' ? 0 : count(at('Here'));
   if (here === undefined) return { reason: `“${at('Here')}” is no count.` };
-  const steps_ = at('Goes to') === '' ? [] : steps.filter((step) => same(step.name, at('Goes to')));
-  if (at('Goes to') !== '' && steps_.length !== 1)
+  const named = at('Goes to') === '' ? [] : steps.filter((step) => same(step.name, at('Goes to')));
+  if (at('Goes to') !== '' && named.length !== 1)
     return {
       reason:
-        steps_.length === 0
+        named.length === 0
           ? `No step here is called “${at('Goes to')}”.`
           : `More than one step is called “${at('Goes to')}”.`,
     };
@@ -107,9 +112,14 @@ function partOf(at: (column: Column) => string, steps: readonly Step[], known: r
   const [mark, serial] = [at('Mark').slice(0, 60), at('Number').slice(0, 60)];
   if (known.some((part) => same(part.name, name) && same(part.mark, mark) && same(part.serial, serial)))
     return { reason: 'It is on the tray already.' };
+  const elsewhere = serial === '' ? undefined : isTaken(serial);
+  if (elsewhere !== undefined || (serial !== '' && known.some((part) => part.serial === serial)))
+    return {
+      reason: `A part numbered ${serial} is on ${elsewhere === undefined ? 'this tray' : `“${elsewhere}”`} already.`,
+    };
   return {
     part: {
-      stepId: steps_[0]?.id ?? null,
+      stepId: named[0]?.id ?? null,
       name,
       need,
       here,
@@ -128,18 +138,23 @@ function partOf(at: (column: Column) => string, steps: readonly Step[], known: r
   };
 }
 
-/** Every row of a table as it would be put on the tray. @throws DomainError bad-csv */
+/**
+ * Every row of a table as it would be put on the tray.
+ * @param isTaken the engine that has a part of that number of its own
+ * @throws DomainError bad-csv
+ */
 export function readParts(
   text: string,
   { steps, parts }: { readonly steps: readonly Step[]; readonly parts: readonly Part[] },
+  isTaken: (serial: string) => string | undefined,
 ): readonly PartRow[] {
   const { headings, records } = readRecords(text);
-  const column = new Map(COLUMNS.map((name) => [name, headings.findIndex((heading) => same(heading, name))]));
+  const cells = cellsOf(COLUMNS, headings);
   const seen: Part[] = [...parts];
   return records.map((record, i) => {
-    const at = (name: Column) => (record[column.get(name) ?? -1] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    const at = cells(record);
     const shown = { line: i + 2, name: at('Part'), need: at('Needed'), here: at('Here'), goesTo: at('Goes to') };
-    const read = partOf(at, steps, seen);
+    const read = partOf(at, steps, seen, isTaken);
     if ('part' in read) seen.push(read.part as Part);
     return { ...shown, ...read };
   });

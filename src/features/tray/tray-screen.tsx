@@ -16,6 +16,7 @@ import { PartActs } from './part-acts';
 import { PartForm } from './part-form';
 import type { TrayPage } from './queries';
 import styles from './tray-screen.module.css';
+import { plainWords } from '@/model/plain-words';
 
 /** How one part stands, in a sign and in words. */
 function standOf({ short, surplus, used, left, asks, order, part }: TrayPart): {
@@ -102,16 +103,14 @@ function MarksOffer({ page: { engineId, pairs } }: { readonly page: TrayPage }) 
   );
 }
 
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
 const textOf = ({ part }: TrayPart) =>
-  plain([part.name, part.mark, part.serial, part.bag, part.detail.words].join(' '));
+  plainWords([part.name, part.mark, part.serial, part.bag, part.detail.words].join(' '));
 
 /** The tray: every part and fastener of the engine, and where it goes. */
 export function TrayScreen({ page }: { readonly page: TrayPage }) {
   const [find, setFind] = useState('');
   const { tray, engineId } = page;
-  const words = plain(find).split(/\s+/);
+  const words = plainWords(find).split(/\s+/);
   const shown = tray.filter((one) => words.every((word) => textOf(one).includes(word)));
   const [short, over] = [tray.filter((one) => one.short > 0), tray.filter(({ surplus }) => surplus > 0)];
   const at = `/engines/${engineId}/order/tray`;

@@ -4,6 +4,7 @@ import { nanoid } from 'nanoid';
 import { useCallback, useRef } from 'react';
 import { useSharedActs } from '@/interface/parts/undo';
 import { useAct } from '@/interface/parts/use-act';
+import { plainFigure } from '@/core/units';
 import type { SaidLine } from '@/model/order/assert-line';
 
 /** A line as a screen says it: id and hours are put to it. */
@@ -40,3 +41,6 @@ export function useLine(engineId: string) {
   const write = (said: Said, onDone?: () => void) => act(() => send(said), onDone);
   return { write, pending, problem };
 }
+
+/** A count as it was typed; what is none is sent as none, for the server to refuse at its field. */
+export const typedCount = (text: string): number => plainFigure(text) ?? NaN;

@@ -88,10 +88,7 @@ function placeWaits({ stripIn, state, order, remedy }: FitState['places'][number
  * is on order, what is to be looked at. What a joint is loose by is said by the joint.
  */
 function orderWaits({ steps, aids, loose, tray, trial, paused }: EngineState['order']): readonly Ranked[] {
-  if (paused)
-    return [
-      { rank: 0.3, state: 'waiting', waitsFor: `lies still since ${paused.at.slice(0, 10)}`, to: { at: 'order' } },
-    ];
+  if (paused) return [{ rank: 0.3, state: 'waiting', waitsFor: 'the work to be taken up again', to: { at: 'order' } }];
   const stale = steps.filter(({ state, through }) => state === 'stale' && through === undefined);
   const said = loose.filter(({ key }) => key !== undefined);
   return [

@@ -121,7 +121,14 @@ const BODIES: Readonly<Record<BuildLineKind, Joi.ObjectSchema>> = {
   paused: Joi.object({ words: words().required(), covered: words(200).required() }),
   resumed: Joi.object({ words: words().required() }),
   'part-in': Joi.object({ count: count(), checked: Joi.array().items(oneOf(ARRIVAL_CHECKS)).unique().required() }),
-  'part-checked': Joi.object({ checked: Joi.array().items(oneOf(ARRIVAL_CHECKS)).unique().min(1).required() }),
+  'part-checked': Joi.object({
+    checked: Joi.array()
+      .items(oneOf(ARRIVAL_CHECKS))
+      .unique()
+      .min(1)
+      .required()
+      .messages({ 'array.min': 'Say what was tried of it.' }),
+  }),
   'part-off': Joi.object({
     count: count(),
     reason: said(200).messages({ 'string.empty': 'Say why it is struck off.' }),

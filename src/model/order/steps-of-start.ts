@@ -2,17 +2,16 @@ import type { Fit } from '@/model/fit/fit';
 import type { Joint } from '@/model/joint/joint';
 import { STARTS, type StartId, type StartStep } from './starts';
 import { PLAIN_STEP, type Step } from './step';
+import { plainWords } from '@/model/plain-words';
 
 type Named = Pick<Joint | Fit, 'id' | 'name'>;
 
 /** Which of the engine's joints, or fits, take a step of a start; by key of the step. */
 export type Meeting = Readonly<Record<string, string | null>>;
 
-const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-
 /** The longest word of a step that stands in a name; 0 where none does. */
 const meets = ({ meets: words }: StartStep, { name }: Named): number =>
-  Math.max(0, ...words.filter((word) => plain(name).includes(plain(word))).map(({ length }) => length));
+  Math.max(0, ...words.filter((word) => plainWords(name).includes(plainWords(word))).map(({ length }) => length));
 
 /**
  * The joints and fits of an engine take their places in a start by their names, the closest first; each takes one. A

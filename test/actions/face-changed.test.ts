@@ -16,7 +16,7 @@ beforeEach(() => {
 const NOW = Date.parse(YARD_NOW);
 const mains = () => jointNamed(shop, 'demo-n-joint-mains');
 const alter = (part: Partial<Joint>) => expect(shop.joints.alter({ ...mains(), ...part })).toBe(true);
-const told = () => facePage(shop, 'round', NOW)?.changed;
+const told = () => facePage(shop, 'round', NOW)?.changed?.words;
 
 describe('a sheet that was changed under a round that is open', () => {
   test('nothing is told while nothing was changed', () => expect(told()).toBeUndefined());
@@ -66,7 +66,7 @@ describe('a sheet that was changed under a round that is open', () => {
   test('a face that stays open is told of it when it asks again', () => {
     expect(changedNow(shop, 'round', NOW)).toEqual({});
     alter({ todayFilm: 'moly-paste' });
-    expect(changedNow(shop, 'round', NOW)?.changed).toMatch(/The lubricant: pulled with Engine oil/);
+    expect(changedNow(shop, 'round', NOW)?.changed?.words).toMatch(/The lubricant: pulled with Engine oil/);
     expect(changedNow(shop, 'no-such-round', NOW)).toBeUndefined();
   });
   test('a correction to the figure that was pulled is settled on the tag; one to another figure is not', () => {

@@ -8,6 +8,8 @@ import {
 } from '@/features/order/actions';
 import { takeAwayAction, setAsideAction, undoAction } from '@/features/removal/actions';
 import { enterPartsAction, keepPartAction, previewPartsAction } from '@/features/tray/actions';
+import { changedNow } from '@/features/bench/queries';
+import { recordEvent } from '@/features/bench/record-event';
 import { startTighteningAction } from '@/features/joint/actions';
 import { keepNoteAction } from '@/features/notes/actions';
 import { buildFileOf } from '@/features/record/build-file';
@@ -267,6 +269,41 @@ describe('the bench asks the order', () => {
     shop.tightenings.record(round, { id: 'q', kind: 'pull', step: 1, outcome: 'pulled', at: later }, later);
     expect(of()).toBeUndefined();
   });
+  test('a bench left open on a round of before the opening takes no pull, and says why; one made before comes late', () => {
+    const round = freshTightening(shop, 'before');
+    const pulled = (id: string, pass: number, age_ms: number) =>
+      recordEvent(shop, round.id, { id, kind: 'pull', step: pass, outcome: 'pulled', age_ms });
+    const stepId = `${NORRHEM}-case-tight`;
+    const at = new Date(Date.now() - 60_000).toISOString();
+    expect(changedNow(shop, round.id, Date.now())).toEqual({});
+    shop.build.record(
+      NORRHEM,
+      { id: 'open', kind: 'undone', stepId, at, body: { reason: 'x', jointId: round.jointId } },
+      at,
+    );
+    expect(pulled('late-pull', 0, 90_000)).toMatchObject({ ok: true });
+    expect(pulled('own-pull', 1, 0)).toMatchObject({ ok: false, error: { code: 'opened' } });
+    expect(changedNow(shop, round.id, Date.now())?.changed?.words).toMatch(/opened up in the order/);
+    shop.build.record(NORRHEM, { id: 'not-so', kind: 'strike', strikes: 'open', at, body: {} }, at);
+    expect(pulled('own-pull', 1, 0)).toMatchObject({ ok: true });
+  });
+  test('a joint slackened and pulled for trial after its final round is not tight any more', () => {
+    const mains = 'demo-f-joint-mains';
+    const of = () => there(engineStateOf(rowsNamed(shop, FOURTEEN)).joints.find(({ joint }) => joint.id === mains));
+    const before = there(of().final);
+    expect(before.state.complete).toBe(true);
+    const round = { ...before.tightening, id: 'try-out', purpose: 'trial', startedAt: YARD_NOW } as const;
+    shop.tightenings.start(round);
+    expect(of().final?.tightening.id).toBe(before.tightening.id);
+    const trial = { id: 'trial-pull', kind: 'pull', step: 0, outcome: 'pulled', at: YARD_NOW } as const;
+    shop.tightenings.record(round, trial, YARD_NOW);
+    expect(of().final).toBeUndefined();
+    expect(of().retorque.state).not.toBe('open');
+    expect(orderOf(FOURTEEN).loose.map(({ words }) => words)).toContain('Main bearing caps: only pulled for trial');
+    const slip = { id: 'slip-pull', kind: 'strike', strikes: 'trial-pull', at: YARD_NOW } as const;
+    shop.tightenings.record(round, slip, YARD_NOW);
+    expect(of().final?.tightening.id).toBe(before.tightening.id);
+  });
   test('a retorque does not begin over an aid that is inside', async () => {
     await accepted(write(FOURTEEN, { kind: 'aid-in', body: { name: 'rag', count: 1, inside: true } }));
     const head = jointNamed(shop, 'demo-f-joint-head');
@@ -312,6 +349,20 @@ describe('the tray', () => {
     expect(
       await refused(write(FOURTEEN, { kind: 'part-in', partId: id, body: { count: 1, checked: [] } })),
     ).toMatchObject({ code: 'not-found' });
+  });
+  test('what is over leaves with a reason only, once something is built in', async () => {
+    const { id } = await accepted(keepPartAction(part({ engineId: FOURTEEN, name: 'Nut', here: '3' })));
+    const { version } = there(orderOf(FOURTEEN).tray.find((one) => one.part.id === id)).part;
+    const fewer = part({ id, version, engineId: FOURTEEN, name: 'Nut', here: '2' });
+    expect(await refused(keepPartAction(fewer))).toMatchObject({ code: 'over', field: 'here' });
+    expect(await refused(takeAwayAction({ kind: 'part', id, name: 'Nut' }))).toMatchObject({ code: 'over' });
+    expect(orderOf(FOURTEEN).tray.find((one) => one.part.id === id)).toMatchObject({ surplus: 3 });
+    await accepted(write(FOURTEEN, { kind: 'part-off', partId: id, body: { count: 3, reason: 'of the pump' } }));
+    expect(orderOf(FOURTEEN).tray.find((one) => one.part.id === id)).toMatchObject({ surplus: 0 });
+    // Nothing is built yet: what was entered by mistake goes as it came.
+    const engineId = bare();
+    const slip = await accepted(keepPartAction(part({ engineId, here: '3' })));
+    await accepted(takeAwayAction({ kind: 'part', id: slip.id, name: 'A part' }));
   });
   test('takes over the pairs of the match marks, once, each with its mark to be read as it is fitted', async () => {
     const { takeMarksAction } = await import('@/features/tray/actions');

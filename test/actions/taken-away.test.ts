@@ -78,7 +78,7 @@ function mistakes(): Readonly<Record<RemovableKind, string>> {
   shop.build.addStep({ ...step, id: 'held-step', name: 'held' });
   const part = { engineId: 'demo-fourteen', stepId: null, need: 0, here: 1, mark: '', serial: '', bag: '' } as const;
   const kinds = { origin: 'made', condition: 'good', detail: PLAIN_PART, version: 1, createdAt: at } as const;
-  shop.build.addPart({ ...part, ...kinds, id: 'x-part', name: 'zz' });
+  shop.build.addPart({ ...part, ...kinds, id: 'x-part', name: 'zz', here: 0 });
   shop.build.addPart({ ...part, ...kinds, id: 'held-part', name: 'held', stepId: 'held-step' });
   const line = {
     id: 'held-line',

@@ -107,6 +107,9 @@ export const createBuildRepository = (db: Database) => {
   const lineById = db.prepare<[string], LineRow & { readonly engine_id: string }>(
     'SELECT * FROM build_line WHERE id = ?',
   );
+  const openings = db.prepare<[string], LineRow>(
+    `SELECT * FROM build_line WHERE engine_id = ? AND kind IN ('undone', 'strike') ORDER BY seq`,
+  );
   const [insertStep, updateStep] = [db.prepare(STEP.insert), db.prepare(STEP.update)];
   const [insertPart, updatePart] = [db.prepare(PART.insert), db.prepare(PART.update)];
   const insertLine = db.prepare(INSERT_LINE);
@@ -129,6 +132,8 @@ export const createBuildRepository = (db: Database) => {
     /** Parts of the whole shop that have this number of their own, with the engine each is of. */
     partsNumbered: (serial: string): readonly { readonly id: string; readonly engine: string }[] =>
       withSerial.all(serial),
+    /** The lines by which joints were opened up, with those that took one back. */
+    linesOfOpening: (engineId: string): readonly BuildLine[] => openings.all(engineId).map(toLine),
     /** A line of that id, of whatever engine. */
     line: (id: string): { readonly engineId: string; readonly line: BuildLine } | undefined => {
       const row = lineById.get(id);

@@ -19,6 +19,7 @@ import { SHEET } from '@/interface/shell/sheet-id';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
+import type { ChangedSince } from './queries';
 import { useChangedSheet } from './use-changed-sheet';
 import { useFaceKeys } from './use-face-keys';
 import { useOnePress } from './use-one-press';
@@ -36,7 +37,7 @@ interface Props {
   /** Where a strip lies: the crank is held, and no turn is asked for. */
   readonly strips: readonly string[];
   /** What the sheet says otherwise since this was begun. */
-  readonly changed?: string;
+  readonly changed?: ChangedSince;
   readonly sheet: string;
   readonly openedAt: number;
 }
@@ -123,7 +124,7 @@ export function Face(props: Props) {
       <div className={styles.troubles}>
         {changed && !round.complete && (
           <p className={styles.trouble} role="alert">
-            {changed} This round goes on as it was begun. <Link href={props.sheet}>Say on the sheet what it means</Link>
+            {changed.words} <Link href={props.sheet}>{changed.act}</Link>
           </p>
         )}
         {record.trouble && (

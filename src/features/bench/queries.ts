@@ -12,6 +12,7 @@ import { tryCore } from '@/model/try-core';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
+import { OPENED_SINCE, openedSince } from './opened-since';
 import type { TightenLine } from './tighten-screen';
 
 export interface FacePage {
@@ -21,8 +22,13 @@ export interface FacePage {
   readonly engine: Engine;
   /** Where a strip lies: the crank is held. */
   readonly strips: readonly string[];
-  /** What the joint's sheet says otherwise since this was begun, in a sentence; nobody said yet what it means. */
-  readonly changed?: string;
+  readonly changed?: ChangedSince;
+}
+
+/** What was changed since a round was begun, and the way to where that is said what it means. */
+export interface ChangedSince {
+  readonly words: string;
+  readonly act: string;
 }
 
 /**
@@ -31,10 +37,13 @@ export interface FacePage {
  */
 function changedSince(
   shop: Shop,
-  { purpose, plan }: Tightening,
+  tightening: Tightening,
   { joint, engine }: Pick<FacePage, 'joint' | 'engine'>,
   now: number,
-): string | undefined {
+): ChangedSince | undefined {
+  if (openedSince(shop, tightening) !== undefined)
+    return { words: OPENED_SINCE, act: 'Begin a new one from its sheet' };
+  const { purpose, plan } = tightening;
   if (purpose === 'retorque') return undefined;
   const leaf = shop.book.findLeaf(joint.leafId);
   const source = leaf && shop.book.findSource(leaf.sourceId);
@@ -49,12 +58,19 @@ function changedSince(
   const changes = sheetChanges(plan, inputs, result);
   const guards = changeGuards(changes, plan, result.ladder.target_Nm, joint.detail.changeMeans);
   return guards.some(({ code }) => code !== 'changed-for-next' && code !== 'corrected')
-    ? guards.map(({ message }) => message).join(' ')
+    ? {
+        words: `${guards.map(({ message }) => message).join(' ')} This round goes on as it was begun.`,
+        act: 'Say on the sheet what it means',
+      }
     : undefined;
 }
 
 /** What the sheet says otherwise by now; a face that has been open for long asks it again. */
-export function changedNow(shop: Shop, tighteningId: string, now: number): { readonly changed?: string } | undefined {
+export function changedNow(
+  shop: Shop,
+  tighteningId: string,
+  now: number,
+): { readonly changed?: ChangedSince } | undefined {
   const tightening = shop.tightenings.find(tighteningId);
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);

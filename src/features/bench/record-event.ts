@@ -1,6 +1,6 @@
 import { DomainError } from '@/core/units';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
-import type { RecordedEvent } from '@/model/joint/tightening';
+import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { assertWorkedWith } from '@/server/assert-worked-with';
 import { nowMs } from '@/server/clock';
@@ -8,6 +8,7 @@ import { madeAt, type Recorded } from '@/model/line-age';
 import { problemOf, problemOfThrown } from '@/server/problem';
 import { ok, type Result, fail } from '@/model/result';
 import { validateEvent } from './event-schema';
+import { OPENED_SINCE, openedSince } from './opened-since';
 
 const noTightening = { code: 'not-found', message: 'That tightening is not in this shop.' };
 
@@ -16,6 +17,17 @@ function assertFree(shop: Shop, jointId: string): void {
   const strips = stripsInEngine(shop, shop.joints.find(jointId)?.engineId);
   if (strips.length > 0)
     throw new DomainError('crank-held', `The crank is held: a strip lies in ${strips.join(', ')}. Take it out first.`);
+}
+
+/**
+ * A round that was begun before its joint was opened up counts no more: what is pulled in it now would be on no list.
+ * What was pulled before the opening, and only comes now, is taken.
+ * @throws DomainError opened
+ */
+function assertNotOpened(shop: Shop, round: Tightening, at: string): void {
+  const opened = openedSince(shop, round);
+  if (opened !== undefined && at > opened)
+    throw new DomainError('opened', `${OPENED_SINCE} Begin a new one from its sheet.`);
 }
 
 /** Writes one line of the bench; the answer comes only once it is on disk. The same line twice is one line. */
@@ -30,6 +42,7 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Re
     if (sent.kind === 'shaft') assertFree(shop, tightening.jointId);
     const now = nowMs();
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
+    assertNotOpened(shop, tightening, times.at);
     const isNew = shop.tightenings.record(tightening, { ...sent, at: times.at }, times.recordedAt);
     if (isNew) return ok({ id: sent.id, isNew, ...times });
     const known = shop.tightenings.events(tighteningId).find(({ id }) => id === sent.id);

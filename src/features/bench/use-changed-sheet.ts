@@ -1,12 +1,13 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import type { ChangedSince } from './queries';
 import type { Result } from '@/model/result';
 
 const ASKED_EVERY_MS = 20_000;
 
 /** What the sheet says otherwise than this round, asked again while the face is open: it may be changed elsewhere. */
-export function useChangedSheet(tighteningId: string, atFirst: string | undefined): string | undefined {
+export function useChangedSheet(tighteningId: string, atFirst: ChangedSince | undefined): ChangedSince | undefined {
   const [changed, setChanged] = useState(atFirst);
   useEffect(() => {
     const gone = new AbortController();
@@ -14,7 +15,7 @@ export function useChangedSheet(tighteningId: string, atFirst: string | undefine
       if (document.visibilityState !== 'visible') return;
       try {
         const answer = await fetch(`/api/tightenings/${tighteningId}/changed`, { signal: gone.signal });
-        const said = (await answer.json()) as Result<{ readonly changed?: string }>;
+        const said = (await answer.json()) as Result<{ readonly changed?: ChangedSince }>;
         if (said.ok) setChanged(said.result.changed);
       } catch {
         // Not reached: what was last said stands, and the pulls tell that nobody answers.

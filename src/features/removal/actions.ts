@@ -6,6 +6,7 @@ import { DomainError } from '@/core/units';
 import { ASIDE_KINDS, type AsideKind } from '@/model/set-aside';
 import { REMOVABLE_KINDS, type RemovableKind } from '@/model/removable';
 import { oneOf } from '@/model/one-of';
+import { assertNotOver } from '@/server/assert-not-over';
 import { closeOverStep } from '@/server/close-over-step';
 import { plainShopAction, shopAction } from '@/server/shop-action';
 import { asideRow, assertMayBeAside } from './may-be-aside';
@@ -33,6 +34,7 @@ export const takeAwayAction = shopAction(removalSchema, ({ kind, id, name }, { s
       'id',
     );
   if (kind === 'step') closeOverStep(shop, id);
+  if (kind === 'part') assertNotOver({ shop }, id);
   if (!shop.removals.take(kind, id)) throw new DomainError('not-found', `“${name}” is no longer here.`, 'id');
   tell(`“${name}” was taken away`);
   return {};

@@ -5,6 +5,7 @@ import { DomainError } from '@/core/units';
 import { MAX_PARTS, PLAIN_PART, type Part } from '@/model/order/part';
 import { pairsOffTray } from '@/model/order/pairs-off-tray';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
+import { assertNotOver } from '@/server/assert-not-over';
 import { engineOf, found, shopAction, shopQuestion, type Bench } from '@/server/shop-action';
 import { readParts } from './parts-csv';
 import { ofEngineSchema, partSchema, partsTableSchema } from './schema';
@@ -56,6 +57,7 @@ export const keepPartAction = shopAction(partSchema, (given, bench) => {
   if (before.engineId !== fields.engineId)
     throw new DomainError('not-found', 'That is not of this engine.', 'engineId');
   assertFresh(before.name, before, { ...fields, version }, sayPart);
+  if (fields.here < before.here) assertNotOver(bench, known, 'here');
   assertWritten(before.name, shop.build.alterPart({ ...before, ...fields }), before);
   tell(changedWords(before.name, before, fields, sayPart));
   return { id: known };

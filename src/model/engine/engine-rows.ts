@@ -20,6 +20,7 @@ import { decidingOf, isSettled } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { BuildLine } from '@/model/order/build-line';
 import { openedAt, openingsOf } from '@/model/order/openings';
+import { isFinalRound } from '@/model/order/rounds-of-joint';
 import { orderState } from '@/model/order/order-state';
 import type { Part } from '@/model/order/part';
 import type { Step } from '@/model/order/step';
@@ -67,6 +68,12 @@ const isSince =
   ({ tightening }: TighteningState): boolean =>
     tightening.startedAt > opened;
 
+/** Rounds after the last one that let the nuts be other than final: pulled for trial, for a reading, to size a bush. */
+function sinceTrial(rounds: readonly TighteningState[]): readonly TighteningState[] {
+  const last = rounds.findLastIndex((round) => !isFinalRound(round) && round.state.last !== undefined);
+  return rounds.slice(last + 1);
+}
+
 /**
  * The going-round that counts. One that was begun and never pulled in touches no nut: what stood before it still stands,
  * and can be gone on with.
@@ -111,7 +118,8 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
   const rounds = tightenings
     .filter(({ jointId }) => jointId === joint.id)
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
-  const final = finalOf(rounds.filter(isSince(openedAt(openingsIn(rows), joint.id))));
+  const counting = sinceTrial(rounds.filter(isSince(openedAt(openingsIn(rows), joint.id))));
+  const final = finalOf(counting);
   const leaf = leaves.find(({ id }) => id === joint.leafId);
   // What an angle has done, or will do, no figure goes over again.
   const byAngle = final ? endsInTurn(final.tightening.plan) : leaf !== undefined && turnsOfLeaf(leaf).length > 0;
@@ -119,7 +127,7 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
     joint,
     tightenings: rounds,
     final,
-    openRetorque: rounds.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
+    openRetorque: counting.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
     retorque: retorqueOf(engine, byAngle ? { ...joint, retorqueSchool: 'none' } : joint, heat, { rounds, final }),
     isChanged: isChanged(joint, leaf, final),
     page: pageGuardsOf(engine, leaves, sources, joint),

@@ -142,7 +142,7 @@ test('a step goes through its cells and comes out as it was', () => {
         { name: 'boot', inside: false },
       ],
       takesOut: ['clip'],
-      surfaces: [{ what: 'sealant', on: 'one face', much: 'thin', sets: 'fit within 10 min' }],
+      surfaces: [{ what: 'sealant', on: 'one face', much: 'thin', sets: 'fit within 10 min', useBy: '2027-03' }],
       kit: ['lamp', 'mirror'],
       people: 2,
     },
@@ -158,6 +158,9 @@ test('a step goes through its cells and comes out as it was', () => {
     fitId: null,
     detail: whole.detail,
   });
+  const dated = (useBy: string) =>
+    stepSchema.validate({ ...sent, detail: { ...whole.detail, surfaces: [{ ...whole.detail.surfaces[0], useBy }] } });
+  expect(dated('spring').error?.message).toMatch(/year-month/);
   const fresh = sentOf({ ...newStepFields('e', whole), name: 'Next' }, undefined, whole);
   expect(stepSchema.validate(fresh).value).toMatchObject({ id: null, behind: 'x', jointId: null, purpose: null });
   expect(stepSchema.validate({ ...fresh, detail: { ...fresh.detail, people: NaN } }).error).toBeDefined();

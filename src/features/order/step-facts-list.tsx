@@ -16,7 +16,8 @@ export function StepFacts({ step: { detail }, effects, from = '' }: Props) {
     ['From', from],
     ['How it lies', lies],
     ...surfaces.map(
-      ({ what, on, much, sets }) => ['On its faces', [what, on, much, sets].filter(Boolean).join(', ')] as const,
+      ({ what, on, much, sets, useBy }) =>
+        ['On its faces', [what, on, much, sets, useBy && `use by ${useBy}`].filter(Boolean).join(', ')] as const,
     ),
     ['Lay out', kit.join(', ')],
     ['People', people > 1 ? `${people}` : ''],

@@ -45,8 +45,9 @@ const surfacesIn = (text: string): readonly Surface[] =>
     .split(/\r?\n/)
     .filter((line) => line.trim() !== '')
     .map((line) => {
-      const [what = '', on = '', much = '', sets = ''] = line.split(';').map((cell) => cell.trim());
-      return { what, on, much, sets };
+      const [what = '', on = '', much = '', sets = '', date = ''] = line.split(';').map((cell) => cell.trim());
+      const useBy = date.replace(/^use by\s*/i, '');
+      return { what, on, much, sets, ...(useBy !== '' && { useBy }) };
     });
 
 const aidsIn = (text: string): readonly StepAid[] =>
@@ -59,7 +60,11 @@ const cellsOf = (detail: StepDetail) => ({
   makes: [...detail.makes],
   putsIn: detail.putsIn.map(({ name, inside }) => `${name}${inside ? '*' : ''}`).join(', '),
   takesOut: detail.takesOut.join(', '),
-  surfaces: detail.surfaces.map(({ what, on, much, sets }) => [what, on, much, sets].join('; ')).join('\n'),
+  surfaces: detail.surfaces
+    .map(({ what, on, much, sets, useBy }) =>
+      [what, on, much, sets, ...(useBy === undefined ? [] : [`use by ${useBy}`])].join('; '),
+    )
+    .join('\n'),
   kit: detail.kit.join(', '),
   people: String(detail.people),
 });

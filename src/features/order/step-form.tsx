@@ -120,7 +120,7 @@ export function StepForm({ page, step, behind, onDone }: Props) {
       <Textarea
         className={form.wide}
         label="On its faces"
-        description="A line each: what, on which part, how much, how long it sets. “sealant; one face; a thin film; fit within 10 min”"
+        description="A line each: what, on which part, how much, how long it sets, its date. “sealant; one face; a thin film; fit within 10 min; use by 2027-03”"
         autosize
         {...field('surfaces')}
       />

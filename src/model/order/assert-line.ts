@@ -2,6 +2,7 @@ import { DomainError } from '@/core/units';
 import { isSameMark } from '@/model/engine/engine-measure';
 import type { BuildLine, LineOf } from './build-line';
 import { barsOfStep, namesOfWaits, type Bar, type GateState } from './gate';
+import { pastItsDate } from './step';
 import type { StepState } from './step-state';
 import type { TrayPart } from './tray';
 
@@ -45,18 +46,33 @@ function barsOfMarks({ order }: GateState, { step }: StepState, read: LineOf<'do
   });
 }
 
-/** What stands against doing a step, and would be passed by a written reason. */
+/** A compound past the date of its packet. */
+const barsOfDates = ({ step }: StepState, today: string): readonly Bar[] =>
+  pastItsDate(step, today).map(({ what, useBy = '' }) => ({
+    code: 'past-date',
+    message: `${what}: past its date, ${useBy}.`,
+    absolute: false,
+    to: { at: 'step', id: step.id },
+  }));
+
+/** What stands against doing a step on a day, and would be passed by a written reason. */
 export const barsOfDoing = (
   state: GateState,
   stepId: string,
+  today: string,
   marks?: LineOf<'done'>['body']['marks'],
 ): readonly Bar[] => {
   const one = stepOf(state, stepId);
-  return [...barsOfStep(state, one.step, isTriedNow(state, stepId)), ...barsOfMarks(state, one, marks)];
+  return [
+    ...barsOfStep(state, one.step, isTriedNow(state, stepId)),
+    ...barsOfDates(one, today),
+    ...barsOfMarks(state, one, marks),
+  ];
 };
 
 function doneLine(
   state: GateState,
+  today: string,
   { reason = '', ...line }: LineOf<'done'> & { readonly reason?: string },
 ): BuildLine {
   const one = stepOf(state, line.stepId);
@@ -79,7 +95,7 @@ function doneLine(
       'Write down how it was set, and to what: by the marks, degrees on a disc, the piston’s drop.',
       'set',
     );
-  const bars = barsOfDoing(state, step.id, said.marks);
+  const bars = barsOfDoing(state, step.id, today, said.marks);
   const absolute = bars.find((bar) => bar.absolute);
   if (absolute) refuse(absolute.code, `${absolute.message} No reason passes this.`, 'stepId');
   const words = bars.map(({ message }) => message);
@@ -168,11 +184,12 @@ function undoneLine(state: GateState, { body, ...line }: LineOf<'undone'>): Buil
 /**
  * A line as it is written: refused where it cannot be, with what the order itself says of it put in. Sheet, bench and
  * any other door go through here.
+ * @param today the day by the server's clock, `YYYY-MM-DD`
  * @throws DomainError with the field that it is about
  */
-export function assertLine(state: GateState, said: SaidLine): BuildLine {
+export function assertLine(state: GateState, said: SaidLine, today: string): BuildLine {
   const { reason, ...line } = said;
-  if (line.kind === 'done') return doneLine(state, { ...line, reason });
+  if (line.kind === 'done') return doneLine(state, today, { ...line, reason });
   (CHECKS[line.kind] as ((of: GateState, one: BuildLine) => void) | undefined)?.(state, line);
   return line.kind === 'undone' ? undoneLine(state, line) : line;
 }

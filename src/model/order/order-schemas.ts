@@ -22,6 +22,9 @@ const surface = Joi.object<Surface, true>({
   on: words(120).required(),
   much: words(120).required(),
   sets: words(120).required(),
+  useBy: Joi.string()
+    .pattern(/^\d{4}-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?$/)
+    .messages({ 'string.pattern.base': 'Its date is written as year-month, or year-month-day: 2027-03.' }),
 });
 
 export const stepDetailSchema = Joi.object<Checked<StepDetail>, true>({

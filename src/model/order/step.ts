@@ -43,7 +43,13 @@ export interface Surface {
   readonly much: string;
   /** `fit within 10 min`, `leave for 24 h`: facts to be read, with no countdown. */
   readonly sets: string;
+  /** The last day, or month, that its packet gives: `2027-03-31` or `2027-03`; absent where nobody read it. */
+  readonly useBy?: string;
 }
+
+/** What goes on the faces of a step and is past its date on a day, `YYYY-MM-DD`; a month counts to its end. */
+export const pastItsDate = ({ detail }: Pick<Step, 'detail'>, today: string): readonly Surface[] =>
+  detail.surfaces.filter(({ useBy }) => useBy !== undefined && today.slice(0, useBy.length) > useBy);
 
 /** What is known of a step beside its place in the order. */
 export interface StepDetail {

@@ -347,3 +347,17 @@ test('cancelling the last lines one by one comes back to every state that was', 
     { numRuns: 400, seed: 5 },
   );
 }, 60_000);
+
+test.each([
+  ['2026-05', 'none'],
+  ['2026-05-16', 'none'],
+  ['2026-04', 'needs-reason'],
+  ['2026-05-15', 'needs-reason'],
+  [undefined, 'none'],
+])('a compound with the date %s, on 16 May 2026: %s', (useBy, said) => {
+  const surfaces = [{ what: 'sealant', on: 'one face', much: '', sets: '', ...(useBy !== undefined && { useBy }) }];
+  const one = bench([step('coat', { detail: { surfaces } })]);
+  expect(refusal(() => one.write(done('coat')))).toBe(said);
+  if (said === 'needs-reason')
+    expect(refusal(() => one.write({ ...done('coat'), reason: 'tried on a tile' }))).toBe('none');
+});

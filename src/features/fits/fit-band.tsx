@@ -1,6 +1,7 @@
 'use client';
 
 import type { PlaceFigure, WantedFigures } from '@/core/fits';
+import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
 import { bandShape } from './fit-band-geometry';
 import styles from './fit-band.module.css';
@@ -23,10 +24,10 @@ interface Props {
  * whiskers.
  */
 export function FitBand({ figure, wanted, kind, label, whole }: Props) {
-  const { span } = useLengths(whole);
+  const told = useLengths(whole);
   const at = bandShape({ ...figure, hard: wanted.hard, soft: wanted.soft, target_mm: wanted.target_mm });
   const x = (share: number) => 4 + share * (WIDTH - 8);
-  const words = `${label}: ${span(figure.least_mm, figure.greatest_mm)}, wanted ${span(wanted.hard.min_mm, wanted.hard.max_mm)}`;
+  const words = `${label}: ${cameTo(told, figure)}, wanted ${told.span(wanted.hard.min_mm, wanted.hard.max_mm)}`;
   return (
     <svg
       className={styles.band}

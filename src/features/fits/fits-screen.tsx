@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, type ReactNode } from 'react';
 import { isHolding, isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
@@ -68,11 +69,7 @@ function FitLine({
                 label={`${fit.name} ${place.name}`}
                 whole={judged.kind.isSize}
               />
-              <span className={styles.figure}>
-                {figure.method === 'dial' && figure.uncrushed_mm === undefined
-                  ? told.gap(figure.mean_mm)
-                  : told.span(figure.least_mm, figure.greatest_mm)}
-              </span>
+              <span className={styles.figure}>{cameTo(told, figure)}</span>
             </div>
           ) : null;
         })}

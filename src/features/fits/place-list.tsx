@@ -1,9 +1,9 @@
 'use client';
 
 import { useState } from 'react';
-import type { PlaceFigure } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
 import type { FitState, FitPlace } from '@/model/fit/fit-state';
+import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
 import { useShowWorking } from '@/interface/shell/working-margin';
 import { FitBand } from './fit-band';
@@ -17,16 +17,14 @@ const NOTABLE_MM = 0.0127;
 const LONG = 6;
 
 function Figures({ place, kind }: { readonly place: FitPlace; readonly kind: FitState['kind'] }) {
-  const { span, gap } = useLengths(kind.isSize);
+  const told = useLengths(kind.isSize);
   const { figures, read, asked, stripDifference_mm: off_mm } = place.result;
   const file_mm = toFile_mm(place, kind);
-  const told = ({ method, least_mm, greatest_mm, mean_mm, uncrushed_mm }: PlaceFigure) =>
-    method === 'dial' && uncrushed_mm === undefined ? gap(mean_mm) : span(least_mm, greatest_mm);
   return (
     <div className={styles.figures}>
       {figures.map((one) => (
         <span key={one.method}>
-          <span className={styles.figure}>{told(one)}</span>
+          <span className={styles.figure}>{cameTo(told, one)}</span>
           {figures.length > 1 && <span className="soft"> {METHOD_WORDS[one.method]}</span>}
         </span>
       ))}
@@ -37,11 +35,11 @@ function Figures({ place, kind }: { readonly place: FitPlace; readonly kind: Fit
       )}
       {off_mm !== undefined && (
         <span className={Math.abs(off_mm) > NOTABLE_MM ? styles.apart : 'soft'}>
-          They differ by {gap(Math.abs(off_mm))}
+          They differ by {told.gap(Math.abs(off_mm))}
           {Math.abs(off_mm) > NOTABLE_MM ? ': find out which is wrong' : ''}; shown, not averaged.
         </span>
       )}
-      {file_mm > 0 && <span>File {gap(file_mm)} off this ring, in this bore only.</span>}
+      {file_mm > 0 && <span>File {told.gap(file_mm)} off this ring, in this bore only.</span>}
     </div>
   );
 }

@@ -5,6 +5,7 @@ import type { FitLine } from '@/model/fit/fit';
 import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from '@/model/engine/engine';
 import type { EngineMeasure, MeasureKind } from '@/model/engine/engine-measure';
+import { cameTo } from '@/interface/figures/came-to';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
@@ -72,10 +73,7 @@ function FitRecord({ state, lines, notes }: FitsRecord['fits'][number] & Pick<Fi
                   <th scope="row">{place.name}</th>
                   <td className="figure">
                     {figures
-                      .map(
-                        (one) =>
-                          `${told.span(one.least_mm, one.greatest_mm)}${figures.length > 1 ? ` ${METHOD_WORDS[one.method]}` : ''}`,
-                      )
+                      .map((one) => `${cameTo(told, one)}${figures.length > 1 ? ` ${METHOD_WORDS[one.method]}` : ''}`)
                       .join('; ')}
                   </td>
                   <td className="figure">{wanted && told.span(wanted.hard.min_mm, wanted.hard.max_mm)}</td>

@@ -26,16 +26,14 @@ export function lengthsFor(
   const size = (value_mm: number) =>
     inch ? `${formatFixed(value_mm / INCH_MM, 4, decimalSign)} in` : `${formatFixed(value_mm, 3, decimalSign)} mm`;
   const smallUnit = inch ? (whole ? 'in' : 'thou') : 'mm';
-  const small = (value_mm: number) => {
-    if (!inch) return formatFixed(value_mm, 3, decimalSign);
-    return whole ? formatFixed(value_mm / INCH_MM, 4, decimalSign) : formatFixed(value_mm / THOU_MM, 2, decimalSign);
-  };
+  const [unit_mm, finest] = inch ? (whole ? [INCH_MM, 4] : [THOU_MM, 2]) : [1, 3];
+  const small = (value_mm: number, decimals = finest) => formatFixed(value_mm / unit_mm, decimals, decimalSign);
   return {
     inch,
     /** What a clearance or a float is told in. */
     smallUnit,
     /** A clearance or a float, without its unit: `1.50`, `0.038`. */
-    small,
+    small: (value_mm: number) => small(value_mm),
     /** `1.50 thou`, `0.038 mm` */
     gap: (value_mm: number) => `${small(value_mm)} ${smallUnit}`,
     /** `1.00 to 1.50 thou` */
@@ -43,6 +41,15 @@ export function lengthsFor(
       small(low_mm) === small(high_mm)
         ? `${small(low_mm)} ${smallUnit}`
         : `${small(low_mm)} to ${small(high_mm)} ${smallUnit}`,
+    /**
+     * A figure out of readings, with no digit finer than what its instrument reads to: `0.15 mm`, `5.9 to 6.3 thou`.
+     * @param resolution_mm 0 where nobody said
+     */
+    read: (low_mm: number, high_mm: number, resolution_mm: number) => {
+      const own = resolution_mm > 0 ? Math.ceil(-Math.log10(resolution_mm / unit_mm) - 1e-9) : finest;
+      const [low, high] = [low_mm, high_mm].map((one) => small(one, Math.min(finest, Math.max(0, own))));
+      return low === high ? `${low} ${smallUnit}` : `${low} to ${high} ${smallUnit}`;
+    },
     /** A size, to a tenth of a thou or a thousandth of a mm: `1.9685 in`, `50.000 mm`. */
     size,
   };

@@ -182,7 +182,7 @@ test('a strip holds the crank, is read off its packet, and is told beside the mi
   await page.getByLabel('Strip 1, the other end').fill('0.065');
   await page.keyboard.press('Enter');
   await expect(place(page, 0)).toContainText('0.041 to 0.046 mm micrometers');
-  await expect(place(page, 0)).toContainText('0.064 to 0.065 mm crushed strip');
+  await expect(place(page, 0)).toContainText('0.06 to 0.07 mm crushed strip');
   await expect(place(page, 0)).toContainText('They differ by 0.021 mm: find out which is wrong; shown, not averaged.');
   await page.getByRole('button', { name: /^Strip is out\W+1$/ }).click();
   await expect(page.getByText('the crank is held')).toHaveCount(0);
@@ -273,7 +273,7 @@ test('the drawer of shims: the best lies outside, a new one is put in and fitted
   await alive(page);
   await page.getByRole('button', { name: 'Go on reading' }).click();
   for (let i = 0; i < 3; i++) for (const value of ['0', '0.11', '0']) await key(page, value);
-  await expect(place(page, 0)).toContainText('0.070 to 0.090 mm');
+  await expect(place(page, 0)).toContainText('0.07 to 0.09 mm');
 });
 
 test('a page corrected since is told, asked about at the gate, and taken', async ({ page, bench, faults }) => {

@@ -18,6 +18,13 @@ export const initials: Codec<string | undefined> = {
 /** A truth, kept as 0 or 1. */
 export const flag = (column: string): Codec<boolean> => ({ column, read: (held) => held === 1, write: Number });
 
+/** Why a row is set aside; empty on disk of one that is worked with. */
+export const asideReason: Codec<string | undefined> = {
+  column: 'aside',
+  read: (held) => (typeof held === 'string' && held !== '' ? held : undefined),
+  write: (reason) => reason ?? '',
+};
+
 interface JsonKind<Value> {
   readonly read: (text: never) => Value;
   readonly write: (value: Value) => string | null;

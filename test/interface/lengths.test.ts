@@ -7,7 +7,7 @@ import { lengthsFor } from '@/interface/figures/figures';
 const MM = lengthsFor({ decimalSign: '.', inch: false });
 const INCH = lengthsFor({ decimalSign: '.', inch: true });
 const figure = (given: Partial<PlaceFigure>): PlaceFigure => ({
-  method: 'micrometers',
+  method: 'micrometer',
   least_mm: 0.152,
   greatest_mm: 0.158,
   mean_mm: 0.155,

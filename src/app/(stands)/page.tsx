@@ -9,7 +9,7 @@ import { QuickReckoner } from '@/features/reckon/quick-reckoner';
 import { WrenchForm } from '@/features/shelves/wrench-form';
 import { nowMs } from '@/server/clock';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
-import { hangsHere } from '@/model/shelf/shelves';
+import { isOffered } from '@/model/shelf/shelves';
 import { currentShop, currentShopName } from '@/server/current-shop';
 
 interface Props {
@@ -35,7 +35,7 @@ export default async function StandsPage({ searchParams }: Props) {
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
         reckoner={<QuickReckoner films={films} />}
-        shelf={!wrenches.some(hangsHere) ? <WrenchForm /> : undefined}
+        shelf={!wrenches.some(isOffered) ? <WrenchForm /> : undefined}
       />
     </>
   );

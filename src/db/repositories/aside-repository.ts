@@ -1,5 +1,5 @@
 import type { Database } from 'better-sqlite3';
-import type { AsideKind, SetAside } from '@/model/set-aside';
+import type { AsideKind, SetAside, ShelfAsideKind } from '@/model/set-aside';
 
 /** What keeps a row of a table out of the lists: that it was set aside. */
 export const notAside = (kind: AsideKind): string =>
@@ -29,6 +29,12 @@ export const toAside = (body: string): SetAside => {
   return { ...aside, ...(who !== null && { who }) };
 };
 
+const ROWS_OF: Readonly<Record<ShelfAsideKind, string>> = {
+  wrench: 'wrench',
+  source: 'source',
+  trial: 'film_trial',
+};
+
 export const createAsideRepository = (db: Database) => {
   const put = db.prepare<object>(
     `INSERT INTO set_aside (kind, id, engine_id, reason, who, at) VALUES (@kind, @id, @engineId, @reason, who(), @at)
@@ -44,6 +50,15 @@ export const createAsideRepository = (db: Database) => {
   );
   const known = db.prepare<object>('SELECT 1 FROM set_aside WHERE kind = @kind AND id = @id');
   return {
+    /** Writes into the row of a wrench, a source or a trial why it is aside; false where it was already. */
+    putRow: (kind: ShelfAsideKind, id: string, reason: string): boolean =>
+      db
+        .prepare<object>(`UPDATE ${ROWS_OF[kind]} SET aside = @reason WHERE id = @id AND aside = ''`)
+        .run({ id, reason }).changes === 1,
+    /** Works with it again; false where it was not aside. */
+    bringRowBack: (kind: ShelfAsideKind, id: string): boolean =>
+      db.prepare<object>(`UPDATE ${ROWS_OF[kind]} SET aside = '' WHERE id = @id AND aside <> ''`).run({ id })
+        .changes === 1,
     has: (kind: AsideKind, id: string): boolean => known.get({ kind, id }) !== undefined,
     /** Sets something aside; false where it was already. */
     put: ({ kind, id, engineId, reason, at }: Omit<SetAside, 'name' | 'who'>): boolean =>

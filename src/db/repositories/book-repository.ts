@@ -2,7 +2,7 @@ import type { Database } from 'better-sqlite3';
 import { FIGURE_JSON, type Leaf, type Photo } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import { notAside } from './aside-repository';
-import { initials, json, table, type Row } from '../table';
+import { asideReason, initials, json, table, type Row } from '../table';
 
 export const SOURCE = table<Source>('source', {
   id: 'id',
@@ -17,6 +17,7 @@ export const SOURCE = table<Source>('source', {
   toNumber: 'to_number',
   supersedesId: 'supersedes_id',
   language: 'language',
+  aside: asideReason,
   version: 'version',
   createdAt: 'created_at',
 });

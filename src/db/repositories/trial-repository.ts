@@ -1,7 +1,7 @@
 import type { Database } from 'better-sqlite3';
 import { cancelledOf } from '@/model/cancelled-lines';
 import type { FilmTrialRow, TrialPullRow } from '@/model/trial/film-trial';
-import { initials, json, table, type Row } from '../table';
+import { asideReason, initials, json, table, type Row } from '../table';
 
 const TRIAL = table<FilmTrialRow>('film_trial', {
   id: 'id',
@@ -11,6 +11,7 @@ const TRIAL = table<FilmTrialRow>('film_trial', {
   inner_mm: 'inner_mm',
   segments: json('segments'),
   E_GPa: 'e_gpa',
+  aside: asideReason,
   createdAt: 'created_at',
 });
 

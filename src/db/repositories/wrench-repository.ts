@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import type { Wrench } from '@/model/shelf/wrench';
-import { json, table, type Row } from '../table';
+import { asideReason, json, table, type Row } from '../table';
 
 export const WRENCH = table<Wrench>('wrench', {
   id: 'id',
@@ -13,6 +13,7 @@ export const WRENCH = table<Wrench>('wrench', {
   calibration: json('calibration'),
   checkedAt: 'checked_at',
   cameWith: 'came_with',
+  aside: asideReason,
   version: 'version',
   createdAt: 'created_at',
 });

@@ -5,6 +5,7 @@ import { DomainError } from '@/core/units';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
 import { engineOf, shopAction } from '@/server/shop-action';
 import { leafOfFields } from './leaf-of-fields';
+import { assertSourceInBook } from './source-in-book';
 import { leafSchema, sourceSchema } from './schema';
 
 const saySource = sayBy({
@@ -47,8 +48,7 @@ export const addSourceAction = shopAction(sourceSchema, (given, bench) => {
 
 /** Adds a leaf; where it corrects another, the other stays beneath it. */
 export const addLeafAction = shopAction(leafSchema, (fields, { shop, nowIso, tell }) => {
-  const known = shop.book.sources(fields.engineId).some((source) => source.id === fields.sourceId);
-  if (!known) throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
+  assertSourceInBook(shop, fields.engineId, fields.sourceId);
   const leaves = fields.replacesId === null ? [] : shop.book.leaves(fields.engineId);
   if (fields.replacesId !== null && !leaves.some(({ id }) => id === fields.replacesId))
     throw new DomainError('not-found', 'The entry to correct is not in this engine’s book.', 'replacesId');

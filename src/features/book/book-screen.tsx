@@ -31,6 +31,7 @@ function applies({ fromYear, toYear, fromNumber, toNumber }: BookSource): string
 
 /** The engine's book: its sources, the leaves in each, and where a new one is entered. */
 export function BookScreen({ engineId, engineName, sources, children }: Props) {
+  const offered = sources.filter(({ aside }) => aside === undefined);
   const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);
   const [entering, { open, close }] = useDisclosure(none);
@@ -62,7 +63,7 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
       }
       aside={
         !entering &&
-        sources.length > 0 && (
+        offered.length > 0 && (
           <Button rank="main" onClick={open}>
             New entry
           </Button>
@@ -74,12 +75,12 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
           <SourceForm engineId={engineId} sources={sources} focus onDone={added} />
         </Section>
       )}
-      {entering && sources.length > 0 && (
+      {entering && offered.length > 0 && (
         <Section title="New entry">
           <LeafForm
             key={latestSource}
             engineId={engineId}
-            sources={sources}
+            sources={offered}
             subjects={subjects}
             sourceId={latestSource}
             focus={!none || latestSource !== undefined}
@@ -94,7 +95,7 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
             {applies(one)}
             {one.supersedesId &&
               `; puts out of force ${sources.find((other) => other.id === one.supersedesId)?.title ?? 'another'}`}
-            .{' '}
+            .{one.aside !== undefined && <b> Set aside: {one.aside}. No entry of it is in force.</b>}{' '}
             <button
               type="button"
               className={`text-button ${styles.link}`}

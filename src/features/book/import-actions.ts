@@ -2,12 +2,12 @@
 
 import Joi from 'joi';
 import { nanoid } from 'nanoid';
-import { DomainError } from '@/core/units';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { shopAction, shopQuestion } from '@/server/shop-action';
 import { COLUMN_USES, type ColumnUse } from './column-uses';
 import { asideCsv, readTable } from './csv-table';
 import { MAX_TABLE_CHARACTERS } from './schema';
+import { assertSourceInBook } from './source-in-book';
 
 const tableFields = {
   text: Joi.string()
@@ -36,8 +36,7 @@ export const previewTableAction = shopQuestion(previewSchema, ({ text, uses }) =
 export const importTableAction = shopAction(
   importSchema,
   ({ text, uses, engineId, sourceId }, { shop, nowIso, tell }) => {
-    if (!shop.book.sources(engineId).some((source) => source.id === sourceId))
-      throw new DomainError('not-found', 'That source is not in this engine’s book.', 'sourceId');
+    assertSourceInBook(shop, engineId, sourceId);
     const rows = readTable(text, uses).rows.filter((row) => row.reason === undefined);
     for (const { subject, page, printedText, conditionText } of rows)
       shop.book.addLeaf({

@@ -6,7 +6,7 @@ import { LEAF_CONTENTS, type LeafContent } from '@/model/book/leaf-of-text';
 import { type Source, PRINT_LANGUAGES, SOURCE_KINDS } from '@/model/book/source';
 import type { Checked } from '@/core/units';
 
-export interface SourceFields extends Omit<Source, 'id' | 'createdAt'> {
+export interface SourceFields extends Omit<Source, 'id' | 'createdAt' | 'aside'> {
   readonly engineId: string;
   /** Set where a known source is changed. */
   readonly id: string | null;

@@ -99,10 +99,13 @@ function sharedEntries(shop: Shop): readonly Entry[] {
     ...metals.map(({ name }) => entry('Metal', name, '/shelves/metals')),
     ...threads.map(({ name }) => entry('Thread', name, '/shelves/threads-own', 'own')),
     ...THREAD_ROWS.map(({ designation, series }) => entry('Thread', designation, '/shelves/threads', series)),
-    ...wrenches.map(({ name, unit, min, max }) =>
-      entry('Wrench', name, '/shelves/wrenches', `${min} to ${max} ${unit}`),
-    ),
-    ...shop.trials.all().map(({ id, name, thread }) => entry('Trial', name, `/shelves/trials/${id}`, thread)),
+    ...wrenches
+      .filter(({ aside }) => aside === undefined)
+      .map(({ name, unit, min, max }) => entry('Wrench', name, '/shelves/wrenches', `${min} to ${max} ${unit}`)),
+    ...shop.trials
+      .all()
+      .filter(({ aside }) => aside === undefined)
+      .map(({ id, name, thread }) => entry('Trial', name, `/shelves/trials/${id}`, thread)),
   ];
   return [...new Map(entries.map((one) => [one.key, one])).values()];
 }

@@ -74,7 +74,7 @@ function newJoint(bench: Bench, given: NewJointFields, conditionText: string | n
   assertThreadTold(given.thread, threadHints(bench, given.engineId));
   const fields = { ...given, thread: designationOn(shelves, given.thread) };
   const { practice } = shelves;
-  const wrench = shelves.wrenches[0];
+  const wrench = shelves.wrenches.find(({ aside }) => aside === undefined);
   if (!wrench) throw new DomainError('bad-field', 'There is no wrench on the shelf yet.', 'wrenchId');
   const face = atField('thread', () => usualFaceOf(fields.thread));
   return {

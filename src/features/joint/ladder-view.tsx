@@ -82,7 +82,9 @@ function WrenchControl({ setting: { joint, shelves }, worked, onChange, onDetail
       aria-label="Wrench"
       data={[
         { value: FROM_SHELF, label: shelf },
-        ...shelves.wrenches.map(({ id, name }) => ({ value: id, label: name })),
+        ...shelves.wrenches
+          .filter(({ id, aside }) => aside === undefined || id === joint.wrenchId)
+          .map(({ id, name }) => ({ value: id, label: name })),
       ]}
       value={joint.detail.wrenchByHand ? joint.wrenchId : FROM_SHELF}
       onChange={(event) => choose(event.currentTarget.value)}

@@ -5,7 +5,7 @@ import type { Joint } from '@/model/joint/joint';
 import { completeDetail } from '@/model/joint/joint-detail';
 import type { HousePractice, PracticeRow } from '@/model/practice/house-practice';
 import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
-import { BUILT_IN, hangsHere } from '@/model/shelf/shelves';
+import { BUILT_IN, isOffered } from '@/model/shelf/shelves';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { BuildFile, FileWrench } from './build-file';
 
@@ -124,7 +124,7 @@ function withShared(shop: Shop, file: BuildFile, newId: NewId): Pick<Adoption, '
   const here = new Map(
     shop.wrenches
       .all()
-      .filter(hangsHere)
+      .filter(isOffered)
       .map((wrench: Wrench) => [wrenchKey(wrench), wrench.id]),
   );
   for (const wrench of file.wrenches) {

@@ -23,7 +23,7 @@ export const BUILD_FORMAT = 'unhurried-spanner-build';
 export const BUILD_VERSION = 2;
 
 /** A wrench as it is in a file: whether it hangs in the shop that reads it is for that shop to say. */
-export type FileWrench = Omit<Wrench, 'cameWith'>;
+export type FileWrench = Omit<Wrench, 'cameWith' | 'aside'>;
 
 /** What a joint was to be set to in the shop that wrote the file. */
 export interface FileFigure {
@@ -137,7 +137,7 @@ export const figuresOf = (shop: Shop, joints: readonly Joint[], now: number): re
     return [{ jointId: joint.id, setting: rounded, unit, wrenchId, wrench: name, torque_Nm: achieved_Nm }];
   });
 
-const forFile = ({ cameWith: _, ...wrench }: Wrench): FileWrench => wrench;
+const forFile = ({ cameWith: _, aside: __, ...wrench }: Wrench): FileWrench => wrench;
 
 /** Writes an engine out, or one of its joints with what it rests on. */
 export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, jointId?: string): BuildFile {

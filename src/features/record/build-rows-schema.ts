@@ -67,6 +67,7 @@ export const source = Joi.object({
   language: Joi.string()
     .valid('', ...PRINT_LANGUAGES)
     .default(''),
+  aside: Joi.string().trim().max(400),
   version: sentNumber().integer().min(1).default(1),
   createdAt: time,
 });

@@ -3,13 +3,13 @@
 import Joi from 'joi';
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { ASIDE_KINDS, type AsideKind } from '@/model/set-aside';
+import { ASIDE_KINDS, SHELF_ASIDE_KINDS, type AsideKind, type ShelfAsideKind } from '@/model/set-aside';
 import { REMOVABLE_KINDS, type RemovableKind } from '@/model/removable';
 import { oneOf } from '@/model/one-of';
 import { assertNotOver } from '@/server/assert-not-over';
 import { closeOverStep } from '@/server/close-over-step';
 import { plainShopAction, shopAction } from '@/server/shop-action';
-import { asideRow, assertMayBeAside } from './may-be-aside';
+import { asideRow, assertMayBeAside, rowName } from './may-be-aside';
 import { assertMayComeBack, assertStands } from './taken-back';
 
 interface Named {
@@ -40,20 +40,31 @@ export const takeAwayAction = shopAction(removalSchema, ({ kind, id, name }, { s
   return {};
 });
 
+const ANY_KINDS = [...ASIDE_KINDS, ...SHELF_ASIDE_KINDS] as const;
+type AnyKind = AsideKind | ShelfAsideKind;
+const isOfShelf = (kind: AnyKind): kind is ShelfAsideKind => (SHELF_ASIDE_KINDS as readonly AnyKind[]).includes(kind);
+
 interface Aside {
-  readonly kind: AsideKind;
+  readonly kind: AnyKind;
   readonly id: string;
   readonly reason: string;
 }
 
 const asideSchema = Joi.object<Aside, true>({
-  kind: oneOf(ASIDE_KINDS).required(),
+  kind: oneOf(ANY_KINDS).required(),
   id: Joi.string().max(60).required(),
   reason: Joi.string().trim().max(400).required().messages({ 'string.empty': 'Say why it is set aside.' }),
 });
 
 /** Sets aside what something hangs on, with a reason: it is worked with no more, and nothing of it is lost. */
 export const setAsideAction = shopAction(asideSchema, ({ kind, id, reason }, { shop, nowIso, tell }) => {
+  if (isOfShelf(kind)) {
+    const name = rowName(shop, kind, id);
+    if (!shop.asides.putRow(kind, id, reason))
+      throw new DomainError('aside-already', `“${name}” is set aside already.`, 'id');
+    tell(`“${name}” was set aside: ${reason}`);
+    return {};
+  }
   const { engineId, name } = assertMayBeAside(shop, kind, id);
   if (kind === 'step') closeOverStep(shop, id);
   shop.asides.put({ kind, id, engineId, reason, at: nowIso });
@@ -62,14 +73,15 @@ export const setAsideAction = shopAction(asideSchema, ({ kind, id, reason }, { s
 });
 
 const asideIdSchema = Joi.object<Omit<Aside, 'reason'>, true>({
-  kind: oneOf(ASIDE_KINDS).required(),
+  kind: oneOf(ANY_KINDS).required(),
   id: Joi.string().max(60).required(),
 });
 
 /** Works again with what was set aside. */
 export const bringAsideBackAction = shopAction(asideIdSchema, ({ kind, id }, { shop, tell }) => {
-  const { name } = asideRow(shop, kind, id);
-  if (!shop.asides.bringBack(kind, id)) throw new DomainError('not-found', `“${name}” is not set aside.`, 'id');
+  const { name } = isOfShelf(kind) ? { name: rowName(shop, kind, id) } : asideRow(shop, kind, id);
+  if (!(isOfShelf(kind) ? shop.asides.bringRowBack(kind, id) : shop.asides.bringBack(kind, id)))
+    throw new DomainError('not-found', `“${name}” is not set aside.`, 'id');
   tell(`“${name}” was brought back`);
   return {};
 });

@@ -4,11 +4,23 @@ import { fullDate } from '@/interface/figures/times';
 import { Refusal } from '@/interface/parts/action-form';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { useAct } from '@/interface/parts/use-act';
-import type { SetAside } from '@/model/set-aside';
+import type { SetAside, ShelfAsideKind } from '@/model/set-aside';
 import { bringAsideBackAction } from './actions';
 
+/** Something set aside; of a wrench, a source and a trial the list of acts says when and by whom. */
+type AsideLine =
+  | SetAside
+  | {
+      readonly kind: ShelfAsideKind;
+      readonly id: string;
+      readonly name: string;
+      readonly reason: string;
+      readonly at?: undefined;
+      readonly who?: undefined;
+    };
+
 /** What was set aside here, with its reason, and the way back. */
-export function AsideFold({ asides }: { readonly asides: readonly SetAside[] }) {
+export function AsideFold({ asides }: { readonly asides: readonly AsideLine[] }) {
   const { act, pending, problem } = useAct();
   if (asides.length === 0) return null;
   return (
@@ -18,7 +30,7 @@ export function AsideFold({ asides }: { readonly asides: readonly SetAside[] }) 
           <li key={`${kind} ${id}`}>
             <b>{name}</b>: {reason}{' '}
             <span className="soft">
-              {fullDate(at)}
+              {at && fullDate(at)}
               {who && `, ${who}`}
             </span>{' '}
             <button

@@ -4,7 +4,7 @@ import type { Shop } from '@/db/shop';
 import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { stripsIn } from '@/model/fit/fit-gate';
 import { isHolding } from '@/model/fit/fit-state';
-import type { AsideKind } from '@/model/set-aside';
+import type { AsideKind, ShelfAsideKind } from '@/model/set-aside';
 import { engineStateNow } from '@/server/engine-now';
 import { engineOf, found } from '@/server/shop-action';
 
@@ -21,6 +21,12 @@ export function asideRow(shop: Shop, kind: AsideKind, id: string): Named {
   }
   if (kind === 'step') return found({ find: shop.build.findStep }, id, 'step', 'id');
   return kind === 'joint' ? found(shop.joints, id, 'joint', 'id') : found(shop.fits, id, 'fit', 'id');
+}
+
+/** What a wrench, a source or a trial is called. @throws DomainError not-found */
+export function rowName(shop: Shop, kind: ShelfAsideKind, id: string): string {
+  if (kind === 'source') return found({ find: shop.book.findSource }, id, 'source', 'id').title;
+  return kind === 'wrench' ? found(shop.wrenches, id, 'wrench', 'id').name : found(shop.trials, id, 'trial', 'id').name;
 }
 
 const stays = (name: string, why: string) => new DomainError('hangs', `“${name}” stays: ${why}`, 'id');

@@ -43,6 +43,7 @@ export const keepWrenchAction = shopAction(wrenchSchema, (given, { shop, nowIso,
     id: before?.id ?? nanoid(10),
     // Whoever changes it has it in hand: from then on it hangs here.
     cameWith: null,
+    ...(before?.aside !== undefined && { aside: before.aside }),
     version: before?.version ?? 1,
     createdAt: before?.createdAt ?? nowIso,
   };

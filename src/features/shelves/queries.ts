@@ -22,10 +22,12 @@ export function shelfRows(shop: Shop, kind: ShelfKind): readonly ShelvedRow[] {
 
 /** The wrenches, each with whether its check is overdue by the shop's school. */
 export const shelvedWrenches = ({ wrenches, practice }: Shelves, now: number): readonly ShelvedWrench[] =>
-  wrenches.map((wrench) => ({
-    wrench,
-    overdue: checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), practice.check, now),
-  }));
+  wrenches
+    .filter(({ aside }) => aside === undefined)
+    .map((wrench) => ({
+      wrench,
+      overdue: checkOverdue(wrench.checkedAt === null ? undefined : Date.parse(wrench.checkedAt), practice.check, now),
+    }));
 
 /** The shelves in their order, with how much is the shop's own. */
 export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>): readonly Stop[] {
@@ -47,7 +49,7 @@ export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>):
     stop('Grades', 'grades', own('grade')),
     stop('Threads', 'threads', 'finder'),
     stop('Metals', 'metals', own('metal')),
-    stop('Wrenches', 'wrenches', `${wrenches.length}`),
+    stop('Wrenches', 'wrenches', `${wrenches.filter(({ aside }) => aside === undefined).length}`),
     stop('Instruments', 'instruments', 'simulated'),
     stop('Practice', 'practice', 'schools'),
     stop('Timing', 'timing', 'reckoner'),

@@ -50,7 +50,9 @@ const MAX_STRETCH_MM = 3;
 /** Enters a pull: which bolt, in which film, to what torque, and how far it stretched. */
 export const addTrialPullAction = shopAction(trialPullSchema, (fields, { shop, nowIso, tell }) => {
   const { trialId, bolt, film, torque, stretch } = fields;
-  found(shop.trials, trialId, 'trial', 'trialId');
+  const { aside } = found(shop.trials, trialId, 'trial', 'trialId');
+  if (aside !== undefined)
+    throw new DomainError('set-aside', 'That trial was set aside: bring it back before going on with it.', 'trialId');
   const [torque_Nm, stretch_mm] = [typedTorque(torque, 'torque'), typedLength(stretch, 'stretch')];
   assertPositive(torque_Nm, 'torque');
   assertPositive(stretch_mm, 'stretch');

@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { FilmTrialRow } from '@/model/trial/film-trial';
 import { fullDate } from '@/interface/figures/times';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -67,7 +67,13 @@ function TrialForm() {
 }
 
 /** Every trial of films that this shop has made. */
-export function TrialsScreen({ trials }: { readonly trials: readonly FilmTrialRow[] }) {
+export function TrialsScreen({
+  trials,
+  children,
+}: {
+  readonly trials: readonly FilmTrialRow[];
+  readonly children?: ReactNode;
+}) {
   const [adding, setAdding] = useState(trials.length === 0);
   useDrafts((names) => names.includes('trial') && setAdding(true));
   useDefaultWorking(WHY);
@@ -99,6 +105,7 @@ export function TrialsScreen({ trials }: { readonly trials: readonly FilmTrialRo
           </li>
         ))}
       </ul>
+      {children}
     </Screen>
   );
 }

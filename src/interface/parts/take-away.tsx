@@ -4,7 +4,7 @@ import { TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { RemovableKind } from '@/model/removable';
-import { ASIDE_KINDS, type AsideKind } from '@/model/set-aside';
+import { ASIDE_KINDS, SHELF_ASIDE_KINDS, type AsideKind, type ShelfAsideKind } from '@/model/set-aside';
 import { Refusal } from './action-form';
 import { Button } from './button';
 import styles from './take-away.module.css';
@@ -19,10 +19,11 @@ interface Props {
   readonly after?: string;
 }
 
-const isAsideKind = (kind: string): kind is AsideKind => (ASIDE_KINDS as readonly string[]).includes(kind);
+const isAsideKind = (kind: string): kind is AsideKind | ShelfAsideKind =>
+  ([...ASIDE_KINDS, ...SHELF_ASIDE_KINDS] as readonly string[]).includes(kind);
 
 /** Sets aside, with a reason, what cannot be taken away for what hangs on it. */
-function SetAside({ kind, id, name, after }: Omit<Props, 'kind'> & { readonly kind: AsideKind }) {
+function SetAside({ kind, id, name, after }: Omit<Props, 'kind'> & { readonly kind: AsideKind | ShelfAsideKind }) {
   const router = useRouter();
   const { setAside } = useSharedActs();
   const { act, pending, problem } = useAct();

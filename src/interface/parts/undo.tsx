@@ -2,7 +2,7 @@
 
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { RemovableKind } from '@/model/removable';
-import type { AsideKind } from '@/model/set-aside';
+import type { AsideKind, ShelfAsideKind } from '@/model/set-aside';
 import type { SaidLine } from '@/model/order/assert-line';
 import type { Result } from '@/model/result';
 import Link from 'next/link';
@@ -41,7 +41,7 @@ export interface SharedActs {
     readonly name: string;
   }) => Promise<Result<unknown>>;
   readonly setAside: (fields: {
-    readonly kind: AsideKind;
+    readonly kind: AsideKind | ShelfAsideKind;
     readonly id: string;
     readonly reason: string;
   }) => Promise<Result<unknown>>;

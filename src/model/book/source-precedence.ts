@@ -110,8 +110,9 @@ export function rankedLeaves(
     const source = sources.find((one) => one.id === leaf.sourceId);
     return source ? [{ leaf, source }] : [];
   });
-  const inForce = pairs.filter(({ source }) => appliesTo(source, engine).applies);
+  const inForce = pairs.filter(({ source }) => source.aside === undefined && appliesTo(source, engine).applies);
   const candidates = pairs.map(({ leaf, source }): Candidate => {
+    if (source.aside !== undefined) return { leaf, source, out: `Its source was set aside: ${source.aside}.` };
     const applies = appliesTo(source, engine);
     if (!applies.applies) return { leaf, source, out: `Does not apply: ${applies.why}.` };
     const later = inForce.find((other) => other.source.supersedesId === source.id);

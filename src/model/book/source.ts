@@ -24,6 +24,8 @@ export interface Source {
   readonly supersedesId: string | null;
   /** Of its print, as a BCP 47 tag; empty where nobody said. */
   readonly language: string;
+  /** Why it is set aside; absent of one that is worked with. */
+  readonly aside?: string;
   /** Rises with every change; a writer names the one it read. */
   readonly version: number;
   readonly createdAt: string;

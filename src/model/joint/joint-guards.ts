@@ -35,6 +35,12 @@ function turnGuards(leaf: Leaf): readonly Guard[] {
   ];
 }
 
+/** A wrench that was broken, sold or lent is not pulled with. */
+const asideGuards = ({ name, aside }: Wrench): readonly Guard[] =>
+  aside === undefined
+    ? []
+    : [{ code: 'wrench-aside', severity: 'stop', message: `${name} was set aside: ${aside}. Choose another wrench.` }];
+
 /** A wrench that is known from somebody's build alone may be no wrench of this shop. */
 const elsewhereGuards = (wrench: Wrench): readonly Guard[] =>
   hangsHere(wrench)
@@ -135,7 +141,13 @@ export function judgedJoint(
 ): { readonly guards: readonly Guard[]; readonly unknown: readonly Unknown[] } {
   const input = guardInput(setting, ladder, wrench);
   return {
-    guards: [...printGuards(setting.leaf), ...turnGuards(setting.leaf), ...elsewhereGuards(wrench), ...guards(input)],
+    guards: [
+      ...printGuards(setting.leaf),
+      ...turnGuards(setting.leaf),
+      ...elsewhereGuards(wrench),
+      ...asideGuards(wrench),
+      ...guards(input),
+    ],
     unknown: unknowns(input),
   };
 }

@@ -11,7 +11,7 @@ import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';
-import { filmOn, hangsHere } from '@/model/shelf/shelves';
+import { filmOn, hangsHere, isOffered } from '@/model/shelf/shelves';
 import { endsInTurn, type TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
@@ -36,8 +36,8 @@ export function computeJoint(setting: JointInputs): JointResult {
   const byHand = wrenchNamed(setting);
   const first = ladder(ladderInput(setting, byHand));
   // What came with somebody's build is not in this shop: it is taken only where nothing hangs here.
-  const here = shelves.wrenches.filter(hangsHere);
-  const shelf = (here.length > 0 ? here : shelves.wrenches).map((wrench) => ({
+  const here = shelves.wrenches.filter(isOffered);
+  const shelf = (shelves.wrenches.some(hangsHere) ? here : shelves.wrenches).map((wrench) => ({
     ...scaleOf(wrench),
     id: wrench.id,
     overdue: isOverdue(wrench, setting),
@@ -65,7 +65,7 @@ function stageGuards(setting: JointInputs, worked: Ladder, wrench: Wrench): read
   const other = setting.shelves.wrenches.find((one) => {
     const there = torqueFromSi(torqueToSi(least, wrench.unit), one.unit);
     return (
-      one.id !== wrench.id && hangsHere(one) && there >= Math.max(one.min, windowFloor(one, window)) && there <= one.max
+      one.id !== wrench.id && isOffered(one) && there >= Math.max(one.min, windowFloor(one, window)) && there <= one.max
     );
   });
   const told = low.map((figure) => `${Number(figure.toPrecision(4))}`).join(', ');

@@ -55,6 +55,10 @@ export function designationOn({ threads }: Pick<Shelves, 'threads'>, text: strin
 /** What hangs in the shop, for every engine. */
 export const hangsHere = ({ cameWith }: Pick<Wrench, 'cameWith'>): boolean => cameWith === null;
 
+/** What a new figure may be set on: it hangs here and is not set aside. */
+export const isOffered = (wrench: Pick<Wrench, 'cameWith' | 'aside'>): boolean =>
+  hangsHere(wrench) && wrench.aside === undefined;
+
 /** The shelves as one engine draws on them: with its own practice, and with wrenches that came with its build. */
 export const shelvesFor = (
   shelves: Shelves,

@@ -14,6 +14,8 @@ export interface Wrench {
   readonly checkedAt: string | null;
   /** The engine with whose build it came, for which alone it serves; null: it hangs here. */
   readonly cameWith: string | null;
+  /** Why it is set aside; absent of one that is worked with. */
+  readonly aside?: string;
   /** Rises with every change; a writer names the one it read. */
   readonly version: number;
   readonly createdAt: string;

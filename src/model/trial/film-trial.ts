@@ -9,6 +9,8 @@ export interface FilmTrialRow {
   readonly inner_mm: number;
   readonly segments: readonly StretchSegment[];
   readonly E_GPa: number;
+  /** Why it is set aside; absent of one that is worked with. */
+  readonly aside?: string;
   readonly createdAt: string;
 }
 

@@ -1,4 +1,6 @@
 import type { Metadata } from 'next';
+import { AsideFold } from '@/features/removal/aside-fold';
+import { rowsAside } from '@/features/removal/queries';
 import { shelvedWrenches } from '@/features/shelves/queries';
 import { WrenchShelf } from '@/features/shelves/wrench-shelf';
 import { currentShop } from '@/server/current-shop';
@@ -9,6 +11,7 @@ import { Section, Screen } from '@/interface/parts/screen';
 export const metadata: Metadata = { title: 'Wrenches' };
 
 export default async function WrenchesPage() {
+  const shelves = shelvesOnce(await currentShop());
   return (
     <Screen
       plain
@@ -16,8 +19,9 @@ export default async function WrenchesPage() {
       lead="A click wrench is stored at its lowest mark, is not for loosening, and no bar goes on it."
     >
       <Section title="On the shelf">
-        <WrenchShelf wrenches={shelvedWrenches(shelvesOnce(await currentShop()), nowMs())} />
+        <WrenchShelf wrenches={shelvedWrenches(shelves, nowMs())} />
       </Section>
+      <AsideFold asides={rowsAside('wrench', shelves.wrenches, ({ name }) => name)} />
     </Screen>
   );
 }

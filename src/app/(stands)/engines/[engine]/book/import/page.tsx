@@ -6,5 +6,5 @@ export const metadata: Metadata = { title: 'A table of figures' };
 
 export default async function ImportPage({ params }: EngineParams) {
   const { engine, sources } = (await engineRowsAt(params)).rows;
-  return <ImportScreen engineId={engine.id} sources={sources} />;
+  return <ImportScreen engineId={engine.id} sources={sources.filter(({ aside }) => aside === undefined)} />;
 }

@@ -23,7 +23,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
   const { leaf } = await searchParams;
   const leaves = torqueLeaves(rows.leaves);
   const turnsAlone = currentLeaves(rows.leaves).filter(({ kind }) => kind === 'turn');
-  if (shelves.wrenches.length === 0)
+  if (shelves.wrenches.every(({ aside }) => aside !== undefined))
     return (
       <Screen plain title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
         <Section title="First, a wrench">

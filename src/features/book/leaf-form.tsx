@@ -117,10 +117,30 @@ function Understood({ read, length, isRefused, ...choice }: UnderstoodProps) {
   );
 }
 
-/** What the book speaks of already, offered as it is typed. */
+/** What books give a torque for, in the trade's words: offered behind what this book speaks of already. */
+const USUAL_SUBJECTS = [
+  'Cylinder head',
+  'Main bearing caps',
+  'Big ends',
+  'Rocker pedestals',
+  'Camshaft caps',
+  'Crankcase halves',
+  'Barrel base',
+  'Flywheel',
+  'Manifolds',
+  'Sump',
+  'Timing cover',
+  'Oil pump',
+  'Water pump',
+  'Crankshaft nut',
+  'Clutch centre nut',
+  'Sparking plugs',
+];
+
+/** What the book speaks of already, and what books speak of, offered as it is typed. */
 const Subjects = ({ subjects }: { readonly subjects: readonly string[] }) => (
   <datalist id="subjects">
-    {[...new Set(subjects)].map((subject) => (
+    {[...new Set([...subjects, ...USUAL_SUBJECTS])].map((subject) => (
       <option key={subject} value={subject} />
     ))}
   </datalist>

@@ -73,7 +73,13 @@ export function NewJointForm(props: Props) {
       retorqueSchool: pattern === 'caps' ? 'none' : props.shelves.practice.retorque,
     });
   return (
-    <ActionForm label="The joint" focus onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
+    <ActionForm
+      label="The joint"
+      focus={props.leafId === undefined ? true : 'fasteners'}
+      onSubmit={fields.onSubmit(submit)}
+      problem={problem}
+      draft={draft}
+    >
       <NativeSelect
         className={form.wide}
         label="The figure on the page"

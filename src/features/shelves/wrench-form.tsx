@@ -67,12 +67,6 @@ export function WrenchForm({ wrench, focus, onDone }: Props) {
       draft={draft}
       focus={focus}
     >
-      <TextInput
-        label="Name"
-        description="What you know it by"
-        placeholder="its scale, if left empty"
-        {...field('name')}
-      />
       <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
       <TextInput label="Lowest mark" inputMode="decimal" {...field('min')} />
       <TextInput label="Highest mark" inputMode="decimal" {...field('max')} />
@@ -100,6 +94,12 @@ export function WrenchForm({ wrench, focus, onDone }: Props) {
         label="Points of that check"
         description="Set and delivered, in its own unit: 20 19.5, 60 61, 100 103"
         {...field('calibration')}
+      />
+      <TextInput
+        label="Name"
+        description="What you know it by"
+        placeholder="its scale, if left empty"
+        {...field('name')}
       />
       <div className={form.acts}>
         <Button type="submit" rank="main" busy={pending}>

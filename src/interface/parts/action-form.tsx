@@ -42,21 +42,25 @@ interface Props {
   readonly problem?: FormProblem;
   /** What was typed earlier and not sent. */
   readonly draft?: KeptDraft;
-  /** It came up by an act, or is what the page is for: its first field takes the focus and comes into view. */
-  readonly focus?: boolean;
+  /**
+   * It came up by an act, or is what the page is for: its first field takes the focus and comes into view; or the field
+   * of this name, where what stands before it is known already.
+   */
+  readonly focus?: boolean | string;
   readonly children: ReactNode;
 }
 
 const FIELDS = 'input:not([type=hidden]), select, textarea';
 
 /** Puts the focus into the first field of a form that came up, unless somebody is typing elsewhere already. */
-function useFirstField(wanted: boolean) {
+function useFirstField(wanted: boolean | string) {
   const form = useRef<HTMLFormElement>(null);
   useEffect(() => {
     const elsewhere = document.activeElement;
-    if (!wanted || (elsewhere instanceof HTMLElement && elsewhere.matches(FIELDS))) return;
+    if (wanted === false || (elsewhere instanceof HTMLElement && elsewhere.matches(FIELDS))) return;
     // The gate of the form opens with this very paint.
-    const frame = requestAnimationFrame(() => form.current?.querySelector<HTMLElement>(FIELDS)?.focus());
+    const first = typeof wanted === 'string' ? `[data-path="${wanted}"]` : FIELDS;
+    const frame = requestAnimationFrame(() => form.current?.querySelector<HTMLElement>(first)?.focus());
     return () => cancelAnimationFrame(frame);
   }, [wanted]);
   return form;

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { barsOfDoing } from '@/model/order/assert-line';
 import { barsOfJoint, barsOfRetorque, guardsOfBars } from '@/model/order/gate';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { BuildLine } from '@/model/order/build-line';
@@ -360,4 +361,34 @@ test.each([
   expect(refusal(() => one.write(done('coat')))).toBe(said);
   if (said === 'needs-reason')
     expect(refusal(() => one.write({ ...done('coat'), reason: 'tried on a tile' }))).toBe('none');
+});
+
+describe('a step that turns the crank', () => {
+  const turning = [
+    step('lock', { detail: { makes: ['crank-locked'] } }),
+    step('turn', { after: ['lock'], detail: { makes: ['turns-crank'] } }),
+    step('free', { after: ['lock'], detail: { makes: ['crank-free'] } }),
+  ];
+  const turn = (one: ReturnType<typeof bench>, reason = '') => refusal(() => one.write({ ...done('turn'), reason }));
+  test('is asked about while the shaft is locked, by the step that locked it, and not once it is free', () => {
+    const one = bench(turning);
+    one.write(done('lock'));
+    const [bar] = barsOfDoing(one.state(), 'turn', '2026-05-16');
+    expect(bar).toMatchObject({ code: 'crank', absolute: false, to: { at: 'step', id: 'lock' } });
+    expect(bar?.message).toBe('The crank is locked by “lock”; this turns it.');
+    expect(turn(one)).toBe('needs-reason');
+    one.write(done('free'));
+    expect(barsOfDoing(one.state(), 'turn', '2026-05-16')).toEqual([]);
+    expect(turn(one)).toBe('none');
+  });
+  test('is not done at all while a strip lies in a bearing, whatever is written', () => {
+    const one = bench([step('turn', { detail: { makes: ['turns-crank'] } })], {
+      fits: [fit('mains', 'inside', { stripIn: true })],
+    });
+    expect(barsOfDoing(one.state(), 'turn', '2026-05-16')).toMatchObject([
+      { code: 'strip-in', absolute: true, to: { at: 'in' } },
+    ]);
+    expect(turn(one, 'carefully')).toBe('strip-in');
+    expect(refusal(() => bench([step('other')]).write(done('other')))).toBe('none');
+  });
 });

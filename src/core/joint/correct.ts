@@ -11,7 +11,7 @@ export interface TodaysFastener extends CorrectedFastener {
   readonly slippery?: { readonly muThread: number; readonly muHead: number };
 }
 
-interface Load {
+export interface Load {
   readonly equivalent_MPa: number;
   readonly utilisation?: number;
 }
@@ -27,14 +27,16 @@ export interface Correction {
 
 const LIMIT = 0.9;
 
-const loadAt = (fastener: CorrectedFastener, preload_N: number): Load => {
+/** Stress at a clamp load, and its share of yield where that is known. */
+export const loadAt = (fastener: CorrectedFastener, preload_N: number): Load => {
   const { equivalent_MPa } = tighteningStress(fastener, preload_N);
   return fastener.yield_MPa === undefined
     ? { equivalent_MPa }
     : { equivalent_MPa, utilisation: equivalent_MPa / fastener.yield_MPa };
 };
 
-function notesFor(load: Load, atSlippery: boolean): readonly Note[] {
+/** What a share of yield over the limit is told by. */
+export function notesFor(load: Load, atSlippery = false): readonly Note[] {
   const share = load.utilisation;
   if (share === undefined || share <= LIMIT) return [];
   const where = atSlippery ? ' at the slippery end of the lubricant' : '';
@@ -44,7 +46,7 @@ function notesFor(load: Load, atSlippery: boolean): readonly Note[] {
     : [{ code: 'over-limit', message: `The fastener would be at ${percent} of its yield${where}; 90 % is the limit.` }];
 }
 
-function assertFastener(fastener: CorrectedFastener, at: string): void {
+export function assertFastener(fastener: CorrectedFastener, at = ''): void {
   assertTurned(fastener, at);
   if (fastener.yield_MPa !== undefined) assertPositive(fastener.yield_MPa, `${at}yield_MPa`);
 }

@@ -1,4 +1,5 @@
 export { NAMED_SCHEMES, stages, type NamedScheme, type StageScheme } from './stages';
+export { nextSlot, type NextSlotInput } from './next-slot';
 export { ORDER_SCHOOLS, order, type OrderSchool, type Position } from './order';
 export { MAX_FASTENERS, PATTERN_KINDS, patternPositions, type PatternKind } from './pattern';
 export {

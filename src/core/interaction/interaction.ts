@@ -1,0 +1,125 @@
+import { DomainError, assertPositive } from '@/core/units';
+import { factor, part, type Matrix } from './positive-definite';
+import { MAX_INTERACTING } from './most';
+import { settled } from './settled';
+
+export interface InteractionPass {
+  /** Fasteners as they are pulled, counted from 0; one may be left out, or come again. */
+  readonly order: readonly number[];
+  readonly target_N: number;
+}
+
+export interface InteractionInput {
+  /** How far the joint gives at each fastener for a newton at each other, mm/N. */
+  readonly compliance: Matrix;
+  readonly boltStiffness_N_per_mm: number | readonly number[];
+  readonly passes: readonly InteractionPass[];
+}
+
+export interface Interaction {
+  /** Clamp load left in each fastener at the end; 0 of one that was never pulled. */
+  readonly forces_N: readonly number[];
+  /** The same after each pass. */
+  readonly afterPass: readonly (readonly number[])[];
+}
+
+// Given to a part in a million, a table is symmetric.
+const SYMMETRY = 1e-6;
+
+function assertSquare(compliance: Matrix): void {
+  const n = compliance.length;
+  const refuse = (message: string): never => {
+    throw new DomainError('bad-field', message, 'compliance');
+  };
+  if (n === 0 || n > MAX_INTERACTING) refuse(`compliance must be of 1 to ${MAX_INTERACTING} fasteners, got ${n}.`);
+  const largest = Math.max(...compliance.flat().map(Math.abs));
+  compliance.forEach((row, i) => {
+    if (row.length !== n) refuse(`compliance must be square: row ${i + 1} has ${row.length} of ${n}.`);
+    row.forEach((value, j) => {
+      if (!Number.isFinite(value)) refuse('compliance must be of finite numbers.');
+      if (Math.abs(value - (compliance[j]?.[i] ?? NaN)) > SYMMETRY * largest)
+        refuse(`compliance must be symmetric: ${i + 1} on ${j + 1} is not ${j + 1} on ${i + 1}.`);
+    });
+  });
+}
+
+function stiffnessesOf(given: number | readonly number[], n: number): readonly number[] {
+  const all = typeof given === 'number' ? Array.from({ length: n }, () => given) : given;
+  if (all.length !== n)
+    throw new DomainError(
+      'bad-field',
+      `boltStiffness_N_per_mm must be one number, or one of each of ${n} fasteners.`,
+      'boltStiffness_N_per_mm',
+    );
+  for (const one of all) assertPositive(one, 'boltStiffness_N_per_mm');
+  return all;
+}
+
+function assertPasses(passes: readonly InteractionPass[], n: number): void {
+  if (passes.length === 0) throw new DomainError('bad-field', 'passes must name at least one pass.', 'passes');
+  for (const { order, target_N } of passes) {
+    assertPositive(target_N, 'target_N');
+    for (const one of order)
+      if (!Number.isInteger(one) || one < 0 || one >= n)
+        throw new DomainError('bad-field', `order names fastener ${one}; they count from 0 to ${n - 1}.`, 'order');
+  }
+}
+
+/** What gives at each fastener: the joint, and the fastener itself in its own place. */
+export function givingOf({ compliance, boltStiffness_N_per_mm }: Omit<InteractionInput, 'passes'>): Matrix {
+  assertSquare(compliance);
+  const stiffness = stiffnessesOf(boltStiffness_N_per_mm, compliance.length);
+  const giving = compliance.map((row, i) =>
+    row.map((value, j) => value + (i === j ? 1 / (stiffness[i] as number) : 0)),
+  );
+  // Said at once, and not by whichever pull comes upon it.
+  factor(giving);
+  return giving;
+}
+
+/** Fasteners and how far each nut was turned down, as a round goes on. */
+export interface Standing {
+  readonly forces_N: readonly number[];
+  /** Advance of each nut, mm; undefined of one that was not pulled yet. */
+  readonly advances_mm: readonly (number | undefined)[];
+}
+
+export const unpulled = (n: number): Standing => ({
+  forces_N: Array.from({ length: n }, () => 0),
+  advances_mm: Array.from({ length: n }, () => undefined),
+});
+
+/**
+ * One nut pulled to a clamp load: its own advance is what it takes, that of every other nut stays. A nut that holds as
+ * much already does not move. No nut pushes: one that is let go of altogether stands loose until it is reached again.
+ */
+export function pulled(giving: Matrix, { forces_N, advances_mm }: Standing, nut: number, target_N: number): Standing {
+  if (advances_mm[nut] !== undefined && (forces_N[nut] as number) >= target_N) return { forces_N, advances_mm };
+  const others = advances_mm.flatMap((advance, i) => (advance !== undefined && i !== nut ? [i] : []));
+  // With the pulled nut at its load the rest is as it would be under a load from outside.
+  const right = others.map((i) => (advances_mm[i] as number) - (giving[i]?.[nut] as number) * target_N);
+  const left = settled(part(giving, others), right);
+  const forces = forces_N.map(() => 0);
+  forces[nut] = target_N;
+  others.forEach((one, i) => {
+    forces[one] = left[i] as number;
+  });
+  const advance = forces.reduce((sum, force, i) => sum + (giving[nut]?.[i] as number) * force, 0);
+  return { forces_N: forces, advances_mm: advances_mm.map((one, i) => (i === nut ? advance : one)) };
+}
+
+/**
+ * What a round leaves in each fastener: elastic interaction through the joint, by linear complementarity.
+ * (A + diag(1/k))·F = s over the nuts taking part, F ≥ 0.
+ * @throws DomainError bad-field, not-positive, not-positive-definite
+ */
+export function interaction(input: InteractionInput): Interaction {
+  const giving = givingOf(input);
+  assertPasses(input.passes, giving.length);
+  let standing = unpulled(giving.length);
+  const afterPass = input.passes.map(({ order, target_N }) => {
+    for (const nut of order) standing = pulled(giving, standing, nut, target_N);
+    return standing.forces_N;
+  });
+  return { forces_N: standing.forces_N, afterPass };
+}

@@ -1,10 +1,12 @@
 export { NAMED_SCHEMES, stages, type NamedScheme, type StageScheme } from './stages';
 export { nextSlot, type NextSlotInput } from './next-slot';
-export { ORDER_SCHOOLS, order, type OrderSchool, type Position } from './order';
+export { ORDER_SCHOOLS, TURN_SCHOOLS, order, type OrderSchool, type Position, type TurnSchool } from './order';
+export { assertTurn, readTurn, turnText } from './read-turn';
 export { MAX_FASTENERS, PATTERN_KINDS, patternPositions, type PatternKind } from './pattern';
 export {
   STEP_KINDS,
   UNITS_OF_WORK,
+  rowTurn,
   tighteningPlan,
   turnsShaftAfter,
   type Plan,

@@ -4,6 +4,10 @@ export type Position = readonly [x: number, y: number];
 export const ORDER_SCHOOLS = ['centre-out', 'spiral', 'star'] as const;
 export type OrderSchool = (typeof ORDER_SCHOOLS)[number];
 
+/** Those, and the order that the book itself has. */
+export const TURN_SCHOOLS = [...ORDER_SCHOOLS, 'as-printed'] as const;
+export type TurnSchool = (typeof TURN_SCHOOLS)[number];
+
 interface Place {
   readonly index: number;
   readonly x: number;

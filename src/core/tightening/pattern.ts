@@ -2,10 +2,10 @@ import { DomainError } from '@/core/units';
 import type { Position } from './order';
 
 /**
- * Two rows of head studs, a ring (flange, flywheel, single cylinder), or a line of bearing caps with two fasteners
- * each.
+ * Two rows of head studs, level or staggered; a line; a ring (flange, flywheel, single cylinder); a line of bearing
+ * caps with two fasteners each; or each place by itself, in no pattern.
  */
-export const PATTERN_KINDS = ['rows', 'ring', 'caps'] as const;
+export const PATTERN_KINDS = ['rows', 'staggered', 'line', 'ring', 'caps', 'free'] as const;
 export type PatternKind = (typeof PATTERN_KINDS)[number];
 
 export const MAX_FASTENERS = 60;
@@ -14,10 +14,11 @@ const PITCH = 100;
 const ROW_GAP = 115;
 const CAP_WIDTH = 80;
 
-function rows(count: number): readonly Position[] {
+/** An odd one stands in the upper row, and the lower lies between; staggered, it does so of an even number too. */
+function rows(count: number, isStaggered = false): readonly Position[] {
   const upper = Math.ceil(count / 2);
   const lower = count - upper;
-  const lowerShift = (upper - lower) / 2;
+  const lowerShift = isStaggered ? 0.5 : (upper - lower) / 2;
   return Array.from({ length: count }, (_, i): Position =>
     i < upper ? [i * PITCH, 0] : [(i - upper + lowerShift) * PITCH, ROW_GAP],
   );
@@ -35,14 +36,49 @@ function ring(count: number): readonly Position[] {
 
 const tidy_mm = (value: number) => Math.round(value * 1e4) / 1e4;
 
+const line = (count: number): readonly Position[] => Array.from({ length: count }, (_, i): Position => [i * PITCH, 0]);
+
+// Two holes nearer than this are one that was typed twice.
+const NEAREST_MM = 2;
+const FURTHEST_MM = 5000;
+
+/**
+ * Places as they were measured, drawn so that the two that lie nearest are a pitch apart.
+ * @throws DomainError bad-field
+ */
+function free(count: number, places_mm: readonly Position[]): readonly Position[] {
+  const refuse = (message: string): never => {
+    throw new DomainError('bad-field', message, 'places');
+  };
+  if (places_mm.length !== count)
+    refuse(`places must be given for each of ${count} fasteners, got ${places_mm.length}.`);
+  if (places_mm.some((place) => place.some((value) => !Number.isFinite(value) || Math.abs(value) > FURTHEST_MM)))
+    refuse(`places must be numbers, and none further than ${FURTHEST_MM} mm.`);
+  let nearest = Infinity;
+  places_mm.forEach(([x, y], i) =>
+    places_mm.slice(0, i).forEach(([otherX, otherY], j) => {
+      const apart = Math.hypot(x - otherX, y - otherY);
+      if (apart < NEAREST_MM) refuse(`Places ${j + 1} and ${i + 1} lie ${apart.toFixed(1)} mm apart: they are one.`);
+      nearest = Math.min(nearest, apart);
+    }),
+  );
+  const scale = Number.isFinite(nearest) ? PITCH / nearest : 1;
+  return places_mm.map(([x, y]): Position => [tidy_mm(x * scale), tidy_mm(y * scale)]);
+}
+
 const caps = (count: number): readonly Position[] =>
   Array.from({ length: count }, (_, i): Position => [Math.floor(i / 2) * PITCH, i % 2 === 0 ? 0 : CAP_WIDTH]);
 
 /**
  * Where the fasteners of a joint lie, for drawing and for the turn; units are arbitrary, y points down.
+ * @param places_mm of a joint in no pattern, from the left and from the top
  * @throws DomainError bad-field
  */
-export function patternPositions(kind: PatternKind, count: number): readonly Position[] {
+export function patternPositions(
+  kind: PatternKind,
+  count: number,
+  places_mm: readonly Position[] = [],
+): readonly Position[] {
   if (!Number.isInteger(count) || count < 1 || count > MAX_FASTENERS)
     throw new DomainError(
       'bad-field',
@@ -55,6 +91,15 @@ export function patternPositions(kind: PatternKind, count: number): readonly Pos
       `A line of caps has two fasteners a cap, so an even number; got ${count}.`,
       'positions',
     );
-  if (kind === 'rows') return rows(count);
-  return kind === 'ring' ? ring(count) : caps(count);
+  return POSITIONS[kind](count, places_mm);
 }
+
+const POSITIONS: Readonly<Record<PatternKind, (count: number, places_mm: readonly Position[]) => readonly Position[]>> =
+  {
+    rows: (count) => rows(count),
+    staggered: (count) => rows(count, true),
+    line,
+    ring,
+    caps,
+    free,
+  };

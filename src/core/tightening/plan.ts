@@ -1,5 +1,6 @@
 import { DomainError } from '@/core/units';
-import { order, type OrderSchool, type Position } from './order';
+import { order, type Position, type TurnSchool } from './order';
+import { assertTurn } from './read-turn';
 
 /** An angle through which a fastener is turned from where the stage before left it; a range where the page gives one. */
 export interface StageTurn {
@@ -40,7 +41,9 @@ export const STEP_KINDS = ['pull', 'shaft'] as const satisfies readonly Step['ki
 
 export interface PlanInput {
   readonly positions: readonly Position[];
-  readonly school: OrderSchool;
+  readonly school: TurnSchool;
+  /** The book's own order, place after place; asked for where the school is that one. */
+  readonly turn?: readonly number[];
   readonly stages: readonly PlannedStage[];
   readonly unitOfWork: UnitOfWork;
   /** Fasteners that come down together at every stage: the two of a cap. */
@@ -59,8 +62,22 @@ const pull = (stage: number, position: number, stages: readonly PlannedStage[]):
   return { kind: 'pull', stage, position, ...figures, final: stage === stages.length - 1 };
 };
 
-/** Groups of neighbours by index, in the turn of their middles. */
-function groupsInTurn({ positions, school, perGroup = 1 }: PlanInput): readonly (readonly number[])[] {
+/** The book's own order, of every place once. @throws DomainError bad-turn */
+function printedTurn({ positions, turn = [] }: Pick<PlanInput, 'positions' | 'turn'>): readonly number[] {
+  assertTurn(turn, positions.length);
+  return turn;
+}
+
+/** Groups of neighbours by index, in the turn of their middles; by the book's order, as it comes upon them. */
+function groupsInTurn(
+  input: Pick<PlanInput, 'positions' | 'school' | 'turn' | 'perGroup'>,
+): readonly (readonly number[])[] {
+  const { positions, school, perGroup = 1 } = input;
+  if (school === 'as-printed') {
+    const turn = printedTurn(input);
+    const groupOf = (place: number) => Math.floor(place / perGroup);
+    return [...new Set(turn.map(groupOf))].map((group) => turn.filter((place) => groupOf(place) === group));
+  }
   const groups = Array.from({ length: Math.ceil(positions.length / perGroup) }, (_, g) =>
     positions.map((_p, i) => i).slice(g * perGroup, (g + 1) * perGroup),
   );
@@ -84,6 +101,16 @@ export function turnsShaftAfter(
 }
 
 /**
+ * The turn in which a whole row is pulled at one figure. The fasteners of one cap follow one another, or it is cocked;
+ * but for the book's own order, which is followed as it stands.
+ * @throws DomainError bad-field, bad-turn
+ */
+export function rowTurn(input: Omit<PlanInput, 'stages' | 'unitOfWork' | 'turnShaft'>): readonly number[] {
+  if (input.school === 'as-printed') return printedTurn(input);
+  return (input.perGroup ?? 1) > 1 ? groupsInTurn(input).flat() : order(input.positions, input.school);
+}
+
+/**
  * Lays out every step of a tightening in turn: which fastener, at which stage, with the wrench at what.
  * @throws DomainError bad-field
  */
@@ -99,8 +126,7 @@ export function tighteningPlan(input: PlanInput): Plan {
     ]);
     return { order: groups.flat(), steps };
   }
-  // The fasteners of one cap follow one another, or it is cocked.
-  const turn = (input.perGroup ?? 1) > 1 ? groupsInTurn(input).flat() : order(input.positions, input.school);
+  const turn = rowTurn(input);
   const steps = input.stages.flatMap((_, stage): readonly Step[] => [
     ...turn.map((position) => pull(stage, position, input.stages)),
     ...(turnsShaftAfter(input, stage) ? [{ kind: 'shaft', afterStage: stage } as const] : []),

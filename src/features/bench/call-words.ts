@@ -1,5 +1,7 @@
 import type { RoundState } from '@/core/tightening';
 import { pullWords, stepName } from '@/interface/words/bench-words';
+import { placeNoteWords } from '@/interface/words/place-note-words';
+import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 
 /** What is to be done next in one sentence, as it is said aloud and to a screen reader. */
@@ -8,6 +10,7 @@ export function callWords(
   { next, over }: Pick<RoundState, 'next' | 'over'>,
   isHeld: boolean,
   figure: (setting: number) => string,
+  placeNotes: readonly PlaceNote[] = [],
 ): string {
   const gone = plan.steps[over[0] ?? -1];
   if (gone?.kind === 'pull')
@@ -15,5 +18,6 @@ export function callWords(
   const step = plan.steps[next];
   if (!step) return 'All done';
   if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
-  return `${stepName(plan, step)}: ${pullWords(plan, step, figure(step.setting))}`;
+  const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
+  return `${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
 }

@@ -2,11 +2,13 @@
 
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
-import type { RoundState } from '@/core/tightening';
+import type { PullStep, RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
 import { isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
+import { placeNoteWords } from '@/interface/words/place-note-words';
 import { turnWords, turnsWords } from '@/model/joint/turns-words';
 import styles from './face.module.css';
 
@@ -15,10 +17,35 @@ interface Props {
   readonly round: RoundState;
   readonly purpose: Purpose;
   readonly strips: readonly string[];
+  readonly placeNotes: readonly PlaceNote[];
+}
+
+/** Where in the turn one is, and what has to be known of that place before it is pulled. */
+function Place({ plan, step, placeNotes }: Pick<Props, 'plan' | 'placeNotes'> & { readonly step: PullStep }) {
+  const noted = notesOfPlace(placeNotes, step.position);
+  return (
+    <>
+      <p className={styles.place} data-testid="face-place">
+        <span>
+          Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length},{' '}
+        </span>
+        <span>
+          stage <b>{step.stage + 1}</b> of {stageCount(plan)}
+        </span>
+      </p>
+      {noted.length > 0 && (
+        <ul className={styles.noted} data-testid="face-notes">
+          {noted.map((note) => (
+            <li key={`${note.kind} ${note.words}`}>{placeNoteWords(note)}</li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
 }
 
 /** What to do next, in figures that are read at two metres. */
-export function FaceCall({ plan, round, purpose, strips }: Props) {
+export function FaceCall({ plan, round, purpose, strips, placeNotes }: Props) {
   const { plain, torque } = useFigures();
   const step = plan.steps[round.next];
   const turns = turnsOfPlan(plan);
@@ -80,16 +107,7 @@ export function FaceCall({ plan, round, purpose, strips }: Props) {
   const fresh = isNewSetting(plan, round.next);
   const last = plan.steps.slice(0, round.next).findLast((one) => one.kind === 'pull');
   const before = last?.kind === 'pull' ? last : undefined;
-  const place = (
-    <p className={styles.place} data-testid="face-place">
-      <span>
-        Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length},{' '}
-      </span>
-      <span>
-        stage <b>{step.stage + 1}</b> of {stageCount(plan)}
-      </span>
-    </p>
-  );
+  const place = <Place plan={plan} step={step} placeNotes={placeNotes} />;
   if (plan.care === 'hand')
     return (
       <section className={styles.call}>

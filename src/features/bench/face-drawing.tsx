@@ -3,6 +3,7 @@ import { turnNumber } from '@/interface/words/bench-words';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { boxNear } from '@/interface/pattern/pattern-geometry';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import type { PlaceNote } from '@/model/joint/place-note';
 import styles from './face.module.css';
 
 interface Props {
@@ -11,12 +12,21 @@ interface Props {
   readonly next: number | undefined;
   readonly pending: ReadonlySet<number>;
   readonly caps: boolean;
+  readonly placeNotes: readonly PlaceNote[];
 }
 
 /** The joint as it lies; of a large one the next fastener and its neighbours, with the whole as a strip. */
-export function FaceDrawing({ plan, round, next, pending, caps }: Props) {
+export function FaceDrawing({ plan, round, next, pending, caps, placeNotes }: Props) {
   const near = boxNear(plan.positions, next);
-  const drawing = { positions: plan.positions, order: plan.order, marks: round.marks, next, pending, caps };
+  const drawing = {
+    positions: plan.positions,
+    order: plan.order,
+    marks: round.marks,
+    next,
+    pending,
+    caps,
+    noted: new Set(placeNotes.map(({ place }) => place)),
+  };
   const label =
     next === undefined
       ? 'The fasteners of the joint'

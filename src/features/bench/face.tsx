@@ -19,6 +19,7 @@ import { SHEET } from '@/interface/shell/sheet-id';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
+import type { PlaceNote } from '@/model/joint/place-note';
 import type { ChangedSince } from './queries';
 import { useChangedSheet } from './use-changed-sheet';
 import { useFaceKeys } from './use-face-keys';
@@ -37,6 +38,7 @@ interface Props {
   /** Where a strip lies: the crank is held, and no turn is asked for. */
   readonly strips: readonly string[];
   /** What the sheet says otherwise since this was begun. */
+  readonly placeNotes: readonly PlaceNote[];
   readonly changed?: ChangedSince;
   readonly sheet: string;
   readonly openedAt: number;
@@ -82,7 +84,7 @@ export function Face(props: Props) {
     return held ? undefined : press.act(record.shaftTurned);
   };
   const strike = () => press.act(record.strikeLast);
-  const call = callWords(plan, round, held, plain);
+  const call = callWords(plan, round, held, plain, props.placeNotes);
   useFaceKeys({
     main,
     strike,
@@ -115,8 +117,15 @@ export function Face(props: Props) {
               : PURPOSE_WORDS[purpose].before}
         </p>
       </header>
-      <FaceDrawing plan={plan} round={round} next={nextPosition} pending={record.pending} caps={props.caps} />
-      <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} />
+      <FaceDrawing
+        plan={plan}
+        round={round}
+        next={nextPosition}
+        pending={record.pending}
+        caps={props.caps}
+        placeNotes={props.placeNotes}
+      />
+      <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} placeNotes={props.placeNotes} />
       <p className="only-spoken" role="status" aria-atomic>
         {press.passedOver ? 'One press counted. ' : ''}
         {call}

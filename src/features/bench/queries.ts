@@ -1,4 +1,4 @@
-import { patternPositions, roundState, tighteningPlan } from '@/core/tightening';
+import { roundState, tighteningPlan } from '@/core/tightening';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { JointState } from '@/model/joint/joint-state';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
@@ -7,6 +7,7 @@ import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import { inputsOf } from '@/model/engine/engine-rows';
 import { computeJoint } from '@/model/joint/joint-result';
+import { shapeOfPlan } from '@/model/joint/joint-shape';
 import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
 import { tryCore } from '@/model/try-core';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
@@ -41,7 +42,7 @@ function changedSince(
   { joint, engine }: Pick<FacePage, 'joint' | 'engine'>,
   now: number,
 ): ChangedSince | undefined {
-  if (openedSince(shop, tightening) !== undefined)
+  if (openedSince(shop, engine.id, tightening) !== undefined)
     return { words: OPENED_SINCE, act: 'Begin a new one from its sheet' };
   const { purpose, plan } = tightening;
   if (purpose === 'retorque') return undefined;
@@ -110,13 +111,12 @@ function drawingOf({
       marks: shown.state.marks,
       caps,
     };
-  const positions = patternPositions(joint.pattern, joint.fasteners);
+  const { positions, ...shape } = shapeOfPlan(joint);
   const { order, steps } = tighteningPlan({
+    ...shape,
     positions,
-    school: joint.orderSchool,
     stages: [{ setting: 1, torque_Nm: 1 }],
     unitOfWork: joint.unitOfWork,
-    perGroup: caps ? 2 : 1,
     turnShaft: false,
   });
   return { positions, order, marks: roundState(steps, [], positions.length).marks, caps };

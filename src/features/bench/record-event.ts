@@ -25,7 +25,7 @@ function assertFree(shop: Shop, jointId: string): void {
  * @throws DomainError opened
  */
 function assertNotOpened(shop: Shop, round: Tightening, at: string): void {
-  const opened = openedSince(shop, round);
+  const opened = openedSince(shop, shop.joints.find(round.jointId)?.engineId ?? '', round);
   if (opened !== undefined && at > opened)
     throw new DomainError('opened', `${OPENED_SINCE} Begin a new one from its sheet.`);
 }

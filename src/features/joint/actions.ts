@@ -4,7 +4,8 @@ import { nanoid } from 'nanoid';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { readTorqueLine } from '@/core/print';
 import { threadNamed } from '@/core/thread';
-import { patternPositions } from '@/core/tightening';
+import { isSameShape, positionsOf, turnOf } from '@/model/joint/joint-shape';
+import { assertNotesPlaced } from '@/model/joint/place-note';
 import { DomainError, atField } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -35,7 +36,6 @@ import {
   newJointSchema,
   standardSchema,
   startSchema,
-  type JointChange,
   type NewJointFields,
 } from './schema';
 import { standardReading } from './standard-leaf';
@@ -43,7 +43,9 @@ import { standardReading } from './standard-leaf';
 /** Refuses a joint that cannot be reckoned, naming the field. @throws DomainError */
 function assertReckonable({ shop, now }: Bench, joint: Joint): void {
   atField('thread', () => threadNamed(joint.thread));
-  atField('fasteners', () => patternPositions(joint.pattern, joint.fasteners));
+  atField('fasteners', () => positionsOf(joint));
+  atField('turn', () => turnOf(joint));
+  assertNotesPlaced(joint);
   computeJoint(jointInputs(shop, joint, now));
 }
 
@@ -207,11 +209,8 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
  * pulled in goes, for its plan has other fasteners.
  * @throws DomainError pulled-already
  */
-function dropUnpulled({ shop }: Bench, before: Joint, { fasteners, pattern }: JointChange): void {
-  const isOther =
-    (fasteners !== undefined && fasteners !== before.fasteners) ||
-    (pattern !== undefined && pattern !== before.pattern);
-  if (!isOther) return;
+function dropUnpulled({ shop }: Bench, before: Joint, after: Joint): void {
+  if (isSameShape(before, after)) return;
   if (shop.tightenings.dropUnpulled(before.id) > 0)
     throw new DomainError(
       'pulled-already',
@@ -225,7 +224,6 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
   const before = jointNamed(bench.shop, id);
   const shelves = shelvesAt(bench, before.engineId);
   assertFresh(before.name, { ...before, ...before.detail }, { version, ...change, ...detail }, sayJoint(shelves));
-  dropUnpulled(bench, before, change);
   const leaf = bench.shop.book.findLeaf(before.leafId);
   const originalFilm = change.originalFilm ?? before.originalFilm;
   const joint: Joint = {
@@ -242,6 +240,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
       ? before.originalFilmReason
       : originalFilmReason(leaf?.conditionText ?? null, originalFilm, shelves.practice),
   };
+  dropUnpulled(bench, before, joint);
   keepJoint(bench, joint);
   bench.tell(changedWords(before.name, { ...before, ...before.detail }, { ...change, ...detail }, sayJoint(shelves)));
   return { joint: { ...joint, version: version + 1 } };

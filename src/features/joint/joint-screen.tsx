@@ -23,6 +23,7 @@ import { originalFilmReason } from './film-reason';
 import { GuardList } from './guard-list';
 import type { AnswerSource } from './known-elsewhere';
 import { LadderView, workingOfRung } from './ladder-view';
+import { PlaceNotesFold } from './place-notes-fold';
 import { PlanFold } from './plan-fold';
 import { PrintCard } from './print-card';
 import { ShapeFold } from './shape-fold';
@@ -154,11 +155,13 @@ export function JointScreen({
           plain={plain}
         />
         <ShapeFold
-          key={`${joint.name} ${joint.fasteners} ${joint.pattern}`}
+          key={`${joint.name} ${joint.fasteners} ${joint.pattern} ${JSON.stringify(joint.detail.places)}`}
           joint={joint}
           pulled={pulled}
           onChange={change}
+          onDetail={changeDetail}
         />
+        <PlaceNotesFold joint={joint} onDetail={changeDetail} />
         {notes}
       </HydrationGate>
       {worked && found.ok && (

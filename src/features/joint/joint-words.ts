@@ -4,7 +4,7 @@ import { RETORQUE_SCHOOLS } from '@/core/heat';
 import { LOCKINGS, RANGE_SCHOOLS } from '@/core/joint';
 import {
   NAMED_SCHEMES,
-  ORDER_SCHOOLS,
+  TURN_SCHOOLS,
   PATTERN_KINDS,
   UNITS_OF_WORK,
   type NamedScheme,
@@ -15,8 +15,11 @@ import { JOINT_CLASSES, SOCKET_FITS } from '@/model/joint/joint-detail';
 
 export const PATTERNS = choices(PATTERN_KINDS, {
   rows: 'Two rows, as on a head',
+  staggered: 'Two rows, staggered',
+  line: 'One line',
   ring: 'A ring',
   caps: 'A line of caps, two fasteners each',
+  free: 'In no pattern: each place by itself',
 });
 
 export const RANGES = choices(RANGE_SCHOOLS, {
@@ -26,10 +29,11 @@ export const RANGES = choices(RANGE_SCHOOLS, {
   'bottom-then-middle': 'Bottom, turn the crank, then middle',
 });
 
-export const TURNS = choices(ORDER_SCHOOLS, {
+export const TURNS = choices(TURN_SCHOOLS, {
   'centre-out': 'From the middle out, crossing',
   spiral: 'From the middle out, round and round',
   star: 'Across and across',
+  'as-printed': 'As the book has it',
 });
 
 export const WORK_UNITS = choices(UNITS_OF_WORK, {

@@ -7,6 +7,7 @@ import { careOf, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { PrintedTurn } from './printed-turn';
 import { CARE_CHOICES, CLASSES, SCHEMES, RETORQUES, TURNS, WORK_UNITS, schemeOfFigures } from './joint-words';
 
 interface Props {
@@ -80,6 +81,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
   const inherited = CARE_CHOICES.find(
     ({ value }) => value === careOf({ ...joint.detail, care: null }, practice),
   )?.label.toLowerCase();
+  const [isPrinted, setPrinted] = useState(joint.orderSchool === 'as-printed');
   const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
   const chooseScheme = (value: string) =>
     onChange({
@@ -98,9 +100,23 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
       <NativeSelect
         label="Order"
         data={[...TURNS]}
-        value={joint.orderSchool}
-        onChange={(event) => onChange({ orderSchool: event.currentTarget.value as Joint['orderSchool'] })}
+        value={isPrinted ? 'as-printed' : joint.orderSchool}
+        onChange={(event) => {
+          const school = event.currentTarget.value as Joint['orderSchool'];
+          setPrinted(school === 'as-printed');
+          // The book's own is kept once every place is in it.
+          if (school !== 'as-printed' || joint.detail.turn !== null) onChange({ orderSchool: school });
+        }}
       />
+      {isPrinted && (
+        <PrintedTurn
+          joint={joint}
+          onTurn={(turn) => {
+            onChange({ orderSchool: 'as-printed' });
+            onDetail({ turn });
+          }}
+        />
+      )}
       {joint.pattern === 'caps' && (
         <NativeSelect
           label="Unit of work"

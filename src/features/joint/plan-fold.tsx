@@ -1,10 +1,11 @@
 'use client';
 
 import { useMemo } from 'react';
-import { patternPositions, tighteningPlan, turnsShaftAfter, order, type PlannedStage } from '@/core/tightening';
+import { tighteningPlan, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
+import { shapeOfPlan, turnOf } from '@/model/joint/joint-shape';
 import { shaftOf, type JointResult } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { Section } from '@/interface/parts/screen';
@@ -24,19 +25,13 @@ interface Props {
 
 /** The turn drawn on the pattern, the stages, and what they are made from. */
 export function PlanFold({ setting: { joint, shelves }, worked, stageList, onChange, onDetail, plain }: Props) {
-  const positions = useMemo(() => patternPositions(joint.pattern, joint.fasteners), [joint.pattern, joint.fasteners]);
+  const shape = useMemo(() => shapeOfPlan(joint), [joint]);
+  const { positions } = shape;
   const shaft = shaftOf(joint);
   const turn =
     stageList.length > 0
-      ? tighteningPlan({
-          positions,
-          school: joint.orderSchool,
-          stages: stageList,
-          unitOfWork: joint.unitOfWork,
-          perGroup: joint.pattern === 'caps' ? 2 : 1,
-          turnShaft: shaft,
-        }).order
-      : order(positions, joint.orderSchool);
+      ? tighteningPlan({ ...shape, stages: stageList, unitOfWork: joint.unitOfWork, turnShaft: shaft }).order
+      : turnOf(joint);
   const turnsAfter = (i: number) => turnsShaftAfter({ stages: stageList, turnShaft: shaft }, i);
   const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1 && !stageList[i]?.turn;
   return (
@@ -47,6 +42,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
             positions={positions}
             order={turn}
             caps={joint.pattern === 'caps'}
+            noted={new Set(joint.detail.placeNotes.map(({ place }) => place))}
             label={`${joint.fasteners} fasteners with their place in the turn`}
           />
         </div>

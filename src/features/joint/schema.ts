@@ -7,7 +7,7 @@ import { RANGE_SCHOOLS } from '@/core/joint';
 import {
   MAX_FASTENERS,
   NAMED_SCHEMES,
-  ORDER_SCHOOLS,
+  TURN_SCHOOLS,
   PATTERN_KINDS,
   UNITS_OF_WORK,
   type StageScheme,
@@ -59,7 +59,7 @@ const fields = {
     .messages({ 'string.empty': 'Give the thread, such as 3/8 BSF or M8.' }),
   originalFilm: film,
   todayFilm: film,
-  orderSchool: oneOf(ORDER_SCHOOLS).required(),
+  orderSchool: oneOf(TURN_SCHOOLS).required(),
   turnShaft: Joi.boolean().required(),
   retorqueSchool: oneOf(RETORQUE_SCHOOLS).required(),
 };
@@ -82,10 +82,15 @@ export interface AlteredJoint {
   readonly detail: Partial<JointDetail>;
 }
 
-/** Any of the parts by itself, each as strictly as in the whole. */
+/**
+ * Any of the parts by itself, each as strictly as in the whole. What is not sent is not changed: what a file of before
+ * is filled in with is no change.
+ */
 const anyOf = <Parts extends object>(parts: Joi.SchemaMap<Parts>): Joi.ObjectSchema<Partial<Parts>> =>
   Joi.object(
-    Object.fromEntries(Object.entries(parts).map(([key, part]) => [key, (part as Joi.AnySchema).optional()])),
+    Object.fromEntries(
+      Object.entries(parts).map(([key, part]) => [key, (part as Joi.AnySchema).optional().prefs({ noDefaults: true })]),
+    ),
   ).default({}) as Joi.ObjectSchema<Partial<Parts>>;
 
 const { engineId: _engine, leafId: _leaf, ...ownFields } = fields;

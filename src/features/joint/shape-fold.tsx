@@ -2,13 +2,17 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { MAX_FASTENERS, type PatternKind } from '@/core/tightening';
+import { MAX_FASTENERS, patternPositions, type PatternKind } from '@/core/tightening';
+import type { JointDetail } from '@/model/joint/joint-detail';
+import { tryCore } from '@/model/try-core';
 import type { Joint } from '@/model/joint/joint';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { TakeAway } from '@/interface/parts/take-away';
 import { PATTERNS } from './joint-words';
+import { PlacesEditor } from './places-editor';
+import { placesIn, placesOfPattern, textOfPlaces, unreadLine } from './places-of-text';
 import type { JointChange } from './schema';
 
 interface Props {
@@ -16,10 +20,25 @@ interface Props {
   /** A nut of it was pulled: how many there are, and where, is history. */
   readonly pulled: boolean;
   readonly onChange: (change: JointChange) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+}
+
+/** How many places were typed, or why they cannot be. */
+function countOfPlaces(text: string): { readonly count?: number; readonly refusal?: string } {
+  const line = unreadLine(text);
+  if (line !== undefined) return { refusal: `Line ${line} is no place: give two figures, as in 30 25.` };
+  const places = placesIn(text);
+  const found = tryCore(() => patternPositions('free', places.length, places));
+  return found.ok ? { count: places.length } : { refusal: found.error.message };
 }
 
 /** What a count that was typed comes to, or why it is none. */
-function countOf(text: string, pattern: PatternKind): { readonly count?: number; readonly refusal?: string } {
+function countOf(
+  text: string,
+  pattern: PatternKind,
+  places: string,
+): { readonly count?: number; readonly refusal?: string } {
+  if (pattern === 'free') return countOfPlaces(places);
   const count = Number(text.trim());
   if (!Number.isInteger(count) || count < 1 || count > MAX_FASTENERS)
     return { refusal: `Give a whole number from 1 to ${MAX_FASTENERS}, not “${text}”.` };
@@ -29,17 +48,20 @@ function countOf(text: string, pattern: PatternKind): { readonly count?: number;
 }
 
 /** What the joint is called, and before its first pull how many fasteners it has and how they lie. */
-export function ShapeFold({ joint, pulled, onChange }: Props) {
+export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
   const [name, setName] = useState(joint.name);
   const [fasteners, setFasteners] = useState(String(joint.fasteners));
   const [pattern, setPattern] = useState<PatternKind>(joint.pattern);
-  const { count, refusal } = countOf(fasteners, pattern);
+  const [places, setPlaces] = useState(textOfPlaces(joint.detail.places ?? []));
+  const { count, refusal } = countOf(fasteners, pattern, places);
+  const begun = joint.pattern === 'free' ? undefined : textOfPlaces(placesOfPattern(joint.pattern, joint.fasteners));
+  const isMoved = !pulled && pattern === 'free' && places.trim() !== textOfPlaces(joint.detail.places ?? []);
   const changes: JointChange = {
     ...(name.trim() !== joint.name && name.trim() !== '' && { name: name.trim() }),
     ...(!pulled && count !== undefined && count !== joint.fasteners && { fasteners: count }),
     ...(!pulled && pattern !== joint.pattern && { pattern }),
   };
-  const isChanged = Object.keys(changes).length > 0;
+  const isChanged = Object.keys(changes).length > 0 || isMoved;
   const where = PATTERNS.find(({ value }) => value === joint.pattern)?.label ?? '';
   return (
     <Disclosure title="Name, number and pattern" line={`${joint.fasteners}: ${where.toLowerCase()}`}>
@@ -47,7 +69,11 @@ export function ShapeFold({ joint, pulled, onChange }: Props) {
         className={form.form}
         onSubmit={(event) => {
           event.preventDefault();
-          if (isChanged && (pulled || refusal === undefined)) onChange(changes);
+          if (!isChanged || !(pulled || refusal === undefined)) return;
+          const isOther = changes.fasteners !== undefined || changes.pattern !== undefined || isMoved;
+          // The book's own order is of the places there were.
+          onChange({ ...changes, ...(isOther && joint.orderSchool === 'as-printed' && { orderSchool: 'centre-out' }) });
+          if (isOther) onDetail({ turn: null, ...(pattern === 'free' && { places: placesIn(places) }) });
         }}
       >
         <div className={form.grid}>
@@ -64,8 +90,9 @@ export function ShapeFold({ joint, pulled, onChange }: Props) {
               <TextInput
                 label="Number of fasteners"
                 inputMode="numeric"
-                value={fasteners}
-                error={refusal}
+                value={pattern === 'free' ? String(placesIn(places).length) : fasteners}
+                error={pattern === 'free' ? undefined : refusal}
+                disabled={pattern === 'free'}
                 onChange={(event) => setFasteners(event.currentTarget.value)}
               />
               <NativeSelect
@@ -73,8 +100,15 @@ export function ShapeFold({ joint, pulled, onChange }: Props) {
                 label="How they lie"
                 data={[...PATTERNS]}
                 value={pattern}
-                onChange={(event) => setPattern(event.currentTarget.value as PatternKind)}
+                onChange={(event) => {
+                  const next = event.currentTarget.value as PatternKind;
+                  if (next === 'free' && places.trim() === '') setPlaces(begun ?? '');
+                  setPattern(next);
+                }}
               />
+              {pattern === 'free' && (
+                <PlacesEditor text={places} onText={setPlaces} error={refusal} isBegun={places === begun} />
+              )}
             </>
           )}
           <div className={form.acts}>

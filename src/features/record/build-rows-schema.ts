@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { HEAD_METALS, RETORQUE_SCHOOLS } from '@/core/heat';
 import { RANGE_SCHOOLS } from '@/core/joint';
-import { MAX_FASTENERS, NAMED_SCHEMES, ORDER_SCHOOLS, PATTERN_KINDS, UNITS_OF_WORK } from '@/core/tightening';
+import { MAX_FASTENERS, NAMED_SCHEMES, TURN_SCHOOLS, PATTERN_KINDS, UNITS_OF_WORK } from '@/core/tightening';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { LEAF_KINDS } from '@/model/book/leaf';
 import { PRINT_LANGUAGES, SOURCE_KINDS } from '@/model/book/source';
@@ -137,7 +137,7 @@ export const joint = Joi.object({
   todayFilm: id,
   rangeSchool: oneOf(RANGE_SCHOOLS).required(),
   stageScheme: Joi.alternatives(oneOf(NAMED_SCHEMES), Joi.array().items(positive(1)).min(1).max(8)).required(),
-  orderSchool: oneOf(ORDER_SCHOOLS).required(),
+  orderSchool: oneOf(TURN_SCHOOLS).required(),
   unitOfWork: oneOf(UNITS_OF_WORK).required(),
   turnShaft: Joi.boolean().required(),
   wrenchId: id,

@@ -3,6 +3,7 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { jointsReferringTo } from '@/db/reads/joints-affected';
 import type { ChangedRow } from '@/db/repositories/act-repository';
 import type { Shop } from '@/db/shop';
+import { DETAIL_JSON } from '@/model/joint/joint-detail';
 import { computeJoint } from '@/model/joint/joint-result';
 import { assertOrder } from '@/model/order/edit-steps';
 import type { Step } from '@/model/order/step';
@@ -34,7 +35,11 @@ export function assertMayComeBack(shop: Shop, changed: readonly ChangedRow[]): v
 
 /** How many fasteners there are, and how they lie, is history once one was pulled. */
 function assertShapeUnpulled(shop: Shop, { before, after }: ChangedRow): void {
-  if (!before || !after || (before.fasteners === after.fasteners && before.pattern === after.pattern)) return;
+  if (!before || !after) return;
+  const places = (row: typeof before) => JSON.stringify(DETAIL_JSON.read(String(row.detail)).places);
+  const isSame =
+    before.fasteners === after.fasteners && before.pattern === after.pattern && places(before) === places(after);
+  if (isSame) return;
   const rounds = shop.tightenings.ofJoint(idOf(after));
   if (rounds.some(({ id }) => shop.tightenings.events(id).length > 0))
     throw cannot('nuts of the joint were pulled since, and how many there are stands as it was pulled.');

@@ -1,5 +1,5 @@
 import type { FastenerMark, Position } from '@/core/tightening';
-import { patternBox, tickEnds, trianglePoints, WITNESS_ENDS, type Box } from './pattern-geometry';
+import { patternBox, pennant, tickEnds, trianglePoints, WITNESS_ENDS, type Box } from './pattern-geometry';
 import styles from './pattern-drawing.module.css';
 
 interface Props {
@@ -10,6 +10,8 @@ interface Props {
   /** Drawn as a line of caps: a bar across each pair. */
   readonly caps?: boolean;
   readonly next?: number;
+  /** Places of which something special was noted: a pennant stands at them. */
+  readonly noted?: ReadonlySet<number>;
   /** Positions whose last line is not yet on disk. */
   readonly pending?: ReadonlySet<number>;
   /** The part that is drawn; the whole if not said. */
@@ -28,13 +30,14 @@ interface FastenerProps {
   readonly mark: FastenerMark;
   readonly next: boolean;
   readonly pending: boolean;
+  readonly noted: boolean;
 }
 
 /**
  * One fastener: open ring, a tick a pass, a small ring for a pass at which it did not move, witness mark when final,
  * triangle when it wants attention.
  */
-const Fastener = ({ at: [x, y], turn, mark, next, pending }: FastenerProps) => (
+const Fastener = ({ at: [x, y], turn, mark, next, pending, noted }: FastenerProps) => (
   <g
     transform={`translate(${x} ${y})`}
     data-next={next || undefined}
@@ -65,6 +68,7 @@ const Fastener = ({ at: [x, y], turn, mark, next, pending }: FastenerProps) => (
         return <circle key={pass} cx={(x1 + x2) / 2} cy={(y1 + y2) / 2} r={5} className={styles.unmoved} />;
       return <line key={pass} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.tick} />;
     })}
+    {noted && <path className={styles.pennant} d={pennant(next ? HEAD + 7 : HEAD)} />}
     <text className={styles.number} dy="0.36em">
       {turn}
     </text>
@@ -87,6 +91,7 @@ export function PatternDrawing({
   marks,
   next,
   pending,
+  noted,
   caps = false,
   box = patternBox(positions),
   near,
@@ -108,6 +113,7 @@ export function PatternDrawing({
           mark={marks?.[i] ?? NONE}
           next={next === i}
           pending={pending?.has(i) ?? false}
+          noted={noted?.has(i) ?? false}
         />
       ))}
       {near && <rect {...near} rx={18} className={styles.near} />}

@@ -60,3 +60,6 @@ export const trianglePoints = (radius: number): string =>
         `${(radius * Math.cos((deg * Math.PI) / 180)).toFixed(1)},${(radius * Math.sin((deg * Math.PI) / 180)).toFixed(1)}`,
     )
     .join(' ');
+
+/** A pennant on a short staff, below on the right of a head of radius `radius`: clear of ticks and witness mark. */
+export const pennant = (radius: number): string => `M ${radius * 0.6} ${radius * 0.85} v 26 m 0 -26 l 22 7 l -22 7 z`;

@@ -1,10 +1,12 @@
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { LOCKINGS, OVERRULED } from '@/core/joint';
+import { MAX_FASTENERS } from '@/core/tightening';
 import { oneOf } from '@/model/one-of';
 import { FASTENER_FORMS, JOINT_CLASSES, SOCKET_FITS, type FastenerFacts, type JointDetail } from './joint-detail';
 import { HEAT_CYCLE_SCHOOLS } from '@/model/practice/house-practice';
 import { CARES } from './care';
+import { MAX_PLACE_NOTES, PLACE_NOTES } from './place-note';
 
 const id = () => Joi.string().max(60);
 
@@ -90,6 +92,36 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   wrenchByHand: Joi.boolean().required(),
   jointClass: oneOf(JOINT_CLASSES).required(),
   care: oneOf(CARES).allow(null).required(),
+  places: Joi.array()
+    .items(Joi.array().items(sentNumber().min(-5000).max(5000)).length(2))
+    .max(MAX_FASTENERS)
+    .allow(null)
+    .default(null),
+  turn: Joi.array()
+    .items(
+      sentNumber()
+        .integer()
+        .min(0)
+        .max(MAX_FASTENERS - 1),
+    )
+    .unique()
+    .max(MAX_FASTENERS)
+    .allow(null)
+    .default(null),
+  placeNotes: Joi.array()
+    .items(
+      Joi.object({
+        place: sentNumber()
+          .integer()
+          .min(0)
+          .max(MAX_FASTENERS - 1)
+          .required(),
+        kind: oneOf(PLACE_NOTES).required(),
+        words: Joi.string().trim().max(200).allow('').required(),
+      }),
+    )
+    .max(MAX_PLACE_NOTES)
+    .default([]),
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),

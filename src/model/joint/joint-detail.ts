@@ -2,7 +2,9 @@ import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
 import type { Locking, Override, RungId } from '@/core/joint';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
+import type { Position } from '@/core/tightening';
 import type { Adaptor } from '@/core/wrench';
+import type { PlaceNote } from './place-note';
 
 export const FASTENER_FORMS = ['bolt', 'stud'] as const;
 export type FastenerForm = (typeof FASTENER_FORMS)[number];
@@ -96,6 +98,11 @@ export interface JointDetail {
   readonly jointClass: JointClass;
   /** Null: what house practice gives its class. */
   readonly care: Care | null;
+  /** Where each fastener lies, mm from the left and from the top, of a joint in no pattern. */
+  readonly places: readonly Position[] | null;
+  /** The book's own order, place after place from 0; null where nobody entered one. */
+  readonly turn: readonly number[] | null;
+  readonly placeNotes: readonly PlaceNote[];
   /** One more round at the final figure. */
   readonly confirming: boolean;
   /** Leaves under another subject that speak of this joint too. */
@@ -176,6 +183,9 @@ export const PLAIN_DETAIL: JointDetail = {
   wrenchByHand: true,
   jointClass: 'inside',
   care: null,
+  places: null,
+  turn: null,
+  placeNotes: [],
   confirming: false,
   alsoLeaves: [],
   leafReason: null,

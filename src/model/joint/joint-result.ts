@@ -2,7 +2,7 @@ import { readingOfLeaf, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { usualBearingFace } from '@/core/fastener';
 import { ladder, type Guard, type Ladder, type Unknown } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
-import { patternPositions, stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
+import { stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
 import { DomainError, torqueFromSi, torqueToSi } from '@/core/units';
 import { chooseWrench, windowFloor, type WrenchChoice } from '@/core/wrench';
 import { careOf } from './joint-detail';
@@ -12,6 +12,7 @@ import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';
 import { filmOn, hangsHere, isOffered } from '@/model/shelf/shelves';
+import { shapeOfPlan } from './joint-shape';
 import { endsInTurn, type TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
@@ -142,18 +143,16 @@ interface PlanOptions {
 export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): TighteningPlan {
   const { joint, leaf, source } = setting;
   const worked = computeJoint(setting);
-  const positions = patternPositions(joint.pattern, joint.fasteners);
+  const shape = shapeOfPlan(joint);
   const { order, steps } = tighteningPlan({
-    positions,
-    school: joint.orderSchool,
+    ...shape,
     stages: stagesOfJoint(setting, worked),
     unitOfWork: joint.unitOfWork,
-    perGroup: perGroupOf(joint),
     turnShaft: options.crankHeld ? false : shaftOf(joint),
   });
   const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
   return {
-    positions,
+    positions: shape.positions,
     order,
     steps,
     unit: worked.wrench.unit,
@@ -177,8 +176,6 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     ...(options.reason && { reason: options.reason }),
   };
 }
-
-const perGroupOf = ({ pattern }: Pick<Joint, 'pattern'>) => (pattern === 'caps' ? 2 : 1);
 
 interface RetorqueOptions extends PlanOptions {
   /** The heat cycle that it answers. */
@@ -207,11 +204,10 @@ export function retorquePlan(
   const last = pulled.steps.findLast((step) => step.kind === 'pull');
   const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };
   const { order, steps } = tighteningPlan({
+    ...shapeOfPlan(joint),
     positions: pulled.positions,
-    school: joint.orderSchool,
     stages: [{ setting: stage.setting, torque_Nm: stage.torque_Nm }],
     unitOfWork: 'row',
-    perGroup: perGroupOf(joint),
     turnShaft: false,
   });
   const { reason: _, ...kept } = pulled;

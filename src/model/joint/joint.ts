@@ -1,6 +1,6 @@
 import type { RetorqueSchool } from '@/core/heat';
 import type { RangeSchool } from '@/core/joint';
-import type { PatternKind, StageScheme, OrderSchool, UnitOfWork } from '@/core/tightening';
+import type { PatternKind, StageScheme, TurnSchool, UnitOfWork } from '@/core/tightening';
 import type { JointDetail } from './joint-detail';
 
 export interface Joint {
@@ -21,7 +21,7 @@ export interface Joint {
   readonly todayFilm: string;
   readonly rangeSchool: RangeSchool;
   readonly stageScheme: StageScheme;
-  readonly orderSchool: OrderSchool;
+  readonly orderSchool: TurnSchool;
   readonly unitOfWork: UnitOfWork;
   readonly turnShaft: boolean;
   readonly wrenchId: string;

@@ -27,6 +27,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         plan={tightening.plan}
         events={events}
         caps={joint.pattern === 'caps'}
+        placeNotes={joint.detail.placeNotes}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
         strips={strips}
         changed={changed}

@@ -1,0 +1,35 @@
+import { patternPositions, rowTurn, type Position, type TurnSchool } from '@/core/tightening';
+import type { Joint } from './joint';
+
+type Shaped = Pick<Joint, 'pattern' | 'fasteners' | 'detail'>;
+
+/** Where the fasteners of a joint lie, for drawing and for the turn. @throws DomainError bad-field */
+export const positionsOf = ({ pattern, fasteners, detail }: Shaped): readonly Position[] =>
+  patternPositions(pattern, fasteners, detail.places ?? []);
+
+/** Fasteners that come down together: the two of a cap. */
+export const perGroupOf = ({ pattern }: Pick<Joint, 'pattern'>): number => (pattern === 'caps' ? 2 : 1);
+
+/** What a plan takes of the shape of a joint. @throws DomainError bad-field */
+export const shapeOfPlan = (
+  joint: Shaped & Pick<Joint, 'orderSchool'>,
+): {
+  readonly positions: readonly Position[];
+  readonly school: TurnSchool;
+  readonly turn: readonly number[];
+  readonly perGroup: number;
+} => ({
+  positions: positionsOf(joint),
+  school: joint.orderSchool,
+  turn: joint.detail.turn ?? [],
+  perGroup: perGroupOf(joint),
+});
+
+/** Whether the fasteners of both are as many, and lie alike. */
+export const isSameShape = (one: Shaped, other: Shaped): boolean =>
+  one.pattern === other.pattern &&
+  one.fasteners === other.fasteners &&
+  JSON.stringify(one.detail.places) === JSON.stringify(other.detail.places);
+
+/** The turn of a joint whose stages nobody knows. @throws DomainError bad-field, bad-turn */
+export const turnOf = (joint: Shaped & Pick<Joint, 'orderSchool'>): readonly number[] => rowTurn(shapeOfPlan(joint));

@@ -1,0 +1,174 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import { alterJointAction, startTighteningAction } from '@/features/joint/actions';
+import { moved, mirrored, placesIn, placesOfPattern, textOfPlaces, unreadLine } from '@/features/joint/places-of-text';
+import { callWords } from '@/features/bench/call-words';
+import { tightenLines } from '@/features/bench/queries';
+import { buildFileOf } from '@/features/record/build-file';
+import { parseBuildFile } from '@/features/record/build-file-schema';
+import { readBack } from '@/features/record/read-back';
+import { undoAction } from '@/features/removal/actions';
+import { openShop, type Shop } from '@/db/shop';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import type { PlaceNote } from '@/model/joint/place-note';
+import { jointNamed, rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
+import { accepted, ownShop, refused, there } from './own-shop';
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+const HEADS = 'demo-n-joint-heads';
+const heads = () => jointNamed(shop, HEADS);
+const alter = (change: object, detail: object = {}) =>
+  alterJointAction({ id: HEADS, version: heads().version, change, detail });
+const TURN = [7, 6, 5, 4, 3, 2, 1, 0];
+const idOf = ({ href }: { readonly href: string }) => there(href.split('/').at(-1));
+const undo = (result: unknown) => undoAction({ token: there((result as { undo?: { token: string } }).undo).token });
+
+async function begun() {
+  const { version } = heads();
+  const begin = { jointId: HEADS, version, purpose: 'trial', reason: 'to try it' };
+  return there(shop.tightenings.find(idOf(await accepted(startTighteningAction(begin)))));
+}
+
+describe('the book’s own order', () => {
+  test('is kept once it is whole, drawn, and what the round goes by', async () => {
+    expect(await refused(alter({ orderSchool: 'as-printed' }))).toMatchObject({ code: 'bad-turn', field: 'turn' });
+    expect(await refused(alter({ orderSchool: 'as-printed' }, { turn: [0, 1, 2] }))).toMatchObject({ field: 'turn' });
+    expect(await refused(alter({}, { turn: [0, 0, 1] }))).toMatchObject({ code: 'bad-field' });
+    expect(heads().orderSchool).toBe('centre-out');
+    await accepted(alter({ orderSchool: 'as-printed' }, { turn: TURN }));
+    const lines = tightenLines(engineStateOf(rowsNamed(shop, 'demo-norrhem')), Date.parse(YARD_NOW));
+    expect(lines.find(({ jointId }) => jointId === HEADS)?.order).toEqual(TURN);
+    expect((await begun()).plan.order).toEqual(TURN);
+  });
+  test('is of the places there were: fewer of them, and it has to be entered anew', async () => {
+    await accepted(alter({ orderSchool: 'as-printed' }, { turn: TURN }));
+    expect(await refused(alter({ fasteners: 6 }))).toMatchObject({ code: 'bad-turn' });
+    await accepted(alter({ fasteners: 6, orderSchool: 'centre-out' }, { turn: null }));
+    expect(heads()).toMatchObject({ fasteners: 6, orderSchool: 'centre-out', detail: { turn: null } });
+  });
+});
+
+describe('a joint in no pattern', () => {
+  const places = [
+    [0, 0],
+    [70, 5],
+    [150, 0],
+    [30, 60],
+    [160, 66],
+  ] as const;
+  test('has as many places as fasteners, and is pulled where they lie', async () => {
+    expect(await refused(alter({ pattern: 'free' }))).toMatchObject({ code: 'bad-field' });
+    expect(await refused(alter({ pattern: 'free', fasteners: 4 }, { places }))).toMatchObject({ code: 'bad-field' });
+    await accepted(alter({ pattern: 'free', fasteners: 5 }, { places }));
+    const { plan } = await begun();
+    expect(plan.positions).toHaveLength(5);
+    const [a, b] = [plan.positions[0] ?? [0, 0], plan.positions[2] ?? [0, 0]];
+    // The nearest two, the third and the last, are drawn a hundred apart.
+    expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo((150 * 100) / Math.hypot(10, 66), 2);
+  });
+  test('lies as it was pulled: once a nut was, no place of it moves, by its sheet or by taking an act back', async () => {
+    await accepted(alter({ pattern: 'free', fasteners: 5 }, { places }));
+    const shifted = await accepted(alter({}, { places: places.map(([x, y]) => [x + 1, y * 1.1]) }));
+    const round = await begun();
+    const pull = { id: 'first-pull', kind: 'pull', step: 0, outcome: 'pulled', at: YARD_NOW } as const;
+    shop.tightenings.record(round, pull, YARD_NOW);
+    expect(await refused(alter({}, { places }))).toMatchObject({ code: 'pulled-already' });
+    expect((await undo(shifted)).ok).toBe(false);
+    expect(heads().detail.places?.[1]?.[0]).toBe(71);
+  });
+  test('goes into a build file with its places, its order and its notes, and comes back', async () => {
+    const placeNotes: PlaceNote[] = [{ place: 4, kind: 'wet', words: 'sealant' }];
+    const turn = [4, 3, 2, 1, 0];
+    await accepted(alter({ pattern: 'free', fasteners: 5, orderSchool: 'as-printed' }, { places, turn, placeNotes }));
+    const engine = there(shop.engines.find('demo-norrhem'));
+    const text = JSON.stringify(buildFileOf(shop, engine, YARD_NOW));
+    const other = openShop(temporaryFile());
+    readBack(other, parseBuildFile(text).file, Date.now(), () => 'unused');
+    expect(other.joints.find(HEADS)?.detail).toMatchObject({ places, turn, placeNotes });
+    const spoilt = text.replace('"turn":[4,3,2,1,0]', '"turn":[4,3,2,1]');
+    expect(spoilt).not.toBe(text);
+    expect(() => readBack(openShop(temporaryFile()), parseBuildFile(spoilt).file, Date.now(), () => 'unused')).toThrow(
+      /Cylinder heads: Place 1 is missing/,
+    );
+  });
+});
+
+test('what is changed of a joint leaves every other part of it as it was', async () => {
+  const { detail } = heads();
+  const own = {
+    ...detail,
+    turn: TURN,
+    placeNotes: [{ place: 1, kind: 'pin', words: '' }],
+    heatCycle: 'coolant-75',
+    warm: { head_C: 60, page: 'p. 12' },
+    leftUnknown: ['hole-depth'],
+    changeMeans: { means: 'correction', target_Nm: 20 },
+    confirming: true,
+  } as const;
+  shop.joints.alter({ ...heads(), detail: own as unknown as typeof detail });
+  const kept = heads().detail;
+  await accepted(alter({ name: 'Both heads' }));
+  expect(heads()).toMatchObject({ name: 'Both heads', detail: kept });
+  await accepted(alter({}, { confirming: false }));
+  expect(heads().detail).toEqual({ ...kept, confirming: false });
+});
+
+describe('what is special about a place', () => {
+  const notes: readonly PlaceNote[] = [
+    { place: 0, kind: 'hold', words: 'by the flats behind' },
+    { place: 0, kind: 'wet', words: '' },
+    { place: 3, kind: 'left-hand', words: '' },
+  ];
+  test('is said aloud of the place whose turn it is, before its figure, and of no other', async () => {
+    await accepted(alter({ orderSchool: 'as-printed' }, { turn: [0, 1, 2, 3, 4, 5, 6, 7], placeNotes: notes }));
+    const { plan } = await begun();
+    const said = (next: number) => callWords(plan, { next, over: [] }, false, String, heads().detail.placeNotes);
+    expect(said(0)).toMatch(
+      /: Reaches water or oil: sealant on it\. Hold the other end \(by the flats behind\)\. .*\d/,
+    );
+    expect(said(1)).not.toMatch(/Reaches|Hold|Left/);
+    expect(said(3)).toMatch(/Left-hand thread/);
+  });
+  test('is of places that there are', async () => {
+    const beyond = [{ place: 8, kind: 'pin', words: '' }];
+    expect(await refused(alter({}, { placeNotes: beyond }))).toMatchObject({ code: 'bad-field', field: 'placeNotes' });
+    expect(await refused(alter({}, { placeNotes: [{ place: 1, kind: 'odd', words: '' }] }))).toMatchObject({
+      code: 'bad-field',
+    });
+    await accepted(alter({}, { placeNotes: [{ place: 7, kind: 'pin', words: '' }] }));
+    expect(await refused(alter({ fasteners: 6 }))).toMatchObject({ field: 'placeNotes' });
+  });
+});
+
+describe('places as they are typed', () => {
+  const text = '0 0\n70,5 5\n\n150;0';
+  test('are read line by line; a line that is none is told', () => {
+    expect(placesIn(text)).toEqual([
+      [0, 0],
+      [70.5, 5],
+      [150, 0],
+    ]);
+    expect(unreadLine(text)).toBeUndefined();
+    expect(unreadLine('0 0\n30\n10 10')).toBe(2);
+    expect(unreadLine('0 0\n30 wide')).toBe(2);
+    expect(placesIn(textOfPlaces(placesIn(text)))).toEqual(placesIn(text));
+  });
+  test('are moved one at a time, and mirrored twice stand as they stood', () => {
+    const places = placesIn(text);
+    expect(moved(places, 1, [-5, 2.25])).toEqual([places[0], [65.5, 7.25], places[2]]);
+    expect(mirrored(places)).toEqual([
+      [150, 0],
+      [79.5, 5],
+      [0, 0],
+    ]);
+    expect(mirrored(mirrored(places))).toEqual(places);
+  });
+  test('begin from the pattern that was, from its corner', () => {
+    const ring = placesOfPattern('ring', 6);
+    expect(ring).toHaveLength(6);
+    expect([Math.min(...ring.map(([x]) => x)), Math.min(...ring.map(([, y]) => y))]).toEqual([0, 0]);
+  });
+});

@@ -1,0 +1,111 @@
+import type { Page } from '@playwright/test';
+import { expect, faceAlive, inYard, nextPress, test } from './bench';
+
+const COVER = '/engines/demo-maestrale/joints/demo-m-joint-cover';
+const PLACES = ['0 20', '35 0', '80 5', '120 0', '140 40', '118 90', '70 96', '25 88', '60 45'];
+const ORDER = [9, 1, 5, 3, 7, 2, 6, 4, 8];
+
+const alive = (page: Page) => expect(page.locator('fieldset:disabled')).toHaveCount(0);
+const fold = (page: Page, title: string) => page.locator('summary', { hasText: title });
+
+test('a cover of nine screws in no pattern, in the book’s own order, and what is special about two of them', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  test.setTimeout(90_000);
+  await inYard(page, bench);
+  await page.goto(bench.address + COVER);
+  await alive(page);
+
+  // Where they lie: typed, one of them put right by its arrow keys, and taken back.
+  await fold(page, 'Name, number and pattern').click();
+  await page.getByLabel('How they lie').selectOption('free');
+  const text = page.getByLabel('Where each fastener lies, mm');
+  await expect(page.getByText('Begun from the pattern, 100 apart')).toBeVisible();
+  await text.fill(['0 20', '0 21'].join('\n'));
+  await expect(page.getByText('Places 1 and 2 lie 1.0 mm apart: they are one.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save these' })).toBeDisabled();
+  await text.fill(PLACES.join('\n'));
+  const ninth = page.getByRole('button', { name: /^Place 9, at/ });
+  await ninth.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowUp');
+  await expect(text).toHaveValue([...PLACES.slice(0, -1), '65 44'].join('\n'));
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await expect(text).toHaveValue(PLACES.join('\n'));
+  // And by the pointer, to the nearest five.
+  await ninth.scrollIntoViewIfNeeded();
+  const box = await ninth.boundingBox();
+  if (!box) throw new Error('the place is not drawn');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(text).not.toHaveValue(PLACES.join('\n'));
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await expect(text).toHaveValue(PLACES.join('\n'));
+  await page.getByRole('button', { name: 'Save these' }).click();
+  await expect(page.getByRole('heading', { level: 1 }).locator('xpath=../..')).toContainText('9 ×');
+
+  // The book's order, pressed by keyboard alone; a slip is taken back.
+  await page.getByLabel('Order', { exact: true }).selectOption('as-printed');
+  const press = async (place: number) => {
+    await page.getByRole('button', { name: new RegExp(`^Place ${place}: `) }).focus();
+    await page.keyboard.press('Space');
+  };
+  await press(2);
+  await page.getByRole('button', { name: 'Take the last back' }).click();
+  for (const place of ORDER) await press(place);
+  await expect(page.getByText('The order stands as it was entered.')).toBeVisible();
+  await expect(page.getByLabel('Or typed, by the numbers of the places')).toHaveValue(ORDER.join(' '));
+
+  // What is special: the place that is pulled second, and the fourth.
+  await fold(page, 'What is special about a place').click();
+  await page.getByRole('button', { name: 'Place of number 2', exact: true }).click();
+  await page.getByLabel('What is special', { exact: true }).selectOption('left-hand');
+  await page.getByRole('button', { name: 'Note it', exact: true }).click();
+  await page.getByRole('button', { name: 'Place of number 4', exact: true }).click();
+  await page.getByLabel('What is special', { exact: true }).selectOption('wet');
+  await page.getByLabel('In words').fill('the long one');
+  await page.getByRole('button', { name: 'Note it', exact: true }).click();
+  await expect(page.getByText('2 of 9 noted')).toBeVisible();
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+
+  // It is all on disk, and at the bench.
+  await page.reload();
+  await alive(page);
+  await fold(page, 'What is special about a place').click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Left-hand thread' })).toContainText('Number 2');
+  await page.getByRole('button', { name: 'Test round' }).click();
+  await faceAlive(page);
+  const notes = page.getByTestId('face-notes');
+  for (let number = 1; number <= 9; number++) {
+    await expect(page.getByTestId('face-place')).toContainText(`Number ${number} of 9`);
+    if (number === 2) await expect(notes).toHaveText('Left-hand thread');
+    else if (number === 4) await expect(notes).toHaveText('Reaches water or oil: sealant on it (the long one)');
+    else await expect(notes).toHaveCount(0);
+    await page.keyboard.press('Space');
+    await nextPress(page);
+  }
+  await expect(page.getByTestId('face-place')).toContainText('Number 1 of 9, stage 2');
+  expect(faults).toEqual([]);
+});
+
+test('an order that is not whole is not kept, and the one before stands', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + COVER);
+  await alive(page);
+  await page.getByLabel('Order', { exact: true }).selectOption('as-printed');
+  await page.getByLabel('Or typed, by the numbers of the places').fill('1-3-5, 2-4');
+  await expect(page.getByText('Place 6, 7 is missing from it.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Order', { exact: true })).toHaveValue('star');
+  await alive(page);
+  await page.getByLabel('Order', { exact: true }).selectOption('as-printed');
+  await page.getByLabel('Or typed, by the numbers of the places').fill('1-3-5, 2-4, 7-6');
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Order', { exact: true })).toHaveValue('as-printed');
+});

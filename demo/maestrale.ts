@@ -162,7 +162,7 @@ export const maestrale: YardEngine = {
       id: 'demo-m-joint-cover',
       leafId: 'demo-m-cover',
       name: 'Timing cover',
-      pattern: 'ring',
+      pattern: 'free',
       fasteners: 7,
       thread: 'M6',
       originalFilm: 'engine-oil',
@@ -175,6 +175,19 @@ export const maestrale: YardEngine = {
       turnShaft: false,
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'none',
+      // Seven screws where the casting has room for them; one is longer, and its hole meets the oilway.
+      detail: {
+        places: [
+          [0, 38],
+          [14, 6],
+          [58, 0],
+          [104, 12],
+          [118, 52],
+          [84, 88],
+          [30, 84],
+        ],
+        placeNotes: [{ place: 4, kind: 'wet', words: 'the long one; it meets the oilway' }],
+      },
       tightenings: [],
     },
   ],

@@ -91,7 +91,8 @@ export function PlacesEditor({ text, onText, error, isBegun }: Props) {
               setDragged(place);
             }}
           >
-            <circle r={radius} />
+            <circle r={2.2 * radius} className={styles.hit} />
+            <circle r={radius} className={styles.head} />
             <text dy="0.36em" fontSize={1.1 * radius}>
               {place + 1}
             </text>

@@ -87,14 +87,15 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
           />
           {!pulled && (
             <>
-              <TextInput
-                label="Number of fasteners"
-                inputMode="numeric"
-                value={pattern === 'free' ? String(placesIn(places).length) : fasteners}
-                error={pattern === 'free' ? undefined : refusal}
-                disabled={pattern === 'free'}
-                onChange={(event) => setFasteners(event.currentTarget.value)}
-              />
+              {pattern !== 'free' && (
+                <TextInput
+                  label="Number of fasteners"
+                  inputMode="numeric"
+                  value={fasteners}
+                  error={refusal}
+                  onChange={(event) => setFasteners(event.currentTarget.value)}
+                />
+              )}
               <NativeSelect
                 className={form.double}
                 label="How they lie"

@@ -108,7 +108,7 @@ test('what is changed of a joint leaves every other part of it as it was', async
     changeMeans: { means: 'correction', target_Nm: 20 },
     confirming: true,
   } as const;
-  shop.joints.alter({ ...heads(), detail: own as unknown as typeof detail });
+  shop.joints.alter({ ...heads(), detail: own });
   const kept = heads().detail;
   await accepted(alter({ name: 'Both heads' }));
   expect(heads()).toMatchObject({ name: 'Both heads', detail: kept });

@@ -2,20 +2,21 @@ import type { Page } from '@playwright/test';
 import { expect, faceAlive, inYard, nextPress, test } from './bench';
 
 const COVER = '/engines/demo-maestrale/joints/demo-m-joint-cover';
+const HEADS = '/engines/demo-norrhem/joints/demo-n-joint-heads';
 const PLACES = ['0 20', '35 0', '80 5', '120 0', '140 40', '118 90', '70 96', '25 88', '60 45'];
 const ORDER = [9, 1, 5, 3, 7, 2, 6, 4, 8];
 
 const alive = (page: Page) => expect(page.locator('fieldset:disabled')).toHaveCount(0);
 const fold = (page: Page, title: string) => page.locator('summary', { hasText: title });
 
-test('a cover of nine screws in no pattern, in the book’s own order, and what is special about two of them', async ({
+test('a part of nine screws in no pattern, in the book’s own order, and what is special about two of them', async ({
   page,
   bench,
   faults,
 }) => {
   test.setTimeout(90_000);
   await inYard(page, bench);
-  await page.goto(bench.address + COVER);
+  await page.goto(bench.address + HEADS);
   await alive(page);
 
   // Where they lie: typed, one of them put right by its arrow keys, and taken back.
@@ -108,4 +109,36 @@ test('an order that is not whole is not kept, and the one before stands', async 
   await expect(page.getByText(/^Saved \d/)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Order', { exact: true })).toHaveValue('as-printed');
+});
+
+test('what the other nuts are doing: asked for what it is, played through by keys, and kept', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  await alive(page);
+  await fold(page, 'What the other nuts are doing').click();
+  await expect(page.getByText('It is drawn once each of these is said.')).toBeVisible();
+  await page.getByLabel('What is clamped').selectOption('iron-side-valve');
+  await page.getByLabel('On what it lies').selectOption('copper-sandwich');
+  await page.getByLabel('Pitch, mm').fill('70');
+  await page.getByLabel('Fastener, N/mm').fill('120000');
+  const ways = page.getByRole('table', { name: 'How even the clamp load is left' });
+  await expect(ways.getByRole('row')).toHaveCount(5);
+  const uneven = async (name: string) =>
+    Number.parseFloat((await ways.getByRole('row', { name }).getByRole('cell').last().textContent()) ?? '');
+  expect(await uneven('With a confirming round')).toBeLessThan((await uneven('The plan as it stands')) / 3);
+  expect(await uneven('In one pass')).toBeGreaterThan(await uneven('The plan as it stands'));
+  await page.getByRole('slider', { name: 'How far the plan has gone, in pulls' }).focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText('Before the first pull.')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('img', { name: /^After pull 1 of 42: number 1, stage 1/ })).toBeVisible();
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(fold(page, 'What the other nuts are doing')).not.toContainText('not looked at');
+  expect(faults).toEqual([]);
 });

@@ -40,6 +40,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   places: 'Where each lies',
   turn: 'The book’s own order',
   placeNotes: 'What is special about places',
+  clampMap: 'What its clamp map is reckoned with',
   confirming: 'A confirming round',
   alsoLeaves: 'Other entries that speak of it',
   originalFilmReason: 'Why that lubricant',

@@ -18,6 +18,7 @@ import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import type { PulledWith } from '@/model/joint/sheet-changes';
 import { ChangedNotice } from './changed-notice';
+import { ClampMapFold } from './clamp-map-fold';
 import { FastenerFold } from './fastener-fold';
 import { originalFilmReason } from './film-reason';
 import { GuardList } from './guard-list';
@@ -154,6 +155,15 @@ export function JointScreen({
           onDetail={changeDetail}
           plain={plain}
         />
+        {worked && found.ok && joint.fasteners > 1 && (
+          <ClampMapFold
+            key={`${joint.pattern} ${joint.fasteners}`}
+            setting={now}
+            worked={worked}
+            stageList={found.stageList}
+            onDetail={changeDetail}
+          />
+        )}
         <ShapeFold
           key={`${joint.name} ${joint.fasteners} ${joint.pattern} ${JSON.stringify(joint.detail.places)}`}
           joint={joint}

@@ -122,6 +122,20 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     )
     .max(MAX_PLACE_NOTES)
     .default([]),
+  clampMap: Joi.object({
+    head: id().required(),
+    gasket: id().required(),
+    E_GPa: sentNumber().positive().max(1000).required(),
+    poisson: sentNumber().min(0).less(0.5).required(),
+    depth_mm: sentNumber().positive().max(500).required(),
+    solid: sentNumber().positive().max(1).required(),
+    foundation_N_per_mm3: sentNumber().positive().max(5000).required(),
+    pitch_mm: sentNumber().positive().max(1000).required(),
+    margin_mm: sentNumber().min(0).max(500).required(),
+    boltStiffness_N_per_mm: sentNumber().positive().max(1e8).required(),
+  })
+    .allow(null)
+    .default(null),
   confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   leafReason: Joi.string().max(400).allow(null).required(),

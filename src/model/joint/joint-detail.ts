@@ -1,5 +1,6 @@
 import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
+import type { ClampMapFacts } from './clamp-map-facts';
 import type { Locking, Override, RungId } from '@/core/joint';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
 import type { Position } from '@/core/tightening';
@@ -103,6 +104,8 @@ export interface JointDetail {
   /** The book's own order, place after place from 0; null where nobody entered one. */
   readonly turn: readonly number[] | null;
   readonly placeNotes: readonly PlaceNote[];
+  /** What its clamp map is reckoned with; null where nobody looked at it. */
+  readonly clampMap: ClampMapFacts | null;
   /** One more round at the final figure. */
   readonly confirming: boolean;
   /** Leaves under another subject that speak of this joint too. */
@@ -186,6 +189,7 @@ export const PLAIN_DETAIL: JointDetail = {
   places: null,
   turn: null,
   placeNotes: [],
+  clampMap: null,
   confirming: false,
   alsoLeaves: [],
   leafReason: null,

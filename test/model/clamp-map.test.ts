@@ -1,0 +1,100 @@
+import { describe, expect, test } from '@jest/globals';
+import { characteristicLength } from '@/core/interaction';
+import { threadNamed } from '@/core/thread';
+import { boltStiffness, clampMap, evenness, givingOfJoint, targetsOf } from '@/model/joint/clamp-map';
+import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
+import type { Joint } from '@/model/joint/joint';
+import { turnOf } from '@/model/joint/joint-shape';
+import { jointNamed, yardShop } from '../db/temporary-shop';
+import { codeOf } from '../core/code-of';
+import { there } from '../actions/own-shop';
+
+const head: Joint = { ...jointNamed(yardShop(), 'demo-f-joint-head'), fasteners: 10 };
+const facts = (given: Partial<ClampMapFacts> = {}): ClampMapFacts => ({
+  head: 'iron',
+  gasket: 'copper-sandwich',
+  ...there(HEADS.find(({ id }) => id === 'iron')).facts,
+  foundation_N_per_mm3: 60,
+  pitch_mm: 95,
+  margin_mm: 30,
+  boltStiffness_N_per_mm: 1.2e5,
+  ...given,
+});
+const stage = (torque_Nm: number, turn?: { min_deg: number; max_deg: number }) => ({
+  setting: torque_Nm,
+  torque_Nm,
+  ...(turn && { turn }),
+});
+const THREE = [10_000, 20_000, 30_000];
+const left = (joint: Joint, given: Partial<ClampMapFacts>, targets: readonly number[]) =>
+  evenness(there(clampMap(givingOfJoint(joint, facts(given)), turnOf(joint), targets).frames.at(-1)).forces_N);
+
+describe('what the stages of a plan ask of a fastener', () => {
+  test('rises with the torque above what a locking nut turns with by itself', () => {
+    expect(targetsOf([stage(10), stage(20), stage(30)], { final_N: 30_000, prevailing_Nm: 0 })).toEqual(THREE);
+    const locked = targetsOf([stage(4), stage(12), stage(24)], { final_N: 20_000, prevailing_Nm: 4 });
+    expect(locked).toEqual([8000, 20_000]);
+  });
+  test('is nothing of its own where a stage is by angle; with no figure at all it cannot be said', () => {
+    const turn = { min_deg: 90, max_deg: 90 };
+    expect(targetsOf([stage(15), stage(30), stage(30, turn)], { final_N: 30_000, prevailing_Nm: 0 })).toEqual([
+      15_000, 30_000,
+    ]);
+    expect(codeOf(() => targetsOf([], { final_N: 1, prevailing_Nm: 0 }))).toBe('bad-field');
+    expect(codeOf(() => targetsOf([stage(3)], { final_N: 1, prevailing_Nm: 3 }))).toBe('bad-field');
+  });
+});
+
+describe('the map of a head of ten', () => {
+  test('has a frame a pull, in the turn of the joint, each nut at its target as it is pulled', () => {
+    const { frames, target_N } = clampMap(givingOfJoint(head, facts()), turnOf(head), THREE);
+    expect(frames).toHaveLength(30);
+    expect(target_N).toBe(30_000);
+    frames.forEach(({ place, pass, forces_N }, i) => {
+      expect(place).toBe(turnOf(head)[i % 10]);
+      expect(pass).toBe(Math.floor(i / 10));
+      expect(forces_N[place]).toBeGreaterThanOrEqual(there(THREE[pass]) - 1e-6);
+    });
+  });
+  test('is as uneven as was computed of the worked example, which lies nearly so', () => {
+    // Spacing 95 by 109 and 30 mm of margin all round, for 95 by 110 and a plate of 440 by 160.
+    expect(left(head, {}, [30_000]).variation_pct).toBeCloseTo(3.75, 0);
+    expect(left(head, {}, THREE).variation_pct).toBeCloseTo(1.41, 0);
+    expect(left(head, {}, [...THREE, 30_000]).variation_pct).toBeLessThan(0.25);
+  });
+  test('is more uneven on a softer gasket and with stiffer fasteners, at as many passes', () => {
+    const plain = left(head, {}, THREE).variation_pct;
+    for (const given of [{ foundation_N_per_mm3: 20 }, { boltStiffness_N_per_mm: 3e5 }])
+      expect(left(head, given, THREE).variation_pct).toBeGreaterThan(1.5 * plain);
+  });
+  test('of a joint in no pattern lies in its own millimetres, whatever the pitch', () => {
+    const places = [0, 1].flatMap((row) => [0, 1, 2, 3, 4].map((i) => [95 * i, 109.25 * row] as const));
+    const free: Joint = { ...head, pattern: 'free', detail: { ...head.detail, places } };
+    const own = givingOfJoint(free, facts({ pitch_mm: 1 }));
+    const patterned = givingOfJoint(head, facts());
+    own.forEach((row, i) => row.forEach((value, j) => expect(value).toBeCloseTo(there(patterned[i]?.[j]), 12)));
+  });
+});
+
+test('presets carry as far as was computed of them', () => {
+  const lengthOf = (id: string, foundation_N_per_mm3: number) => {
+    const { E_GPa, poisson, depth_mm, solid } = there(HEADS.find((one) => one.id === id)).facts;
+    return characteristicLength({
+      D_Nmm: (solid * E_GPa * 1000 * depth_mm ** 3) / (12 * (1 - poisson ** 2)),
+      foundation_N_per_mm3,
+    });
+  };
+  expect(lengthOf('iron', 30)).toBeCloseTo(87, -1);
+  expect(lengthOf('aluminium', 70)).toBeCloseTo(64, -1);
+  expect(lengthOf('aluminium-side-valve', 120)).toBeCloseTo(33, -1);
+  expect(GASKETS.every(({ facts: { foundation_N_per_mm3 } }) => foundation_N_per_mm3 >= 20)).toBe(true);
+});
+
+test.each([
+  ['3/8 BSF', 100, 1.1e5],
+  ['7/16 BSF', 120, 1.2e5],
+])('a fastener of %s, %i mm long, is as stiff as was computed', (thread, length_mm, stiffness) => {
+  const { stressArea_mm2, major_mm } = threadNamed(thread);
+  expect(boltStiffness(stressArea_mm2, length_mm, major_mm) / stiffness).toBeGreaterThan(0.8);
+  expect(boltStiffness(stressArea_mm2, length_mm, major_mm) / stiffness).toBeLessThan(1.25);
+});

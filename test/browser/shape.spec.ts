@@ -140,5 +140,8 @@ test('what the other nuts are doing: asked for what it is, played through by key
   await page.reload();
   await alive(page);
   await expect(fold(page, 'What the other nuts are doing')).not.toContainText('not looked at');
+  await fold(page, 'What the other nuts are doing').click();
+  await expect(page.getByLabel('Fastener, N/mm')).toHaveValue('120000');
+  await expect(page.getByText('Give it as a figure.')).toHaveCount(0);
   expect(faults).toEqual([]);
 });

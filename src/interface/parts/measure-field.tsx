@@ -45,7 +45,8 @@ function readMeasure(text: string, scale: Scale, signed: boolean): Read {
 /** What was typed. A bare figure is told anew when the unit system changes, so that it never changes its meaning. */
 function useTyped(value: number | null, scale: Scale): readonly [text: string, setText: (text: string) => void] {
   const { plain } = useFigures();
-  const told = (one: number | null) => (one === null ? '' : plain(scale.told(one)));
+  // Without the thin space between thousands: a figure is read back as it stands in its cell.
+  const told = (one: number | null) => (one === null ? '' : plain(scale.told(one)).replace(/\u202f/g, ''));
   const [text, setText] = useState(() => told(value));
   const [unit, setUnit] = useState(scale.unit);
   if (unit !== scale.unit) {

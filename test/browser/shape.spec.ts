@@ -145,3 +145,29 @@ test('what the other nuts are doing: asked for what it is, played through by key
   await expect(page.getByText('Give it as a figure.')).toHaveCount(0);
   expect(faults).toEqual([]);
 });
+
+test('a slotted nut at its figure: how far on the next slot is, and what it costs to go there', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-mains`);
+  await alive(page);
+  await expect(fold(page, 'A slot to the hole')).toHaveCount(0);
+  await fold(page, 'The fastener').click();
+  await page.getByLabel('Locking').first().selectOption('pin');
+  await fold(page, 'A slot to the hole').click();
+  await page.getByLabel('A slot past the hole, degrees').fill('48');
+  await page.getByLabel('Fastener, N/mm').first().fill('120000');
+  await expect(page.getByText(/The next slot meets a hole 12° further on/)).toContainText('% of its yield');
+  await page.getByLabel('A slot past the hole, degrees').fill('61');
+  await expect(page.getByText(/slot_deg must lie from 0 to below 60|below 60/)).toBeVisible();
+  await page.getByLabel('A slot past the hole, degrees').fill('0');
+  await expect(page.getByText('A slot meets a hole as it stands: the pin goes in.')).toBeVisible();
+  // What was said of the original fastener is on disk.
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await page.reload();
+  await expect(fold(page, 'A slot to the hole')).toBeVisible();
+  expect(faults).toEqual([]);
+});

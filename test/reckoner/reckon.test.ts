@@ -95,6 +95,38 @@ const GOOD: Readonly<Record<string, object>> = {
   'stop-method': { a_deg: 350, b_deg: 30 },
   'valve-span': { opens: { deg: 10, at: 'BTDC' }, closes: { deg: 50, at: 'ABDC' }, valve: 'inlet' },
   'rim-arc': { diameter_mm: 300, deg: 10 },
+  interaction: {
+    compliance: [
+      [3e-6, 1e-6],
+      [1e-6, 3e-6],
+    ],
+    boltStiffness_N_per_mm: 1e5,
+    passes: [{ order: [0, 1], target_N: 20_000 }],
+  },
+  'plate-compliance': {
+    length_mm: 400,
+    width_mm: 160,
+    positions: [
+      [20, 20],
+      [200, 80],
+    ],
+    D_Nmm: 1.68e9,
+    foundation_N_per_mm3: 60,
+    poisson: 0.26,
+    terms: 8,
+  },
+  'turn-further': {
+    thread: '3/8 BSF',
+    preload_N: 25_000,
+    stiffness_N_per_mm: 1.1e5,
+    angle_deg: 10,
+    muThread: 0.13,
+    muHead: 0.13,
+    bearing: { outer_mm: 14.2, inner_mm: 9.9 },
+    prevailing_Nm: 1,
+    yield_MPa: 700,
+  },
+  'next-slot': { slots: 6, holes: 1, slot_deg: 20 },
   'at-20C': { length_mm: 100, expansion_um_per_mK: 23, measuredAt_C: 30, gaugeExpansion_um_per_mK: 11.5 },
   stages: { final: 40, scheme: 'thirds', graduation: 1 },
   order: {

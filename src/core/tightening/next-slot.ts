@@ -10,11 +10,13 @@ export interface NextSlotInput {
 }
 
 const ROUNDING_DEG = 1e-9;
+const MOST_SLOTS = 36;
+const MOST_HOLES = 6;
 
-function assertCount(value: number, field: string): void {
+function assertCount(value: number, most: number, field: string): void {
   assertFinite(value, field);
-  if (!Number.isInteger(value) || value < 1)
-    throw new DomainError('bad-field', `${field} must be a whole number from 1, got ${value}.`, field);
+  if (!Number.isInteger(value) || value < 1 || value > most)
+    throw new DomainError('bad-field', `${field} must be a whole number from 1 to ${most}, got ${value}.`, field);
 }
 
 /**
@@ -23,8 +25,8 @@ function assertCount(value: number, field: string): void {
  * @throws DomainError bad-field
  */
 export function nextSlot({ slots, holes, slot_deg }: NextSlotInput): { readonly turn_deg: number } {
-  assertCount(slots, 'slots');
-  assertCount(holes, 'holes');
+  assertCount(slots, MOST_SLOTS, 'slots');
+  assertCount(holes, MOST_HOLES, 'holes');
   assertFinite(slot_deg, 'slot_deg');
   const period = 360 / slots;
   if (slot_deg < 0 || slot_deg >= period)

@@ -2,6 +2,7 @@
 
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
+import type { Locking } from '@/core/joint';
 import type { PullStep, RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
@@ -17,12 +18,28 @@ interface Props {
   readonly round: RoundState;
   readonly purpose: Purpose;
   readonly strips: readonly string[];
-  readonly placeNotes: readonly PlaceNote[];
+  readonly known: KnownOfPlaces;
 }
 
+/** What is known of the joint beside its plan, as its sheet has it now. */
+export interface KnownOfPlaces {
+  readonly placeNotes: readonly PlaceNote[];
+  readonly locking: Locking;
+}
+
+const SLOT_WORDS = 'Then: does a slot meet the hole? Only ever on to it, never back; the sheet says what that costs';
+
+/** What is done last, once every nut is at its figure. */
+const LOCK_LAST: Readonly<Partial<Record<Locking, string>>> = {
+  tab: 'Bend the tabs over, and say so in the order.',
+  wire: 'Draw the wire tight the way that tightens, and say so in the order.',
+  pin: 'Put the pins in, and say so in the order.',
+};
+
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
-function Place({ plan, step, placeNotes }: Pick<Props, 'plan' | 'placeNotes'> & { readonly step: PullStep }) {
-  const noted = notesOfPlace(placeNotes, step.position);
+function Place({ plan, step, placeNotes, locking }: Pick<Props, 'plan'> & KnownOfPlaces & { readonly step: PullStep }) {
+  const noted = notesOfPlace(placeNotes, step.position).map(placeNoteWords);
+  const said = step.final && locking === 'pin' ? [...noted, SLOT_WORDS] : noted;
   return (
     <>
       <p className={styles.place} data-testid="face-place">
@@ -33,10 +50,10 @@ function Place({ plan, step, placeNotes }: Pick<Props, 'plan' | 'placeNotes'> & 
           stage <b>{step.stage + 1}</b> of {stageCount(plan)}
         </span>
       </p>
-      {noted.length > 0 && (
+      {said.length > 0 && (
         <ul className={styles.noted} data-testid="face-notes">
-          {noted.map((note) => (
-            <li key={`${note.kind} ${note.words}`}>{placeNoteWords(note)}</li>
+          {said.map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       )}
@@ -45,7 +62,7 @@ function Place({ plan, step, placeNotes }: Pick<Props, 'plan' | 'placeNotes'> & 
 }
 
 /** What to do next, in figures that are read at two metres. */
-export function FaceCall({ plan, round, purpose, strips, placeNotes }: Props) {
+export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const { plain, torque } = useFigures();
   const step = plan.steps[round.next];
   const turns = turnsOfPlan(plan);
@@ -78,7 +95,7 @@ export function FaceCall({ plan, round, purpose, strips, placeNotes }: Props) {
           {turns.length > 0 && ` and ${turnsWords(turns)}`}
         </p>
         <p className={styles.hint}>
-          Wind the wrench back to its lowest mark, not below it.
+          {LOCK_LAST[known.locking]} Wind the wrench back to its lowest mark, not below it.
           {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
         </p>
       </section>
@@ -107,7 +124,7 @@ export function FaceCall({ plan, round, purpose, strips, placeNotes }: Props) {
   const fresh = isNewSetting(plan, round.next);
   const last = plan.steps.slice(0, round.next).findLast((one) => one.kind === 'pull');
   const before = last?.kind === 'pull' ? last : undefined;
-  const place = <Place plan={plan} step={step} placeNotes={placeNotes} />;
+  const place = <Place plan={plan} step={step} {...known} />;
   if (plan.care === 'hand')
     return (
       <section className={styles.call}>

@@ -11,7 +11,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { callWords } from './call-words';
-import { FaceCall } from './face-call';
+import { FaceCall, type KnownOfPlaces } from './face-call';
 import { FaceDrawing } from './face-drawing';
 import { LeaveOver } from './leave-over';
 import { lineOf } from '@/interface/words/bench-words';
@@ -19,7 +19,6 @@ import { SHEET } from '@/interface/shell/sheet-id';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
-import type { PlaceNote } from '@/model/joint/place-note';
 import type { ChangedSince } from './queries';
 import { useChangedSheet } from './use-changed-sheet';
 import { useFaceKeys } from './use-face-keys';
@@ -38,7 +37,7 @@ interface Props {
   /** Where a strip lies: the crank is held, and no turn is asked for. */
   readonly strips: readonly string[];
   /** What the sheet says otherwise since this was begun. */
-  readonly placeNotes: readonly PlaceNote[];
+  readonly known: KnownOfPlaces;
   readonly changed?: ChangedSince;
   readonly sheet: string;
   readonly openedAt: number;
@@ -84,7 +83,7 @@ export function Face(props: Props) {
     return held ? undefined : press.act(record.shaftTurned);
   };
   const strike = () => press.act(record.strikeLast);
-  const call = callWords(plan, round, held, plain, props.placeNotes);
+  const call = callWords(plan, round, held, plain, props.known.placeNotes);
   useFaceKeys({
     main,
     strike,
@@ -123,9 +122,9 @@ export function Face(props: Props) {
         next={nextPosition}
         pending={record.pending}
         caps={props.caps}
-        placeNotes={props.placeNotes}
+        placeNotes={props.known.placeNotes}
       />
-      <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} placeNotes={props.placeNotes} />
+      <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
       <p className="only-spoken" role="status" aria-atomic>
         {press.passedOver ? 'One press counted. ' : ''}
         {call}

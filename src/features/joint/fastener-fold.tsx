@@ -9,17 +9,17 @@ import type { FastenerFacts, JointDetail, ParentFacts } from '@/model/joint/join
 import { originalFacts } from '@/model/joint/joint-ladder';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { usualFaceOf } from '@/model/joint/joint-result';
-import type { Joint } from '@/model/joint/joint';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import type { JointChange } from './schema';
 import { FastenerFields } from './fastener-fields';
 import styles from './fastener-fold.module.css';
 
 interface Props {
   readonly setting: JointInputs;
-  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
@@ -195,8 +195,8 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
       bearingOuter_mm: outer_mm,
       bearingInner_mm: inner_mm,
       bearingMeasured: faceMeasured,
-      detail: { ...joint.detail, original: rest },
     });
+    onDetail({ original: rest });
   };
   const withFace = (facts: FastenerFacts): FastenerFacts => {
     if (facts.faceMeasured || !isThread(facts.thread)) return facts;

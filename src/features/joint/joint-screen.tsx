@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useMemo, type ReactNode } from 'react';
 import type { Guard } from '@/core/joint';
 import { isDomainError } from '@/core/units';
+import { todayFacts } from '@/model/joint/joint-ladder';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
 import type { RankedLeaf } from '@/model/book/source-precedence';
@@ -25,6 +26,7 @@ import { GuardList } from './guard-list';
 import type { AnswerSource } from './known-elsewhere';
 import { LadderView, workingOfRung } from './ladder-view';
 import { PlaceNotesFold } from './place-notes-fold';
+import { SlotFold } from './slot-fold';
 import { PlanFold } from './plan-fold';
 import { PrintCard } from './print-card';
 import { ShapeFold } from './shape-fold';
@@ -155,6 +157,7 @@ export function JointScreen({
           onDetail={changeDetail}
           plain={plain}
         />
+        {worked && todayFacts(now).locking === 'pin' && <SlotFold setting={now} worked={worked} />}
         {worked && found.ok && joint.fasteners > 1 && (
           <ClampMapFold
             key={`${joint.pattern} ${joint.fasteners}`}

@@ -53,6 +53,7 @@ export const LOCKING_CHOICES = choices(LOCKINGS, {
   tab: 'Tab washer',
   compound: 'Compound',
   wire: 'Wire',
+  pin: 'Slotted nut and pin',
   'polymer-nut': 'Nut with a polymer insert',
   'metal-nut': 'All-metal locking nut',
 });

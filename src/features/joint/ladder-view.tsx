@@ -12,6 +12,7 @@ import type { Joint } from '@/model/joint/joint';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
 import { useShowWorking, type Working } from '@/interface/shell/working-margin';
+import type { JointChange } from './schema';
 import { RANGES } from './joint-words';
 import styles from './ladder-view.module.css';
 import { SetAside } from './set-aside';
@@ -32,7 +33,7 @@ interface ControlProps {
   readonly rung: Rung;
   readonly setting: JointInputs;
   readonly worked: JointResult;
-  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 

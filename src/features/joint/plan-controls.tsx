@@ -7,6 +7,7 @@ import { careOf, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import type { JointChange } from './schema';
 import { PrintedTurn } from './printed-turn';
 import { CARE_CHOICES, CLASSES, SCHEMES, RETORQUES, TURNS, WORK_UNITS, schemeOfFigures } from './joint-words';
 
@@ -15,7 +16,7 @@ interface Props {
   readonly practice: HousePractice;
   readonly unit: string;
   readonly stageFigures: readonly number[];
-  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 

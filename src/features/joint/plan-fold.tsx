@@ -7,10 +7,10 @@ import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { shapeOfPlan, turnOf } from '@/model/joint/joint-shape';
 import { shaftOf, type JointResult } from '@/model/joint/joint-result';
-import type { Joint } from '@/model/joint/joint';
 import { Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { turnWords } from '@/model/joint/turns-words';
+import type { JointChange } from './schema';
 import { PlanControls } from './plan-controls';
 import styles from './joint-screen.module.css';
 
@@ -18,7 +18,7 @@ interface Props {
   readonly setting: JointInputs;
   readonly worked?: JointResult;
   readonly stageList: readonly PlannedStage[];
-  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
   readonly plain: (value: number) => string;
 }

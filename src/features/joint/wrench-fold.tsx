@@ -6,18 +6,18 @@ import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import type { Joint } from '@/model/joint/joint';
 import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import type { JointChange } from './schema';
 import styles from './fastener-fold.module.css';
 
 interface Props {
   readonly setting: JointInputs;
   readonly worked: JointResult;
-  readonly onChange: (part: Partial<Joint>) => void;
+  readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 

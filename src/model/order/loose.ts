@@ -15,6 +15,7 @@ export interface Loose {
 const LOCK_WORDS: Readonly<Record<string, string>> = {
   tab: 'tabs not said to be bent over',
   wire: 'wire not said to be in',
+  pin: 'pins not said to be in',
 };
 
 /** The lock of a joint is ended by a line of this name, after its last pull. */

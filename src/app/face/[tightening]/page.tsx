@@ -27,7 +27,10 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         plan={tightening.plan}
         events={events}
         caps={joint.pattern === 'caps'}
-        placeNotes={joint.detail.placeNotes}
+        known={{
+          placeNotes: joint.detail.placeNotes,
+          locking: (joint.detail.today ?? joint.detail.original).locking,
+        }}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
         strips={strips}
         changed={changed}

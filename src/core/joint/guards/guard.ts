@@ -18,7 +18,7 @@ export interface Guard {
   readonly source?: string;
 }
 
-export const LOCKINGS = ['none', 'tab', 'compound', 'wire', 'polymer-nut', 'metal-nut'] as const;
+export const LOCKINGS = ['none', 'tab', 'compound', 'wire', 'pin', 'polymer-nut', 'metal-nut'] as const;
 export type Locking = (typeof LOCKINGS)[number];
 
 /** A washer under the head or nut, mm. What was not measured is left out. */

@@ -1,0 +1,50 @@
+import { describe, expect, test } from '@jest/globals';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
+import { toTheSlot } from '@/model/joint/slotted-nut';
+import { looseOf } from '@/model/order/loose';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { jointNamed, rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
+import { codeOf, fieldOf } from '../core/code-of';
+
+const shop = yardShop();
+const MAINS = 'demo-f-joint-mains';
+const setting = (original: object = {}, id = MAINS) => {
+  const joint = jointNamed(shop, id);
+  shop.joints.alter({ ...joint, detail: { ...joint.detail, original: { ...joint.detail.original, ...original } } });
+  return jointInputs(shop, jointNamed(shop, id), Date.parse(YARD_NOW));
+};
+const NUT = { slots: 6, holes: 1, slot_deg: 50, stiffness_N_per_mm: 1.2e5 };
+
+describe('a slotted nut at its figure', () => {
+  const inputs = setting();
+  const worked = computeJoint(inputs);
+  test('goes on to the next slot from the middle of what the figure gives', () => {
+    const { turn_deg, further } = toTheSlot(inputs, worked, NUT);
+    expect(turn_deg).toBeCloseTo(10, 9);
+    expect(further.preload_N - further.gain_N).toBeCloseTo(worked.ladder.band.p50_N, 6);
+    // As its own figure gives the middle of the band, so the new torque gives the new clamp load.
+    expect(further.torque_Nm).toBeGreaterThan(worked.ladder.target_Nm);
+    expect(further.preload_N / worked.ladder.band.p50_N).toBeCloseTo(further.torque_Nm / worked.ladder.target_Nm, 2);
+  });
+  test('with a slot in the hole it costs nothing', () =>
+    expect(toTheSlot(inputs, worked, { ...NUT, slot_deg: 0 })).toMatchObject({ turn_deg: 0, further: { gain_N: 0 } }));
+  test('of a known grade says its share of yield, and is told where the limit does not allow it', () => {
+    const graded = setting({ grade: 'iso-8.8-to-16-mm' });
+    const stiff = toTheSlot(graded, computeJoint(graded), { ...NUT, slot_deg: 1, stiffness_N_per_mm: 3e5 });
+    expect(stiff.further.notes.map(({ code }) => code)).toEqual(['over-yield']);
+    expect(toTheSlot(graded, computeJoint(graded), { ...NUT, slot_deg: 59 }).further.utilisation).toBeLessThan(0.9);
+  });
+  test('past where the next slot comes is refused', () => {
+    const work = () => toTheSlot(inputs, worked, { ...NUT, slot_deg: 60 });
+    expect([codeOf(work), fieldOf(work)]).toEqual(['bad-field', 'slot_deg']);
+  });
+});
+
+test('its pins are on the list of what is loose until they are said to be in', () => {
+  setting({ locking: 'pin' }, 'demo-f-joint-head');
+  const { joints, order } = engineStateOf(rowsNamed(shop, 'demo-fourteen'));
+  const unsaid = order.lines.filter(({ kind }) => kind !== 'tight');
+  const words = looseOf(joints, unsaid, order.steps).map((one) => one.words);
+  expect(words).toContain('Cylinder head: pins not said to be in');
+});

@@ -1,3 +1,5 @@
+import { threadNamed } from '@/core/thread';
+import { USUAL_THREADS } from '@/interface/words/usual-threads';
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES } from '@/core/tightening';
@@ -165,4 +167,9 @@ describe('what is said before the first pull', () => {
     for (const [purpose, { before }] of Object.entries(PURPOSE_WORDS))
       expect([purpose, /by hand/.test(before)]).toEqual([purpose, purpose !== 'retorque']);
   });
+});
+
+test('every thread that is offered is one that is read', () => {
+  expect(USUAL_THREADS.length).toBeGreaterThan(30);
+  for (const thread of USUAL_THREADS) expect(threadNamed(thread).designation).toBeTruthy();
 });

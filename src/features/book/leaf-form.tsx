@@ -9,6 +9,7 @@ import type { Note } from '@/core/units';
 import type { Leaf } from '@/model/book/leaf';
 import type { Source } from '@/model/book/source';
 import { ActionForm } from '@/interface/parts/action-form';
+import { Suggestions } from '@/interface/parts/suggestions';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { LengthReadingView, readPrintedLength, type ReadLength } from '@/interface/parts/length-reading';
@@ -117,7 +118,7 @@ function Understood({ read, length, isRefused, ...choice }: UnderstoodProps) {
   );
 }
 
-/** What books give a torque for, in the trade's words: offered behind what this book speaks of already. */
+/** What books give a torque for, in the trade’s words: offered behind what this book speaks of already. */
 const USUAL_SUBJECTS = [
   'Cylinder head',
   'Main bearing caps',
@@ -136,15 +137,6 @@ const USUAL_SUBJECTS = [
   'Clutch centre nut',
   'Sparking plugs',
 ];
-
-/** What the book speaks of already, and what books speak of, offered as it is typed. */
-const Subjects = ({ subjects }: { readonly subjects: readonly string[] }) => (
-  <datalist id="subjects">
-    {[...new Set([...subjects, ...USUAL_SUBJECTS])].map((subject) => (
-      <option key={subject} value={subject} />
-    ))}
-  </datalist>
-);
 
 const askedOf = (read: ReadPrint): readonly Note[] => (read.ok ? notesToAgree(read.print.notes) : []);
 
@@ -218,7 +210,7 @@ export function LeafForm(props: Props) {
         {...field('subject')}
       />
       <NativeSelect className={form.double} label="What it gives" data={KINDS} {...field('kind')} />
-      <Subjects subjects={props.subjects} />
+      <Suggestions id="subjects" words={[...props.subjects, ...USUAL_SUBJECTS]} />
       <TextInput
         className={form.wide}
         classNames={{ input: styles.printed }}

@@ -5,6 +5,7 @@ import { kindWords } from '@/model/book/source-precedence';
 import { PRINT_LANGUAGES, type Source, SOURCE_KINDS } from '@/model/book/source';
 import { languageName } from '@/interface/words/language-name';
 import { ActionForm } from '@/interface/parts/action-form';
+import { Suggestions } from '@/interface/parts/suggestions';
 import { Button } from '@/interface/parts/button';
 import { TakeAway } from '@/interface/parts/take-away';
 import form from '@/interface/parts/form.module.css';
@@ -21,6 +22,7 @@ interface Props {
   readonly onDone: (sourceId: string) => void;
 }
 
+const USUAL_TITLES = ['Manual', 'Instruction book', 'Workshop manual', 'Service bulletin', 'Parts list', 'Own notes'];
 const KINDS = SOURCE_KINDS.map((kind) => ({ value: kind, label: kindWords(kind).replace(/^an? /, '') }));
 
 /** By its own name and in English, so that whoever speaks either finds it. */
@@ -74,7 +76,8 @@ export function SourceForm(props: Props) {
       problem={problem}
       draft={draft}
     >
-      <TextInput label="Title" {...field('title')} />
+      <TextInput label="Title" list="titles" {...field('title')} />
+      <Suggestions id="titles" words={USUAL_TITLES} />
       <TextInput label="Edition" {...field('edition')} />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />
       <NativeSelect label="What it is" data={KINDS} {...field('kind')} />

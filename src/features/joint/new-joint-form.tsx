@@ -5,6 +5,8 @@ import { useRouter } from 'next/navigation';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shelves } from '@/model/shelf/shelves';
 import { ActionForm } from '@/interface/parts/action-form';
+import { Suggestions } from '@/interface/parts/suggestions';
+import { USUAL_THREADS } from '@/interface/words/usual-threads';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
@@ -113,9 +115,11 @@ export function NewJointForm(props: Props) {
       />
       <TextInput
         label="Thread that turns"
+        list="threads"
         description={onLine.thread ? 'From the printed line' : '3/8 BSF, M8, 7/16 UNF, 2 BA …'}
         {...field('thread')}
       />
+      <Suggestions id="threads" words={USUAL_THREADS} />
       <NativeSelect
         className={form.double}
         label="Lubricant the book has in mind"

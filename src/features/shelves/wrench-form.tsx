@@ -65,7 +65,7 @@ export function WrenchForm({ wrench, focus, onDone }: Props) {
       onSubmit={fields.onSubmit(submit)}
       problem={problem}
       draft={draft}
-      focus={focus}
+      focus={focus === true ? 'min' : false}
     >
       <NativeSelect label="Marked in" data={[...TORQUE_UNITS]} {...field('unit')} />
       <TextInput label="Lowest mark" inputMode="decimal" {...field('min')} />

@@ -5,6 +5,7 @@ import { useMemo, type ReactNode } from 'react';
 import type { Guard } from '@/core/joint';
 import { isDomainError } from '@/core/units';
 import { todayFacts } from '@/model/joint/joint-ladder';
+import { keyOfShape } from '@/model/joint/joint-shape';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
 import type { RankedLeaf } from '@/model/book/source-precedence';
@@ -160,7 +161,7 @@ export function JointScreen({
         {worked && todayFacts(now).locking === 'pin' && <SlotFold setting={now} worked={worked} />}
         {worked && found.ok && joint.fasteners > 1 && (
           <ClampMapFold
-            key={`${joint.pattern} ${joint.fasteners}`}
+            key={keyOfShape(joint)}
             setting={now}
             worked={worked}
             stageList={found.stageList}
@@ -168,7 +169,7 @@ export function JointScreen({
           />
         )}
         <ShapeFold
-          key={`${joint.name} ${joint.fasteners} ${joint.pattern} ${JSON.stringify(joint.detail.places)}`}
+          key={`${joint.name} ${keyOfShape(joint)}`}
           joint={joint}
           pulled={pulled}
           onChange={change}

@@ -5,7 +5,7 @@ import { tighteningPlan, turnsShaftAfter, type PlannedStage } from '@/core/tight
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { shapeOfPlan, turnOf } from '@/model/joint/joint-shape';
+import { keyOfShape, shapeOfPlan, turnOf } from '@/model/joint/joint-shape';
 import { shaftOf, type JointResult } from '@/model/joint/joint-result';
 import { Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
@@ -71,6 +71,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
         {joint.pattern === 'caps' && `; first ${schoolWords(shelves.practice, 'firstCap').name}`}.
       </p>
       <PlanControls
+        key={keyOfShape(joint)}
         joint={joint}
         practice={shelves.practice}
         unit={worked?.wrench.unit ?? ''}

@@ -25,11 +25,11 @@ export const shapeOfPlan = (
   perGroup: perGroupOf(joint),
 });
 
-/** Whether the fasteners of both are as many, and lie alike. */
-export const isSameShape = (one: Shaped, other: Shaped): boolean =>
-  one.pattern === other.pattern &&
-  one.fasteners === other.fasteners &&
-  JSON.stringify(one.detail.places) === JSON.stringify(other.detail.places);
+/** The same text for joints whose fasteners are as many and lie alike. */
+export const keyOfShape = ({ pattern, fasteners, detail }: Shaped): string =>
+  JSON.stringify([pattern, fasteners, detail.places]);
+
+export const isSameShape = (one: Shaped, other: Shaped): boolean => keyOfShape(one) === keyOfShape(other);
 
 /** The turn of a joint whose stages nobody knows. @throws DomainError bad-field, bad-turn */
 export const turnOf = (joint: Shaped & Pick<Joint, 'orderSchool'>): readonly number[] => rowTurn(shapeOfPlan(joint));

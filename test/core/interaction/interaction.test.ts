@@ -34,12 +34,12 @@ function relaxed(giving: readonly (readonly number[])[], advances: readonly (num
   throw new Error('it did not come to rest');
 }
 
-/** Joints that give by chance, and in some of which a pull lets others go altogether. */
+/** Joints that sink as one and give by chance besides, so that a pull often lets others go altogether. */
 const joints = fc
   .record({
     n: fc.integer({ min: 2, max: 7 }),
     seeds: fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 98, maxLength: 98 }),
-    stiffness: fc.double({ min: 1e5, max: 5e6, noNaN: true }),
+    stiffness: fc.double({ min: 5e5, max: 5e7, noNaN: true }),
     turns: fc.array(fc.record({ nut: fc.nat(), target: fc.double({ min: 1e3, max: 4e4, noNaN: true }) }), {
       minLength: 2,
       maxLength: 16,
@@ -47,7 +47,7 @@ const joints = fc
   })
   .map(({ n, seeds, stiffness, turns }) => {
     const rows = Array.from({ length: n }, (_, i) =>
-      Array.from({ length: 2 * n }, (_v, j) => seeds[i * 2 * n + j] ?? 0),
+      Array.from({ length: n }, (_v, j) => (j === 0 ? 1 : 0.3 * (seeds[i * n + j] ?? 0))),
     );
     const compliance = rows.map((a) => rows.map((b) => 1e-5 * sum(a.map((value, k) => value * (b[k] ?? 0)))));
     return { compliance, stiffness, turns: turns.map(({ nut, target }) => ({ nut: nut % n, target })) };
@@ -79,7 +79,7 @@ describe('elastic interaction', () => {
       { numRuns: 120 },
     );
     // Else the complementarity was never asked for.
-    expect(letGo).toBeGreaterThan(20);
+    expect(letGo).toBeGreaterThan(100);
   });
   test('two nuts by hand: the second unloads the first by G12/G22 of its pull', () => {
     const [own, other, k] = [3e-6, 1e-6, 1e5];

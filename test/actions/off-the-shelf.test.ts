@@ -11,7 +11,8 @@ import { shelvedWrenches } from '@/features/shelves/queries';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
-import { engineStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf, fitsOf } from '@/model/engine/engine-rows';
+import { gateOf } from '@/model/fit/fit-gate';
 import { computeJoint } from '@/model/joint/joint-result';
 import { SHELF_ASIDE_KINDS } from '@/model/set-aside';
 import { jointNamed, rowsNamed } from '../db/temporary-shop';
@@ -105,6 +106,18 @@ describe('a source', () => {
     await accepted(bringAsideBackAction({ kind: 'source', id: id() }));
     expect(guards()).toBe(before);
   });
+});
+
+test('a fit whose limits are of a source that is set aside is asked about before its joint is closed', async () => {
+  const asked = () =>
+    gateOf(fitsOf(rowsNamed(shop, 'demo-fourteen')), 'demo-f-joint-mains')
+      .asks.map(({ line }) => line)
+      .join(' ');
+  expect(asked()).toBe('');
+  await accepted(setAsideAction({ kind: 'source', id: 'demo-fourteen-manual', reason: 'of another bore' }));
+  expect(asked()).toBe('Main bearings, oil clearance: the source of its limits was set aside, of another bore');
+  await accepted(bringAsideBackAction({ kind: 'source', id: 'demo-fourteen-manual' }));
+  expect(asked()).toBe('');
 });
 
 describe('a trial', () => {

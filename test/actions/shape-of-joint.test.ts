@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
-import { alterJointAction, startTighteningAction } from '@/features/joint/actions';
+import { addJointAction, alterJointAction, startTighteningAction } from '@/features/joint/actions';
 import { moved, mirrored, placesIn, placesOfPattern, textOfPlaces, unreadLine } from '@/features/joint/places-of-text';
 import { callWords } from '@/features/bench/call-words';
 import { tightenLines } from '@/features/bench/queries';
@@ -51,6 +51,36 @@ describe('the book’s own order', () => {
   });
 });
 
+describe('what was kept of a shape that is another now', () => {
+  test('an order that is not in force is whole all the same', async () => {
+    await accepted(alter({ orderSchool: 'as-printed' }, { turn: TURN }));
+    await accepted(alter({ orderSchool: 'spiral' }));
+    expect(await refused(alter({ fasteners: 6 }))).toMatchObject({ code: 'bad-turn', field: 'turn' });
+    await accepted(alter({ orderSchool: 'as-printed' }));
+    expect(heads().detail.turn).toEqual(TURN);
+  });
+  test('is not brought back by taking back an act of before', async () => {
+    await accepted(
+      alter({ orderSchool: 'as-printed' }, { turn: TURN, placeNotes: [{ place: 7, kind: 'pin', words: '' }] }),
+    );
+    const off = await accepted(alter({}, { placeNotes: [] }));
+    const other = await accepted(alter({ orderSchool: 'star' }, { turn: null }));
+    await accepted(alter({ fasteners: 6 }));
+    for (const act of [off, other]) {
+      const before = heads();
+      expect((await undo(act)).ok).toBe(false);
+      expect(heads()).toEqual(before);
+    }
+    expect(tightenLines(engineStateOf(rowsNamed(shop, 'demo-norrhem')), Date.parse(YARD_NOW))).toHaveLength(2);
+  });
+  test('is not made new: a joint in no pattern is laid out on its own sheet', async () => {
+    const fields = { engineId: 'demo-norrhem', leafId: heads().leafId, name: 'Cover', pattern: 'free', fasteners: '5' };
+    const more = { thread: 'M6', originalFilm: 'engine-oil', todayFilm: 'engine-oil', orderSchool: 'star' };
+    const made = addJointAction({ ...fields, ...more, turnShaft: false, retorqueSchool: 'none', leafReason: '' });
+    expect((await refused(made)).message).toMatch(/5 fasteners and 0 places/);
+  });
+});
+
 describe('a joint in no pattern', () => {
   const places = [
     [0, 0],
@@ -90,6 +120,11 @@ describe('a joint in no pattern', () => {
     expect(other.joints.find(HEADS)?.detail).toMatchObject({ places, turn, placeNotes });
     const spoilt = text.replace('"turn":[4,3,2,1,0]', '"turn":[4,3,2,1]');
     expect(spoilt).not.toBe(text);
+    const beyond = text.replace('"placeNotes":[{"place":4', '"placeNotes":[{"place":5');
+    expect(beyond).not.toBe(text);
+    expect(() => readBack(openShop(temporaryFile()), parseBuildFile(beyond).file, Date.now(), () => 'unused')).toThrow(
+      /Cylinder heads: Something is noted of place 6/,
+    );
     expect(() => readBack(openShop(temporaryFile()), parseBuildFile(spoilt).file, Date.now(), () => 'unused')).toThrow(
       /Cylinder heads: Place 1 is missing/,
     );

@@ -70,11 +70,14 @@ describe('the map of a head of ten', () => {
   test('of a joint in no pattern lies in its own millimetres, whatever the pitch', () => {
     const places = [0, 1].flatMap((row) => [0, 1, 2, 3, 4].map((i) => [95 * i, 109.25 * row] as const));
     const free: Joint = { ...head, pattern: 'free', detail: { ...head.detail, places } };
-    const own = givingOfJoint(free, facts({ pitch_mm: 1 }));
+    const own = givingOfJoint(free, facts({ pitch_mm: null }));
     const patterned = givingOfJoint(head, facts());
     own.forEach((row, i) => row.forEach((value, j) => expect(value).toBeCloseTo(there(patterned[i]?.[j]), 12)));
   });
 });
+
+test('a pattern whose pitch nobody said is not drawn', () =>
+  expect(codeOf(() => givingOfJoint(head, facts({ pitch_mm: null })))).toBe('missing-field'));
 
 test('presets carry as far as was computed of them', () => {
   const lengthOf = (id: string, foundation_N_per_mm3: number) => {

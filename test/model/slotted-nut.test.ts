@@ -1,7 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
+import { leafOfText } from '@/model/book/leaf-of-text';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
 import { toTheSlot } from '@/model/joint/slotted-nut';
+import { LOCK_LAST, lockedIn } from '@/features/bench/lock-words';
+import { PURPOSES } from '@/model/joint/tightening';
 import { looseOf } from '@/model/order/loose';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { jointNamed, rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
@@ -35,6 +38,15 @@ describe('a slotted nut at its figure', () => {
     expect(stiff.further.notes.map(({ code }) => code)).toEqual(['over-yield']);
     expect(toTheSlot(graded, computeJoint(graded), { ...NUT, slot_deg: 59 }).further.utilisation).toBeLessThan(0.9);
   });
+  test('of a joint that ends by an angle is not reckoned: no figure tells what it holds', () => {
+    const printedText = '30 lb. ft. + 90°';
+    const leaf = {
+      ...inputs.leaf,
+      printedText,
+      ...leafOfText({ kind: 'torque', printedText, conditionText: null, readingIndex: 0 }),
+    };
+    expect(codeOf(() => toTheSlot({ ...inputs, leaf }, worked, NUT))).toBe('ends-in-turn');
+  });
   test('past where the next slot comes is refused', () => {
     const work = () => toTheSlot(inputs, worked, { ...NUT, slot_deg: 60 });
     expect([codeOf(work), fieldOf(work)]).toEqual(['bad-field', 'slot_deg']);
@@ -47,4 +59,9 @@ test('its pins are on the list of what is loose until they are said to be in', (
   const unsaid = order.lines.filter(({ kind }) => kind !== 'tight');
   const words = looseOf(joints, unsaid, order.steps).map((one) => one.words);
   expect(words).toContain('Cylinder head: pins not said to be in');
+});
+
+test('what is locked last is said where nuts stay on, and of no round after which they come off', () => {
+  for (const purpose of PURPOSES)
+    expect(LOCK_LAST[lockedIn(purpose, 'pin')] !== undefined).toBe(purpose === 'final' || purpose === 'retorque');
 });

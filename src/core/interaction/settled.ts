@@ -1,7 +1,10 @@
+import { DomainError } from '@/core/units';
 import { dot, factor, part, solve, type Matrix } from './positive-definite';
 
 // Of the largest force, or of the largest gap: less is rounding.
 const ROUNDING = 1e-12;
+// A nut is taken in and let go a few times at most; more is rounding that goes round in a ring.
+const MOST_ROUNDS = 20;
 
 /**
  * The forces F ≥ 0 with M·F − s ≥ 0 and, wherever one is positive, the other zero: nuts pull and never push. M is
@@ -18,7 +21,9 @@ export function settled(giving: Matrix, advances: readonly number[]): number[] {
   // All of them pulling is what nearly always comes of it.
   const first = n === 0 ? [] : solve(factor(giving), advances);
   if (first.every((force) => force >= 0)) return first;
-  for (;;) {
+  for (let round = 0; ; round++) {
+    if (round > MOST_ROUNDS * (n + 1))
+      throw new DomainError('not-settled', 'What is left in the fasteners could not be found.', 'compliance');
     let [worst, most] = [-1, ROUNDING * reach];
     for (let i = 0; i < n; i++) if (!holding.has(i) && missing(i) > most) [worst, most] = [i, missing(i)];
     if (worst < 0) return forces;

@@ -1,7 +1,7 @@
 export { NAMED_SCHEMES, stages, type NamedScheme, type StageScheme } from './stages';
 export { nextSlot, type NextSlotInput } from './next-slot';
 export { TURN_SCHOOLS, order, type OrderSchool, type Position, type TurnSchool } from './order';
-export { readTurn, turnText } from './read-turn';
+export { assertTurn, readTurn, turnText } from './read-turn';
 export { MAX_FASTENERS, PATTERN_KINDS, patternPositions, type PatternKind } from './pattern';
 export {
   STEP_KINDS,

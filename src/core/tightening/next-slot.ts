@@ -32,7 +32,7 @@ export function nextSlot({ slots, holes, slot_deg }: NextSlotInput): { readonly 
   if (slot_deg < 0 || slot_deg >= period)
     throw new DomainError(
       'bad-field',
-      `slot_deg must lie from 0 to below ${period}, where the next slot comes, got ${slot_deg}.`,
+      `A slot lies from 0 to below ${Number(period.toFixed(2))}° past the hole: there the next one comes. ${slot_deg}° is not.`,
       'slot_deg',
     );
   const turns = Array.from({ length: 2 * holes }, (_, mouth) => {

@@ -51,9 +51,9 @@ function free(count: number, places_mm: readonly Position[]): readonly Position[
     throw new DomainError('bad-field', message, 'places');
   };
   if (places_mm.length !== count)
-    refuse(`places must be given for each of ${count} fasteners, got ${places_mm.length}.`);
+    refuse(`There are ${count} fasteners and ${places_mm.length} places: each has its own.`);
   if (places_mm.some((place) => place.some((value) => !Number.isFinite(value) || Math.abs(value) > FURTHEST_MM)))
-    refuse(`places must be numbers, and none further than ${FURTHEST_MM} mm.`);
+    refuse(`Each place is two figures, and none further out than ${FURTHEST_MM} mm.`);
   let nearest = Infinity;
   places_mm.forEach(([x, y], i) =>
     places_mm.slice(0, i).forEach(([otherX, otherY], j) => {

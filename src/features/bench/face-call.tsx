@@ -11,6 +11,7 @@ import { isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/w
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { turnWords, turnsWords } from '@/model/joint/turns-words';
+import { LOCK_LAST, lockedIn, SLOT_WORDS } from './lock-words';
 import styles from './face.module.css';
 
 interface Props {
@@ -26,15 +27,6 @@ export interface KnownOfPlaces {
   readonly placeNotes: readonly PlaceNote[];
   readonly locking: Locking;
 }
-
-const SLOT_WORDS = 'Then: does a slot meet the hole? Only ever on to it, never back; the sheet says what that costs';
-
-/** What is done last, once every nut is at its figure. */
-const LOCK_LAST: Readonly<Partial<Record<Locking, string>>> = {
-  tab: 'Bend the tabs over, and say so in the order.',
-  wire: 'Draw the wire tight the way that tightens, and say so in the order.',
-  pin: 'Put the pins in, and say so in the order.',
-};
 
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
 function Place({ plan, step, placeNotes, locking }: Pick<Props, 'plan'> & KnownOfPlaces & { readonly step: PullStep }) {
@@ -64,6 +56,7 @@ function Place({ plan, step, placeNotes, locking }: Pick<Props, 'plan'> & KnownO
 /** What to do next, in figures that are read at two metres. */
 export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const { plain, torque } = useFigures();
+  const locking = lockedIn(purpose, known.locking);
   const step = plan.steps[round.next];
   const turns = turnsOfPlan(plan);
   const over = round.marks.filter((mark) => mark.attention).length;
@@ -95,7 +88,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
           {turns.length > 0 && ` and ${turnsWords(turns)}`}
         </p>
         <p className={styles.hint}>
-          {LOCK_LAST[known.locking]} Wind the wrench back to its lowest mark, not below it.
+          {LOCK_LAST[locking]} Wind the wrench back to its lowest mark, not below it.
           {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
         </p>
       </section>
@@ -124,7 +117,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const fresh = isNewSetting(plan, round.next);
   const last = plan.steps.slice(0, round.next).findLast((one) => one.kind === 'pull');
   const before = last?.kind === 'pull' ? last : undefined;
-  const place = <Place plan={plan} step={step} {...known} />;
+  const place = <Place plan={plan} step={step} placeNotes={known.placeNotes} locking={locking} />;
   if (plan.care === 'hand')
     return (
       <section className={styles.call}>

@@ -66,7 +66,8 @@ const conditionsOf = ({ fit, kind }: FitState): readonly ConditionId[] => [
 function useWantedLine({ fit, kind, page }: FitState): string {
   const { span } = useLengths(kind.isSize);
   const { limits, rule } = fit.wanted;
-  if (limits) return `${span(limits.min_mm, limits.max_mm)}, from ${page?.says ?? 'limits of your own'}`;
+  const aside = page?.aside === undefined ? '' : `; its source was set aside: ${page.aside}`;
+  if (limits) return `${span(limits.min_mm, limits.max_mm)}, from ${page?.says ?? 'limits of your own'}${aside}`;
   if (rule) return `${rule.perDiameter[0]} to ${rule.perDiameter[1]} of the diameter, by a rule`;
   return 'nothing says yet what is wanted';
 }

@@ -84,6 +84,7 @@ function FitLine({
         </b>
         {worst?.order && <span>On order: {worst.order}</span>}
         {worst?.why && <span>{worst.why}</span>}
+        {judged.page?.aside !== undefined && <span>The source of its limits was set aside.</span>}
         {judged.page?.corrected && <span>Its page was corrected since.</span>}
         {held.length > 0 && (
           <span className={styles.holds}>{held.map(({ name }) => name).join(', ')} may not be closed yet</span>

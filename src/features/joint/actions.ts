@@ -4,8 +4,7 @@ import { nanoid } from 'nanoid';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { readTorqueLine } from '@/core/print';
 import { threadNamed } from '@/core/thread';
-import { isSameShape, positionsOf, turnOf } from '@/model/joint/joint-shape';
-import { assertNotesPlaced } from '@/model/joint/place-note';
+import { assertShape, isSameShape } from '@/model/joint/joint-shape';
 import { DomainError, atField } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -43,9 +42,7 @@ import { standardReading } from './standard-leaf';
 /** Refuses a joint that cannot be reckoned, naming the field. @throws DomainError */
 function assertReckonable({ shop, now }: Bench, joint: Joint): void {
   atField('thread', () => threadNamed(joint.thread));
-  atField('fasteners', () => positionsOf(joint));
-  atField('turn', () => turnOf(joint));
-  assertNotesPlaced(joint);
+  assertShape(joint);
   computeJoint(jointInputs(shop, joint, now));
 }
 

@@ -17,6 +17,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
+import { useOutside } from '@/interface/parts/use-outside';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
 import { ClampDrawing } from '@/interface/pattern/clamp-drawing';
@@ -46,7 +47,9 @@ const NOTHING: Draft = {
   boltStiffness_N_per_mm: null,
 };
 
-const isWhole = (draft: Draft): draft is ClampMapFacts => Object.values(draft).every((value) => value !== null);
+/** Whether all is said; of a joint in no pattern its places say how far they lie apart. */
+const isWhole = (draft: Draft, { pattern }: Pick<Joint, 'pattern'>): draft is ClampMapFacts =>
+  Object.entries(draft).every(([field, value]) => value !== null || (field === 'pitch_mm' && pattern === 'free'));
 
 /** What is known already stands in its field: the stiffness of a fastener whose grip was measured. */
 function begun(setting: JointInputs): Draft {
@@ -56,8 +59,6 @@ function begun(setting: JointInputs): Draft {
   const thread = tryCore(() => threadNamed(todayFacts(setting).thread));
   return {
     ...NOTHING,
-    // Its places are in millimetres: nothing is asked.
-    pitch_mm: joint.pattern === 'free' ? 100 : null,
     boltStiffness_N_per_mm:
       grip_mm !== null && thread.ok
         ? Math.round(boltStiffness(thread.result.stressArea_mm2, grip_mm, thread.result.major_mm) / 1000) * 1000
@@ -67,11 +68,19 @@ function begun(setting: JointInputs): Draft {
 
 const CHOOSE = { value: '', label: 'Choose…' };
 
+interface InputProps {
+  readonly draft: Draft;
+  readonly joint: Joint;
+  /** How often it was begun anew: its cells then show what stands. */
+  readonly round: number;
+  readonly onDraft: (part: Partial<Draft>) => void;
+}
+
 /** What the model is given, each on view and to be changed. */
-function Inputs({ draft, joint, onDraft }: { draft: Draft; joint: Joint; onDraft: (part: Partial<Draft>) => void }) {
+function Inputs({ draft, joint, round, onDraft }: InputProps) {
   const number = (label: string, field: keyof Draft, description?: string, zero = false) => (
     <MeasureField
-      key={`${field} ${draft.head} ${draft.gasket}`}
+      key={`${field} ${draft.head} ${draft.gasket} ${round}`}
       kind="number"
       zero={zero}
       label={label}
@@ -109,7 +118,7 @@ function Inputs({ draft, joint, onDraft }: { draft: Draft; joint: Joint; onDraft
       {number('Solid share', 'solid', 'Of its bending stiffness: 1 is solid')}
       {number('Bedding, N/mm³', 'foundation_N_per_mm3', 'Gasket and block together')}
       {joint.pattern !== 'free' && number('Pitch, mm', 'pitch_mm', 'Between neighbours')}
-      {number('Margin, mm', 'margin_mm', 'From the outermost to the edge', true)}
+      {number('Margin, mm', 'margin_mm', 'From the outermost to the edge; 20 stands typical', true)}
       {number('Fastener, N/mm', 'boltStiffness_N_per_mm', 'Known once its grip is')}
     </div>
   );
@@ -143,18 +152,25 @@ function worksOf(joint: Joint, facts: ClampMapFacts, targets: readonly number[])
 export function ClampMapFold({ setting, worked, stageList, onDetail }: Props) {
   const { joint } = setting;
   const [draft, setDraft] = useState<Draft>(() => begun(setting));
+  const [round, setRound] = useState(0);
+  const wrote = useOutside(joint.detail.clampMap, () => {
+    setDraft(begun(setting));
+    setRound((was) => was + 1);
+  });
   const [at, setAt] = useState<number>();
   const { significant, kilonewtons } = useFigures();
   const { band, prevailing_Nm } = worked.ladder;
   const facts = useDeferredValue(draft);
   const shown = useMemo(() => {
-    if (!isWhole(facts)) return undefined;
+    if (!isWhole(facts, joint)) return undefined;
     return tryCore(() => worksOf(joint, facts, targetsOf(stageList, { final_N: band.p50_N, prevailing_Nm })));
   }, [facts, joint, stageList, band.p50_N, prevailing_Nm]);
   const put = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
     setDraft(next);
-    if (isWhole(next)) onDetail({ clampMap: next });
+    if (!isWhole(next, joint)) return;
+    wrote(next);
+    onDetail({ clampMap: next });
   };
   const turns = stageList.filter(({ turn }) => turn).length;
   const last = shown?.ok ? evenness(shown.result.map.frames.at(-1)?.forces_N ?? []) : undefined;
@@ -167,8 +183,8 @@ export function ClampMapFold({ setting, worked, stageList, onDetail }: Props) {
         A nut that is pulled lets those beside it go a little. This is a picture of what to expect and no specification:
         no wrinkle of a gasket, no bow of a head and no sealant is in it.
       </p>
-      <Inputs draft={draft} joint={joint} onDraft={put} />
-      {!isWhole(draft) && <p>It is drawn once each of these is said.</p>}
+      <Inputs draft={draft} joint={joint} round={round} onDraft={put} />
+      {!isWhole(draft, joint) && <p>It is drawn once each of these is said.</p>}
       {shown && !shown.ok && <Notice kind="stop">{shown.error.message}</Notice>}
       {shown?.ok && last && (
         <Played

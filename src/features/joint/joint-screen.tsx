@@ -168,13 +168,7 @@ export function JointScreen({
             onDetail={changeDetail}
           />
         )}
-        <ShapeFold
-          key={`${joint.name} ${keyOfShape(joint)}`}
-          joint={joint}
-          pulled={pulled}
-          onChange={change}
-          onDetail={changeDetail}
-        />
+        <ShapeFold joint={joint} pulled={pulled} onChange={change} onDetail={changeDetail} />
         <PlaceNotesFold joint={joint} onDetail={changeDetail} />
         {notes}
       </HydrationGate>

@@ -103,7 +103,8 @@ export function NewJointForm(props: Props) {
       <TextInput label="Name of the joint" {...field('name')} />
       <NativeSelect
         label="Pattern"
-        data={[...PATTERNS]}
+        data={PATTERNS.filter(({ value }) => value !== 'free')}
+        description="In no pattern: on its own sheet"
         {...field('pattern')}
         onChange={(event) => choosePattern(event.currentTarget.value)}
       />

@@ -82,7 +82,9 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
   const inherited = CARE_CHOICES.find(
     ({ value }) => value === careOf({ ...joint.detail, care: null }, practice),
   )?.label.toLowerCase();
-  const [isPrinted, setPrinted] = useState(joint.orderSchool === 'as-printed');
+  // Chosen, and not whole yet: the one before is in force until it is.
+  const [isEntering, setEntering] = useState(false);
+  const isPrinted = isEntering || joint.orderSchool === 'as-printed';
   const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
   const chooseScheme = (value: string) =>
     onChange({
@@ -104,15 +106,17 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
         value={isPrinted ? 'as-printed' : joint.orderSchool}
         onChange={(event) => {
           const school = event.currentTarget.value as Joint['orderSchool'];
-          setPrinted(school === 'as-printed');
           // The book's own is kept once every place is in it.
-          if (school !== 'as-printed' || joint.detail.turn !== null) onChange({ orderSchool: school });
+          const waits = school === 'as-printed' && joint.detail.turn === null;
+          setEntering(waits);
+          if (!waits) onChange({ orderSchool: school });
         }}
       />
       {isPrinted && (
         <PrintedTurn
           joint={joint}
           onTurn={(turn) => {
+            setEntering(false);
             onChange({ orderSchool: 'as-printed' });
             onDetail({ turn });
           }}

@@ -1,16 +1,17 @@
 'use client';
 
 import { useMemo } from 'react';
-import { tighteningPlan, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
+import { rowTurn, tighteningPlan, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { keyOfShape, shapeOfPlan, turnOf } from '@/model/joint/joint-shape';
+import { keyOfShape, shapeOfPlan } from '@/model/joint/joint-shape';
 import { shaftOf, type JointResult } from '@/model/joint/joint-result';
-import { Section } from '@/interface/parts/screen';
+import { Notice, Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { turnWords } from '@/model/joint/turns-words';
 import type { JointChange } from './schema';
+import { tryCore } from '@/model/try-core';
 import { PlanControls } from './plan-controls';
 import styles from './joint-screen.module.css';
 
@@ -25,26 +26,34 @@ interface Props {
 
 /** The turn drawn on the pattern, the stages, and what they are made from. */
 export function PlanFold({ setting: { joint, shelves }, worked, stageList, onChange, onDetail, plain }: Props) {
-  const shape = useMemo(() => shapeOfPlan(joint), [joint]);
-  const { positions } = shape;
   const shaft = shaftOf(joint);
-  const turn =
-    stageList.length > 0
-      ? tighteningPlan({ ...shape, stages: stageList, unitOfWork: joint.unitOfWork, turnShaft: shaft }).order
-      : turnOf(joint);
+  // Two windows may leave places and number apart for as long as nobody said which stands.
+  const drawn = useMemo(
+    () =>
+      tryCore(() => {
+        const shape = shapeOfPlan(joint);
+        const asks = { ...shape, stages: stageList, unitOfWork: joint.unitOfWork, turnShaft: shaft };
+        return { positions: shape.positions, turn: stageList.length > 0 ? tighteningPlan(asks).order : rowTurn(shape) };
+      }),
+    [joint, stageList, shaft],
+  );
   const turnsAfter = (i: number) => turnsShaftAfter({ stages: stageList, turnShaft: shaft }, i);
   const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1 && !stageList[i]?.turn;
   return (
     <Section title="The plan">
       <div className={styles.plan}>
         <div className={styles.drawing}>
-          <PatternDrawing
-            positions={positions}
-            order={turn}
-            caps={joint.pattern === 'caps'}
-            noted={new Set(joint.detail.placeNotes.map(({ place }) => place))}
-            label={`${joint.fasteners} fasteners with their place in the turn`}
-          />
+          {drawn.ok ? (
+            <PatternDrawing
+              positions={drawn.result.positions}
+              order={drawn.result.turn}
+              caps={joint.pattern === 'caps'}
+              noted={new Set(joint.detail.placeNotes.map(({ place }) => place))}
+              label={`${joint.fasteners} fasteners with their place in the turn`}
+            />
+          ) : (
+            <Notice kind="stop">{drawn.error.message}</Notice>
+          )}
         </div>
         {worked && (
           <ol className={styles.stages} aria-label="Stages">

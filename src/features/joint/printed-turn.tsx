@@ -8,6 +8,7 @@ import type { Joint } from '@/model/joint/joint';
 import { tryCore } from '@/model/try-core';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
+import { useOutside } from '@/interface/parts/use-outside';
 import { PlacePicker } from '@/interface/pattern/place-picker';
 
 interface Props {
@@ -17,16 +18,26 @@ interface Props {
 
 /** The order as the book has it: its places pressed one after another, or their numbers typed as printed. */
 export function PrintedTurn({ joint, onTurn }: Props) {
-  const positions = positionsOf(joint);
+  const placed = tryCore(() => positionsOf(joint));
+  const positions = placed.ok ? placed.result : [];
   const [turn, setTurn] = useState<readonly number[]>(joint.detail.turn ?? []);
   const [text, setText] = useState(turnText(turn));
   const [isTyped, setTyped] = useState(false);
+  const wrote = useOutside(joint.detail.turn, (kept) => {
+    setTurn(kept ?? []);
+    setText(turnText(kept ?? []));
+    setTyped(false);
+  });
+  const keep = (whole: readonly number[]) => {
+    wrote(whole);
+    onTurn(whole);
+  };
   const left = positions.length - turn.length;
   const take = (next: readonly number[]) => {
     setTurn(next);
     setText(turnText(next));
     setTyped(false);
-    if (next.length === positions.length) onTurn(next);
+    if (next.length === positions.length) keep(next);
   };
   const read = tryCore(() => readTurn(text, positions.length));
   const type = (typed: string) => {
@@ -35,8 +46,9 @@ export function PrintedTurn({ joint, onTurn }: Props) {
     const found = tryCore(() => readTurn(typed, positions.length));
     if (!found.ok) return;
     setTurn(found.result);
-    onTurn(found.result);
+    keep(found.result);
   };
+  if (!placed.ok) return null;
   return (
     <div className={form.wide}>
       <p>

@@ -6,6 +6,9 @@ import { MAX_FASTENERS, patternPositions, type PatternKind } from '@/core/tighte
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { tryCore } from '@/model/try-core';
 import type { Joint } from '@/model/joint/joint';
+import { DraftNote } from '@/interface/parts/action-form';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
+import { keyOfShape } from '@/model/joint/joint-shape';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
@@ -22,6 +25,11 @@ interface Props {
   readonly onChange: (change: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
+
+const FORMS = ['shape'];
+
+/** What stands on disk, told from what stood there before. */
+const idOf = (joint: Joint): string => `${joint.name} ${keyOfShape(joint)}`;
 
 /** How many places were typed, or why they cannot be. */
 function countOfPlaces(text: string): { readonly count?: number; readonly refusal?: string } {
@@ -53,9 +61,27 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
   const [fasteners, setFasteners] = useState(String(joint.fasteners));
   const [pattern, setPattern] = useState<PatternKind>(joint.pattern);
   const [places, setPlaces] = useState(textOfPlaces(joint.detail.places ?? []));
+  const draft = useTableDraft({
+    name: 'shape',
+    values: { name, fasteners, pattern, places },
+    onDisk: {
+      name: joint.name,
+      fasteners: String(joint.fasteners),
+      pattern: joint.pattern,
+      places: textOfPlaces(joint.detail.places ?? []),
+    },
+    id: idOf(joint),
+    restore: (typed) => {
+      setName(typed.name);
+      setFasteners(typed.fasteners);
+      setPattern(typed.pattern);
+      setPlaces(typed.places);
+    },
+  });
   const { count, refusal } = countOf(fasteners, pattern, places);
   const begun = joint.pattern === 'free' ? undefined : textOfPlaces(placesOfPattern(joint.pattern, joint.fasteners));
-  const isMoved = !pulled && pattern === 'free' && places.trim() !== textOfPlaces(joint.detail.places ?? []);
+  const isMoved =
+    !pulled && pattern === 'free' && textOfPlaces(placesIn(places)) !== textOfPlaces(joint.detail.places ?? []);
   const changes: JointChange = {
     ...(name.trim() !== joint.name && name.trim() !== '' && { name: name.trim() }),
     ...(!pulled && count !== undefined && count !== joint.fasteners && { fasteners: count }),
@@ -64,16 +90,23 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
   const isChanged = Object.keys(changes).length > 0 || isMoved;
   const where = PATTERNS.find(({ value }) => value === joint.pattern)?.label ?? '';
   return (
-    <Disclosure title="Name, number and pattern" line={`${joint.fasteners}: ${where.toLowerCase()}`}>
+    <Disclosure title="Name, number and pattern" line={`${joint.fasteners}: ${where.toLowerCase()}`} forms={FORMS}>
+      <DraftNote draft={draft} />
       <form
         className={form.form}
         onSubmit={(event) => {
           event.preventDefault();
           if (!isChanged || !(pulled || refusal === undefined)) return;
           const isOther = changes.fasteners !== undefined || changes.pattern !== undefined || isMoved;
-          // The book's own order is of the places there were.
-          onChange({ ...changes, ...(isOther && joint.orderSchool === 'as-printed' && { orderSchool: 'centre-out' }) });
-          if (isOther) onDetail({ turn: null, ...(pattern === 'free' && { places: placesIn(places) }) });
+          const change: JointChange = {
+            ...changes,
+            // The book's own order is of the places there were.
+            ...(isOther && joint.orderSchool === 'as-printed' && { orderSchool: 'centre-out' }),
+          };
+          const detail = isOther ? { turn: null, ...(pattern === 'free' && { places: placesIn(places) }) } : {};
+          draft.saved(idOf({ ...joint, ...change, detail: { ...joint.detail, ...detail } }));
+          onChange(change);
+          if (isOther) onDetail(detail);
         }}
       >
         <div className={form.grid}>
@@ -103,6 +136,8 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
                 value={pattern}
                 onChange={(event) => {
                   const next = event.currentTarget.value as PatternKind;
+                  // As many as there are places, until another number is typed.
+                  if (pattern === 'free') setFasteners(String(placesIn(places).length));
                   if (next === 'free' && places.trim() === '') setPlaces(begun ?? '');
                   setPattern(next);
                 }}

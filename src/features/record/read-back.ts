@@ -1,4 +1,4 @@
-import { turnOf } from '@/model/joint/joint-shape';
+import { assertShape } from '@/model/joint/joint-shape';
 import { threadNamed } from '@/core/thread';
 import { DomainError, isDomainError } from '@/core/units';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -89,7 +89,7 @@ function assertReckonable(shop: Shop, { joints }: BuildFile, now: number): void 
   for (const joint of joints)
     try {
       threadNamed(joint.thread);
-      turnOf(joint);
+      assertShape(joint);
       computeJoint(jointInputs(shop, joint, now, shelves));
     } catch (error) {
       if (!isDomainError(error)) throw error;

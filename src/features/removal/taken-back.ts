@@ -4,6 +4,7 @@ import { jointsReferringTo } from '@/db/reads/joints-affected';
 import type { ChangedRow } from '@/db/repositories/act-repository';
 import type { Shop } from '@/db/shop';
 import { DETAIL_JSON } from '@/model/joint/joint-detail';
+import { assertShape } from '@/model/joint/joint-shape';
 import { computeJoint } from '@/model/joint/joint-result';
 import { assertOrder } from '@/model/order/edit-steps';
 import type { Step } from '@/model/order/step';
@@ -49,6 +50,7 @@ function assertReckonable(shop: Shop, id: string, now: number): void {
   const joint = shop.joints.find(id);
   if (!joint) return;
   try {
+    assertShape(joint);
     computeJoint(jointInputs(shop, joint, now));
   } catch (error) {
     if (isDomainError(error)) throw cannot(`“${joint.name}” could not be reckoned then. ${error.message}`);

@@ -54,6 +54,12 @@ function linesOf(judged: FitState, says: (place: FitPlace) => string | undefined
 const correctedOf = ({ fit, page }: FitState): readonly GateLine[] =>
   page?.corrected ? [{ fitId: fit.id, line: `${fit.name}: its page was corrected since, ${page.corrected.says}` }] : [];
 
+/** Limits from a source that was set aside since. */
+const asideOf = ({ fit, page }: FitState): readonly GateLine[] =>
+  page?.aside === undefined
+    ? []
+    : [{ fitId: fit.id, line: `${fit.name}: the source of its limits was set aside, ${page.aside}` }];
+
 /** Where a strip lies in a bearing of this engine: nothing may turn the shaft. */
 export const stripsIn = (fits: readonly FitState[]): readonly string[] =>
   fits.flatMap((judged) =>
@@ -68,6 +74,7 @@ export function gateOf(fits: readonly FitState[], jointId: string): Gate {
     asks: closing.flatMap((judged) => [
       ...linesOf(judged, (place) => (isHolding(place.state) || place.state === 'inside' ? undefined : askOf(place))),
       ...correctedOf(judged),
+      ...asideOf(judged),
     ]),
     strips: stripsIn(fits),
   };

@@ -6,6 +6,8 @@ import type { Leaf } from '@/model/book/leaf';
 export interface FitPageSays {
   /** `Workshop manual, p. 12: “0.03 to 0.06 mm”` */
   readonly says: string;
+  /** Why its source was set aside, so that nothing in it is in force. */
+  readonly aside?: string;
   /** How the leaf reads now, where it was corrected since; the fit still has what it was taken from. */
   readonly corrected?: { readonly leafId: string; readonly says: string };
 }
@@ -23,12 +25,18 @@ export function pagesOf(
   leaves: readonly Leaf[],
   sources: readonly Source[],
 ): (fit: Pick<Fit, 'leafId'>) => FitPageSays | undefined {
-  const titles = new Map(sources.map(({ id, title }) => [id, title]));
-  const says = ({ sourceId, page, printedText }: Leaf) => `${titles.get(sourceId) ?? ''}, p. ${page}: “${printedText}”`;
+  const byId = new Map(sources.map((source) => [source.id, source]));
+  const says = ({ sourceId, page, printedText }: Leaf) =>
+    `${byId.get(sourceId)?.title ?? ''}, p. ${page}: “${printedText}”`;
   return ({ leafId }) => {
     const leaf = leafId === null ? undefined : leaves.find(({ id }) => id === leafId);
     if (!leaf) return undefined;
     const now = currentLeaf(leaf, leaves);
-    return { says: says(leaf), ...(now.id !== leaf.id && { corrected: { leafId: now.id, says: says(now) } }) };
+    const aside = byId.get(now.sourceId)?.aside;
+    return {
+      says: says(leaf),
+      ...(aside !== undefined && { aside }),
+      ...(now.id !== leaf.id && { corrected: { leafId: now.id, says: says(now) } }),
+    };
   };
 }

@@ -8,8 +8,8 @@ export interface ClampMapFacts {
   /** Share of the bending stiffness of a solid plate that is left by what it is hollow for. */
   readonly solid: number;
   readonly foundation_N_per_mm3: number;
-  /** Between neighbours of the pattern; of a joint in no pattern its places say it. */
-  readonly pitch_mm: number;
+  /** Between neighbours of the pattern; null of a joint in no pattern, whose places say it. */
+  readonly pitch_mm: number | null;
   /** From the outermost fasteners to the edge. */
   readonly margin_mm: number;
   readonly boltStiffness_N_per_mm: number;

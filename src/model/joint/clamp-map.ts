@@ -25,14 +25,16 @@ export interface Evenness {
   readonly variation_pct: number;
 }
 
-/** Where the fasteners lie, mm from the least of them. */
-function places_mm(joint: Joint, pitch_mm: number): readonly Position[] {
+/** Where the fasteners lie, mm from the least of them. @throws DomainError missing-field */
+function places_mm(joint: Joint, pitch_mm: number | null): readonly Position[] {
+  if (joint.pattern !== 'free' && pitch_mm === null)
+    throw new DomainError('missing-field', 'How far its neighbours lie apart was not said.', 'pitch_mm');
   const placed =
     joint.pattern === 'free'
       ? (joint.detail.places ?? [])
       : patternPositions(joint.pattern, joint.fasteners).map(([x, y]): Position => [
-          (x * pitch_mm) / 100,
-          (y * pitch_mm) / 100,
+          (x * (pitch_mm ?? 0)) / 100,
+          (y * (pitch_mm ?? 0)) / 100,
         ]);
   const [left, top] = [Math.min(...placed.map(([x]) => x)), Math.min(...placed.map(([, y]) => y))];
   return placed.map(([x, y]) => [x - left, y - top]);

@@ -130,7 +130,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     depth_mm: sentNumber().positive().max(500).required(),
     solid: sentNumber().positive().max(1).required(),
     foundation_N_per_mm3: sentNumber().positive().max(5000).required(),
-    pitch_mm: sentNumber().positive().max(1000).required(),
+    pitch_mm: sentNumber().positive().max(1000).allow(null).required(),
     margin_mm: sentNumber().min(0).max(500).required(),
     boltStiffness_N_per_mm: sentNumber().positive().max(1e8).required(),
   })

@@ -1,5 +1,7 @@
-import { patternPositions, rowTurn, type Position, type TurnSchool } from '@/core/tightening';
+import { assertTurn, patternPositions, rowTurn, type Position, type TurnSchool } from '@/core/tightening';
+import { atField } from '@/core/units';
 import type { Joint } from './joint';
+import { assertNotesPlaced } from './place-note';
 
 type Shaped = Pick<Joint, 'pattern' | 'fasteners' | 'detail'>;
 
@@ -30,6 +32,19 @@ export const keyOfShape = ({ pattern, fasteners, detail }: Shaped): string =>
   JSON.stringify([pattern, fasteners, detail.places]);
 
 export const isSameShape = (one: Shaped, other: Shaped): boolean => keyOfShape(one) === keyOfShape(other);
+
+/**
+ * Refuses a joint whose places, order and notes do not go together. The sheet, a build file and taking an act back all
+ * ask here. An order that is kept is whole even while another is in force: it may be taken again.
+ * @throws DomainError bad-field, bad-turn
+ */
+export function assertShape(joint: Shaped & Pick<Joint, 'orderSchool'>): void {
+  atField('fasteners', () => positionsOf(joint));
+  const { turn } = joint.detail;
+  if (turn !== null || joint.orderSchool === 'as-printed')
+    atField('turn', () => assertTurn(turn ?? [], joint.fasteners));
+  assertNotesPlaced(joint);
+}
 
 /** The turn of a joint whose stages nobody knows. @throws DomainError bad-field, bad-turn */
 export const turnOf = (joint: Shaped & Pick<Joint, 'orderSchool'>): readonly number[] => rowTurn(shapeOfPlan(joint));

@@ -1,5 +1,7 @@
+import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnFurther, type TurnFurther } from '@/core/joint';
 import { nextSlot } from '@/core/tightening';
+import { DomainError } from '@/core/units';
 import { inItsThread, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
 import type { JointResult } from './joint-result';
@@ -20,13 +22,19 @@ export interface ToTheSlot {
 /**
  * What it costs to turn a nut of a joint on from its final figure until a slot meets a hole, at the middle of what the
  * figure gives.
- * @throws DomainError bad-field
+ * @throws DomainError bad-field; ends-in-turn where the page ends by an angle
  */
 export function toTheSlot(
   setting: JointInputs,
   { ladder: { band, friction, prevailing_Nm } }: Pick<JointResult, 'ladder'>,
   { stiffness_N_per_mm, ...slots }: SlotFacts,
 ): ToTheSlot {
+  if (turnsOfLeaf(setting.leaf).length > 0)
+    throw new DomainError(
+      'ends-in-turn',
+      'This joint ends by an angle: what it holds then no figure tells, and so not what a slot further would cost.',
+      'leafId',
+    );
   const { turn_deg } = nextSlot(slots);
   const { thread, bearing, yield_MPa } = inItsThread(todayFacts(setting), setting);
   const further = turnFurther({

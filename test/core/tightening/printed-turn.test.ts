@@ -121,7 +121,7 @@ describe('patterns', () => {
       ),
     ));
   test.each([
-    [[[0, 0]], /each of 2 fasteners, got 1/],
+    [[[0, 0]], /2 fasteners and 1 places/],
     [
       [
         [0, 0],
@@ -134,7 +134,7 @@ describe('patterns', () => {
         [0, 0],
         [9000, 0],
       ],
-      /none further than 5000 mm/,
+      /none further out than 5000 mm/,
     ],
   ])('%j is refused', (places, words) => {
     const work = () => patternPositions('free', 2, places as unknown as Position[]);

@@ -234,6 +234,22 @@ test('what has history stays, and it is said what hangs on it', async ({ page, b
   await expect(page.getByRole('alert').filter({ hasText: 'round' })).toContainText('“Cylinder head” stays');
 });
 
+test('a fold pressed before the page listens shows what is in it, as soon as it does', async ({ page, bench }) => {
+  await inYard(page, bench);
+  const held: (() => void)[] = [];
+  let holding = true;
+  await page.route('**/*.js', async (route) => {
+    if (holding) await new Promise<void>((free) => held.push(free));
+    await route.continue();
+  });
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`, { waitUntil: 'commit' });
+  await page.locator('summary', { hasText: 'Name, number and pattern' }).click();
+  await expect(page.getByRole('button', { name: 'Take away Cylinder head' })).toHaveCount(0);
+  holding = false;
+  for (const free of held) free();
+  await expect(page.getByRole('button', { name: 'Take away Cylinder head' })).toBeVisible();
+});
+
 test('one key finds anything: words with a slip, and Enter goes there', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + BOOK);

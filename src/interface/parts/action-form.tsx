@@ -58,9 +58,13 @@ function useFirstField(wanted: boolean | string) {
   useEffect(() => {
     const elsewhere = document.activeElement;
     if (wanted === false || (elsewhere instanceof HTMLElement && elsewhere.matches(FIELDS))) return;
-    // The gate of the form opens with this very paint.
     const first = typeof wanted === 'string' ? `[data-path="${wanted}"]` : FIELDS;
-    const frame = requestAnimationFrame(() => form.current?.querySelector<HTMLElement>(first)?.focus());
+    // A field whose gate is still shut takes no focus: on a slow device that is more than one paint.
+    let frame = requestAnimationFrame(function take() {
+      const field = form.current?.querySelector<HTMLElement>(first);
+      if (field?.matches(':disabled')) frame = requestAnimationFrame(take);
+      else field?.focus();
+    });
     return () => cancelAnimationFrame(frame);
   }, [wanted]);
   return form;

@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import styles from './fold.module.css';
 import { useDrafts } from './use-draft';
 
@@ -23,11 +23,22 @@ interface Props {
  */
 export function Disclosure({ title, line, id, open = false, forms = NO_FORMS, children }: Props) {
   const [opened, setOpened] = useState(open);
+  const fold = useRef<HTMLDetailsElement>(null);
+  // Pressed before the page listened, the browser has opened it by itself, and nobody was told.
+  useEffect(() => {
+    if (fold.current) setOpened(fold.current.open);
+  }, []);
   useDrafts((names) => {
     if (forms.some((form) => names.includes(form))) setOpened(true);
   });
   return (
-    <details className={styles.fold} id={id} open={opened} onToggle={(event) => setOpened(event.currentTarget.open)}>
+    <details
+      ref={fold}
+      className={styles.fold}
+      id={id}
+      open={opened}
+      onToggle={(event) => setOpened(event.currentTarget.open)}
+    >
       <summary className={styles.summary}>
         <h2 className={styles.title}>{title}</h2>
         <span className={styles.line}>{line}</span>

@@ -1,8 +1,17 @@
 'use client';
 
-import { useMounted } from '@mantine/hooks';
-import type { ReactNode } from 'react';
+import { useSyncExternalStore, type ReactNode } from 'react';
 import styles from './alive.module.css';
+
+const never = () => () => undefined;
+
+/** Whether the page listens: at once where it comes up by an act, after the first paint where the server drew it. */
+const useAlive = (): boolean =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
 
 /** Controls that open once the page is alive, so that nothing chosen or typed before is lost. */
 export const HydrationGate = ({
@@ -12,7 +21,7 @@ export const HydrationGate = ({
   readonly children: ReactNode;
   readonly className?: string;
 }) => (
-  <fieldset className={className} disabled={!useMounted()}>
+  <fieldset className={className} disabled={!useAlive()}>
     {children}
   </fieldset>
 );

@@ -250,6 +250,25 @@ test('a fold pressed before the page listens shows what is in it, as soon as it 
   await expect(page.getByRole('button', { name: 'Take away Cylinder head' })).toBeVisible();
 });
 
+test('a page that was scrolled before it listens stays where it is', async ({ page, bench }) => {
+  await inYard(page, bench);
+  const held: (() => void)[] = [];
+  let holding = true;
+  await page.route('**/*.js', async (route) => {
+    if (holding) await new Promise<void>((free) => held.push(free));
+    await route.continue();
+  });
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`, { waitUntil: 'commit' });
+  await page.locator('summary', { hasText: 'Name, number and pattern' }).scrollIntoViewIfNeeded();
+  const before = await page.evaluate(() => scrollY);
+  expect(before).toBeGreaterThan(200);
+  holding = false;
+  for (const free of held) free();
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await page.locator('summary', { hasText: 'Name, number and pattern' }).hover();
+  expect(await page.evaluate(() => scrollY)).toBe(before);
+});
+
 test('one key finds anything: words with a slip, and Enter goes there', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + BOOK);

@@ -41,9 +41,15 @@ export function Rail({ tags: shown, engines, home, reckoner, find }: Props) {
   const { engine } = useParams<{ engine?: string }>();
   const router = useRouter();
   const current = useRef<HTMLAnchorElement>(null);
-  // Among many tags the one looked at may hang out of sight.
+  // Among many tags the one looked at may hang out of sight. Only the rail moves: bringing the tag into view would
+  // move the page too, under the finger of whoever scrolled before it was alive.
   useEffect(() => {
-    void current.current?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+    const tag = current.current;
+    const rail = tag?.parentElement;
+    if (!tag || !rail) return;
+    const [from, to] = [tag.offsetLeft - rail.offsetLeft, tag.offsetLeft - rail.offsetLeft + tag.offsetWidth];
+    if (from < rail.scrollLeft) rail.scrollLeft = from;
+    else if (to > rail.scrollLeft + rail.clientWidth) rail.scrollLeft = to - rail.clientWidth;
   }, [engine]);
   const step = (by: number) => () => {
     if (shown.length === 0) return;

@@ -108,7 +108,7 @@ describe('torque, then an angle', () => {
     const { plan } = await roundOf(await jointOf('30 lb ft + 90°'));
     const text = PLAN_JSON.write(plan);
     expect(PLAN_JSON.read(text)).toEqual(plan);
-    expect((JSON.parse(text) as { version: number }).version).toBe(3);
+    expect((JSON.parse(text) as { version: number }).version).toBe(4);
   });
 
   test('is tight when all is turned, and no figure goes over it again, whatever school its sheet has', async () => {

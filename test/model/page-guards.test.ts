@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import type { Shop } from '@/db/shop';
 import { leafOfText } from '@/model/book/leaf-of-text';
-import { pageGuards, pageGuardsOf } from '@/model/book/page-guards';
+import { pageGuards, pageGuardsOfWhole } from '@/model/book/page-guards';
 import { PLAIN_SOURCE, type Source } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
 import { engineStateOf } from '@/model/engine/engine-rows';
@@ -52,7 +52,7 @@ function addPage(printedText: string, source: Partial<Source> & { readonly id: s
 
 const guards = (engine: { year?: number | null; engineNumber?: string } = {}) => {
   const rows = rowsNamed(shop, cover().engineId);
-  return pageGuardsOf({ ...rows.engine, ...engine }, rows.leaves, rows.sources, cover());
+  return pageGuardsOfWhole({ ...rows.engine, ...engine }, rows.leaves, rows.sources, cover());
 };
 const said = (engine?: Parameters<typeof guards>[0]) => guards(engine).map(({ code, severity }) => [code, severity]);
 
@@ -104,7 +104,7 @@ describe('the page that a figure is from', () => {
     const rows = rowsNamed(shop, cover().engineId);
     const sources = rows.sources.map((one) => (one.id === sourceId ? { ...one, fromNumber: 'Z 900' } : one));
     const of = { ...rows.engine, engineNumber: 'A 1' };
-    expect(pageGuardsOf(of, rows.leaves, sources, cover()).map(({ code }) => code)).toEqual(['page-out-of-force']);
+    expect(pageGuardsOfWhole(of, rows.leaves, sources, cover()).map(({ code }) => code)).toEqual(['page-out-of-force']);
   });
   test('stands on the engine’s tag, before it is tight', () => {
     addPage('12 Nm', { id: 'bulletin', kind: 'bulletin' });

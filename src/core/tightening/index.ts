@@ -4,11 +4,15 @@ export { TURN_SCHOOLS, order, type OrderSchool, type Position, type TurnSchool }
 export { assertTurn, readTurn, turnText } from './read-turn';
 export { MAX_FASTENERS, PATTERN_KINDS, patternPositions, type PatternKind } from './pattern';
 export {
+  KIND_TURNS,
   STEP_KINDS,
   UNITS_OF_WORK,
+  kindsPlan,
   rowTurn,
   tighteningPlan,
   turnsShaftAfter,
+  type KindOfPlan,
+  type KindTurn,
   type Plan,
   type PlannedStage,
   type PullStep,

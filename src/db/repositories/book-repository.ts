@@ -87,6 +87,24 @@ const createLeaves = (db: Database) => {
   const replacing = db.prepare<[string], Row>(`SELECT ${LEAF.columns} FROM leaf WHERE replaces_id = ?`);
   const insert = db.prepare(LEAF.insert);
   const follow = db.prepare<[string, string]>('UPDATE joint SET leaf_id = ?, version = version + 1 WHERE leaf_id = ?');
+  const naming = db.prepare<[string], { id: string; detail: string }>(
+    'SELECT id, detail FROM joint WHERE instr(detail, ?) > 0',
+  );
+  const rewrite = db.prepare<[string, string]>('UPDATE joint SET detail = ?, version = version + 1 WHERE id = ?');
+  /** Kinds of fastener, and what was said to speak of a joint too, go by the correction like the joint itself. */
+  const followInDetail = (to: string, from: string) => {
+    for (const { id, detail } of naming.all(JSON.stringify(from))) {
+      const moved = JSON.stringify(
+        JSON.parse(detail, (key, value: unknown) => {
+          if (key === 'leafId' && value === from) return to;
+          return key === 'alsoLeaves' && Array.isArray(value)
+            ? value.map((one: unknown) => (one === from ? to : one))
+            : value;
+        }),
+      );
+      if (moved !== detail) rewrite.run(moved, id);
+    }
+  };
   return {
     /** Those that are worked with: what was set aside is left out. */
     leaves: (engineId: string): readonly Leaf[] => ofEngine.all(engineId).map(LEAF.fromRow),
@@ -104,7 +122,9 @@ const createLeaves = (db: Database) => {
     addLeaf: (leaf: Leaf): void =>
       db.transaction(() => {
         insert.run(LEAF.toRow(leaf));
-        if (leaf.replacesId) follow.run(leaf.id, leaf.replacesId);
+        if (!leaf.replacesId) return;
+        follow.run(leaf.id, leaf.replacesId);
+        followInDetail(leaf.id, leaf.replacesId);
       })(),
   };
 };

@@ -1,5 +1,5 @@
 import type { RoundState } from '@/core/tightening';
-import { pullWords, stepName } from '@/interface/words/bench-words';
+import { handOver, pullWords, stepName } from '@/interface/words/bench-words';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
@@ -19,5 +19,6 @@ export function callWords(
   if (!step) return 'All done';
   if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
   const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
-  return `${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
+  const taken = handOver(plan, next).map((what) => `The other ${what}. `);
+  return `${taken.join('')}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
 }

@@ -4,10 +4,10 @@ import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
 import type { Locking } from '@/core/joint';
 import type { PullStep, RoundState } from '@/core/tightening';
-import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { figureAt, kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
-import { isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { handOver, isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { turnWords, turnsWords } from '@/model/joint/turns-words';
@@ -25,12 +25,26 @@ interface Props {
 /** What is known of the joint beside its plan, as its sheet has it now. */
 export interface KnownOfPlaces {
   readonly placeNotes: readonly PlaceNote[];
+  /** Of the joint's own fasteners. */
   readonly locking: Locking;
+  /** Of other kinds, by their names. */
+  readonly kindLockings: Readonly<Record<string, Locking>>;
 }
 
+const HAND_WORDS = {
+  wrench: 'the other wrench',
+  socket: 'the other socket',
+} as const;
+
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
-function Place({ plan, step, placeNotes, locking }: Pick<Props, 'plan'> & KnownOfPlaces & { readonly step: PullStep }) {
+function Place({
+  plan,
+  step,
+  placeNotes,
+  locking,
+}: Pick<Props, 'plan'> & Pick<KnownOfPlaces, 'placeNotes' | 'locking'> & { readonly step: PullStep }) {
   const noted = notesOfPlace(placeNotes, step.position).map(placeNoteWords);
+  const kind = kindAt(plan, step.position);
   const said = step.final && locking === 'pin' ? [...noted, SLOT_WORDS] : noted;
   return (
     <>
@@ -39,8 +53,9 @@ function Place({ plan, step, placeNotes, locking }: Pick<Props, 'plan'> & KnownO
           Number <b>{turnNumber(plan, step.position)}</b> of {plan.positions.length},{' '}
         </span>
         <span>
-          stage <b>{step.stage + 1}</b> of {stageCount(plan)}
+          stage <b>{step.stage + 1}</b> of {stageCount(plan, figureAt(plan, step.position))}
         </span>
+        {kind && <span className={styles.kind}>, {kind.name}</span>}
       </p>
       {said.length > 0 && (
         <ul className={styles.noted} data-testid="face-notes">
@@ -53,12 +68,53 @@ function Place({ plan, step, placeNotes, locking }: Pick<Props, 'plan'> & KnownO
   );
 }
 
+/** What each kind stands at when all is done, and what is done last. */
+function AllDone({
+  plan,
+  purpose,
+  known,
+  over,
+}: Pick<Props, 'plan' | 'purpose' | 'known'> & { readonly over: number }) {
+  const { plain } = useFigures();
+  const kinds = [{ ...plan, name: '' }, ...(plan.kinds ?? [])];
+  const lockings = [known.locking, ...kinds.slice(1).map(({ name }) => known.kindLockings[name] ?? 'none')];
+  const last = [...new Set(lockings.map((locking) => LOCK_LAST[lockedIn(purpose, locking)] ?? ''))].filter(Boolean);
+  const figures = [plan, ...(plan.kinds ?? [])].map((figure) => {
+    const turns = turnsOfPlan(plan, figure);
+    const words = `${figure.unit}${turns.length > 0 ? ` and ${turnsWords(turns)}` : ''}`;
+    return { figure: plain(figure.ladder.setting.rounded), words };
+  });
+  const [own] = figures;
+  return (
+    <section className={styles.call}>
+      <p className={styles.lead}>All {plan.positions.length} done at</p>
+      {figures.length === 1 ? (
+        <>
+          <p className={styles.figure}>{own?.figure}</p>
+          <p className={styles.unit}>{own?.words}</p>
+        </>
+      ) : (
+        <ul className={styles.ended}>
+          {figures.map(({ figure, words }, i) => (
+            <li key={i}>
+              <b>{figure}</b> {words}
+              {kinds[i]?.name && <span className={styles.kind}> {kinds[i].name}</span>}
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className={styles.hint}>
+        {last.join(' ')} Wind the wrench back to its lowest mark, not below it.
+        {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
+      </p>
+    </section>
+  );
+}
+
 /** What to do next, in figures that are read at two metres. */
 export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const { plain, torque } = useFigures();
-  const locking = lockedIn(purpose, known.locking);
   const step = plan.steps[round.next];
-  const turns = turnsOfPlan(plan);
   const over = round.marks.filter((mark) => mark.attention).length;
   const gone = plan.steps[round.over[0] ?? -1];
   if (gone?.kind === 'pull')
@@ -69,7 +125,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
         </p>
         <p className={styles.words}>Slacken it</p>
         <p className={styles.unit}>
-          then {plan.care === 'hand' ? 'by feel' : `to ${plain(gone.setting)} ${plan.unit}`}
+          then {plan.care === 'hand' ? 'by feel' : `to ${plain(gone.setting)} ${figureAt(plan, gone.position).unit}`}
           {gone.turn && ` and ${turnWords(gone.turn)} further`}
         </p>
         <p className={styles.hint}>
@@ -78,21 +134,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
         </p>
       </section>
     );
-  if (!step)
-    return (
-      <section className={styles.call}>
-        <p className={styles.lead}>All {plan.positions.length} done at</p>
-        <p className={styles.figure}>{plain(plan.ladder.setting.rounded)}</p>
-        <p className={styles.unit}>
-          {plan.unit}
-          {turns.length > 0 && ` and ${turnsWords(turns)}`}
-        </p>
-        <p className={styles.hint}>
-          {LOCK_LAST[locking]} Wind the wrench back to its lowest mark, not below it.
-          {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
-        </p>
-      </section>
-    );
+  if (!step) return <AllDone plan={plan} purpose={purpose} known={known} over={over} />;
   if (step.kind === 'shaft' && strips.length > 0)
     return (
       <section className={styles.call}>
@@ -117,20 +159,27 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const fresh = isNewSetting(plan, round.next);
   const last = plan.steps.slice(0, round.next).findLast((one) => one.kind === 'pull');
   const before = last?.kind === 'pull' ? last : undefined;
+  const figure = figureAt(plan, step.position);
+  const kind = kindAt(plan, step.position);
+  const locking = lockedIn(purpose, kind ? (known.kindLockings[kind.name] ?? 'none') : known.locking);
   const place = <Place plan={plan} step={step} placeNotes={known.placeNotes} locking={locking} />;
+  const taken = handOver(plan, round.next).map((what) => HAND_WORDS[what]);
   if (plan.care === 'hand')
     return (
       <section className={styles.call}>
         <p className={styles.lead}>By hand</p>
         <p className={styles.words}>By feel</p>
         {place}
-        <p className={styles.hint}>Recorded as by feel. {plan.filmName}.</p>
+        <p className={styles.hint}>Recorded as by feel. {figure.filmName}.</p>
       </section>
     );
   if (step.turn)
     return (
       <section className={styles.call} data-fresh={!before?.turn || undefined}>
-        <p className={styles.lead}>{before?.turn ? 'Turn it further by' : 'No torque now: turn it by'}</p>
+        <p className={styles.lead}>
+          {taken.length > 0 && `Take ${taken.join(', ')}. `}
+          {before?.turn ? 'Turn it further by' : 'No torque now: turn it by'}
+        </p>
         <p
           className={styles.figure}
           data-range={step.turn.min_deg < step.turn.max_deg || undefined}
@@ -146,24 +195,27 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       </section>
     );
   return (
-    <section className={styles.call} data-fresh={fresh || undefined}>
+    <section className={styles.call} data-fresh={fresh || taken.length > 0 || undefined}>
       <p className={styles.lead}>
+        {taken.length > 0 && `Take ${taken.join(', ')}. `}
         {plan.act === 'slacken-and-pull'
           ? 'Slacken a little, then pull to'
-          : fresh
-            ? `Stage ${step.stage + 1}: now set the wrench to`
-            : 'Set the wrench to'}
+          : taken.length > 0
+            ? 'Set it to'
+            : fresh
+              ? `Stage ${step.stage + 1}: now set the wrench to`
+              : 'Set the wrench to'}
       </p>
       <p className={styles.figure} data-testid="face-setting">
         {plain(step.setting)}
       </p>
       <p className={styles.unit} data-testid="face-unit">
-        {plan.unit}
-        <span className={styles.also}>= {torque(step.torque_Nm, 3, otherUnitOf(plan.unit))}</span>
+        {figure.unit}
+        <span className={styles.also}>= {torque(step.torque_Nm, 3, otherUnitOf(figure.unit))}</span>
       </p>
       {place}
       <p className={styles.hint}>
-        <b>{plan.wrenchName}</b>. {plan.filmName}. {PURPOSE_WORDS[purpose].caution}
+        <b>{figure.wrenchName}</b>. {figure.filmName}. {PURPOSE_WORDS[purpose].caution}
       </p>
     </section>
   );

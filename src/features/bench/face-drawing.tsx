@@ -1,5 +1,6 @@
 import type { RoundState } from '@/core/tightening';
 import { turnNumber } from '@/interface/words/bench-words';
+import { lettersOf } from '@/interface/words/kind-words';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { boxNear } from '@/interface/pattern/pattern-geometry';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
@@ -26,6 +27,7 @@ export function FaceDrawing({ plan, round, next, pending, caps, placeNotes }: Pr
     pending,
     caps,
     noted: new Set(placeNotes.map(({ place }) => place)),
+    letters: lettersOf(plan.positions.length, plan.kinds),
   };
   const label =
     next === undefined

@@ -6,9 +6,10 @@ import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import { inputsOf } from '@/model/engine/engine-rows';
-import { computeJoint } from '@/model/joint/joint-result';
+import { leafIdsOf } from '@/model/joint/fastener-kind';
+import { computeJoint, computeKinds } from '@/model/joint/joint-result';
 import { shapeOfPlan } from '@/model/joint/joint-shape';
-import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
+import { wholeChanges } from '@/model/joint/sheet-changes';
 import { tryCore } from '@/model/try-core';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
@@ -46,18 +47,15 @@ function changedSince(
     return { words: OPENED_SINCE, act: 'Begin a new one from its sheet' };
   const { purpose, plan } = tightening;
   if (purpose === 'retorque') return undefined;
-  const leaf = shop.book.findLeaf(joint.leafId);
-  const source = leaf && shop.book.findSource(leaf.sourceId);
-  if (!source) return undefined;
+  const leaves = shop.book.leavesByIds([...new Set(leafIdsOf(joint))]);
+  const sources = shop.book.sourcesByIds([...new Set(leaves.map(({ sourceId }) => sourceId))]);
   const shelves = shelvesOf(shop);
   const worked = tryCore(() => {
-    const inputs = inputsOf({ engine, leaves: [leaf], sources: [source] }, joint, shelves, now);
-    return { inputs, result: computeJoint(inputs) };
+    const inputs = inputsOf({ engine, leaves, sources }, joint, shelves, now);
+    return wholeChanges(plan, inputs, computeJoint(inputs), computeKinds(inputs));
   });
   if (!worked.ok) return undefined;
-  const { inputs, result } = worked.result;
-  const changes = sheetChanges(plan, inputs, result);
-  const guards = changeGuards(changes, plan, result.ladder.target_Nm, joint.detail.changeMeans);
+  const { guards } = worked.result;
   return guards.some(({ code }) => code !== 'changed-for-next' && code !== 'corrected')
     ? {
         words: `${guards.map(({ message }) => message).join(' ')} This round goes on as it was begun.`,

@@ -11,15 +11,15 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { leafOfText } from '@/model/book/leaf-of-text';
-import { againstLeaf, pageGuardsOf } from '@/model/book/page-guards';
+import { againstLeaf, pageGuardsOfWhole } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
 import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
-import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { computeJoint, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
+import { PLAIN_DETAIL, type FastenerKind } from '@/model/joint/joint-detail';
+import { assertReckoned, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten, changedWords } from '@/model/stale';
 import { tryCore } from '@/model/try-core';
@@ -43,7 +43,7 @@ import { standardReading } from './standard-leaf';
 function assertReckonable({ shop, now }: Bench, joint: Joint): void {
   atField('thread', () => threadNamed(joint.thread));
   assertShape(joint);
-  computeJoint(jointInputs(shop, joint, now));
+  assertReckoned(jointInputs(shop, joint, now));
 }
 
 const jointNamed = (shop: Shop, id: string): Joint => found(shop.joints, id, 'joint', 'jointId');
@@ -216,6 +216,41 @@ function dropUnpulled({ shop }: Bench, before: Joint, after: Joint): void {
     );
 }
 
+/**
+ * The kinds of a joint as they are kept: each from an entry of this engine's book that gives a torque, with the reason
+ * for its lubricant, and with the entry that its own reason was written over.
+ * @throws DomainError not-found
+ */
+function keptKinds(bench: Bench, before: Joint, kinds: readonly FastenerKind[]): readonly FastenerKind[] {
+  const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, before.engineId));
+  const { practice } = shelvesAt(bench, before.engineId);
+  return kinds.map((kind) => {
+    const { leafId, originalFilm } = kind.fields;
+    const leaf = torqueLeaves(leaves).find(({ id }) => id === leafId);
+    if (!leaf)
+      throw new DomainError('not-found', `The entry of “${kind.name}” gives no torque in this engine’s book.`, 'kinds');
+    const known = before.detail.kinds.find(({ name }) => name === kind.name);
+    const { leafReason } = kind.detail;
+    const isKept = known?.fields.leafId === leafId && known.detail.leafReason === leafReason;
+    const overLeafId =
+      leafReason === null
+        ? null
+        : isKept
+          ? known.detail.overLeafId
+          : againstLeaf(engine, leaves, sources, leaf).governingId;
+    return {
+      ...kind,
+      fields: {
+        ...kind.fields,
+        originalFilmReason: kind.detail.standard
+          ? kind.fields.originalFilmReason
+          : originalFilmReason(leaf.conditionText, originalFilm, practice),
+      },
+      detail: { ...kind.detail, overLeafId },
+    };
+  });
+}
+
 /** Keeps a change to a joint, if it is still as it was read. What was tightened before keeps the plan it had. */
 export const alterJointAction = shopAction(jointSchema, ({ id, version, change, detail }, bench) => {
   const before = jointNamed(bench.shop, id);
@@ -230,6 +265,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
     detail: {
       ...before.detail,
       ...detail,
+      ...(detail.kinds && { kinds: keptKinds(bench, before, detail.kinds) }),
       leafReason: before.detail.leafReason,
       overLeafId: before.detail.overLeafId,
     },
@@ -281,7 +317,7 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   const rows = engineRows(shop, engineOf({ shop }, joint.engineId));
   const { gate, guards } = gateOfRound(engineStateOf(rows), jointId, purpose);
   assertGate(gate, purpose);
-  const alsoAgainst = [...pageGuardsOf(rows.engine, rows.leaves, rows.sources, joint), ...guards];
+  const alsoAgainst = [...pageGuardsOfWhole(rows.engine, rows.leaves, rows.sources, joint), ...guards];
   const plan = planOfJoint(jointInputs(shop, joint, now), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
   assertReasoned(plan.guards, reason);
   const id = nanoid(12);

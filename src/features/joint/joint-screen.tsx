@@ -1,16 +1,16 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Guard } from '@/core/joint';
-import { isDomainError } from '@/core/units';
 import { todayFacts } from '@/model/joint/joint-ladder';
-import { keyOfShape } from '@/model/joint/joint-shape';
+import { keyOfShape, turnOf } from '@/model/joint/joint-shape';
+import { ownPlaces } from '@/model/joint/kind-places';
+import { tryCore } from '@/model/try-core';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { stagesOfJoint, computeJoint } from '@/model/joint/joint-result';
+import { judgedWhole } from '@/model/joint/joint-result';
 import type { RankedLeaf } from '@/model/book/source-precedence';
 import type { Leaf } from '@/model/book/leaf';
-import { tryCore } from '@/model/try-core';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Disclosure } from '@/interface/parts/disclosure';
@@ -19,26 +19,25 @@ import { SavedNote } from '@/interface/parts/saved-note';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import type { PulledWith } from '@/model/joint/sheet-changes';
-import { ChangedNotice } from './changed-notice';
 import { ClampMapFold } from './clamp-map-fold';
-import { FastenerFold } from './fastener-fold';
-import { originalFilmReason } from './film-reason';
-import { GuardList } from './guard-list';
+import { FigureFolds } from './figure-folds';
 import type { AnswerSource } from './known-elsewhere';
-import { LadderView, workingOfRung } from './ladder-view';
+import { KindPagesFold } from './kind-pages-fold';
+import { KindStagesFold } from './kind-stages-fold';
+import { KindSwitch } from './kind-switch';
+import { KindsFold } from './kinds-fold';
+import { workingOfRung } from './ladder-view';
 import { PlaceNotesFold } from './place-notes-fold';
 import { SlotFold } from './slot-fold';
 import { PlanFold } from './plan-fold';
 import { PrintCard } from './print-card';
 import { ShapeFold } from './shape-fold';
 import { SourcesFold } from './sources-fold';
-import { SpreadFold } from './spread-fold';
 import { StartControls } from './start-controls';
 import type { Resume } from './queries';
 import { JointConflict } from './joint-conflict';
-import { UnknownFold } from './unknown-fold';
-import { useKeptJoint } from './use-kept-joint';
-import { WrenchFold } from './wrench-fold';
+import { useKeptJoint, type KeptJoint } from './use-kept-joint';
+import { useWholeJoint, type WorkedFigure, type WorkedKind } from './use-whole-joint';
 
 interface Props {
   readonly inputs: JointInputs;
@@ -53,6 +52,8 @@ interface Props {
   readonly against: readonly Guard[];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly answers: AnswerSource;
+  /** Entries of the book that give a torque, each with its source. */
+  readonly torques: JointInputs['kindLeaves'];
   readonly pulledWith?: PulledWith;
   /** A nut of it was pulled. */
   readonly pulled: boolean;
@@ -62,54 +63,146 @@ interface Props {
   readonly notes: ReactNode;
 }
 
-function useWorked(inputs: JointInputs) {
-  return useMemo(() => {
-    try {
-      const worked = computeJoint(inputs);
-      // What cannot be set has no stages; that it cannot is said among what stands against it.
-      const staged = tryCore(() => stagesOfJoint(inputs, worked));
-      return { ok: true as const, worked, stageList: staged.ok ? staged.result : [] };
-    } catch (error) {
-      if (isDomainError(error)) return { ok: false as const, message: error.message };
-      throw error;
-    }
-  }, [inputs]);
+/** What the whole of the joint has, whatever its fasteners are: plan, kinds, shape, notes. */
+function WholeFolds({
+  kept,
+  own,
+  kinds,
+  leaves,
+  pulled,
+  stretch,
+  onShow,
+}: {
+  readonly kept: KeptJoint;
+  readonly own: WorkedFigure;
+  readonly kinds: readonly WorkedKind[];
+  readonly leaves: readonly Leaf[];
+  readonly onShow: (kind: number | undefined) => void;
+} & Pick<Props, 'pulled' | 'stretch'>) {
+  const { joint, change, changeDetail } = kept;
+  const { plain } = useFigures();
+  const { setting, worked, stageList } = own;
+  const staged = [own, ...kinds];
+  return (
+    <>
+      <Disclosure title="By stretch" line={stretch.line}>
+        <p>
+          Where it matters most, length is measured before and after.{' '}
+          <Link href={stretch.href}>The stretch sheet of this joint</Link>
+        </p>
+      </Disclosure>
+      <PlanFold
+        setting={setting}
+        worked={worked}
+        stageList={stageList}
+        kinds={kinds}
+        onChange={change}
+        onDetail={changeDetail}
+        plain={plain}
+      />
+      {worked && todayFacts(setting).locking === 'pin' && <SlotFold setting={setting} worked={worked} />}
+      {worked && joint.fasteners > 1 && kinds.length === 0 && (
+        <ClampMapFold
+          key={keyOfShape(joint)}
+          setting={setting}
+          worked={worked}
+          stageList={stageList}
+          onDetail={changeDetail}
+        />
+      )}
+      <ShapeFold joint={joint} pulled={pulled} onChange={change} onDetail={changeDetail} />
+      {joint.fasteners > 1 && (
+        <KindsFold
+          joint={joint}
+          leaves={leaves}
+          practice={setting.shelves.practice}
+          stages={staged.map((one) => one.stageList)}
+          onDetail={changeDetail}
+          onShow={onShow}
+        />
+      )}
+      <PlaceNotesFold joint={joint} onDetail={changeDetail} />
+    </>
+  );
+}
+
+/** What a kind has by itself: its page, its stages, its slots. */
+function KindFolds({
+  kept,
+  at,
+  worked: one,
+  leaves,
+  pulledWith,
+  answers,
+}: {
+  readonly kept: KeptJoint;
+  readonly at: number;
+  readonly worked: WorkedKind;
+  readonly leaves: readonly Leaf[];
+} & Pick<Props, 'pulledWith' | 'answers'>) {
+  const { setting, worked, stageList, kind } = one;
+  const onChange: KeptJoint['change'] = (part) => kept.changeKind(at, part, {});
+  const onDetail: KeptJoint['changeDetail'] = (part) => kept.changeKind(at, {}, part);
+  return (
+    <FigureFolds
+      key={kind.name}
+      setting={setting}
+      worked={worked}
+      pulled={pulledWith?.kinds?.find(({ name }) => name === kind.name)}
+      against={[]}
+      answers={answers}
+      pages={
+        <>
+          <KindPagesFold
+            setting={setting}
+            leaves={leaves}
+            onLeaf={(leafId) => kept.changeKind(at, { leafId }, { leafReason: null, overLeafId: null })}
+            onDetail={onDetail}
+          />
+          <KindStagesFold
+            joint={setting.joint}
+            unit={worked?.wrench.unit ?? ''}
+            stageList={stageList}
+            onChange={onChange}
+            onDetail={onDetail}
+          />
+          {worked && todayFacts(setting).locking === 'pin' && <SlotFold setting={setting} worked={worked} />}
+        </>
+      }
+      onChange={onChange}
+      onDetail={onDetail}
+    />
+  );
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointScreen({
-  inputs,
-  resume,
-  tight,
-  status,
-  ranked,
-  otherLeaves,
-  stretch,
-  against,
-  answers,
-  pulledWith,
-  pulled,
-  engineLine,
-  notes,
-}: Props) {
+export function JointScreen(props: Props) {
+  const { inputs, resume, tight, status, ranked, otherLeaves, torques, against, answers, pulledWith, engineLine } =
+    props;
   const kept = useKeptJoint(inputs.joint);
   const { joint, change, changeDetail, settled } = kept;
   const { plain } = useFigures();
-  const { standard } = inputs.joint.detail;
-  const reason = standard
-    ? inputs.joint.originalFilmReason
-    : originalFilmReason(inputs.leaf.conditionText, joint.originalFilm, inputs.shelves.practice);
-  const now = useMemo(() => ({ ...inputs, joint: { ...joint, originalFilmReason: reason } }), [inputs, joint, reason]);
-  const found = useWorked(now);
-  const worked = found.ok ? found.worked : undefined;
-  const filmRung = worked?.ladder.rungs.find((rung) => rung.id === 'film');
-  const caution = worked?.guards.map((guard) => guard.message).join(' ') || undefined;
+  const now = useMemo(() => ({ ...inputs, kindLeaves: torques, joint }), [inputs, torques, joint]);
+  const { own, kinds, refusal } = useWholeJoint(now);
+  const [wanted, setShown] = useState<number>();
+  const shown = wanted === undefined ? undefined : kinds[wanted];
+  const figure = shown ?? own;
+  const filmRung = figure.worked?.ladder.rungs.find((rung) => rung.id === 'film');
+  const caution = figure.worked?.guards.map((guard) => guard.message).join(' ') || undefined;
   useDefaultWorking(useMemo(() => filmRung && workingOfRung(filmRung, caution), [filmRung, caution]));
-  const stops = worked?.guards.filter((guard) => guard.severity === 'stop') ?? [];
+  const judged =
+    own.worked &&
+    judgedWhole(
+      own.worked,
+      kinds.flatMap(({ kind, worked }) => (worked ? [{ kind, worked }] : [])),
+    );
+  const turn = tryCore(() => turnOf(joint));
+  const stops = judged?.guards.filter((guard) => guard.severity === 'stop') ?? [];
+  const leaves = torques.map(({ leaf }) => leaf);
   return (
     <Screen
       title={joint.name}
-      lead={`${joint.fasteners} × ${joint.detail.today?.thread ?? joint.thread}. ${status}`}
+      lead={`${joint.fasteners} ${kinds.length > 0 ? 'fasteners, ' : '× '}${joint.detail.today?.thread ?? joint.thread}${kinds.length > 0 ? ' and others' : ''}. ${status}`}
       aside={
         <StartControls
           joint={joint}
@@ -117,7 +210,7 @@ export function JointScreen({
           tight={tight}
           stops={stops}
           against={against}
-          ready={worked !== undefined && kept.conflict === undefined}
+          ready={refusal === undefined && kept.conflict === undefined}
           settled={settled}
         />
       }
@@ -126,54 +219,53 @@ export function JointScreen({
       <SavedNote at={kept.savedAt} saving={kept.saving} />
       {kept.problem && <Notice kind="stop">{kept.problem}</Notice>}
       {kept.conflict && <JointConflict kept={kept} conflict={kept.conflict} shelves={inputs.shelves} />}
-      {!found.ok && <Notice kind="stop">{found.message}</Notice>}
+      {refusal !== undefined && <Notice kind="stop">{refusal}</Notice>}
       <HydrationGate>
-        {worked && <LadderView worked={worked} setting={now} onChange={change} onDetail={changeDetail} />}
-        {worked && pulledWith && (
-          <ChangedNotice joint={joint} pulled={pulledWith} setting={now} worked={worked} onDetail={changeDetail} />
+        <KindSwitch joint={joint} shown={shown && wanted} onShow={setShown} />
+        {shown && wanted !== undefined ? (
+          <KindFolds kept={kept} at={wanted} worked={shown} leaves={leaves} pulledWith={pulledWith} answers={answers} />
+        ) : (
+          <>
+            <FigureFolds
+              setting={own.setting}
+              worked={own.worked}
+              pulled={pulledWith}
+              against={[...against, ...(judged?.guards.slice(own.worked?.guards.length) ?? [])]}
+              answers={answers}
+              pages={
+                <SourcesFold
+                  joint={joint}
+                  ranked={ranked}
+                  otherLeaves={otherLeaves}
+                  settled={settled}
+                  onDetail={changeDetail}
+                />
+              }
+              onChange={change}
+              onDetail={changeDetail}
+            />
+            <WholeFolds
+              kept={kept}
+              own={own}
+              kinds={kinds}
+              leaves={leaves}
+              pulled={props.pulled}
+              stretch={props.stretch}
+              onShow={setShown}
+            />
+          </>
         )}
-        {worked && <GuardList guards={[...against, ...worked.guards]} />}
-        {worked && <UnknownFold joint={joint} unknown={worked.unknown} source={answers} onDetail={changeDetail} />}
-        <SourcesFold
-          joint={joint}
-          ranked={ranked}
-          otherLeaves={otherLeaves}
-          settled={settled}
-          onDetail={changeDetail}
-        />
-        <FastenerFold setting={now} onChange={change} onDetail={changeDetail} />
-        {worked && <WrenchFold setting={now} worked={worked} onChange={change} onDetail={changeDetail} />}
-        {worked && <SpreadFold setting={now} worked={worked} />}
-        <Disclosure title="By stretch" line={stretch.line}>
-          <p>
-            Where it matters most, length is measured before and after.{' '}
-            <Link href={stretch.href}>The stretch sheet of this joint</Link>
-          </p>
-        </Disclosure>
-        <PlanFold
-          setting={now}
-          worked={worked}
-          stageList={found.ok ? found.stageList : []}
-          onChange={change}
-          onDetail={changeDetail}
+        {props.notes}
+      </HydrationGate>
+      {own.worked && turn.ok && (
+        <PrintCard
+          kinds={[
+            { ...own, places: ownPlaces(joint) },
+            ...kinds.map((one) => ({ ...one, places: one.kind.places })),
+          ].map(({ stageList, worked, places }) => ({ stageList, places, unit: worked?.wrench.unit ?? '' }))}
+          turn={turn.result}
           plain={plain}
         />
-        {worked && todayFacts(now).locking === 'pin' && <SlotFold setting={now} worked={worked} />}
-        {worked && found.ok && joint.fasteners > 1 && (
-          <ClampMapFold
-            key={keyOfShape(joint)}
-            setting={now}
-            worked={worked}
-            stageList={found.stageList}
-            onDetail={changeDetail}
-          />
-        )}
-        <ShapeFold joint={joint} pulled={pulled} onChange={change} onDetail={changeDetail} />
-        <PlaceNotesFold joint={joint} onDetail={changeDetail} />
-        {notes}
-      </HydrationGate>
-      {worked && found.ok && (
-        <PrintCard stageList={found.stageList} fasteners={joint.fasteners} unit={worked.wrench.unit} plain={plain} />
       )}
     </Screen>
   );

@@ -9,7 +9,8 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import type { JointChange } from './schema';
 import { PrintedTurn } from './printed-turn';
-import { CARE_CHOICES, CLASSES, SCHEMES, RETORQUES, TURNS, WORK_UNITS, schemeOfFigures } from './joint-words';
+import { CARE_CHOICES, CLASSES, RETORQUES, TURNS, WORK_UNITS } from './joint-words';
+import { StageFields } from './stage-fields';
 
 interface Props {
   readonly joint: Joint;
@@ -18,26 +19,6 @@ interface Props {
   readonly stageFigures: readonly number[];
   readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
-}
-
-/** Figures as the page lists them: typed in the wrench's unit, kept as shares of the last. */
-function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint' | 'practice' | 'onDetail'>) {
-  const [text, setText] = useState(stageFigures.join(' '));
-  const scheme = schemeOfFigures(text);
-  return (
-    <TextInput
-      label={`Figures as printed, ${unit}`}
-      description="With spaces between; the last is the final figure"
-      value={text}
-      error={scheme ? undefined : 'Give figures that rise, such as 12 24 36.'}
-      onChange={(event) => {
-        const next = event.currentTarget.value;
-        setText(next);
-        const shares = schemeOfFigures(next);
-        if (shares) onChange({ stageScheme: shares });
-      }}
-    />
-  );
 }
 
 const HEAT_CYCLES =
@@ -85,21 +66,9 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
   // Chosen, and not whole yet: the one before is in force until it is.
   const [isEntering, setEntering] = useState(false);
   const isPrinted = isEntering || joint.orderSchool === 'as-printed';
-  const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
-  const chooseScheme = (value: string) =>
-    onChange({
-      stageScheme:
-        value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']),
-    });
   return (
     <div className={`${form.grid} ${form.broad}`}>
-      <NativeSelect
-        label="Stages"
-        data={[...SCHEMES]}
-        value={named}
-        onChange={(event) => chooseScheme(event.currentTarget.value)}
-      />
-      {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
+      <StageFields joint={joint} unit={unit} stageFigures={stageFigures} onChange={onChange} />
       <NativeSelect
         label="Order"
         data={[...TURNS]}

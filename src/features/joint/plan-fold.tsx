@@ -1,12 +1,15 @@
 'use client';
 
 import { useMemo } from 'react';
-import { rowTurn, tighteningPlan, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
+import { rowTurn, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { keyOfShape, shapeOfPlan } from '@/model/joint/joint-shape';
-import { shaftOf, type JointResult } from '@/model/joint/joint-result';
+import { shaftOf, stepsOfJoint, type JointResult } from '@/model/joint/joint-result';
+import { kindLetter, lettersOf } from '@/interface/words/kind-words';
+import { stageWords } from './stage-words';
+import type { WorkedKind } from './use-whole-joint';
 import { Notice, Section } from '@/interface/parts/screen';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { turnWords } from '@/model/joint/turns-words';
@@ -19,23 +22,28 @@ interface Props {
   readonly setting: JointInputs;
   readonly worked?: JointResult;
   readonly stageList: readonly PlannedStage[];
+  readonly kinds: readonly WorkedKind[];
   readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
   readonly plain: (value: number) => string;
 }
 
 /** The turn drawn on the pattern, the stages, and what they are made from. */
-export function PlanFold({ setting: { joint, shelves }, worked, stageList, onChange, onDetail, plain }: Props) {
+export function PlanFold({ setting: { joint, shelves }, worked, stageList, kinds, onChange, onDetail, plain }: Props) {
   const shaft = shaftOf(joint);
   // Two windows may leave places and number apart for as long as nobody said which stands.
   const drawn = useMemo(
     () =>
       tryCore(() => {
         const shape = shapeOfPlan(joint);
-        const asks = { ...shape, stages: stageList, unitOfWork: joint.unitOfWork, turnShaft: shaft };
-        return { positions: shape.positions, turn: stageList.length > 0 ? tighteningPlan(asks).order : rowTurn(shape) };
+        const others = kinds.map((one) => ({ places: one.kind.places, stages: one.stageList }));
+        const isStaged = [stageList, ...others.map(({ stages }) => stages)].every((stages) => stages.length > 0);
+        return {
+          positions: shape.positions,
+          turn: isStaged ? stepsOfJoint({ joint }, stageList, others, shaft).order : rowTurn(shape),
+        };
       }),
-    [joint, stageList, shaft],
+    [joint, stageList, kinds, shaft],
   );
   const turnsAfter = (i: number) => turnsShaftAfter({ stages: stageList, turnShaft: shaft }, i);
   const confirms = (i: number) => joint.detail.confirming && i === stageList.length - 1 && !stageList[i]?.turn;
@@ -48,6 +56,7 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
               positions={drawn.result.positions}
               order={drawn.result.turn}
               caps={joint.pattern === 'caps'}
+              letters={lettersOf(joint.fasteners, joint.detail.kinds)}
               noted={new Set(joint.detail.placeNotes.map(({ place }) => place))}
               label={`${joint.fasteners} fasteners with their place in the turn`}
             />
@@ -55,7 +64,20 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, onCha
             <Notice kind="stop">{drawn.error.message}</Notice>
           )}
         </div>
-        {worked && (
+        {worked && kinds.length > 0 && (
+          <ul className={styles.stages} aria-label="Stages of each kind">
+            {[
+              { name: 'the joint’s own', worked, stageList },
+              ...kinds.map((one) => ({ ...one, name: one.kind.name })),
+            ].map((one, at) => (
+              <li key={one.name}>
+                <b>{kindLetter(at)}</b> {one.name}:{' '}
+                {one.stageList.map((stage) => stageWords(stage, one.worked?.wrench.unit ?? '', plain)).join(', ')}
+              </li>
+            ))}
+          </ul>
+        )}
+        {worked && kinds.length === 0 && (
           <ol className={styles.stages} aria-label="Stages">
             {stageList.map((stage, i) => (
               <li key={i}>

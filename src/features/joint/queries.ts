@@ -10,13 +10,14 @@ import { gateOfRound } from '@/model/order/gate-of-round';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnsWords } from '@/model/joint/turns-words';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { computeJoint, filmsName } from '@/model/joint/joint-result';
-import { changeGuards, sheetChanges, type PulledWith } from '@/model/joint/sheet-changes';
+import { computeJoint, computeKinds, filmsName, judgedWhole } from '@/model/joint/joint-result';
+import { wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
+import type { PlannedFigure } from '@/model/joint/tightening-plan';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import type { JointSummary } from './joints-screen';
 import { answerSource, type AnswerSource } from './known-elsewhere';
-import { leavesOfJoint } from '@/model/book/leaves-of-joint';
+import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
 export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] {
@@ -25,12 +26,12 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
     const { joint } = state;
     const gate = gateOf(fits, joint.id);
     const inputs = inputsOf(rows, joint, shelves, now);
-    const { ladder, wrench, guards: own, unknown } = computeJoint(inputs);
+    const worked = computeJoint(inputs);
+    const { ladder, wrench } = worked;
+    const kinds = computeKinds(inputs);
+    const { guards: own, unknown } = judgedWhole(worked, kinds);
     const pulled = pulledWith(state);
-    const changes = pulled ? sheetChanges(pulled, inputs, { ladder }) : [];
-    const guards = pulled
-      ? [...own, ...changeGuards(changes, pulled, ladder.target_Nm, joint.detail.changeMeans)]
-      : own;
+    const guards = pulled ? [...own, ...wholeChanges(pulled, inputs, worked, kinds).guards] : own;
     const turns = turnsOfLeaf(inputs.leaf);
     return {
       id: joint.id,
@@ -64,6 +65,8 @@ export interface JointPage {
   readonly tight: boolean;
   readonly ranked: readonly RankedLeaf[];
   readonly otherLeaves: readonly Leaf[];
+  /** Entries that give a torque, each with its source: any of them may be that of a kind of fastener. */
+  readonly torques: JointInputs['kindLeaves'];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
   readonly engineLine: string;
@@ -76,10 +79,20 @@ export interface JointPage {
   readonly pulledWith?: PulledWith;
 }
 
+const pulledFigure = ({ filmName, thread, leaf, ladder }: PlannedFigure) => ({
+  filmName,
+  thread,
+  leaf: { printedText: leaf.printedText },
+  ladder: { target_Nm: ladder.target_Nm },
+});
+
 const pulledWith = ({ final }: JointState): PulledWith | undefined => {
   if (!final || final.events.length === 0) return undefined;
-  const { filmName, thread, leaf, ladder } = final.tightening.plan;
-  return { filmName, thread, leaf: { printedText: leaf.printedText }, ladder: { target_Nm: ladder.target_Nm } };
+  const { kinds, ...own } = final.tightening.plan;
+  return {
+    ...pulledFigure(own),
+    ...(kinds && { kinds: kinds.map((kind) => ({ name: kind.name, places: kind.places, ...pulledFigure(kind) })) }),
+  };
 };
 
 const setsLine = (sets: number) =>
@@ -104,6 +117,10 @@ export function jointPage(
   const spoken = new Set(speaking.map((leaf) => leaf.id));
   return {
     inputs: inputsOf(rows, joint, shelves, now),
+    torques: torqueLeaves(leaves).flatMap((leaf) => {
+      const source = sources.find(({ id }) => id === leaf.sourceId);
+      return source ? [{ leaf, source }] : [];
+    }),
     status: `${line} ${retorqueLine(state, now)}`,
     tight: final?.state.complete ?? false,
     ranked: rankedLeaves(speaking, sources, engine),

@@ -2,6 +2,8 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Joint } from '@/model/joint/joint';
+import type { FigureFields } from '@/model/joint/figure-fields';
+import { withKind } from '@/model/joint/fastener-kind';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { fail } from '@/model/result';
 import { useOfferUndo } from '@/interface/parts/undo';
@@ -14,6 +16,9 @@ interface Change {
   readonly detail: Partial<JointDetail>;
 }
 
+/** What is to be changed, or what follows from how the joint stands when it is. */
+type ToChange = Change | ((joint: Joint) => Change);
+
 /** Somebody else changed the joint: what stands on disk now, what stood here, and what was to be changed. */
 export interface Conflict extends Change {
   readonly here: Joint;
@@ -24,6 +29,8 @@ export interface KeptJoint {
   readonly joint: Joint;
   readonly change: (part: JointChange) => void;
   readonly changeDetail: (part: Partial<JointDetail>) => void;
+  /** Changes the figure of one of its kinds of fastener, as if that were a joint of its own. */
+  readonly changeKind: (at: number, change: Partial<FigureFields>, detail: Partial<JointDetail>) => void;
   /** When it was last written, ms since 1970. */
   readonly savedAt: number | undefined;
   readonly saving: boolean;
@@ -62,7 +69,13 @@ const isNothing = ({ change, detail }: Change) => Object.keys(change).length + O
  * version that it was made on. What piles up while a write is under way goes out together.
  */
 export function useKeptJoint(initial: Joint): KeptJoint {
-  const [joint, setJoint] = useState(initial);
+  const [joint, setShown] = useState(initial);
+  /** The same, for changes that follow one another before it is drawn again. */
+  const shown = useRef(initial);
+  const setJoint = useCallback((next: Joint) => {
+    shown.current = next;
+    setShown(next);
+  }, []);
   const [problem, setProblem] = useState<string>();
   const [conflict, setConflict] = useState<Conflict>();
   const [savedAt, setSavedAt] = useState<number>();
@@ -110,17 +123,23 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     onDisk.current = initial;
 
     setJoint(initial);
-  }, [initial, saving, conflict]);
+  }, [initial, saving, conflict, setJoint]);
   const add = useCallback(
-    (part: Change) => {
+    (wanted: ToChange) => {
+      const part = typeof wanted === 'function' ? wanted(shown.current) : wanted;
       waiting.current = both(waiting.current, part);
-      setJoint((before) => altered(before, part));
+      setJoint(altered(shown.current, part));
       queue.current = queue.current.then(write);
     },
-    [write],
+    [write, setJoint],
   );
   const change = useCallback((part: JointChange) => add({ change: part, detail: {} }), [add]);
   const changeDetail = useCallback((part: Partial<JointDetail>) => add({ change: {}, detail: part }), [add]);
+  const changeKind = useCallback(
+    (at: number, fields: Partial<FigureFields>, detail: Partial<JointDetail>) =>
+      add(({ detail: now }) => ({ change: {}, detail: { kinds: withKind(now, at, fields, detail) } })),
+    [add],
+  );
   const resolve = (how: 'theirs' | 'mine') => {
     if (!conflict) return;
     onDisk.current = conflict.onDisk;
@@ -135,5 +154,5 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     const isKept = isNothing(refused.current) && isNothing(waiting.current);
     return isKept ? onDisk.current.version : undefined;
   }, []);
-  return { joint, change, changeDetail, savedAt, saving, problem, conflict, resolve, settled };
+  return { joint, change, changeDetail, changeKind, savedAt, saving, problem, conflict, resolve, settled };
 }

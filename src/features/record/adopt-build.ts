@@ -2,7 +2,9 @@ import { knownIds } from '@/db/reads/known-ids';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import type { Joint } from '@/model/joint/joint';
-import { completeDetail } from '@/model/joint/joint-detail';
+import type { FigureFields } from '@/model/joint/figure-fields';
+import { completeDetail, type FigureDetail } from '@/model/joint/joint-detail';
+import type { PlannedFigure } from '@/model/joint/tightening-plan';
 import type { HousePractice, PracticeRow } from '@/model/practice/house-practice';
 import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import { BUILT_IN, isOffered } from '@/model/shelf/shelves';
@@ -186,18 +188,21 @@ function freeFamily(shop: Shop, named: ReadonlySet<string>, wanted: string, n = 
 const figuresOfRow = ({ id: _, name: __, provenance: ___, source: ____, ...figures }: ShelfRows[DrawnKind]) =>
   JSON.stringify(Object.entries(figures).sort(([a], [b]) => a.localeCompare(b)));
 
-/** Every place in a joint where a row of a shelf is named. */
-function withRows(joint: Joint, of: (kind: DrawnKind, id: string) => string): Joint {
-  const { detail } = joint;
+type RowOf = (kind: DrawnKind, id: string) => string;
+
+/** Every place in the figure of a fastener where a row of a shelf is named. */
+function figureWithRows<Detail extends FigureDetail>(
+  { originalFilm, todayFilm }: Pick<FigureFields, 'originalFilm' | 'todayFilm'>,
+  detail: Detail,
+  of: RowOf,
+) {
   const maybe = (kind: DrawnKind, id: string | null) => (id === null ? null : of(kind, id));
   const gradesOf = ({ grade, nutGrade }: { readonly grade: string | null; readonly nutGrade: string | null }) => ({
     grade: maybe('grade', grade),
     nutGrade: maybe('grade', nutGrade),
   });
   return {
-    ...joint,
-    originalFilm: of('film', joint.originalFilm),
-    todayFilm: of('film', joint.todayFilm),
+    films: { originalFilm: of('film', originalFilm), todayFilm: of('film', todayFilm) },
     detail: {
       ...detail,
       original: { ...detail.original, ...gradesOf(detail.original) },
@@ -210,8 +215,18 @@ function withRows(joint: Joint, of: (kind: DrawnKind, id: string) => string): Jo
       },
       maker: detail.maker && { ...detail.maker, film: of('film', detail.maker.film) },
       standard: detail.standard && { ...detail.standard, grade: of('grade', detail.standard.grade) },
-    },
+    } as Detail,
   };
+}
+
+/** Every place in a joint where a row of a shelf is named. */
+function withRows(joint: Joint, of: RowOf): Joint {
+  const own = figureWithRows(joint, joint.detail, of);
+  const kinds = joint.detail.kinds.map((kind) => {
+    const { films, detail } = figureWithRows(kind.fields, kind.detail, of);
+    return { ...kind, fields: { ...kind.fields, ...films }, detail };
+  });
+  return { ...joint, ...own.films, detail: { ...own.detail, kinds } };
 }
 
 /**
@@ -243,9 +258,13 @@ function withShelf(shop: Shop, file: BuildFile, from: string, newId: NewId): Pic
   const joints = file.joints.map((joint) => withRows(joint, adopt));
   // A plan says which films it was pulled with: under the names that its joint has for them from now on.
   const film = (id: string) => become.get(`film ${id}`) ?? id;
+  const filmsOf = <Figure extends Pick<PlannedFigure, 'films'>>(figure: Figure): Figure => ({
+    ...figure,
+    ...(figure.films && { films: { thread: film(figure.films.thread), head: film(figure.films.head) } }),
+  });
   const tightenings = file.tightenings.map(({ plan, ...round }) => ({
     ...round,
-    plan: { ...plan, ...(plan.films && { films: { thread: film(plan.films.thread), head: film(plan.films.head) } }) },
+    plan: { ...filmsOf(plan), ...(plan.kinds && { kinds: plan.kinds.map(filmsOf) }) },
   }));
   return { file: { ...file, joints, tightenings, shelf: rows }, coming };
 }

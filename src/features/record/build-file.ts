@@ -7,6 +7,7 @@ import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { OwnRow, ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
+import { leafIdsOf, wrenchIdsOf } from '@/model/joint/fastener-kind';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { EngineMeasure } from '@/model/engine/engine-measure';
 import type { HousePractice } from '@/model/practice/house-practice';
@@ -143,12 +144,12 @@ const forFile = ({ cameWith: _, aside: __, ...wrench }: Wrench): FileWrench => w
 export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, jointId?: string): BuildFile {
   const joints = shop.joints.ofEngine(engine.id).filter((joint) => jointId === undefined || joint.id === jointId);
   const all = shop.book.leaves(engine.id);
-  const spoken = new Set(joints.flatMap((joint) => [joint.leafId, ...joint.detail.alsoLeaves]));
+  const spoken = new Set(joints.flatMap((joint) => [...leafIdsOf(joint), ...joint.detail.alsoLeaves]));
   const leaves = jointId === undefined ? all : withEarlier(all, spoken);
   const sourceIds = new Set(leaves.map((leaf) => leaf.sourceId));
   const shelves = shelvesOf(shop);
   const figures = figuresOf(shop, joints, Date.parse(writtenAt));
-  const wrenchIds = new Set([...joints, ...figures].map(({ wrenchId }) => wrenchId));
+  const wrenchIds = new Set([...joints.flatMap(wrenchIdsOf), ...figures.map(({ wrenchId }) => wrenchId)]);
   const order = orderPart(shop, engine, jointId);
   return {
     format: BUILD_FORMAT,

@@ -1,11 +1,12 @@
 import { EVENT_KINDS, MAX_FASTENERS, PULL_OUTCOMES, STEP_KINDS } from '@/core/tightening';
 import { CARES } from '@/model/joint/care';
+import { MAX_KINDS } from '@/model/joint/kind-places';
 import { PURPOSES } from '@/model/joint/tightening';
 import { PULL_ACTS } from '@/model/joint/tightening-plan';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
-import { id, list, number, positive, text, time, unit, who } from './build-fields';
+import { id, list, name, number, positive, text, time, unit, who } from './build-fields';
 
 type EventKind = (typeof EVENT_KINDS)[number];
 type StepKind = (typeof STEP_KINDS)[number];
@@ -65,10 +66,8 @@ const rung = Joi.object({
   override: Joi.object({ value_Nm: sentNumber().allow(null).required(), reason: Joi.string().required() }),
 });
 
-const plan = Joi.object({
-  positions: list(Joi.array().items(sentNumber().min(-10_000).max(10_000)).length(2), MAX_FASTENERS),
-  order: list(sentNumber().integer().min(0), MAX_FASTENERS),
-  steps: list(step, MAX_STEPS),
+/** What fasteners of one kind are pulled with. */
+const figure = {
   unit,
   wrenchName: text,
   leaf: Joi.object({
@@ -96,6 +95,24 @@ const plan = Joi.object({
     band: Joi.object({ p5_N: number, p50_N: number, p95_N: number, mean_N: number }).required(),
     notes: Joi.array().items(note).max(60).default([]),
   }).required(),
+  films: Joi.object({ thread: id, head: id }),
+};
+
+const plan = Joi.object({
+  positions: list(Joi.array().items(sentNumber().min(-10_000).max(10_000)).length(2), MAX_FASTENERS),
+  order: list(sentNumber().integer().min(0), MAX_FASTENERS),
+  steps: list(step, MAX_STEPS),
+  ...figure,
+  kinds: Joi.array()
+    .items(
+      Joi.object({
+        name,
+        places: Joi.array().items(sentNumber().integer().min(0)).unique().min(1).max(MAX_FASTENERS).required(),
+        ...figure,
+      }),
+    )
+    .min(1)
+    .max(MAX_KINDS),
   guards: list(
     Joi.object({ code: text, severity: text, message: Joi.string().required(), absolute: Joi.boolean().valid(true) }),
   ),
@@ -107,7 +124,6 @@ const plan = Joi.object({
   act: oneOf(PULL_ACTS).required(),
   cycleId: Joi.string(),
   asksOver: Joi.boolean().valid(true),
-  films: Joi.object({ thread: id, head: id }),
 }).required();
 
 /** A going-round as a build file has it: its plan, and its lines. */

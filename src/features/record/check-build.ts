@@ -2,6 +2,7 @@ import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { assertOrder } from '@/model/order/edit-steps';
 import { figureDiffers } from '@/model/book/leaf-figure';
+import { leafIdsOf, wrenchIdsOf } from '@/model/joint/fastener-kind';
 import { everyRow } from './adopt-build';
 import type { BuildFile } from './build-file';
 
@@ -44,8 +45,8 @@ function assertWork({ engine, leaves, wrenches, joints, tightenings, boltSets, h
   ];
   for (const row of joints) {
     ofEngine(row.engineId, 'engine');
-    leaf(row.leafId, 'leaf');
-    wrench(row.wrenchId, 'wrench');
+    for (const id of leafIdsOf(row)) leaf(id, 'leaf');
+    for (const id of wrenchIdsOf(row)) wrench(id, 'wrench');
   }
   for (const row of tightenings) joint(row.jointId, 'joint');
   for (const set of boltSets) {
@@ -125,7 +126,10 @@ function assertPlans({ joints, tightenings }: BuildFile): void {
   for (const { jointId, plan } of tightenings) {
     const name = names.get(jointId) ?? 'a joint';
     const positions = [...plan.order, ...plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.position] : []))];
-    if (positions.some((at) => at >= plan.positions.length))
+    const ofKinds = (plan.kinds ?? []).flatMap(({ places }) => places);
+    if (new Set(ofKinds).size < ofKinds.length)
+      throw notWhole(`a plan of ${name} has a fastener of two kinds.`, 'tightenings');
+    if ([...positions, ...ofKinds].some((at) => at >= plan.positions.length))
       throw notWhole(`a plan of ${name} names a fastener that it does not have.`, 'tightenings');
   }
 }

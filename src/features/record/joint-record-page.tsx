@@ -1,76 +1,24 @@
 'use client';
 
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
-import type { Ladder, Rung } from '@/core/joint';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
-import { turnsWords } from '@/model/joint/turns-words';
+import { plannedFigure } from '@/model/joint/joint-result';
 import type { PullStep } from '@/core/tightening';
 import type { TighteningState } from '@/model/joint/joint-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
-import { formatPieces } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { doneWords, overLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { kindLetter, lettersOf } from '@/interface/words/kind-words';
+import { FigureFacts, WorkingTable } from './figure-printed';
 import { NotesPrinted } from './notes-printed';
 import type { JointRecord } from './queries';
 import { RunningHead } from '@/interface/parts/running-head';
 import { SignLine } from '@/interface/parts/sign-line';
 import { SHEET } from '@/interface/shell/sheet-id';
 import styles from './joint-record-page.module.css';
-
-/** The working as a table: a line a rung, from the page to the wrench. */
-function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
-  const { torque, significant, decimalSign } = useFigures();
-  const line = (rung: Rung) =>
-    rung.working.map((one) => `${one.formula}: ${formatPieces(one.figures, decimalSign)}`).join('; ');
-  return (
-    <table className={styles.table}>
-      <thead>
-        <tr>
-          <th scope="col">Rung</th>
-          <th scope="col">Working</th>
-          <th scope="col">Why, and from where</th>
-          <th scope="col" className={styles.right}>
-            Factor
-          </th>
-          <th scope="col" className={styles.right}>
-            Figure
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {ladder.rungs.map((rung) => (
-          <tr key={rung.id} data-aside={rung.override !== undefined || undefined}>
-            <th scope="row">{rung.title}</th>
-            <td className={styles.working}>{line(rung)}</td>
-            <td>
-              {rung.override && (
-                <b>
-                  {rung.override.value_Nm === null ? 'Taken out' : `Overruled by ${torque(rung.override.value_Nm, 4)}`}:{' '}
-                  {rung.override.reason}.{' '}
-                </b>
-              )}
-              {sentences(rung.school, rung.source, `Spread: ${rung.spread}`)}
-            </td>
-            <td className={styles.right}>{rung.factor === undefined ? '' : significant(rung.factor, 4)}</td>
-            <td className={styles.right}>{torque(rung.value_Nm, 4)}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
-/** Parts of a line as sentences, each said once and ended once. */
-function sentences(...parts: readonly string[]): string {
-  const said = parts.map((part) => part.trim().replace(/\.$/, '')).filter(Boolean);
-  return said
-    .filter((part, i) => !said.some((other, j) => j !== i && other.length > part.length && other.startsWith(part)))
-    .map((part) => `${part}.`)
-    .join(' ');
-}
 
 /** What stood against the figure when it was begun, and why it was pulled all the same. */
 function Against({ plan }: { readonly plan: TighteningPlan }) {
@@ -128,8 +76,12 @@ function Lines({ round }: { readonly round: TighteningState }) {
           : state.next >= plan.steps.length
             ? overLine(plan, state.over)
             : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
-        Wrench: {plan.wrenchName}. Lubricant: {plan.filmName}. From “{plan.leaf.printedText}”, {plan.leaf.source}, p.{' '}
-        {plan.leaf.page}.
+        {[{ ...plan, name: '' }, ...(plan.kinds ?? [])].map((one, i) => (
+          <span key={one.name}>
+            {one.name && `${kindLetter(i)}, ${one.name}: `}Wrench: {one.wrenchName}. Lubricant: {one.filmName}. From “
+            {one.leaf.printedText}”, {one.leaf.source}, p. {one.leaf.page}.{' '}
+          </span>
+        ))}
       </p>
       <Against plan={plan} />
       <NotKnown plan={tightening.plan} />
@@ -155,7 +107,12 @@ function Lines({ round }: { readonly round: TighteningState }) {
                   {fullTime(event.at)}
                   {event.who && `, ${event.who}`}
                 </td>
-                <td>{step ? turnNumber(plan, step.position) : ''}</td>
+                <td>
+                  {step ? turnNumber(plan, step.position) : ''}
+                  {step &&
+                    plan.kinds &&
+                    ` ${kindLetter(plan.kinds.findIndex(({ places }) => places.includes(step.position)) + 1)}`}
+                </td>
                 <td>{step ? step.stage + 1 : ''}</td>
                 <td className={styles.right}>{step ? pullWords(plan, step, plain(step.setting)) : ''}</td>
                 <td>
@@ -175,15 +132,21 @@ function Lines({ round }: { readonly round: TighteningState }) {
 }
 
 /** The record of one joint, laid out to be printed. */
-export function JointRecordPage({ engine, inputs, state, worked, heat, notes }: JointRecord) {
-  const { plain, kilonewtons } = useFigures();
+export function JointRecordPage({ engine, inputs, state, worked, kinds: kindResults, heat, notes }: JointRecord) {
+  const { plain } = useFigures();
   const { joint, source, leaf } = inputs;
-  const { ladder, wrench } = worked;
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
-  // What was tightened keeps its own reason; a leaf chosen since says nothing of it.
-  const turns = kept ? turnsOfPlan(kept) : turnsOfLeaf(leaf);
-  const leafReason = kept ? kept.leaf.reason : joint.detail.leafReason;
+  // What was tightened keeps its own figures; what the sheet says since says nothing of it.
+  const own = kept ?? plannedFigure(inputs, worked);
+  const kinds = kept
+    ? (kept.kinds ?? []).map((kind) => ({ ...kind, turns: turnsOfPlan(kept, kind) }))
+    : kindResults.map(({ kind, inputs: of, worked: found }) => ({
+        ...plannedFigure(of, found),
+        name: kind.name,
+        places: kind.places,
+        turns: turnsOfLeaf(of.leaf),
+      }));
   return (
     <main className={styles.page} id={SHEET} data-plain>
       <RunningHead words={[engine.name, engine.engineNumber, joint.name].filter(Boolean).join(', ')} />
@@ -205,49 +168,13 @@ export function JointRecordPage({ engine, inputs, state, worked, heat, notes }: 
           {engine.blockMetal}.
         </p>
       </header>
-      <dl className={`label-value ${styles.facts}`}>
-        <div>
-          <dt>Printed</dt>
-          <dd className="printed" lang={source.language || undefined}>
-            “{kept?.leaf.printedText ?? leaf.printedText}”
-          </dd>
-        </div>
-        <div>
-          <dt>Source</dt>
-          <dd>
-            {kept?.leaf.source ?? [source.title, source.edition, source.year].filter(Boolean).join(', ')}, p.{' '}
-            {kept?.leaf.page ?? leaf.page}
-          </dd>
-        </div>
-        {leafReason && (
-          <div>
-            <dt>Lower-ranked entry</dt>
-            <dd>taken because: {leafReason}</dd>
-          </div>
-        )}
-        <div>
-          <dt>Fasteners</dt>
-          <dd>
-            {joint.fasteners} × {kept?.thread ?? joint.thread}
-          </dd>
-        </div>
-        <div>
-          <dt>Wrench</dt>
-          <dd>
-            {kept?.care === 'hand' ? 'by hand, by feel; a wrench would be ' : ''}
-            {kept?.wrenchName ?? wrench.name}, set to {plain((kept?.ladder ?? ladder).setting.rounded)}{' '}
-            {kept?.unit ?? wrench.unit}
-            {turns.length > 0 && `, then turned ${turnsWords(turns)} further`}
-          </dd>
-        </div>
-        <div>
-          <dt>{turns.length > 0 ? 'Clamp load before the turn' : 'Clamp load'}</dt>
-          <dd>
-            {kilonewtons((kept?.ladder ?? ladder).band.p50_N)}; {kilonewtons((kept?.ladder ?? ladder).band.p5_N)} to{' '}
-            {kilonewtons((kept?.ladder ?? ladder).band.p95_N)} (5th to 95th percentile)
-          </dd>
-        </div>
-      </dl>
+      <FigureFacts
+        figure={own}
+        count={joint.fasteners - kinds.reduce((sum, { places }) => sum + places.length, 0)}
+        language={source.language}
+        turns={kept ? turnsOfPlan(kept, own) : turnsOfLeaf(leaf)}
+        care={kept?.care}
+      />
       {shown && (
         <div className={styles.drawing}>
           <PatternDrawing
@@ -255,12 +182,22 @@ export function JointRecordPage({ engine, inputs, state, worked, heat, notes }: 
             order={shown.tightening.plan.order}
             marks={shown.state.marks}
             caps={joint.pattern === 'caps'}
+            letters={lettersOf(shown.tightening.plan.positions.length, kinds)}
             label="The fasteners, numbered in the turn in which they were pulled"
           />
         </div>
       )}
-      <h2>Working</h2>
-      <WorkingTable ladder={kept?.ladder ?? ladder} />
+      <h2>{kinds.length > 0 ? `Working of ${kindLetter(0)}, the joint’s own` : 'Working'}</h2>
+      <WorkingTable ladder={own.ladder} />
+      {kinds.map((kind, i) => (
+        <section key={kind.name} className={styles.round}>
+          <h2>
+            {kindLetter(i + 1)}, {kind.name}
+          </h2>
+          <FigureFacts figure={kind} count={kind.places.length} turns={kind.turns} care={kept?.care} />
+          <WorkingTable ladder={kind.ladder} />
+        </section>
+      ))}
       {state.tightenings.map((round) => (
         <Lines key={round.tightening.id} round={round} />
       ))}

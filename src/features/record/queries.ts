@@ -6,7 +6,7 @@ import { engineStateOf, fitsOf, inputsOf, notesOf, type EngineRows } from '@/mod
 import type { JointState } from '@/model/joint/joint-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { computeJoint, type JointResult } from '@/model/joint/joint-result';
+import { computeJoint, computeKinds, type JointResult, type KindResult } from '@/model/joint/joint-result';
 import type { NoteWithPhotos } from '@/model/note';
 import type { Shelves } from '@/model/shelf/shelves';
 import type { FitsRecord } from './fits-record-page';
@@ -16,6 +16,7 @@ export interface JointRecord {
   readonly inputs: JointInputs;
   readonly state: JointState;
   readonly worked: JointResult;
+  readonly kinds: readonly KindResult[];
   readonly heat: HeatLog;
   readonly notes: readonly NoteWithPhotos[];
 }
@@ -27,7 +28,7 @@ export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string,
   const inputs = inputsOf(rows, state.joint, shelves, now);
   const { engine, heat } = rows;
   const notes = notesOf(rows, { engineId: engine.id, jointId, fitId: null });
-  return { engine, inputs, state, worked: computeJoint(inputs), heat, notes };
+  return { engine, inputs, state, worked: computeJoint(inputs), kinds: computeKinds(inputs), heat, notes };
 }
 
 /**

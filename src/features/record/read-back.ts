@@ -4,7 +4,7 @@ import { DomainError, isDomainError } from '@/core/units';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
-import { computeJoint } from '@/model/joint/joint-result';
+import { assertReckoned } from '@/model/joint/joint-result';
 import { DRAWN_KINDS, adopt, type Adoption } from './adopt-build';
 import type { BuildFile } from './build-file';
 import { assertWhole } from './check-build';
@@ -90,7 +90,7 @@ function assertReckonable(shop: Shop, { joints }: BuildFile, now: number): void 
     try {
       threadNamed(joint.thread);
       assertShape(joint);
-      computeJoint(jointInputs(shop, joint, now, shelves));
+      assertReckoned(jointInputs(shop, joint, now, shelves));
     } catch (error) {
       if (!isDomainError(error)) throw error;
       throw new DomainError(error.code, `${joint.name}: ${error.message} Nothing was changed.`, 'joints');

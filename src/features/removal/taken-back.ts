@@ -5,7 +5,7 @@ import type { ChangedRow } from '@/db/repositories/act-repository';
 import type { Shop } from '@/db/shop';
 import { DETAIL_JSON } from '@/model/joint/joint-detail';
 import { assertShape } from '@/model/joint/joint-shape';
-import { computeJoint } from '@/model/joint/joint-result';
+import { assertReckoned } from '@/model/joint/joint-result';
 import { assertOrder } from '@/model/order/edit-steps';
 import type { Step } from '@/model/order/step';
 import { BUILT_IN } from '@/model/shelf/shelves';
@@ -51,7 +51,7 @@ function assertReckonable(shop: Shop, id: string, now: number): void {
   if (!joint) return;
   try {
     assertShape(joint);
-    computeJoint(jointInputs(shop, joint, now));
+    assertReckoned(jointInputs(shop, joint, now));
   } catch (error) {
     if (isDomainError(error)) throw cannot(`“${joint.name}” could not be reckoned then. ${error.message}`);
     throw error;

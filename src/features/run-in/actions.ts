@@ -12,8 +12,8 @@ import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
-import { computeJoint, retorquePlan } from '@/model/joint/joint-result';
-import { changedProblem, sheetChanges } from '@/model/joint/sheet-changes';
+import { computeJoint, computeKinds, judgedWhole, retorquePlan } from '@/model/joint/joint-result';
+import { changedProblem, wholeChanges } from '@/model/joint/sheet-changes';
 import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { assertWorkedWith } from '@/server/assert-worked-with';
@@ -145,7 +145,8 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
   const inputs = inputsOf(rows, joint, shelvesOf(shop), now);
   const pulled = final.tightening.plan;
   const worked = computeJoint(inputs);
-  const changes = sheetChanges(pulled, inputs, worked);
+  const kinds = computeKinds(inputs);
+  const { changes } = wholeChanges(pulled, inputs, worked, kinds);
   if (changes.length > 0 && !asPulled) {
     const { code, message } = changedProblem(changes);
     throw new DomainError(code, message, 'asPulled');
@@ -153,8 +154,11 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
   const { gate, guards: alsoAgainst } = gateOfRound(engineStateOf(rows), jointId, 'retorque');
   assertGate(gate, 'final');
   // The sheet speaks of the thread under the nut only where it is still as it was pulled.
-  const own = changes.length === 0 ? worked.guards : pulled.guards;
-  const guards = [...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)), ...lockerGuards(joint)];
+  const own = changes.length === 0 ? judgedWhole(worked, kinds).guards : pulled.guards;
+  const guards = [
+    ...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)),
+    ...[joint, ...kinds.map(({ inputs: of }) => of.joint)].flatMap(lockerGuards).slice(0, 1),
+  ];
   const given = reason || pulled.reason || '';
   assertReasoned([...guards, ...alsoAgainst], given);
   const plan = retorquePlan(inputs, pulled, { cycleId, guards, alsoAgainst, reason: given });

@@ -5,6 +5,7 @@ import { DomainError } from '@/core/units';
 import { engineRows } from '@/db/reads/engine-rows';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { EngineRows } from '@/model/engine/engine-rows';
+import { leafIdsOf } from '@/model/joint/fastener-kind';
 import { jointForSister } from '@/model/joint/joint-for-sister';
 import { engineOf, shopAction, type Bench } from '@/server/shop-action';
 import { hasJointNamed, sameEntry } from './queries';
@@ -48,7 +49,7 @@ export const takeOverAction = shopAction(takeOverSchema, ({ engineId, fromId, le
   if (strange.length > 0 || joints.length < new Set(jointIds).size)
     throw new DomainError('not-found', 'Something of that is no longer on the other engine. Look again.', 'fromId');
   // A joint draws on its entry: that comes along.
-  const wanted = new Set([...leafIds, ...joints.map(({ leafId }) => leafId)]);
+  const wanted = new Set([...leafIds, ...joints.flatMap(leafIdsOf)]);
   const { ids, copied } = copyLeaves(bench, into, from, wanted);
   const isNamed = hasJointNamed(into);
   let made = 0;

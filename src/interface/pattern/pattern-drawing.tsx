@@ -12,6 +12,8 @@ interface Props {
   readonly next?: number;
   /** Places of which something special was noted: a pennant stands at them. */
   readonly noted?: ReadonlySet<number>;
+  /** By place, a letter for its kind, where there are several. */
+  readonly letters?: readonly string[];
   /** Positions whose last line is not yet on disk. */
   readonly pending?: ReadonlySet<number>;
   /** The part that is drawn; the whole if not said. */
@@ -31,13 +33,14 @@ interface FastenerProps {
   readonly next: boolean;
   readonly pending: boolean;
   readonly noted: boolean;
+  readonly letter?: string;
 }
 
 /**
  * One fastener: open ring, a tick a pass, a small ring for a pass at which it did not move, witness mark when final,
  * triangle when it wants attention.
  */
-const Fastener = ({ at: [x, y], turn, mark, next, pending, noted }: FastenerProps) => (
+const Fastener = ({ at: [x, y], turn, mark, next, pending, noted, letter }: FastenerProps) => (
   <g
     transform={`translate(${x} ${y})`}
     data-next={next || undefined}
@@ -69,6 +72,11 @@ const Fastener = ({ at: [x, y], turn, mark, next, pending, noted }: FastenerProp
       return <line key={pass} x1={x1} y1={y1} x2={x2} y2={y2} className={styles.tick} />;
     })}
     {noted && <path className={styles.pennant} d={pennant(next ? HEAD + 7 : HEAD)} />}
+    {letter && (
+      <text className={styles.letter} x={-HEAD - (next ? 18 : 9)} y={HEAD + (next ? 31 : 17)}>
+        {letter}
+      </text>
+    )}
     <text className={styles.number} dy="0.36em">
       {turn}
     </text>
@@ -92,6 +100,7 @@ export function PatternDrawing({
   next,
   pending,
   noted,
+  letters,
   caps = false,
   box = patternBox(positions),
   near,
@@ -114,6 +123,7 @@ export function PatternDrawing({
           next={next === i}
           pending={pending?.has(i) ?? false}
           noted={noted?.has(i) ?? false}
+          letter={letters?.[i]}
         />
       ))}
       {near && <rect {...near} rx={18} className={styles.near} />}

@@ -24,6 +24,7 @@ export const GLOSSARY: readonly (readonly [word: string, means: string])[] = [
   ['Once-only', 'a fastener that is stretched or locked so that it is not used again'],
   ['Retorque', 'going over a joint again when it has been hot and is cold'],
   ['Round', 'once through all stages of a joint; a test round does not complete it'],
+  ['Kind (A, B …)', 'fasteners of one joint that are alike; each kind has its own figure, A the joint’s own'],
   ['Unfinished', 'begun and not all of it read or done'],
   ['Uncertainty', 'how far a reading may be from what it reads'],
 ];

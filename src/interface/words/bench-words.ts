@@ -1,6 +1,6 @@
 import type { DoneEvent, PullOutcome, PullStep, StageTurn, Step } from '@/core/tightening';
 import { turnWords } from '@/model/joint/turns-words';
-import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { figureAt, kindAt, type PlannedFigure, type TighteningPlan } from '@/model/joint/tightening-plan';
 
 export const OUTCOME_WORDS: Readonly<Record<PullOutcome, string>> = {
   pulled: 'pulled',
@@ -13,9 +13,12 @@ export const OUTCOME_WORDS: Readonly<Record<PullOutcome, string>> = {
 export const turnNumber = (plan: Pick<TighteningPlan, 'order'>, position: number): number =>
   plan.order.indexOf(position) + 1;
 
-/** `nut 7, stage 2` */
-export const stepName = (plan: TighteningPlan, step: Step): string =>
-  step.kind === 'shaft' ? 'crank turned' : `number ${turnNumber(plan, step.position)}, stage ${step.stage + 1}`;
+/** `number 7, stage 2`; of another kind than the joint's own, `number 7 (short studs), stage 2`. */
+export function stepName(plan: TighteningPlan, step: Step): string {
+  if (step.kind === 'shaft') return 'crank turned';
+  const kind = kindAt(plan, step.position);
+  return `number ${turnNumber(plan, step.position)}${kind ? ` (${kind.name})` : ''}, stage ${step.stage + 1}`;
+}
 
 /** How a pull went: `pulled`, `turned`, `did not move`. */
 export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): string =>
@@ -48,25 +51,52 @@ export function lineOf(plan: TighteningPlan, event: DoneEvent): string {
 }
 
 /** What is done at a pull: `30 lbf·ft`, `90° further`, `by feel`. */
-export const pullWords = (plan: Pick<TighteningPlan, 'unit' | 'care'>, step: PullStep, figure: string): string => {
+export const pullWords = (plan: TighteningPlan, step: PullStep, figure: string): string => {
   if (plan.care === 'hand') return 'by feel';
-  return step.turn ? `${turnWords(step.turn)} further` : `${figure} ${plan.unit}`;
+  return step.turn ? `${turnWords(step.turn)} further` : `${figure} ${figureAt(plan, step.position).unit}`;
 };
 
-/** The turns that follow the final torque of a plan, each once. */
-export const turnsOfPlan = (plan: Pick<TighteningPlan, 'steps'>): readonly StageTurn[] => {
+/** The pulls of fasteners that have one figure; of all of a plan where no kind is said. */
+const pullsOfKind = (plan: TighteningPlan, figure: PlannedFigure): readonly PullStep[] =>
+  plan.steps.flatMap((step) => (step.kind === 'pull' && figureAt(plan, step.position) === figure ? [step] : []));
+
+/** The turns that follow the final torque of fasteners that have one figure, each once. */
+export const turnsOfPlan = (plan: TighteningPlan, figure: PlannedFigure = plan): readonly StageTurn[] => {
   const byStage = new Map(
-    plan.steps.flatMap((step) => (step.kind === 'pull' && step.turn ? [[step.stage, step.turn] as const] : [])),
+    pullsOfKind(plan, figure).flatMap((step) => (step.turn ? [[step.stage, step.turn] as const] : [])),
   );
   return [...byStage.values()];
 };
 
-export const stageCount = (plan: TighteningPlan): number =>
-  Math.max(...plan.steps.map((step) => (step.kind === 'pull' ? step.stage + 1 : 1)));
+/** How many stages the fasteners go through that have this figure. */
+export const stageCount = (plan: TighteningPlan, figure: PlannedFigure = plan): number =>
+  Math.max(1, ...pullsOfKind(plan, figure).map(({ stage }) => stage + 1));
+
+const pullBefore = (plan: TighteningPlan, index: number): PullStep | undefined => {
+  const before = plan.steps.slice(0, index).findLast((one) => one.kind === 'pull');
+  return before?.kind === 'pull' ? before : undefined;
+};
 
 /** Whether the wrench has to be set anew for this step. */
 export function isNewSetting(plan: TighteningPlan, index: number): boolean {
   const step = plan.steps[index];
-  const before = plan.steps.slice(0, index).findLast((one) => one.kind === 'pull');
-  return step?.kind === 'pull' && before?.kind === 'pull' && !step.turn && before.setting !== step.setting;
+  const before = pullBefore(plan, index);
+  if (step?.kind !== 'pull' || !before || step.turn) return false;
+  const [now, then] = [figureAt(plan, step.position), figureAt(plan, before.position)];
+  return before.setting !== step.setting || now.unit !== then.unit || now.wrenchName !== then.wrenchName;
+}
+
+/**
+ * What is taken in hand anew before this step, as other fasteners come: another wrench, another socket. Empty where
+ * nothing changes, and before the first pull.
+ */
+export function handOver(plan: TighteningPlan, index: number): readonly ('wrench' | 'socket')[] {
+  const step = plan.steps[index];
+  const before = pullBefore(plan, index);
+  if (step?.kind !== 'pull' || !before) return [];
+  const [now, then] = [figureAt(plan, step.position), figureAt(plan, before.position)];
+  return [
+    ...(now.wrenchName !== then.wrenchName ? (['wrench'] as const) : []),
+    ...(now.thread !== then.thread ? (['socket'] as const) : []),
+  ];
 }

@@ -1,5 +1,6 @@
 import type { Guard } from '@/core/joint';
 import type { Engine } from '@/model/engine/engine';
+import { jointOfKind } from '@/model/joint/fastener-kind';
 import type { Joint } from '@/model/joint/joint';
 import { leavesOfJoint, torqueLeaves } from './leaves-of-joint';
 import type { Leaf } from './leaf';
@@ -99,7 +100,7 @@ function turnsBeside(leaves: readonly Leaf[], joint: Joint): readonly Guard[] {
 }
 
 /** The same, from everything in an engine's book. */
-export const pageGuardsOf = (
+const pageGuardsOf = (
   engine: Pick<Engine, 'year' | 'engineNumber'>,
   leaves: readonly Leaf[],
   sources: readonly Source[],
@@ -108,6 +109,22 @@ export const pageGuardsOf = (
   // A page that gives a stretch or a turn says nothing against a torque.
   ...pageGuards(rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine), joint, engine),
   ...turnsBeside(leaves, joint),
+];
+
+/** Of a joint's own fasteners and of each of its kinds. */
+export const pageGuardsOfWhole = (
+  engine: Pick<Engine, 'year' | 'engineNumber'>,
+  leaves: readonly Leaf[],
+  sources: readonly Source[],
+  joint: Joint,
+): readonly Guard[] => [
+  ...pageGuardsOf(engine, leaves, sources, joint),
+  ...joint.detail.kinds.flatMap((kind) =>
+    pageGuardsOf(engine, leaves, sources, jointOfKind(joint, kind)).map((guard) => ({
+      ...guard,
+      message: `${kind.name}: ${guard.message}`,
+    })),
+  ),
 ];
 
 export interface AgainstLeaf {

@@ -1,6 +1,6 @@
 import { DomainError } from '@/core/units';
 import { roundState } from '@/core/tightening';
-import { pageGuardsOf } from '@/model/book/page-guards';
+import { pageGuardsOfWhole } from '@/model/book/page-guards';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
@@ -11,12 +11,13 @@ import { pagesOf } from '@/model/fit/fit-page';
 import { cancelledIn, fitState, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
+import { jointOfKind, leafIdsOf } from '@/model/joint/fastener-kind';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { endsInTurn } from '@/model/joint/tightening-plan';
+import { endsInTurn, type PlannedFigure } from '@/model/joint/tightening-plan';
 import { isNoteOf, type NotedThing, type NoteWithPhotos } from '@/model/note';
 import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
-import { decidingOf, isSettled } from '@/model/joint/sheet-changes';
+import { decidingOf, isSettled, kindChanges } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { BuildLine } from '@/model/order/build-line';
 import { openedAt, openingsOf } from '@/model/order/openings';
@@ -83,19 +84,32 @@ function finalOf(rounds: readonly TighteningState[]): TighteningState | undefine
   return finals.findLast(({ events }) => events.length > 0) ?? finals.at(-1);
 }
 
+/** Whether page, thread or films of fasteners are others on the sheet than those that they were pulled with. */
+function isFigureChanged(joint: Joint, leaf: Leaf | undefined, pulled: PlannedFigure): boolean {
+  const sheet = decidingOf(joint, leaf?.printedText ?? pulled.leaf.printedText);
+  if (isSettled(joint.detail.changeMeans, pulled.ladder.target_Nm, sheet)) return false;
+  return (
+    pulled.thread !== sheet.thread ||
+    pulled.leaf.printedText !== sheet.printedText ||
+    (pulled.films !== undefined && (pulled.films.thread !== sheet.threadFilm || pulled.films.head !== sheet.headFilm))
+  );
+}
+
 /**
  * Whether what decides a figure is another on the sheet than in the round that counts, as far as rows alone tell: the
- * page, the thread, the films. The sheet itself compares the figures too.
+ * page, the thread, the films, and which fasteners are of which kind. The sheet itself compares the figures too.
  */
-function isChanged(joint: Joint, leaf: Leaf | undefined, round: TighteningState | undefined): boolean {
+function isChanged(joint: Joint, leaves: readonly Leaf[], round: TighteningState | undefined): boolean {
   if (!round || round.events.length === 0) return false;
   const { plan } = round.tightening;
-  const sheet = decidingOf(joint, leaf?.printedText ?? plan.leaf.printedText);
-  if (isSettled(joint.detail.changeMeans, plan.ladder.target_Nm, sheet)) return false;
+  const leafOf = ({ leafId }: Pick<Joint, 'leafId'>) => leaves.find(({ id }) => id === leafId);
+  const pairs = joint.detail.kinds.flatMap((kind) => {
+    const pulled = plan.kinds?.find(({ name }) => name === kind.name);
+    return pulled ? [{ pulled, of: jointOfKind(joint, kind) }] : [];
+  });
   return (
-    plan.thread !== sheet.thread ||
-    plan.leaf.printedText !== sheet.printedText ||
-    (plan.films !== undefined && (plan.films.thread !== sheet.threadFilm || plan.films.head !== sheet.headFilm))
+    kindChanges(plan.kinds, joint.detail).length > 0 ||
+    [{ pulled: plan, of: joint }, ...pairs].some(({ pulled, of }) => isFigureChanged(of, leafOf(of), pulled))
   );
 }
 
@@ -120,17 +134,19 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
   const counting = sinceTrial(rounds.filter(isSince(openedAt(openingsIn(rows), joint.id))));
   const final = finalOf(counting);
-  const leaf = leaves.find(({ id }) => id === joint.leafId);
+  const made = new Set(leafIdsOf(joint));
   // What an angle has done, or will do, no figure goes over again.
-  const byAngle = final ? endsInTurn(final.tightening.plan) : leaf !== undefined && turnsOfLeaf(leaf).length > 0;
+  const byAngle = final
+    ? endsInTurn(final.tightening.plan)
+    : leaves.some((leaf) => made.has(leaf.id) && turnsOfLeaf(leaf).length > 0);
   return {
     joint,
     tightenings: rounds,
     final,
     openRetorque: counting.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
     retorque: retorqueOf(engine, byAngle ? { ...joint, retorqueSchool: 'none' } : joint, heat, { rounds, final }),
-    isChanged: isChanged(joint, leaf, final),
-    page: pageGuardsOf(engine, leaves, sources, joint),
+    isChanged: isChanged(joint, leaves, final),
+    page: pageGuardsOfWhole(engine, leaves, sources, joint),
   };
 }
 
@@ -180,13 +196,19 @@ export function inputsOf(
   shelves: Shelves,
   now: number,
 ): JointInputs {
-  const leaf = leaves.find(({ id }) => id === joint.leafId);
-  const source = leaf && sources.find(({ id }) => id === leaf.sourceId);
-  if (!leaf || !source)
-    throw new DomainError('not-found', 'The entry that this joint is made from is missing.', 'leafId');
+  const leafNamed = (leafId: string) => {
+    const leaf = leaves.find(({ id }) => id === leafId);
+    const source = leaf && sources.find(({ id }) => id === leaf.sourceId);
+    return leaf && source ? { leaf, source } : undefined;
+  };
+  const own = leafNamed(joint.leafId);
+  if (!own) throw new DomainError('not-found', 'The entry that this joint is made from is missing.', 'leafId');
   if (!shelves.wrenches.some((one) => one.id === joint.wrenchId))
     throw new DomainError('not-found', 'That wrench is not on the shelf.', 'wrenchId');
-  return { joint, leaf, source, shelves: shelvesFor(shelves, engine), now };
+  const kindLeaves = leafIdsOf(joint)
+    .slice(1)
+    .flatMap((id) => leafNamed(id) ?? []);
+  return { joint, ...own, kindLeaves, shelves: shelvesFor(shelves, engine), now };
 }
 
 /** The notes of one thing of an engine. */

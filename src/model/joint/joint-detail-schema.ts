@@ -1,9 +1,19 @@
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
-import { LOCKINGS, OVERRULED } from '@/core/joint';
-import { MAX_FASTENERS } from '@/core/tightening';
+import { LOCKINGS, OVERRULED, RANGE_SCHOOLS } from '@/core/joint';
+import { KIND_TURNS, MAX_FASTENERS, NAMED_SCHEMES, type StageScheme } from '@/core/tightening';
 import { oneOf } from '@/model/one-of';
-import { FASTENER_FORMS, JOINT_CLASSES, SOCKET_FITS, type FastenerFacts, type JointDetail } from './joint-detail';
+import type { FigureFields } from './figure-fields';
+import {
+  FASTENER_FORMS,
+  JOINT_CLASSES,
+  SOCKET_FITS,
+  type FastenerFacts,
+  type FastenerKind,
+  type FigureDetail,
+  type JointDetail,
+} from './joint-detail';
+import { MAX_KINDS } from './kind-places';
 import { HEAT_CYCLE_SCHOOLS } from '@/model/practice/house-practice';
 import { CARES } from './care';
 import { MAX_PLACE_NOTES, PLACE_NOTES } from './place-note';
@@ -52,8 +62,8 @@ const override = Joi.object({
   reason: Joi.string().trim().min(1).max(400).required(),
 });
 
-/** The parts of a joint's detail, each by itself. */
-export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
+/** What of a figure's detail stands in a joint and in each of its kinds. */
+const FIGURE_PARTS: Readonly<Record<keyof FigureDetail, Joi.Schema>> = {
   original: Joi.object(beyondThread).required(),
   today: facts.allow(null).required(),
   headFilm: id().allow(null).required(),
@@ -90,6 +100,61 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     .required(),
   overrides: Joi.object(Object.fromEntries(OVERRULED.map((rung) => [rung, override]))).required(),
   wrenchByHand: Joi.boolean().required(),
+  confirming: Joi.boolean().required(),
+  leafReason: Joi.string().max(400).allow(null).required(),
+  overLeafId: id().allow(null).default(null),
+  changeMeans: Joi.object({
+    means: oneOf(['next-round', 'correction'] as const).required(),
+    target_Nm: sentNumber().positive().max(1e6).required(),
+    of: Joi.object({
+      thread: Joi.string().max(40).required(),
+      threadFilm: id().required(),
+      headFilm: id().required(),
+      printedText: Joi.string().max(400).required(),
+    }).optional(),
+  })
+    .allow(null)
+    .default(null),
+  leftUnknown: Joi.array().items(id()).max(40).default([]),
+  standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
+    .allow(null)
+    .required(),
+};
+
+/** Shares of the final figure that rise to it, by name or typed. */
+export const stageScheme = (): Joi.Schema<StageScheme> =>
+  Joi.alternatives<StageScheme>(oneOf(NAMED_SCHEMES), Joi.array().items(sentNumber().greater(0).max(1)).min(1).max(8));
+
+const FIGURE_FIELDS: Readonly<Record<keyof FigureFields, Joi.Schema>> = {
+  leafId: id().required(),
+  thread: Joi.string().trim().max(40).required(),
+  bearingOuter_mm: sentNumber().positive().max(200).required(),
+  bearingInner_mm: sentNumber().positive().max(200).required(),
+  bearingMeasured: Joi.boolean().required(),
+  originalFilm: id().required(),
+  originalFilmReason: Joi.string().max(400).allow('').required(),
+  todayFilm: id().required(),
+  rangeSchool: oneOf(RANGE_SCHOOLS).required(),
+  stageScheme: stageScheme().required(),
+  wrenchId: id().required(),
+};
+
+const place = () =>
+  sentNumber()
+    .integer()
+    .min(0)
+    .max(MAX_FASTENERS - 1);
+
+const kind = Joi.object<FastenerKind>({
+  name: Joi.string().trim().min(1).max(60).required(),
+  places: Joi.array().items(place()).unique().min(1).max(MAX_FASTENERS).required(),
+  fields: Joi.object(FIGURE_FIELDS).required(),
+  detail: Joi.object(FIGURE_PARTS).required(),
+});
+
+/** The parts of a joint's detail, each by itself. */
+export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
+  ...FIGURE_PARTS,
   jointClass: oneOf(JOINT_CLASSES).required(),
   care: oneOf(CARES).allow(null).required(),
   places: Joi.array()
@@ -136,10 +201,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   })
     .allow(null)
     .default(null),
-  confirming: Joi.boolean().required(),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
-  leafReason: Joi.string().max(400).allow(null).required(),
-  overLeafId: id().allow(null).default(null),
   heatCycle: oneOf(HEAT_CYCLE_SCHOOLS).default('head-60'),
   warm: Joi.object({
     head_C: sentNumber().min(20).max(200).required(),
@@ -147,22 +209,12 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   })
     .allow(null)
     .default(null),
-  changeMeans: Joi.object({
-    means: oneOf(['next-round', 'correction'] as const).required(),
-    target_Nm: sentNumber().positive().max(1e6).required(),
-    of: Joi.object({
-      thread: Joi.string().max(40).required(),
-      threadFilm: id().required(),
-      headFilm: id().required(),
-      printedText: Joi.string().max(400).required(),
-    }).optional(),
-  })
-    .allow(null)
-    .default(null),
-  leftUnknown: Joi.array().items(id()).max(40).default([]),
-  standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
-    .allow(null)
-    .required(),
+  kinds: Joi.array().items(kind).max(MAX_KINDS).default([]),
+  kindTurn: oneOf(KIND_TURNS).default('by-stage'),
+  kindSequence: Joi.array()
+    .items(sentNumber().integer().min(0).max(MAX_KINDS))
+    .max(12 * (MAX_KINDS + 1))
+    .default([]),
 };
 
 /** The whole of a joint's detail, as a build file has it. */

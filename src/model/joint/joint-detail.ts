@@ -1,9 +1,10 @@
 import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
 import type { ClampMapFacts } from './clamp-map-facts';
+import type { FigureFields } from './figure-fields';
 import type { Locking, Override, RungId } from '@/core/joint';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
-import type { Position } from '@/core/tightening';
+import type { KindTurn, Position } from '@/core/tightening';
 import type { Adaptor } from '@/core/wrench';
 import type { PlaceNote } from './place-note';
 
@@ -82,8 +83,8 @@ export interface ParentFacts {
 export const JOINT_CLASSES = ['inside', 'outside', 'trim'] as const;
 export type JointClass = (typeof JOINT_CLASSES)[number];
 
-/** What was substituted, set aside and decided on a joint. */
-export interface JointDetail {
+/** What was substituted, set aside and decided on the figure of a fastener. */
+export interface FigureDetail {
   /** The original's facts beyond the joint's own thread and face. */
   readonly original: Omit<FastenerFacts, 'thread' | 'outer_mm' | 'inner_mm' | 'faceMeasured'>;
   /** The substitute; null where the original is used. */
@@ -96,28 +97,12 @@ export interface JointDetail {
   readonly overrides: Partial<Record<RungId, Override>>;
   /** True where the wrench was taken by hand, not chosen from the shelf. */
   readonly wrenchByHand: boolean;
-  readonly jointClass: JointClass;
-  /** Null: what house practice gives its class. */
-  readonly care: Care | null;
-  /** Where each fastener lies, mm from the left and from the top, of a joint in no pattern. */
-  readonly places: readonly Position[] | null;
-  /** The book's own order, place after place from 0; null where nobody entered one. */
-  readonly turn: readonly number[] | null;
-  readonly placeNotes: readonly PlaceNote[];
-  /** What its clamp map is reckoned with; null where nobody looked at it. */
-  readonly clampMap: ClampMapFacts | null;
   /** One more round at the final figure. */
   readonly confirming: boolean;
-  /** Leaves under another subject that speak of this joint too. */
-  readonly alsoLeaves: readonly string[];
   /** Why a lower-ranked leaf was taken. */
   readonly leafReason: string | null;
   /** The leaf that governed when that reason was written: it speaks against no other. Null where nobody kept it. */
   readonly overLeafId: string | null;
-  /** What a run has to come to before it counts here. */
-  readonly heatCycle: HeatCycleSchool;
-  /** How warm the head is to be for a warm retorque, and the page that says so. */
-  readonly warm: { readonly head_C: number; readonly page: string } | null;
   /** What a change after the first pull was said to mean. */
   readonly changeMeans: {
     readonly means: 'next-round' | 'correction';
@@ -134,6 +119,41 @@ export interface JointDetail {
   readonly leftUnknown: readonly string[];
   /** The figure of a joint that no page mentions. */
   readonly standard: { readonly grade: string; readonly fraction: number } | null;
+}
+
+/** Fasteners of another kind than the joint's own: larger, longer, or studs where the others are bolts. */
+export interface FastenerKind {
+  /** `Short studs` */
+  readonly name: string;
+  /** Which they are, counted from 0 as the places lie; those of no kind are the joint's own. */
+  readonly places: readonly number[];
+  readonly fields: FigureFields;
+  readonly detail: FigureDetail;
+}
+
+/** What was said of a joint beyond what its figure is made from. */
+export interface JointDetail extends FigureDetail {
+  readonly jointClass: JointClass;
+  /** Null: what house practice gives its class. */
+  readonly care: Care | null;
+  /** Where each fastener lies, mm from the left and from the top, of a joint in no pattern. */
+  readonly places: readonly Position[] | null;
+  /** The book's own order, place after place from 0; null where nobody entered one. */
+  readonly turn: readonly number[] | null;
+  readonly placeNotes: readonly PlaceNote[];
+  readonly kinds: readonly FastenerKind[];
+  /** How the joint's own fasteners and those of its kinds come up together. */
+  readonly kindTurn: KindTurn;
+  /** As typed: kind after kind, 0 the joint's own; empty where nobody typed it. */
+  readonly kindSequence: readonly number[];
+  /** What its clamp map is reckoned with; null where nobody looked at it. */
+  readonly clampMap: ClampMapFacts | null;
+  /** Leaves under another subject that speak of this joint too. */
+  readonly alsoLeaves: readonly string[];
+  /** What a run has to come to before it counts here. */
+  readonly heatCycle: HeatCycleSchool;
+  /** How warm the head is to be for a warm retorque, and the page that says so. */
+  readonly warm: { readonly head_C: number; readonly page: string } | null;
 }
 
 const NOTHING_KNOWN: JointDetail['original'] = {
@@ -189,6 +209,9 @@ export const PLAIN_DETAIL: JointDetail = {
   places: null,
   turn: null,
   placeNotes: [],
+  kinds: [],
+  kindTurn: 'by-stage',
+  kindSequence: [],
   clampMap: null,
   confirming: false,
   alsoLeaves: [],
@@ -205,15 +228,29 @@ export const PLAIN_DETAIL: JointDetail = {
 export const careOf = ({ care, jointClass }: JointDetail, practice: HousePractice): Care =>
   care ?? { inside: practice.careInside, outside: practice.careOutside, trim: practice.careTrim }[jointClass];
 
-/** Fills in what an older line of the file does not say. */
-export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
-  ...PLAIN_DETAIL,
-  ...held,
+const completeFigure = (held: Partial<FigureDetail>) => ({
   original: { ...PLAIN_DETAIL.original, ...held.original },
   parent: { ...PLAIN_DETAIL.parent, ...held.parent },
   today: held.today ? { ...NOTHING_KNOWN, ...held.today } : null,
 });
 
-const kept = storedJson<Partial<JointDetail>>('detail of a joint', []);
+/** Fills in what an older line of the file does not say. */
+export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
+  ...PLAIN_DETAIL,
+  ...held,
+  ...completeFigure(held),
+  kinds: (held.kinds ?? []).map((kind) => ({
+    ...kind,
+    detail: { ...kind.detail, ...completeFigure(kind.detail) },
+  })),
+});
+
+/**
+ * Since the second a joint may have fasteners of several kinds: a program that does not know this would give all of
+ * them one figure, and must not read it. Older ones have none.
+ */
+const withKinds = (held: Readonly<Record<string, unknown>>) => held;
+
+const kept = storedJson<Partial<JointDetail>>('detail of a joint', [withKinds]);
 
 export const DETAIL_JSON = { ...kept, read: (text: string): JointDetail => completeDetail(kept.read(text)) };

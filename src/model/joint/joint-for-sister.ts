@@ -1,10 +1,21 @@
 import type { Joint } from './joint';
-import type { FastenerFacts } from './joint-detail';
+import type { FastenerFacts, FigureDetail } from './joint-detail';
 
 /** What of a fastener is of this very one, and of no other like it. */
 const unknownHere = <Facts extends Pick<FastenerFacts, 'socket' | 'takenBeyondYield' | 'platedUnbaked'>>(
   facts: Facts,
 ): Facts => ({ ...facts, socket: 'not-tried', takenBeyondYield: null, platedUnbaked: null });
+
+const figureForSister = <Detail extends FigureDetail>(detail: Detail): Detail => ({
+  ...detail,
+  original: unknownHere(detail.original),
+  today: detail.today && { ...unknownHere(detail.today), faceMeasured: false },
+  overrides: {},
+  leafReason: null,
+  overLeafId: null,
+  changeMeans: null,
+  leftUnknown: [],
+});
 
 interface Into {
   readonly id: string;
@@ -20,7 +31,7 @@ interface Into {
  */
 export function jointForSister(joint: Joint, { id, engineId, createdAt, leafIds }: Into): Joint | undefined {
   const leafId = leafIds.get(joint.leafId);
-  if (leafId === undefined) return undefined;
+  if (leafId === undefined || joint.detail.kinds.some(({ fields }) => !leafIds.has(fields.leafId))) return undefined;
   const { detail } = joint;
   return {
     ...joint,
@@ -30,14 +41,17 @@ export function jointForSister(joint: Joint, { id, engineId, createdAt, leafIds 
     bearingMeasured: false,
     detail: {
       ...detail,
-      original: unknownHere(detail.original),
-      today: detail.today && { ...unknownHere(detail.today), faceMeasured: false },
-      overrides: {},
+      ...figureForSister(detail),
+      kinds: detail.kinds.map((kind) => ({
+        ...kind,
+        fields: {
+          ...kind.fields,
+          leafId: leafIds.get(kind.fields.leafId) ?? kind.fields.leafId,
+          bearingMeasured: false,
+        },
+        detail: figureForSister(kind.detail),
+      })),
       alsoLeaves: detail.alsoLeaves.flatMap((one) => leafIds.get(one) ?? []),
-      leafReason: null,
-      overLeafId: null,
-      changeMeans: null,
-      leftUnknown: [],
     },
     version: 1,
     createdAt,

@@ -8,6 +8,8 @@ export interface JointInputs {
   readonly joint: Joint;
   readonly leaf: Leaf;
   readonly source: Source;
+  /** The entries that its kinds of fastener are made from, each with its source. */
+  readonly kindLeaves: readonly { readonly leaf: Leaf; readonly source: Source }[];
   readonly shelves: Shelves;
   /** For what is overdue, ms since 1970. */
   readonly now: number;

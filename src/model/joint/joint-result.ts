@@ -2,18 +2,20 @@ import { readingOfLeaf, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { usualBearingFace } from '@/core/fastener';
 import { ladder, type Guard, type Ladder, type Unknown } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
-import { stages, tighteningPlan, type PlannedStage } from '@/core/tightening';
+import { kindsPlan, stages, type Plan, type PlannedStage } from '@/core/tightening';
 import { DomainError, torqueFromSi, torqueToSi } from '@/core/units';
 import { chooseWrench, windowFloor, type WrenchChoice } from '@/core/wrench';
-import { careOf } from './joint-detail';
+import { careOf, type FastenerKind } from './joint-detail';
 import { isOverdue, judgedJoint } from './joint-guards';
 import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';
 import { filmOn, hangsHere, isOffered } from '@/model/shelf/shelves';
-import { shapeOfPlan } from './joint-shape';
-import { endsInTurn, type TighteningPlan } from './tightening-plan';
+import { inputsOfKinds, ofKind, type KindInputs } from './fastener-kind';
+import { positionsOf, shapeOfPlan } from './joint-shape';
+import { ownPlaces } from './kind-places';
+import { endsInTurn, type PlannedFigure, type TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
 export interface JointResult {
@@ -139,22 +141,66 @@ interface PlanOptions {
   readonly alsoAgainst?: readonly Guard[];
 }
 
-/** The plan of a going-round, to be kept with it. */
-export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): TighteningPlan {
-  const { joint, leaf, source } = setting;
-  const worked = computeJoint(setting);
-  const shape = shapeOfPlan(joint);
-  const { order, steps } = tighteningPlan({
-    ...shape,
-    stages: stagesOfJoint(setting, worked),
+/** A kind of fastener of a joint, worked out like a joint of its own. */
+export interface KindResult extends KindInputs {
+  readonly worked: JointResult;
+}
+
+/** Every kind of a joint beside its own fasteners, worked out. @throws DomainError */
+export const computeKinds = (setting: JointInputs): readonly KindResult[] =>
+  inputsOfKinds(setting).map((kind) => ({ ...kind, worked: ofKind(kind.kind, () => computeJoint(kind.inputs)) }));
+
+/** Refuses a joint of which any fastener cannot be reckoned. @throws DomainError */
+export function assertReckoned(setting: JointInputs): void {
+  computeJoint(setting);
+  computeKinds(setting);
+}
+
+/** What stands against the figures of all fasteners of a joint, and what is not known of them, each under its kind. */
+export function judgedWhole(
+  own: Pick<JointResult, 'guards' | 'unknown'>,
+  kinds: readonly {
+    readonly kind: Pick<FastenerKind, 'name'>;
+    readonly worked: Pick<JointResult, 'guards' | 'unknown'>;
+  }[],
+): Pick<JointResult, 'guards' | 'unknown'> {
+  return {
+    guards: [
+      ...own.guards,
+      ...kinds.flatMap(({ kind, worked }) =>
+        worked.guards.map((guard) => ({ ...guard, message: `${kind.name}: ${guard.message}` })),
+      ),
+    ],
+    unknown: [
+      ...own.unknown,
+      ...kinds.flatMap(({ kind, worked }) =>
+        worked.unknown.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` })),
+      ),
+    ],
+  };
+}
+
+/** How the fasteners of a joint come up, once the stages of each kind are known. @throws DomainError */
+export const stepsOfJoint = (
+  { joint }: Pick<JointInputs, 'joint'>,
+  ownStages: readonly PlannedStage[],
+  kinds: readonly { readonly places: readonly number[]; readonly stages: readonly PlannedStage[] }[],
+  turnShaft: boolean | 'before-last',
+): Plan =>
+  kindsPlan({
+    ...shapeOfPlan(joint),
+    kinds: [{ places: ownPlaces(joint), stages: ownStages }, ...kinds],
+    together: joint.detail.kindTurn,
+    sequence: joint.detail.kindSequence,
     unitOfWork: joint.unitOfWork,
-    turnShaft: options.crankHeld ? false : shaftOf(joint),
+    turnShaft,
   });
+
+/** What a plan keeps of the figure of one kind. */
+export function plannedFigure(setting: JointInputs, worked: JointResult): PlannedFigure {
+  const { joint, leaf, source } = setting;
   const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
   return {
-    positions: shape.positions,
-    order,
-    steps,
     unit: worked.wrench.unit,
     wrenchName: worked.wrench.name,
     leaf: {
@@ -167,9 +213,39 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     films: filmsOf(joint),
     thread: todayFacts(setting).thread,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
+  };
+}
+
+/** The plan of a going-round, to be kept with it. @throws DomainError */
+export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): TighteningPlan {
+  const { joint } = setting;
+  const worked = computeJoint(setting);
+  const kinds = computeKinds(setting);
+  const { order, steps } = stepsOfJoint(
+    setting,
+    stagesOfJoint(setting, worked),
+    kinds.map((one) => ({
+      places: one.kind.places,
+      stages: ofKind(one.kind, () => stagesOfJoint(one.inputs, one.worked)),
+    })),
+    options.crankHeld ? false : shaftOf(joint),
+  );
+  const { guards, unknown } = judgedWhole(worked, kinds);
+  return {
+    positions: positionsOf(joint),
+    order,
+    steps,
+    ...plannedFigure(setting, worked),
+    ...(kinds.length > 0 && {
+      kinds: kinds.map((one) => ({
+        name: one.kind.name,
+        places: one.kind.places,
+        ...plannedFigure(one.inputs, one.worked),
+      })),
+    }),
     // What a round keeps is the sentence; its working is come to anew from the ladder.
-    guards: [...worked.guards, ...(options.alsoAgainst ?? [])].map(({ working: _, source: __, ...guard }) => guard),
-    unknown: worked.unknown,
+    guards: [...guards, ...(options.alsoAgainst ?? [])].map(({ working: _, source: __, ...guard }) => guard),
+    unknown,
     care: careOf(joint.detail, setting.shelves.practice),
     act: 'pull',
     asksOver: true,
@@ -200,13 +276,18 @@ export function retorquePlan(
       'This joint was left by an angle, and no figure tells what it holds: go by the page.',
       'cycleId',
     );
-  const { setting, target_Nm } = pulled.ladder;
-  const last = pulled.steps.findLast((step) => step.kind === 'pull');
-  const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };
-  const { order, steps } = tighteningPlan({
+  const kinds = pulled.kinds ?? [];
+  const others = new Set(kinds.flatMap(({ places }) => places));
+  const own = pulled.positions.flatMap((_, place) => (others.has(place) ? [] : [place]));
+  const { order, steps } = kindsPlan({
     ...shapeOfPlan(joint),
     positions: pulled.positions,
-    stages: [{ setting: stage.setting, torque_Nm: stage.torque_Nm }],
+    kinds: [{ places: own, ladder: pulled.ladder }, ...kinds].map(({ places, ladder: { setting, target_Nm } }) => {
+      const last = pulled.steps.findLast((step) => step.kind === 'pull' && places.includes(step.position));
+      const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };
+      return { places, stages: [{ setting: stage.setting, torque_Nm: stage.torque_Nm }] };
+    }),
+    together: joint.detail.kindTurn === 'one-turn' ? 'one-turn' : 'by-stage',
     unitOfWork: 'row',
     turnShaft: false,
   });

@@ -1,6 +1,7 @@
 import { assertTurn, patternPositions, rowTurn, type Position, type TurnSchool } from '@/core/tightening';
 import { atField } from '@/core/units';
 import type { Joint } from './joint';
+import { assertKindsPlaced } from './kind-places';
 import { assertNotesPlaced } from './place-note';
 
 type Shaped = Pick<Joint, 'pattern' | 'fasteners' | 'detail'>;
@@ -44,6 +45,7 @@ export function assertShape(joint: Shaped & Pick<Joint, 'orderSchool'>): void {
   if (turn !== null || joint.orderSchool === 'as-printed')
     atField('turn', () => assertTurn(turn ?? [], joint.fasteners));
   assertNotesPlaced(joint);
+  assertKindsPlaced(joint);
 }
 
 /** The turn of a joint whose stages nobody knows. @throws DomainError bad-field, bad-turn */

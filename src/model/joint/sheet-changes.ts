@@ -3,8 +3,8 @@ import type { Problem } from '@/model/result';
 import { todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { JointInputs } from './joint-inputs';
-import { filmsName, type JointResult } from './joint-result';
-import type { TighteningPlan } from './tightening-plan';
+import { filmsName, type JointResult, type KindResult } from './joint-result';
+import type { KindPlan, PlannedFigure } from './tightening-plan';
 
 /** One thing on a joint's sheet that is no longer as it was when the nuts were pulled. */
 export interface SheetChange {
@@ -20,15 +20,20 @@ const isSame = (a: number, b: number) => Math.abs(a / b - 1) <= SAME_TORQUE;
 
 const Nm = (value: number) => `${Number(value.toPrecision(3))} N·m`;
 
-/** What a going-round was pulled with, as far as a sheet can contradict it. */
-export type PulledWith = Pick<TighteningPlan, 'filmName' | 'thread'> & {
-  readonly leaf: Pick<TighteningPlan['leaf'], 'printedText'>;
-  readonly ladder: Pick<TighteningPlan['ladder'], 'target_Nm'>;
+/** What fasteners were pulled with, as far as a sheet can contradict it. */
+type PulledFigure = Pick<PlannedFigure, 'filmName' | 'thread'> & {
+  readonly leaf: Pick<PlannedFigure['leaf'], 'printedText'>;
+  readonly ladder: Pick<PlannedFigure['ladder'], 'target_Nm'>;
 };
 
-/** Where a joint's sheet says something else today than what a going-round was planned with. */
+/** What a going-round was pulled with: the joint's own fasteners, and those of its kinds. */
+export type PulledWith = PulledFigure & {
+  readonly kinds?: readonly (PulledFigure & Pick<KindPlan, 'name' | 'places'>)[];
+};
+
+/** Where the sheet says something else of fasteners today than what they were pulled with. */
 export function sheetChanges(
-  plan: PulledWith,
+  plan: PulledFigure,
   setting: JointInputs,
   { ladder }: Pick<JointResult, 'ladder'>,
 ): readonly SheetChange[] {
@@ -93,7 +98,7 @@ export const isSettled = (meaning: ChangeMeaning | null, pulled_Nm: number, now:
  */
 export function changeGuards(
   changes: readonly SheetChange[],
-  plan: PulledWith,
+  plan: PulledFigure,
   target_Nm: number,
   meaning: ChangeMeaning | null,
 ): readonly Guard[] {
@@ -129,6 +134,69 @@ export function changeGuards(
           message: `It was pulled to ${Nm(pulled)} and ${Nm(target_Nm)} was meant: ${off} % too far. Slacken one at a time and pull to the figure of this sheet; look at bolt and thread first, and take new ones where it was near its yield.`,
         },
       ];
+}
+
+type Placed = Pick<KindPlan, 'name' | 'places'>;
+
+const placedWords = (kinds: readonly Placed[]): string =>
+  kinds.length === 0
+    ? 'all alike'
+    : kinds.map(({ name, places }) => `${name} at ${places.map((place) => place + 1).join(', ')}`).join('; ');
+
+const byPlace = (kinds: readonly Placed[]) =>
+  kinds.map(({ name, places }) => ({ name, places: [...places].sort((a, b) => a - b) }));
+
+/** Where fasteners are of other kinds on the sheet than in a round; as the places count, from 1. */
+export function kindChanges(
+  pulled: readonly Placed[] | undefined,
+  { kinds }: Pick<Joint['detail'], 'kinds'>,
+): readonly SheetChange[] {
+  const [was, is] = [placedWords(byPlace(pulled ?? [])), placedWords(byPlace(kinds))];
+  return was === is ? [] : [{ what: 'Which fasteners are of which kind', pulled: was, sheet: is }];
+}
+
+/**
+ * Every change of a sheet since a round, of the joint's own fasteners and of its kinds, with what stands against the
+ * joint for it.
+ */
+export function wholeChanges(
+  plan: PulledWith,
+  setting: JointInputs,
+  worked: Pick<JointResult, 'ladder'>,
+  kinds: readonly KindResult[],
+): { readonly changes: readonly SheetChange[]; readonly guards: readonly Guard[] } {
+  const moved = kindChanges(plan.kinds, setting.joint.detail);
+  const own = sheetChanges(plan, setting, worked);
+  const others = kinds.flatMap((one) => {
+    const pulled = plan.kinds?.find(({ name }) => name === one.kind.name);
+    const changes = pulled ? sheetChanges(pulled, one.inputs, one.worked) : [];
+    return pulled && changes.length > 0 ? [{ ...one, pulled, changes }] : [];
+  });
+  return {
+    changes: [
+      ...moved,
+      ...own,
+      ...others.flatMap(({ kind, changes }) => changes.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` }))),
+    ],
+    guards: [
+      ...(moved.length > 0
+        ? [
+            {
+              code: 'kinds-changed',
+              severity: 'ask',
+              message: `${saidChanges(moved)} What was pulled stays as it was pulled; it is another joint from the next round on.`,
+            } as const,
+          ]
+        : []),
+      ...changeGuards(own, plan, worked.ladder.target_Nm, setting.joint.detail.changeMeans),
+      ...others.flatMap(({ kind, worked: of, pulled, changes }) =>
+        changeGuards(changes, pulled, of.ladder.target_Nm, kind.detail.changeMeans).map((guard) => ({
+          ...guard,
+          message: `${kind.name}: ${guard.message}`,
+        })),
+      ),
+    ],
+  };
 }
 
 /** In one sentence, for a person who has to say what it means. */

@@ -8,14 +8,8 @@ import type { TorqueUnit } from '@/core/units';
 export const PULL_ACTS = ['pull', 'slacken-and-pull'] as const;
 export type PullAct = (typeof PULL_ACTS)[number];
 
-/**
- * A tightening's plan as it stood when the first nut was touched, kept with it for good:
- * later changes to the joint, its leaf, the films or the wrench do not reach back into the record.
- */
-export interface TighteningPlan {
-  readonly positions: readonly Position[];
-  readonly order: readonly number[];
-  readonly steps: readonly Step[];
+/** The figure of fasteners of one kind: where it is from, what was made of it, and what it is pulled with. */
+export interface PlannedFigure {
   readonly unit: TorqueUnit;
   readonly wrenchName: string;
   /** `reason`: why this leaf was taken although another governs. */
@@ -30,6 +24,24 @@ export interface TighteningPlan {
   readonly films?: { readonly thread: string; readonly head: string };
   readonly thread: string;
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
+}
+
+/** Fasteners of another kind than the joint's own. */
+export interface KindPlan extends PlannedFigure {
+  readonly name: string;
+  readonly places: readonly number[];
+}
+
+/**
+ * A tightening's plan as it stood when the first nut was touched, kept with it for good:
+ * later changes to the joint, its leaf, the films or the wrench do not reach back into the record.
+ */
+export interface TighteningPlan extends PlannedFigure {
+  readonly positions: readonly Position[];
+  readonly order: readonly number[];
+  readonly steps: readonly Step[];
+  /** Fasteners that have a figure of their own; left out where all have one. */
+  readonly kinds?: readonly KindPlan[];
   /** What stood against the figure when it was begun. */
   readonly guards: readonly Guard[];
   /** What was not known of the joint when it was begun; older plans do not say. */
@@ -46,11 +58,16 @@ export interface TighteningPlan {
   readonly asksOver?: true;
 }
 
-/** Whether its fasteners are left by an angle; what such a one holds no wrench can tell. */
-export const endsInTurn = ({ steps }: Pick<TighteningPlan, 'steps'>): boolean => {
-  const last = steps.findLast((step) => step.kind === 'pull');
-  return last?.kind === 'pull' && last.turn !== undefined;
-};
+/** The figure that the fastener at a place is pulled to. */
+export const figureAt = (plan: TighteningPlan, place: number): PlannedFigure => kindAt(plan, place) ?? plan;
+
+/** The kind of the fastener at a place; undefined where it is the joint's own. */
+export const kindAt = ({ kinds }: Pick<TighteningPlan, 'kinds'>, place: number): KindPlan | undefined =>
+  kinds?.find(({ places }) => places.includes(place));
+
+/** Whether any of its fasteners is left by an angle; what such a one holds no wrench can tell. */
+export const endsInTurn = ({ steps }: Pick<TighteningPlan, 'steps'>): boolean =>
+  steps.some((step) => step.kind === 'pull' && step.final && step.turn !== undefined);
 
 /** Plans of the first version did not always say what stood against the figure. */
 const withGuards = (held: Readonly<Record<string, unknown>>) => ({ guards: [], ...held });
@@ -61,4 +78,7 @@ const withGuards = (held: Readonly<Record<string, unknown>>) => ({ guards: [], .
  */
 const withTurns = (held: Readonly<Record<string, unknown>>) => held;
 
-export const PLAN_JSON = storedJson<TighteningPlan>('plan', [withGuards, withTurns]);
+/** Since the fourth its fasteners may have figures of their own. Older plans have one. */
+const withKinds = (held: Readonly<Record<string, unknown>>) => held;
+
+export const PLAN_JSON = storedJson<TighteningPlan>('plan', [withGuards, withTurns, withKinds]);

@@ -1,3 +1,4 @@
+import type { Joint } from '@/model/joint/joint';
 import type { JointState } from '@/model/joint/joint-state';
 import { writtenAt, type BuildLine } from './build-line';
 import type { StepState } from './step-state';
@@ -21,10 +22,17 @@ const LOCK_WORDS: Readonly<Record<string, string>> = {
 /** The lock of a joint is ended by a line of this name, after its last pull. */
 export const lockKey = (jointId: string): string => `lock ${jointId}`;
 
+/** What is to be locked on a joint, its kinds under their names. */
+const locksOf = ({ detail }: Joint): readonly string[] =>
+  [{ name: '', detail }, ...detail.kinds].flatMap((one) => {
+    const words = LOCK_WORDS[(one.detail.today ?? one.detail.original).locking];
+    return words === undefined ? [] : [one.name ? `${words} (${one.name})` : words];
+  });
+
 /** A tab or a wire is done after the last pull; nobody has said so yet. */
 function unlocked({ joint, tightenings }: JointState, lines: readonly BuildLine[]): Loose | undefined {
-  const words = LOCK_WORDS[(joint.detail.today ?? joint.detail.original).locking];
-  if (words === undefined) return undefined;
+  const words = locksOf(joint).join(', ');
+  if (words === '') return undefined;
   const key = lockKey(joint.id);
   const last = tightenings.filter(isFinalRound).flatMap(({ events }) => events.map(({ recordedAt }) => recordedAt));
   const isSaid = lines.some(

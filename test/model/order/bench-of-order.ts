@@ -116,7 +116,7 @@ export function joint(id: string, pulledAt?: string, purpose: 'final' | 'trial' 
     state: roundState(planned as never, events, steps),
   };
   return {
-    joint: { id, name: id, detail: { today: null, original: { locking: 'none' } } },
+    joint: { id, name: id, detail: { kinds: [], today: null, original: { locking: 'none' } } },
     tightenings: pulledAt ? [round] : [],
     ...(pulledAt && purpose === 'final' && { final: round }),
     retorque: { state: 'not-asked' },

@@ -1,3 +1,4 @@
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { barsOfDoing } from '@/model/order/assert-line';
@@ -113,8 +114,11 @@ describe('a lock that is made after the last pull', () => {
     const state = joint('j', YESTERDAY);
     return {
       ...state,
-      joint: { ...state.joint, detail: { today: null, original: { locking: 'tab' } } },
-    } as typeof state;
+      joint: {
+        ...state.joint,
+        detail: { ...PLAIN_DETAIL, original: { ...PLAIN_DETAIL.original, locking: 'tab' as const } },
+      },
+    };
   };
   test('is loose until it is said, and again after a later pull', () => {
     const one = bench(STEPS, { joints: [tabbed()] });

@@ -30,6 +30,9 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         known={{
           placeNotes: joint.detail.placeNotes,
           locking: (joint.detail.today ?? joint.detail.original).locking,
+          kindLockings: Object.fromEntries(
+            joint.detail.kinds.map(({ name, detail }) => [name, (detail.today ?? detail.original).locking]),
+          ),
         }}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
         strips={strips}

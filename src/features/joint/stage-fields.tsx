@@ -1,0 +1,53 @@
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import type { Joint } from '@/model/joint/joint';
+import { SCHEMES, schemeOfFigures } from './joint-words';
+import type { JointChange } from './schema';
+
+interface Props {
+  readonly joint: Joint;
+  readonly unit: string;
+  readonly stageFigures: readonly number[];
+  readonly onChange: (part: JointChange) => void;
+}
+
+/** Figures as the page lists them: typed in the wrench's unit, kept as shares of the last. */
+function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
+  const [text, setText] = useState(stageFigures.join(' '));
+  const scheme = schemeOfFigures(text);
+  return (
+    <TextInput
+      label={`Figures as printed, ${unit}`}
+      description="With spaces between; the last is the final figure"
+      value={text}
+      error={scheme ? undefined : 'Give figures that rise, such as 12 24 36.'}
+      onChange={(event) => {
+        const next = event.currentTarget.value;
+        setText(next);
+        const shares = schemeOfFigures(next);
+        if (shares) onChange({ stageScheme: shares });
+      }}
+    />
+  );
+}
+
+/** In how many stages, and which. */
+export function StageFields({ joint, unit, stageFigures, onChange }: Props) {
+  const named = typeof joint.stageScheme === 'string' ? joint.stageScheme : 'typed';
+  const choose = (value: string) =>
+    onChange({
+      stageScheme:
+        value === 'typed' ? (schemeOfFigures(stageFigures.join(' ')) ?? 'thirds') : (value as Joint['stageScheme']),
+    });
+  return (
+    <>
+      <NativeSelect
+        label="Stages"
+        data={[...SCHEMES]}
+        value={named}
+        onChange={(event) => choose(event.currentTarget.value)}
+      />
+      {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
+    </>
+  );
+}

@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test as base, type Page } from '@playwright/test';
+import type { Shop } from '@/db/shop';
 import { yardShop } from '../db/temporary-shop';
 import { freePort, startServer, type RunningServer } from '../server/running-server';
 
@@ -54,13 +55,26 @@ export const test = base.extend<Fixtures>({
   ],
 });
 
+/** Makes what was pulled so far have been pulled at another time. A shop lets no line be altered: its guard is lifted. */
+export function pulledAt({ db }: Shop, ms: number): void {
+  const guard = db.prepare<[], { sql: string }>(
+    "SELECT sql FROM sqlite_master WHERE name = 'bench_event_is_not_altered'",
+  );
+  const { sql } = guard.get() ?? { sql: '' };
+  db.exec('DROP TRIGGER bench_event_is_not_altered');
+  db.prepare('UPDATE bench_event SET at = @at, recorded_at = @at').run({ at: new Date(ms).toISOString() });
+  db.exec(sql);
+}
+
 /**
- * Fills the demonstration yard into a shop's own folder and looks at it. Its joints are untied from the order: what that
- * asks before a joint is pulled has journeys of its own.
+ * Fills the demonstration yard into a shop's own folder and looks at it. Its joints are untied from the order, and what
+ * was pulled was pulled just now: what is asked before a joint is begun, and after it was left for long, has journeys of
+ * its own.
  */
 export async function inYard(page: Page, bench: Bench): Promise<void> {
   const shop = yardShop(join(bench.folder, 'demonstration.sqlite'));
   shop.db.exec('UPDATE step SET joint_id = NULL, fit_id = NULL');
+  pulledAt(shop, Date.now());
   shop.close();
   await page.context().addCookies([{ name: 'spanner-shop', value: 'demonstration', url: bench.address }]);
 }

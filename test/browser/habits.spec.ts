@@ -1,7 +1,7 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { openShop } from '@/db/shop';
-import { expect, faceAlive, inYard, nextPress, test } from './bench';
+import { expect, faceAlive, inYard, nextPress, pulledAt, test } from './bench';
 
 const FACE = '/face/demo-m-joint-head-round-1';
 
@@ -238,4 +238,77 @@ test('among many engines the rail hangs the latest and the one looked at, and le
   await expect(page.getByRole('heading', { name: 'On the stands' })).toBeVisible();
   await expect(page.getByRole('main').getByRole('link', { name: /^Stand / })).toHaveCount(20);
   expect(faults).toEqual([]);
+});
+
+test('left for long, the bench asks for the last one to be touched again, and that press pulls nothing', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
+  pulledAt(shop, Date.now() - 3 * 3_600_000);
+  const before = shop.tightenings.events('demo-m-joint-head-round-1').length;
+  await page.goto(bench.address + FACE);
+  await expect(page.getByText('You last did', { exact: true })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('number 2, stage 2');
+  await expect(page.getByRole('main')).toContainText('3 hours ago');
+  await expect(page.getByRole('button', { name: 'It is as I left it' })).toBeEnabled();
+  await page.keyboard.press('m');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
+  expect(shop.tightenings.events('demo-m-joint-head-round-1')).toHaveLength(before);
+  await nextPress(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 4 of 4, stage 2 of 3');
+  await expect.poll(() => shop.tightenings.events('demo-m-joint-head-round-1').length).toBe(before + 1);
+  shop.close();
+});
+
+test('one that cannot be reached is passed over with a reason, and comes back when the others are done', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  const place = page.getByTestId('face-place');
+  await faceAlive(page);
+  await page.getByRole('button', { name: 'Later, with a reason' }).click();
+  const why = page.getByLabel('Why it is passed over; it comes back at the end');
+  await expect(why).toBeFocused();
+  // What is typed is no order to the bench.
+  await why.fill('the socket fouls the pipe');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Enter');
+  await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+  await nextPress(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Two full turns by hand.')).toBeVisible();
+  await nextPress(page);
+  await page.keyboard.press('Space');
+  for (const number of [1, 2]) {
+    await expect(place).toHaveText(`Number ${number} of 4, stage 3 of 3`);
+    await nextPress(page);
+    await page.keyboard.press('Space');
+  }
+  await expect(place).toHaveText('Number 3 of 4, stage 3 of 3');
+  await page.getByRole('button', { name: 'Later, with a reason' }).click();
+  await why.fill('still fouls');
+  await page.keyboard.press('Enter');
+  await expect(place).toHaveText('Number 4 of 4, stage 3 of 3');
+  await nextPress(page);
+  await page.keyboard.press('Space');
+  // Owed now, from its lower stage on, and it cannot be passed over again.
+  await expect(place).toHaveText('Number 3 of 4, stage 2 of 3');
+  await expect(page.getByTestId('face-notes')).toContainText('Passed over before: the socket fouls the pipe');
+  await expect(page.getByRole('button', { name: 'Later, with a reason' })).toHaveCount(0);
+  await page.reload();
+  await expect(place).toHaveText('Number 3 of 4, stage 2 of 3');
+  await faceAlive(page);
+  for (const stage of [2, 3]) {
+    await expect(place).toHaveText(`Number 3 of 4, stage ${stage} of 3`);
+    await nextPress(page);
+    await page.keyboard.press('Space');
+  }
+  await expect(page.getByText('All 4 done at')).toBeVisible();
+  await page.goto(`${bench.address}/engines/demo-maestrale/record/demo-m-joint-head`);
+  await expect(page.getByText('passed over for now: the socket fouls the pipe')).toBeVisible();
 });

@@ -26,6 +26,8 @@ describe('a line from the bench', () => {
     [{ ...PULL, outcome: undefined }, 'outcome'],
     [{ ...SHAFT, step: undefined }, 'step'],
     [{ ...STRIKE, strikes: undefined }, 'strikes'],
+    [{ ...SHAFT, kind: 'skip', words: ' ' }, 'words'],
+    [{ ...SHAFT, kind: 'skip' }, 'words'],
     [{ ...PULL, age_ms: -1 }, 'age_ms'],
     [{ ...PULL, age_ms: 'long' }, 'age_ms'],
   ])('%j is refused at %s, and nothing is written', (line, field) => {

@@ -25,6 +25,8 @@ export type BenchEvent =
     }
   /** It was left as it is, and why. */
   | { readonly id: string; readonly kind: 'left'; readonly step: number; readonly words: string; readonly at: string }
+  /** It was passed over, and why; it comes back when the others are done. */
+  | { readonly id: string; readonly kind: 'skip'; readonly step: number; readonly words: string; readonly at: string }
   | { readonly id: string; readonly kind: 'strike'; readonly strikes: string; readonly at: string };
 
 export const EVENT_KINDS = [
@@ -32,6 +34,7 @@ export const EVENT_KINDS = [
   'shaft',
   'again',
   'left',
+  'skip',
   'strike',
 ] as const satisfies readonly BenchEvent['kind'][];
 
@@ -43,13 +46,19 @@ export interface FastenerMark {
   /** Passes at which the wrench gave its sign without the fastener moving, counted from 0. */
   readonly unmoved: readonly number[];
   readonly final: boolean;
-  /** True where a pull went over: look at it before going on. */
+  /** True where a pull went over, or where it was passed over and not pulled since: look at it before going on. */
   readonly attention: boolean;
 }
 
 export interface RoundState {
   /** Index of the next step; equal to the number of steps when all are done. */
   readonly next: number;
+  /** How many steps were done. */
+  readonly stepsDone: number;
+  /** Steps that were passed over and have still to be done, in the order in which they come back. */
+  readonly owed: readonly number[];
+  /** Whether the next step is one of those. */
+  readonly isOwed: boolean;
   readonly complete: boolean;
   /** Steps at the final figure that went over and were neither pulled again nor left with a reason. */
   readonly over: readonly number[];
@@ -63,7 +72,50 @@ export interface RoundState {
 const isStruck = (events: readonly BenchEvent[]): ReadonlySet<string> =>
   new Set(events.flatMap((event) => (event.kind === 'strike' ? [event.strikes] : [])));
 
-function marksOf(steps: readonly Step[], done: readonly DoneEvent[], count: number): readonly FastenerMark[] {
+/**
+ * Steps that were passed over, and no later stage of the same fastener was done since. A turn goes on from the torque
+ * before it: where that is owed, the turn is too.
+ */
+function owedOf(steps: readonly Step[], done: readonly DoneEvent[], front: number): readonly number[] {
+  const pulled = new Map<number, number>();
+  const isSkipped = new Set<number>();
+  for (const event of done) {
+    const step = steps[event.step];
+    if (step?.kind !== 'pull') continue;
+    if (event.kind === 'skip') isSkipped.add(event.step);
+    else if (event.kind === 'pull') pulled.set(step.position, Math.max(step.stage, pulled.get(step.position) ?? -1));
+  }
+  return steps.flatMap((step, at) => {
+    if (step.kind !== 'pull' || at >= front) return [];
+    const stage = pulled.get(step.position) ?? -1;
+    return step.stage > stage && (isSkipped.has(at) || step.turn !== undefined) ? [at] : [];
+  });
+}
+
+/** The first step that nobody came to yet; a turn whose torque is owed is passed by. */
+function frontOf(steps: readonly Step[], done: readonly DoneEvent[]): number {
+  const reached = done.reduce((front, { step }) => Math.max(front, step + 1), 0);
+  let front = reached;
+  for (let step = steps[front]; step?.kind === 'pull' && step.turn; step = steps[front]) {
+    const { position, stage } = step;
+    const isReady = done.some((event) => {
+      const before = steps[event.step];
+      return (
+        event.kind === 'pull' && before?.kind === 'pull' && before.position === position && before.stage === stage - 1
+      );
+    });
+    if (isReady) break;
+    front += 1;
+  }
+  return front;
+}
+
+function marksOf(
+  steps: readonly Step[],
+  done: readonly DoneEvent[],
+  count: number,
+  owed: readonly number[],
+): readonly FastenerMark[] {
   const marks = Array.from({ length: count }, () => ({
     ticks: 0,
     unmoved: [] as number[],
@@ -81,6 +133,11 @@ function marksOf(steps: readonly Step[], done: readonly DoneEvent[], count: numb
     mark.final ||= step.final;
     mark.attention = event.outcome === 'went-over';
   }
+  for (const at of owed) {
+    const step = steps[at];
+    const mark = step?.kind === 'pull' ? marks[step.position] : undefined;
+    if (mark) mark.attention = true;
+  }
   return marks;
 }
 
@@ -89,7 +146,7 @@ function overOf(steps: readonly Step[], done: readonly DoneEvent[]): readonly nu
   const over = new Set<number>();
   for (const event of done) {
     const step = steps[event.step];
-    if (event.kind === 'shaft' || step?.kind !== 'pull' || !step.final) continue;
+    if (event.kind === 'shaft' || event.kind === 'skip' || step?.kind !== 'pull' || !step.final) continue;
     if (event.kind !== 'left' && event.outcome === 'went-over') over.add(event.step);
     else over.delete(event.step);
   }
@@ -109,16 +166,22 @@ export function roundState(
 ): RoundState {
   const struck = isStruck(events);
   const done = events.filter((event): event is DoneEvent => event.kind !== 'strike' && !struck.has(event.id));
-  const next = done.filter(({ kind }) => kind === 'pull' || kind === 'shaft').length;
+  const front = frontOf(steps, done);
+  const owed = owedOf(steps, done, front);
+  const isOwed = front >= steps.length && owed.length > 0;
+  const next = isOwed ? (owed[0] ?? front) : front;
   const over = asksOver ? overOf(steps, done) : [];
   return {
     next,
+    stepsDone: done.filter(({ kind }) => kind === 'pull' || kind === 'shaft').length,
+    owed,
+    isOwed,
     complete: next >= steps.length && over.length === 0,
     over,
     done,
     struck,
     last: done.at(-1),
-    marks: marksOf(steps, done, fasteners),
+    marks: marksOf(steps, done, fasteners, owed),
   };
 }
 
@@ -140,6 +203,11 @@ export function assertFollows(steps: readonly Step[], events: readonly BenchEven
     return;
   }
   const expected = steps[now.next];
+  if (event.kind === 'skip') {
+    if (now.isOwed || event.step !== now.next || expected?.kind !== 'pull')
+      throw new DomainError('out-of-turn', 'Only the fastener whose turn it is can be passed over, and once.', 'step');
+    return;
+  }
   if (event.step !== now.next || expected?.kind !== event.kind)
     throw new DomainError(
       'out-of-turn',

@@ -48,7 +48,8 @@ function toEvent(row: EventRow): RecordedEvent {
   const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at, ...(row.who !== '' && { who: row.who }) };
   if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
   if (row.kind === 'shaft') return { ...shared, kind: 'shaft', step: row.step as number };
-  if (row.kind === 'left') return { ...shared, kind: 'left', step: row.step as number, words: row.words ?? '' };
+  if (row.kind === 'left' || row.kind === 'skip')
+    return { ...shared, kind: row.kind, step: row.step as number, words: row.words ?? '' };
   return { ...shared, kind: row.kind, step: row.step as number, outcome: row.outcome as PullOutcome };
 }
 
@@ -69,7 +70,7 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
     position: step?.position ?? null,
     torque_Nm: step?.torque_Nm ?? null,
     outcome: isPulled ? event.outcome : null,
-    words: event.kind === 'left' ? event.words : null,
+    words: event.kind === 'left' || event.kind === 'skip' ? event.words : null,
     strikesId: event.kind === 'strike' ? event.strikes : null,
   };
 }

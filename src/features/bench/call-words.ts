@@ -7,7 +7,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 /** What is to be done next in one sentence, as it is said aloud and to a screen reader. */
 export function callWords(
   plan: TighteningPlan,
-  { next, over }: Pick<RoundState, 'next' | 'over'>,
+  { next, over, isOwed = false }: Pick<RoundState, 'next' | 'over'> & Partial<Pick<RoundState, 'isOwed'>>,
   isHeld: boolean,
   figure: (setting: number) => string,
   placeNotes: readonly PlaceNote[] = [],
@@ -20,5 +20,5 @@ export function callWords(
   if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
   const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
   const taken = handOver(plan, next).map((what) => `The other ${what}. `);
-  return `${taken.join('')}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
+  return `${isOwed ? 'Passed over before. ' : ''}${taken.join('')}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
 }

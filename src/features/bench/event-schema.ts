@@ -14,6 +14,7 @@ const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
   pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
   again: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
   left: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
+  skip: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   shaft: Joi.object({ ...shared, kind: Joi.string(), step }),
   strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
 };

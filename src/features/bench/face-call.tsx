@@ -42,8 +42,13 @@ function Place({
   step,
   placeNotes,
   locking,
-}: Pick<Props, 'plan'> & Pick<KnownOfPlaces, 'placeNotes' | 'locking'> & { readonly step: PullStep }) {
-  const noted = notesOfPlace(placeNotes, step.position).map(placeNoteWords);
+  passedOver,
+}: Pick<Props, 'plan'> &
+  Pick<KnownOfPlaces, 'placeNotes' | 'locking'> & { readonly step: PullStep; readonly passedOver?: string }) {
+  const noted = [
+    ...(passedOver === undefined ? [] : [`Passed over before: ${passedOver}`]),
+    ...notesOfPlace(placeNotes, step.position).map(placeNoteWords),
+  ];
   const kind = kindAt(plan, step.position);
   const said = step.final && locking === 'pin' ? [...noted, SLOT_WORDS] : noted;
   return (
@@ -156,14 +161,26 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
         </p>
       </section>
     );
-  const fresh = isNewSetting(plan, round.next);
-  const last = plan.steps.slice(0, round.next).findLast((one) => one.kind === 'pull');
-  const before = last?.kind === 'pull' ? last : undefined;
+  const last = round.done.findLast(({ kind }) => kind === 'pull' || kind === 'again');
+  const pulled = plan.steps[last?.step ?? -1];
+  const before = pulled?.kind === 'pull' ? pulled : undefined;
+  const fresh = isNewSetting(plan, round.next, before);
   const figure = figureAt(plan, step.position);
   const kind = kindAt(plan, step.position);
   const locking = lockedIn(purpose, kind ? (known.kindLockings[kind.name] ?? 'none') : known.locking);
-  const place = <Place plan={plan} step={step} placeNotes={known.placeNotes} locking={locking} />;
-  const taken = handOver(plan, round.next).map((what) => HAND_WORDS[what]);
+  const skipped = round.isOwed
+    ? round.done.findLast((one) => one.kind === 'skip' && one.step === round.next)
+    : undefined;
+  const place = (
+    <Place
+      plan={plan}
+      step={step}
+      placeNotes={known.placeNotes}
+      locking={locking}
+      passedOver={skipped?.kind === 'skip' ? skipped.words : undefined}
+    />
+  );
+  const taken = handOver(plan, round.next, before).map((what) => HAND_WORDS[what]);
   if (plan.care === 'hand')
     return (
       <section className={styles.call}>

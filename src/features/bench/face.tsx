@@ -5,15 +5,16 @@ import type { Purpose } from '@/model/joint/tightening';
 import { useMounted } from '@mantine/hooks';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect } from 'react';
-import type { BenchEvent, PullOutcome, Step } from '@/core/tightening';
+import { useEffect, useState } from 'react';
+import type { BenchEvent, PullOutcome } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { callWords } from './call-words';
 import { FaceCall, type KnownOfPlaces } from './face-call';
 import { FaceDrawing } from './face-drawing';
-import { LeaveOver } from './leave-over';
+import { FaceKeyRow } from './face-key-row';
+import { TouchAgain } from './touch-again';
 import { lineOf } from '@/interface/words/bench-words';
 import { SHEET } from '@/interface/shell/sheet-id';
 import { say } from './say';
@@ -22,6 +23,7 @@ import { useBenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
 import { useChangedSheet } from './use-changed-sheet';
 import { useFaceKeys } from './use-face-keys';
+import { useGap } from './use-gap';
 import { useOnePress } from './use-one-press';
 import styles from './face.module.css';
 
@@ -43,22 +45,6 @@ interface Props {
   readonly openedAt: number;
 }
 
-const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
-  ['did-not-move', 'Did not move', 'M'],
-  ['already-past', 'Already past', 'P'],
-  ['went-over', 'Went over', 'O'],
-];
-
-/** What the main key says. */
-function keyWords(step: Step | undefined, isOver: boolean): string {
-  if (isOver) return 'Pulled again';
-  if (step?.kind === 'shaft') return 'Crank turned';
-  return step?.turn ? 'Turned' : 'Pull';
-}
-
-// A pointer must not leave the focus on a key: the next space bar belongs to the pull.
-const keepFocus = (event: React.PointerEvent | React.MouseEvent) => event.preventDefault();
-
 /** The face: one fastener at a time, readable at two metres, worked with a knuckle, a foot or the space bar. */
 export function Face(props: Props) {
   const { plan, jointName, engineName, purpose, back } = props;
@@ -74,16 +60,32 @@ export function Face(props: Props) {
   const isOver = round.over.length > 0;
   const { plain } = useFigures();
   const press = useOnePress();
+  const [lastBefore] = useState(round.last);
+  const gap = useGap(lastBefore && props.openedAt - Date.parse(lastBefore.at));
+  const isLong = gap.isLong && !round.complete && round.last !== undefined;
   const pull = (outcome: PullOutcome) =>
-    press.act(() => (isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome)));
+    press.act(() => {
+      gap.touched();
+      // After a long gap the first press says that the last one was touched again, and pulls nothing.
+      if (isLong) return undefined;
+      return isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome);
+    });
   const leave = () => router.push(back);
   const main = () => {
     if (round.complete) return press.leave(leave);
     if (isOver || step?.kind !== 'shaft') return pull('pulled');
+    if (isLong) return press.act(gap.touched);
     return held ? undefined : press.act(record.shaftTurned);
   };
-  const strike = () => press.act(record.strikeLast);
-  const call = callWords(plan, round, held, plain, props.known.placeNotes);
+  const strike = () =>
+    press.act(() => {
+      gap.touched();
+      record.strikeLast();
+    });
+  const call =
+    isLong && round.last
+      ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`
+      : callWords(plan, round, held, plain, props.known.placeNotes);
   useFaceKeys({
     main,
     strike,
@@ -124,7 +126,14 @@ export function Face(props: Props) {
         caps={props.caps}
         placeNotes={props.known.placeNotes}
       />
-      <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
+      {isLong && round.last ? (
+        <TouchAgain
+          done={lineOf(plan, round.last)}
+          ago={agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}
+        />
+      ) : (
+        <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
+      )}
       <p className="only-spoken" role="status" aria-atomic>
         {press.passedOver ? 'One press counted. ' : ''}
         {call}
@@ -141,48 +150,16 @@ export function Face(props: Props) {
           </p>
         )}
       </div>
-      <div className={styles.keys}>
-        {isOver && <LeaveOver onLeave={record.leaveOver} />}
-        {!isOver && step?.kind === 'pull' && (
-          <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
-            {OTHERS.map(([outcome, words, letter]) => (
-              <button
-                key={outcome}
-                type="button"
-                className={styles.other}
-                onMouseDown={keepFocus}
-                onClick={() => pull(outcome)}
-              >
-                {words} <kbd>{letter}</kbd>
-              </button>
-            ))}
-          </div>
-        )}
-        <button
-          type="button"
-          className={styles.key}
-          data-rank="strike"
-          onMouseDown={keepFocus}
-          onClick={strike}
-          disabled={!round.last}
-        >
-          Undo last
-        </button>
-        <button
-          type="button"
-          className={styles.key}
-          data-rank="main"
-          data-main
-          disabled={!alive || (held && !isOver)}
-          onMouseDown={keepFocus}
-          onClick={main}
-        >
-          {round.complete ? 'Leave the bench' : keyWords(step, isOver)}
-        </button>
-        <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={leave}>
-          Leave
-        </button>
-      </div>
+      <FaceKeyRow
+        record={record}
+        step={step}
+        isLong={isLong}
+        canPress={alive && !(held && !isOver)}
+        onMain={main}
+        onPull={pull}
+        onStrike={strike}
+        onLeave={leave}
+      />
     </main>
   );
 }

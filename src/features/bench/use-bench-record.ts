@@ -15,6 +15,8 @@ export interface BenchRecord {
   readonly shaftTurned: () => void;
   /** The one that went over at its final figure, slackened and pulled again. */
   readonly again: (outcome: PullOutcome) => void;
+  /** The next one is passed over for now. */
+  readonly skip: (words: string) => void;
   /** Left as it is. */
   readonly leaveOver: (words: string) => void;
   readonly strikeLast: () => void;
@@ -41,6 +43,7 @@ export function useBenchRecord(tighteningId: string, plan: TighteningPlan, event
     trouble,
     pull: (outcome) => add({ id: nanoid(), kind: 'pull', step: current.next, outcome, at: now() }),
     again: (outcome) => over !== undefined && add({ id: nanoid(), kind: 'again', step: over, outcome, at: now() }),
+    skip: (words) => add({ id: nanoid(), kind: 'skip', step: current.next, words, at: now() }),
     leaveOver: (words) => over !== undefined && add({ id: nanoid(), kind: 'left', step: over, words, at: now() }),
     shaftTurned: () => add({ id: nanoid(), kind: 'shaft', step: current.next, at: now() }),
     strikeLast: () => current.last && add({ id: nanoid(), kind: 'strike', strikes: current.last.id, at: now() }),

@@ -23,6 +23,7 @@ const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
   shaft: { step: index },
   again: { step: index, outcome },
   left: { step: index, words: Joi.string().trim().min(1).max(400).required() },
+  skip: { step: index, words: Joi.string().trim().min(1).max(400).required() },
   strike: { strikes: id },
 };
 const event = Joi.alternatives(...EVENT_KINDS.map((kind) => eventOf(kind, EVENTS[kind])));

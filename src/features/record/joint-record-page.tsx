@@ -10,7 +10,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
-import { doneWords, overLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import { doneWords, overLine, owedLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import { kindLetter, lettersOf } from '@/interface/words/kind-words';
 import { FigureFacts, WorkingTable } from './figure-printed';
 import { NotesPrinted } from './notes-printed';
@@ -75,7 +75,9 @@ function Lines({ round }: { readonly round: TighteningState }) {
           ? `All ${plan.positions.length} to their figure.`
           : state.next >= plan.steps.length
             ? overLine(plan, state.over)
-            : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
+            : state.isOwed
+              ? owedLine(plan, state.owed)
+              : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
         {[{ ...plan, name: '' }, ...(plan.kinds ?? [])].map((one, i) => (
           <span key={one.name}>
             {one.name && `${kindLetter(i)}, ${one.name}: `}Wrench: {one.wrenchName}. Lubricant: {one.filmName}. From “

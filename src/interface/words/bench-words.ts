@@ -27,6 +27,7 @@ export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): stri
 /** What was done at a step: `pulled`, `slackened and pulled again`, `left as it is: it sits on a dowel`. */
 export function doneWords(event: Exclude<DoneEvent, { kind: 'shaft' }>, step: Step | undefined): string {
   if (event.kind === 'left') return `left as it is: ${event.words}`;
+  if (event.kind === 'skip') return `passed over for now: ${event.words}`;
   if (event.kind === 'pull') return outcomeWords(event.outcome, step);
   return event.outcome === 'pulled'
     ? 'slackened and pulled again'
@@ -40,6 +41,15 @@ export function overLine(plan: TighteningPlan, over: readonly number[]): string 
     return step?.kind === 'pull' ? [turnNumber(plan, step.position)] : [];
   });
   return `${numbers.length === 1 ? 'Number' : 'Numbers'} ${numbers.join(', ')} went over: to be slackened and pulled again, or left with a reason.`;
+}
+
+/** What comes back at the end of a round: `Owed: number 3, stage 2, which was passed over.` */
+export function owedLine(plan: TighteningPlan, owed: readonly number[]): string {
+  const names = owed.flatMap((at) => {
+    const step = plan.steps[at];
+    return step ? [stepName(plan, step)] : [];
+  });
+  return `Owed: ${names.join('; ')}: passed over, and not done since.`;
 }
 
 /** `number 7, stage 2: pulled` */
@@ -77,10 +87,9 @@ const pullBefore = (plan: TighteningPlan, index: number): PullStep | undefined =
   return before?.kind === 'pull' ? before : undefined;
 };
 
-/** Whether the wrench has to be set anew for this step. */
-export function isNewSetting(plan: TighteningPlan, index: number): boolean {
+/** Whether the wrench has to be set anew for this step; after the pull before it in the plan, or what was pulled last. */
+export function isNewSetting(plan: TighteningPlan, index: number, before = pullBefore(plan, index)): boolean {
   const step = plan.steps[index];
-  const before = pullBefore(plan, index);
   if (step?.kind !== 'pull' || !before || step.turn) return false;
   const [now, then] = [figureAt(plan, step.position), figureAt(plan, before.position)];
   return before.setting !== step.setting || now.unit !== then.unit || now.wrenchName !== then.wrenchName;
@@ -90,9 +99,12 @@ export function isNewSetting(plan: TighteningPlan, index: number): boolean {
  * What is taken in hand anew before this step, as other fasteners come: another wrench, another socket. Empty where
  * nothing changes, and before the first pull.
  */
-export function handOver(plan: TighteningPlan, index: number): readonly ('wrench' | 'socket')[] {
+export function handOver(
+  plan: TighteningPlan,
+  index: number,
+  before = pullBefore(plan, index),
+): readonly ('wrench' | 'socket')[] {
   const step = plan.steps[index];
-  const before = pullBefore(plan, index);
   if (step?.kind !== 'pull' || !before) return [];
   const [now, then] = [figureAt(plan, step.position), figureAt(plan, before.position)];
   return [

@@ -1,6 +1,6 @@
 import type { JointState } from '@/model/joint/joint-state';
 import { agoFrom, nearTime } from '../figures/times';
-import { lineOf, overLine } from './bench-words';
+import { lineOf, overLine, owedLine } from './bench-words';
 
 /** What is said of a joint's going-round: done, under way, or not begun. */
 export function tighteningLine({ final }: JointState, now: number): string {
@@ -9,7 +9,8 @@ export function tighteningLine({ final }: JointState, now: number): string {
   if (at.complete) return `Tight since ${nearTime(at.last?.at ?? tightening.startedAt, now)}.`;
   if (at.over.length > 0 && at.next >= tightening.plan.steps.length) return overLine(tightening.plan, at.over);
   if (!at.last) return 'Begun; nothing pulled yet.';
-  return `${at.next} of ${tightening.plan.steps.length} steps done. Last: ${lineOf(tightening.plan, at.last)}, ${agoFrom(at.last.at, now)}.`;
+  if (at.isOwed) return owedLine(tightening.plan, at.owed);
+  return `${at.stepsDone} of ${tightening.plan.steps.length} steps done. Last: ${lineOf(tightening.plan, at.last)}, ${agoFrom(at.last.at, now)}.`;
 }
 
 /** What is said of a joint's retorque. */

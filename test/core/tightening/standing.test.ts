@@ -59,6 +59,94 @@ describe('standing', () => {
   });
 });
 
+const skip = (step: number, id = `skip-${step}`): BenchEvent => ({ id, kind: 'skip', step, words: 'no room', at });
+
+describe('passed over', () => {
+  test('it comes back when the others are done, and the joint is not complete before', () => {
+    const events: BenchEvent[] = [...upTo(5), skip(5), pull(6), pull(7), pull(8)];
+    const now = roundState(steps, events, 4);
+    expect(now).toMatchObject({ next: 5, isOwed: true, owed: [5], complete: false, stepsDone: 8 });
+    const passed = steps[5];
+    if (passed?.kind !== 'pull') throw new Error('the sixth step is no pull');
+    expect(now.marks[passed.position]).toMatchObject({ final: false, attention: true });
+    const done = roundState(steps, [...events, pull(5)], 4);
+    expect(done).toMatchObject({ complete: true, owed: [], stepsDone: 9 });
+    expect(done.marks.every((mark) => mark.final && !mark.attention)).toBe(true);
+  });
+  test('a later stage of the same nut makes up for an earlier one', () => {
+    const [first] = steps;
+    const later = steps.findIndex(
+      (step, i) => i > 4 && step.kind === 'pull' && first?.kind === 'pull' && step.position === first.position,
+    );
+    const before = [skip(0), ...upTo(later).slice(1)];
+    expect(roundState(steps, before, 4).owed).toEqual([0]);
+    expect(roundState(steps, [...before, pull(later)], 4).owed).toEqual([]);
+  });
+  test('only the one whose turn it is, and once: what is owed is pulled or left owing', () => {
+    expect(codeOf(() => assertFollows(steps, upTo(2), skip(3)))).toBe('out-of-turn');
+    expect(codeOf(() => assertFollows(steps, upTo(4), skip(4)))).toBe('out-of-turn');
+    const owing = [...upTo(5), skip(5), pull(6), pull(7), pull(8)];
+    expect(codeOf(() => assertFollows(steps, owing, skip(5, 'again')))).toBe('out-of-turn');
+    expect(codeOf(() => assertFollows(steps, owing, pull(6, 'pulled', 'x')))).toBe('out-of-turn');
+    expect(() => assertFollows(steps, owing, pull(5))).not.toThrow();
+  });
+  test('is taken back like any other line', () => {
+    const now = roundState(steps, [...upTo(5), skip(5), strike('skip-5')], 4);
+    expect(now).toMatchObject({ next: 5, isOwed: false, owed: [] });
+  });
+  test('no nut is turned whose torque is owed: the turn comes after it', () => {
+    const turned = tighteningPlan({
+      positions: patternPositions('ring', 3),
+      school: 'star',
+      stages: [
+        { setting: 10, torque_Nm: 10 },
+        { setting: 10, torque_Nm: 10, turn: { min_deg: 90, max_deg: 90 } },
+      ],
+      unitOfWork: 'row',
+      turnShaft: false,
+    }).steps;
+    const torques = [pull(0), skip(1), pull(2)];
+    const [, passed] = turned;
+    const turnOf = (place: number) =>
+      turned.findIndex((step) => step.kind === 'pull' && step.turn && step.position === place);
+    if (passed?.kind !== 'pull') throw new Error('the second step is no pull');
+    const events: BenchEvent[] = [...torques];
+    const order: number[] = [];
+    for (let now = roundState(turned, events, 3); !now.complete; now = roundState(turned, events, 3)) {
+      assertFollows(turned, events, pull(now.next, 'pulled', `p${events.length}`));
+      order.push(now.next);
+      events.push(pull(now.next, 'pulled', `p${events.length}`));
+    }
+    expect(order).toHaveLength(4);
+    expect(order.indexOf(1)).toBeLessThan(order.indexOf(turnOf(passed.position)));
+    expect(order.indexOf(turnOf(passed.position))).toBe(3);
+  });
+  test('whatever is passed over, struck and pulled: it ends with every nut through its last stage', () =>
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom('pull', 'skip', 'strike'), { maxLength: 60 }), (acts) => {
+        const events: BenchEvent[] = [];
+        const write = (event: BenchEvent) => {
+          assertFollows(steps, events, event);
+          events.push(event);
+        };
+        const act = (kind: string) => {
+          const now = roundState(steps, events, 4);
+          const step = steps[now.next];
+          const id = `e${events.length}`;
+          if (kind === 'strike') return now.last && write({ id, kind: 'strike', strikes: now.last.id, at });
+          if (!step) return undefined;
+          if (step.kind === 'shaft') return write({ id, kind: 'shaft', step: now.next, at });
+          return kind === 'skip' && !now.isOwed ? write(skip(now.next, id)) : write(pull(now.next, 'pulled', id));
+        };
+        acts.forEach(act);
+        for (let i = 0; i < 40 && !roundState(steps, events, 4).complete; i++) act('pull');
+        const ended = roundState(steps, events, 4);
+        expect(ended).toMatchObject({ complete: true, owed: [], next: steps.length });
+        expect(ended.marks.every((mark) => mark.final)).toBe(true);
+      }),
+    ));
+});
+
 describe('what may follow', () => {
   test.each([
     ['a step out of turn', upTo(2), pull(5), 'out-of-turn'],

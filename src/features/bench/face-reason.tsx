@@ -4,35 +4,42 @@ import { TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
 import styles from './face.module.css';
 
-/** A fastener that went over is left as it is, for a reason that goes into the record. */
-export function LeaveOver({ onLeave }: { readonly onLeave: (words: string) => void }) {
+interface Props {
+  /** What the key says that asks for the reason. */
+  readonly open: string;
+  readonly label: string;
+  /** What is done with it. */
+  readonly act: string;
+  readonly onReason: (words: string) => void;
+}
+
+/** Something at the bench that is done only for a reason, which goes into the record. */
+export function FaceReason({ open, label, act, onReason }: Props) {
   const [words, setWords] = useState<string>();
   if (words === undefined)
     return (
-      <div className={styles.others}>
-        <button type="button" className={styles.other} onClick={() => setWords('')}>
-          Leave it as it is, with a reason
-        </button>
-      </div>
+      <button type="button" className={styles.other} onClick={() => setWords('')}>
+        {open}
+      </button>
     );
-  const leave = (event: FormEvent) => {
+  const send = (event: FormEvent) => {
     event.preventDefault();
     if (words.trim() === '') return;
-    onLeave(words.trim());
+    onReason(words.trim());
     setWords(undefined);
   };
   return (
-    <form className={styles.reason} onSubmit={leave}>
+    <form className={styles.reason} onSubmit={send}>
       <TextInput
         className={styles.why}
-        label="Why it is left as it is"
+        label={label}
         maxLength={400}
         value={words}
         autoFocus
         onChange={(event) => setWords(event.currentTarget.value)}
       />
       <button type="submit" className={styles.other} disabled={words.trim() === ''}>
-        Leave it so
+        {act}
       </button>
       <button type="button" className={styles.other} onClick={() => setWords(undefined)}>
         Not after all

@@ -55,20 +55,24 @@ export const test = base.extend<Fixtures>({
   ],
 });
 
-/** Makes what was pulled so far have been pulled at another time. A shop lets no line be altered: its guard is lifted. */
+/** Makes the half-done round of the yard have been pulled at another time. No line may be altered: the guard is lifted. */
 export function pulledAt({ db }: Shop, ms: number): void {
   const guard = db.prepare<[], { sql: string }>(
     "SELECT sql FROM sqlite_master WHERE name = 'bench_event_is_not_altered'",
   );
   const { sql } = guard.get() ?? { sql: '' };
   db.exec('DROP TRIGGER bench_event_is_not_altered');
-  db.prepare('UPDATE bench_event SET at = @at, recorded_at = @at').run({ at: new Date(ms).toISOString() });
+  db.prepare(
+    "UPDATE bench_event SET at = @at, recorded_at = @at WHERE tightening_id = 'demo-m-joint-head-round-1'",
+  ).run({
+    at: new Date(ms).toISOString(),
+  });
   db.exec(sql);
 }
 
 /**
  * Fills the demonstration yard into a shop's own folder and looks at it. Its joints are untied from the order, and what
- * was pulled was pulled just now: what is asked before a joint is begun, and after it was left for long, has journeys of
+ * is half pulled was pulled just now: what is asked before a joint is begun, and after it was left for long, has journeys of
  * its own.
  */
 export async function inYard(page: Page, bench: Bench): Promise<void> {

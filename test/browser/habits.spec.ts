@@ -195,12 +195,16 @@ test('the demonstration yard is put back as it was, and the own shop is not touc
   await page.getByRole('button', { name: 'Walk round the demonstration yard' }).click();
   await expect(page.getByRole('heading', { name: 'On the stands' })).toBeVisible();
   await page.goto(bench.address + FACE);
+  // Half done, and left days ago.
+  await page.getByRole('button', { name: 'It is as I left it' }).click();
+  await nextPress(page);
   await page.getByRole('button', { name: 'Pull', exact: true }).click();
   await expect(page.locator('[data-pending]')).toHaveCount(0);
   await page.goto(bench.address);
   await page.getByRole('button', { name: 'Put the yard back as it was' }).click();
   await expect(page.getByRole('button', { name: 'Put the yard back as it was' })).toBeEnabled();
   await page.goto(bench.address + FACE);
+  await page.getByRole('button', { name: 'It is as I left it' }).click();
   await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
   await page.goto(bench.address);
   await page.getByRole('button', { name: 'Go to my own shop' }).click();

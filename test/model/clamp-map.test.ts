@@ -56,6 +56,18 @@ describe('the map of a head of ten', () => {
       expect(forces_N[place]).toBeGreaterThanOrEqual(there(THREE[pass]) - 1e-6);
     });
   });
+  test('is the same wherever its places are counted from', () => {
+    const free = (by: number): Joint => ({
+      ...head,
+      pattern: 'free',
+      detail: {
+        ...head.detail,
+        places: Array.from({ length: 10 }, (_, i) => [by + 95 * Math.floor(i / 2), by + 110 * (i % 2)] as const),
+      },
+    });
+    expect(left(free(200), {}, THREE)).toEqual(left(free(0), {}, THREE));
+    expect(left(free(-70), {}, THREE)).toEqual(left(free(0), {}, THREE));
+  });
   test('is as uneven as was computed of the worked example, which lies nearly so', () => {
     // Spacing 95 by 109 and 30 mm of margin all round, for 95 by 110 and a plate of 440 by 160.
     expect(left(head, {}, [30_000]).variation_pct).toBeCloseTo(3.75, 0);

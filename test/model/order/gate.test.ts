@@ -58,6 +58,22 @@ describe('an engine is closed', () => {
     expect(close(one, 'tried by the maker')).toBe('none');
     expect(one.lines.at(-1)?.body).toMatchObject({ passed: { reason: 'tried by the maker' } });
   });
+  test.each([
+    ['by a step of its own', step('dial', { kind: 'fit', fitId: 'later', after: ['close'] }), fit('later', 'unread')],
+    [
+      'by the joint that it holds',
+      step('dial', { kind: 'joint', jointId: 'k', purpose: 'final', after: ['close'] }),
+      fit('later', 'unread', { holds: ['k'] }),
+    ],
+  ])('a fit of what is built later, %s, does not bar the closing; the start asks it', (_, dial, later) => {
+    const steps = [...STEPS.slice(0, 4), dial, step('start', { after: ['dial'], detail: { makes: ['starts'] } })];
+    const one = bench(steps, {
+      joints: [joint('j', YESTERDAY), joint('k')],
+      fits: [fit('f', 'inside', { holds: ['j'] }), later],
+    });
+    expect(one.bars('close')).not.toContain('fit-not-proven');
+    expect(one.bars('start')).toContain('fit-not-proven');
+  });
   test('not with a strip in a bearing, whatever is written', () => {
     const one = ready({ fits: [fit('f', 'inside', { stripIn: true })] });
     expect(close(one, 'never mind')).toBe('strip-in');

@@ -318,7 +318,11 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   const { gate, guards } = gateOfRound(engineStateOf(rows), jointId, purpose);
   assertGate(gate, purpose);
   const alsoAgainst = [...pageGuardsOfWhole(rows.engine, rows.leaves, rows.sources, joint), ...guards];
-  const plan = planOfJoint(jointInputs(shop, joint, now), { reason, crankHeld: gate.strips.length > 0, alsoAgainst });
+  const plan = planOfJoint(jointInputs(shop, joint, now), {
+    reason,
+    crankHeld: gate.strips.length > 0 || purpose === 'strip',
+    alsoAgainst,
+  });
   assertReasoned(plan.guards, reason);
   const id = nanoid(12);
   shop.tightenings.start({ id, jointId, purpose, plan, startedAt: nowIso });

@@ -10,6 +10,7 @@ import {
   type NamedScheme,
   type StageScheme,
 } from '@/core/tightening';
+import { TEST_PURPOSES } from '@/model/joint/tightening';
 import { CARES } from '@/model/joint/care';
 import { JOINT_CLASSES, SOCKET_FITS } from '@/model/joint/joint-detail';
 
@@ -20,6 +21,13 @@ export const PATTERNS = choices(PATTERN_KINDS, {
   ring: 'A ring',
   caps: 'A line of caps, two fasteners each',
   free: 'In no pattern: each place by itself',
+});
+
+export const TEST_ROUNDS = choices(TEST_PURPOSES, {
+  trial: 'to try it',
+  sizing: 'to size what lies between',
+  measuring: 'to read a bore or a gap',
+  strip: 'to crush a strip, the crank held',
 });
 
 export const RANGES = choices(RANGE_SCHOOLS, {

@@ -1,17 +1,19 @@
 'use client';
 
-import type { ChosenPurpose } from '@/model/joint/tightening';
-import { Textarea } from '@mantine/core';
+import type { ChosenPurpose, TestPurpose } from '@/model/joint/tightening';
+import { NativeSelect, Textarea } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import { Button } from '@/interface/parts/button';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Notice } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
 import { startTighteningAction } from './actions';
 import type { Resume } from './queries';
 import { notOnDisk } from './use-kept-joint';
+import { TEST_ROUNDS } from './joint-words';
 import styles from './joint-screen.module.css';
 
 interface Props {
@@ -30,6 +32,7 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
   const router = useRouter();
   const { act, pending, problem } = useAct();
   const [asking, setAsking] = useState<ChosenPurpose>();
+  const [why, setWhy] = useState<TestPurpose>('trial');
   const [reason, setReason] = useState('');
   const start = (purpose: ChosenPurpose) =>
     act(
@@ -68,9 +71,19 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
           {isAgain ? again : 'To the bench'}
         </Button>
         {!resume && (
-          <Button onClick={() => begin('trial')} disabled={pending || !ready}>
-            Test round
-          </Button>
+          <>
+            <Button onClick={() => begin(why)} disabled={pending || !ready}>
+              Test round
+            </Button>
+            <HydrationGate>
+              <NativeSelect
+                aria-label="What the test round is for"
+                data={[...TEST_ROUNDS]}
+                value={why}
+                onChange={(event) => setWhy(event.currentTarget.value as TestPurpose)}
+              />
+            </HydrationGate>
+          </>
         )}
       </div>
       {sure && !asking && (

@@ -4,11 +4,11 @@ import type { Gate } from '@/model/fit/fit-gate';
 import type { ChosenPurpose } from '@/model/joint/tightening';
 
 /**
- * What is out is not closed up for good, and nothing is while a strip lies in a bearing. A trial may go on. @throws
+ * What is out is not closed up for good, and nothing is while a strip lies in a bearing. A round that completes nothing may go on. @throws
  * DomainError
  */
 export function assertGate({ held, strips }: Gate, purpose: ChosenPurpose): void {
-  if (purpose === 'trial') return;
+  if (purpose !== 'final') return;
   const out = held.map(({ line }) => line).join('; ');
   if (out)
     throw new DomainError(

@@ -8,8 +8,12 @@ import type { TighteningPlan } from './tightening-plan';
 export const PURPOSES = ['sizing', 'measuring', 'strip', 'trial', 'final', 'retorque'] as const;
 export type Purpose = (typeof PURPOSES)[number];
 
+/** Rounds that do not complete a joint. */
+export const TEST_PURPOSES = ['trial', 'sizing', 'measuring', 'strip'] as const satisfies readonly Purpose[];
+export type TestPurpose = (typeof TEST_PURPOSES)[number];
+
 /** What a person may begin from the joint's sheet; a retorque is begun by its cold head. */
-export const CHOSEN_PURPOSES = ['final', 'trial'] as const satisfies readonly Purpose[];
+export const CHOSEN_PURPOSES = ['final', ...TEST_PURPOSES] as const satisfies readonly Purpose[];
 export type ChosenPurpose = (typeof CHOSEN_PURPOSES)[number];
 
 export interface Tightening {

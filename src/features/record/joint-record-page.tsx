@@ -1,5 +1,6 @@
 'use client';
 
+import { Fragment } from 'react';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { plannedFigure } from '@/model/joint/joint-result';
@@ -79,10 +80,10 @@ function Lines({ round }: { readonly round: TighteningState }) {
               ? owedLine(plan, state.owed)
               : `Left at step ${state.next + 1} of ${plan.steps.length}.`}{' '}
         {[{ ...plan, name: '' }, ...(plan.kinds ?? [])].map((one, i) => (
-          <span key={one.name}>
+          <Fragment key={one.name}>
             {one.name && `${kindLetter(i)}, ${one.name}: `}Wrench: {one.wrenchName}. Lubricant: {one.filmName}. From “
             {one.leaf.printedText}”, {one.leaf.source}, p. {one.leaf.page}.{' '}
-          </span>
+          </Fragment>
         ))}
       </p>
       <Against plan={plan} />

@@ -7,7 +7,9 @@ import { jointSummaries } from '@/features/joint/queries';
 import { buildFileOf } from '@/features/record/build-file';
 import { parseBuildFile } from '@/features/record/build-file-schema';
 import { readBack } from '@/features/record/read-back';
-import { undoAction } from '@/features/removal/actions';
+import { setAsideAction, takeAwayAction, undoAction } from '@/features/removal/actions';
+import { keepWrenchAction } from '@/features/shelves/actions';
+import { jointsAffectedBy } from '@/db/reads/joints-affected';
 import { handOver, isNewSetting, pullWords, stageCount } from '@/interface/words/bench-words';
 import { kindSequenceText, lettersOf, readKindSequence } from '@/interface/words/kind-words';
 import { openShop, type Shop } from '@/db/shop';
@@ -204,6 +206,47 @@ describe('what stands against a kind stands against the joint', () => {
     const loose = looseOf([{ ...state, final: { ...final, state: { ...final.state, complete: true } } }], [], []);
     expect(loose.map(({ words }) => words)).toEqual([`${heads().name}: pins not said to be in (Outer bolts)`]);
     expect(looseOf([tight], [], [])).toEqual([]);
+  });
+  test('a wrench that it alone is set with stays on the shelf; an entry that it alone is from stays in the book', async () => {
+    const hung = await accepted(
+      keepWrenchAction({
+        id: '',
+        version: 0,
+        name: 'Small one',
+        unit: 'N·m',
+        min: '5',
+        max: '60',
+        graduation: '0.5',
+        accuracy_pct: '4',
+        calibration: '',
+        checkedAt: '',
+      }),
+    );
+    const wrench = there(shop.wrenches.all().find(({ name }) => name === 'Small one'));
+    const leaf = await accepted(addLeafAction(leafOf('22 Nm')));
+    const kind = outer();
+    const fields = { ...kind.fields, leafId: leaf.id, wrenchId: wrench.id };
+    await accepted(alter({}, { kinds: [{ ...kind, fields, detail: { ...kind.detail, wrenchByHand: true } }] }));
+    expect(await refused(takeAwayAction({ kind: 'wrench', id: wrench.id, name: 'x' }))).toMatchObject({
+      code: 'hangs',
+    });
+    expect((await undo(hung)).ok).toBe(false);
+    expect(await refused(takeAwayAction({ kind: 'leaf', id: leaf.id, name: 'x' }))).toMatchObject({ code: 'hangs' });
+    expect(await refused(setAsideAction({ kind: 'leaf', id: leaf.id, reason: 'x' }))).toMatchObject({ code: 'hangs' });
+    expect(computeKinds(inputs())[0]?.worked.wrench.id).toBe(wrench.id);
+  });
+  test('a lubricant that it alone is in moves its figure, and is told to', async () => {
+    const kind = outer();
+    const { originalFilm, todayFilm, detail } = heads();
+    const used = [originalFilm, todayFilm, detail.headFilm, detail.maker?.film];
+    const film = there(shelvesOf(shop).films.find(({ id }) => !used.includes(id)));
+    const fields = { ...kind.fields, todayFilm: film.id };
+    const own = { ...kind.detail, headFilm: null, maker: null };
+    await accepted(alter({}, { kinds: [{ ...kind, fields, detail: own }] }));
+    const slippery = { ...film, thread: { low: 0.04, middle: 0.05, high: 0.06 } };
+    const names = jointsAffectedBy(shop, slippery, NOW).map(({ joint }) => joint);
+    expect(names).toContain(`${heads().name}, Outer bolts`);
+    expect(names).not.toContain(heads().name);
   });
   test('a corrected entry is followed', async () => {
     const first = await accepted(addLeafAction(leafOf('8 Nm')));

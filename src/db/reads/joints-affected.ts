@@ -2,7 +2,9 @@ import type { Film } from '@/core/film';
 import { isDomainError, type TorqueUnit } from '@/core/units';
 import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
+import { inputsOfKinds } from '@/model/joint/fastener-kind';
 import { computeJoint } from '@/model/joint/joint-result';
+import { tryCore } from '@/model/try-core';
 import type { Shop } from '../shop';
 import { inputsOfJoints } from './joint-inputs';
 import { shelvesOf } from './shelves-of-shop';
@@ -46,11 +48,16 @@ function moveOf(inputs: JointInputs, film: Film): Pick<AffectedJoint, 'unit' | '
  * Every joint whose setting would move if this film stood on the shelf as given; in five queries at any size of shop.
  */
 export function jointsAffectedBy(shop: Shop, film: Film, now: number): readonly AffectedJoint[] {
-  const joints = shop.joints.referringTo(film.id).filter((joint) => drawsOn(joint, film.id));
+  const joints = shop.joints.referringTo(film.id);
   const names = new Map(
     shop.engines.byIds([...new Set(joints.map(({ engineId }) => engineId))]).map((e) => [e.id, e.name]),
   );
-  return inputsOfJoints(shop, joints, shelvesOf(shop), now).flatMap((inputs): readonly AffectedJoint[] => {
+  // Fasteners of another kind have a figure of their own, which may move alone.
+  const all = inputsOfJoints(shop, joints, shelvesOf(shop), now).flatMap((inputs) => {
+    const kinds = tryCore(() => inputsOfKinds(inputs).map((one) => one.inputs));
+    return [inputs, ...(kinds.ok ? kinds.result : [])].filter(({ joint }) => drawsOn(joint, film.id));
+  });
+  return all.flatMap((inputs): readonly AffectedJoint[] => {
     const move = moveOf(inputs, film);
     const { engineId, id, name } = inputs.joint;
     const href = `/engines/${engineId}/joints/${id}`;

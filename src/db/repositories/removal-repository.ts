@@ -120,7 +120,8 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
     table: 'wrench',
     hangs: [
       [
-        "SELECT engine.name || ', ' || joint.name AS text FROM joint JOIN engine ON engine.id = engine_id WHERE wrench_id = @id",
+        `SELECT engine.name || ', ' || joint.name AS text FROM joint JOIN engine ON engine.id = engine_id
+         WHERE wrench_id = @id OR instr(detail, '"' || @id || '"') > 0`,
         'the joint',
       ],
     ],

@@ -74,6 +74,13 @@ function assertLeafUnused(shop: Shop, { before, after }: ChangedRow): void {
   if (using.length > 0) throw cannot(`${using.join(', ')} ${using.length === 1 ? 'draws' : 'draw'} on it by now.`);
 }
 
+/** A wrench that an act hung up goes only where no joint, and no kind of fastener of one, is set with it by now. */
+function assertWrenchUnused(shop: Shop, { before, after }: ChangedRow): void {
+  if (before || !after) return;
+  const using = shop.removals.hangingOn('wrench', idOf(after));
+  if (using.length > 0) throw cannot(`${using.join(', ')} ${using.length === 1 ? 'is' : 'are'} set with it by now.`);
+}
+
 /** Steps are never left waiting for one another in a ring. */
 function assertNoRing(shop: Shop, { before, after }: ChangedRow): void {
   const engineId = String((before ?? after)?.engine_id ?? '');
@@ -106,6 +113,7 @@ export function assertStands(shop: Shop, changed: readonly ChangedRow[], now: nu
     }
     if (one.table === 'shelf_row') assertShelfUnused(shop, one);
     if (one.table === 'leaf') assertLeafUnused(shop, one);
+    if (one.table === 'wrench') assertWrenchUnused(shop, one);
     if (one.table === 'step' || one.table === 'set_aside') assertNoRing(shop, one);
   }
 }

@@ -388,6 +388,25 @@ describe('the other doors', () => {
   });
 });
 
+describe('two windows at one joint with kinds', () => {
+  test('are told in words what stands there and what is here', async () => {
+    await withOuter();
+    const { version } = heads();
+    await accepted(alter({}, { kindTurn: 'one-turn' }));
+    const stale = await refused(
+      alterJointAction({
+        id: HEADS,
+        version,
+        change: {},
+        detail: { kinds: [], kindTurn: 'as-typed', kindSequence: [0, 1] },
+      }),
+    );
+    expect(stale.message).toMatch(/Fasteners of other kinds: on disk “Outer bolts: 3 × M10, [^{[]+”, here “all alike”/);
+    expect(stale.message).toMatch(/on disk “stage by stage, in one turn”, here “as typed or printed”/);
+    expect(stale.message).toMatch(/The order of the kinds: on disk “none”, here “A B”/);
+  });
+});
+
 describe('a kind as it begins', () => {
   test('has everything as the joint has it; with another thread nothing that was found or said of the other', () => {
     const kind = newKind(heads(), 'Outer bolts', [0]);

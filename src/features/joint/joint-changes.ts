@@ -3,6 +3,7 @@ import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { sayBy, type Say } from '@/model/stale';
 import type { Choice } from '@/interface/words/choices';
+import { KIND_TURN_CHOICES, kindSequenceText } from '@/interface/words/kind-words';
 import { CARE_CHOICES, CLASSES, PATTERNS, RANGES, RETORQUES, TURNS, WORK_UNITS } from './joint-words';
 
 /** What of a joint can be changed on its sheet. */
@@ -64,7 +65,20 @@ const CHOICES: Readonly<Record<string, readonly Choice<string>[]>> = {
   retorqueSchool: RETORQUES,
   jointClass: CLASSES,
   care: CARE_CHOICES,
+  kindTurn: KIND_TURN_CHOICES,
 };
+
+/** `Outer bolts: 3 × M10, Engine oil`; `all alike` where there are none. */
+const kindsWords = (
+  kinds: JointDetail['kinds'],
+  named: readonly { readonly id: string; readonly name: string }[],
+): string =>
+  kinds
+    .map(({ name, places, fields, detail }) => {
+      const film = named.find(({ id }) => id === fields.todayFilm)?.name ?? fields.todayFilm;
+      return `${name}: ${places.length} × ${detail.today?.thread ?? fields.thread}, ${film}`;
+    })
+    .join('; ') || 'all alike';
 
 /**
  * Tells a part of a joint in the words of its sheet: films and wrenches by their names, choices as they are offered.
@@ -74,6 +88,8 @@ export function sayJoint({ films, wrenches }: Pick<Shelves, 'films' | 'wrenches'
   const named = [...films, ...wrenches];
   return (field, value) => {
     const said = plainly(field, value);
+    if (field === 'kinds') return { ...said, value: kindsWords(value as JointDetail['kinds'], named) };
+    if (field === 'kindSequence') return { ...said, value: kindSequenceText(value as readonly number[]) || 'none' };
     const chosen = CHOICES[field]?.find((choice) => choice.value === value)?.label;
     return { ...said, value: chosen ?? named.find(({ id }) => id === value)?.name ?? said.value };
   };

@@ -10,7 +10,8 @@ import { useFigures } from '@/interface/figures/preferences';
 import { handOver, isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
-import { turnWords, turnsWords } from '@/model/joint/turns-words';
+import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
+import { AngleDrawing } from './angle-drawing';
 import { LOCK_LAST, lockedIn, SLOT_WORDS } from './lock-words';
 import styles from './face.module.css';
 
@@ -197,17 +198,21 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
           {taken.length > 0 && `Take ${taken.join(', ')}. `}
           {before?.turn ? 'Turn it further by' : 'No torque now: turn it by'}
         </p>
-        <p
-          className={styles.figure}
-          data-range={step.turn.min_deg < step.turn.max_deg || undefined}
-          data-testid="face-setting"
-        >
-          {turnWords(step.turn)}
-        </p>
-        <p className={styles.unit}>from where it stands</p>
+        <div className={styles.turnRow}>
+          <AngleDrawing turn={step.turn} />
+          <p
+            className={styles.figure}
+            data-range={step.turn.min_deg < step.turn.max_deg || undefined}
+            data-testid="face-setting"
+          >
+            {turnWords(step.turn)}
+          </p>
+        </div>
+        <p className={styles.flats}>{flatsWords(step.turn) ?? 'from where it stands'}</p>
         {place}
         <p className={styles.hint}>
-          Put a mark on it and on the part beside it first. The angle is the page’s: no lubricant changes it.
+          From where it stands: put a mark on it and on the part beside it first. The angle is the page’s: no lubricant
+          changes it.
         </p>
       </section>
     );

@@ -2,7 +2,9 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'test/browser',
-  timeout: 240_000,
+  // A slow machine takes three times as long as a quick one, and says the same.
+  timeout: 360_000,
+  expect: { timeout: 10_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: process.env.CI !== undefined,

@@ -117,7 +117,6 @@ for (const [size, viewport] of [
       page,
       bench,
     }) => {
-      test.setTimeout(120_000);
       for (const [n, build] of [CAR, MOTORCYCLE].entries()) {
         await onStand(page, bench, build);
         for (const [i, source] of build.sources.entries()) await withSource(page, source, i === 0);

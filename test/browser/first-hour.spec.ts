@@ -81,7 +81,6 @@ test('no typing is lost at forty reloads, backs, shortcuts and closed tabs, by c
   bench,
   context,
 }) => {
-  test.setTimeout(240_000);
   await inYard(page, bench);
   const chance = seeded(20261127);
   let at: Page = page;

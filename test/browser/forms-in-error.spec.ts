@@ -52,7 +52,6 @@ test('forms in error have no accessibility fault in any look, the first wrong fi
   page,
   bench,
 }) => {
-  test.setTimeout(240_000);
   await inYard(page, bench);
   for (const [path, open, send] of FORMS) {
     await page.emulateMedia({ colorScheme: 'light', forcedColors: 'none' });

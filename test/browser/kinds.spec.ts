@@ -21,7 +21,6 @@ test('some fasteners are of another kind: pressed, named, given their own lubric
   page,
   bench,
 }) => {
-  test.setTimeout(120_000);
   await inYard(page, bench);
   await page.goto(bench.address + HEADS);
   await alive(page);
@@ -125,7 +124,6 @@ test('a head of 26 nuts of two kinds, one of them slotted, the other ended by an
   page,
   bench,
 }) => {
-  test.setTimeout(240_000);
   await inYard(page, bench);
   const face = largeHead(bench);
   const shop = openShop(join(bench.folder, 'demonstration.sqlite'));

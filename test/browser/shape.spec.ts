@@ -14,7 +14,6 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
   bench,
   faults,
 }) => {
-  test.setTimeout(90_000);
   await inYard(page, bench);
   await page.goto(bench.address + HEADS);
   await alive(page);

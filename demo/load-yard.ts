@@ -1,7 +1,8 @@
 import type { Purpose } from '@/model/joint/tightening';
 import { rmSync } from 'node:fs';
 import { completeDetail, type JointDetail } from '@/model/joint/joint-detail';
-import { usualFaceOf, planOfJoint } from '@/model/joint/joint-result';
+import { usualFaceOf } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import type { PullOutcome } from '@/core/tightening';

@@ -10,7 +10,8 @@ import { addJointAction, startTighteningAction } from '@/features/joint/actions'
 import { pullWords } from '@/interface/words/bench-words';
 import { figureDiffers, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { jointStateOf } from '@/model/engine/engine-rows';
-import { computeJoint, planOfJoint, retorquePlan, stagesOfJoint } from '@/model/joint/joint-result';
+import { computeJoint, stagesOfJoint } from '@/model/joint/joint-result';
+import { planOfJoint, retorquePlan } from '@/model/joint/round-plan';
 import { endsInTurn, PLAN_JSON } from '@/model/joint/tightening-plan';
 import { nowMs } from '@/server/clock';
 import { codeOf } from '../core/code-of';

@@ -1,16 +1,18 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { alterJointAction, startTighteningAction } from '@/features/joint/actions';
 import { addLeafAction } from '@/features/book/actions';
+import { roundState, type BenchEvent } from '@/core/tightening';
 import { callWords } from '@/features/bench/call-words';
 import { recordEvent } from '@/features/bench/record-event';
-import { jointSummaries } from '@/features/joint/queries';
+import { jointPage, jointSummaries } from '@/features/joint/queries';
+import { kindsChanged } from '@/model/joint/sheet-changes';
 import { buildFileOf } from '@/features/record/build-file';
 import { parseBuildFile } from '@/features/record/build-file-schema';
 import { readBack } from '@/features/record/read-back';
 import { setAsideAction, takeAwayAction, undoAction } from '@/features/removal/actions';
 import { keepWrenchAction } from '@/features/shelves/actions';
 import { jointsAffectedBy } from '@/db/reads/joints-affected';
-import { handOver, isNewSetting, pullWords, stageCount } from '@/interface/words/bench-words';
+import { handOverWords, isNewSetting, lastPulled, pullWords, stageCount } from '@/interface/words/bench-words';
 import { kindSequenceText, lettersOf, readKindSequence } from '@/interface/words/kind-words';
 import { openShop, type Shop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -19,7 +21,8 @@ import { jointStateOf } from '@/model/engine/engine-rows';
 import { jointOfKind, newKind, ofOtherLeaf, ofOtherThread } from '@/model/joint/fastener-kind';
 import { jointForSister } from '@/model/joint/joint-for-sister';
 import { DETAIL_JSON, type FastenerKind } from '@/model/joint/joint-detail';
-import { computeJoint, computeKinds, planOfJoint, retorquePlan } from '@/model/joint/joint-result';
+import { computeJoint, computeKinds } from '@/model/joint/joint-result';
+import { planOfJoint, retorquePlan } from '@/model/joint/round-plan';
 import { figureAt, kindAt } from '@/model/joint/tightening-plan';
 import { looseOf } from '@/model/order/loose';
 import { ownPlaces } from '@/model/joint/kind-places';
@@ -61,6 +64,15 @@ const pullAll = ({ id, plan }: Awaited<ReturnType<typeof begun>>) =>
     expect(recordEvent(shop, id, sent).ok).toBe(true);
   });
 
+/** A line for each step of a plan: all of it done. */
+const pulledUpTo = ({ steps }: Awaited<ReturnType<typeof begun>>['plan']) =>
+  steps.map((step, i) => ({
+    id: `line-${i}`,
+    step: i,
+    at: YARD_NOW,
+    ...(step.kind === 'shaft' ? { kind: 'shaft' as const } : { kind: 'pull' as const, outcome: 'pulled' as const }),
+  }));
+
 describe('fasteners of another kind in one joint', () => {
   test('have a figure of their own, reckoned like that of a joint of their own', async () => {
     const alone = computeJoint({
@@ -101,23 +113,44 @@ describe('fasteners of another kind in one joint', () => {
     );
     const [found] = computeKinds(inputs());
     const { plan } = await begun();
+    const done = pulledUpTo(plan);
+    let changes = 0;
     for (const [i, step] of plan.steps.entries()) {
       if (step.kind !== 'pull') continue;
       const of = kindAt(plan, step.position);
       expect(of?.name).toBe([0, 3, 7].includes(step.position) ? 'Outer bolts' : undefined);
       expect(figureAt(plan, step.position).wrenchName).toBe(of ? there(wrench).name : plan.wrenchName);
       if (step.final) expect(step.setting).toBe(figureAt(plan, step.position).ladder.setting.rounded);
-      const words = callWords(plan, { next: i, over: [] }, false, String);
+      const round = roundState(plan.steps, done.slice(0, i), plan.positions.length);
+      const before = lastPulled(plan, round.done);
+      const words = callWords(plan, round, false, String);
       expect(words.includes('(Outer bolts)')).toBe(of !== undefined);
       expect(words).toContain(pullWords(plan, step, String(step.setting)));
       // The wrench is asked for where it changes and nowhere else.
-      expect(words.includes('The other wrench')).toBe(handOver(plan, i).includes('wrench'));
-      if (handOver(plan, i).length > 0) expect(isNewSetting(plan, i)).toBe(true);
+      const taken = handOverWords(plan, i, before);
+      const isOther = before !== undefined && (kindAt(plan, before.position) === undefined) !== (of === undefined);
+      expect(taken).toBe(isOther ? 'Take the other wrench, the other socket' : '');
+      expect(words.startsWith('Take the other wrench')).toBe(isOther);
+      if (isOther) expect(isNewSetting(plan, i, before)).toBe(true);
+      changes += isOther ? 1 : 0;
     }
-    const changes = plan.steps.filter((_, i) => handOver(plan, i).includes('wrench')).length;
     expect(changes).toBe(2 * stageCount(plan) - 1);
     expect(found?.worked.wrench.id).toBe(there(wrench).id);
     expect(figureAt(plan, 0).thread).toBe('M10');
+  });
+
+  test('after one was passed over, the other socket is asked for by what was pulled last, seen and spoken alike', async () => {
+    await withOuter();
+    const { plan } = await begun();
+    const done = pulledUpTo(plan);
+    const skipped = plan.steps.findLastIndex((step) => step.kind === 'pull' && !kindAt(plan, step.position));
+    const lines = done.map((line, i): BenchEvent =>
+      i === skipped ? { ...line, kind: 'skip', words: 'no room' } : line,
+    );
+    const round = roundState(plan.steps, lines, plan.positions.length);
+    expect(round).toMatchObject({ next: skipped, isOwed: true });
+    // The last stage of all was of the outer bolts.
+    expect(callWords(plan, round, false, String)).toMatch(/^Passed over before\. Take the other socket\. number/);
   });
 
   test('come up as typed, each named as often as it has stages; otherwise nothing is begun', async () => {
@@ -172,6 +205,19 @@ describe('fasteners of another kind in one joint', () => {
     const act = await withOuter();
     expect((await undo(act)).ok).toBe(true);
     expect(heads().detail.kinds).toEqual([]);
+  });
+});
+
+describe('the list of joints', () => {
+  test('has every figure of a joint, and gives no figure to more fasteners than it is of', async () => {
+    await withOuter();
+    const [found] = computeKinds(inputs());
+    const summary = there(jointSummaries(rowsNamed(shop, ENGINE), shelvesOf(shop), NOW).find(({ id }) => id === HEADS));
+    expect(summary.fasteners).toBe(heads().fasteners - 3);
+    const { rounded } = there(found).worked.ladder.setting;
+    expect(summary.kinds).toMatchObject([
+      { name: 'Outer bolts', count: 3, thread: 'M10', setting: rounded, turns: '' },
+    ]);
   });
 });
 
@@ -304,6 +350,11 @@ describe('a sheet that was changed after a pull', () => {
     const kind = there(heads().detail.kinds[0]);
     await accepted(alter({}, { kinds: [{ ...kind, places: [0, 3] }] }));
     expect(changedOf()).toEqual({ asks: before.asks + 1, isChanged: true });
+    const rows = rowsNamed(shop, ENGINE);
+    const page = there(jointPage(shop, rows, shelvesOf(shop), HEADS, NOW));
+    expect(kindsChanged(page.pulledWith?.kinds, heads().detail).map(({ message }) => message)).toEqual([
+      expect.stringContaining('pulled with Outer bolts at 1, 4, 8, the sheet says Outer bolts at 1, 4 now'),
+    ]);
     await accepted(alter({}, { kinds: [{ ...kind, places: [7, 3, 0] }] }));
     expect(changedOf()).toEqual(before);
   });

@@ -6,7 +6,7 @@ import { startRetorqueAction } from '@/features/run-in/actions';
 import type { Shop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { ladderInput } from '@/model/joint/joint-ladder';
-import { planOfJoint } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { recordEvent } from '@/features/bench/record-event';
 import { jointNamed, YARD_NOW } from '../db/temporary-shop';
 import { accepted, ownShop, refused, there } from './own-shop';

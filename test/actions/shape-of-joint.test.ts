@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { addJointAction, alterJointAction, startTighteningAction } from '@/features/joint/actions';
 import { moved, mirrored, placesIn, placesOfPattern, textOfPlaces, unreadLine } from '@/features/joint/places-of-text';
+import { roundState } from '@/core/tightening';
 import { callWords } from '@/features/bench/call-words';
 import { tightenLines } from '@/features/bench/queries';
 import { buildFileOf } from '@/features/record/build-file';
@@ -160,7 +161,14 @@ describe('what is special about a place', () => {
   test('is said aloud of the place whose turn it is, before its figure, and of no other', async () => {
     await accepted(alter({ orderSchool: 'as-printed' }, { turn: [0, 1, 2, 3, 4, 5, 6, 7], placeNotes: notes }));
     const { plan } = await begun();
-    const said = (next: number) => callWords(plan, { next, over: [] }, false, String, heads().detail.placeNotes);
+    const said = (next: number) =>
+      callWords(
+        plan,
+        { ...roundState(plan.steps, [], plan.positions.length), next },
+        false,
+        String,
+        heads().detail.placeNotes,
+      );
     expect(said(0)).toMatch(
       /: Reaches water or oil: sealant on it\. Hold the other end \(by the flats behind\)\. .*\d/,
     );

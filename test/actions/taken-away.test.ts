@@ -9,7 +9,7 @@ import { PLAIN_STEP } from '@/model/order/step';
 import { REMOVABLE_KINDS, type RemovableKind } from '@/model/removable';
 import type { Shop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
-import { planOfJoint } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { jointNamed, YARD_NOW } from '../db/temporary-shop';
 import { ownShop } from './own-shop';
 

@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import type { Locator, Page } from '@playwright/test';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { openShop } from '@/db/shop';
-import { planOfJoint } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { expect, faceAlive, inYard, nextPress, test, type Bench } from './bench';
 
 const FACE = '/face/demo-m-joint-head-round-1';

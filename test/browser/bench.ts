@@ -83,6 +83,20 @@ export async function inYard(page: Page, bench: Bench): Promise<void> {
   await page.context().addCookies([{ name: 'spanner-shop', value: 'demonstration', url: bench.address }]);
 }
 
+/** Holds a page's scripts back, so that it stands there and does not listen yet; what is answered lets them go. */
+export async function holdScripts(page: Page): Promise<() => void> {
+  const held: (() => void)[] = [];
+  let holding = true;
+  await page.route('**/*.js', async (route) => {
+    if (holding) await new Promise<void>((free) => held.push(free));
+    await route.continue();
+  });
+  return () => {
+    holding = false;
+    for (const free of held) free();
+  };
+}
+
 /** The face, once its keys are listened to. */
 export const faceAlive = (page: Page): Promise<void> =>
   expect(page.getByRole('button', { name: 'Pull', exact: true })).toBeEnabled();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, inYard, test, type Bench } from './bench';
+import { expect, holdScripts, inYard, test, type Bench } from './bench';
 
 const BOOK = '/engines/demo-fourteen/book';
 
@@ -235,34 +235,22 @@ test('what has history stays, and it is said what hangs on it', async ({ page, b
 
 test('a fold pressed before the page listens shows what is in it, as soon as it does', async ({ page, bench }) => {
   await inYard(page, bench);
-  const held: (() => void)[] = [];
-  let holding = true;
-  await page.route('**/*.js', async (route) => {
-    if (holding) await new Promise<void>((free) => held.push(free));
-    await route.continue();
-  });
+  const letGo = await holdScripts(page);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`, { waitUntil: 'commit' });
   await page.locator('summary', { hasText: 'Name, number and pattern' }).click();
   await expect(page.getByRole('button', { name: 'Take away Cylinder head' })).toHaveCount(0);
-  holding = false;
-  for (const free of held) free();
+  letGo();
   await expect(page.getByRole('button', { name: 'Take away Cylinder head' })).toBeVisible();
 });
 
 test('a page that was scrolled before it listens stays where it is', async ({ page, bench }) => {
   await inYard(page, bench);
-  const held: (() => void)[] = [];
-  let holding = true;
-  await page.route('**/*.js', async (route) => {
-    if (holding) await new Promise<void>((free) => held.push(free));
-    await route.continue();
-  });
+  const letGo = await holdScripts(page);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`, { waitUntil: 'commit' });
   await page.locator('summary', { hasText: 'Name, number and pattern' }).scrollIntoViewIfNeeded();
   const before = await page.evaluate(() => scrollY);
   expect(before).toBeGreaterThan(200);
-  holding = false;
-  for (const free of held) free();
+  letGo();
   await expect(page.locator('fieldset:disabled')).toHaveCount(0);
   await page.locator('summary', { hasText: 'Name, number and pattern' }).hover();
   expect(await page.evaluate(() => scrollY)).toBe(before);

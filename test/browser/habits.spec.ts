@@ -267,6 +267,30 @@ test('left for long, the bench asks for the last one to be touched again, and th
   shop.close();
 });
 
+test('a bench that lay open and asleep asks at the first press, whatever it shows, and pulls nothing by it', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.clock.install();
+  await page.goto(bench.address + FACE);
+  const place = page.getByTestId('face-place');
+  await faceAlive(page);
+  await page.keyboard.press('Space');
+  await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+  // Asleep: the hour goes on, and nothing on the page runs.
+  await page.clock.setSystemTime(Date.now() + 3 * 3_600_000);
+  await expect(place).toBeVisible();
+  await nextPress(page);
+  await page.clock.runFor(500);
+  await page.keyboard.press('Space');
+  await expect(page.getByText('You last did', { exact: true })).toBeVisible();
+  await expect(page.getByRole('main')).toContainText('number 3, stage 2');
+  await page.clock.runFor(500);
+  await page.keyboard.press('Space');
+  await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+});
+
 test('one that cannot be reached is passed over with a reason, and comes back when the others are done', async ({
   page,
   bench,

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { openShop } from '@/db/shop';
 import { newKind, ofOtherLeaf, ofOtherThread } from '@/model/joint/fastener-kind';
-import { planOfJoint } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { kindAt } from '@/model/joint/tightening-plan';
 import { expect, faceAlive, inYard, nextPress, test, type Bench } from './bench';

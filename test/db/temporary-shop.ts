@@ -6,7 +6,7 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openShop, type Shop } from '@/db/shop';
-import { planOfJoint } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';

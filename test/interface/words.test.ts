@@ -2,12 +2,20 @@ import { threadNamed } from '@/core/thread';
 import { USUAL_THREADS } from '@/interface/words/usual-threads';
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
-import { PULL_OUTCOMES } from '@/core/tightening';
+import { PULL_OUTCOMES, type DoneEvent } from '@/core/tightening';
 import type { JointState } from '@/model/joint/joint-state';
 import type { FitLine } from '@/model/fit/fit';
 import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
-import { isNewSetting, lineOf, OUTCOME_WORDS, stageCount, stepName, turnNumber } from '@/interface/words/bench-words';
+import {
+  isNewSetting,
+  lastPulled,
+  lineOf,
+  OUTCOME_WORDS,
+  stageCount,
+  stepName,
+  turnNumber,
+} from '@/interface/words/bench-words';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, PART_WORDS, STATE_WORDS, angleName, partName, stationName } from '@/interface/words/fit-words';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
@@ -41,7 +49,12 @@ describe('words of the bench', () => {
   test('the wrench is set anew once for each stage after the first', () => {
     const settings = plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.setting] : []));
     const changes = settings.filter((setting, i) => i > 0 && setting !== settings[i - 1]).length;
-    expect(plan.steps.filter((_, i) => isNewSetting(plan, i))).toHaveLength(changes);
+    const done = plan.steps.map((step, i): DoneEvent => {
+      const line = { id: `${i}`, step: i, at: YARD_NOW };
+      return step.kind === 'shaft' ? { ...line, kind: 'shaft' } : { ...line, kind: 'pull', outcome: 'pulled' };
+    });
+    const fresh = plan.steps.filter((_, i) => isNewSetting(plan, i, lastPulled(plan, done.slice(0, i))));
+    expect(fresh).toHaveLength(changes);
     expect(stageCount(plan)).toBe(
       new Set(plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.stage] : []))).size,
     );

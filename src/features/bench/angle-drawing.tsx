@@ -1,9 +1,9 @@
 import type { StageTurn } from '@/core/tightening';
-import styles from './face.module.css';
+import { FLAT_DEG } from '@/model/joint/turns-words';
+import styles from './angle-drawing.module.css';
 
 const RADIUS = 70;
 const HEXAGON = 44;
-const FLAT_DEG = 60;
 
 /** A point at an angle clockwise from the top. */
 const at = (deg: number, radius: number): readonly [number, number] => {

@@ -1,5 +1,5 @@
 import type { RoundState } from '@/core/tightening';
-import { handOver, pullWords, stepName } from '@/interface/words/bench-words';
+import { handOverWords, lastPulled, pullWords, stepName } from '@/interface/words/bench-words';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
@@ -7,7 +7,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 /** What is to be done next in one sentence, as it is said aloud and to a screen reader. */
 export function callWords(
   plan: TighteningPlan,
-  { next, over, isOwed = false }: Pick<RoundState, 'next' | 'over'> & Partial<Pick<RoundState, 'isOwed'>>,
+  { next, over, isOwed, done }: Pick<RoundState, 'next' | 'over' | 'isOwed' | 'done'>,
   isHeld: boolean,
   figure: (setting: number) => string,
   placeNotes: readonly PlaceNote[] = [],
@@ -19,6 +19,6 @@ export function callWords(
   if (!step) return 'All done';
   if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
   const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
-  const taken = handOver(plan, next).map((what) => `The other ${what}. `);
-  return `${isOwed ? 'Passed over before. ' : ''}${taken.join('')}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
+  const taken = handOverWords(plan, next, lastPulled(plan, done));
+  return `${isOwed ? 'Passed over before. ' : ''}${taken && `${taken}. `}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
 }

@@ -7,7 +7,14 @@ import type { PullStep, RoundState } from '@/core/tightening';
 import { figureAt, kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
-import { handOver, isNewSetting, stageCount, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import {
+  handOverWords,
+  isNewSetting,
+  lastPulled,
+  stageCount,
+  turnNumber,
+  turnsOfPlan,
+} from '@/interface/words/bench-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
@@ -31,11 +38,6 @@ export interface KnownOfPlaces {
   /** Of other kinds, by their names. */
   readonly kindLockings: Readonly<Record<string, Locking>>;
 }
-
-const HAND_WORDS = {
-  wrench: 'the other wrench',
-  socket: 'the other socket',
-} as const;
 
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
 function Place({
@@ -61,7 +63,11 @@ function Place({
         <span>
           stage <b>{step.stage + 1}</b> of {stageCount(plan, figureAt(plan, step.position))}
         </span>
-        {kind && <span className={styles.kind}>, {kind.name}</span>}
+        {kind && (
+          <span className={styles.kind} title={kind.name}>
+            {kind.name}
+          </span>
+        )}
       </p>
       {said.length > 0 && (
         <ul className={styles.noted} data-testid="face-notes">
@@ -100,7 +106,7 @@ function AllDone({
           <p className={styles.unit}>{own?.words}</p>
         </>
       ) : (
-        <ul className={styles.ended}>
+        <ul className={styles.ended} data-many={figures.length > 2 || undefined}>
           {figures.map(({ figure, words }, i) => (
             <li key={i}>
               <b>{figure}</b> {words}
@@ -162,9 +168,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
         </p>
       </section>
     );
-  const last = round.done.findLast(({ kind }) => kind === 'pull' || kind === 'again');
-  const pulled = plan.steps[last?.step ?? -1];
-  const before = pulled?.kind === 'pull' ? pulled : undefined;
+  const before = lastPulled(plan, round.done);
   const fresh = isNewSetting(plan, round.next, before);
   const figure = figureAt(plan, step.position);
   const kind = kindAt(plan, step.position);
@@ -181,21 +185,23 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       passedOver={skipped?.kind === 'skip' ? skipped.words : undefined}
     />
   );
-  const taken = handOver(plan, round.next, before).map((what) => HAND_WORDS[what]);
+  const taken = handOverWords(plan, round.next, before);
   if (plan.care === 'hand')
     return (
       <section className={styles.call}>
         <p className={styles.lead}>By hand</p>
         <p className={styles.words}>By feel</p>
         {place}
-        <p className={styles.hint}>Recorded as by feel. {figure.filmName}.</p>
+        <p className={styles.hint}>
+          {taken && `${taken}. `}Recorded as by feel. {figure.filmName}.
+        </p>
       </section>
     );
   if (step.turn)
     return (
       <section className={styles.call} data-fresh={!before?.turn || undefined}>
         <p className={styles.lead}>
-          {taken.length > 0 && `Take ${taken.join(', ')}. `}
+          {taken && `${taken}. `}
           {before?.turn ? 'Turn it further by' : 'No torque now: turn it by'}
         </p>
         <div className={styles.turnRow}>
@@ -217,12 +223,12 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       </section>
     );
   return (
-    <section className={styles.call} data-fresh={fresh || taken.length > 0 || undefined}>
+    <section className={styles.call} data-fresh={fresh || taken !== '' || undefined}>
       <p className={styles.lead}>
-        {taken.length > 0 && `Take ${taken.join(', ')}. `}
+        {taken && `${taken}. `}
         {plan.act === 'slacken-and-pull'
           ? 'Slacken a little, then pull to'
-          : taken.length > 0
+          : taken !== ''
             ? 'Set it to'
             : fresh
               ? `Stage ${step.stage + 1}: now set the wrench to`

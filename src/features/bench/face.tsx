@@ -63,25 +63,17 @@ export function Face(props: Props) {
   const [lastBefore] = useState(round.last);
   const gap = useGap(lastBefore && props.openedAt - Date.parse(lastBefore.at));
   const isLong = gap.isLong && !round.complete && round.last !== undefined;
+  // After a long gap the first press says that the last one was touched again, and does nothing else.
+  const act = (run: () => unknown) => press.act(() => gap.stops() || run());
   const pull = (outcome: PullOutcome) =>
-    press.act(() => {
-      gap.touched();
-      // After a long gap the first press says that the last one was touched again, and pulls nothing.
-      if (isLong) return undefined;
-      return isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome);
-    });
+    act(() => (isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome)));
   const leave = () => router.push(back);
   const main = () => {
     if (round.complete) return press.leave(leave);
     if (isOver || step?.kind !== 'shaft') return pull('pulled');
-    if (isLong) return press.act(gap.touched);
-    return held ? undefined : press.act(record.shaftTurned);
+    return held && !isLong ? undefined : act(record.shaftTurned);
   };
-  const strike = () =>
-    press.act(() => {
-      gap.touched();
-      record.strikeLast();
-    });
+  const strike = () => act(record.strikeLast);
   const call =
     isLong && round.last
       ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`
@@ -154,7 +146,7 @@ export function Face(props: Props) {
         record={record}
         step={step}
         isLong={isLong}
-        canPress={alive && !(held && !isOver)}
+        canPress={alive && (isLong || isOver || !held)}
         onMain={main}
         onPull={pull}
         onStrike={strike}

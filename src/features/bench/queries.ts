@@ -59,7 +59,9 @@ function changedSince(
   return guards.some(({ code }) => code !== 'changed-for-next' && code !== 'corrected')
     ? {
         words: `${guards.map(({ message }) => message).join(' ')} This round goes on as it was begun.`,
-        act: 'Say on the sheet what it means',
+        act: guards.every(({ code }) => code === 'kinds-changed')
+          ? 'Look at its sheet'
+          : 'Say on the sheet what it means',
       }
     : undefined;
 }

@@ -18,8 +18,9 @@ import { engineStateOf } from '@/model/engine/engine-rows';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
 import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
-import { PLAIN_DETAIL, type FastenerKind } from '@/model/joint/joint-detail';
-import { assertReckoned, planOfJoint, usualFaceOf } from '@/model/joint/joint-result';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { assertReckoned, usualFaceOf } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten, changedWords } from '@/model/stale';
 import { tryCore } from '@/model/try-core';
@@ -28,6 +29,7 @@ import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
 import { sayJoint } from './joint-changes';
+import { keptKinds } from './kept-kinds';
 import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 import {
   chooseLeafSchema,
@@ -216,41 +218,6 @@ function dropUnpulled({ shop }: Bench, before: Joint, after: Joint): void {
     );
 }
 
-/**
- * The kinds of a joint as they are kept: each from an entry of this engine's book that gives a torque, with the reason
- * for its lubricant, and with the entry that its own reason was written over.
- * @throws DomainError not-found
- */
-function keptKinds(bench: Bench, before: Joint, kinds: readonly FastenerKind[]): readonly FastenerKind[] {
-  const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, before.engineId));
-  const { practice } = shelvesAt(bench, before.engineId);
-  return kinds.map((kind) => {
-    const { leafId, originalFilm } = kind.fields;
-    const leaf = torqueLeaves(leaves).find(({ id }) => id === leafId);
-    if (!leaf)
-      throw new DomainError('not-found', `The entry of “${kind.name}” gives no torque in this engine’s book.`, 'kinds');
-    const known = before.detail.kinds.find(({ name }) => name === kind.name);
-    const { leafReason } = kind.detail;
-    const isKept = known?.fields.leafId === leafId && known.detail.leafReason === leafReason;
-    const overLeafId =
-      leafReason === null
-        ? null
-        : isKept
-          ? known.detail.overLeafId
-          : againstLeaf(engine, leaves, sources, leaf).governingId;
-    return {
-      ...kind,
-      fields: {
-        ...kind.fields,
-        originalFilmReason: kind.detail.standard
-          ? kind.fields.originalFilmReason
-          : originalFilmReason(leaf.conditionText, originalFilm, practice),
-      },
-      detail: { ...kind.detail, overLeafId },
-    };
-  });
-}
-
 /** Keeps a change to a joint, if it is still as it was read. What was tightened before keeps the plan it had. */
 export const alterJointAction = shopAction(jointSchema, ({ id, version, change, detail }, bench) => {
   const before = jointNamed(bench.shop, id);
@@ -265,7 +232,9 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
     detail: {
       ...before.detail,
       ...detail,
-      ...(detail.kinds && { kinds: keptKinds(bench, before, detail.kinds) }),
+      ...(detail.kinds && {
+        kinds: keptKinds(before, detail.kinds, engineRows(bench.shop, engineOf(bench, before.engineId)), shelves),
+      }),
       leafReason: before.detail.leafReason,
       overLeafId: before.detail.overLeafId,
     },

@@ -8,7 +8,7 @@ import { keyOfShape, turnOf } from '@/model/joint/joint-shape';
 import { ownPlaces } from '@/model/joint/kind-places';
 import { tryCore } from '@/model/try-core';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { judgedWhole } from '@/model/joint/joint-result';
+import { judgedKinds } from '@/model/joint/joint-result';
 import type { RankedLeaf } from '@/model/book/source-precedence';
 import type { Leaf } from '@/model/book/leaf';
 import { useFigures } from '@/interface/figures/preferences';
@@ -18,10 +18,12 @@ import { RunningHead } from '@/interface/parts/running-head';
 import { SavedNote } from '@/interface/parts/saved-note';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
-import type { PulledWith } from '@/model/joint/sheet-changes';
+import { kindsChanged, type PulledWith } from '@/model/joint/sheet-changes';
 import { ClampMapFold } from './clamp-map-fold';
+import { ofOtherLeaf } from '@/model/joint/fastener-kind';
 import { FigureFolds } from './figure-folds';
 import type { AnswerSource } from './known-elsewhere';
+import { originalFilmFor } from './film-reason';
 import { KindPagesFold } from './kind-pages-fold';
 import { KindStagesFold } from './kind-stages-fold';
 import { KindSwitch } from './kind-switch';
@@ -156,7 +158,11 @@ function KindFolds({
           <KindPagesFold
             setting={setting}
             leaves={leaves}
-            onLeaf={(leafId) => kept.changeKind(at, { leafId }, { leafReason: null, overLeafId: null })}
+            onLeaf={(leaf) => {
+              const film = originalFilmFor(leaf.conditionText, setting.shelves.practice);
+              const { fields, detail } = ofOtherLeaf(kind, leaf.id, film);
+              kept.changeKind(at, fields, detail);
+            }}
             onDetail={onDetail}
           />
           <KindStagesFold
@@ -190,14 +196,9 @@ export function JointScreen(props: Props) {
   const filmRung = figure.worked?.ladder.rungs.find((rung) => rung.id === 'film');
   const caution = figure.worked?.guards.map((guard) => guard.message).join(' ') || undefined;
   useDefaultWorking(useMemo(() => filmRung && workingOfRung(filmRung, caution), [filmRung, caution]));
-  const judged =
-    own.worked &&
-    judgedWhole(
-      own.worked,
-      kinds.flatMap(({ kind, worked }) => (worked ? [{ kind, worked }] : [])),
-    );
+  const ofKinds = judgedKinds(kinds.flatMap(({ kind, worked }) => (worked ? [{ kind, worked }] : []))).guards;
   const turn = tryCore(() => turnOf(joint));
-  const stops = judged?.guards.filter((guard) => guard.severity === 'stop') ?? [];
+  const stops = [...(own.worked?.guards ?? []), ...ofKinds].filter((guard) => guard.severity === 'stop');
   const leaves = torques.map(({ leaf }) => leaf);
   return (
     <Screen
@@ -230,7 +231,7 @@ export function JointScreen(props: Props) {
               setting={own.setting}
               worked={own.worked}
               pulled={pulledWith}
-              against={[...against, ...(judged?.guards.slice(own.worked?.guards.length) ?? [])]}
+              against={[...against, ...ofKinds, ...(pulledWith ? kindsChanged(pulledWith.kinds, joint.detail) : [])]}
               answers={answers}
               pages={
                 <SourcesFold

@@ -11,6 +11,7 @@ import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
+import { kindLetter } from '@/interface/words/kind-words';
 import { workingOfRung } from './ladder-view';
 import styles from './joints-screen.module.css';
 
@@ -19,7 +20,18 @@ export interface JointSummary {
   readonly name: string;
   readonly printed: string;
   readonly thread: string;
+  /** Of the joint’s own kind. */
   readonly fasteners: number;
+  /** Fasteners that are pulled to another figure. */
+  readonly kinds: readonly {
+    readonly name: string;
+    readonly count: number;
+    readonly thread: string;
+    readonly setting: number;
+    readonly unit: TorqueUnit;
+    /** Empty where nothing is turned after the torque. */
+    readonly turns: string;
+  }[];
   readonly setting: number;
   readonly unit: TorqueUnit;
   /** What is turned after the torque. */
@@ -97,8 +109,14 @@ export function JointsScreen({
                   <th scope="row">
                     <Link href={at(`joints/${joint.id}`)}>{joint.name}</Link>
                     <span className={styles.small}>
+                      {joint.kinds.length > 0 && `${kindLetter(0)} `}
                       {joint.fasteners} × {joint.thread}
                     </span>
+                    {joint.kinds.map(({ name, count, thread }, i) => (
+                      <span key={name} className={styles.small}>
+                        {kindLetter(i + 1)} {count} × {thread}, {name}
+                      </span>
+                    ))}
                   </th>
                   <td className="printed">“{joint.printed}”</td>
                   <td>{joint.film}</td>
@@ -110,6 +128,12 @@ export function JointsScreen({
                     <span className={styles.small}>
                       delivers {torque(joint.delivered_Nm, 3, joint.unit === unit ? otherUnitOf(unit) : unit)}
                     </span>
+                    {joint.kinds.map(({ name, setting, unit: of, turns }, i) => (
+                      <span key={name} className={styles.turns}>
+                        {kindLetter(i + 1)}: {setting > 0 ? `${plain(setting)} ${of}` : 'not with its wrench'}
+                        {turns && `, then ${turns}`}
+                      </span>
+                    ))}
                   </td>
                   <td data-done={joint.done || undefined} className={styles.stands}>
                     {joint.status}

@@ -8,13 +8,14 @@ import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
+import { useOutside } from '@/interface/parts/use-outside';
 import form from '@/interface/parts/form.module.css';
 import { LeafChoice } from './kinds-fold';
 
 interface Props {
   readonly setting: JointInputs;
   readonly leaves: readonly Leaf[];
-  readonly onLeaf: (leafId: string) => void;
+  readonly onLeaf: (leaf: Leaf) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
@@ -22,10 +23,18 @@ interface Props {
 export function KindPagesFold({ setting: { joint, leaf, source }, leaves, onLeaf, onDetail }: Props) {
   const kept = joint.detail.leafReason ?? '';
   const [reason, setReason] = useState(kept);
+  useOutside(kept, setReason);
   return (
     <Disclosure title="Which page applies" line={`${sourceLine(source)}, p. ${leaf.page}`}>
       <div className={form.grid}>
-        <LeafChoice leaves={leaves} value={joint.leafId} onChange={onLeaf} />
+        <LeafChoice
+          leaves={leaves}
+          value={joint.leafId}
+          onChange={(id) => {
+            const taken = leaves.find((one) => one.id === id);
+            if (taken) onLeaf(taken);
+          }}
+        />
         <TextInput
           className={form.double}
           label="Why that page, where another governs"

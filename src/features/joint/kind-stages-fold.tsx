@@ -5,7 +5,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import type { JointChange } from './schema';
-import { StageFields } from './stage-fields';
+import { ConfirmingField, StageFields } from './stage-fields';
 import { stageWords } from './stage-words';
 
 interface Props {
@@ -29,14 +29,7 @@ export function KindStagesFold({ joint, unit, stageList, onChange, onDetail }: P
           stageFigures={stageList.flatMap((stage) => (stage.turn ? [] : [stage.setting]))}
           onChange={onChange}
         />
-        <label className={form.choice}>
-          <input
-            type="checkbox"
-            checked={joint.detail.confirming}
-            onChange={(event) => onDetail({ confirming: event.currentTarget.checked })}
-          />
-          <span>A confirming round at the final figure</span>
-        </label>
+        <ConfirmingField joint={joint} onDetail={onDetail} />
       </div>
     </Disclosure>
   );

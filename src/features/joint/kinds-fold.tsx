@@ -16,6 +16,7 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { Notice } from '@/interface/parts/screen';
+import { useOutside } from '@/interface/parts/use-outside';
 import { Suggestions } from '@/interface/parts/suggestions';
 import { PlacePicker } from '@/interface/pattern/place-picker';
 import {
@@ -63,6 +64,7 @@ function Together({ joint, stages, onDetail }: Pick<Props, 'joint' | 'stages' | 
   const { kinds, kindTurn, kindSequence } = joint.detail;
   const begun = kindSequence.length > 0 ? kindSequence : stages.flatMap((own, at) => own.map(() => at));
   const [text, setText] = useState(kindSequenceText(begun));
+  const wrote = useOutside(kindSequenceText(kindSequence), (kept) => setText(kept || kindSequenceText(begun)));
   const read = readKindSequence(text, kinds.length + 1);
   const counts = stages.map((own, at) => `${kindLetter(at)} ${own.length}`).join(', ');
   const wrong =
@@ -77,6 +79,7 @@ function Together({ joint, stages, onDetail }: Pick<Props, 'joint' | 'stages' | 
         value={kindTurn}
         onChange={(event) => {
           const how = event.currentTarget.value as KindTurn;
+          if (how === 'as-typed') wrote(kindSequenceText(begun));
           onDetail({ kindTurn: how, ...(how === 'as-typed' && { kindSequence: begun }) });
         }}
       />
@@ -92,7 +95,9 @@ function Together({ joint, stages, onDetail }: Pick<Props, 'joint' | 'stages' | 
             const typed = event.currentTarget.value;
             setText(typed);
             const next = readKindSequence(typed, kinds.length + 1);
-            if (!('unread' in next)) onDetail({ kindSequence: next });
+            if ('unread' in next) return;
+            wrote(kindSequenceText(next));
+            onDetail({ kindSequence: next });
           }}
         />
       )}

@@ -10,7 +10,7 @@ import { MeasureField } from '@/interface/parts/measure-field';
 import type { JointChange } from './schema';
 import { PrintedTurn } from './printed-turn';
 import { CARE_CHOICES, CLASSES, RETORQUES, TURNS, WORK_UNITS } from './joint-words';
-import { StageFields } from './stage-fields';
+import { ConfirmingField, StageFields } from './stage-fields';
 
 interface Props {
   readonly joint: Joint;
@@ -122,14 +122,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
         />
         <span>Turn the crank between stages</span>
       </label>
-      <label className={form.choice}>
-        <input
-          type="checkbox"
-          checked={joint.detail.confirming}
-          onChange={(event) => onDetail({ confirming: event.currentTarget.checked })}
-        />
-        <span>A confirming round at the final figure</span>
-      </label>
+      <ConfirmingField joint={joint} onDetail={onDetail} />
       <NativeSelect
         label="What sort of joint"
         data={[...CLASSES]}

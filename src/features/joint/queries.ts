@@ -15,6 +15,8 @@ import { wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
 import type { PlannedFigure } from '@/model/joint/tightening-plan';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
+import { todayFacts } from '@/model/joint/joint-ladder';
+import { ownPlaces } from '@/model/joint/kind-places';
 import type { JointSummary } from './joints-screen';
 import { answerSource, type AnswerSource } from './known-elsewhere';
 import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
@@ -38,7 +40,15 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
       name: joint.name,
       printed: inputs.leaf.printedText,
       thread: joint.detail.today?.thread ?? joint.thread,
-      fasteners: joint.fasteners,
+      fasteners: ownPlaces(joint).length,
+      kinds: kinds.map(({ kind, inputs: of, worked: found }) => ({
+        name: kind.name,
+        count: kind.places.length,
+        thread: todayFacts(of).thread,
+        setting: found.ladder.setting.rounded,
+        unit: found.wrench.unit,
+        turns: turnsWords(turnsOfLeaf(of.leaf)),
+      })),
       setting: ladder.setting.rounded,
       unit: wrench.unit,
       ...(turns.length > 0 && { turns: turnsWords(turns) }),

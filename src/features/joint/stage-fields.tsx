@@ -1,5 +1,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
+import form from '@/interface/parts/form.module.css';
+import type { JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import { SCHEMES, schemeOfFigures } from './joint-words';
 import type { JointChange } from './schema';
@@ -30,6 +32,24 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
     />
   );
 }
+
+/** Whether all is gone over once more at the final figure. */
+export const ConfirmingField = ({
+  joint,
+  onDetail,
+}: {
+  readonly joint: Joint;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+}) => (
+  <label className={form.choice}>
+    <input
+      type="checkbox"
+      checked={joint.detail.confirming}
+      onChange={(event) => onDetail({ confirming: event.currentTarget.checked })}
+    />
+    <span>A confirming round at the final figure</span>
+  </label>
+);
 
 /** In how many stages, and which. */
 export function StageFields({ joint, unit, stageFigures, onChange }: Props) {

@@ -3,7 +3,7 @@
 import { Fragment } from 'react';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
-import { plannedFigure } from '@/model/joint/joint-result';
+import { plannedFigure } from '@/model/joint/round-plan';
 import type { PullStep } from '@/core/tightening';
 import type { TighteningState } from '@/model/joint/joint-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';

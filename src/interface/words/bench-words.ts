@@ -82,13 +82,15 @@ export const turnsOfPlan = (plan: TighteningPlan, figure: PlannedFigure = plan):
 export const stageCount = (plan: TighteningPlan, figure: PlannedFigure = plan): number =>
   Math.max(1, ...pullsOfKind(plan, figure).map(({ stage }) => stage + 1));
 
-const pullBefore = (plan: TighteningPlan, index: number): PullStep | undefined => {
-  const before = plan.steps.slice(0, index).findLast((one) => one.kind === 'pull');
-  return before?.kind === 'pull' ? before : undefined;
-};
+/** The step at which the wrench was last on a fastener. */
+export function lastPulled(plan: TighteningPlan, done: readonly DoneEvent[]): PullStep | undefined {
+  const last = done.findLast(({ kind }) => kind === 'pull' || kind === 'again');
+  const step = plan.steps[last?.step ?? -1];
+  return step?.kind === 'pull' ? step : undefined;
+}
 
-/** Whether the wrench has to be set anew for this step; after the pull before it in the plan, or what was pulled last. */
-export function isNewSetting(plan: TighteningPlan, index: number, before = pullBefore(plan, index)): boolean {
+/** Whether the wrench has to be set anew for this step, after the one that was pulled before it. */
+export function isNewSetting(plan: TighteningPlan, index: number, before: PullStep | undefined): boolean {
   const step = plan.steps[index];
   if (step?.kind !== 'pull' || !before || step.turn) return false;
   const [now, then] = [figureAt(plan, step.position), figureAt(plan, before.position)];
@@ -96,19 +98,16 @@ export function isNewSetting(plan: TighteningPlan, index: number, before = pullB
 }
 
 /**
- * What is taken in hand anew before this step, as other fasteners come: another wrench, another socket. Empty where
- * nothing changes, and before the first pull.
+ * What is taken in hand anew before this step, as other fasteners come: `Take the other wrench, the other socket`. Empty
+ * where nothing changes, before the first pull, and of the wrench where everything goes by feel.
  */
-export function handOver(
-  plan: TighteningPlan,
-  index: number,
-  before = pullBefore(plan, index),
-): readonly ('wrench' | 'socket')[] {
+export function handOverWords(plan: TighteningPlan, index: number, before: PullStep | undefined): string {
   const step = plan.steps[index];
-  if (step?.kind !== 'pull' || !before) return [];
+  if (step?.kind !== 'pull' || !before) return '';
   const [now, then] = [figureAt(plan, step.position), figureAt(plan, before.position)];
-  return [
-    ...(now.wrenchName !== then.wrenchName ? (['wrench'] as const) : []),
-    ...(now.thread !== then.thread ? (['socket'] as const) : []),
+  const taken = [
+    ...(now.wrenchName !== then.wrenchName && plan.care !== 'hand' ? ['the other wrench'] : []),
+    ...(now.thread !== then.thread ? ['the other socket'] : []),
   ];
+  return taken.length === 0 ? '' : `Take ${taken.join(', ')}`;
 }

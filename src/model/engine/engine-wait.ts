@@ -55,7 +55,7 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
       waitsFor: `${joint.name}: number ${final.tightening.plan.order.indexOf(over.position) + 1} went over`,
       to: atBench(final.tightening.id),
     };
-  if (final && !final.state.complete && final.state.next > 0)
+  if (final && !final.state.complete && final.state.last !== undefined)
     return {
       rank: 2,
       state: 'ready',

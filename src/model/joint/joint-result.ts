@@ -2,20 +2,18 @@ import { readingOfLeaf, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { usualBearingFace } from '@/core/fastener';
 import { ladder, type Guard, type Ladder, type Unknown } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
-import { kindsPlan, stages, type Plan, type PlannedStage } from '@/core/tightening';
+import { stages, type PlannedStage } from '@/core/tightening';
 import { DomainError, torqueFromSi, torqueToSi } from '@/core/units';
 import { chooseWrench, windowFloor, type WrenchChoice } from '@/core/wrench';
-import { careOf, type FastenerKind } from './joint-detail';
+import type { FastenerKind } from './joint-detail';
 import { isOverdue, judgedJoint } from './joint-guards';
-import { ladderInput, scaleOf, sourceLine, todayFacts } from './joint-ladder';
+import { ladderInput, scaleOf } from './joint-ladder';
 import type { Joint } from './joint';
 import type { Wrench } from '@/model/shelf/wrench';
 import type { JointInputs } from './joint-inputs';
 import { filmOn, hangsHere, isOffered } from '@/model/shelf/shelves';
 import { inputsOfKinds, ofKind, type KindInputs } from './fastener-kind';
-import { positionsOf, shapeOfPlan } from './joint-shape';
-import { ownPlaces } from './kind-places';
-import { endsInTurn, type PlannedFigure, type TighteningPlan } from './tightening-plan';
+import type { TighteningPlan } from './tightening-plan';
 
 /** A joint worked out: its ladder, the wrench it is for and why, and what stands against it. */
 export interface JointResult {
@@ -132,15 +130,6 @@ export const filmsOf = ({ todayFilm, detail }: Joint): NonNullable<TighteningPla
   head: detail.headFilm ?? todayFilm,
 });
 
-interface PlanOptions {
-  /** Why it is pulled although something stands against it. */
-  readonly reason?: string;
-  /** True while a strip lies in a bearing: nothing asks for a turn of the shaft. */
-  readonly crankHeld?: boolean;
-  /** What stands against it from outside the joint. */
-  readonly alsoAgainst?: readonly Guard[];
-}
-
 /** A kind of fastener of a joint, worked out like a joint of its own. */
 export interface KindResult extends KindInputs {
   readonly worked: JointResult;
@@ -156,152 +145,24 @@ export function assertReckoned(setting: JointInputs): void {
   computeKinds(setting);
 }
 
-/** What stands against the figures of all fasteners of a joint, and what is not known of them, each under its kind. */
-export function judgedWhole(
-  own: Pick<JointResult, 'guards' | 'unknown'>,
-  kinds: readonly {
-    readonly kind: Pick<FastenerKind, 'name'>;
-    readonly worked: Pick<JointResult, 'guards' | 'unknown'>;
-  }[],
-): Pick<JointResult, 'guards' | 'unknown'> {
-  return {
-    guards: [
-      ...own.guards,
-      ...kinds.flatMap(({ kind, worked }) =>
-        worked.guards.map((guard) => ({ ...guard, message: `${kind.name}: ${guard.message}` })),
-      ),
-    ],
-    unknown: [
-      ...own.unknown,
-      ...kinds.flatMap(({ kind, worked }) =>
-        worked.unknown.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` })),
-      ),
-    ],
-  };
-}
+type Judged = Pick<JointResult, 'guards' | 'unknown'>;
 
-/** How the fasteners of a joint come up, once the stages of each kind are known. @throws DomainError */
-export const stepsOfJoint = (
-  { joint }: Pick<JointInputs, 'joint'>,
-  ownStages: readonly PlannedStage[],
-  kinds: readonly { readonly places: readonly number[]; readonly stages: readonly PlannedStage[] }[],
-  turnShaft: boolean | 'before-last',
-): Plan =>
-  kindsPlan({
-    ...shapeOfPlan(joint),
-    kinds: [{ places: ownPlaces(joint), stages: ownStages }, ...kinds],
-    together: joint.detail.kindTurn,
-    sequence: joint.detail.kindSequence,
-    unitOfWork: joint.unitOfWork,
-    turnShaft,
-  });
+/** What stands against the kinds of a joint, and what is not known of them, each under its name. */
+export const judgedKinds = (
+  kinds: readonly { readonly kind: Pick<FastenerKind, 'name'>; readonly worked: Judged }[],
+): Judged => ({
+  guards: kinds.flatMap(({ kind, worked }) =>
+    worked.guards.map((guard) => ({ ...guard, message: `${kind.name}: ${guard.message}` })),
+  ),
+  unknown: kinds.flatMap(({ kind, worked }) =>
+    worked.unknown.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` })),
+  ),
+});
 
-/** What a plan keeps of the figure of one kind. */
-export function plannedFigure(setting: JointInputs, worked: JointResult): PlannedFigure {
-  const { joint, leaf, source } = setting;
-  const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
-  return {
-    unit: worked.wrench.unit,
-    wrenchName: worked.wrench.name,
-    leaf: {
-      printedText: leaf.printedText,
-      source: sourceLine(source),
-      page: leaf.page,
-      ...(joint.detail.leafReason && { reason: joint.detail.leafReason }),
-    },
-    filmName: filmsName(setting),
-    films: filmsOf(joint),
-    thread: todayFacts(setting).thread,
-    ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
-  };
-}
-
-/** The plan of a going-round, to be kept with it. @throws DomainError */
-export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): TighteningPlan {
-  const { joint } = setting;
-  const worked = computeJoint(setting);
-  const kinds = computeKinds(setting);
-  const { order, steps } = stepsOfJoint(
-    setting,
-    stagesOfJoint(setting, worked),
-    kinds.map((one) => ({
-      places: one.kind.places,
-      stages: ofKind(one.kind, () => stagesOfJoint(one.inputs, one.worked)),
-    })),
-    options.crankHeld ? false : shaftOf(joint),
-  );
-  const { guards, unknown } = judgedWhole(worked, kinds);
-  return {
-    positions: positionsOf(joint),
-    order,
-    steps,
-    ...plannedFigure(setting, worked),
-    ...(kinds.length > 0 && {
-      kinds: kinds.map((one) => ({
-        name: one.kind.name,
-        places: one.kind.places,
-        ...plannedFigure(one.inputs, one.worked),
-      })),
-    }),
-    // What a round keeps is the sentence; its working is come to anew from the ladder.
-    guards: [...guards, ...(options.alsoAgainst ?? [])].map(({ working: _, source: __, ...guard }) => guard),
-    unknown,
-    care: careOf(joint.detail, setting.shelves.practice),
-    act: 'pull',
-    asksOver: true,
-    ...(options.reason && { reason: options.reason }),
-  };
-}
-
-interface RetorqueOptions extends PlanOptions {
-  /** The heat cycle that it answers. */
-  readonly cycleId: string;
-  /** What stands against the figure as it was pulled. */
-  readonly guards: readonly Guard[];
-}
-
-/**
- * The plan of a retorque: once round at the final figure. Thread, film, face, wrench and figure are those of the
- * going-round that made the joint tight, whatever its sheet says today: it is that thread that is under the nut.
- * @throws DomainError left-by-angle
- */
-export function retorquePlan(
-  { joint }: Pick<JointInputs, 'joint'>,
-  pulled: TighteningPlan,
-  { cycleId, guards, alsoAgainst = [], reason }: RetorqueOptions,
-): TighteningPlan {
-  if (endsInTurn(pulled))
-    throw new DomainError(
-      'left-by-angle',
-      'This joint was left by an angle, and no figure tells what it holds: go by the page.',
-      'cycleId',
-    );
-  const kinds = pulled.kinds ?? [];
-  const others = new Set(kinds.flatMap(({ places }) => places));
-  const own = pulled.positions.flatMap((_, place) => (others.has(place) ? [] : [place]));
-  const { order, steps } = kindsPlan({
-    ...shapeOfPlan(joint),
-    positions: pulled.positions,
-    kinds: [{ places: own, ladder: pulled.ladder }, ...kinds].map(({ places, ladder: { setting, target_Nm } }) => {
-      const last = pulled.steps.findLast((step) => step.kind === 'pull' && places.includes(step.position));
-      const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };
-      return { places, stages: [{ setting: stage.setting, torque_Nm: stage.torque_Nm }] };
-    }),
-    together: joint.detail.kindTurn === 'one-turn' ? 'one-turn' : 'by-stage',
-    unitOfWork: 'row',
-    turnShaft: false,
-  });
-  const { reason: _, ...kept } = pulled;
-  return {
-    ...kept,
-    order,
-    steps,
-    guards: [...guards, ...alsoAgainst],
-    act: joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
-    asksOver: true,
-    ...(reason && { reason }),
-    cycleId,
-  };
+/** The same of all fasteners of a joint. */
+export function judgedWhole(own: Judged, kinds: Parameters<typeof judgedKinds>[0]): Judged {
+  const others = judgedKinds(kinds);
+  return { guards: [...own.guards, ...others.guards], unknown: [...own.unknown, ...others.unknown] };
 }
 
 /** The face to start from for a thread, until somebody measures the nut. */

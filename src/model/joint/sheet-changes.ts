@@ -155,6 +155,23 @@ export function kindChanges(
   return was === is ? [] : [{ what: 'Which fasteners are of which kind', pulled: was, sheet: is }];
 }
 
+/** What stands against a joint whose fasteners were of other kinds when they were pulled. */
+export function kindsChanged(
+  pulled: readonly Placed[] | undefined,
+  detail: Pick<Joint['detail'], 'kinds'>,
+): readonly Guard[] {
+  const moved = kindChanges(pulled, detail);
+  return moved.length === 0
+    ? []
+    : [
+        {
+          code: 'kinds-changed',
+          severity: 'ask',
+          message: `${saidChanges(moved)} What was pulled stays as it was pulled; it is another joint from the next round on.`,
+        },
+      ];
+}
+
 /**
  * Every change of a sheet since a round, of the joint's own fasteners and of its kinds, with what stands against the
  * joint for it.
@@ -179,15 +196,7 @@ export function wholeChanges(
       ...others.flatMap(({ kind, changes }) => changes.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` }))),
     ],
     guards: [
-      ...(moved.length > 0
-        ? [
-            {
-              code: 'kinds-changed',
-              severity: 'ask',
-              message: `${saidChanges(moved)} What was pulled stays as it was pulled; it is another joint from the next round on.`,
-            } as const,
-          ]
-        : []),
+      ...kindsChanged(plan.kinds, setting.joint.detail),
       ...changeGuards(own, plan, worked.ladder.target_Nm, setting.joint.detail.changeMeans),
       ...others.flatMap(({ kind, worked: of, pulled, changes }) =>
         changeGuards(changes, pulled, of.ladder.target_Nm, kind.detail.changeMeans).map((guard) => ({

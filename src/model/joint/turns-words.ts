@@ -9,7 +9,8 @@ export const turnWords = ({ min_deg, max_deg }: StageTurn): string =>
 /** `90°, then 45°` */
 export const turnsWords = (turns: readonly StageTurn[]): string => turns.map(turnWords).join(', then ');
 
-const FLAT_DEG = 60;
+/** Of a hexagon. */
+export const FLAT_DEG = 60;
 const QUARTERS = ['', '¼', '½', '¾'];
 
 /** `1½ flats of a hexagon`; undefined where it is no number of quarters of a flat. */

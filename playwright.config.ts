@@ -25,6 +25,6 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
   },
 });

@@ -1,5 +1,5 @@
 // Everything that is checked, in order: lint, types, core, build, server, browser. Stops at the first that fails.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { chromium } from './chromium.mjs';
 
@@ -34,6 +34,34 @@ function step(title, command, args, { env = {}, count } = {}) {
   if (status !== 0) close(1);
 }
 
+/** Runs steps beside each other, each with what it says kept together: none of them counts tests, and a core would stand idle. */
+async function beside(steps) {
+  const from = Date.now();
+  const ends = await Promise.all(
+    steps.map(
+      ([title, command, args]) =>
+        new Promise((end) => {
+          const child = spawn(command, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
+          const said = [];
+          child.stdout.on('data', (part) => said.push(part));
+          child.stderr.on('data', (part) => said.push(part));
+          child.on('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
+          child.on('close', (status) => {
+            console.log(`\n— ${title}`);
+            process.stdout.write(Buffer.concat(said));
+            const seconds = ((Date.now() - from) / 1000).toFixed(0);
+            console.log(`  ${title}: ${status === 0 ? 'good' : 'failed'}, at ${seconds} s`);
+            end(status === 0);
+          });
+        }),
+    ),
+  );
+  for (const good of ends)
+    if (good) passed += 1;
+    else failed += 1;
+  if (ends.includes(false)) close(1);
+}
+
 const jestCount = (file) => () => {
   if (!existsSync(file)) return undefined;
   const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
@@ -49,6 +77,8 @@ const jest = (project) => [
   'node_modules/jest/bin/jest.js',
   '--selectProjects',
   project,
+  // One core for each: the default leaves one of two idle.
+  '--maxWorkers=100%',
   '--json',
   '--outputFile',
   `${results}/${project}.json`,
@@ -58,10 +88,12 @@ const browser = chromium();
 if (!browser) close(1);
 
 step('types of the routes', bin('next'), ['typegen']);
-step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-step('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']);
-step('unused code', bin('knip'), []);
-step('type check', bin('tsc'), ['--noEmit']);
+await beside([
+  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']],
+  ['unused code', bin('knip'), []],
+  ['type check', bin('tsc'), ['--noEmit']],
+]);
 step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
 step('build', bin('next'), ['build']);
 step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });

@@ -4,9 +4,8 @@ import { join } from 'node:path';
 import type { Shop } from '@/db/shop';
 import type { Problem, Result } from '@/model/result';
 import { closeShop, shopNamed } from '@/server/current-shop';
-import { YARD_NOW } from '../db/temporary-shop';
-import { loadDemonstration } from '@demo/load-yard';
-import { demonstrationYard } from '@demo/yard';
+import { shopFile } from '@/server/shop-file';
+import { fillWithYard } from '../db/temporary-shop';
 
 /**
  * The shop that server actions look at, on a real file of its own with the yard in it. Actions are called as the
@@ -15,9 +14,8 @@ import { demonstrationYard } from '@demo/yard';
 export function ownShop(): Shop {
   closeShop('own');
   process.env.SPANNER_DATA = mkdtempSync(join(tmpdir(), 'spanner-actions-'));
-  const shop = shopNamed('own');
-  loadDemonstration(shop, demonstrationYard, YARD_NOW);
-  return shop;
+  fillWithYard(shopFile('own'));
+  return shopNamed('own');
 }
 
 /** What an action answered. @throws where it refused */

@@ -2,9 +2,9 @@ import { engineRows } from '@/db/reads/engine-rows';
 import { engineStateOf, fitsOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { Joint } from '@/model/joint/joint';
-import { mkdtempSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { openShop, type Shop } from '@/db/shop';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { jointInputs } from '@/db/reads/joint-inputs';
@@ -15,11 +15,28 @@ export const temporaryFile = (): string => join(mkdtempSync(join(tmpdir(), 'span
 
 export const YARD_NOW = '2026-05-16T14:20:00.000Z';
 
+let yardBytes: Buffer | undefined;
+
+/**
+ * Fills a shop's own file with the demonstration yard, at a fixed time. The yard is loaded once a process and copied
+ * from then on: most of a test's time went there.
+ */
+export function fillWithYard(file: string): void {
+  if (!yardBytes) {
+    const shop = openShop(temporaryFile());
+    loadDemonstration(shop, demonstrationYard, YARD_NOW);
+    yardBytes = shop.db.serialize();
+    shop.close();
+  }
+  if (existsSync(file)) throw new Error(`${file} is there already`);
+  mkdirSync(dirname(file), { recursive: true });
+  writeFileSync(file, yardBytes);
+}
+
 /** The demonstration yard in a file of its own, at a fixed time. */
 export function yardShop(file = temporaryFile()): Shop {
-  const shop = openShop(file);
-  loadDemonstration(shop, demonstrationYard, YARD_NOW);
-  return shop;
+  fillWithYard(file);
+  return openShop(file);
 }
 
 /** A going-round of the Norrhem's main bearings, not yet begun. */

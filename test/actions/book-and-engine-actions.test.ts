@@ -99,6 +99,19 @@ describe('a source', () => {
     await accepted(addSourceAction({ ...SOURCE, id, version: 1, title: 'Leaf 8', rank: '2' }));
     expect(shop.book.findSource(id)).toMatchObject({ title: 'Leaf 8', rank: 2, version: 2 });
   });
+  test('without a title it goes by what it is, numbered where another is called so; a title given stays', async () => {
+    const add = async (part: object) => (await accepted(addSourceAction({ ...SOURCE, ...part }))).id;
+    const titleOf = (id: string) => there(shop.book.findSource(id)).title;
+    const [first, second, manual] = [
+      await add({ title: ' ' }),
+      await add({ title: '' }),
+      await add({ title: '', kind: 'manual' }),
+    ];
+    expect([first, second].map(titleOf)).toEqual(['Bulletin', 'Bulletin 2']);
+    expect(titleOf(manual)).toBe('Manual');
+    await accepted(addSourceAction({ ...SOURCE, id: second, version: 1, title: '' }));
+    expect(titleOf(second)).toBe('Bulletin 2');
+  });
   test('is no source of another engine, and puts not itself out of force', async () => {
     const other = { ...SOURCE, id: 'demo-fourteen-service', version: 1 };
     expect((await refused(addSourceAction(other))).code).toBe('not-found');

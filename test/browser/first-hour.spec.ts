@@ -300,3 +300,42 @@ test('a form in a fold, left half filled, comes up open with what was typed', as
   await expect(form.getByLabel('Name')).toHaveValue('Bracket');
   await expect(form.getByText('not saved; kept on this device')).toBeVisible();
 });
+
+test('from an empty shop to the first figure to set with no more than 60 keys and 3 clicks', async ({
+  page,
+  bench,
+}) => {
+  let [keys, clicks] = [0, 0];
+  const types = async (...fields: readonly string[]) => {
+    for (const [i, text] of fields.entries()) {
+      if (i > 0) await page.keyboard.press('Tab');
+      await page.keyboard.type(text);
+      keys += text.length + (i > 0 ? 1 : 0);
+    }
+    await page.keyboard.press('Enter');
+    keys += 1;
+  };
+  const clicksOn = async (name: string) => {
+    await page.getByRole('link', { name }).first().click();
+    clicks += 1;
+  };
+  const waitsAt = (label: string | RegExp) => expect(page.getByLabel(label, { exact: true })).toBeFocused();
+  await page.goto(bench.address);
+  await clicksOn('Put an engine on a stand');
+  await waitsAt('Name');
+  await types('Bramley Ten OHV');
+  await waitsAt('Title');
+  await types('');
+  await waitsAt('Page');
+  await types('B12', 'Head', '42 lb. ft.');
+  await expect(page.getByRole('form', { name: 'New entry' }).getByRole('status')).toContainText('42 lb. ft.');
+  await clicksOn('Make a joint');
+  await waitsAt('Lowest mark');
+  await types('10', '80', '1');
+  await waitsAt('Fasteners');
+  await types('10', '7/16 BSF');
+  await expect(page.getByTestId('setting')).toHaveText('42 lbf·ft');
+  console.info(`${keys} keys, ${clicks} clicks`);
+  expect(keys).toBeLessThanOrEqual(60);
+  expect(clicks).toBeLessThanOrEqual(3);
+});

@@ -13,7 +13,10 @@ const FORMS: readonly (readonly [path: string, open: ((page: Page) => Promise<un
     ],
     [
       '/engines/demo-fourteen/book',
-      (page) => page.getByRole('button', { name: 'Another source' }).click(),
+      async (page) => {
+        await page.getByRole('button', { name: 'Another source' }).click();
+        await page.getByLabel('Year', { exact: true }).fill('nineteen');
+      },
       'Save the source',
     ],
     ['/engines/demo-fourteen/joints/new', undefined, 'Make the joint'],

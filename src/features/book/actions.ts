@@ -2,6 +2,7 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
+import { titleOfKind } from '@/model/book/source-precedence';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
 import { engineOf, shopAction } from '@/server/shop-action';
 import { leafOfFields } from './leaf-of-fields';
@@ -24,10 +25,12 @@ const saySource = sayBy({
 
 /** Adds a source to an engine's book, or changes what is known of one. */
 export const addSourceAction = shopAction(sourceSchema, (given, bench) => {
-  const { engineId, id: known, ...fields } = given;
+  const { engineId, id: known, ...typed } = given;
   const { shop, nowIso, tell } = bench;
   engineOf(bench, engineId);
   const sources = shop.book.sources(engineId);
+  const named = sources.filter(({ id }) => id !== known).map(({ title }) => title);
+  const fields = { ...typed, title: typed.title === '' ? titleOfKind(typed.kind, named) : typed.title };
   const others = [known, fields.supersedesId].filter((one) => one !== null);
   if (others.some((one) => !sources.some((source) => source.id === one)))
     throw new DomainError('not-found', 'That source is not in this engine’s book.', 'id');

@@ -209,7 +209,6 @@ export function LeafForm(props: Props) {
         list="subjects"
         {...field('subject')}
       />
-      <NativeSelect className={form.double} label="What it gives" data={KINDS} {...field('kind')} />
       <Suggestions id="subjects" words={[...props.subjects, ...USUAL_SUBJECTS]} />
       <TextInput
         className={form.wide}
@@ -239,6 +238,7 @@ export function LeafForm(props: Props) {
           error={fields.errors.agreedNotes}
         />
       </div>
+      <NativeSelect className={form.double} label="What it gives" data={KINDS} {...field('kind')} />
       {isTorque && (
         <NativeSelect
           label="Threads, as the page has them"

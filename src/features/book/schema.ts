@@ -34,7 +34,8 @@ const year = (label: string) =>
 
 export const sourceSchema = Joi.object<SourceFields, true>({
   engineId: Joi.string().required(),
-  title: line('the title').required().messages({ 'string.empty': 'Give the source its title.' }),
+  /** Empty: it goes by what it is. */
+  title: line('the title').required().allow(''),
   edition: line('the edition').allow('').default(''),
   year: year('the year'),
   id: Joi.string().empty('').allow(null).default(null),

@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { kindWords } from '@/model/book/source-precedence';
+import { kindWords, titleOfKind } from '@/model/book/source-precedence';
 import { PRINT_LANGUAGES, type Source, SOURCE_KINDS } from '@/model/book/source';
 import { languageName } from '@/interface/words/language-name';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -76,7 +76,12 @@ export function SourceForm(props: Props) {
       problem={problem}
       draft={draft}
     >
-      <TextInput label="Title" list="titles" {...field('title')} />
+      <TextInput
+        label="Title"
+        placeholder={titleOfKind(fields.values.kind as Source['kind'])}
+        list="titles"
+        {...field('title')}
+      />
       <Suggestions id="titles" words={USUAL_TITLES} />
       <TextInput label="Edition" {...field('edition')} />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />

@@ -67,6 +67,17 @@ const KIND_WORDS: Readonly<Record<Source['kind'], string>> = {
 
 export const kindWords = (kind: Source['kind']): string => KIND_WORDS[kind];
 
+/** What a source goes by that was given no title: what it is, numbered where another is called so. */
+export function titleOfKind(kind: Source['kind'], named: readonly string[] = []): string {
+  const title = kindWords(kind)
+    .replace(/^an? /, '')
+    .replace(/^./, (letter) => letter.toUpperCase());
+  let number = 1;
+  const numbered = () => (number === 1 ? title : `${title} ${number}`);
+  while (named.includes(numbered())) number += 1;
+  return numbered();
+}
+
 const middleOf = ({
   min_Nm,
   max_Nm,

@@ -12,7 +12,7 @@ import { isHolding } from '@/model/fit/fit-state';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { ASIDE_KINDS } from '@/model/set-aside';
 import { openShop, type Shop } from '@/db/shop';
-import { rowsNamed, temporaryFile } from '../db/temporary-shop';
+import { rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
 import { accepted, everything, ownShop, refusedWhole, there } from './own-shop';
 
 let shop: Shop;
@@ -147,14 +147,90 @@ describe('what something hangs on is set aside with a reason', () => {
     recordEvent(shop, round, { id: 'a-stri-04', kind: 'strike', strikes: 'a-pull-04', age_ms: 0 });
     await accepted(setAsideAction({ kind: 'joint', id, reason: 'later' }));
   });
-  test('a build goes out and comes in without it, whole', async () => {
-    await accepted(setAsideAction(MANIFOLD()));
-    const text = JSON.stringify(
-      buildFileOf(shop, there(shop.engines.find('demo-fourteen')), '2026-05-16T15:00:00.000Z'),
-    );
+});
+
+describe('a build goes out and comes in', () => {
+  const written = () => buildFileOf(shop, there(shop.engines.find('demo-fourteen')), '2026-05-16T15:00:00.000Z');
+  const readIn = (file: object, newId = () => 'unused') => {
     const other = openShop(temporaryFile());
-    readBack(other, parseBuildFile(text).file, Date.now(), () => 'unused');
-    expect(other.joints.find('spare')).toBeUndefined();
-    expect(other.joints.ofEngine('demo-fourteen').length).toBe(shop.joints.ofEngine('demo-fourteen').length);
+    return { other, read: readBack(other, parseBuildFile(JSON.stringify(file)).file, Date.now(), newId) };
+  };
+  /** One of every kind, each drawn on by nothing that is worked with, by whoever it was. */
+  const oneOfEach = async () => {
+    const joint = MANIFOLD();
+    const fit = there(shop.fits.ofEngine('demo-fourteen')[0]);
+    shop.fits.add({ ...fit, id: 'spare-fit', name: 'Spare fit', holds: ['spare'], jointId: 'spare' });
+    const leaf = there(shop.book.findLeaf(there(shop.joints.find('spare')).leafId));
+    shop.book.addLeaf({ ...leaf, id: 'spare-leaf', subject: 'Spare entry', replacesId: null });
+    const step = there(shop.build.ofEngine('demo-fourteen').steps.at(-1));
+    shop.build.addStep({ ...step, id: 'spare-step', name: 'Spare step', after: [], notUntil: [], jointId: null });
+    for (const aside of [
+      { kind: 'fit', id: 'spare-fit', reason: 'measured twice' },
+      joint,
+      { kind: 'leaf', id: 'spare-leaf', reason: 'of another engine' },
+      { kind: 'step', id: 'spare-step', reason: 'not on this one' },
+    ] as const)
+      await accepted(setAsideAction(aside));
+    shop.db.exec("UPDATE set_aside SET who = 'IH' WHERE id = 'spare'");
+  };
+  test('with what was set aside, set aside: why, when and by whom', async () => {
+    await oneOfEach();
+    const file = written();
+    expect(file.asides.map(({ kind }) => kind).sort()).toEqual([...ASIDE_KINDS].sort());
+    const { other, read } = readIn(file);
+    expect(read.backAgain).toEqual([]);
+    expect(other.asides.ofEngine('demo-fourteen')).toEqual(shop.asides.ofEngine('demo-fourteen'));
+    expect(other.asides.ofEngine('demo-fourteen')).toContainEqual(
+      expect.objectContaining({ id: 'spare', reason: 'made for the other engine', who: 'IH' }),
+    );
+    // What is worked with is what was worked with, and nothing else.
+    for (const repository of ['joints', 'fits'] as const)
+      expect(other[repository].ofEngine('demo-fourteen')).toEqual(shop[repository].ofEngine('demo-fourteen'));
+    expect(other.book.leaves('demo-fourteen')).toEqual(shop.book.leaves('demo-fourteen'));
+    expect(other.build.ofEngine('demo-fourteen')).toEqual(shop.build.ofEngine('demo-fourteen'));
+    expect(
+      JSON.parse(JSON.stringify(buildFileOf(other, there(other.engines.find('demo-fourteen')), file.writtenAt))),
+    ).toEqual(JSON.parse(JSON.stringify(file)));
+  });
+  test('beside the engine itself: under ids of its own', async () => {
+    await oneOfEach();
+    let n = 0;
+    const read = readBack(shop, parseBuildFile(JSON.stringify(written())).file, Date.now(), () => `own-${n++}`);
+    const copied = shop.asides.ofEngine(read.file.engine.id);
+    expect(copied.map(({ name }) => name)).toEqual(shop.asides.ofEngine('demo-fourteen').map(({ name }) => name));
+    expect(copied.every(({ id }) => id.startsWith('own-'))).toBe(true);
+  });
+  test('what may not be set aside is worked with again, and told; nothing loose leaves the lists by a file', () => {
+    const { asides: _, ...file } = written();
+    const half = there(file.tightenings.find(({ events }) => events.length > 0 && events.length < 40));
+    const events = half.events.slice(0, 1);
+    const tightenings = [...file.tightenings.filter(({ jointId }) => jointId !== half.jointId), { ...half, events }];
+    const at = '2026-05-16T15:00:00.000Z';
+    const asides = [{ kind: 'joint', id: half.jointId, reason: 'out of sight', at }];
+    const { other, read } = readIn({ ...file, tightenings, asides });
+    expect(read.backAgain).toEqual([{ name: expect.any(String), why: expect.stringMatching(/stays/) }]);
+    expect(other.joints.ofEngine('demo-fourteen').map(({ id }) => id)).toContain(half.jointId);
+  });
+  test('refused where it is set aside twice, or is not in the file, or in the future', async () => {
+    await accepted(setAsideAction(MANIFOLD()));
+    const file = written();
+    const [aside] = file.asides;
+    for (const asides of [
+      [aside, aside],
+      [{ ...aside, id: 'none' }],
+      [{ ...aside, kind: 'fit' }],
+      [{ ...aside, at: '2126-01-01T00:00:00.000Z' }],
+    ])
+      expect(() => readIn({ ...file, asides })).toThrow(/Nothing was changed/);
+  });
+  test('of the version before: nothing in it was set aside', () => {
+    const { asides: _, ...file } = written();
+    expect(readIn({ ...file, version: 2 }).read.file.asides).toEqual([]);
+  });
+  test('of one joint, what else was set aside stays at home', async () => {
+    await oneOfEach();
+    expect(buildFileOf(shop, there(shop.engines.find('demo-fourteen')), YARD_NOW, 'demo-f-joint-head').asides).toEqual(
+      [],
+    );
   });
 });

@@ -133,7 +133,7 @@ describe('the build file', () => {
     for (const body of [
       {},
       { format: 'other' },
-      { ...fileOf('demo-norrhem'), version: 3 },
+      { ...fileOf('demo-norrhem'), version: 4 },
       { ...fileOf('demo-norrhem'), joints: 'x' },
     ])
       expect(buildFileSchema.validate(body).error).toBeDefined();

@@ -37,16 +37,19 @@ const ROWS_OF: Readonly<Record<ShelfAsideKind, string>> = {
 
 export const createAsideRepository = (db: Database) => {
   const put = db.prepare<object>(
-    `INSERT INTO set_aside (kind, id, engine_id, reason, who, at) VALUES (@kind, @id, @engineId, @reason, who(), @at)
+    `INSERT INTO set_aside (kind, id, engine_id, reason, who, at) VALUES (@kind, @id, @engineId, @reason, coalesce(@who, who()), @at)
      ON CONFLICT (kind, id) DO NOTHING`,
   );
   const putLeaf = db.prepare<object>(
     `${WITH_EARLIER} INSERT INTO set_aside (kind, id, engine_id, reason, who, at)
-     SELECT 'leaf', id, @engineId, @reason, who(), @at FROM chain WHERE true ON CONFLICT (kind, id) DO NOTHING`,
+     SELECT 'leaf', id, @engineId, @reason, coalesce(@who, who()), @at FROM chain WHERE true ON CONFLICT (kind, id) DO NOTHING`,
   );
   const back = db.prepare<object>('DELETE FROM set_aside WHERE kind = @kind AND id = @id');
   const leafBack = db.prepare<object>(
     `${WITH_EARLIER} DELETE FROM set_aside WHERE kind = 'leaf' AND id IN (SELECT id FROM chain)`,
+  );
+  const ofEngine = db.prepare<{ engineId: string }, { body: string }>(
+    `SELECT ${ASIDE.asJson} AS body FROM ${ASIDE.from} ORDER BY set_aside.at, set_aside.id`,
   );
   const known = db.prepare<object>('SELECT 1 FROM set_aside WHERE kind = @kind AND id = @id');
   return {
@@ -60,10 +63,13 @@ export const createAsideRepository = (db: Database) => {
       db.prepare<object>(`UPDATE ${ROWS_OF[kind]} SET aside = '' WHERE id = @id AND aside <> ''`).run({ id })
         .changes === 1,
     has: (kind: AsideKind, id: string): boolean => known.get({ kind, id }) !== undefined,
-    /** Sets something aside; false where it was already. */
-    put: ({ kind, id, engineId, reason, at }: Omit<SetAside, 'name' | 'who'>): boolean =>
-      (kind === 'leaf' ? putLeaf.run({ id, engineId, reason, at }) : put.run({ kind, id, engineId, reason, at }))
-        .changes > 0,
+    /** What of an engine was set aside, the oldest first; an entry once, not also what it corrects. */
+    ofEngine: (engineId: string): readonly SetAside[] => ofEngine.all({ engineId }).map(({ body }) => toAside(body)),
+    /** Sets something aside, by whoever is given or else works now; false where it was already. */
+    put: ({ kind, id, engineId, reason, at, who }: Omit<SetAside, 'name'>): boolean => {
+      const row = { id, engineId, reason, at, who: who ?? null };
+      return (kind === 'leaf' ? putLeaf.run(row) : put.run({ ...row, kind })).changes > 0;
+    },
     /** Brings it back; false where it was not aside. */
     bringBack: (kind: AsideKind, id: string): boolean =>
       (kind === 'leaf' ? leafBack.run({ id }) : back.run({ kind, id })).changes > 0,

@@ -80,6 +80,9 @@ const createLeaves = (db: Database) => {
   const ofEngine = db.prepare<[string], Row>(
     `SELECT ${LEAF.columns} FROM leaf WHERE engine_id = ? AND ${notAside('leaf')} ORDER BY created_at, id`,
   );
+  const everOfEngine = db.prepare<[string], Row>(
+    `SELECT ${LEAF.columns} FROM leaf WHERE engine_id = ? ORDER BY created_at, id`,
+  );
   const byId = db.prepare<[string], Row>(`SELECT ${LEAF.columns} FROM leaf WHERE id = ?`);
   const byIds = db.prepare<[string], Row>(
     `SELECT ${LEAF.columns} FROM json_each(?) JOIN leaf ON leaf.id = json_each.value`,
@@ -108,6 +111,8 @@ const createLeaves = (db: Database) => {
   return {
     /** Those that are worked with: what was set aside is left out. */
     leaves: (engineId: string): readonly Leaf[] => ofEngine.all(engineId).map(LEAF.fromRow),
+    /** Entries that were set aside as well. */
+    everyLeaf: (engineId: string): readonly Leaf[] => everOfEngine.all(engineId).map(LEAF.fromRow),
     findLeaf: (id: string): Leaf | undefined => {
       const row = byId.get(id);
       return row && LEAF.fromRow(row);

@@ -66,13 +66,15 @@ const toLine = (row: LineRow): BuildLine =>
     body: JSON.parse(row.body) as object,
   }) as BuildLine;
 
-/** Steps, parts and lines of the engine `@engineId`, each with what it is sorted by; steps set aside are left out. */
-export const BUILD_ROWS = `SELECT 'step' AS what, ${STEP.asJson} AS body, '[]' AS photos, step.place AS n,
-    step.created_at AS at, step.id AS id FROM step WHERE engine_id = @engineId AND ${notAside('step')}
+const buildRows = (steps: string) => `SELECT 'step' AS what, ${STEP.asJson} AS body, '[]' AS photos, step.place AS n,
+    step.created_at AS at, step.id AS id FROM step WHERE engine_id = @engineId ${steps}
   UNION ALL SELECT 'part', ${PART.asJson}, '[]', 0, part.created_at, part.id FROM part WHERE engine_id = @engineId
   UNION ALL SELECT 'line', json_object('id', id, 'kind', kind, 'step_id', step_id, 'part_id', part_id, 'body', body,
       'strikes_id', strikes_id, 'at', at, 'recorded_at', recorded_at, 'who', who), '[]', seq, '', id
     FROM build_line WHERE engine_id = @engineId`;
+
+/** Steps, parts and lines of the engine `@engineId`, each with what it is sorted by; steps set aside are left out. */
+export const BUILD_ROWS = buildRows(`AND ${notAside('step')}`);
 
 const ORDER_BY = 'ORDER BY n, at, id';
 
@@ -99,6 +101,7 @@ const INSERT_LINE = `INSERT INTO build_line
 /** The order of the build of an engine: its steps, its tray, and the lines of what was done. */
 export const createBuildRepository = (db: Database) => {
   const ofEngine = db.prepare<{ engineId: string }, BuildRow>(`${BUILD_ROWS} ${ORDER_BY}`);
+  const everOfEngine = db.prepare<{ engineId: string }, BuildRow>(`${buildRows('')} ${ORDER_BY}`);
   const stepById = db.prepare<[string], Row>(`SELECT ${STEP.columns} FROM step WHERE id = ?`);
   const partById = db.prepare<[string], Row>(`SELECT ${PART.columns} FROM part WHERE id = ?`);
   const withSerial = db.prepare<[string], { id: string; engine: string }>(
@@ -116,6 +119,8 @@ export const createBuildRepository = (db: Database) => {
   return {
     /** Everything of one engine, in one query; steps that were set aside are left out. */
     ofEngine: (engineId: string): BuildRows => toBuildRows(ofEngine.all({ engineId })),
+    /** With the steps that were set aside. */
+    everOfEngine: (engineId: string): BuildRows => toBuildRows(everOfEngine.all({ engineId })),
     findStep: (id: string): Step | undefined => {
       const row = stepById.get(id);
       return row && STEP.fromRow(row);

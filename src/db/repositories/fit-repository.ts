@@ -140,6 +140,9 @@ export const createFitRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], Row>(
     `SELECT ${FIT.columns}, ${HOLDS} FROM fit WHERE engine_id = ? AND ${notAside('fit')} ORDER BY created_at, id`,
   );
+  const everOfEngine = db.prepare<[string], Row>(
+    `SELECT ${FIT.columns}, ${HOLDS} FROM fit WHERE engine_id = ? ORDER BY created_at, id`,
+  );
   const byId = db.prepare<[string], Row>(`SELECT ${FIT.columns}, ${HOLDS} FROM fit WHERE id = ?`);
   const insert = db.prepare(FIT.insert);
   const update = db.prepare(FIT.update);
@@ -155,6 +158,8 @@ export const createFitRepository = (db: Database) => {
   return {
     /** Those that are worked with: what was set aside is left out. */
     ofEngine: (engineId: string): readonly Fit[] => ofEngine.all(engineId).map(toFit),
+    /** Those that were set aside as well. */
+    everOfEngine: (engineId: string): readonly Fit[] => everOfEngine.all(engineId).map(toFit),
     find: (id: string): Fit | undefined => {
       const row = byId.get(id);
       return row && toFit(row);

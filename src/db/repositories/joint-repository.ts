@@ -35,6 +35,9 @@ export const createJointRepository = (db: Database) => {
   const ofEngine = db.prepare<[string], Row>(
     `SELECT ${JOINT.columns} FROM joint WHERE engine_id = ? AND ${notAside('joint')} ORDER BY created_at, id`,
   );
+  const everOfEngine = db.prepare<[string], Row>(
+    `SELECT ${JOINT.columns} FROM joint WHERE engine_id = ? ORDER BY created_at, id`,
+  );
   const referringTo = db.prepare<{ id: string; held: string }, Row>(
     `SELECT ${JOINT.columns} FROM joint
      WHERE original_film = @id OR today_film = @id OR thread = @id OR instr(detail, @held) > 0 ORDER BY created_at, id`,
@@ -51,6 +54,8 @@ export const createJointRepository = (db: Database) => {
     },
     /** Those that are worked with: what was set aside is left out. */
     ofEngine: (engineId: string): readonly Joint[] => ofEngine.all(engineId).map(JOINT.fromRow),
+    /** Those that were set aside as well. */
+    everOfEngine: (engineId: string): readonly Joint[] => everOfEngine.all(engineId).map(JOINT.fromRow),
     /** Joints of the whole shop whose film, thread, or anything in their detail is a row of a shelf, by its id. */
     referringTo: (id: string): readonly Joint[] => referringTo.all({ id, held: JSON.stringify(id) }).map(JOINT.fromRow),
     /** Joints of the whole shop that have a thread, or had another before it was substituted. */

@@ -78,7 +78,7 @@ export function SourceForm(props: Props) {
     >
       <TextInput
         label="Title"
-        placeholder={titleOfKind(fields.values.kind as Source['kind'])}
+        placeholder={titleOfKind(fields.values.kind)}
         list="titles"
         {...field('title')}
       />

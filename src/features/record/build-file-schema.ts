@@ -8,6 +8,7 @@ import Joi from 'joi';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { MAX_NOTE_CHARACTERS } from '@/model/note';
+import { ASIDE_KINDS } from '@/model/set-aside';
 import { SHELF_SCHEMAS } from '@/model/shelf/shelf-schemas';
 import {
   MAX_ROWS,
@@ -116,6 +117,14 @@ const note = Joi.object({
   createdAt: time,
 });
 
+const aside = Joi.object({
+  kind: oneOf(ASIDE_KINDS).required(),
+  id,
+  reason: Joi.string().trim().min(1).max(400).required(),
+  who,
+  at: time,
+});
+
 const figure = Joi.object({
   jointId: id,
   setting: number,
@@ -172,6 +181,7 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   shims: Joi.array().items(shim).default([]),
   order: orderSchema,
   notes: Joi.array().items(note).max(MAX_ROWS).default([]),
+  asides: list(aside),
   heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
 });
 

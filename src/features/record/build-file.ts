@@ -12,6 +12,7 @@ import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { EngineMeasure } from '@/model/engine/engine-measure';
 import type { HousePractice } from '@/model/practice/house-practice';
 import type { Note } from '@/model/note';
+import type { SetAside } from '@/model/set-aside';
 import type { Wrench } from '@/model/shelf/wrench';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
@@ -21,10 +22,13 @@ import { tryCore } from '@/model/try-core';
 import type { Shop } from '@/db/shop';
 
 export const BUILD_FORMAT = 'unhurried-spanner-build';
-export const BUILD_VERSION = 2;
+export const BUILD_VERSION = 3;
 
 /** A wrench as it is in a file: whether it hangs in the shop that reads it is for that shop to say. */
 export type FileWrench = Omit<Wrench, 'cameWith' | 'aside'>;
+
+/** What of the file was set aside where it was written; it is read back as set aside. */
+export type FileAside = Omit<SetAside, 'engineId' | 'name'>;
 
 /** What a joint was to be set to in the shop that wrote the file. */
 export interface FileFigure {
@@ -62,6 +66,8 @@ export interface BuildFile {
   readonly order: BuildRows;
   /** Notes, without their photographs. */
   readonly notes: readonly Note[];
+  /** What of the rows above was set aside, the oldest first, and why; of a file of one joint it is empty. */
+  readonly asides: readonly FileAside[];
   readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
 }
 
@@ -86,7 +92,7 @@ function fitsPart(
 ): Pick<BuildFile, 'fits' | 'measures' | 'shims'> {
   if (jointId !== undefined) return { fits: [], measures: [], shims: [] };
   const lines = shop.fits.linesOfEngine(engine.id);
-  const fits = shop.fits.ofEngine(engine.id).map((fit) => ({ ...fit, lines: lines.get(fit.id) ?? [] }));
+  const fits = shop.fits.everOfEngine(engine.id).map((fit) => ({ ...fit, lines: lines.get(fit.id) ?? [] }));
   const families = new Set(fits.flatMap(({ detail }) => detail.shim?.family ?? []));
   return {
     fits,
@@ -97,19 +103,16 @@ function fitsPart(
 
 export const NO_ORDER: BuildRows = { steps: [], parts: [], buildLines: [] };
 
-/** The order of the whole engine; a step that was set aside is left out with its lines, as joints and fits are. */
-function orderPart(shop: Shop, engine: Engine, jointId: string | undefined): BuildRows {
-  if (jointId !== undefined) return NO_ORDER;
-  const { steps, parts, buildLines } = shop.build.ofEngine(engine.id);
-  const known = new Set(steps.map(({ id }) => id));
-  const kept = (ids: readonly string[]) => ids.filter((id) => known.has(id));
-  const lines = buildLines.filter((line) => !('stepId' in line) || known.has(line.stepId));
-  const written = new Set(lines.map(({ id }) => id));
-  return {
-    steps: steps.map((step) => ({ ...step, after: kept(step.after), notUntil: kept(step.notUntil) })),
-    parts: parts.map((part) => ({ ...part, stepId: known.has(part.stepId ?? '') ? part.stepId : null })),
-    buildLines: lines.filter((line) => line.kind !== 'strike' || written.has(line.strikes)),
-  };
+/** What was set aside goes along with the whole engine, and is named as such. */
+function asidesPart(shop: Shop, engine: Engine, jointId: string | undefined): readonly FileAside[] {
+  if (jointId !== undefined) return [];
+  return shop.asides.ofEngine(engine.id).map(({ kind, id, reason, at, who }) => ({
+    kind,
+    id,
+    reason,
+    at,
+    ...(who !== undefined && { who }),
+  }));
 }
 
 /** What was done on the joints: rounds with their lines, sets of bolts with their lengths. */
@@ -127,6 +130,12 @@ function workPart(shop: Shop, engine: Engine, joints: readonly Joint[]): Pick<Bu
   };
 }
 
+/** The joints of a file that were not set aside. */
+export function workedWith(joints: readonly Joint[], asides: readonly FileAside[]): readonly Joint[] {
+  const ids = new Set(asides.filter(({ kind }) => kind === 'joint').map(({ id }) => id));
+  return joints.filter(({ id }) => !ids.has(id));
+}
+
 /** What each joint comes to here. */
 export const figuresOf = (shop: Shop, joints: readonly Joint[], now: number): readonly FileFigure[] =>
   joints.flatMap((joint): readonly FileFigure[] => {
@@ -142,15 +151,15 @@ const forFile = ({ cameWith: _, aside: __, ...wrench }: Wrench): FileWrench => w
 
 /** Writes an engine out, or one of its joints with what it rests on. */
 export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, jointId?: string): BuildFile {
-  const joints = shop.joints.ofEngine(engine.id).filter((joint) => jointId === undefined || joint.id === jointId);
-  const all = shop.book.leaves(engine.id);
+  const joints = shop.joints.everOfEngine(engine.id).filter((joint) => jointId === undefined || joint.id === jointId);
+  const asides = asidesPart(shop, engine, jointId);
+  const all = shop.book.everyLeaf(engine.id);
   const spoken = new Set(joints.flatMap((joint) => [...leafIdsOf(joint), ...joint.detail.alsoLeaves]));
   const leaves = jointId === undefined ? all : withEarlier(all, spoken);
   const sourceIds = new Set(leaves.map((leaf) => leaf.sourceId));
   const shelves = shelvesOf(shop);
-  const figures = figuresOf(shop, joints, Date.parse(writtenAt));
+  const figures = figuresOf(shop, workedWith(joints, asides), Date.parse(writtenAt));
   const wrenchIds = new Set([...joints.flatMap(wrenchIdsOf), ...figures.map(({ wrenchId }) => wrenchId)]);
-  const order = orderPart(shop, engine, jointId);
   return {
     format: BUILD_FORMAT,
     version: BUILD_VERSION,
@@ -173,12 +182,12 @@ export function buildFileOf(shop: Shop, engine: Engine, writtenAt: string, joint
       thread: [],
     },
     ...fitsPart(shop, engine, jointId),
-    order,
+    order: jointId === undefined ? shop.build.everOfEngine(engine.id) : NO_ORDER,
     notes: shop.notes
       .ofEngine(engine.id)
       .filter((note) => jointId === undefined || note.jointId === jointId)
-      .filter(({ stepId }) => stepId === null || order.steps.some(({ id }) => id === stepId))
       .map(({ photoIds: _, ...note }) => note),
+    asides,
     heat: shop.heat.log(engine.id),
   };
 }

@@ -1,6 +1,6 @@
-import { figuresOf, type BuildFile, type FileFigure } from './build-file';
-import { readBack } from './read-back';
-import type { Adoption, Coming } from './adopt-build';
+import { figuresOf, workedWith, type BuildFile, type FileFigure } from './build-file';
+import { readBack, type BackAgain, type BuildRead } from './read-back';
+import type { Coming } from './adopt-build';
 import type { Shop } from '@/db/shop';
 import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
 
@@ -33,6 +33,8 @@ export interface BuildPreview {
   readonly figures: readonly FigureChange[];
   /** How many joints come to the same figure as there. */
   readonly same: number;
+  /** What was set aside there and is worked with here, with the reason. */
+  readonly backAgain: readonly BackAgain[];
   /** Parts of the file that this program does not know: they are left out. */
   readonly unread: readonly string[];
 }
@@ -54,6 +56,7 @@ const holdsOf = (file: BuildFile): BuildPreview['holds'] =>
     { what: 'kinds of part on the tray', count: file.order.parts.length },
     { what: 'lines of the order', count: file.order.buildLines.length },
     { what: 'runs', count: file.heat.cycles.length },
+    { what: 'things set aside', count: file.asides.length },
   ].filter(({ count }) => count > 0);
 
 const told = ({ setting, unit, wrench }: FileFigure): ToldFigure => ({
@@ -92,7 +95,7 @@ const practiceTold = (kept: Partial<HousePractice>): readonly PracticeKept[] =>
 class Undone extends Error {}
 
 /** Reads the file in, looks at what became of it, and takes all of it back. @throws DomainError as reading it in would */
-function tried<T>(shop: Shop, file: BuildFile, now: number, newId: () => string, look: (adoption: Adoption) => T): T {
+function tried<T>(shop: Shop, file: BuildFile, now: number, newId: () => string, look: (read: BuildRead) => T): T {
   let seen: { readonly value: T } | undefined;
   try {
     shop.transaction(() => {
@@ -113,13 +116,14 @@ export const previewBuild = (
   now: number,
   newId: () => string,
 ): BuildPreview =>
-  tried(shop, file, now, newId, ({ file: adopted, copied, coming, practice }) => ({
+  tried(shop, file, now, newId, ({ file: adopted, copied, coming, practice, backAgain }) => ({
     engine: adopted.engine.name,
     writtenAt: file.writtenAt,
     copied,
     holds: holdsOf(adopted),
     coming,
     practice: practiceTold(practice),
-    ...changes(adopted, figuresOf(shop, adopted.joints, now)),
+    ...changes(adopted, figuresOf(shop, workedWith(adopted.joints, adopted.asides), now)),
+    backAgain,
     unread,
   }));

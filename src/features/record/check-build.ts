@@ -95,7 +95,8 @@ function assertNotes({ engine, joints, fits, notes, order }: BuildFile): void {
 }
 
 /** Steps wait for steps of the file and in no ring; what is written of a step or a part is of one that is there. */
-function assertOrderRows({ engine, joints, fits, leaves, order }: BuildFile): void {
+function assertOrderRows(file: BuildFile): void {
+  const { engine, joints, fits, leaves, order } = file;
   const { steps, parts, buildLines } = order;
   const [ofEngine, joint, fit, leaf] = [among([engine]), among(joints), among(fits), among(leaves)];
   const [step, part, line] = [among(steps), among(parts), among(buildLines)];
@@ -106,7 +107,8 @@ function assertOrderRows({ engine, joints, fits, leaves, order }: BuildFile): vo
     if (row.leafId !== null) leaf(row.leafId, 'leaf');
     for (const id of [...row.after, ...row.notUntil]) step(id, 'step');
   }
-  atField('order', () => assertOrder(steps));
+  const asides = new Set(file.asides.map(({ id }) => id));
+  atField('order', () => assertOrder(steps.filter(({ id }) => !asides.has(id))));
   for (const row of parts) {
     ofEngine(row.engineId, 'engine');
     if (row.stepId !== null) step(row.stepId, 'step');
@@ -117,6 +119,17 @@ function assertOrderRows({ engine, joints, fits, leaves, order }: BuildFile): vo
     if (row.kind === 'strike') line(row.strikes, 'line');
     if (row.kind === 'trial') step(row.body.upTo, 'step');
     if (row.kind === 'undone' && row.body.jointId !== undefined) joint(row.body.jointId, 'joint');
+  }
+}
+
+/** What was set aside stands in the file, once. */
+function assertAsides({ leaves, joints, fits, order, asides }: BuildFile): void {
+  const rows = { leaf: among(leaves), joint: among(joints), fit: among(fits), step: among(order.steps) };
+  const seen = new Set<string>();
+  for (const { kind, id } of asides) {
+    rows[kind](id, kind);
+    if (seen.has(id)) throw notWhole(`${id} is set aside twice in it.`, 'asides');
+    seen.add(id);
   }
 }
 
@@ -139,13 +152,14 @@ const AHEAD_MS = 5 * 60_000;
 
 function assertPast(file: BuildFile, now: number): void {
   const latest = (...times: readonly string[]) => times.some((time) => Date.parse(time) > now + AHEAD_MS);
-  const { tightenings, heat, fits, boltSets, order } = file;
+  const { tightenings, heat, fits, boltSets, order, asides } = file;
   const ahead =
     tightenings.some(
       ({ startedAt, events }) => latest(startedAt) || events.some((event) => latest(event.at, event.recordedAt)),
     ) ||
     heat.cycles.some(({ ranFrom, ranTo }) => latest(ranFrom, ranTo)) ||
     heat.readings.some(({ at }) => latest(at)) ||
+    asides.some(({ at }) => latest(at)) ||
     boltSets.some(({ readings }) => readings.some(({ at }) => latest(at))) ||
     order.buildLines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)) ||
     fits.some(({ lines }) => lines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)));
@@ -194,6 +208,7 @@ export function assertWhole(file: BuildFile, now: number): void {
   assertFits(file);
   assertNotes(file);
   assertOrderRows(file);
+  assertAsides(file);
   assertPlans(file);
   assertPast(file, now);
   assertWrenches(file);

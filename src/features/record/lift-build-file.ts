@@ -82,7 +82,10 @@ function toTwo(file: Held): Held {
   };
 }
 
-const LIFTS: readonly ((file: Held) => Held)[] = [toTwo];
+/** Version 2 to 3: what was set aside is in the file, and says so; before, it was left out. */
+const toThree = (file: Held): Held => ({ ...file, version: 3, asides: [] });
+
+const LIFTS: readonly ((file: Held) => Held)[] = [toTwo, toThree];
 
 /**
  * Lifts a build file of any earlier version to this one; what is no such file is left as it is, for the check to

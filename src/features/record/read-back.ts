@@ -5,8 +5,9 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { assertReckoned } from '@/model/joint/joint-result';
+import { asideRow, assertMayBeAside } from '@/server/may-be-aside';
 import { DRAWN_KINDS, adopt, type Adoption } from './adopt-build';
-import type { BuildFile } from './build-file';
+import { workedWith, type BuildFile } from './build-file';
 import { assertWhole } from './check-build';
 
 /**
@@ -84,9 +85,9 @@ function addOrder(shop: Shop, { engine, order: { steps, parts, buildLines } }: B
 }
 
 /** What the joint's sheet would refuse is refused here too, by the joint's name. @throws DomainError */
-function assertReckonable(shop: Shop, { joints }: BuildFile, now: number): void {
+function assertReckonable(shop: Shop, { joints, asides }: BuildFile, now: number): void {
   const shelves = shelvesOf(shop);
-  for (const joint of joints)
+  for (const joint of workedWith(joints, asides))
     try {
       threadNamed(joint.thread);
       assertShape(joint);
@@ -97,11 +98,36 @@ function assertReckonable(shop: Shop, { joints }: BuildFile, now: number): void 
     }
 }
 
+/** Something that was set aside where the file was written, and may not be here. */
+export interface BackAgain {
+  readonly name: string;
+  readonly why: string;
+}
+
+/** Sets aside what the file says was; what this program would not let be set aside is worked with again, and told. */
+function setAside(shop: Shop, { engine, asides }: BuildFile): readonly BackAgain[] {
+  const backAgain: BackAgain[] = [];
+  for (const aside of asides)
+    try {
+      assertMayBeAside(shop, aside.kind, aside.id);
+      shop.asides.put({ ...aside, engineId: engine.id });
+    } catch (error) {
+      if (!isDomainError(error)) throw error;
+      backAgain.push({ name: asideRow(shop, aside.kind, aside.id).name, why: error.message });
+    }
+  return backAgain;
+}
+
+export interface BuildRead extends Adoption {
+  /** What was set aside there and is worked with here, with the reason. */
+  readonly backAgain: readonly BackAgain[];
+}
+
 /**
  * Reads a build file into a shop, all of it or none, and touches no other row of the shop.
  * @throws DomainError bad-field where the file is not whole; out-of-turn where its lines do not follow one another
  */
-export function readBack(shop: Shop, given: BuildFile, now: number, newId: () => string): Adoption {
+export function readBack(shop: Shop, given: BuildFile, now: number, newId: () => string): BuildRead {
   assertWhole(given, now);
   // Its lines have the initials they came with, or none; nobody here wrote them.
   const work = () => {
@@ -115,8 +141,9 @@ export function readBack(shop: Shop, given: BuildFile, now: number, newId: () =>
     addFits(shop, file);
     addOrder(shop, file);
     for (const note of file.notes) shop.notes.add(note);
+    const backAgain = setAside(shop, file);
     assertReckonable(shop, file, now);
-    return adoption;
+    return { ...adoption, backAgain };
   };
   return shop.inNameOf('', () => shop.transaction(work));
 }

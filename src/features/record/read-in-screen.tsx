@@ -112,6 +112,19 @@ const Unread = ({ preview: { unread } }: { readonly preview: BuildPreview }) =>
     </Section>
   );
 
+const BackAgain = ({ preview: { backAgain } }: { readonly preview: BuildPreview }) =>
+  backAgain.length > 0 && (
+    <Section title="Set aside there, worked with here">
+      <ul className={styles.changes}>
+        {backAgain.map(({ name, why }, i) => (
+          <li key={i}>
+            <b>{name}</b>: {why}
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+
 interface Chosen {
   readonly name: string;
   readonly text: string;
@@ -161,6 +174,7 @@ export function ReadInScreen() {
             <Holds preview={chosen.preview} />
             <ComesAlong preview={chosen.preview} />
             <Differs preview={chosen.preview} />
+            <BackAgain preview={chosen.preview} />
             <Unread preview={chosen.preview} />
             <p className={`${form.acts} ${styles.foot}`}>
               <Button rank="main" onClick={() => read(chosen)} disabled={pending}>

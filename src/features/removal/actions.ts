@@ -9,7 +9,7 @@ import { oneOf } from '@/model/one-of';
 import { assertNotOver } from '@/server/assert-not-over';
 import { closeOverStep } from '@/server/close-over-step';
 import { plainShopAction, shopAction } from '@/server/shop-action';
-import { asideRow, assertMayBeAside, rowName } from './may-be-aside';
+import { asideRow, assertMayBeAside, rowName } from '@/server/may-be-aside';
 import { assertMayComeBack, assertStands } from './taken-back';
 
 interface Named {

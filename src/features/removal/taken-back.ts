@@ -11,7 +11,7 @@ import type { Step } from '@/model/order/step';
 import { BUILT_IN } from '@/model/shelf/shelves';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
 import type { AsideKind } from '@/model/set-aside';
-import { assertMayBeAside } from './may-be-aside';
+import { assertMayBeAside } from '@/server/may-be-aside';
 
 // Taking back is a door like any other: what the screens refuse today is refused here, though it once was so.
 

@@ -1,3 +1,5 @@
+export { evenness, type Evenness } from './evenness';
+export { goRound, roundOf, type Round, type RoundPull } from './go-round';
 export {
   givingOf,
   interaction,
@@ -10,3 +12,15 @@ export {
 } from './interaction';
 export { kei } from './kelvin';
 export { characteristicLength, plateCompliance, type PlateInput } from './plate';
+export {
+  isFromMiddle,
+  largestStep,
+  MOST_ROUNDS,
+  roundsOf,
+  searchedWays,
+  type JudgedWay,
+  type RoundWay,
+  type SearchInput,
+  type SearchProgress,
+  type SearchResult,
+} from './search';

@@ -1,3 +1,11 @@
+export {
+  startClampScatter,
+  type ClampDeviations,
+  type ClampScatter,
+  type ClampScatterInput,
+  type ClampScatterRun,
+  type Percentiles,
+} from './clamp-scatter';
 export { filmTrial, type FilmTrial, type Interval, type TrialFastener, type TrialPull } from './film-trial';
 export { monteCarlo, startMonteCarlo, type MonteCarloInput, type MonteCarloRun } from './monte-carlo';
 export { normalQuantile } from './normal';

@@ -162,6 +162,49 @@ test('what the other nuts are doing: asked for what it is, played through by key
   expect(faults).toEqual([]);
 });
 
+test('the scatter of a round and a more even way: worked out beside the page, stopped, and taken', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  await alive(page);
+  await fold(page, 'What the other nuts are doing').click();
+  await page.getByLabel('What is clamped').selectOption('iron-side-valve');
+  await page.getByLabel('On what it lies').selectOption('copper-sandwich');
+  await page.getByLabel('Pitch, mm').fill('70');
+  await page.getByLabel('Fastener, N/mm').fill('120000');
+  await page.getByRole('button', { name: 'Draw 10,000 rounds' }).click();
+  const scatter = page.getByTestId('scatter');
+  await expect(scatter.getByRole('row')).toHaveCount(3);
+  const [low, middle, high] = (
+    await scatter.getByRole('row', { name: 'Left in the lowest' }).getByRole('cell').allTextContents()
+  ).map(Number.parseFloat);
+  expect(low).toBeLessThan(middle ?? NaN);
+  expect(middle).toBeLessThan(high ?? NaN);
+  await expect(scatter).toContainText(/Number \d+ was the lowest most often/);
+  await page.getByRole('button', { name: 'Look for one' }).click();
+  const found = page.getByTestId('found');
+  await expect(found.getByRole('row', { name: /the plan/ })).toHaveCount(1);
+  await expect(found).toContainText('brings on more than 34 % at once');
+  const uneven = async (row: string | RegExp) =>
+    Number.parseFloat((await found.getByRole('row', { name: row }).getByRole('cell').nth(1).textContent()) ?? '');
+  const [own, once] = [await uneven(/the plan/), await uneven(/^4/)];
+  expect(once).toBeLessThan(own);
+  // Taken, it is the plan: what was found for the one before is let go of, and it can be taken back.
+  await found.getByRole('row', { name: /^4/ }).getByRole('button').click();
+  await expect(found).toHaveCount(0);
+  await expect(scatter).toHaveCount(0);
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await fold(page, 'What the other nuts are doing').click();
+  await page.getByRole('button', { name: 'Look for one' }).click();
+  await expect(found.getByRole('row', { name: /the plan/ })).toContainText(/^4/);
+  expect(faults).toEqual([]);
+});
+
 test('a slotted nut at its figure: how far on the next slot is, and what it costs to go there', async ({
   page,
   bench,

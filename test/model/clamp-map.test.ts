@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { characteristicLength } from '@/core/interaction';
+import { characteristicLength, evenness } from '@/core/interaction';
 import { threadNamed } from '@/core/thread';
-import { boltStiffness, clampMap, evenness, givingOfJoint, targetsOf } from '@/model/joint/clamp-map';
+import { boltStiffness, clampMap, deviationsOf, givingOfJoint, ringsOf, targetsOf } from '@/model/joint/clamp-map';
 import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { Joint } from '@/model/joint/joint';
 import { turnOf } from '@/model/joint/joint-shape';
@@ -112,4 +112,37 @@ test.each([
   const { stressArea_mm2, major_mm } = threadNamed(thread);
   expect(boltStiffness(stressArea_mm2, length_mm, major_mm) / stiffness).toBeGreaterThan(0.8);
   expect(boltStiffness(stressArea_mm2, length_mm, major_mm) / stiffness).toBeLessThan(1.25);
+});
+
+describe('what of a band is alike at all and what is not', () => {
+  const band = (spread: number) => ({
+    p5_N: 20_000 * Math.exp(-1.6449 * spread),
+    p50_N: 20_000,
+    p95_N: 20_000 * Math.exp(1.6449 * spread),
+    mean_N: 20_000,
+  });
+  test('together they are the band again: two deviations of the wrench are its figure', () => {
+    const { batch, nut, pull } = deviationsOf(band(0.12), 4);
+    expect(pull).toBeCloseTo(0.02, 12);
+    expect(batch).toBe(nut);
+    expect(Math.hypot(batch, nut, pull)).toBeCloseTo(0.12, 12);
+  });
+  test('where the wrench is all of it, there is nothing left for the lubricant', () => {
+    expect(deviationsOf(band(0.01), 15)).toEqual({ batch: 0, nut: 0, pull: 0.075 });
+  });
+});
+
+describe('rings about the middle', () => {
+  test('of two rows of five: the middle two, the four beside, the four at the ends', () => {
+    const rows = Array.from({ length: 10 }, (_, i) => [95 * Math.floor(i / 2), 110 * (i % 2)] as const);
+    expect(ringsOf(rows)).toEqual([2, 2, 1, 1, 0, 0, 1, 1, 2, 2]);
+  });
+  test('of a ring of eight one, wherever it is counted from, and measured a little off', () => {
+    const ring = Array.from({ length: 8 }, (_, i) => {
+      const r = i === 3 ? 101 : 100;
+      return [40 + r * Math.cos((i * Math.PI) / 4), r * Math.sin((i * Math.PI) / 4)] as const;
+    });
+    expect(new Set(ringsOf(ring)).size).toBe(1);
+    expect(ringsOf([[5, 5]])).toEqual([0]);
+  });
 });

@@ -4,13 +4,14 @@ import { NativeSelect } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { threadNamed } from '@/core/thread';
 import type { PlannedStage } from '@/core/tightening';
-import { boltStiffness, clampMap, evenness, givingOfJoint, targetsOf, type Evenness } from '@/model/joint/clamp-map';
+import type { RoundWay } from '@/core/interaction';
+import { boltStiffness, targetsOf } from '@/model/joint/clamp-map';
 import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { todayFacts } from '@/model/joint/joint-ladder';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import { positionsOf, turnOf } from '@/model/joint/joint-shape';
+import { positionsOf } from '@/model/joint/joint-shape';
 import type { Joint } from '@/model/joint/joint';
 import { tryCore } from '@/model/try-core';
 import { useFigures } from '@/interface/figures/preferences';
@@ -21,6 +22,9 @@ import { useOutside } from '@/interface/parts/use-outside';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
 import { ClampDrawing } from '@/interface/pattern/clamp-drawing';
+import { worksOf, type ClampWorks } from './clamp-works';
+import { ClampScatterPart } from './clamp-scatter';
+import { ClampSearchPart } from './clamp-search';
 import styles from './clamp-map-fold.module.css';
 
 interface Props {
@@ -28,6 +32,8 @@ interface Props {
   readonly worked: JointResult;
   readonly stageList: readonly PlannedStage[];
   readonly onDetail: (part: Partial<JointDetail>) => void;
+  /** Takes the stages of a way that was found. */
+  readonly onTake: (way: RoundWay) => void;
 }
 
 /** Facts as they stand in their fields: what nobody said yet is null. */
@@ -124,32 +130,8 @@ function Inputs({ draft, joint, round, onDraft }: InputProps) {
   );
 }
 
-interface Row {
-  readonly name: string;
-  readonly even: Evenness;
-}
-
-/** Everything that is shown of a plan: its pulls, and other ways at the side of it. */
-function worksOf(joint: Joint, facts: ClampMapFacts, targets: readonly number[]) {
-  const giving = givingOfJoint(joint, facts);
-  const turn = turnOf(joint);
-  const final_N = targets.at(-1) ?? 0;
-  const after = (order: readonly number[], passes: readonly number[]) =>
-    evenness(clampMap(giving, order, passes).frames.at(-1)?.forces_N ?? []);
-  const confirmed = targets.filter((target) => target === final_N).length > 1;
-  const rising = confirmed ? targets.slice(0, -1) : targets;
-  const others: readonly Row[] = [
-    { name: 'In one pass', even: after(turn, [final_N]) },
-    confirmed
-      ? { name: 'Without the confirming round', even: after(turn, rising) }
-      : { name: 'With a confirming round', even: after(turn, [...targets, final_N]) },
-    { name: 'The same turn backwards, as many passes', even: after([...turn].reverse(), targets) },
-  ];
-  return { turn, map: clampMap(giving, turn, targets), others };
-}
-
 /** What the other nuts are doing: what is left in each as the plan goes on, and what would make it more even. */
-export function ClampMapFold({ setting, worked, stageList, onDetail }: Props) {
+export function ClampMapFold({ setting, worked, stageList, onDetail, onTake }: Props) {
   const { joint } = setting;
   const [draft, setDraft] = useState<Draft>(() => begun(setting));
   const [round, setRound] = useState(0);
@@ -173,7 +155,7 @@ export function ClampMapFold({ setting, worked, stageList, onDetail }: Props) {
     onDetail({ clampMap: next });
   };
   const turns = stageList.filter(({ turn }) => turn).length;
-  const last = shown?.ok ? evenness(shown.result.map.frames.at(-1)?.forces_N ?? []) : undefined;
+  const last = shown?.ok ? shown.result.own : undefined;
   return (
     <Disclosure
       title="What the other nuts are doing"
@@ -223,6 +205,8 @@ export function ClampMapFold({ setting, worked, stageList, onDetail }: Props) {
             has to spread outwards or a head that bows. The book’s turn stands.
             {turns > 0 && ' A stage by angle has no figure to pull to and is left out.'}
           </p>
+          <ClampScatterPart worked={worked} shown={shown.result} />
+          {turns === 0 && <ClampSearchPart joint={joint} shown={shown.result} onTake={onTake} />}
         </>
       )}
     </Disclosure>
@@ -231,7 +215,7 @@ export function ClampMapFold({ setting, worked, stageList, onDetail }: Props) {
 
 interface PlayedProps {
   readonly joint: Joint;
-  readonly shown: ReturnType<typeof worksOf>;
+  readonly shown: ClampWorks;
   readonly at: number;
   readonly onAt: (at: number) => void;
 }

@@ -110,6 +110,10 @@ function WholeFolds({
           worked={worked}
           stageList={stageList}
           onDetail={changeDetail}
+          onTake={({ shares, confirming }) => {
+            change({ stageScheme: shares });
+            changeDetail({ confirming });
+          }}
         />
       )}
       <ShapeFold joint={joint} pulled={pulled} onChange={change} onDetail={changeDetail} />

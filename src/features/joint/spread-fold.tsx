@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo } from 'react';
 import { spreadOf, type ClampBand, type Spread } from '@/core/joint';
 import type { MonteCarloInput } from '@/core/statistics';
 import { ladderInput } from '@/model/joint/joint-ladder';
@@ -11,7 +11,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import type { BandLine, BandRow } from '@/interface/parts/band-chart';
-import type { MonteCarloMessage } from '@/workers/monte-carlo.worker';
+import { useWorkerRun } from './use-worker-run';
 import styles from './spread-fold.module.css';
 
 const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
@@ -36,44 +36,8 @@ const COMPARED = ['dry-bare', 'engine-oil', 'moly-paste'];
 const SAMPLES = 1_000_000;
 const SEED = 1936;
 
-interface Run {
-  readonly drawn: number;
-  readonly band?: ClampBand;
-  readonly refusal?: string;
-  readonly running: boolean;
-}
-
-/** The simulation in its worker: progress, and a way to stop. A new input stops what runs. */
-function useSimulation(input: MonteCarloInput) {
-  const [run, setRun] = useState<{ readonly of: MonteCarloInput; readonly run: Run }>();
-  const worker = useRef<Worker>(undefined);
-  const stop = () => {
-    worker.current?.terminate();
-    worker.current = undefined;
-    setRun(undefined);
-  };
-  useEffect(() => () => worker.current?.terminate(), []);
-  const start = () => {
-    worker.current?.terminate();
-    const own = new Worker(new URL('../../workers/monte-carlo.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = own;
-    const show = (part: Run) => setRun({ of: input, run: part });
-    show({ drawn: 0, running: true });
-    own.addEventListener('message', ({ data }: MessageEvent<MonteCarloMessage>) => {
-      if (worker.current !== own) return;
-      if (data.kind === 'progress') show({ drawn: data.drawn, running: true });
-      else
-        show(
-          data.kind === 'band'
-            ? { drawn: data.samples, band: data.band, running: false }
-            : { drawn: 0, refusal: data.message, running: false },
-        );
-    });
-    own.postMessage(input);
-  };
-  // What was drawn for another figure says nothing of this one.
-  return { run: run?.of === input ? run.run : undefined, start, stop };
-}
+const openWorker = () =>
+  new Worker(new URL('../../workers/monte-carlo.worker.ts', import.meta.url), { type: 'module' });
 
 interface Props {
   readonly setting: JointInputs;
@@ -117,7 +81,7 @@ function SpreadBody({ setting, worked }: Props) {
       seed: SEED,
     };
   }, [setting, ladder, wrench]);
-  const { run, start, stop } = useSimulation(input);
+  const { run, start, stop } = useWorkerRun<MonteCarloInput, ClampBand>(openWorker, input);
   const kN = (newtons: number) => `${significant(newtons / 1000)} kN`;
   const range = ({ p5_N, p50_N, p95_N }: ClampBand) => `${kN(p5_N)} · ${kN(p50_N)} · ${kN(p95_N)}`;
   return (
@@ -138,13 +102,13 @@ function SpreadBody({ setting, worked }: Props) {
         {!run && <Button onClick={start}>Simulate 1,000,000</Button>}
         {run?.running && (
           <>
-            <progress className={styles.progress} value={run.drawn} max={SAMPLES} aria-label="Samples drawn" />
+            <progress className={styles.progress} value={run.done} max={run.of} aria-label="Samples drawn" />
             <Button onClick={stop}>Stop</Button>
           </>
         )}
-        {run?.band && (
+        {run?.result && (
           <p data-testid="simulated">
-            Drawn a million times, seed {SEED}: <b className="figure">{range(run.band)}</b>.
+            Drawn a million times, seed {SEED}: <b className="figure">{range(run.result)}</b>.
           </p>
         )}
         {run?.refusal && <p>{run.refusal}</p>}

@@ -1,4 +1,6 @@
 import { givingOf, plateCompliance, pulled, unpulled } from '@/core/interaction';
+import type { ClampBand } from '@/core/joint';
+import type { ClampDeviations } from '@/core/statistics';
 import { patternPositions, type PlannedStage, type Position } from '@/core/tightening';
 import { DomainError } from '@/core/units';
 import type { ClampMapFacts } from './clamp-map-facts';
@@ -14,15 +16,6 @@ export interface ClampFrame {
 export interface ClampMap {
   readonly frames: readonly ClampFrame[];
   readonly target_N: number;
-}
-
-/** How even what is left is. */
-export interface Evenness {
-  readonly least_N: number;
-  readonly mean_N: number;
-  readonly most_N: number;
-  /** Standard deviation over mean, per cent. */
-  readonly variation_pct: number;
 }
 
 /** Where the fasteners lie, mm from the least of them. @throws DomainError missing-field */
@@ -93,16 +86,37 @@ export function clampMap(
   return { frames, target_N: Math.max(...targets_N) };
 }
 
-/** @param forces_N of at least one fastener, one of which holds */
-export function evenness(forces_N: readonly number[]): Evenness {
-  const mean_N = forces_N.reduce((sum, one) => sum + one, 0) / forces_N.length;
-  const variance = forces_N.reduce((sum, one) => sum + (one - mean_N) ** 2, 0) / forces_N.length;
-  return {
-    least_N: Math.min(...forces_N),
-    mean_N,
-    most_N: Math.max(...forces_N),
-    variation_pct: (100 * Math.sqrt(variance)) / mean_N,
+const TWO_SIDED_90 = 2 * 1.6449;
+const TWO_DEVIATIONS_PCT = 200;
+
+/**
+ * What of a joint's band is alike at all its fasteners and what is another at each. The wrench errs anew at every pull;
+ * of the rest, half the variance is the batch's and half each nut's own.
+ * @source the halves are a judgement, until somebody has measured their own
+ */
+export function deviationsOf({ p5_N, p95_N }: ClampBand, wrenchAccuracy_pct: number): ClampDeviations {
+  const whole = Math.log(p95_N / p5_N) / TWO_SIDED_90;
+  const pull = wrenchAccuracy_pct / TWO_DEVIATIONS_PCT;
+  const half = Math.sqrt(Math.max(0, whole ** 2 - pull ** 2) / 2);
+  return { batch: half, nut: half, pull };
+}
+
+// Places that lie as far from the middle, but for how they were measured.
+const SAME_RING = 0.05;
+
+/** Which ring about the middle of them all each fastener lies in, 0 the innermost. */
+export function ringsOf(positions: readonly Position[]): readonly number[] {
+  const middle = (axis: 0 | 1) => {
+    const all = positions.map((place) => place[axis]);
+    return (Math.min(...all) + Math.max(...all)) / 2;
   };
+  const [x, y] = [middle(0), middle(1)];
+  const away = positions.map((place) => Math.hypot(place[0] - x, place[1] - y));
+  const most = Math.max(...away);
+  const rings: number[] = [];
+  for (const one of [...away].sort((a, b) => a - b))
+    if (rings.length === 0 || one - (rings.at(-1) as number) > SAME_RING * most) rings.push(one);
+  return away.map((one) => rings.findLastIndex((ring) => ring <= one));
 }
 
 /** Stiffness of a fastener of steel: 205 GPa over its length and one diameter more, for what gives in head and nut. */

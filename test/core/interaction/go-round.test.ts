@@ -142,10 +142,11 @@ describe('a search for what is more even', () => {
       return variation_pct;
     }, Infinity);
   });
-  test('brings on no more at once than the plan, however much more even that were; a confirming round is what it finds', () => {
+  test('brings on no more at once than the plan, however much more even that were', () => {
     const { own, ways } = ended(asked()).found;
     expect(ways[0]).toEqual(own);
-    expect(ways[1]?.confirming).toBe(true);
+    // What it finds is going over all once more, at the figure or close under it.
+    for (const { confirming, shares } of ways.slice(1)) expect(confirming || (shares.at(-2) ?? 0) >= 0.9).toBe(true);
     const halves = ended(asked({ shares: [0.5, 1] })).found.ways;
     expect(halves.map(roundsOf)).toEqual([2, 3, 4, 5, MOST_ROUNDS]);
     expect(halves[1]?.variation_pct).toBeLessThan(own.variation_pct);

@@ -40,15 +40,59 @@ test('a line left in a closed browser is sent when the face is opened again', as
   await expect(page.locator('[data-pending]')).toHaveCount(0);
 });
 
-test('two screens at one joint: what is on disk stands, and both show it', async ({ page, bench, context }) => {
+test('two screens at one joint: one has the wrench, the other sees what is done, asks for it and gets it', async ({
+  page,
+  bench,
+  context,
+}) => {
   await inYard(page, bench);
+  const by = (name: string) => context.addCookies([{ name: 'spanner-who', value: name, url: bench.address }]);
+  const place = (one: Page) => one.getByTestId('face-place');
+  const pull = (one: Page) => one.getByRole('button', { name: 'Pull', exact: true });
+  await by('IH');
+  await page.goto(bench.address + FACE);
+  await faceAlive(page);
+  await by('MK');
   const other = await context.newPage();
-  for (const one of [page, other]) await one.goto(bench.address + FACE);
-  await page.getByRole('button', { name: 'Pull', exact: true }).click();
+  await other.goto(bench.address + FACE);
+  await expect(other.getByTestId('looking-on')).toContainText('IH, at another screen, has the wrench');
+  // From there nothing is pulled, by key or by touch; what is done at the first is seen.
+  await other.keyboard.press('Space');
+  await expect(pull(other)).toHaveCount(0);
+  await pull(page).click();
   await expect(page.locator('[data-pending]')).toHaveCount(0);
-  await other.getByRole('button', { name: 'Pull', exact: true }).click();
-  await expect(other.getByText('The record was read again.')).toBeVisible();
-  await expect(other.getByTestId('face-place')).toHaveText('Number 4 of 4, stage 2 of 3');
+  await expect(place(other)).toHaveText('Number 4 of 4, stage 2 of 3');
+  // The API is as shut as the screen.
+  const answer = await other.request.post(`${bench.address}/api/tightenings/demo-m-joint-head-round-1/events`, {
+    data: { id: 'not-from-here', kind: 'pull', step: 7, outcome: 'pulled', age_ms: 0 },
+  });
+  expect([answer.status(), ((await answer.json()) as { error: { code: string } }).error.code]).toEqual([
+    409,
+    'held-elsewhere',
+  ]);
+  await other.getByRole('button', { name: 'Ask for it' }).click();
+  await expect(other.getByRole('button', { name: 'Asked for' })).toBeDisabled();
+  await page.getByRole('button', { name: 'Hand it over' }).click();
+  await expect(page.getByTestId('looking-on')).toContainText('MK, at another screen, has the wrench');
+  await faceAlive(other);
+  await nextPress(other);
+  await pull(other).click();
+  const crank = (one: Page) => one.getByText('Turn the crank', { exact: true }).first();
+  for (const one of [other, page]) await expect(crank(one)).toBeVisible();
+  // Taken with a word, which is said at the other; laid down by leaving, it lies there.
+  await by('IH');
+  await page.getByRole('button', { name: 'Take it all the same, with a word why' }).click();
+  await page.getByLabel(/^Why it is taken over/).fill('MK is at lunch');
+  await page.getByRole('button', { name: 'Take it over' }).click();
+  await expect(page.getByRole('button', { name: 'Crank turned' })).toBeEnabled();
+  await by('MK');
+  await expect(other.getByTestId('looking-on')).toContainText('MK is at lunch');
+  await page.getByRole('button', { name: 'Leave', exact: true }).click();
+  await expect(other.getByTestId('looking-on')).toContainText('lies there');
+  await nextPress(other);
+  await other.keyboard.press('Space');
+  await expect(other.getByRole('button', { name: 'Crank turned' })).toBeEnabled();
+  await expect(crank(other)).toBeVisible();
 });
 
 test('two tabs on one sheet: what another wrote is shown beside what is written here, and a person chooses', async ({

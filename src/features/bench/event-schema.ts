@@ -3,7 +3,12 @@ import { lineAge } from '@/model/line-age';
 import Joi from 'joi';
 import { PULL_OUTCOMES, type BenchEvent } from '@/core/tightening';
 
-const shared = { id: Joi.string().min(8).max(40).required(), age_ms: lineAge };
+const shared = {
+  id: Joi.string().min(8).max(40).required(),
+  age_ms: lineAge,
+  // Which screen it comes from: only the one that has the wrench records.
+  bench: Joi.string().min(8).max(40),
+};
 const step = typedNumber().integer().min(0).max(10_000).required();
 
 const outcome = Joi.string()
@@ -32,6 +37,7 @@ export type SentEvent = (BenchEvent extends infer Event
     : never
   : never) & {
   readonly age_ms: number;
+  readonly bench?: string;
 };
 
 /** Checks one line from the bench: first its kind, then what that kind carries. */

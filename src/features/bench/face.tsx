@@ -1,9 +1,7 @@
 'use client';
 
-import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
 import { useMounted } from '@mantine/hooks';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { BenchEvent, PullOutcome } from '@/core/tightening';
@@ -13,7 +11,10 @@ import { agoFrom } from '@/interface/figures/times';
 import { callWords } from './call-words';
 import { FaceCall, type KnownOfPlaces } from './face-call';
 import { FaceDrawing } from './face-drawing';
+import { FaceHead } from './face-head';
 import { FaceKeyRow } from './face-key-row';
+import { FaceTroubles } from './face-troubles';
+import { LookingOn } from './looking-on';
 import { TouchAgain } from './touch-again';
 import { lineOf } from '@/interface/words/bench-words';
 import { SHEET } from '@/interface/shell/sheet-id';
@@ -24,6 +25,7 @@ import type { ChangedSince } from './queries';
 import { useChangedSheet } from './use-changed-sheet';
 import { useFaceKeys } from './use-face-keys';
 import { useGap } from './use-gap';
+import { useHold } from './use-hold';
 import { useOnePress } from './use-one-press';
 import styles from './face.module.css';
 
@@ -51,6 +53,7 @@ export function Face(props: Props) {
   const router = useRouter();
   const record = useBenchRecord(props.tighteningId, plan, props.events);
   const { round } = record;
+  const hold = useHold(props.tighteningId, record.written);
   const step = plan.steps[round.next];
   // The key opens once the page is alive, so that no press before it is taken for a pull.
   const alive = useMounted();
@@ -62,13 +65,14 @@ export function Face(props: Props) {
   const press = useOnePress();
   const [lastBefore] = useState(round.last);
   const gap = useGap(lastBefore && props.openedAt - Date.parse(lastBefore.at));
-  const isLong = gap.isLong && !round.complete && round.last !== undefined;
+  const isLong = gap.isLong && !hold.looksOn && !round.complete && round.last !== undefined;
   // After a long gap the first press says that the last one was touched again, and does nothing else.
-  const act = (run: () => unknown) => press.act(() => gap.stops() || run());
+  const act = (run: () => unknown) => !hold.looksOn && press.act(() => gap.stops() || run());
   const pull = (outcome: PullOutcome) =>
     act(() => (isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome)));
   const leave = () => router.push(back);
   const main = () => {
+    if (hold.looksOn) return hold.seen?.mayTake && press.act(() => hold.move('take'));
     if (round.complete) return press.leave(leave);
     if (isOver || step?.kind !== 'shaft') return pull('pulled');
     return held && !isLong ? undefined : act(record.shaftTurned);
@@ -94,22 +98,15 @@ export function Face(props: Props) {
   const nextPosition = called?.kind === 'pull' ? called.position : undefined;
   return (
     <main className={styles.face} id={SHEET}>
-      <header className={styles.head}>
-        <h1 className={styles.title} title={jointName}>
-          {jointName}
-          {PURPOSE_WORDS[purpose].title && <span className={styles.purpose}> {PURPOSE_WORDS[purpose].title}</span>}
-        </h1>
-        <p className={styles.engine} title={engineName}>
-          {engineName}
-        </p>
-        <p className={styles.last}>
-          {press.passedOver
-            ? 'One press counted: a second within a third of a second is taken for the same.'
-            : round.last
-              ? `Last done: ${lineOf(plan, round.last)}, ${agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}`
-              : PURPOSE_WORDS[purpose].before}
-        </p>
-      </header>
+      <FaceHead
+        jointName={jointName}
+        engineName={engineName}
+        purpose={purpose}
+        plan={plan}
+        round={round}
+        passedOver={press.passedOver}
+        openedAt={props.openedAt}
+      />
       <FaceDrawing
         plan={plan}
         round={round}
@@ -130,28 +127,21 @@ export function Face(props: Props) {
         {press.passedOver ? 'One press counted. ' : ''}
         {call}
       </p>
-      <div className={styles.troubles}>
-        {changed && !round.complete && (
-          <p className={styles.trouble} role="alert">
-            {changed.words} <Link href={props.sheet}>{changed.act}</Link>
-          </p>
-        )}
-        {record.trouble && (
-          <p className={styles.trouble} role="alert">
-            {record.trouble}
-          </p>
-        )}
-      </div>
-      <FaceKeyRow
-        record={record}
-        step={step}
-        isLong={isLong}
-        canPress={alive && (isLong || isOver || !held)}
-        onMain={main}
-        onPull={pull}
-        onStrike={strike}
-        onLeave={leave}
-      />
+      <FaceTroubles changed={changed} record={record} sheet={props.sheet} hold={hold} />
+      {hold.looksOn ? (
+        <LookingOn hold={hold} openedAt={props.openedAt} onLeave={leave} />
+      ) : (
+        <FaceKeyRow
+          record={record}
+          step={step}
+          isLong={isLong}
+          canPress={alive && (isLong || isOver || !held)}
+          onMain={main}
+          onPull={pull}
+          onStrike={strike}
+          onLeave={leave}
+        />
+      )}
     </main>
   );
 }

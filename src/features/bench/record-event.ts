@@ -8,6 +8,7 @@ import { madeAt, type Recorded } from '@/model/line-age';
 import { problemOf, problemOfThrown } from '@/server/problem';
 import { ok, type Result, fail } from '@/model/result';
 import { validateEvent } from './event-schema';
+import { assertHoldsWrench } from './hold';
 import { OPENED_SINCE, openedSince } from './opened-since';
 
 const noTightening = { code: 'not-found', message: 'That tightening is not in this shop.' };
@@ -34,7 +35,7 @@ function assertNotOpened(shop: Shop, round: Tightening, at: string): void {
 export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Result<Recorded> {
   const checked = validateEvent(body);
   if (checked.error) return fail(problemOf(checked.error));
-  const { age_ms, ...sent } = checked.value;
+  const { age_ms, bench, ...sent } = checked.value;
   try {
     const tightening = shop.tightenings.find(tighteningId);
     if (!tightening) return fail(noTightening);
@@ -43,6 +44,7 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Re
     const now = nowMs();
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
     assertNotOpened(shop, tightening, times.at);
+    assertHoldsWrench(shop, tightening.id, bench, times.at);
     const isNew = shop.tightenings.record(tightening, { ...sent, at: times.at }, times.recordedAt);
     if (isNew) return ok({ id: sent.id, isNew, ...times });
     const known = shop.tightenings.events(tighteningId).find(({ id }) => id === sent.id);

@@ -5,11 +5,15 @@ import { useMemo } from 'react';
 import { roundState, type BenchEvent, type PullOutcome, type RoundState } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useRecord } from '@/interface/record/use-record';
+import { benchId } from './bench-id';
 
 export interface BenchRecord {
   readonly round: RoundState;
   /** Positions whose line is not yet on disk. */
   readonly pending: ReadonlySet<number>;
+  /** How many lines are on disk, as far as this screen knows; and whether any is on its way there. */
+  readonly written: number;
+  readonly isWaiting: boolean;
   readonly trouble?: string;
   readonly pull: (outcome: PullOutcome) => void;
   readonly shaftTurned: () => void;
@@ -28,7 +32,14 @@ const now = () => new Date().toISOString();
  * The record of one tightening at the bench: what is on disk, what is on its way there, and the acts that add to it.
  */
 export function useBenchRecord(tighteningId: string, plan: TighteningPlan, events: readonly BenchEvent[]): BenchRecord {
-  const { lines, waiting, trouble, add } = useRecord(tighteningId, `/api/tightenings/${tighteningId}/events`, events);
+  const {
+    lines,
+    waiting,
+    trouble,
+    add: keep,
+  } = useRecord(tighteningId, `/api/tightenings/${tighteningId}/events`, events);
+  // Each line says from which screen it comes, also one that is only sent once it is opened again.
+  const add = (line: BenchEvent) => keep(Object.assign(line, { bench: benchId() }));
   const current = useMemo(() => roundState(plan.steps, lines, plan.positions.length, plan.asksOver), [plan, lines]);
   const over = current.over[0];
   const pending = new Set(
@@ -40,6 +51,8 @@ export function useBenchRecord(tighteningId: string, plan: TighteningPlan, event
   return {
     round: current,
     pending,
+    written: lines.length - waiting.length,
+    isWaiting: waiting.length > 0,
     trouble,
     pull: (outcome) => add({ id: nanoid(), kind: 'pull', step: current.next, outcome, at: now() }),
     again: (outcome) => over !== undefined && add({ id: nanoid(), kind: 'again', step: over, outcome, at: now() }),

@@ -1,0 +1,40 @@
+import Link from 'next/link';
+import type { BenchRecord } from './use-bench-record';
+import type { ChangedSince } from './queries';
+import type { Hold } from './use-hold';
+import styles from './face.module.css';
+
+interface Props {
+  readonly changed: ChangedSince | undefined;
+  readonly record: BenchRecord;
+  readonly sheet: string;
+  readonly hold: Hold;
+}
+
+/** What stands in the way, or is asked from elsewhere. */
+export function FaceTroubles({ changed, record, sheet, hold: { seen, move } }: Props) {
+  const isWaiting = record.isWaiting;
+  return (
+    <div className={styles.troubles}>
+      {seen?.askedBy !== undefined && (
+        <p className={styles.trouble} data-asked role="alert">
+          {seen.askedBy === '' ? 'Another screen asks' : `${seen.askedBy}, at another screen, asks`} for the wrench.{' '}
+          <button type="button" className={styles.other} disabled={isWaiting} onClick={() => move('hand-over')}>
+            Hand it over
+          </button>
+          {isWaiting && ' Once what was pulled is on disk.'}
+        </p>
+      )}
+      {changed && !record.round.complete && (
+        <p className={styles.trouble} role="alert">
+          {changed.words} <Link href={sheet}>{changed.act}</Link>
+        </p>
+      )}
+      {record.trouble && (
+        <p className={styles.trouble} role="alert">
+          {record.trouble}
+        </p>
+      )}
+    </div>
+  );
+}

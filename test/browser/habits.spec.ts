@@ -384,3 +384,31 @@ test('one that cannot be reached is passed over with a reason, and comes back wh
   await page.goto(`${bench.address}/engines/demo-maestrale/record/demo-m-joint-head`);
   await expect(page.getByText('passed over for now: the socket fouls the pipe')).toBeVisible();
 });
+
+test('what was ticked on a paper card is copied box by box, and what was not is owed at the bench', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-maestrale/tighten`);
+  await page.getByRole('link', { name: 'Copy a paper card of Cylinder head' }).click();
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await page.getByRole('button', { name: 'All of stage 2' }).click();
+  await page.getByRole('checkbox', { name: 'The crank was turned after stage 2' }).check();
+  await page.getByRole('button', { name: 'All of stage 3' }).click();
+  // Number 2 of the last stage went over; number 3 was not ticked.
+  const box = (number: number) => page.getByRole('button', { name: new RegExp(`^Number ${number}, stage 3`) });
+  for (let i = 0; i < 3; i++) await box(2).click();
+  await expect(box(2)).toHaveAccessibleName(/went over$/);
+  for (let i = 0; i < 4; i++) await box(3).click();
+  await expect(box(3)).toHaveAccessibleName(/empty$/);
+  await page.getByLabel('When and by whom, as the card says').fill('Saturday, MK');
+  await page.getByRole('button', { name: 'Copy 6 boxes' }).click();
+  await page.waitForURL('**/tighten');
+  await page.goto(bench.address + FACE);
+  await page.getByRole('button', { name: 'Pulled again' }).click();
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 3 of 3');
+  await expect(page.locator('[data-pending]')).toHaveCount(0);
+  await page.goto(`${bench.address}/engines/demo-maestrale/record/demo-m-joint-head`);
+  await expect(page.getByText(/copied from paper: Saturday, MK/).first()).toBeVisible();
+});

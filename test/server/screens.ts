@@ -16,6 +16,7 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['joint with caps', '/engines/demo-norrhem/joints/demo-n-joint-mains'],
   ['joint by stretch', '/engines/demo-maestrale/joints/demo-m-joint-rods/stretch'],
   ['table of figures', '/engines/demo-fourteen/book/import'],
+  ['from a paper card', '/engines/demo-maestrale/tighten/demo-m-joint-head-round-1'],
   ['films', '/shelves/films'],
   ['grades', '/shelves/grades'],
   ['threads', '/shelves/threads'],

@@ -12,6 +12,8 @@ export type BenchEvent =
       readonly kind: 'pull';
       readonly step: number;
       readonly outcome: PullOutcome;
+      /** Where it is from, of a pull that was not made at the bench: copied from paper. */
+      readonly words?: string;
       readonly at: string;
     }
   | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }

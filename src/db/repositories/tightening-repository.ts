@@ -50,7 +50,9 @@ function toEvent(row: EventRow): RecordedEvent {
   if (row.kind === 'shaft') return { ...shared, kind: 'shaft', step: row.step as number };
   if (row.kind === 'left' || row.kind === 'skip')
     return { ...shared, kind: row.kind, step: row.step as number, words: row.words ?? '' };
-  return { ...shared, kind: row.kind, step: row.step as number, outcome: row.outcome as PullOutcome };
+  const pulled = { ...shared, step: row.step as number, outcome: row.outcome as PullOutcome };
+  if (row.kind === 'again') return { ...pulled, kind: 'again' };
+  return { ...pulled, kind: 'pull', ...(row.words !== null && { words: row.words }) };
 }
 
 const toRound = (row: RoundRow): Round => ({
@@ -70,7 +72,7 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
     position: step?.position ?? null,
     torque_Nm: step?.torque_Nm ?? null,
     outcome: isPulled ? event.outcome : null,
-    words: event.kind === 'left' || event.kind === 'skip' ? event.words : null,
+    words: event.kind === 'left' || event.kind === 'skip' || event.kind === 'pull' ? (event.words ?? null) : null,
     strikesId: event.kind === 'strike' ? event.strikes : null,
   };
 }

@@ -125,10 +125,11 @@ function drawingOf({
 function wayOn(
   engine: Engine,
   { joint, final, openRetorque, retorque }: JointState,
-): Pick<TightenLine, 'href' | 'act' | 'ready'> {
-  if (openRetorque) return { href: `/face/${openRetorque.tightening.id}`, act: 'Go on with the retorque', ready: true };
+): Pick<TightenLine, 'href' | 'act' | 'ready' | 'roundId'> {
+  const wayTo = (roundId: string, act: string) => ({ href: `/face/${roundId}`, act, ready: true, roundId });
+  if (openRetorque) return wayTo(openRetorque.tightening.id, 'Go on with the retorque');
   if (retorque.state === 'open') return { href: `/engines/${engine.id}/run-in`, act: 'Go over it again', ready: true };
-  if (final && !final.state.complete) return { href: `/face/${final.tightening.id}`, act: 'Go on', ready: true };
+  if (final && !final.state.complete) return wayTo(final.tightening.id, 'Go on');
   return {
     href: `/engines/${engine.id}/joints/${joint.id}`,
     act: final ? 'Open its sheet' : 'Begin from its sheet',

@@ -31,6 +31,22 @@ function assertNotOpened(shop: Shop, round: Tightening, at: string): void {
     throw new DomainError('opened', `${OPENED_SINCE} Begin a new one from its sheet.`);
 }
 
+/**
+ * What every line of a round is asked, wherever it comes from.
+ * @throws DomainError crank-held, opened, held-elsewhere
+ */
+export function assertMayRecord(
+  shop: Shop,
+  round: Tightening,
+  kind: RecordedEvent['kind'],
+  bench: string | undefined,
+  at: string,
+): void {
+  if (kind === 'shaft') assertFree(shop, round.jointId);
+  assertNotOpened(shop, round, at);
+  assertHoldsWrench(shop, round.id, bench, at);
+}
+
 /** Writes one line of the bench; the answer comes only once it is on disk. The same line twice is one line. */
 export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Result<Recorded> {
   const checked = validateEvent(body);
@@ -40,11 +56,9 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Re
     const tightening = shop.tightenings.find(tighteningId);
     if (!tightening) return fail(noTightening);
     assertWorkedWith(shop, 'joint', tightening.jointId);
-    if (sent.kind === 'shaft') assertFree(shop, tightening.jointId);
     const now = nowMs();
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
-    assertNotOpened(shop, tightening, times.at);
-    assertHoldsWrench(shop, tightening.id, bench, times.at);
+    assertMayRecord(shop, tightening, sent.kind, bench, times.at);
     const isNew = shop.tightenings.record(tightening, { ...sent, at: times.at }, times.recordedAt);
     if (isNew) return ok({ id: sent.id, isNew, ...times });
     const known = shop.tightenings.events(tighteningId).find(({ id }) => id === sent.id);

@@ -20,6 +20,8 @@ export interface TightenLine {
   readonly href: string;
   readonly act: string;
   readonly ready: boolean;
+  /** The round under way: what was ticked on its paper card can be copied into it. */
+  readonly roundId?: string;
 }
 
 const AT_THE_BENCH: Working = {
@@ -69,6 +71,13 @@ export const TightenScreen = ({
             <h2 className={styles.name}>{line.name}</h2>
             <p>{line.line}</p>
             <p className="soft">{line.retorque}</p>
+            {line.roundId !== undefined && (
+              <p>
+                <Link href={`/engines/${engineId}/tighten/${line.roundId}`}>
+                  Copy a paper card<span className="only-spoken"> of {line.name}</span>
+                </Link>
+              </p>
+            )}
           </div>
           <Link href={line.href} className={key.key} data-rank={line.ready ? 'main' : 'plain'}>
             {line.act}

@@ -19,7 +19,7 @@ const outcome = Joi.string()
   .valid(...PULL_OUTCOMES)
   .required();
 const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
-  pull: { step: index, outcome },
+  pull: { step: index, outcome, words: Joi.string().trim().min(1).max(400) },
   shaft: { step: index },
   again: { step: index, outcome },
   left: { step: index, words: Joi.string().trim().min(1).max(400).required() },

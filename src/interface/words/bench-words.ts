@@ -28,7 +28,8 @@ export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): stri
 export function doneWords(event: Exclude<DoneEvent, { kind: 'shaft' }>, step: Step | undefined): string {
   if (event.kind === 'left') return `left as it is: ${event.words}`;
   if (event.kind === 'skip') return `passed over for now: ${event.words}`;
-  if (event.kind === 'pull') return outcomeWords(event.outcome, step);
+  if (event.kind === 'pull')
+    return `${outcomeWords(event.outcome, step)}${event.words === undefined ? '' : `, ${event.words}`}`;
   return event.outcome === 'pulled'
     ? 'slackened and pulled again'
     : `slackened, pulled again and ${OUTCOME_WORDS[event.outcome]}`;

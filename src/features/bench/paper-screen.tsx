@@ -1,0 +1,223 @@
+'use client';
+
+import { TextInput } from '@mantine/core';
+import { useRouter } from 'next/navigation';
+import { useMemo, useState } from 'react';
+import { roundState, type BenchEvent, type DoneEvent, type PullStep } from '@/core/tightening';
+import type { PaperOutcome } from '@/model/joint/from-paper';
+import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { useFigures } from '@/interface/figures/preferences';
+import { Button } from '@/interface/parts/button';
+import form from '@/interface/parts/form.module.css';
+import { HydrationGate } from '@/interface/parts/hydration-gate';
+import { Notice, Screen } from '@/interface/parts/screen';
+import { useAct } from '@/interface/parts/use-act';
+import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
+import { outcomeWords, pullWords } from '@/interface/words/bench-words';
+import { copyFromPaperAction } from './actions';
+import { benchId } from './bench-id';
+import styles from './paper-screen.module.css';
+
+interface Props {
+  readonly roundId: string;
+  readonly jointName: string;
+  readonly plan: TighteningPlan;
+  readonly events: readonly BenchEvent[];
+  readonly back: string;
+}
+
+/** What a box goes through as it is pressed, and what stands in it. */
+const MARKS: readonly (readonly [outcome: PaperOutcome, mark: string])[] = [
+  ['pulled', '✓'],
+  ['did-not-move', 'M'],
+  ['already-past', 'P'],
+  ['went-over', 'O'],
+];
+
+const markOf = (outcome: PaperOutcome | undefined): string =>
+  outcome === 'turned' ? '✓' : (MARKS.find(([one]) => one === outcome)?.[1] ?? '');
+
+const after = (outcome: PaperOutcome | undefined): PaperOutcome | undefined =>
+  MARKS[MARKS.findIndex(([one]) => one === outcome) + 1]?.[0];
+
+interface BoxProps {
+  readonly name: string;
+  readonly step: PullStep;
+  readonly figure: string;
+  /** What is on the record already. */
+  readonly written: DoneEvent | undefined;
+  readonly outcome: PaperOutcome | undefined;
+  readonly onPress: (next: PaperOutcome | undefined) => void;
+}
+
+function Box({ name, step, figure, written, outcome, onPress }: BoxProps) {
+  if (written)
+    return (
+      <td className={styles.written}>
+        <span aria-hidden>{markOf(written.kind === 'pull' ? written.outcome : 'pulled')}</span>
+        <span className="only-spoken">on the record already</span>
+      </td>
+    );
+  const said = outcome === undefined || outcome === 'turned' ? 'empty' : outcomeWords(outcome, step);
+  return (
+    <td>
+      <button
+        type="button"
+        className={styles.box}
+        aria-label={`${name}, ${figure}: ${said}`}
+        data-ticked={outcome !== undefined || undefined}
+        onClick={() => onPress(after(outcome))}
+      >
+        <span>{markOf(outcome)}</span>
+        <span className={styles.figure}>{figure}</span>
+      </button>
+    </td>
+  );
+}
+
+type Boxes = ReadonlyMap<number, PaperOutcome>;
+
+const ON_THE_CARD: Working = {
+  title: 'What a box says',
+  remarks: [
+    ['Pressed', 'It goes through pulled ✓, did not move M, already past P, went over O, and empty again.'],
+    ['Copied', 'Its line in the record says that it is from paper, and what the card says of when and by whom.'],
+    ['Not ticked', 'Nothing is taken for done because what came after it is.'],
+  ],
+};
+
+function Margin() {
+  useDefaultWorking(ON_THE_CARD);
+  return null;
+}
+
+/** What was ticked on the paper card of a round, copied box by box: in the turn of the card, a line a number. */
+export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
+  const router = useRouter();
+  const { plain } = useFigures();
+  const { act, pending, problem } = useAct();
+  const [boxes, setBoxes] = useState<Boxes>(new Map());
+  const [words, setWords] = useState('');
+  const done = useMemo(() => {
+    const state = roundState(plan.steps, events, plan.positions.length, plan.asksOver);
+    return new Map(state.done.flatMap((event) => (event.kind === 'skip' ? [] : [[event.step, event] as const])));
+  }, [plan, events]);
+  const put = (changed: readonly (readonly [number, PaperOutcome | undefined])[]) =>
+    setBoxes((before) => {
+      const next = new Map(before);
+      for (const [step, outcome] of changed)
+        if (outcome === undefined) next.delete(step);
+        else next.set(step, outcome);
+      return next;
+    });
+  const steps = plan.steps.map((step, at) => ({ step, at }));
+  const stages = Math.max(...steps.map(({ step }) => (step.kind === 'pull' ? step.stage + 1 : 0)));
+  const cranks = steps.filter(({ step, at }) => step.kind === 'shaft' && !done.has(at));
+  const boxOf = (place: number, stage: number) =>
+    steps.find(({ step }) => step.kind === 'pull' && step.position === place && step.stage === stage);
+  const freeOf = (stage: number) =>
+    plan.order.flatMap((place) => {
+      const box = boxOf(place, stage);
+      return box && !done.has(box.at) ? [box.at] : [];
+    });
+  const tickAll = (stage: number) => {
+    const free = freeOf(stage);
+    const all = free.every((at) => boxes.has(at));
+    put(free.filter((at) => all || !boxes.has(at)).map((at) => [at, all ? undefined : 'pulled']));
+  };
+  const send = () =>
+    act(
+      () =>
+        copyFromPaperAction({
+          roundId,
+          boxes: [...boxes].map(([step, outcome]) => ({ step, outcome })),
+          words,
+          bench: benchId(),
+        }),
+      () => router.push(back),
+    );
+  return (
+    <Screen
+      title={`From a paper card: ${jointName}`}
+      lead="What was ticked at a bench without a screen. An empty box before a ticked one is owed, and comes back at the bench."
+    >
+      <Margin />
+      <HydrationGate>
+        <div className={styles.wide}>
+          <table className={styles.card}>
+            <caption className="only-spoken">A line a fastener in the turn, a column a stage</caption>
+            <thead>
+              <tr>
+                <th scope="col">Number</th>
+                {Array.from({ length: stages }, (_, stage) => (
+                  <th key={stage} scope="col">
+                    {freeOf(stage).length === 0 ? (
+                      `Stage ${stage + 1}`
+                    ) : (
+                      <button type="button" className={styles.all} onClick={() => tickAll(stage)}>
+                        All of stage {stage + 1}
+                      </button>
+                    )}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {plan.order.map((place, i) => (
+                <tr key={place}>
+                  <th scope="row">
+                    {i + 1}
+                    {kindAt(plan, place) && <span className="soft"> {kindAt(plan, place)?.name}</span>}
+                  </th>
+                  {Array.from({ length: stages }, (_, stage) => {
+                    const box = boxOf(place, stage);
+                    if (!box) return <td key={stage}>–</td>;
+                    const step = box.step as PullStep;
+                    return (
+                      <Box
+                        key={stage}
+                        name={`Number ${i + 1}, stage ${stage + 1}`}
+                        step={step}
+                        figure={pullWords(plan, step, plain(step.setting))}
+                        written={done.get(box.at)}
+                        outcome={boxes.get(box.at)}
+                        onPress={(next) => put([[box.at, next]])}
+                      />
+                    );
+                  })}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {cranks.map(({ step, at }) => (
+          <label key={at} className={form.choice}>
+            <input
+              type="checkbox"
+              checked={boxes.has(at)}
+              onChange={(event) => put([[at, event.currentTarget.checked ? 'turned' : undefined]])}
+            />
+            <span>The crank was turned after stage {step.kind === 'shaft' ? step.afterStage + 1 : ''}</span>
+          </label>
+        ))}
+        <div className={form.grid}>
+          <TextInput
+            className={form.wide}
+            label="When and by whom, as the card says"
+            description="It stands in the record beside each: copied from paper"
+            maxLength={200}
+            value={words}
+            onChange={(event) => setWords(event.currentTarget.value)}
+          />
+        </div>
+        {problem && <Notice kind="stop">{problem.message}</Notice>}
+        <p className={form.acts}>
+          <Button rank="main" onClick={send} disabled={pending || boxes.size === 0}>
+            Copy {boxes.size === 1 ? 'one box' : `${boxes.size} boxes`}
+          </Button>
+          <Button onClick={() => router.push(back)}>Leave it</Button>
+        </p>
+      </HydrationGate>
+    </Screen>
+  );
+}

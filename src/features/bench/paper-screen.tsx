@@ -2,16 +2,16 @@
 
 import { TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { roundState, type BenchEvent, type DoneEvent, type PullStep } from '@/core/tightening';
-import type { PaperOutcome } from '@/model/joint/from-paper';
+import type { PaperBox, PaperOutcome } from '@/model/joint/from-paper';
 import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
+import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { HydrationGate } from '@/interface/parts/hydration-gate';
-import { Notice, Screen } from '@/interface/parts/screen';
-import { useAct } from '@/interface/parts/use-act';
+import { Screen } from '@/interface/parts/screen';
+import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { outcomeWords, pullWords } from '@/interface/words/bench-words';
 import { copyFromPaperAction } from './actions';
@@ -75,8 +75,6 @@ function Box({ name, step, figure, written, outcome, onPress }: BoxProps) {
   );
 }
 
-type Boxes = ReadonlyMap<number, PaperOutcome>;
-
 const ON_THE_CARD: Working = {
   title: 'What a box says',
   remarks: [
@@ -91,28 +89,63 @@ function Margin() {
   return null;
 }
 
+interface CranksProps {
+  readonly steps: TighteningPlan['steps'];
+  readonly done: ReadonlyMap<number, unknown>;
+  readonly boxes: ReadonlyMap<number, PaperOutcome>;
+  readonly onBox: (step: number, outcome: PaperOutcome | undefined) => void;
+}
+
+/** Where the crank was to be turned: nobody takes it for turned because what came after it is ticked. */
+const Cranks = ({ steps, done, boxes, onBox }: CranksProps) =>
+  steps.map(
+    (step, at) =>
+      step.kind === 'shaft' &&
+      !done.has(at) && (
+        <label key={at} className={form.choice}>
+          <input
+            type="checkbox"
+            checked={boxes.has(at)}
+            onChange={(event) => onBox(at, event.currentTarget.checked ? 'turned' : undefined)}
+          />
+          <span>The crank was turned after stage {step.afterStage + 1}</span>
+        </label>
+      ),
+  );
+
 /** What was ticked on the paper card of a round, copied box by box: in the turn of the card, a line a number. */
 export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
   const router = useRouter();
   const { plain } = useFigures();
-  const { act, pending, problem } = useAct();
-  const [boxes, setBoxes] = useState<Boxes>(new Map());
-  const [words, setWords] = useState('');
+  const {
+    form: fields,
+    submit,
+    pending,
+    problem,
+    draft,
+  } = useActionForm(
+    `paper-${roundId}`,
+    { roundId, boxes: [] as readonly PaperBox[], words: '', bench: '' },
+    (values) => copyFromPaperAction({ ...values, bench: benchId() }),
+    () => router.push(back),
+  );
+  const boxes = useMemo(
+    () => new Map(fields.values.boxes.map(({ step, outcome }) => [step, outcome])),
+    [fields.values.boxes],
+  );
   const done = useMemo(() => {
     const state = roundState(plan.steps, events, plan.positions.length, plan.asksOver);
     return new Map(state.done.flatMap((event) => (event.kind === 'skip' ? [] : [[event.step, event] as const])));
   }, [plan, events]);
-  const put = (changed: readonly (readonly [number, PaperOutcome | undefined])[]) =>
-    setBoxes((before) => {
-      const next = new Map(before);
-      for (const [step, outcome] of changed)
-        if (outcome === undefined) next.delete(step);
-        else next.set(step, outcome);
-      return next;
-    });
+  const put = (changed: readonly (readonly [number, PaperOutcome | undefined])[]) => {
+    const next = new Map<number, PaperOutcome | undefined>([...boxes, ...changed]);
+    fields.setFieldValue(
+      'boxes',
+      [...next].flatMap(([step, outcome]) => (outcome === undefined ? [] : [{ step, outcome }])),
+    );
+  };
   const steps = plan.steps.map((step, at) => ({ step, at }));
   const stages = Math.max(...steps.map(({ step }) => (step.kind === 'pull' ? step.stage + 1 : 0)));
-  const cranks = steps.filter(({ step, at }) => step.kind === 'shaft' && !done.has(at));
   const boxOf = (place: number, stage: number) =>
     steps.find(({ step }) => step.kind === 'pull' && step.position === place && step.stage === stage);
   const freeOf = (stage: number) =>
@@ -125,25 +158,14 @@ export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
     const all = free.every((at) => boxes.has(at));
     put(free.filter((at) => all || !boxes.has(at)).map((at) => [at, all ? undefined : 'pulled']));
   };
-  const send = () =>
-    act(
-      () =>
-        copyFromPaperAction({
-          roundId,
-          boxes: [...boxes].map(([step, outcome]) => ({ step, outcome })),
-          words,
-          bench: benchId(),
-        }),
-      () => router.push(back),
-    );
   return (
     <Screen
       title={`From a paper card: ${jointName}`}
       lead="What was ticked at a bench without a screen. An empty box before a ticked one is owed, and comes back at the bench."
     >
       <Margin />
-      <HydrationGate>
-        <div className={styles.wide}>
+      <ActionForm label="The paper card" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
+        <div className={`${form.wide} ${styles.wide}`}>
           <table className={styles.card}>
             <caption className="only-spoken">A line a fastener in the turn, a column a stage</caption>
             <thead>
@@ -190,34 +212,28 @@ export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
             </tbody>
           </table>
         </div>
-        {cranks.map(({ step, at }) => (
-          <label key={at} className={form.choice}>
-            <input
-              type="checkbox"
-              checked={boxes.has(at)}
-              onChange={(event) => put([[at, event.currentTarget.checked ? 'turned' : undefined]])}
-            />
-            <span>The crank was turned after stage {step.kind === 'shaft' ? step.afterStage + 1 : ''}</span>
-          </label>
-        ))}
-        <div className={form.grid}>
-          <TextInput
-            className={form.wide}
-            label="When and by whom, as the card says"
-            description="It stands in the record beside each: copied from paper"
-            maxLength={200}
-            value={words}
-            onChange={(event) => setWords(event.currentTarget.value)}
-          />
-        </div>
-        {problem && <Notice kind="stop">{problem.message}</Notice>}
-        <p className={form.acts}>
-          <Button rank="main" onClick={send} disabled={pending || boxes.size === 0}>
+        <Cranks steps={plan.steps} done={done} boxes={boxes} onBox={(at, outcome) => put([[at, outcome]])} />
+        <TextInput
+          className={form.wide}
+          label="When and by whom, as the card says"
+          description="It stands in the record beside each: copied from paper"
+          maxLength={200}
+          {...fields.getInputProps('words')}
+        />
+        <div className={form.acts}>
+          <Button type="submit" rank="main" busy={pending} disabled={boxes.size === 0}>
             Copy {boxes.size === 1 ? 'one box' : `${boxes.size} boxes`}
           </Button>
-          <Button onClick={() => router.push(back)}>Leave it</Button>
-        </p>
-      </HydrationGate>
+          <Button
+            onClick={() => {
+              draft.discard();
+              router.push(back);
+            }}
+          >
+            Leave it
+          </Button>
+        </div>
+      </ActionForm>
     </Screen>
   );
 }

@@ -134,6 +134,7 @@ test('a head of 26 nuts of two kinds, one of them slotted, the other ended by an
   await page.goto(bench.address + face);
   await faceAlive(page);
   const place = page.getByTestId('face-place');
+  let isTurned = false;
   for (const [i, step] of plan.steps.entries()) {
     if (step.kind !== 'pull') throw new Error('no turn of the crank is planned');
     await expect(place).toContainText(`Number ${plan.order.indexOf(step.position) + 1} of 26`);
@@ -142,7 +143,20 @@ test('a head of 26 nuts of two kinds, one of them slotted, the other ended by an
     expect((await place.textContent())?.includes('Outer nuts')).toBe(isOuter);
     await expect(page.getByText('Then: does a slot meet the hole?')).toHaveCount(isOuter && step.final ? 1 : 0);
     await expect(page.getByTestId('face-setting')).toContainText(step.turn ? '90°' : /\d/);
-    await page.keyboard.press('Space');
+    if (isOuter && step.final && !isTurned) {
+      // One is turned on to its slot, and never back to one.
+      isTurned = true;
+      await page.getByRole('button', { name: 'Pulled, then on to a slot' }).click();
+      const further = page.getByLabel('How far it was turned on, degrees');
+      for (const [typed, taken] of [
+        ['-14', false],
+        ['14', true],
+      ] as const) {
+        await further.fill(typed);
+        await page.getByRole('button', { name: 'Pulled, and turned on' }).click();
+        await expect(page.getByText(/never turned back to a slot/)).toHaveCount(taken ? 0 : 1);
+      }
+    } else await page.keyboard.press('Space');
     if (i < plan.steps.length - 1) await nextPress(page);
   }
   await expect(page.getByText('All 26 done at')).toBeVisible();
@@ -150,5 +164,6 @@ test('a head of 26 nuts of two kinds, one of them slotted, the other ended by an
   await expect(page.getByText(/Put the pins in/)).toBeVisible();
   await page.goto(`${bench.address}/engines/demo-norrhem/record/large`);
   await expect(page.getByRole('heading', { name: 'B, Outer nuts' })).toBeVisible();
+  await expect(page.getByText(/turned 14° further, on to a slot/)).toHaveCount(1);
   await expect(page.getByRole('table').last().getByRole('row')).toHaveCount(plan.steps.length + 1);
 });

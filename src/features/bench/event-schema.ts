@@ -16,7 +16,8 @@ const outcome = Joi.string()
   .required();
 
 const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
-  pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
+  // A pull may say more of itself: how far it was turned on to a slot.
+  pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome, words: Joi.string().trim().min(1).max(400) }),
   again: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
   left: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   skip: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),

@@ -2,7 +2,6 @@
 
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
-import type { Locking } from '@/core/joint';
 import type { PullStep, RoundState } from '@/core/tightening';
 import { figureAt, kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
@@ -15,11 +14,12 @@ import {
   turnNumber,
   turnsOfPlan,
 } from '@/interface/words/bench-words';
-import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
+import { notesOfPlace } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
 import { AngleDrawing } from './angle-drawing';
-import { LOCK_LAST, lockedIn, SLOT_WORDS } from './lock-words';
+import type { KnownOfPlaces } from './known-of-places';
+import { LOCK_LAST, lockedIn, lockingAt, SLOT_WORDS } from './lock-words';
 import styles from './face.module.css';
 
 interface Props {
@@ -28,15 +28,6 @@ interface Props {
   readonly purpose: Purpose;
   readonly strips: readonly string[];
   readonly known: KnownOfPlaces;
-}
-
-/** What is known of the joint beside its plan, as its sheet has it now. */
-export interface KnownOfPlaces {
-  readonly placeNotes: readonly PlaceNote[];
-  /** Of the joint's own fasteners. */
-  readonly locking: Locking;
-  /** Of other kinds, by their names. */
-  readonly kindLockings: Readonly<Record<string, Locking>>;
 }
 
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
@@ -171,8 +162,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const before = lastPulled(plan, round.done);
   const fresh = isNewSetting(plan, round.next, before);
   const figure = figureAt(plan, step.position);
-  const kind = kindAt(plan, step.position);
-  const locking = lockedIn(purpose, kind ? (known.kindLockings[kind.name] ?? 'none') : known.locking);
+  const locking = lockingAt({ plan, purpose, known }, step.position);
   const skipped = round.isOwed
     ? round.done.findLast((one) => one.kind === 'skip' && one.step === round.next)
     : undefined;

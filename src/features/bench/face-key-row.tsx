@@ -1,5 +1,6 @@
 import type { PullOutcome, Step } from '@/core/tightening';
 import { FaceReason } from './face-reason';
+import { NO_SLOT_TURN, slotTurnWords } from './lock-words';
 import type { BenchRecord } from './use-bench-record';
 import styles from './face.module.css';
 
@@ -9,6 +10,9 @@ interface Props {
   /** The work was left for long, and the last fastener is to be touched again first. */
   readonly isLong: boolean;
   readonly canPress: boolean;
+  /** A pin goes through this one once it is at its figure. */
+  readonly isPinned: boolean;
+  readonly onSlot: (words: string) => void;
   readonly onMain: () => void;
   readonly onPull: (outcome: PullOutcome) => void;
   readonly onStrike: () => void;
@@ -33,7 +37,18 @@ function keyWords(step: Step | undefined, isOver: boolean, isLong: boolean): str
 const keepFocus = (event: React.PointerEvent | React.MouseEvent) => event.preventDefault();
 
 /** The keys of the face: what is done at a step, how it went if not plainly, and the way back. */
-export function FaceKeyRow({ record, step, isLong, canPress, onMain, onPull, onStrike, onLeave }: Props) {
+export function FaceKeyRow({
+  record,
+  step,
+  isLong,
+  canPress,
+  isPinned,
+  onSlot,
+  onMain,
+  onPull,
+  onStrike,
+  onLeave,
+}: Props) {
   const { round } = record;
   const isOver = round.over.length > 0;
   return (
@@ -61,6 +76,16 @@ export function FaceKeyRow({ record, step, isLong, canPress, onMain, onPull, onS
               {words} <kbd>{letter}</kbd>
             </button>
           ))}
+          {isPinned && step.final && (
+            <FaceReason
+              key={`slot ${round.next}`}
+              open="Pulled, then on to a slot"
+              label="How far it was turned on, degrees"
+              act="Pulled, and turned on"
+              check={(typed) => (slotTurnWords(typed) === undefined ? NO_SLOT_TURN : undefined)}
+              onReason={(typed) => onSlot(slotTurnWords(typed) ?? '')}
+            />
+          )}
           {!round.isOwed && (
             <FaceReason
               key={round.next}

@@ -11,11 +11,14 @@ interface Props {
   /** What is done with it. */
   readonly act: string;
   readonly onReason: (words: string) => void;
+  /** Why what stands there cannot be taken. */
+  readonly check?: (words: string) => string | undefined;
 }
 
 /** Something at the bench that is done only for a reason, which goes into the record. */
-export function FaceReason({ open, label, act, onReason }: Props) {
+export function FaceReason({ open, label, act, onReason, check }: Props) {
   const [words, setWords] = useState<string>();
+  const [wrong, setWrong] = useState<string>();
   if (words === undefined)
     return (
       <button type="button" className={styles.other} onClick={() => setWords('')}>
@@ -25,6 +28,9 @@ export function FaceReason({ open, label, act, onReason }: Props) {
   const send = (event: FormEvent) => {
     event.preventDefault();
     if (words.trim() === '') return;
+    const refused = check?.(words.trim());
+    setWrong(refused);
+    if (refused !== undefined) return;
     onReason(words.trim());
     setWords(undefined);
   };
@@ -35,6 +41,7 @@ export function FaceReason({ open, label, act, onReason }: Props) {
         label={label}
         maxLength={400}
         value={words}
+        error={wrong}
         autoFocus
         onChange={(event) => setWords(event.currentTarget.value)}
       />

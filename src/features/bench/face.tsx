@@ -9,7 +9,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { callWords } from './call-words';
-import { FaceCall, type KnownOfPlaces } from './face-call';
+import { FaceCall } from './face-call';
 import { FaceDrawing } from './face-drawing';
 import { FaceHead } from './face-head';
 import { FaceKeyRow } from './face-key-row';
@@ -18,6 +18,8 @@ import { LookingOn } from './looking-on';
 import { TouchAgain } from './touch-again';
 import { lineOf } from '@/interface/words/bench-words';
 import { SHEET } from '@/interface/shell/sheet-id';
+import type { KnownOfPlaces } from './known-of-places';
+import { lockingAt } from './lock-words';
 import { say } from './say';
 import { useAwake } from './use-awake';
 import { useBenchRecord } from './use-bench-record';
@@ -68,8 +70,8 @@ export function Face(props: Props) {
   const isLong = gap.isLong && !hold.looksOn && !round.complete && round.last !== undefined;
   // After a long gap the first press says that the last one was touched again, and does nothing else.
   const act = (run: () => unknown) => !hold.looksOn && press.act(() => gap.stops() || run());
-  const pull = (outcome: PullOutcome) =>
-    act(() => (isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome)));
+  const pull = (outcome: PullOutcome, words?: string) =>
+    act(() => (isOver ? record.again(outcome) : step?.kind === 'pull' && record.pull(outcome, words)));
   const leave = () => router.push(back);
   const main = () => {
     if (hold.looksOn) return hold.seen?.mayTake && press.act(() => hold.move('take'));
@@ -136,6 +138,8 @@ export function Face(props: Props) {
           step={step}
           isLong={isLong}
           canPress={alive && (isLong || isOver || !held)}
+          isPinned={nextPosition !== undefined && lockingAt(props, nextPosition) === 'pin'}
+          onSlot={(words) => pull('pulled', words)}
           onMain={main}
           onPull={pull}
           onStrike={strike}

@@ -15,7 +15,8 @@ export interface BenchRecord {
   readonly written: number;
   readonly isWaiting: boolean;
   readonly trouble?: string;
-  readonly pull: (outcome: PullOutcome) => void;
+  /** @param words what more is to be said of it */
+  readonly pull: (outcome: PullOutcome, words?: string) => void;
   readonly shaftTurned: () => void;
   /** The one that went over at its final figure, slackened and pulled again. */
   readonly again: (outcome: PullOutcome) => void;
@@ -54,7 +55,8 @@ export function useBenchRecord(tighteningId: string, plan: TighteningPlan, event
     written: lines.length - waiting.length,
     isWaiting: waiting.length > 0,
     trouble,
-    pull: (outcome) => add({ id: nanoid(), kind: 'pull', step: current.next, outcome, at: now() }),
+    pull: (outcome, words) =>
+      add({ id: nanoid(), kind: 'pull', step: current.next, outcome, ...(words && { words }), at: now() }),
     again: (outcome) => over !== undefined && add({ id: nanoid(), kind: 'again', step: over, outcome, at: now() }),
     skip: (words) => add({ id: nanoid(), kind: 'skip', step: current.next, words, at: now() }),
     leaveOver: (words) => over !== undefined && add({ id: nanoid(), kind: 'left', step: over, words, at: now() }),

@@ -146,7 +146,7 @@ test('a head of 26 nuts of two kinds, one of them slotted, the other ended by an
     if (isOuter && step.final && !isTurned) {
       // One is turned on to its slot, and never back to one.
       isTurned = true;
-      await page.getByRole('button', { name: 'Pulled, then on to a slot' }).click();
+      await page.getByRole('button', { name: 'On to a slot' }).click();
       const further = page.getByLabel('How far it was turned on, degrees');
       for (const [typed, taken] of [
         ['-14', false],

@@ -79,7 +79,7 @@ export function FaceKeyRow({
           {isPinned && step.final && (
             <FaceReason
               key={`slot ${round.next}`}
-              open="Pulled, then on to a slot"
+              open="On to a slot"
               label="How far it was turned on, degrees"
               act="Pulled, and turned on"
               check={(typed) => (slotTurnWords(typed) === undefined ? NO_SLOT_TURN : undefined)}

@@ -29,6 +29,41 @@ describe('who has the wrench', () => {
     expect(holdView(handed, MK, undefined, at(3))).toMatchObject({ state: 'mine', since: at(3), asked: false });
     expect(holdView(handed, IH, undefined, at(3)).state).toBe('elsewhere');
   });
+  test('opened to look at, it is taken where nobody has it, and left where anybody has, the same person too', () => {
+    const opened = after({ act: 'open', ...IH, minute: 0 });
+    expect(opened).toEqual({ ...IH, since: at(0) });
+    expect(holdAfter(opened, { act: 'open', bench: 'tablet-2', who: 'IH' }, undefined, at(1))).toBe(opened);
+    expect(holdAfter(opened, { act: 'open', ...MK }, undefined, at(2 * DAY))).toBe(opened);
+    expect(holdAfter(opened, { act: 'open', ...IH }, undefined, at(1))).toEqual(opened);
+    const down = holdAfter(opened, { act: 'lay-down', ...IH }, undefined, at(2));
+    expect(holdAfter(down, { act: 'open', ...MK }, undefined, at(3)).bench).toBe('bench-two');
+  });
+  test('asked for where it lies there, it is had at once', () => {
+    expect(after({ act: 'ask', ...MK, minute: 4 })).toEqual({ ...MK, since: at(4) });
+    const down = after({ act: 'take', ...IH, minute: 0 }, { act: 'lay-down', ...IH, minute: 5 });
+    expect(holdView(down, MK, undefined, at(6))).toMatchObject({ who: 'IH', since: at(5), asked: false });
+    expect(holdAfter(down, { act: 'ask', ...MK }, undefined, at(6))).toEqual({
+      ...MK,
+      since: at(6),
+      before: { bench: IH.bench, until: at(5) },
+    });
+    const own = after({ act: 'take', ...IH, minute: 0 });
+    expect(holdAfter(own, { act: 'ask', ...IH }, undefined, at(1)).asked).toBeUndefined();
+    expect(holdView(undefined, MK, undefined, at(6))).toMatchObject({ who: '', since: at(6), mayTake: true });
+  });
+  test('whoever gave no initials is another screen, and is said so', () => {
+    const nameless = after({ act: 'take', bench: 'bench-one', who: '', minute: 0 });
+    const said = (hold: BenchHold | undefined) => {
+      try {
+        holdAfter(hold, { act: 'take', ...MK }, undefined, at(1));
+      } catch (error) {
+        return (error as Error).message;
+      }
+      return '';
+    };
+    expect(said(nameless)).toMatch(/^Another screen has the wrench/);
+    expect(said(after({ act: 'take', ...IH, minute: 0 }))).toMatch(/^IH, at another screen, has the wrench/);
+  });
   test('nobody gives away what another has', () => {
     const taken = after({ act: 'take', ...IH, minute: 0 }, { act: 'ask', ...MK, minute: 1 });
     for (const act of ['hand-over', 'lay-down'] as const)

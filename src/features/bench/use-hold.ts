@@ -78,12 +78,7 @@ export function useHold(tighteningId: string, lines: number): Hold {
     }
   }, [address, show, send]);
   useEffect(() => {
-    let isMine = false;
-    const begin = async () => {
-      isMine = await send('take');
-      if (!isMine) await look();
-    };
-    void begin();
+    void send('open');
     const timer = setInterval(() => void look(), LOOK_MS);
     const layDown = () => void send('lay-down', undefined, true);
     window.addEventListener('pagehide', layDown);

@@ -18,7 +18,7 @@ export interface BenchHold {
 
 export const HOLD_JSON = storedJson<BenchHold>('wrench of a round', []);
 
-export const HOLD_ACTS = ['take', 'ask', 'hand-over', 'lay-down'] as const;
+export const HOLD_ACTS = ['open', 'take', 'ask', 'hand-over', 'lay-down'] as const;
 export type HoldAct = (typeof HOLD_ACTS)[number];
 
 /** What a screen does about the wrench. */
@@ -81,7 +81,9 @@ export function holdAfter(
     ...(hold?.bench ? { before: { bench: hold.bench, until: now } } : hold?.before && { before: hold.before }),
     ...(why && { words: why }),
   });
-  if (act === 'take') {
+  // Opened to look at, a round is taken in hand only where nobody has it.
+  if (act === 'open' && hold?.bench && hold.bench !== bench) return hold;
+  if (act === 'take' || act === 'open') {
     if (hold?.bench === bench) return { ...hold, who };
     if (hold && !words && !mayTake(hold, { bench, who }, lastDone, now)) throw elsewhere(hold);
     return taken({ bench, who }, words);

@@ -51,6 +51,39 @@ describe('POST /api/reckon', () => {
   });
 });
 
+describe('a drawing of a joint', () => {
+  test('goes out as a file by the joint’s name; of a joint that is not here, a sentence', async () => {
+    const answer = await fetch(`${server.address}/api/joints/demo-m-joint-cover/drawing`);
+    expect([answer.status, answer.headers.get('content-type'), answer.headers.get('content-disposition')]).toEqual([
+      200,
+      'image/svg+xml; charset=utf-8',
+      "attachment; filename*=UTF-8''Timing%20cover.svg",
+    ]);
+    expect(await answer.text()).toMatch(/^<\?xml .*<svg .*<\/svg>\n$/s);
+    expect((await fetch(`${server.address}/api/joints/none/drawing`)).status).toBe(404);
+  });
+});
+
+describe('who has the wrench, by the API', () => {
+  const wrench = '/api/tightenings/demo-m-joint-head-round-1/wrench';
+  const move = (act: string, bench: string) => post(wrench, JSON.stringify({ act, bench }));
+  test('one has it; a line of another is refused with the right status; laid down, it is free', async () => {
+    expect((await move('open', 'bench-one')).status).toBe(200);
+    const line = { id: 'by-api-line-1', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0, bench: 'bench-two' };
+    const events = '/api/tightenings/demo-m-joint-head-round-1/events';
+    expect((await post(events, JSON.stringify(line))).status).toBe(409);
+    expect((await move('lay-down', 'bench-two')).status).toBe(409);
+    expect((await move('snatch', 'bench-two')).status).toBe(400);
+    expect((await move('lay-down', 'bench-one')).status).toBe(200);
+    const seen = (await (await fetch(`${server.address}${wrench}?bench=bench-two`)).json()) as {
+      result: { state: string };
+    };
+    expect(seen.result.state).toBe('free');
+    expect((await fetch(`${server.address}/api/tightenings/none/wrench?bench=bench-two`)).status).toBe(404);
+    expect((await post(wrench, '{}', { origin: 'http://elsewhere.example' })).status).toBe(403);
+  });
+});
+
 describe('the finding door', () => {
   const ask = async (q: string) => {
     const answer = await fetch(`${server.address}/api/find?q=${encodeURIComponent(q)}`);

@@ -155,6 +155,12 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
           </div>
         </div>
       </form>
+      <p>
+        <a href={`/api/joints/${joint.id}/drawing`} download>
+          The drawing as a file (SVG)
+        </a>
+        {joint.pattern === 'free' && ', in millimetres: printed at full size it lies on the part'}
+      </p>
       {pulled && (
         <p className="soft">Nuts of it were pulled: how many there are, and how they lie, stands as it was pulled.</p>
       )}

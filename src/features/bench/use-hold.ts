@@ -78,7 +78,10 @@ export function useHold(tighteningId: string, lines: number): Hold {
     }
   }, [address, show, send]);
   useEffect(() => {
-    void send('open');
+    const begin = async () => {
+      await send('open');
+    };
+    void begin();
     const timer = setInterval(() => void look(), LOOK_MS);
     const layDown = () => void send('lay-down', undefined, true);
     window.addEventListener('pagehide', layDown);

@@ -76,12 +76,7 @@ export function SourceForm(props: Props) {
       problem={problem}
       draft={draft}
     >
-      <TextInput
-        label="Title"
-        placeholder={titleOfKind(fields.values.kind)}
-        list="titles"
-        {...field('title')}
-      />
+      <TextInput label="Title" placeholder={titleOfKind(fields.values.kind)} list="titles" {...field('title')} />
       <Suggestions id="titles" words={USUAL_TITLES} />
       <TextInput label="Edition" {...field('edition')} />
       <TextInput label="Year" inputMode="numeric" {...field('year')} />

@@ -25,7 +25,11 @@ test('from the line to start from to closed, by keyboard alone', async ({ page, 
   await page.getByLabel('Shape of the engine').focus();
   await page.keyboard.type('Two');
   await expect(page.getByText('Two-stroke twin, pressed-up crank (37 steps)')).toBeAttached();
-  await page.getByRole('button', { name: 'Begin this order' }).focus();
+  const begin = page.getByRole('button', { name: 'Begin this order' });
+  // A key that is not open yet takes no focus, and what is pressed then goes nowhere.
+  await expect(begin).toBeEnabled();
+  await begin.focus();
+  await expect(begin).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Now', exact: true })).toBeVisible();
   // The whole chain of what the last step waits for, by one key.

@@ -52,6 +52,11 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
     source.close();
     open();
   };
+  // An entry begun beside it would be made anew for the source under one’s hands: it waits as a draft.
+  const addSource = () => {
+    close();
+    source.open();
+  };
   return (
     <Screen
       title="Book"
@@ -136,7 +141,7 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
         </Section>
       ))}
       <p className={styles.ends}>
-        {!addingSource && <Button onClick={source.open}>Another source</Button>}
+        {!addingSource && <Button onClick={addSource}>Another source</Button>}
         {sources.length > 0 && (
           <Link href={`/engines/${engineId}/book/import`} className={key.key}>
             A table of figures (CSV)

@@ -95,6 +95,28 @@ test('two screens at one joint: one has the wrench, the other sees what is done,
   await expect(crank(other)).toBeVisible();
 });
 
+test('a tab that is doubled is another screen; read again, each is the one that it was', async ({
+  page,
+  bench,
+  context,
+}) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  await faceAlive(page);
+  await page.reload();
+  await faceAlive(page);
+  // The double has all that the tab's store held.
+  const held = await page.evaluate(() => Object.entries(sessionStorage));
+  const double = await context.newPage();
+  await double.addInitScript((entries: [string, string][]) => {
+    for (const [key, value] of entries) sessionStorage.setItem(key, value);
+  }, held);
+  await double.goto(bench.address + FACE);
+  await expect(double.getByTestId('looking-on')).toContainText('Another screen has the wrench');
+  await expect(page.getByRole('button', { name: 'Pull', exact: true })).toBeEnabled();
+  await expect(page.getByTestId('looking-on')).toHaveCount(0);
+});
+
 test('two tabs on one sheet: what another wrote is shown beside what is written here, and a person chooses', async ({
   page,
   bench,
@@ -415,4 +437,17 @@ test('what was ticked on a paper card is copied box by box, and what was not is 
   await expect(page.locator('[data-pending]')).toHaveCount(0);
   await page.goto(`${bench.address}/engines/demo-maestrale/record/demo-m-joint-head`);
   await expect(page.getByText(/copied from paper: Saturday, MK/).first()).toBeVisible();
+  // A box that was ticked and kept, and pulled at the bench since, is on the record and no longer on the card.
+  const card = `${bench.address}/engines/demo-maestrale/tighten/demo-m-joint-head-round-1`;
+  await page.goto(card);
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await box(3).click();
+  await page.goto(bench.address + FACE);
+  await nextPress(page);
+  await page.getByRole('button', { name: 'Pull', exact: true }).click();
+  await expect(page.locator('[data-pending]')).toHaveCount(0);
+  await page.goto(card);
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await expect(box(3)).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Copy 0 boxes' })).toBeDisabled();
 });

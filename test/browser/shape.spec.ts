@@ -121,6 +121,14 @@ test('an order that is not whole is not kept, and the one before stands', async 
   await expect(page.getByLabel('Order', { exact: true })).toHaveValue('as-printed');
 });
 
+/** What the map of clamp loads asks. */
+async function sayWhatIsClamped(page: Page) {
+  await page.getByLabel('What is clamped').selectOption('iron-side-valve');
+  await page.getByLabel('On what it lies').selectOption('copper-sandwich');
+  await page.getByLabel('Pitch, mm').fill('70');
+  await page.getByLabel('Fastener, N/mm').fill('120000');
+}
+
 test('what the other nuts are doing: asked for what it is, played through by keys, and kept', async ({
   page,
   bench,
@@ -131,10 +139,7 @@ test('what the other nuts are doing: asked for what it is, played through by key
   await alive(page);
   await fold(page, 'What the other nuts are doing').click();
   await expect(page.getByText('It is drawn once each of these is said.')).toBeVisible();
-  await page.getByLabel('What is clamped').selectOption('iron-side-valve');
-  await page.getByLabel('On what it lies').selectOption('copper-sandwich');
-  await page.getByLabel('Pitch, mm').fill('70');
-  await page.getByLabel('Fastener, N/mm').fill('120000');
+  await sayWhatIsClamped(page);
   const ways = page.getByRole('table', { name: 'How even the clamp load is left' });
   await expect(ways.getByRole('row')).toHaveCount(5);
   const uneven = async (name: string) =>
@@ -171,10 +176,7 @@ test('the scatter of a round and a more even way: worked out beside the page, st
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
   await alive(page);
   await fold(page, 'What the other nuts are doing').click();
-  await page.getByLabel('What is clamped').selectOption('iron-side-valve');
-  await page.getByLabel('On what it lies').selectOption('copper-sandwich');
-  await page.getByLabel('Pitch, mm').fill('70');
-  await page.getByLabel('Fastener, N/mm').fill('120000');
+  await sayWhatIsClamped(page);
   await page.getByRole('button', { name: 'Draw 10,000 rounds' }).click();
   const scatter = page.getByTestId('scatter');
   await expect(scatter.getByRole('row')).toHaveCount(3);

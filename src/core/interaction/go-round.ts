@@ -7,6 +7,10 @@ export interface RoundPull {
   readonly target_N: number;
 }
 
+/** All of them in one turn, once to each target. */
+export const pullsOf = (order: readonly number[], targets_N: readonly number[]): readonly RoundPull[] =>
+  targets_N.flatMap((target_N) => order.map((place) => ({ place, target_N })));
+
 /** A round made ready to be gone through many times. */
 export interface Round {
   readonly giving: Matrix;
@@ -63,7 +67,7 @@ function byComplementarity({ giving, pulls }: Round, factors: Float64Array | und
 }
 
 /**
- * What a round leaves in each fastener, N: as `interaction` says, some hundred times as fast.
+ * What a round leaves in each fastener, N: as `interaction` says, without solving anew at every pull.
  * @param factors by which each pull comes out, where it does not come out as meant
  */
 export function goRound(round: Round, factors?: Float64Array): Float64Array {

@@ -1,5 +1,5 @@
 export { evenness, type Evenness } from './evenness';
-export { goRound, roundOf, type Round, type RoundPull } from './go-round';
+export { goRound, pullsOf, roundOf, type Round, type RoundPull } from './go-round';
 export {
   givingOf,
   interaction,

@@ -1,6 +1,6 @@
 import type { Matrix } from './positive-definite';
 import { evenness } from './evenness';
-import { goRound, roundOf, type Round } from './go-round';
+import { goRound, pullsOf, roundOf, type Round } from './go-round';
 
 /** A way of going round: in what turn, to what shares of the final figure, and whether all is gone over once more. */
 export interface RoundWay {
@@ -85,17 +85,14 @@ export function isFromMiddle(order: readonly number[], rings: readonly number[])
  */
 export function* searchedWays(input: SearchInput): Generator<SearchProgress, SearchResult> {
   const { giving, target_N, order, turns, rings, pick } = input;
-  const pullsOf = ({ order: turn, shares, confirming }: RoundWay) =>
-    [...shares, ...(confirming ? [1] : [])].flatMap((share) =>
-      turn.map((place) => ({ place, target_N: share * target_N })),
-    );
+  const targetsOf = ({ shares, confirming }: Pick<RoundWay, 'shares' | 'confirming'>) =>
+    [...shares, ...(confirming ? [1] : [])].map((share) => share * target_N);
   // What a pull does to the others hangs on the turn alone: it is worked out once a turn, for the most rounds.
-  const longest = Array.from({ length: Math.max(MOST_ROUNDS, roundsOf(input)) }, () => 1);
+  const longest = Array.from({ length: Math.max(MOST_ROUNDS, roundsOf(input)) }, () => target_N);
   let ready: { readonly turn: readonly number[]; readonly round: Round } | undefined;
   const judge = ({ order: turn, shares, confirming }: RoundWay): JudgedWay => {
-    if (ready?.turn !== turn)
-      ready = { turn, round: roundOf(giving, pullsOf({ order: turn, shares: longest, confirming: false })) };
-    const forces = goRound({ ...ready.round, pulls: pullsOf({ order: turn, shares, confirming }) });
+    if (ready?.turn !== turn) ready = { turn, round: roundOf(giving, pullsOf(turn, longest)) };
+    const forces = goRound({ ...ready.round, pulls: pullsOf(turn, targetsOf({ shares, confirming })) });
     const { least_N, variation_pct } = evenness(forces);
     return { order: turn, shares, confirming, least_N, variation_pct };
   };

@@ -12,7 +12,7 @@ export type BenchEvent =
       readonly kind: 'pull';
       readonly step: number;
       readonly outcome: PullOutcome;
-      /** Where it is from, of a pull that was not made at the bench: copied from paper. */
+      /** What more is to be said of it: copied from paper, turned on to a slot. */
       readonly words?: string;
       readonly at: string;
     }

@@ -10,6 +10,7 @@ import {
   type HoldMove,
   type HoldView,
 } from '@/model/joint/bench-hold';
+import type { RecordedEvent } from '@/model/joint/tightening';
 import { oneOf } from '@/model/one-of';
 import type { Shop } from '@/db/shop';
 
@@ -41,6 +42,13 @@ const assertRound = (shop: Shop, tighteningId: string): void => {
     throw new DomainError('not-found', 'That tightening is not in this shop.', 'id');
 };
 
+const seenBy = (
+  events: readonly RecordedEvent[],
+  hold: BenchHold | undefined,
+  own: Pick<HoldMove, 'bench' | 'who'>,
+  nowIso: string,
+): HoldSeen => ({ ...holdView(hold, own, events.at(-1)?.recordedAt, nowIso), lines: events.length });
+
 /** How the wrench of a round stands for a screen. @throws DomainError not-found */
 export function holdOf(
   shop: Shop,
@@ -49,9 +57,7 @@ export function holdOf(
   nowIso: string,
 ): HoldSeen {
   assertRound(shop, tighteningId);
-  const events = shop.tightenings.events(tighteningId);
-  const view = holdView(kept(shop, tighteningId).hold, own, events.at(-1)?.recordedAt, nowIso);
-  return { ...view, lines: events.length };
+  return seenBy(shop.tightenings.events(tighteningId), kept(shop, tighteningId).hold, own, nowIso);
 }
 
 /**
@@ -65,11 +71,11 @@ export function moveHold(shop: Shop, tighteningId: string, body: unknown, who: s
   return shop.transaction(() => {
     assertRound(shop, tighteningId);
     const { hold, version } = kept(shop, tighteningId);
-    const last = shop.tightenings.events(tighteningId).at(-1)?.recordedAt;
-    const next = holdAfter(hold, { ...move, who }, last, nowIso);
+    const events = shop.tightenings.events(tighteningId);
+    const next = holdAfter(hold, { ...move, who }, events.at(-1)?.recordedAt, nowIso);
     if (JSON.stringify(next) !== JSON.stringify(hold))
       shop.settings.set(keyOf(tighteningId), HOLD_JSON.write(next), version);
-    return holdOf(shop, tighteningId, { bench: move.bench, who }, nowIso);
+    return seenBy(events, next, { bench: move.bench, who }, nowIso);
   });
 }
 

@@ -117,6 +117,12 @@ const Cranks = ({ steps, done, boxes, onBox }: CranksProps) =>
 export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
   const router = useRouter();
   const { plain } = useFigures();
+  const done = useMemo(() => {
+    const state = roundState(plan.steps, events, plan.positions.length, plan.asksOver);
+    return new Map(state.done.flatMap((event) => (event.kind === 'skip' ? [] : [[event.step, event] as const])));
+  }, [plan, events]);
+  // What was ticked and kept on the device may be on the record by now.
+  const isFree = ({ step }: PaperBox) => !done.has(step);
   const {
     form: fields,
     submit,
@@ -126,17 +132,10 @@ export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
   } = useActionForm(
     `paper-${roundId}`,
     { roundId, boxes: [] as readonly PaperBox[], words: '', bench: '' },
-    (values) => copyFromPaperAction({ ...values, bench: benchId() }),
+    (values) => copyFromPaperAction({ ...values, boxes: values.boxes.filter(isFree), bench: benchId() }),
     () => router.push(back),
   );
-  const boxes = useMemo(
-    () => new Map(fields.values.boxes.map(({ step, outcome }) => [step, outcome])),
-    [fields.values.boxes],
-  );
-  const done = useMemo(() => {
-    const state = roundState(plan.steps, events, plan.positions.length, plan.asksOver);
-    return new Map(state.done.flatMap((event) => (event.kind === 'skip' ? [] : [[event.step, event] as const])));
-  }, [plan, events]);
+  const boxes = new Map(fields.values.boxes.filter(isFree).map(({ step, outcome }) => [step, outcome]));
   const put = (changed: readonly (readonly [number, PaperOutcome | undefined])[]) => {
     const next = new Map<number, PaperOutcome | undefined>([...boxes, ...changed]);
     fields.setFieldValue(

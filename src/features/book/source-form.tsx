@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { kindWords, titleOfKind } from '@/model/book/source-precedence';
+import { kindName, titleOfKind } from '@/model/book/source-precedence';
 import { PRINT_LANGUAGES, type Source, SOURCE_KINDS } from '@/model/book/source';
 import { languageName } from '@/interface/words/language-name';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -23,7 +23,7 @@ interface Props {
 }
 
 const USUAL_TITLES = ['Manual', 'Instruction book', 'Workshop manual', 'Service bulletin', 'Parts list', 'Own notes'];
-const KINDS = SOURCE_KINDS.map((kind) => ({ value: kind, label: kindWords(kind).replace(/^an? /, '') }));
+const KINDS = SOURCE_KINDS.map((kind) => ({ value: kind, label: kindName(kind) }));
 
 /** By its own name and in English, so that whoever speaks either finds it. */
 const LANGUAGES = [

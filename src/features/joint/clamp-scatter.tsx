@@ -1,6 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
+import { pullsOf } from '@/core/interaction';
 import type { ClampScatter, ClampScatterInput, Percentiles } from '@/core/statistics';
 import { deviationsOf } from '@/model/joint/clamp-map';
 import type { JointResult } from '@/model/joint/joint-result';
@@ -30,7 +31,7 @@ export function ClampScatterPart({ worked, shown }: Props) {
   const input = useMemo(
     (): ClampScatterInput => ({
       giving: shown.giving,
-      pulls: shown.targets.flatMap((target_N) => shown.turn.map((place) => ({ place, target_N }))),
+      pulls: pullsOf(shown.turn, shown.targets),
       deviations: deviationsOf(band, accuracy_pct),
       samples: SAMPLES,
       seed: SEED,

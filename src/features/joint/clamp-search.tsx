@@ -90,7 +90,6 @@ function Found({ result: { own, ways, turn }, joint, isOfBook, onTake }: FoundPr
   const pct = (value: number, figures = 2) => `${significant(value, figures)} %`;
   const name = ({ shares, confirming }: JudgedWay) =>
     `${shares.map((share) => Math.round(100 * share)).join(', ')} %${confirming ? ', and once more' : ''}`;
-  // Stages that climb to the bottom of a range first are the range's, and not the plan's to change here.
   const turnWords = (): string => {
     if (isOfBook) return 'The turn is the book’s own and was not looked at.';
     if (!isFromMiddle(own.order, ringsOf(positionsOf(joint))))
@@ -101,6 +100,7 @@ function Found({ result: { own, ways, turn }, joint, isOfBook, onTake }: FoundPr
       ? `The most even ${found}: not worth learning another.`
       : `The most even ${found}: it takes ${turn.order.map((place) => own.order.indexOf(place) + 1).join(', ')} of the plan’s turn one after another.`;
   };
+  // Stages that climb to the bottom of a range first are the range's, and not the plan's to change here.
   const mayTake = joint.rangeSchool !== 'bottom-then-middle';
   return (
     <div data-testid="found">

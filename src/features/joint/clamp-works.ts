@@ -1,4 +1,4 @@
-import { evenness, type Evenness } from '@/core/interaction';
+import { evenness, goRound, pullsOf, roundOf, type Evenness } from '@/core/interaction';
 import { clampMap, givingOfJoint } from '@/model/joint/clamp-map';
 import type { ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { Joint } from '@/model/joint/joint';
@@ -15,7 +15,7 @@ export function worksOf(joint: Joint, facts: ClampMapFacts, targets: readonly nu
   const turn = turnOf(joint);
   const final_N = targets.at(-1) ?? 0;
   const after = (order: readonly number[], passes: readonly number[]) =>
-    evenness(clampMap(giving, order, passes).frames.at(-1)?.forces_N ?? []);
+    evenness(goRound(roundOf(giving, pullsOf(order, passes))));
   const confirmed = targets.filter((target) => target === final_N).length > 1;
   const rising = confirmed ? targets.slice(0, -1) : targets;
   const others: readonly Row[] = [

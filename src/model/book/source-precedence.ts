@@ -67,11 +67,12 @@ const KIND_WORDS: Readonly<Record<Source['kind'], string>> = {
 
 export const kindWords = (kind: Source['kind']): string => KIND_WORDS[kind];
 
+/** `bulletin`, where `kindWords` says `a bulletin`. */
+export const kindName = (kind: Source['kind']): string => kindWords(kind).replace(/^an? /, '');
+
 /** What a source goes by that was given no title: what it is, numbered where another is called so. */
 export function titleOfKind(kind: Source['kind'], named: readonly string[] = []): string {
-  const title = kindWords(kind)
-    .replace(/^an? /, '')
-    .replace(/^./, (letter) => letter.toUpperCase());
+  const title = kindName(kind).replace(/^./, (letter) => letter.toUpperCase());
   let number = 1;
   const numbered = () => (number === 1 ? title : `${title} ${number}`);
   while (named.includes(numbered())) number += 1;

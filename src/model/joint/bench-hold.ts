@@ -88,8 +88,10 @@ export function holdAfter(
     if (hold && !words && !mayTake(hold, { bench, who }, lastDone, now)) throw elsewhere(hold);
     return taken({ bench, who }, words);
   }
-  if (act === 'ask')
-    return hold?.bench && hold.bench !== bench ? { ...hold, asked: { bench, who } } : taken({ bench, who });
+  if (act === 'ask') {
+    if (hold?.bench === bench) return hold;
+    return hold?.bench ? { ...hold, asked: { bench, who } } : taken({ bench, who });
+  }
   if (!hold || hold.bench !== bench) throw hold?.bench ? elsewhere(hold) : nobodyHas();
   if (act === 'lay-down') return { ...taken({ bench, who }), bench: null };
   if (!hold.asked) throw new DomainError('nobody-asked', 'Nobody asks for the wrench.');

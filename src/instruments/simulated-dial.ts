@@ -1,3 +1,4 @@
+import type { ReadingUnit } from '@/core/fits';
 import {
   READING_FORMAT,
   READING_VERSION,
@@ -9,7 +10,7 @@ import {
 
 export interface SimulatedDial {
   readonly name: string;
-  readonly unit: MeasuringInstrument['unit'];
+  readonly unit: ReadingUnit;
   readonly resolution: number;
   /** The true float, and how far each stop may be off, in `unit`. */
   readonly truth: number;

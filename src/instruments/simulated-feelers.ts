@@ -1,3 +1,4 @@
+import type { ReadingUnit } from '@/core/fits';
 import {
   READING_FORMAT,
   READING_VERSION,
@@ -8,7 +9,7 @@ import {
 
 export interface SimulatedFeelers {
   readonly name: string;
-  readonly unit: MeasuringInstrument['unit'];
+  readonly unit: ReadingUnit;
   /** The leaves at hand, in `unit`. */
   readonly leaves: readonly number[];
   /** The true gap, in `unit`. */

@@ -1,6 +1,11 @@
 import type { InstrumentReading } from '@/instruments/measuring-instrument';
 
-type Listener = (reading: InstrumentReading) => void;
+/** What a sheet that listens hears: a reading, or that one came which cannot be. */
+export type Heard =
+  | { readonly is: 'reading'; readonly reading: InstrumentReading }
+  | { readonly is: 'refused'; readonly instrument: string; readonly message: string };
+
+type Listener = (heard: Heard) => void;
 
 /** A day's readings of a busy bench: the same one is not handed on again. */
 const MAX_REMEMBERED = 20_000;
@@ -14,6 +19,11 @@ interface Hub {
 const holder = globalThis as { spannerReadings?: Hub };
 const hub = (holder.spannerReadings ??= { listeners: new Set(), seen: new Set() });
 
+const tell = (heard: Heard): number => {
+  for (const listener of hub.listeners) listener(heard);
+  return hub.listeners.size;
+};
+
 /**
  * Hands a reading to every open sheet that listens; how many there were. The same reading sent twice is handed on
  * once.
@@ -23,9 +33,12 @@ export function publish(reading: InstrumentReading): number {
   hub.seen.add(reading.id);
   const [oldest] = hub.seen;
   if (hub.seen.size > MAX_REMEMBERED && oldest !== undefined) hub.seen.delete(oldest);
-  for (const listener of hub.listeners) listener(reading);
-  return hub.listeners.size;
+  return tell({ is: 'reading', reading });
 }
+
+/** Says at every open sheet that an instrument sent what cannot be: whoever pulled would wait for it. */
+export const publishRefused = (instrument: string, message: string): number =>
+  tell({ is: 'refused', instrument, message });
 
 /** Listens for readings; the answer ends it. */
 export function listen(listener: Listener): () => void {

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { roundState } from '@/core/tightening';
+import { askedAt } from '@/model/joint/pull-reading';
 import { validateEvent } from '@/features/bench/event-schema';
 import { recordEvent } from '@/features/bench/record-event';
 import { yardShop } from '../db/temporary-shop';
@@ -30,6 +32,11 @@ describe('a line from the bench', () => {
     [{ ...SHAFT, kind: 'skip' }, 'words'],
     [{ ...PULL, age_ms: -1 }, 'age_ms'],
     [{ ...PULL, age_ms: 'long' }, 'age_ms'],
+    [{ ...PULL, read_Nm: 0 }, 'read_Nm'],
+    [{ ...PULL, read_Nm: 5001 }, 'read_Nm'],
+    [{ ...PULL, turned_deg: -1 }, 'turned_deg'],
+    [{ ...PULL, readingId: 'short' }, 'readingId'],
+    [{ ...PULL, instrument: ' ' }, 'instrument'],
   ])('%j is refused at %s, and nothing is written', (line, field) => {
     const { error } = validateEvent(line);
     expect(error?.details.map(({ path }) => path.join('.'))).toEqual([field]);
@@ -40,5 +47,33 @@ describe('a line from the bench', () => {
   });
   test('of a going-round that is not in this shop is said', () => {
     expect(recordEvent(yardShop(), 'none', PULL)).toMatchObject({ ok: false, error: { code: 'not-found' } });
+  });
+  test('with a reading is on disk with it, and one past its limits is not there without a reason', () => {
+    const shop = yardShop();
+    const round = 'demo-m-joint-head-round-1';
+    const tightening = shop.tightenings.find(round);
+    const { next } = roundState(
+      tightening?.plan.steps ?? [],
+      shop.tightenings.events(round),
+      tightening?.plan.positions.length ?? 0,
+    );
+    const step = tightening?.plan.steps[next];
+    if (!tightening || step?.kind !== 'pull') throw new Error('the yard is not whole');
+    const { asked_Nm } = askedAt(tightening.plan, step);
+    const line = { ...PULL, step: next, instrument: 'Seven', readingId: 'reading-1' };
+    expect(recordEvent(shop, round, { ...line, read_Nm: asked_Nm * 1.2 })).toMatchObject({
+      ok: false,
+      error: { code: 'outside-limits', field: 'read_Nm' },
+    });
+    expect(shop.tightenings.events(round).at(-1)?.id).not.toBe(line.id);
+    const taken = { ...line, read_Nm: asked_Nm * 1.01, turned_deg: 12 };
+    expect(recordEvent(shop, round, taken)).toMatchObject({ ok: true, result: { isNew: true } });
+    expect(recordEvent(shop, round, taken)).toMatchObject({ ok: true, result: { isNew: false } });
+    const { age_ms, ...kept } = taken;
+    expect([age_ms, shop.tightenings.events(round).at(-1)]).toMatchObject([0, kept]);
+    expect(recordEvent(shop, round, { ...taken, id: 'a-pull-0002', step: next + 1 })).toMatchObject({
+      ok: false,
+      error: { code: 'read-already' },
+    });
   });
 });

@@ -32,3 +32,11 @@ export {
   type PullOutcome,
   type RoundState,
 } from './round-state';
+export {
+  ANGLE_BY_EYE_DEG,
+  readLimits,
+  standingOfRead,
+  type AskedOfPull,
+  type PullReading,
+  type ReadStanding,
+} from './pull-reading';

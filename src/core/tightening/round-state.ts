@@ -1,5 +1,6 @@
 import { DomainError } from '@/core/units';
 import type { PullStep, Step } from './plan';
+import type { PullReading } from './pull-reading';
 
 /** How a pull went. Each is recorded as such, none is made to look like another. */
 export const PULL_OUTCOMES = ['pulled', 'did-not-move', 'already-past', 'went-over'] as const;
@@ -7,24 +8,24 @@ export type PullOutcome = (typeof PULL_OUTCOMES)[number];
 
 /** One line of the bench record. Lines are only ever added; `strike` takes back the last one that still stands. */
 export type BenchEvent =
-  | {
+  | ({
       readonly id: string;
       readonly kind: 'pull';
       readonly step: number;
       readonly outcome: PullOutcome;
-      /** What more is to be said of it: copied from paper, turned on to a slot. */
+      /** What more is to be said of it: copied from paper, turned on to a slot, why it is left outside its figure. */
       readonly words?: string;
       readonly at: string;
-    }
+    } & PullReading)
   | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }
   /** A fastener that went over at its final figure was slackened and pulled again. */
-  | {
+  | ({
       readonly id: string;
       readonly kind: 'again';
       readonly step: number;
       readonly outcome: PullOutcome;
       readonly at: string;
-    }
+    } & PullReading)
   /** It was left as it is, and why. */
   | { readonly id: string; readonly kind: 'left'; readonly step: number; readonly words: string; readonly at: string }
   /** It was passed over, and why; it comes back when the others are done. */

@@ -1,7 +1,8 @@
 import type { Database } from 'better-sqlite3';
 import { DomainError } from '@/core/units';
 import { assertSameLine } from '@/model/same-line';
-import { assertFollows, type BenchEvent, type PullOutcome, type PullStep } from '@/core/tightening';
+import { assertFollows, type BenchEvent, type PullOutcome, type PullReading, type PullStep } from '@/core/tightening';
+import { assertReadingStands, assertReadOnce } from '@/model/joint/pull-reading';
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { json, table, type Row } from '../table';
@@ -22,6 +23,10 @@ interface EventRow {
   readonly step: number | null;
   readonly outcome: PullOutcome | null;
   readonly words: string | null;
+  readonly read_nm: number | null;
+  readonly turned_deg: number | null;
+  readonly instrument: string | null;
+  readonly reading_id: string | null;
   readonly strikes_id: string | null;
   readonly at: string;
   readonly recorded_at: string;
@@ -39,10 +44,22 @@ const EVENT_COLUMNS = [
   'at',
   'recorded_at',
   'words',
+  'read_nm',
+  'turned_deg',
+  'instrument',
+  'reading_id',
   'who',
 ]
   .map((column) => `bench_event.${column}`)
   .join(', ');
+
+/** What was read at a pull; nothing of it where nothing was. */
+const readingOf = (row: EventRow): PullReading => ({
+  ...(row.read_nm !== null && { read_Nm: row.read_nm }),
+  ...(row.turned_deg !== null && { turned_deg: row.turned_deg }),
+  ...(row.instrument !== null && { instrument: row.instrument }),
+  ...(row.reading_id !== null && { readingId: row.reading_id }),
+});
 
 function toEvent(row: EventRow): RecordedEvent {
   const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at, ...(row.who !== '' && { who: row.who }) };
@@ -50,7 +67,7 @@ function toEvent(row: EventRow): RecordedEvent {
   if (row.kind === 'shaft') return { ...shared, kind: 'shaft', step: row.step as number };
   if (row.kind === 'left' || row.kind === 'skip')
     return { ...shared, kind: row.kind, step: row.step as number, words: row.words ?? '' };
-  const pulled = { ...shared, step: row.step as number, outcome: row.outcome as PullOutcome };
+  const pulled = { ...shared, step: row.step as number, outcome: row.outcome as PullOutcome, ...readingOf(row) };
   if (row.kind === 'again') return { ...pulled, kind: 'again' };
   return { ...pulled, kind: 'pull', ...(row.words !== null && { words: row.words }) };
 }
@@ -67,7 +84,12 @@ const toRound = (row: RoundRow): Round => ({
 function details(event: BenchEvent, { steps }: TighteningPlan) {
   const isPulled = event.kind === 'pull' || event.kind === 'again';
   const step = isPulled ? (steps[event.step] as PullStep) : undefined;
+  const { read_Nm, turned_deg, instrument, readingId }: PullReading = isPulled ? event : {};
   return {
+    read_Nm: read_Nm ?? null,
+    turned_deg: turned_deg ?? null,
+    instrument: instrument ?? null,
+    readingId: readingId ?? null,
     step: event.kind === 'strike' ? null : event.step,
     position: step?.position ?? null,
     torque_Nm: step?.torque_Nm ?? null,
@@ -112,8 +134,10 @@ const prepared = (db: Database) => ({
   ),
   eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
   insertEvent: db.prepare(
-    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words, who)
-     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt, @words, coalesce(@who, who()))`,
+    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words,
+       read_nm, turned_deg, instrument, reading_id, who)
+     VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt, @words,
+       @read_Nm, @turned_deg, @instrument, @readingId, coalesce(@who, who()))`,
   ),
 });
 
@@ -131,6 +155,13 @@ function byRound(rows: readonly EventRow[]): ReadonlyMap<string, readonly Record
   return new Map([...grouped].map(([id, own]) => [id, own.sort((a, b) => a.seq - b.seq).map(toEvent)]));
 }
 
+/** What every line is asked before it is written, by whatever door it comes. @throws DomainError */
+function assertStands(plan: TighteningPlan, before: readonly BenchEvent[], event: BenchEvent): void {
+  assertFollows(plan.steps, before, event);
+  assertReadingStands(plan, event);
+  assertReadOnce(before, event);
+}
+
 export const createTighteningRepository = (db: Database) => {
   const sql = prepared(db);
   const events = (id: string): readonly RecordedEvent[] => sql.events.all(id).map(toEvent);
@@ -140,7 +171,7 @@ export const createTighteningRepository = (db: Database) => {
       assertSameLine({ ...toEvent({ ...known, who: '' }), of: known.tightening_id }, { ...event, of: tightening.id });
       return false;
     }
-    assertFollows(tightening.plan.steps, events(tightening.id), event);
+    assertStands(tightening.plan, events(tightening.id), event);
     sql.insertEvent.run({
       id: event.id,
       kind: event.kind,
@@ -181,7 +212,7 @@ export const createTighteningRepository = (db: Database) => {
             `A line ${event.id} is known already, of this or another going-round.`,
             'id',
           );
-        assertFollows(tightening.plan.steps, lines.slice(0, i), event);
+        assertStands(tightening.plan, lines.slice(0, i), event);
         sql.insertEvent.run({
           id: event.id,
           kind: event.kind,
@@ -195,7 +226,8 @@ export const createTighteningRepository = (db: Database) => {
     },
     /**
      * Adds one line. The same line sent twice is one line: false says that it was already there.
-     * @throws DomainError out-of-turn, nothing-to-strike; id-taken where another line is of that id
+     * @throws DomainError out-of-turn, nothing-to-strike, outside-limits, by-feel, read-already; id-taken where another
+     *   line is of that id
      */
     record: (tightening: Tightening, event: BenchEvent, recordedAt: string): boolean =>
       append.immediate(tightening, event, recordedAt),

@@ -1,6 +1,7 @@
 import { typedNumber } from '@/model/typed-number';
 import { lineAge } from '@/model/line-age';
 import Joi from 'joi';
+import { readingKeys } from '@/model/joint/pull-reading-keys';
 import { PULL_OUTCOMES, type BenchEvent } from '@/core/tightening';
 
 const shared = {
@@ -15,10 +16,20 @@ const outcome = Joi.string()
   .valid(...PULL_OUTCOMES)
   .required();
 
+/** What was read at it: nothing an instrument or a lever of this trade could not say. */
+const reading = readingKeys(typedNumber);
+
 const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
   // A pull may say more of itself: how far it was turned on to a slot.
-  pull: Joi.object({ ...shared, kind: Joi.string(), step, outcome, words: Joi.string().trim().min(1).max(400) }),
-  again: Joi.object({ ...shared, kind: Joi.string(), step, outcome }),
+  pull: Joi.object({
+    ...shared,
+    kind: Joi.string(),
+    step,
+    outcome,
+    words: Joi.string().trim().min(1).max(400),
+    ...reading,
+  }),
+  again: Joi.object({ ...shared, kind: Joi.string(), step, outcome, ...reading }),
   left: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   skip: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   shaft: Joi.object({ ...shared, kind: Joi.string(), step }),

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { RoundState } from '@/core/tightening';
 import { turnNumber } from '@/interface/words/bench-words';
 import { lettersOf } from '@/interface/words/kind-words';
@@ -14,10 +15,12 @@ interface Props {
   readonly pending: ReadonlySet<number>;
   readonly caps: boolean;
   readonly placeNotes: readonly PlaceNote[];
+  /** What stands under it. */
+  readonly beside?: ReactNode;
 }
 
 /** The joint as it lies; of a large one the next fastener and its neighbours, with the whole as a strip. */
-export function FaceDrawing({ plan, round, next, pending, caps, placeNotes }: Props) {
+export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, beside }: Props) {
   const near = boxNear(plan.positions, next);
   const drawing = {
     positions: plan.positions,
@@ -34,9 +37,10 @@ export function FaceDrawing({ plan, round, next, pending, caps, placeNotes }: Pr
       ? 'The fasteners of the joint'
       : `The fasteners; next is number ${turnNumber(plan, next)} of ${plan.positions.length}`;
   return (
-    <div className={styles.pattern} data-parted={near ? true : undefined}>
+    <div className={styles.pattern} data-parted={near !== undefined || beside !== undefined || undefined}>
       <PatternDrawing {...drawing} box={near} label={label} />
-      {near && (
+      {beside}
+      {near && beside === undefined && (
         <div className={styles.whole}>
           <PatternDrawing {...drawing} near={near} label="The whole joint" />
         </div>

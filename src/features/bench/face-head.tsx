@@ -1,9 +1,13 @@
-import type { RoundState } from '@/core/tightening';
+import type { ReactNode } from 'react';
+import type { DoneEvent, RoundState } from '@/core/tightening';
+import { useFigures } from '@/interface/figures/preferences';
+import { readWords } from '@/interface/words/reading-words';
 import { agoFrom } from '@/interface/figures/times';
 import { lineOf } from '@/interface/words/bench-words';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import type { PassedOver } from './use-one-press';
 import styles from './face.module.css';
 
 interface Props {
@@ -12,13 +16,45 @@ interface Props {
   readonly purpose: Purpose;
   readonly plan: TighteningPlan;
   readonly round: RoundState;
-  /** A press was taken for the same as the one before it. */
-  readonly passedOver: boolean;
+  /** A press was taken for the same as what went before it. */
+  readonly passedOver: PassedOver | undefined;
   readonly openedAt: number;
+  /** What stands at the end of it. */
+  readonly children?: ReactNode;
+}
+
+const ONE_COUNTED: Readonly<Record<PassedOver, string>> = {
+  press: 'One press counted: a second within a third of a second is taken for the same.',
+  reading: 'That pull recorded itself: a press right after it is taken for the same.',
+};
+
+/** What was done last, with what was read at it. */
+function LastDone({ plan, last, openedAt }: Pick<Props, 'plan' | 'openedAt'> & { readonly last: DoneEvent }) {
+  const figures = useFigures();
+  const step = plan.steps[last.step];
+  const read =
+    step?.kind === 'pull' && (last.kind === 'pull' || last.kind === 'again')
+      ? readWords(plan, step, last, figures)
+      : '';
+  return (
+    <>
+      Last done: {lineOf(plan, last)}
+      {read && `, ${read}`}, {agoFrom(last.at, Math.max(openedAt, Date.parse(last.at)))}
+    </>
+  );
 }
 
 /** What is worked on, and what was done last. */
-export const FaceHead = ({ jointName, engineName, purpose, plan, round: { last }, passedOver, openedAt }: Props) => (
+export const FaceHead = ({
+  jointName,
+  engineName,
+  purpose,
+  plan,
+  round: { last },
+  passedOver,
+  openedAt,
+  children,
+}: Props) => (
   <header className={styles.head}>
     <h1 className={styles.title} title={jointName}>
       {jointName}
@@ -28,11 +64,14 @@ export const FaceHead = ({ jointName, engineName, purpose, plan, round: { last }
       {engineName}
     </p>
     <p className={styles.last}>
-      {passedOver
-        ? 'One press counted: a second within a third of a second is taken for the same.'
-        : last
-          ? `Last done: ${lineOf(plan, last)}, ${agoFrom(last.at, Math.max(openedAt, Date.parse(last.at)))}`
-          : PURPOSE_WORDS[purpose].before}
+      {passedOver ? (
+        ONE_COUNTED[passedOver]
+      ) : last ? (
+        <LastDone plan={plan} last={last} openedAt={openedAt} />
+      ) : (
+        PURPOSE_WORDS[purpose].before
+      )}
     </p>
+    {children}
   </header>
 );

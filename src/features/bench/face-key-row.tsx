@@ -1,10 +1,16 @@
-import type { PullOutcome, Step } from '@/core/tightening';
+import { torqueToSi } from '@/core/units';
+import type { PullOutcome, PullStep, Step } from '@/core/tightening';
+import { figureAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { FaceReason } from './face-reason';
+import { FaceStandIn } from './face-stand-in';
 import { NO_SLOT_TURN, slotTurnWords } from './lock-words';
+import { NO_FIGURE_READ, NO_TURN_READ, figureRead, turnRead } from './read-words';
 import type { BenchRecord } from './use-bench-record';
+import type { HeardAtBench } from './use-heard-wrench';
 import styles from './face.module.css';
 
 interface Props {
+  readonly plan: TighteningPlan;
   readonly record: BenchRecord;
   readonly step: Step | undefined;
   /** The work was left for long, and the last fastener is to be touched again first. */
@@ -12,6 +18,11 @@ interface Props {
   readonly canPress: boolean;
   /** A pin goes through this one once it is at its figure. */
   readonly isPinned: boolean;
+  /** What may be read of it; undefined where it goes by feel. */
+  readonly heard: HeardAtBench | undefined;
+  /** The pull whose turn it is. */
+  readonly pulled: PullStep | undefined;
+  readonly standIn: boolean;
   readonly onSlot: (words: string) => void;
   readonly onMain: () => void;
   readonly onPull: (outcome: PullOutcome) => void;
@@ -36,67 +47,99 @@ function keyWords(step: Step | undefined, isOver: boolean, isLong: boolean): str
 // A pointer must not leave the focus on a key: the next space bar belongs to the pull.
 const keepFocus = (event: React.PointerEvent | React.MouseEvent) => event.preventDefault();
 
+/** What somebody read of the pull themselves: the figure, or of a turn the angle. */
+function ReadByEye({
+  plan,
+  pulled,
+  heard,
+  at,
+}: Pick<Props, 'plan'> & Record<'pulled', PullStep> & { readonly heard: HeardAtBench; readonly at: number }) {
+  const { unit } = figureAt(plan, pulled.position);
+  return pulled.turn ? (
+    <FaceReason
+      key={`turn ${at}`}
+      open="How far it turned"
+      label="How far it was turned, degrees"
+      act="Turned so far"
+      short
+      check={(typed) => (turnRead(typed) === undefined ? NO_TURN_READ : undefined)}
+      onReason={(typed) => heard.read({ turned_deg: turnRead(typed) })}
+    />
+  ) : (
+    <FaceReason
+      key={`read ${at}`}
+      open="What it read"
+      label={`What the wrench read, ${unit}`}
+      act="Read so"
+      short
+      check={(typed) => (figureRead(typed) === undefined ? NO_FIGURE_READ : undefined)}
+      onReason={(typed) => heard.read({ read_Nm: torqueToSi(figureRead(typed) ?? 0, unit) })}
+    />
+  );
+}
+
+/** How it went, if not plainly. */
+function Others({ plan, record, isPinned, heard, pulled, standIn, onSlot, onPull }: Omit<Props, 'step'>) {
+  const { round } = record;
+  return (
+    <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
+      {OTHERS.map(([outcome, words, letter]) => (
+        <button
+          key={outcome}
+          type="button"
+          className={styles.other}
+          onMouseDown={keepFocus}
+          onClick={() => onPull(outcome)}
+        >
+          {words} <kbd>{letter}</kbd>
+        </button>
+      ))}
+      {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={round.next} />}
+      {isPinned && pulled?.final && (
+        <FaceReason
+          key={`slot ${round.next}`}
+          open="On to a slot"
+          label="How far it was turned on, degrees"
+          act="Pulled, and turned on"
+          short
+          check={(typed) => (slotTurnWords(typed) === undefined ? NO_SLOT_TURN : undefined)}
+          onReason={(typed) => onSlot(slotTurnWords(typed) ?? '')}
+        />
+      )}
+      {!round.isOwed && (
+        <FaceReason
+          key={round.next}
+          open="Later, with a reason"
+          label="Why it is passed over; it comes back at the end"
+          act="Pass it over"
+          onReason={record.skip}
+        />
+      )}
+      {standIn && heard && pulled && <FaceStandIn plan={plan} step={pulled} heard={heard} />}
+    </div>
+  );
+}
+
 /** The keys of the face: what is done at a step, how it went if not plainly, and the way back. */
-export function FaceKeyRow({
-  record,
-  step,
-  isLong,
-  canPress,
-  isPinned,
-  onSlot,
-  onMain,
-  onPull,
-  onStrike,
-  onLeave,
-}: Props) {
+export function FaceKeyRow(props: Props) {
+  const { plan, record, step, isLong, canPress, heard, pulled, standIn, onMain, onStrike, onLeave } = props;
   const { round } = record;
   const isOver = round.over.length > 0;
   return (
     <div className={styles.keys}>
-      {isOver && (
+      {isOver && !isLong && (
         <div className={styles.others}>
+          {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={-1} />}
           <FaceReason
             open="Leave it as it is, with a reason"
             label="Why it is left as it is"
             act="Leave it so"
             onReason={record.leaveOver}
           />
+          {standIn && heard && pulled && <FaceStandIn plan={plan} step={pulled} heard={heard} />}
         </div>
       )}
-      {!isOver && !isLong && step?.kind === 'pull' && (
-        <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
-          {OTHERS.map(([outcome, words, letter]) => (
-            <button
-              key={outcome}
-              type="button"
-              className={styles.other}
-              onMouseDown={keepFocus}
-              onClick={() => onPull(outcome)}
-            >
-              {words} <kbd>{letter}</kbd>
-            </button>
-          ))}
-          {isPinned && step.final && (
-            <FaceReason
-              key={`slot ${round.next}`}
-              open="On to a slot"
-              label="How far it was turned on, degrees"
-              act="Pulled, and turned on"
-              check={(typed) => (slotTurnWords(typed) === undefined ? NO_SLOT_TURN : undefined)}
-              onReason={(typed) => onSlot(slotTurnWords(typed) ?? '')}
-            />
-          )}
-          {!round.isOwed && (
-            <FaceReason
-              key={round.next}
-              open="Later, with a reason"
-              label="Why it is passed over; it comes back at the end"
-              act="Pass it over"
-              onReason={record.skip}
-            />
-          )}
-        </div>
-      )}
+      {!isOver && !isLong && step?.kind === 'pull' && <Others {...props} />}
       <button
         type="button"
         className={styles.key}

@@ -11,12 +11,14 @@ interface Props {
   /** What is done with it. */
   readonly act: string;
   readonly onReason: (words: string) => void;
+  /** It is a figure, not a sentence. */
+  readonly short?: boolean;
   /** Why what stands there cannot be taken. */
   readonly check?: (words: string) => string | undefined;
 }
 
 /** Something at the bench that is done only for a reason, which goes into the record. */
-export function FaceReason({ open, label, act, onReason, check }: Props) {
+export function FaceReason({ open, label, act, onReason, short = false, check }: Props) {
   const [words, setWords] = useState<string>();
   const [wrong, setWrong] = useState<string>();
   if (words === undefined)
@@ -43,6 +45,8 @@ export function FaceReason({ open, label, act, onReason, check }: Props) {
         value={words}
         error={wrong}
         autoFocus
+        inputMode={short ? 'decimal' : undefined}
+        autoComplete={short ? 'off' : undefined}
         onChange={(event) => setWords(event.currentTarget.value)}
       />
       <button type="submit" className={styles.other} disabled={words.trim() === ''}>

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { BenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
+import type { HeardAtBench } from './use-heard-wrench';
 import type { Hold } from './use-hold';
 import styles from './face.module.css';
 
@@ -9,10 +10,11 @@ interface Props {
   readonly record: BenchRecord;
   readonly sheet: string;
   readonly hold: Hold;
+  readonly heard: HeardAtBench;
 }
 
 /** What stands in the way, or is asked from elsewhere. */
-export function FaceTroubles({ changed, record, sheet, hold: { seen, move } }: Props) {
+export function FaceTroubles({ changed, record, sheet, hold: { seen, move }, heard }: Props) {
   const isWaiting = record.isWaiting;
   return (
     <div className={styles.troubles}>
@@ -28,6 +30,11 @@ export function FaceTroubles({ changed, record, sheet, hold: { seen, move } }: P
       {changed && !record.round.complete && (
         <p className={styles.trouble} role="alert">
           {changed.words} <Link href={sheet}>{changed.act}</Link>
+        </p>
+      )}
+      {heard.trouble && (
+        <p className={styles.trouble} role="alert">
+          {heard.trouble}
         </p>
       )}
       {record.trouble && (

@@ -6,29 +6,41 @@ import { useRef, useState } from 'react';
 const BOUNCE_MS = 350;
 /** The press that records the last pull must not also leave. */
 const LEAVE_AFTER_MS = 1000;
+/** A pull that recorded itself is often said once more by hand. */
+const AFTER_READING_MS = 2000;
+
+/** Why a press was not counted: close on another, or close on a pull that an instrument recorded. */
+export type PassedOver = 'press' | 'reading';
 
 export interface OnePress {
   /** Runs an act unless another was run just before, by key, pedal or touch alike. */
   readonly act: (run: () => unknown) => void;
   /** The same for leaving: only a while after the last act. */
   readonly leave: (run: () => unknown) => void;
+  /** An instrument recorded a pull: whoever presses for it too means the same one. */
+  readonly read: () => void;
   /** A press was passed over; said until the next one counts. */
-  readonly passedOver: boolean;
+  readonly passedOver?: PassedOver;
 }
 
 /** One guard for every way of pressing: two presses close together are one. */
 export function useOnePress(): OnePress {
   const last = useRef(-LEAVE_AFTER_MS);
-  const [passedOver, setPassedOver] = useState(false);
+  const readUntil = useRef(0);
+  const [passedOver, setPassedOver] = useState<PassedOver>();
   const after = (pause: number) => (run: () => unknown) => {
     const now = performance.now();
-    if (now - last.current < pause) {
-      setPassedOver(true);
+    if (now < readUntil.current || now - last.current < pause) {
+      setPassedOver(now < readUntil.current ? 'reading' : 'press');
       return;
     }
     last.current = now;
-    setPassedOver(false);
+    setPassedOver(undefined);
     run();
   };
-  return { act: after(BOUNCE_MS), leave: after(LEAVE_AFTER_MS), passedOver };
+  const read = () => {
+    readUntil.current = performance.now() + AFTER_READING_MS;
+    setPassedOver(undefined);
+  };
+  return { act: after(BOUNCE_MS), leave: after(LEAVE_AFTER_MS), read, passedOver };
 }

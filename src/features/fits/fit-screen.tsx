@@ -28,8 +28,8 @@ import { ScaleFold } from './scale-fold';
 import { Conditions, SessionBar } from './session-bar';
 import { startSession } from './session';
 import { ShimFold } from './shim-fold';
-import { useFitEntry } from './use-fit-entry';
-import { useInstruments } from './use-instruments';
+import { isOfFit, useFitEntry } from './use-fit-entry';
+import { useInstruments } from '@/interface/instruments/use-instruments';
 import { WantedFold } from './wanted-fold';
 import styles from './readings.module.css';
 
@@ -137,7 +137,7 @@ export function FitScreen({
   const judged = useMemo(() => fitState(fit, lines, context), [fit, lines, context]);
   const [session, setSession] = useState(() => startSession(judged.kind, onDisk, told.inch));
   const entry = useFitEntry(judged, session, context.bolts, add);
-  const instruments = useInstruments(entry.receive);
+  const instruments = useInstruments((reading) => isOfFit(reading) && entry.receive(reading));
   const line = useWantedLine(judged);
   useRefreshAfter(waiting.length, address);
   useSingleKeys({ n: entry.goOn });

@@ -9,7 +9,7 @@ import type { FitLine, ReadingLine } from '@/model/fit/fit';
 import { doubtsOf, type PlacedCell } from '@/model/fit/reading-doubts';
 import { assertOfThisBore } from '@/model/fit/fit-reading';
 import { planOfFit, type FitState } from '@/model/fit/fit-state';
-import type { InstrumentReading } from '@/instruments/measuring-instrument';
+import { isLength, type InstrumentReading, type LengthReading } from '@/instruments/measuring-instrument';
 import { bodyOf, valueOf, type Session } from './session';
 
 export const cellId = (cell: PlacedCell): string => `cell-${cell.place}-${cellKey(cell).replaceAll('.', '-')}`;
@@ -26,7 +26,7 @@ export interface Entry {
   /** What was typed is thrown away; the reading that stood there stands. */
   readonly forget: (cell: PlacedCell) => void;
   /** A reading that an instrument sent: into the cell at hand, else the next that is open and fits it. */
-  readonly receive: (reading: InstrumentReading) => void;
+  readonly receive: (reading: LengthReading) => void;
   /** What marks the part at a place, as typed or as it was last read. */
   readonly pieceAt: (place: number) => string;
   readonly markPiece: (place: number, piece: string) => void;
@@ -42,6 +42,10 @@ const focusCell = (cell: PlacedCell | undefined) => {
     element.select();
   }
 };
+
+/** A wrench, a gauge of bolts or a probe may be heard here too: it reads no fit. */
+export const isOfFit = (reading: InstrumentReading): reading is LengthReading =>
+  isLength(reading) && reading.kind !== 'stretch-gauge';
 
 /** Entering readings by keyboard in the order of the hand: value, Enter, and on to the next cell. */
 export function useFitEntry(
@@ -144,16 +148,18 @@ export function useFitEntry(
     if (!problems[id]) keep(cell, text, session, false);
   };
   const open = order.filter((cell) => !isRead(cell));
-  const receive = (reading: InstrumentReading) => {
+  const receive = (reading: LengthReading) => {
     const suits = (cell: PlacedCell) => reading.says === undefined || cell.part === reading.says;
     const inFocus = order.find((cell) => cellId(cell) === document.activeElement?.id);
-    const cell = inFocus && suits(inFocus) ? inFocus : open.find(suits);
+    const cell = [inFocus, ...open].find((one) => one && suits(one));
     if (!cell) return;
     const text = String(reading.value);
     setDrafts((before) => ({ ...before, [cellId(cell)]: text }));
+    if (reading.over) return refuse(cellId(cell), `${reading.instrument} went past its scale: read it again.`, false);
     const named = cell.part === 'bore' ? { outerInstrument: reading.instrument } : { instrument: reading.instrument };
-    const { unit, resolution } = reading;
-    enter(cell, text, { ...session, ...named, unit, resolution_mm: resolution * READING_UNITS_MM[unit], standard: '' });
+    const { unit } = reading;
+    const resolution_mm = reading.resolution * READING_UNITS_MM[unit];
+    enter(cell, text, { ...session, ...named, unit, resolution_mm, standard: '' });
   };
   return {
     drafts,

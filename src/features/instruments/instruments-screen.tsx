@@ -5,15 +5,23 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import type { ReadingUnit } from '@/core/fits';
-import type { InstrumentKind, InstrumentReading, MeasuringInstrument } from '@/instruments/measuring-instrument';
+import type {
+  InstrumentReading,
+  LengthReading,
+  MeasuringInstrument,
+  TemperatureReading,
+} from '@/instruments/measuring-instrument';
 import { createSimulatedDial } from '@/instruments/simulated-dial';
 import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
-import { createSimulatedMicrometer } from '@/instruments/simulated-micrometer';
+import { createSimulatedGauge } from '@/instruments/simulated-gauge';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
+import { sendLine, sentWords } from './send-line';
+import { SerialSection } from './serial-section';
+import { WrenchSection } from './wrench-section';
 import styles from './instruments.module.css';
 
 const world = { random: () => Math.random(), now: () => new Date().toISOString(), newId: () => nanoid() };
@@ -21,6 +29,10 @@ const world = { random: () => Math.random(), now: () => new Date().toISOString()
 const ABOUT: Working = {
   title: 'A reading without typing',
   remarks: [
+    [
+      'At the bench',
+      'press “Listen to a wrench”; what it reads inside the limits records itself, and the rest is asked about',
+    ],
     ['On a fit', 'press “Listen to instruments” on its sheet; a reading goes into the cell at hand and on to the next'],
     ['Real ones', 'whatever can send a line of JSON to this machine: see docs/instruments.md'],
     ['Uncertainty', 'a reading that cannot be is held in its cell with a sentence, as if it had been typed'],
@@ -28,9 +40,9 @@ const ABOUT: Working = {
 };
 
 interface Setup {
-  readonly kind: InstrumentKind;
+  readonly kind: LengthReading['kind'] | TemperatureReading['kind'];
   readonly name: string;
-  readonly unit: ReadingUnit;
+  readonly unit: ReadingUnit | TemperatureReading['unit'];
   readonly truth: string;
   readonly error: string;
 }
@@ -53,50 +65,76 @@ const SETUPS: readonly (Setup & { readonly says: string })[] = [
     error: '',
     says: 'what goes, what does not',
   },
+  {
+    kind: 'stretch-gauge',
+    name: 'Simulated stretch gauge',
+    unit: 'mm',
+    truth: '62.184',
+    error: '0.002',
+    says: 'reads the length of a bolt',
+  },
+  {
+    kind: 'thermometer',
+    name: 'Simulated probe',
+    unit: '°C',
+    truth: '31',
+    error: '0.5',
+    says: 'reads the metal it lies on',
+  },
 ];
+
+const TRUTH: Readonly<Record<Setup['kind'], string>> = {
+  micrometer: 'True size',
+  dial: 'True float',
+  feelers: 'True gap',
+  'stretch-gauge': 'True length',
+  thermometer: 'True temperature',
+};
 
 const LEAVES: Readonly<Record<'metric' | 'inch', readonly number[]>> = {
   metric: [0.05, 0.1, 0.15, 0.2, 0.25, 0.3, 0.35, 0.4, 0.45, 0.5],
   inch: [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 18, 20, 25],
 };
-const RESOLUTION: Readonly<Record<ReadingUnit, number>> = { mm: 0.001, µm: 1, in: 0.0001, thou: 0.1, '0.0001 in': 1 };
+const RESOLUTION: Readonly<Record<Setup['unit'], number>> = {
+  mm: 0.001,
+  µm: 1,
+  in: 0.0001,
+  thou: 0.1,
+  '0.0001 in': 1,
+  '°C': 0.1,
+  '°F': 0.1,
+};
 
 function instrumentOf({ kind, name, unit, truth, error }: Setup): MeasuringInstrument {
   const resolution = kind === 'dial' && unit === 'mm' ? 0.01 : RESOLUTION[unit];
-  const shared = { name, unit, truth: plainFigure(truth) ?? 0, error: plainFigure(error) ?? 0 };
+  const shared = { name, resolution, truth: plainFigure(truth) ?? 0, error: plainFigure(error) ?? 0 };
+  if (unit === '°C' || unit === '°F')
+    return createSimulatedGauge({ ...shared, shows: { kind: 'thermometer', unit } }, world);
   if (kind === 'feelers')
-    return createSimulatedFeelers({ ...shared, leaves: unit === 'mm' ? LEAVES.metric : LEAVES.inch }, world);
+    return createSimulatedFeelers({ ...shared, unit, leaves: unit === 'mm' ? LEAVES.metric : LEAVES.inch }, world);
   return kind === 'dial'
-    ? createSimulatedDial({ ...shared, resolution }, world)
-    : createSimulatedMicrometer({ ...shared, resolution }, world);
+    ? createSimulatedDial({ ...shared, unit }, world)
+    : createSimulatedGauge({ ...shared, shows: { kind: kind === 'stretch-gauge' ? kind : 'micrometer', unit } }, world);
 }
 
-async function sendReading(reading: InstrumentReading): Promise<number | undefined> {
-  try {
-    const response = await fetch('/api/instruments/readings', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(reading),
-    });
-    const outcome = (await response.json()) as { ok: boolean; result?: { heardBy: number } };
-    return outcome.ok ? outcome.result?.heardBy : undefined;
-  } catch {
-    return undefined;
-  }
-}
+const UNITS: Readonly<Record<Setup['kind'], readonly Setup['unit'][]>> = {
+  micrometer: ['mm', 'in', 'thou', 'µm'],
+  dial: ['mm', 'in', 'thou', 'µm'],
+  feelers: ['mm', 'thou'],
+  'stretch-gauge': ['mm', 'in', 'thou', 'µm'],
+  thermometer: ['°C', '°F'],
+};
 
 function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
   const [setup, setSetup] = useState<Setup>(start);
   const [sent, setSent] = useState<readonly InstrumentReading[]>([]);
-  const [heard, setHeard] = useState<number>();
+  const [said, setSaid] = useState<string>(start.says);
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
   const isReady = plainFigure(setup.truth) !== undefined;
   const take = async () => {
     const readings = await instrumentOf(setup).measure();
-    let by: number | undefined;
-    for (const reading of readings) by = await sendReading(reading);
     setSent(readings);
-    setHeard(by);
+    for (const reading of readings) setSaid(sentWords(await sendLine(JSON.stringify(reading))));
   };
   const text = (name: 'name' | 'truth' | 'error') => ({
     value: setup[name],
@@ -108,22 +146,18 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
         <TextInput label="Called" {...text('name')} />
         <NativeSelect
           label="Shows"
-          data={start.kind === 'feelers' ? ['mm', 'thou'] : ['mm', 'in', 'thou', 'µm']}
+          data={[...UNITS[start.kind]]}
           value={setup.unit}
-          onChange={({ currentTarget }) => change({ unit: currentTarget.value as ReadingUnit })}
+          onChange={({ currentTarget }) => change({ unit: currentTarget.value as Setup['unit'] })}
         />
-        <TextInput
-          label={start.kind === 'micrometer' ? 'True size' : start.kind === 'dial' ? 'True float' : 'True gap'}
-          inputMode="decimal"
-          {...text('truth')}
-        />
+        <TextInput label={TRUTH[start.kind]} inputMode="decimal" {...text('truth')} />
         {start.kind !== 'feelers' && <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />}
         <div className={form.acts}>
           <Button onClick={() => void take()} disabled={!isReady}>
             Take a reading<span className="only-spoken"> with {start.name}</span>
           </Button>
           <span className="soft" role="status">
-            {heard === undefined ? start.says : heard === 0 ? 'Sent; no sheet is listening.' : 'Sent, and heard.'}
+            {said}
           </span>
         </div>
       </div>
@@ -142,12 +176,14 @@ export function InstrumentsScreen() {
   return (
     <Screen title="Instruments" lead="Simulated, for trying; a real one sends the same lines.">
       <HydrationGate>
+        <WrenchSection />
         {SETUPS.map((setup) => (
           <Instrument key={setup.kind} start={setup} />
         ))}
         <Notice kind="plain">
           One reading is one line of JSON, posted to /api/instruments/readings on this machine.
         </Notice>
+        <SerialSection />
       </HydrationGate>
     </Screen>
   );

@@ -1,6 +1,7 @@
 import { EVENT_KINDS, MAX_FASTENERS, PULL_OUTCOMES, STEP_KINDS } from '@/core/tightening';
 import { CARES } from '@/model/joint/care';
 import { MAX_KINDS } from '@/model/joint/kind-places';
+import { readingKeys } from '@/model/joint/pull-reading-keys';
 import { PURPOSES } from '@/model/joint/tightening';
 import { PULL_ACTS } from '@/model/joint/tightening-plan';
 import { oneOf } from '@/model/one-of';
@@ -19,9 +20,9 @@ const outcome = Joi.string()
   .valid(...PULL_OUTCOMES)
   .required();
 const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
-  pull: { step: index, outcome, words: Joi.string().trim().min(1).max(400) },
+  pull: { step: index, outcome, words: Joi.string().trim().min(1).max(400), ...readingKeys(sentNumber) },
   shaft: { step: index },
-  again: { step: index, outcome },
+  again: { step: index, outcome, ...readingKeys(sentNumber) },
   left: { step: index, words: Joi.string().trim().min(1).max(400).required() },
   skip: { step: index, words: Joi.string().trim().min(1).max(400).required() },
   strike: { strikes: id },

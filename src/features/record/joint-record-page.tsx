@@ -11,6 +11,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
+import { readWords } from '@/interface/words/reading-words';
 import { doneWords, overLine, owedLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
 import { kindLetter, lettersOf } from '@/interface/words/kind-words';
 import { FigureFacts, WorkingTable } from './figure-printed';
@@ -60,9 +61,16 @@ function NotKnown({ plan }: { readonly plan: TighteningPlan }) {
   );
 }
 
+/** `, read 31.2 lbf·ft, by Wrench 7` */
+const withRead = (...of: Parameters<typeof readWords>): string => {
+  const words = readWords(...of);
+  return words && `, ${words}`;
+};
+
 /** Every line of one going-round, struck ones struck through. */
 function Lines({ round }: { readonly round: TighteningState }) {
-  const { plain } = useFigures();
+  const figures = useFigures();
+  const { plain } = figures;
   const { tightening, events, state } = round;
   const { plan } = tightening;
   return (
@@ -124,6 +132,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
                     : event.kind === 'strike'
                       ? 'line above cancelled'
                       : doneWords(event, step)}
+                  {(event.kind === 'pull' || event.kind === 'again') && step && withRead(plan, step, event, figures)}
                 </td>
               </tr>
             );

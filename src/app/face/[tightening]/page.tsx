@@ -17,12 +17,13 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   if (!found.value) notFound();
   const { tightening, events, joint, engine, strips, changed } = found.value;
+  const isDemonstration = (await currentShopName()) === 'demonstration';
   return (
     <OwnUnit unit={engine.preferredUnit}>
       <Face
         tighteningId={id}
         jointName={joint.name}
-        engineName={(await currentShopName()) === 'demonstration' ? `${engine.name}, a demonstration` : engine.name}
+        engineName={isDemonstration ? `${engine.name}, a demonstration` : engine.name}
         purpose={tightening.purpose}
         plan={tightening.plan}
         events={events}
@@ -39,6 +40,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         changed={changed}
         sheet={`/engines/${engine.id}/joints/${joint.id}`}
         openedAt={nowMs()}
+        standIn={isDemonstration}
       />
     </OwnUnit>
   );

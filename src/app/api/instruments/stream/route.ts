@@ -9,7 +9,15 @@ export function GET(request: Request) {
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       controller.enqueue(encoder.encode(': listening\n\n'));
-      stop = listen((reading) => controller.enqueue(encoder.encode(`data: ${JSON.stringify(reading)}\n\n`)));
+      stop = listen((heard) =>
+        controller.enqueue(
+          encoder.encode(
+            heard.is === 'reading'
+              ? `data: ${JSON.stringify(heard.reading)}\n\n`
+              : `event: refused\ndata: ${JSON.stringify(heard)}\n\n`,
+          ),
+        ),
+      );
       request.signal.addEventListener('abort', () => stop());
     },
     cancel: () => stop(),

@@ -1,0 +1,9 @@
+-- What was read at a pull: torque at the wrench, the angle it turned through, the instrument that told it and its own
+-- name of the reading. Empty where nothing was read.
+ALTER TABLE bench_event ADD COLUMN read_nm REAL;
+ALTER TABLE bench_event ADD COLUMN turned_deg REAL;
+ALTER TABLE bench_event ADD COLUMN instrument TEXT;
+ALTER TABLE bench_event ADD COLUMN reading_id TEXT;
+
+-- One reading is one pull, also where the instrument sends it again after the program was started anew.
+CREATE UNIQUE INDEX bench_event_by_reading ON bench_event (tightening_id, reading_id) WHERE reading_id IS NOT NULL;

@@ -1,0 +1,163 @@
+'use client';
+
+import { useMounted } from '@mantine/hooks';
+import { useRouter } from 'next/navigation';
+import { useState, type ReactNode } from 'react';
+import type { PullOutcome, PullReading } from '@/core/tightening';
+import type { Purpose } from '@/model/joint/tightening';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { useFigures } from '@/interface/figures/preferences';
+import { agoFrom } from '@/interface/figures/times';
+import { SHEET } from '@/interface/shell/sheet-id';
+import { lineOf } from '@/interface/words/bench-words';
+import { callWords } from './call-words';
+import { FaceCall } from './face-call';
+import { FaceDrawing } from './face-drawing';
+import { FaceHead } from './face-head';
+import { FaceHeld } from './face-held';
+import { FaceInstruments, FaceLive } from './face-instruments';
+import { FaceKeyRow } from './face-key-row';
+import { FaceTroubles } from './face-troubles';
+import type { KnownOfPlaces } from './known-of-places';
+import { lockingAt } from './lock-words';
+import { LookingOn } from './looking-on';
+import type { ChangedSince } from './queries';
+import { say } from './say';
+import { TouchAgain } from './touch-again';
+import { useAwake } from './use-awake';
+import type { BenchRecord } from './use-bench-record';
+import { useFaceKeys } from './use-face-keys';
+import { useGap } from './use-gap';
+import { useHeardWrench } from './use-heard-wrench';
+import type { Hold } from './use-hold';
+import { useOnePress } from './use-one-press';
+import styles from './face.module.css';
+
+interface Props {
+  readonly jointName: string;
+  readonly engineName: string;
+  readonly purpose: Purpose;
+  readonly plan: TighteningPlan;
+  readonly caps: boolean;
+  readonly back: string;
+  readonly strips: readonly string[];
+  readonly known: KnownOfPlaces;
+  readonly changed?: ChangedSince;
+  readonly sheet: string;
+  readonly openedAt: number;
+  readonly standIn: boolean;
+  readonly record: BenchRecord;
+  readonly hold: Hold;
+  /** What stands under the drawing. */
+  readonly beside?: ReactNode;
+}
+
+/** One fastener at a time, readable at two metres, worked with a knuckle, a foot, the space bar or the wrench itself. */
+export function FaceBody(props: Props) {
+  const { plan, purpose, back, record, hold, changed } = props;
+  const router = useRouter();
+  const { round } = record;
+  const step = plan.steps[round.next];
+  // The key opens once the page is alive, so that no press before it is taken for a pull.
+  const alive = useMounted();
+  const held = step?.kind === 'shaft' && props.strips.length > 0;
+  useAwake();
+  const isOver = round.over.length > 0;
+  const { plain } = useFigures();
+  const press = useOnePress();
+  const [lastBefore] = useState(round.last);
+  const gap = useGap(lastBefore && props.openedAt - Date.parse(lastBefore.at));
+  const isLong = gap.isLong && !hold.looksOn && !round.complete && round.last !== undefined;
+  const called = isOver ? plan.steps[round.over[0] ?? -1] : step;
+  const pulled = called?.kind === 'pull' ? called : undefined;
+  const isRead = pulled !== undefined && plan.care !== 'hand';
+  const put = (outcome: PullOutcome, words?: string, reading?: PullReading) =>
+    isOver ? record.again(outcome, reading) : step?.kind === 'pull' && record.pull(outcome, words, reading);
+  const heard = useHeardWrench({
+    plan,
+    step: isRead && alive && !isLong && !hold.looksOn ? pulled : undefined,
+    at: isOver ? (round.over[0] ?? -1) : round.next,
+    count: record.count,
+    onPull: (outcome, words, reading) => {
+      press.read();
+      // A device that slept asks for the last one to be touched again, also where the next was pulled meanwhile.
+      if (!gap.stops()) put(outcome, words, reading);
+    },
+  });
+  // After a long gap the first press says that the last one was touched again, and does nothing else.
+  const act = (run: () => unknown) => !hold.looksOn && !heard.held && press.act(() => gap.stops() || run());
+  const pull = (outcome: PullOutcome, words?: string) => act(() => put(outcome, words));
+  const leave = () => router.push(back);
+  const main = () => {
+    if (hold.looksOn) return hold.seen?.mayTake && press.act(() => hold.move('take'));
+    if (round.complete) return press.leave(leave);
+    if (isOver || step?.kind !== 'shaft') return pull('pulled');
+    return held && !isLong ? undefined : act(record.shaftTurned);
+  };
+  const strike = () => act(record.strikeLast);
+  const call =
+    isLong && round.last
+      ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`
+      : callWords(plan, round, held, plain, props.known.placeNotes);
+  useFaceKeys({
+    main,
+    strike,
+    leave,
+    say: () => say(call),
+    didNotMove: () => pull('did-not-move'),
+    alreadyPast: () => pull('already-past'),
+    wentOver: () => pull('went-over'),
+  });
+  return (
+    <main className={styles.face} id={SHEET}>
+      <FaceHead {...props} round={round} passedOver={press.passedOver}>
+        {plan.care !== 'hand' && !hold.looksOn && <FaceInstruments heard={heard} />}
+      </FaceHead>
+      <FaceDrawing
+        plan={plan}
+        round={round}
+        next={pulled?.position}
+        pending={record.pending}
+        caps={props.caps}
+        placeNotes={props.known.placeNotes}
+        beside={props.beside}
+      />
+      <FaceLive heard={heard} />
+      {isLong && round.last ? (
+        <TouchAgain
+          done={lineOf(plan, round.last)}
+          ago={agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}
+        />
+      ) : (
+        <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
+      )}
+      <p className="only-spoken" role="status" aria-atomic>
+        {press.passedOver ? 'One press counted. ' : ''}
+        {call}
+      </p>
+      <FaceTroubles changed={changed} record={record} sheet={props.sheet} hold={hold} heard={heard} />
+      {hold.looksOn ? (
+        <LookingOn hold={hold} openedAt={props.openedAt} onLeave={leave} />
+      ) : heard.held && pulled ? (
+        <FaceHeld plan={plan} step={pulled} heard={heard} isAgain={isOver} />
+      ) : (
+        <FaceKeyRow
+          plan={plan}
+          record={record}
+          step={step}
+          isLong={isLong}
+          canPress={alive && (isLong || isOver || !held)}
+          isPinned={pulled !== undefined && lockingAt(props, pulled.position) === 'pin'}
+          heard={isRead ? heard : undefined}
+          pulled={pulled}
+          standIn={props.standIn}
+          onSlot={(words) => pull('pulled', words)}
+          onMain={main}
+          onPull={pull}
+          onStrike={strike}
+          onLeave={leave}
+        />
+      )}
+    </main>
+  );
+}

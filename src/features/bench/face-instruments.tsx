@@ -1,0 +1,41 @@
+import type { HeardAtBench } from './use-heard-wrench';
+import { useFigures } from '@/interface/figures/preferences';
+import face from './face.module.css';
+import styles from './face-instruments.module.css';
+
+/** Whether a wrench is listened to, which one, and what it shows just now. */
+export function FaceInstruments({ heard: { instruments, wrench, use } }: { readonly heard: HeardAtBench }) {
+  const { asks, instrument } = wrench;
+  return (
+    <div className={styles.instruments}>
+      {asks !== undefined && (
+        <button type="button" className={face.other} onClick={() => use(asks)} data-asks>
+          Use {asks} here
+        </button>
+      )}
+      <button type="button" className={face.other} aria-pressed={instruments.on} onClick={instruments.toggle}>
+        {!instruments.on
+          ? 'Listen to a wrench'
+          : !instruments.ready
+            ? 'Not listening yet'
+            : instrument === undefined
+              ? 'Listening'
+              : `Listening to ${instrument}`}
+      </button>
+    </div>
+  );
+}
+
+/** What the wrench shows while it is pulled, large enough for whoever stands on it. */
+export function FaceLive({ heard: { wrench } }: { readonly heard: HeardAtBench }) {
+  const { plain } = useFigures();
+  const { live } = wrench;
+  return (
+    live && (
+      <output className={styles.live} data-testid="live-reading" aria-live="off">
+        {plain(live.value)} {live.unit}
+        {live.turned_deg !== undefined && `, ${plain(live.turned_deg)}°`}
+      </output>
+    )
+  );
+}

@@ -1,0 +1,119 @@
+'use client';
+
+import { useEffect, useRef, useState } from 'react';
+import type { PullOutcome, PullReading, PullStep } from '@/core/tightening';
+import { isWrench, type InstrumentReading } from '@/instruments/measuring-instrument';
+import { useInstruments, type Instruments } from '@/interface/instruments/use-instruments';
+import {
+  UNHEARD,
+  hear,
+  judgePeak,
+  takeInstrument,
+  type HeardWrench,
+  type Peak,
+  type ReadDoubt,
+} from '@/model/joint/heard-wrench';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
+
+/** Longer than anybody stands on a wrench that shows nothing new. */
+const SILENT_MS = 4000;
+
+/** A reading that a person has to say the meaning of, and the step that it came for. */
+export interface HeldReading {
+  readonly reading: PullReading;
+  readonly doubt: ReadDoubt;
+  readonly at: number;
+}
+
+export interface HeardAtBench {
+  readonly instruments: Instruments;
+  readonly wrench: HeardWrench;
+  readonly held?: HeldReading;
+  /** What came and was not taken, and why. */
+  readonly trouble?: string;
+  /** Takes a line of a wrench, from wherever it comes. */
+  readonly receive: (reading: InstrumentReading) => void;
+  /** Takes what somebody read themselves. */
+  readonly read: (reading: PullReading) => void;
+  readonly use: (instrument: string) => void;
+  /** A reading that came late is of this pull after all. */
+  readonly believe: () => void;
+  /** Says what a held reading was; without an outcome it was not this pull, and nothing is recorded. */
+  readonly decide: (outcome?: PullOutcome, words?: string) => void;
+}
+
+interface Asked {
+  readonly plan: TighteningPlan;
+  /** The pull whose turn it is, and its number; undefined where nothing is pulled now. */
+  readonly step?: PullStep;
+  readonly at: number;
+  /** How many lines the record has: a reading is taken once at each. */
+  readonly count: number;
+  readonly onPull: (outcome: PullOutcome, words: string | undefined, reading: PullReading) => void;
+}
+
+const NOT_ASKED = 'A reading came while nothing was to be pulled here. It was not recorded.';
+// Two pulls cannot be told apart any more.
+const UNANSWERED = 'Another reading came before this one was answered. It was not recorded.';
+const SILENT =
+  'The wrench fell silent before it was let go of. Nothing was recorded of that pull: say below how it went.';
+
+/** Listens to a torque wrench at the bench. What it reads inside the limits records itself; the rest is asked about. */
+export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardAtBench {
+  const [wrench, setWrench] = useState<HeardWrench>(UNHEARD);
+  // Lines may come faster than they are drawn: what is drawn follows this.
+  const latest = useRef<HeardWrench>(UNHEARD);
+  const takenAt = useRef(-1);
+  const know = (next: HeardWrench) => {
+    latest.current = next;
+    setWrench(next);
+  };
+  const [kept, setHeld] = useState<HeldReading>();
+  const [trouble, setTrouble] = useState<string>();
+  // A line that was recorded by hand meanwhile answered it.
+  const held = kept?.at === at && step ? kept : undefined;
+  const settle = (peak: Peak, on: PullStep) => {
+    setTrouble(undefined);
+    const judged = judgePeak(plan, on, peak);
+    takenAt.current = judged.is === 'taken' ? count : -1;
+    setHeld(judged.is === 'held' ? { reading: peak.reading, doubt: judged.doubt, at } : undefined);
+    if (judged.is === 'taken') onPull(judged.outcome, undefined, peak.reading);
+  };
+  const judge = (peak: Peak) => {
+    if (!step) setTrouble(NOT_ASKED);
+    else if (held || takenAt.current === count) setTrouble(UNANSWERED);
+    else settle(peak, step);
+  };
+  const receive = (reading: InstrumentReading) => {
+    if (!isWrench(reading)) return;
+    const { now, peak } = hear(latest.current, reading, Date.now());
+    know(now);
+    if (peak) judge(peak);
+  };
+  const instruments = useInstruments(receive, ({ instrument, message }) =>
+    setTrouble(`${instrument} sent what cannot be: ${message} Nothing was recorded.`),
+  );
+  const { live } = wrench;
+  useEffect(() => {
+    if (!live) return;
+    const timer = setTimeout(() => {
+      know({ ...latest.current, live: undefined });
+      setTrouble(SILENT);
+    }, SILENT_MS);
+    return () => clearTimeout(timer);
+  }, [live]);
+  return {
+    instruments,
+    wrench,
+    held,
+    trouble,
+    receive,
+    read: (reading) => judge({ reading }),
+    use: (instrument) => know(takeInstrument(latest.current, instrument)),
+    believe: () => held && step && settle({ reading: held.reading }, step),
+    decide: (outcome, words) => {
+      setHeld(undefined);
+      if (held && outcome) onPull(outcome, words, held.reading);
+    },
+  };
+}

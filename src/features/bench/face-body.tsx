@@ -78,8 +78,8 @@ export function FaceBody(props: Props) {
     step: isRead && alive && !isLong && !hold.looksOn ? pulled : undefined,
     at: isOver ? (round.over[0] ?? -1) : round.next,
     count: record.count,
-    onPull: (outcome, words, reading) => {
-      press.read();
+    onPull: (outcome, words, reading, byItself) => {
+      press.recorded(byItself);
       // A device that slept asks for the last one to be touched again, also where the next was pulled meanwhile.
       if (!gap.stops()) put(outcome, words, reading);
     },

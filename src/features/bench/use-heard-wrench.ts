@@ -49,7 +49,8 @@ interface Asked {
   readonly at: number;
   /** How many lines the record has: a reading is taken once at each. */
   readonly count: number;
-  readonly onPull: (outcome: PullOutcome, words: string | undefined, reading: PullReading) => void;
+  /** @param byItself nobody pressed for it */
+  readonly onPull: (outcome: PullOutcome, words: string | undefined, reading: PullReading, byItself: boolean) => void;
 }
 
 const NOT_ASKED = 'A reading came while nothing was to be pulled here. It was not recorded.';
@@ -72,23 +73,23 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
   const [trouble, setTrouble] = useState<string>();
   // A line that was recorded by hand meanwhile answered it.
   const held = kept?.at === at && step ? kept : undefined;
-  const settle = (peak: Peak, on: PullStep) => {
+  const settle = (peak: Peak, on: PullStep, byItself: boolean) => {
     setTrouble(undefined);
     const judged = judgePeak(plan, on, peak);
     takenAt.current = judged.is === 'taken' ? count : -1;
     setHeld(judged.is === 'held' ? { reading: peak.reading, doubt: judged.doubt, at } : undefined);
-    if (judged.is === 'taken') onPull(judged.outcome, undefined, peak.reading);
+    if (judged.is === 'taken') onPull(judged.outcome, undefined, peak.reading, byItself);
   };
-  const judge = (peak: Peak) => {
+  const judge = (peak: Peak, byItself: boolean) => {
     if (!step) setTrouble(NOT_ASKED);
     else if (held || takenAt.current === count) setTrouble(UNANSWERED);
-    else settle(peak, step);
+    else settle(peak, step, byItself);
   };
   const receive = (reading: InstrumentReading) => {
     if (!isWrench(reading)) return;
     const { now, peak } = hear(latest.current, reading, Date.now());
     know(now);
-    if (peak) judge(peak);
+    if (peak) judge(peak, true);
   };
   const instruments = useInstruments(receive, ({ instrument, message }) =>
     setTrouble(`${instrument} sent what cannot be: ${message} Nothing was recorded.`),
@@ -108,12 +109,12 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
     held,
     trouble,
     receive,
-    read: (reading) => judge({ reading }),
+    read: (reading) => judge({ reading }, false),
     use: (instrument) => know(takeInstrument(latest.current, instrument)),
-    believe: () => held && step && settle({ reading: held.reading }, step),
+    believe: () => held && step && settle({ reading: held.reading }, step, false),
     decide: (outcome, words) => {
       setHeld(undefined);
-      if (held && outcome) onPull(outcome, words, held.reading);
+      if (held && outcome) onPull(outcome, words, held.reading, false);
     },
   };
 }

@@ -17,8 +17,11 @@ export interface OnePress {
   readonly act: (run: () => unknown) => void;
   /** The same for leaving: only a while after the last act. */
   readonly leave: (run: () => unknown) => void;
-  /** An instrument recorded a pull: whoever presses for it too means the same one. */
-  readonly read: () => void;
+  /**
+   * A pull was recorded otherwise than by this guard. Where an instrument did it by itself, whoever presses for it too
+   * means the same one.
+   */
+  readonly recorded: (byItself: boolean) => void;
   /** A press was passed over; said until the next one counts. */
   readonly passedOver?: PassedOver;
 }
@@ -38,9 +41,9 @@ export function useOnePress(): OnePress {
     setPassedOver(undefined);
     run();
   };
-  const read = () => {
-    readUntil.current = performance.now() + AFTER_READING_MS;
+  const recorded = (byItself: boolean) => {
+    readUntil.current = byItself ? performance.now() + AFTER_READING_MS : 0;
     setPassedOver(undefined);
   };
-  return { act: after(BOUNCE_MS), leave: after(LEAVE_AFTER_MS), read, passedOver };
+  return { act: after(BOUNCE_MS), leave: after(LEAVE_AFTER_MS), recorded, passedOver };
 }

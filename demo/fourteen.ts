@@ -149,6 +149,18 @@ export const fourteen: YardEngine = {
           underHead: 'aluminium-cast',
           nearHeat: true,
         },
+        clampMap: {
+          head: 'aluminium-side-valve',
+          gasket: 'copper-sandwich',
+          E_GPa: 70,
+          poisson: 0.33,
+          depth_mm: 30,
+          solid: 0.8,
+          foundation_N_per_mm3: 70,
+          pitch_mm: 68,
+          margin_mm: 20,
+          boltStiffness_N_per_mm: 300_000,
+        },
       },
       tightenings: [
         {

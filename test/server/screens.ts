@@ -58,5 +58,6 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['record of a joint', '/engines/demo-fourteen/record/demo-f-joint-head'],
   ['face', '/face/demo-m-joint-head-round-1'],
   ['face when done', '/face/demo-f-joint-head-round-1'],
+  ['rehearsal', '/face/rehearsal/demo-f-joint-head'],
   ['not found', '/engines/none/book'],
 ];

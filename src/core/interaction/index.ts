@@ -4,6 +4,8 @@ export {
   givingOf,
   interaction,
   pulled,
+  slackened,
+  turnedOn,
   unpulled,
   type Interaction,
   type InteractionInput,

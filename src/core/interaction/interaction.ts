@@ -108,6 +108,37 @@ export function pulled(giving: Matrix, { forces_N, advances_mm }: Standing, nut:
   return { forces_N: forces, advances_mm: advances_mm.map((one, i) => (i === nut ? advance : one)) };
 }
 
+/** What all hold once each nut stands where it was turned to. */
+function settledAt(giving: Matrix, advances_mm: Standing['advances_mm']): Standing {
+  const taking = advances_mm.flatMap((advance, i) => (advance === undefined ? [] : [i]));
+  const left = settled(
+    part(giving, taking),
+    taking.map((i) => advances_mm[i] as number),
+  );
+  const forces = advances_mm.map(() => 0);
+  taking.forEach((one, i) => {
+    forces[one] = left[i] as number;
+  });
+  return { forces_N: forces, advances_mm };
+}
+
+/**
+ * One nut turned on from where it stands; every other nut stays.
+ * @param advance_mm how far it comes down: its pitch for a whole turn
+ */
+export const turnedOn = (giving: Matrix, { advances_mm }: Standing, nut: number, advance_mm: number): Standing =>
+  settledAt(
+    giving,
+    advances_mm.map((one, i) => (i === nut ? (one ?? 0) + advance_mm : one)),
+  );
+
+/** One nut slackened until it holds nothing: what it held comes on the others. */
+export const slackened = (giving: Matrix, { advances_mm }: Standing, nut: number): Standing =>
+  settledAt(
+    giving,
+    advances_mm.map((one, i) => (i === nut ? undefined : one)),
+  );
+
 /**
  * What a round leaves in each fastener: elastic interaction through the joint, by linear complementarity.
  * (A + diag(1/k))·F = s over the nuts taking part, F ≥ 0.

@@ -48,6 +48,8 @@ interface Props {
   readonly standIn: boolean;
   readonly record: BenchRecord;
   readonly hold: Hold;
+  /** Nothing of it is recorded. */
+  readonly isRehearsal?: boolean;
   /** What stands under the drawing. */
   readonly beside?: ReactNode;
 }
@@ -109,9 +111,9 @@ export function FaceBody(props: Props) {
     wentOver: () => pull('went-over'),
   });
   return (
-    <main className={styles.face} id={SHEET}>
+    <main className={styles.face} id={SHEET} data-rehearsal={props.isRehearsal || undefined}>
       <FaceHead {...props} round={round} passedOver={press.passedOver}>
-        {plan.care !== 'hand' && !hold.looksOn && <FaceInstruments heard={heard} />}
+        {plan.care !== 'hand' && !hold.looksOn && !props.isRehearsal && <FaceInstruments heard={heard} />}
       </FaceHead>
       <FaceDrawing
         plan={plan}

@@ -21,7 +21,7 @@ interface Props {
 
 /** The joint as it lies; of a large one the next fastener and its neighbours, with the whole as a strip. */
 export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, beside }: Props) {
-  const near = boxNear(plan.positions, next);
+  const near = beside === undefined ? boxNear(plan.positions, next) : undefined;
   const drawing = {
     positions: plan.positions,
     order: plan.order,
@@ -37,10 +37,10 @@ export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, besi
       ? 'The fasteners of the joint'
       : `The fasteners; next is number ${turnNumber(plan, next)} of ${plan.positions.length}`;
   return (
-    <div className={styles.pattern} data-parted={near !== undefined || beside !== undefined || undefined}>
+    <div className={styles.pattern} data-parted={beside === undefined ? near !== undefined || undefined : 'beside'}>
       <PatternDrawing {...drawing} box={near} label={label} />
       {beside}
-      {near && beside === undefined && (
+      {near && (
         <div className={styles.whole}>
           <PatternDrawing {...drawing} near={near} label="The whole joint" />
         </div>

@@ -19,6 +19,8 @@ interface Props {
   /** A press was taken for the same as what went before it. */
   readonly passedOver: PassedOver | undefined;
   readonly openedAt: number;
+  /** Nothing of it is recorded. */
+  readonly isRehearsal?: boolean;
   /** What stands at the end of it. */
   readonly children?: ReactNode;
 }
@@ -53,15 +55,17 @@ export const FaceHead = ({
   round: { last },
   passedOver,
   openedAt,
+  isRehearsal,
   children,
 }: Props) => (
   <header className={styles.head}>
     <h1 className={styles.title} title={jointName}>
       {jointName}
+      {isRehearsal && <span className={styles.purpose}> rehearsed</span>}
       {PURPOSE_WORDS[purpose].title && <span className={styles.purpose}> {PURPOSE_WORDS[purpose].title}</span>}
     </h1>
     <p className={styles.engine} title={engineName}>
-      {engineName}
+      {isRehearsal ? `Nothing here is recorded. ${engineName}` : engineName}
     </p>
     <p className={styles.last}>
       {passedOver ? (

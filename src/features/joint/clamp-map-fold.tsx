@@ -4,8 +4,10 @@ import { NativeSelect } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { threadNamed } from '@/core/thread';
 import type { PlannedStage } from '@/core/tightening';
-import type { RoundWay } from '@/core/interaction';
-import { boltStiffness, targetsOf } from '@/model/joint/clamp-map';
+import { evenness, type RoundWay } from '@/core/interaction';
+import { boltStiffness } from '@/model/joint/clamp-map';
+import { drawnWords } from '@/interface/words/clamp-words';
+import { framesOf, type PassageFrame } from '@/model/joint/clamp-left';
 import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { todayFacts } from '@/model/joint/joint-ladder';
@@ -22,14 +24,18 @@ import { useOutside } from '@/interface/parts/use-outside';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
 import { ClampDrawing } from '@/interface/pattern/clamp-drawing';
-import { worksOf, type ClampWorks } from './clamp-works';
+import { mapOf, type AsPulled, type ClampWorks } from './clamp-works';
 import { ClampScatterPart } from './clamp-scatter';
 import { ClampSearchPart } from './clamp-search';
+import type { WorkedKind } from './use-whole-joint';
 import styles from './clamp-map-fold.module.css';
 
 interface Props {
   readonly setting: JointInputs;
   readonly worked: JointResult;
+  readonly kinds: readonly WorkedKind[];
+  /** The last round for good, as far as it was pulled. */
+  readonly asPulled?: AsPulled;
   readonly stageList: readonly PlannedStage[];
   readonly onDetail: (part: Partial<JointDetail>) => void;
   /** Takes the stages of a way that was found. */
@@ -131,7 +137,7 @@ function Inputs({ draft, joint, round, onDraft }: InputProps) {
 }
 
 /** What the other nuts are doing: what is left in each as the plan goes on, and what would make it more even. */
-export function ClampMapFold({ setting, worked, stageList, onDetail, onTake }: Props) {
+export function ClampMapFold({ setting, worked, kinds, asPulled, stageList, onDetail, onTake }: Props) {
   const { joint } = setting;
   const [draft, setDraft] = useState<Draft>(() => begun(setting));
   const [round, setRound] = useState(0);
@@ -140,13 +146,17 @@ export function ClampMapFold({ setting, worked, stageList, onDetail, onTake }: P
     setRound((was) => was + 1);
   });
   const [at, setAt] = useState<number>();
-  const { significant, kilonewtons } = useFigures();
-  const { band, prevailing_Nm } = worked.ladder;
+  const [played, setPlayed] = useState<'plan' | 'pulled'>('plan');
+  const { significant } = useFigures();
   const facts = useDeferredValue(draft);
-  const shown = useMemo(() => {
-    if (!isWhole(facts, joint)) return undefined;
-    return tryCore(() => worksOf(joint, facts, targetsOf(stageList, { final_N: band.p50_N, prevailing_Nm })));
-  }, [facts, joint, stageList, band.p50_N, prevailing_Nm]);
+  const shown = useMemo(
+    () => (isWhole(facts, joint) ? tryCore(() => mapOf({ setting, worked, kinds, stageList, facts })) : undefined),
+    [facts, joint, setting, worked, kinds, stageList],
+  );
+  const pulled = useMemo(
+    () => (shown?.ok && asPulled ? tryCore(() => framesOf(shown.result.giving, asPulled)) : undefined),
+    [shown, asPulled],
+  );
   const put = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
     setDraft(next);
@@ -154,12 +164,18 @@ export function ClampMapFold({ setting, worked, stageList, onDetail, onTake }: P
     wrote(next);
     onDetail({ clampMap: next });
   };
-  const turns = stageList.filter(({ turn }) => turn).length;
-  const last = shown?.ok ? shown.result.own : undefined;
+  const map = shown?.ok ? shown.result : undefined;
+  const last = map?.frames.at(-1);
+  const isPulled = played === 'pulled' && pulled?.ok === true;
+  const frames = isPulled ? pulled.result : map?.frames;
   return (
     <Disclosure
       title="What the other nuts are doing"
-      line={last ? `${significant(last.variation_pct, 2)} % uneven at the end, by the model` : 'not looked at'}
+      line={
+        last
+          ? `${significant(evenness(last.shares).variation_pct, 2)} % uneven at the end, by the model`
+          : 'not looked at'
+      }
     >
       <p className="soft">
         A nut that is pulled lets those beside it go a little. This is a picture of what to expect and no specification:
@@ -168,65 +184,97 @@ export function ClampMapFold({ setting, worked, stageList, onDetail, onTake }: P
       <Inputs draft={draft} joint={joint} round={round} onDraft={put} />
       {!isWhole(draft, joint) && <p>It is drawn once each of these is said.</p>}
       {shown && !shown.ok && <Notice kind="stop">{shown.error.message}</Notice>}
-      {shown?.ok && last && (
-        <Played
-          joint={joint}
-          shown={shown.result}
-          at={Math.min(at ?? Infinity, shown.result.map.frames.length)}
-          onAt={setAt}
-        />
-      )}
-      {shown?.ok && last && (
+      {map && frames && (
         <>
-          <table className={styles.ways}>
-            <caption className="only-spoken">How even the clamp load is left</caption>
-            <thead>
-              <tr>
-                <th scope="col">Way</th>
-                <th scope="col">Least</th>
-                <th scope="col">Mean</th>
-                <th scope="col">Uneven by</th>
-              </tr>
-            </thead>
-            <tbody>
-              {[{ name: 'The plan as it stands', even: last }, ...shown.result.others].map(({ name, even }) => (
-                <tr key={name}>
-                  <th scope="row">{name}</th>
-                  <td className="figure">{kilonewtons(even.least_N)}</td>
-                  <td className="figure">{kilonewtons(even.mean_N)}</td>
-                  <td className="figure">{significant(even.variation_pct, 2)} %</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p>
-            Passes buy evenness, and above all a confirming round; the turn buys little. From the edge inwards the model
-            may find it a little more even, for nuts that are pulled first lose most; it knows nothing of a gasket that
-            has to spread outwards or a head that bows. The book’s turn stands.
-            {turns > 0 && ' A stage by angle has no figure to pull to and is left out.'}
-          </p>
-          <ClampScatterPart worked={worked} shown={shown.result} />
-          {turns === 0 && <ClampSearchPart joint={joint} shown={shown.result} onTake={onTake} />}
+          {pulled?.ok && pulled.result.length > 0 && (
+            <NativeSelect
+              label="What is played"
+              data={[
+                { value: 'plan', label: 'The plan as it stands' },
+                { value: 'pulled', label: 'The last round, as it was pulled' },
+              ]}
+              value={played}
+              onChange={(event) => setPlayed(event.currentTarget.value === 'pulled' ? 'pulled' : 'plan')}
+            />
+          )}
+          <Played
+            joint={joint}
+            frames={frames}
+            turn={map.turn}
+            at={Math.min(at ?? Infinity, frames.length)}
+            onAt={setAt}
+          />
+          {isPulled && asPulled && drawnWords(asPulled.drawn) && <p className="soft">{drawnWords(asPulled.drawn)}</p>}
         </>
       )}
+      {map && kinds.length > 0 && (
+        <p className="soft">
+          Per cent of each one’s own final clamp load. Fasteners of another kind are taken to be as long as the joint’s
+          own, and stiffer by as much as they have more metal.
+        </p>
+      )}
+      {map?.works && <Ways worked={worked} shown={map.works} setting={setting} stageList={stageList} onTake={onTake} />}
     </Disclosure>
+  );
+}
+
+interface WaysProps extends Pick<Props, 'setting' | 'worked' | 'stageList' | 'onTake'> {
+  readonly shown: ClampWorks;
+}
+
+/** Other ways at the side of the plan, the scatter, and the search. */
+function Ways({ setting: { joint }, worked, stageList, shown, onTake }: WaysProps) {
+  const { significant, kilonewtons } = useFigures();
+  const turns = stageList.filter(({ turn }) => turn).length;
+  return (
+    <>
+      <table className={styles.ways}>
+        <caption className="only-spoken">How even the clamp load is left</caption>
+        <thead>
+          <tr>
+            <th scope="col">Way</th>
+            <th scope="col">Least</th>
+            <th scope="col">Mean</th>
+            <th scope="col">Uneven by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {[{ name: 'The plan as it stands', even: shown.own }, ...shown.others].map(({ name, even }) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="figure">{kilonewtons(even.least_N)}</td>
+              <td className="figure">{kilonewtons(even.mean_N)}</td>
+              <td className="figure">{significant(even.variation_pct, 2)} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p>
+        Passes buy evenness, and above all a confirming round; the turn buys little. From the edge inwards the model may
+        find it a little more even, for nuts that are pulled first lose most; it knows nothing of a gasket that has to
+        spread outwards or a head that bows. The book’s turn stands.
+        {turns > 0 && ' A stage by angle has no figure to pull to and is left out of these.'}
+      </p>
+      <ClampScatterPart worked={worked} shown={shown} />
+      {turns === 0 && <ClampSearchPart joint={joint} shown={shown} onTake={onTake} />}
+    </>
   );
 }
 
 interface PlayedProps {
   readonly joint: Joint;
-  readonly shown: ClampWorks;
+  readonly frames: readonly PassageFrame[];
+  readonly turn: readonly number[];
   readonly at: number;
   readonly onAt: (at: number) => void;
 }
 
-/** The plan pull by pull. */
-function Played({ joint, shown: { map, turn }, at, onAt }: PlayedProps) {
-  const { kilonewtons } = useFigures();
-  const frame = map.frames[at - 1];
-  const shares = turn.map((_, place) => (frame?.forces_N[place] ?? 0) / map.target_N);
+/** Pull by pull. */
+function Played({ joint, frames, turn, at, onAt }: PlayedProps) {
+  const frame = frames[at - 1];
+  const shares = frame?.shares ?? turn.map(() => 0);
   const words = frame
-    ? `After pull ${at} of ${map.frames.length}: number ${turn.indexOf(frame.place) + 1}, stage ${frame.pass + 1}`
+    ? `After pull ${at} of ${frames.length}: number ${turn.indexOf(frame.place) + 1}, stage ${frame.stage + 1}`
     : 'Before the first pull';
   return (
     <div className={styles.played}>
@@ -234,13 +282,11 @@ function Played({ joint, shown: { map, turn }, at, onAt }: PlayedProps) {
         positions={positionsOf(joint)}
         shares={shares}
         pulled={frame?.place}
-        label={`${words}. Left in each, per cent of the final ${kilonewtons(map.target_N)}: ${turn
+        label={`${words}. Left in each, per cent of its final clamp load: ${turn
           .map((place, i) => `${i + 1}: ${Math.round((shares[place] ?? 0) * 100)}`)
           .join(', ')}.`}
       />
-      <p className="soft">
-        {words}. Per cent of {kilonewtons(map.target_N)}, the middle of what the figure gives.
-      </p>
+      <p className="soft">{words}. Per cent of the middle of what its figure gives.</p>
       <p className={styles.keys}>
         <Button onClick={() => onAt(Math.max(0, at - 1))} disabled={at === 0}>
           A pull back
@@ -248,13 +294,13 @@ function Played({ joint, shown: { map, turn }, at, onAt }: PlayedProps) {
         <input
           className={styles.slide}
           type="range"
-          aria-label="How far the plan has gone, in pulls"
+          aria-label="How far it has gone, in pulls"
           min={0}
-          max={map.frames.length}
+          max={frames.length}
           value={at}
           onChange={(event) => onAt(Number(event.currentTarget.value))}
         />
-        <Button onClick={() => onAt(Math.min(map.frames.length, at + 1))} disabled={at === map.frames.length}>
+        <Button onClick={() => onAt(Math.min(frames.length, at + 1))} disabled={at === frames.length}>
           The next pull
         </Button>
       </p>

@@ -20,6 +20,7 @@ import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { kindsChanged, type PulledWith } from '@/model/joint/sheet-changes';
 import { ClampMapFold } from './clamp-map-fold';
+import type { AsPulled } from './clamp-works';
 import { ofOtherLeaf } from '@/model/joint/fastener-kind';
 import { FigureFolds } from './figure-folds';
 import type { AnswerSource } from './known-elsewhere';
@@ -59,6 +60,8 @@ interface Props {
   readonly pulledWith?: PulledWith;
   /** A nut of it was pulled. */
   readonly pulled: boolean;
+  /** The last round for good as it was pulled, where the clamp map knows enough to draw it. */
+  readonly asPulled?: AsPulled;
   /** The engine and its number, as they stand at the head of a printed page. */
   readonly engineLine: string;
   /** What was written down of it. */
@@ -73,6 +76,7 @@ function WholeFolds({
   leaves,
   pulled,
   stretch,
+  asPulled,
   onShow,
 }: {
   readonly kept: KeptJoint;
@@ -80,7 +84,7 @@ function WholeFolds({
   readonly kinds: readonly WorkedKind[];
   readonly leaves: readonly Leaf[];
   readonly onShow: (kind: number | undefined) => void;
-} & Pick<Props, 'pulled' | 'stretch'>) {
+} & Pick<Props, 'pulled' | 'stretch' | 'asPulled'>) {
   const { joint, change, changeDetail } = kept;
   const { plain } = useFigures();
   const { setting, worked, stageList } = own;
@@ -103,11 +107,13 @@ function WholeFolds({
         plain={plain}
       />
       {worked && todayFacts(setting).locking === 'pin' && <SlotFold setting={setting} worked={worked} />}
-      {worked && joint.fasteners > 1 && kinds.length === 0 && (
+      {worked && joint.fasteners > 1 && (
         <ClampMapFold
           key={keyOfShape(joint)}
           setting={setting}
           worked={worked}
+          kinds={kinds}
+          asPulled={asPulled}
           stageList={stageList}
           onDetail={changeDetail}
           onTake={({ shares, confirming }) => {
@@ -256,6 +262,7 @@ export function JointScreen(props: Props) {
               leaves={leaves}
               pulled={props.pulled}
               stretch={props.stretch}
+              asPulled={props.asPulled}
               onShow={setShown}
             />
           </>

@@ -10,13 +10,16 @@ import { gateOfRound } from '@/model/order/gate-of-round';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnsWords } from '@/model/joint/turns-words';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { computeJoint, computeKinds, filmsName, judgedWhole } from '@/model/joint/joint-result';
+import { computeJoint, computeKinds, filmsName, judgedWhole, prevailingOf } from '@/model/joint/joint-result';
 import { wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
 import type { PlannedFigure } from '@/model/joint/tightening-plan';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import { todayFacts } from '@/model/joint/joint-ladder';
 import { ownPlaces } from '@/model/joint/kind-places';
+import { drawnByRule, passageOf } from '@/model/joint/clamp-left';
+import { tryCore } from '@/model/try-core';
+import type { AsPulled } from './clamp-works';
 import type { JointSummary } from './joints-screen';
 import { answerSource, type AnswerSource } from './known-elsewhere';
 import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
@@ -87,6 +90,8 @@ export interface JointPage {
   readonly answers: AnswerSource;
   /** What the going-round that counts was pulled with, once a nut of it was. */
   readonly pulledWith?: PulledWith;
+  /** The last round for good as it was pulled. */
+  readonly asPulled?: AsPulled;
 }
 
 const pulledFigure = ({ filmName, thread, leaf, ladder }: PlannedFigure) => ({
@@ -104,6 +109,16 @@ const pulledWith = ({ final }: JointState): PulledWith | undefined => {
     ...(kinds && { kinds: kinds.map((kind) => ({ name: kind.name, places: kind.places, ...pulledFigure(kind) })) }),
   };
 };
+
+/** The last round for good as it was pulled; none where the clamp map does not know enough of the joint to draw it. */
+function asPulledOf({ joint, final }: JointState, inputs: JointInputs): AsPulled | undefined {
+  const plan = final?.tightening.plan;
+  if (!plan || final.events.length === 0 || joint.detail.clampMap === null || plan.care === 'hand') return undefined;
+  // A joint that has other fasteners by now is another joint to the map.
+  if (plan.positions.length !== joint.fasteners) return undefined;
+  const passage = tryCore(() => passageOf(plan, final.state.done, prevailingOf(inputs)));
+  return passage.ok ? { ...passage.result, drawn: drawnByRule(final.state.done) } : undefined;
+}
 
 const setsLine = (sets: number) =>
   sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`;
@@ -125,8 +140,10 @@ export function jointPage(
   const half = final && !final.state.complete;
   const speaking = leavesOfJoint(leaves, joint);
   const spoken = new Set(speaking.map((leaf) => leaf.id));
+  const inputs = inputsOf(rows, joint, shelves, now);
   return {
-    inputs: inputsOf(rows, joint, shelves, now),
+    inputs,
+    asPulled: asPulledOf(state, inputs),
     torques: torqueLeaves(leaves).flatMap((leaf) => {
       const source = sources.find(({ id }) => id === leaf.sourceId);
       return source ? [{ leaf, source }] : [];

@@ -2,11 +2,13 @@
 
 import type { ChosenPurpose, TestPurpose } from '@/model/joint/tightening';
 import { NativeSelect, Textarea } from '@mantine/core';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Guard } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import { Button } from '@/interface/parts/button';
+import button from '@/interface/parts/button.module.css';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Notice } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
@@ -70,6 +72,9 @@ export function StartControls({ joint, resume, tight, stops, against, ready, set
         >
           {isAgain ? again : 'To the bench'}
         </Button>
+        <Link className={button.key} href={`/face/rehearsal/${joint.id}`} aria-disabled={!ready || undefined}>
+          Rehearse it
+        </Link>
         {!resume && (
           <>
             <Button onClick={() => begin(why)} disabled={pending || !ready}>

@@ -83,7 +83,8 @@ export function StandInWrench({ setup, clicksAt, className, onLine }: Props) {
       onBlur={letGo}
       onContextMenu={(event) => event.preventDefault()}
     >
-      {state === 'clicked' ? 'Click: let go' : state === 'pulls' ? 'Pulling…' : `Hold to pull ${setup.name}`}
+      {state === 'clicked' ? 'Click: let go' : state === 'pulls' ? 'Pulling…' : 'Hold to pull'}
+      {state === 'lies' && <span className="only-spoken"> {setup.name}</span>}
     </button>
   );
 }

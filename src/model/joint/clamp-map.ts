@@ -1,6 +1,7 @@
 import { givingOf, plateCompliance, pulled, unpulled } from '@/core/interaction';
 import type { ClampBand } from '@/core/joint';
 import type { ClampDeviations } from '@/core/statistics';
+import { threadNamed } from '@/core/thread';
 import { patternPositions, type PlannedStage, type Position } from '@/core/tightening';
 import { DomainError } from '@/core/units';
 import type { ClampMapFacts } from './clamp-map-facts';
@@ -35,6 +36,20 @@ function places_mm(joint: Joint, pitch_mm: number | null): readonly Position[] {
 
 const TERMS = [24, 16] as const;
 
+const areaOf = (thread: string): number => threadNamed(thread).stressArea_mm2;
+
+/**
+ * How stiff each fastener is: one of another kind by how much more metal it has than the joint’s own, as long as they.
+ */
+function stiffnesses({ fasteners, thread, detail }: Joint, own_N_per_mm: number): readonly number[] {
+  const own_mm2 = areaOf(detail.today?.thread ?? thread);
+  const of = (place: number) => {
+    const kind = detail.kinds.find(({ places }) => places.includes(place));
+    return kind ? (own_N_per_mm * areaOf(kind.detail.today?.thread ?? kind.fields.thread)) / own_mm2 : own_N_per_mm;
+  };
+  return Array.from({ length: fasteners }, (_, place) => of(place));
+}
+
 /** What gives at each fastener of a joint: the part as a plate on its gasket, and the fastener. @throws DomainError */
 export function givingOfJoint(joint: Joint, facts: ClampMapFacts): readonly (readonly number[])[] {
   const { E_GPa, poisson, depth_mm, solid, foundation_N_per_mm3, margin_mm, boltStiffness_N_per_mm } = facts;
@@ -50,7 +65,7 @@ export function givingOfJoint(joint: Joint, facts: ClampMapFacts): readonly (rea
     poisson,
     terms: length_mm >= width_mm ? TERMS : [TERMS[1], TERMS[0]],
   });
-  return givingOf({ compliance, boltStiffness_N_per_mm });
+  return givingOf({ compliance, boltStiffness_N_per_mm: stiffnesses(joint, boltStiffness_N_per_mm) });
 }
 
 /**

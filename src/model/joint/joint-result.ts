@@ -139,6 +139,13 @@ export interface KindResult extends KindInputs {
 export const computeKinds = (setting: JointInputs): readonly KindResult[] =>
   inputsOfKinds(setting).map((kind) => ({ ...kind, worked: ofKind(kind.kind, () => computeJoint(kind.inputs)) }));
 
+/** What a locking nut of each kind turns with by itself, by the kind's name; the joint's own under ''. @throws DomainError */
+export const prevailingOf = (setting: JointInputs): Readonly<Record<string, number>> =>
+  Object.fromEntries([
+    ['', computeJoint(setting).ladder.prevailing_Nm],
+    ...computeKinds(setting).map(({ kind, worked }) => [kind.name, worked.ladder.prevailing_Nm] as const),
+  ]);
+
 /** Refuses a joint of which any fastener cannot be reckoned. @throws DomainError */
 export function assertReckoned(setting: JointInputs): void {
   computeJoint(setting);

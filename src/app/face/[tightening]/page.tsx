@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { Face } from '@/features/bench/face';
+import { knownOfPlaces } from '@/features/bench/known-of-places';
 import { facePage } from '@/features/bench/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { nowMs } from '@/server/clock';
@@ -28,13 +29,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         plan={tightening.plan}
         events={events}
         caps={joint.pattern === 'caps'}
-        known={{
-          placeNotes: joint.detail.placeNotes,
-          locking: (joint.detail.today ?? joint.detail.original).locking,
-          kindLockings: Object.fromEntries(
-            joint.detail.kinds.map(({ name, detail }) => [name, (detail.today ?? detail.original).locking]),
-          ),
-        }}
+        known={knownOfPlaces(joint)}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
         strips={strips}
         changed={changed}

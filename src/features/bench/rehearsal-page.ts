@@ -1,0 +1,29 @@
+import { jointInputs } from '@/db/reads/joint-inputs';
+import type { Shop } from '@/db/shop';
+import type { Engine } from '@/model/engine/engine';
+import type { Joint } from '@/model/joint/joint';
+import { prevailingOf } from '@/model/joint/joint-result';
+import { planOfJoint } from '@/model/joint/round-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
+
+export interface RehearsalPage {
+  readonly engine: Engine;
+  readonly joint: Joint;
+  readonly plan: TighteningPlan;
+  /** What a locking nut of each kind turns with by itself, by the kind's name; the joint's own under ''. */
+  readonly prevailing_Nm: Readonly<Record<string, number>>;
+}
+
+/** A joint as it would be gone round now. Nothing is begun by looking at it. @throws DomainError */
+export function rehearsalPage(shop: Shop, jointId: string, now: number): RehearsalPage | undefined {
+  const joint = shop.joints.find(jointId);
+  const engine = joint && shop.engines.find(joint.engineId);
+  if (!joint || !engine) return undefined;
+  const inputs = jointInputs(shop, joint, now);
+  return {
+    engine,
+    joint,
+    plan: planOfJoint(inputs),
+    prevailing_Nm: prevailingOf(inputs),
+  };
+}

@@ -1,0 +1,188 @@
+import { pulled, slackened, turnedOn, unpulled, type Standing } from '@/core/interaction';
+import { threadNamed } from '@/core/thread';
+import type { DoneEvent, PullStep, Step } from '@/core/tightening';
+import { askedAt } from './pull-reading';
+import { figureAt, type TighteningPlan } from './tightening-plan';
+
+/** What a fastener holds at its final torque, and what of that torque clamps nothing. */
+export interface FigureLeft {
+  readonly clamp_N: number;
+  readonly prevailing_Nm: number;
+  readonly pitch_mm: number;
+}
+
+/** How far a nut that went over is drawn past its figure where nobody read it. */
+export const WENT_OVER_BY = 0.2;
+
+/**
+ * What a nut that does not move at a torque is shown to hold of what that torque gives: at least so much, and no more is
+ * known of it.
+ * @source static friction up to 1.3 times the moving one, as after heat or dry, with common lubricants
+ */
+export const HOLDS_AT_LEAST = 0.79;
+
+/** Something done to one fastener, in plan or out of it. */
+export type ClampMove = { readonly place: number; readonly stage: number } & (
+  | { readonly is: 'pull'; readonly share: number }
+  | { readonly is: 'turn'; readonly turn_deg: number }
+  | { readonly is: 'slacken' }
+);
+
+/** What was done to the fasteners of a joint one after another, and what each would hold at its own figure. */
+export interface Passage {
+  readonly moves: readonly ClampMove[];
+  /** Place by place. */
+  readonly figures: readonly FigureLeft[];
+}
+
+/** What all of them hold after a move, as a share of what its own figure gives each. */
+export interface PassageFrame {
+  readonly place: number;
+  readonly stage: number;
+  readonly shares: readonly number[];
+}
+
+/** The torque that a fastener is left at, before any turn. */
+const finalTorque = (steps: readonly Step[], place: number): number =>
+  Math.max(
+    ...steps.flatMap((step) => (step.kind === 'pull' && step.position === place && !step.turn ? [step.torque_Nm] : [])),
+  );
+
+/** How much of its final clamp load a torque asks of a fastener; less than none where it only turns a locking nut. */
+function shareOf(
+  plan: TighteningPlan,
+  { position, torque_Nm }: PullStep,
+  { prevailing_Nm }: FigureLeft,
+  factor: number,
+): number {
+  const last = finalTorque(plan.steps, position);
+  return (torque_Nm * factor - prevailing_Nm) / (last - prevailing_Nm);
+}
+
+/**
+ * What a line of a record does to its fastener. One that did not move, or was past its figure, is shown to hold a part of
+ * it at least; where the model has less, it goes by what was seen.
+ * @returns none where it does nothing
+ */
+function movesOf(
+  plan: TighteningPlan,
+  event: DoneEvent,
+  figureOf: (place: number) => FigureLeft,
+): readonly ClampMove[] {
+  const step = plan.steps[event.step];
+  if ((event.kind !== 'pull' && event.kind !== 'again') || step?.kind !== 'pull') return [];
+  const { position: place, stage, turn } = step;
+  const at = { place, stage };
+  const slack: readonly ClampMove[] = event.kind === 'again' ? [{ ...at, is: 'slacken' }] : [];
+  if (event.outcome === 'did-not-move' || event.outcome === 'already-past') {
+    if (turn) return slack;
+    return [...slack, { ...at, is: 'pull', share: HOLDS_AT_LEAST * shareOf(plan, step, figureOf(place), 1) }];
+  }
+  if (turn && event.kind === 'pull') {
+    const turn_deg = event.turned_deg ?? (turn.min_deg + turn.max_deg) / 2;
+    return [
+      {
+        ...at,
+        is: 'turn',
+        turn_deg: turn_deg * (event.outcome === 'went-over' && event.turned_deg === undefined ? 1 + WENT_OVER_BY : 1),
+      },
+    ];
+  }
+  const factor =
+    event.read_Nm !== undefined && !turn
+      ? event.read_Nm / askedAt(plan, step).asked_Nm
+      : event.outcome === 'went-over'
+        ? 1 + WENT_OVER_BY
+        : 1;
+  return [...slack, { ...at, is: 'pull', share: shareOf(plan, step, figureOf(place), factor) }];
+}
+
+/** Does one thing to one fastener, and lets the others find what they hold then. */
+function moved(
+  giving: readonly (readonly number[])[],
+  standing: Standing,
+  move: ClampMove,
+  figureOf: (place: number) => FigureLeft,
+): Standing {
+  const { clamp_N, pitch_mm } = figureOf(move.place);
+  if (move.is === 'slacken') return slackened(giving, standing, move.place);
+  if (move.is === 'turn') return turnedOn(giving, standing, move.place, (pitch_mm * move.turn_deg) / 360);
+  return move.share > 0 ? pulled(giving, standing, move.place, clamp_N * move.share) : standing;
+}
+
+/** Goes through a passage move by move. @throws DomainError where what gives cannot be solved */
+export function framesOf(giving: readonly (readonly number[])[], { moves, figures }: Passage): readonly PassageFrame[] {
+  const figureOf = (place: number) => figures[place] as FigureLeft;
+  let standing = unpulled(giving.length);
+  return moves.map((move) => {
+    standing = moved(giving, standing, move, figureOf);
+    const shares = standing.forces_N.map((force, place) => force / figureOf(place).clamp_N);
+    return { place: move.place, stage: move.stage, shares };
+  });
+}
+
+/** What a record leaves in each fastener, as a share of what its own figure gives it. */
+export const sharesAfter = (giving: readonly (readonly number[])[], passage: Passage): readonly number[] =>
+  framesOf(giving, passage).at(-1)?.shares ?? giving.map(() => 0);
+
+/** What the lines of a round come to. */
+export function passageOf(
+  plan: TighteningPlan,
+  done: readonly DoneEvent[],
+  prevailing_Nm: Readonly<Record<string, number>>,
+): Passage {
+  const figureOf = figuresLeft(plan, prevailing_Nm);
+  return {
+    moves: done.flatMap((event) => movesOf(plan, event, figureOf)),
+    figures: plan.positions.map((_, place) => figureOf(place)),
+  };
+}
+
+/** A plan gone through as it stands, every pull as it was meant. */
+export const asPlanned = (plan: TighteningPlan): readonly DoneEvent[] =>
+  plan.steps.flatMap((step, i): readonly DoneEvent[] =>
+    step.kind === 'pull' ? [{ id: String(i), kind: 'pull', step: i, outcome: 'pulled', at: '' }] : [],
+  );
+
+/** Pulls of which less is known than the map draws. */
+export interface DrawnByRule {
+  /** Went over, and nobody read how far. */
+  readonly over: number;
+  /** Did not move at their figure. */
+  readonly unmoved: number;
+}
+
+export function drawnByRule(done: readonly DoneEvent[]): DrawnByRule {
+  const pulls = done.flatMap((event) => (event.kind === 'pull' || event.kind === 'again' ? [event] : []));
+  return {
+    over: pulls.filter(
+      ({ outcome, read_Nm, turned_deg }) =>
+        outcome === 'went-over' && read_Nm === undefined && turned_deg === undefined,
+    ).length,
+    unmoved: pulls.filter(({ outcome }) => outcome === 'did-not-move' || outcome === 'already-past').length,
+  };
+}
+
+/**
+ * What the figures of a plan leave, place by place.
+ * @param prevailing_Nm what a locking nut of each kind turns with by itself, by the kind's name; the joint's own under ''
+ */
+function figuresLeft(
+  plan: TighteningPlan,
+  prevailing_Nm: Readonly<Record<string, number>>,
+): (place: number) => FigureLeft {
+  const known = new Map<number, FigureLeft>();
+  return (place) => {
+    const found = known.get(place);
+    if (found) return found;
+    const figure = figureAt(plan, place);
+    const name = 'name' in figure ? String(figure.name) : '';
+    const made: FigureLeft = {
+      clamp_N: figure.ladder.band.p50_N,
+      prevailing_Nm: prevailing_Nm[name] ?? 0,
+      pitch_mm: threadNamed(figure.thread).pitch_mm,
+    };
+    known.set(place, made);
+    return made;
+  };
+}

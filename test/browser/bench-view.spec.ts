@@ -50,6 +50,39 @@ test('two touches close together record one pull, and it is said', async ({ page
   ).toBeAttached();
 });
 
+test('a crank that does not turn freely stops the round under its words, on the rail too, until it does', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  await faceAlive(page);
+  const place = page.getByTestId('face-place');
+  for (const number of [3, 4]) {
+    await expect(place).toHaveText(`Number ${number} of 4, stage 2 of 3`);
+    await page.keyboard.press('Space');
+    await nextPress(page);
+  }
+  await expect(page.getByText('Turn the crank', { exact: true }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'It does not turn freely' }).click();
+  await page.getByLabel('What is felt, and since when').fill('tight once a turn');
+  await page.getByRole('button', { name: 'It binds' }).click();
+  await expect(page.getByText('tight once a turn', { exact: true })).toBeVisible();
+  await expect(page.getByText('Slacken what was pulled last')).toBeVisible();
+  const rail = await page.context().newPage();
+  await rail.goto(`${bench.address}/engines/demo-maestrale/tighten`);
+  await expect(rail.getByText('the crank does not turn freely').first()).toBeVisible();
+  await expect(rail.getByText('The crank does not turn freely: tight once a turn.')).toBeVisible();
+  await rail.close();
+  await page.getByRole('button', { name: 'Turned, with what was read' }).click();
+  await page.getByLabel('What was read or felt').fill('free again, float 0.12 mm');
+  await page.getByRole('button', { name: 'Turned', exact: true }).click();
+  await expect(place).toHaveText('Number 1 of 4, stage 3 of 3');
+  await page.goto(`${bench.address}/engines/demo-maestrale/record/demo-m-joint-head`);
+  await expect(page.getByText('the crank does not turn freely: tight once a turn')).toBeVisible();
+  await expect(page.getByText('crank turned: free again, float 0.12 mm')).toBeVisible();
+});
+
 test('when all is done the space bar leaves, but not the press that ended the last pull', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + longJoint(bench, 1));

@@ -30,6 +30,8 @@ describe('a line from the bench', () => {
     [{ ...STRIKE, strikes: undefined }, 'strikes'],
     [{ ...SHAFT, kind: 'skip', words: ' ' }, 'words'],
     [{ ...SHAFT, kind: 'skip' }, 'words'],
+    [{ ...SHAFT, kind: 'bind' }, 'words'],
+    [{ ...SHAFT, words: ' ' }, 'words'],
     [{ ...PULL, age_ms: -1 }, 'age_ms'],
     [{ ...PULL, age_ms: 'long' }, 'age_ms'],
     [{ ...PULL, read_Nm: 0 }, 'read_Nm'],

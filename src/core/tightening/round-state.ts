@@ -17,7 +17,10 @@ export type BenchEvent =
       readonly words?: string;
       readonly at: string;
     } & PullReading)
-  | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly at: string }
+  /** The shaft went round as freely as before; with what was read or felt at it. */
+  | { readonly id: string; readonly kind: 'shaft'; readonly step: number; readonly words?: string; readonly at: string }
+  /** It did not, and how: nothing is pulled until it does. */
+  | { readonly id: string; readonly kind: 'bind'; readonly step: number; readonly words: string; readonly at: string }
   /** A fastener that went over at its final figure was slackened and pulled again. */
   | ({
       readonly id: string;
@@ -35,6 +38,7 @@ export type BenchEvent =
 export const EVENT_KINDS = [
   'pull',
   'shaft',
+  'bind',
   'again',
   'left',
   'skip',
@@ -65,6 +69,8 @@ export interface RoundState {
   readonly complete: boolean;
   /** Steps at the final figure that went over and were neither pulled again nor left with a reason. */
   readonly over: readonly number[];
+  /** The shaft that is to be turned now did not go round freely, and nobody said since that it does. */
+  readonly binds?: Extract<BenchEvent, { kind: 'bind' }>;
   /** Steps that stand, in the order in which they were done. */
   readonly done: readonly DoneEvent[];
   readonly struck: ReadonlySet<string>;
@@ -97,7 +103,7 @@ function owedOf(steps: readonly Step[], done: readonly DoneEvent[], front: numbe
 
 /** The first step that nobody came to yet; a turn whose torque is owed is passed by. */
 function frontOf(steps: readonly Step[], done: readonly DoneEvent[]): number {
-  const reached = done.reduce((front, { step }) => Math.max(front, step + 1), 0);
+  const reached = done.reduce((front, { kind, step }) => (kind === 'bind' ? front : Math.max(front, step + 1)), 0);
   let front = reached;
   for (let step = steps[front]; step?.kind === 'pull' && step.turn; step = steps[front]) {
     const { position, stage } = step;
@@ -149,7 +155,12 @@ function overOf(steps: readonly Step[], done: readonly DoneEvent[]): readonly nu
   const over = new Set<number>();
   for (const event of done) {
     const step = steps[event.step];
-    if (event.kind === 'shaft' || event.kind === 'skip' || step?.kind !== 'pull' || !step.final) continue;
+    if (
+      step?.kind !== 'pull' ||
+      !step.final ||
+      !(event.kind === 'pull' || event.kind === 'again' || event.kind === 'left')
+    )
+      continue;
     if (event.kind !== 'left' && event.outcome === 'went-over') over.add(event.step);
     else over.delete(event.step);
   }
@@ -174,8 +185,10 @@ export function roundState(
   const isOwed = front >= steps.length && owed.length > 0;
   const next = isOwed ? (owed[0] ?? front) : front;
   const over = asksOver ? overOf(steps, done) : [];
+  const binds = done.findLast((event) => event.kind === 'bind' && event.step === next);
   return {
     next,
+    ...(binds?.kind === 'bind' && { binds }),
     stepsDone: done.filter(({ kind }) => kind === 'pull' || kind === 'shaft').length,
     owed,
     isOwed,
@@ -206,6 +219,11 @@ export function assertFollows(steps: readonly Step[], events: readonly BenchEven
     return;
   }
   const expected = steps[now.next];
+  if (event.kind === 'bind') {
+    if (event.step !== now.next || expected?.kind !== 'shaft')
+      throw new DomainError('out-of-turn', 'The shaft is not to be turned now, so it cannot be said to bind.', 'step');
+    return;
+  }
   if (event.kind === 'skip') {
     if (now.isOwed || event.step !== now.next || expected?.kind !== 'pull')
       throw new DomainError('out-of-turn', 'Only the fastener whose turn it is can be passed over, and once.', 'step');

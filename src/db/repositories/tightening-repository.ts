@@ -64,8 +64,9 @@ const readingOf = (row: EventRow): PullReading => ({
 function toEvent(row: EventRow): RecordedEvent {
   const shared = { id: row.id, at: row.at, recordedAt: row.recorded_at, ...(row.who !== '' && { who: row.who }) };
   if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
-  if (row.kind === 'shaft') return { ...shared, kind: 'shaft', step: row.step as number };
-  if (row.kind === 'left' || row.kind === 'skip')
+  if (row.kind === 'shaft')
+    return { ...shared, kind: 'shaft', step: row.step as number, ...(row.words !== null && { words: row.words }) };
+  if (row.kind === 'left' || row.kind === 'skip' || row.kind === 'bind')
     return { ...shared, kind: row.kind, step: row.step as number, words: row.words ?? '' };
   const pulled = { ...shared, step: row.step as number, outcome: row.outcome as PullOutcome, ...readingOf(row) };
   if (row.kind === 'again') return { ...pulled, kind: 'again' };
@@ -94,7 +95,7 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
     position: step?.position ?? null,
     torque_Nm: step?.torque_Nm ?? null,
     outcome: isPulled ? event.outcome : null,
-    words: event.kind === 'left' || event.kind === 'skip' || event.kind === 'pull' ? (event.words ?? null) : null,
+    words: 'words' in event ? (event.words ?? null) : null,
     strikesId: event.kind === 'strike' ? event.strikes : null,
   };
 }

@@ -7,7 +7,7 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 /** What is to be done next in one sentence, as it is said aloud and to a screen reader. */
 export function callWords(
   plan: TighteningPlan,
-  { next, over, isOwed, done }: Pick<RoundState, 'next' | 'over' | 'isOwed' | 'done'>,
+  { next, over, isOwed, done, binds }: Pick<RoundState, 'next' | 'over' | 'isOwed' | 'done' | 'binds'>,
   isHeld: boolean,
   figure: (setting: number) => string,
   placeNotes: readonly PlaceNote[] = [],
@@ -17,6 +17,7 @@ export function callWords(
     return `${stepName(plan, gone)} went over: slacken it, then ${pullWords(plan, gone, figure(gone.setting))}`;
   const step = plan.steps[next];
   if (!step) return 'All done';
+  if (binds) return 'The crank does not turn freely. Stop, and find out why';
   if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
   const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
   const taken = handOverWords(plan, next, lastPulled(plan, done));

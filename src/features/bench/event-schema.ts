@@ -32,7 +32,8 @@ const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
   again: Joi.object({ ...shared, kind: Joi.string(), step, outcome, ...reading }),
   left: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   skip: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
-  shaft: Joi.object({ ...shared, kind: Joi.string(), step }),
+  shaft: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400) }),
+  bind: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
   strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
 };
 

@@ -94,7 +94,7 @@ export function FaceBody(props: Props) {
     if (hold.looksOn) return hold.seen?.mayTake && press.act(() => hold.move('take'));
     if (round.complete) return press.leave(leave);
     if (isOver || step?.kind !== 'shaft') return pull('pulled');
-    return held && !isLong ? undefined : act(record.shaftTurned);
+    return held && !isLong ? undefined : act(() => record.shaftTurned());
   };
   const strike = () => act(record.strikeLast);
   const call =
@@ -154,6 +154,7 @@ export function FaceBody(props: Props) {
           pulled={pulled}
           standIn={props.standIn}
           onSlot={(words) => pull('pulled', words)}
+          onTurned={(words) => act(() => record.shaftTurned(words))}
           onMain={main}
           onPull={pull}
           onStrike={strike}

@@ -114,6 +114,42 @@ function AllDone({
   );
 }
 
+/** The crank is to be turned, and what is said where it cannot or does not. */
+function ShaftCall({ round, strips }: Pick<Props, 'round' | 'strips'>) {
+  if (strips.length > 0)
+    return (
+      <section className={styles.call}>
+        <p className={styles.lead}>The crank is held</p>
+        <p className={styles.words}>Do not turn it</p>
+        <p className={styles.hint}>
+          A strip lies in {strips.join(', ')}. Loosen the caps, read it and take it out on the fits sheet; then go on
+          here.
+        </p>
+      </section>
+    );
+  if (round.binds)
+    return (
+      <section className={styles.call} data-over>
+        <p className={styles.lead}>It does not turn freely</p>
+        <p className={styles.words}>Stop</p>
+        <p className={styles.unit}>{round.binds.words}</p>
+        <p className={styles.hint}>
+          Slacken what was pulled last and find out which one holds it: a cap the wrong way round, a shell, dirt under
+          it, a clearance. Go on here once it turns as freely as before.
+        </p>
+      </section>
+    );
+  return (
+    <section className={styles.call} data-shaft>
+      <p className={styles.lead}>Before the next stage</p>
+      <p className={styles.words}>Turn the crank</p>
+      <p className={styles.hint}>
+        Two full turns by hand. It must go round as freely as before; if it does not, say so below and find out why.
+      </p>
+    </section>
+  );
+}
+
 /** What to do next, in figures that are read at two metres. */
 export function FaceCall({ plan, round, purpose, strips, known }: Props) {
   const { plain, torque } = useFigures();
@@ -138,27 +174,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       </section>
     );
   if (!step) return <AllDone plan={plan} purpose={purpose} known={known} over={over} />;
-  if (step.kind === 'shaft' && strips.length > 0)
-    return (
-      <section className={styles.call}>
-        <p className={styles.lead}>The crank is held</p>
-        <p className={styles.words}>Do not turn it</p>
-        <p className={styles.hint}>
-          A strip lies in {strips.join(', ')}. Loosen the caps, read it and take it out on the fits sheet; then go on
-          here.
-        </p>
-      </section>
-    );
-  if (step.kind === 'shaft')
-    return (
-      <section className={styles.call} data-shaft>
-        <p className={styles.lead}>Before the next stage</p>
-        <p className={styles.words}>Turn the crank</p>
-        <p className={styles.hint}>
-          Two full turns by hand. It must go round as freely as before; if it does not, stop and find out why.
-        </p>
-      </section>
-    );
+  if (step.kind === 'shaft') return <ShaftCall round={round} strips={strips} />;
   const before = lastPulled(plan, round.done);
   const fresh = isNewSetting(plan, round.next, before);
   const figure = figureAt(plan, step.position);

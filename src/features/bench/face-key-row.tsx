@@ -24,6 +24,8 @@ interface Props {
   readonly pulled: PullStep | undefined;
   readonly standIn: boolean;
   readonly onSlot: (words: string) => void;
+  /** The crank went round, with what was read at it. */
+  readonly onTurned: (words: string) => void;
   readonly onMain: () => void;
   readonly onPull: (outcome: PullOutcome) => void;
   readonly onStrike: () => void;
@@ -37,8 +39,9 @@ const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
 ];
 
 /** What the main key says. */
-function keyWords(step: Step | undefined, isOver: boolean, isLong: boolean): string {
+function keyWords(step: Step | undefined, isOver: boolean, isLong: boolean, binds: boolean): string {
   if (isLong) return 'It is as I left it';
+  if (binds) return 'It turns freely now';
   if (isOver) return 'Pulled again';
   if (step?.kind === 'shaft') return 'Crank turned';
   return step?.turn ? 'Turned' : 'Pull';
@@ -120,9 +123,30 @@ function Others({ plan, record, isPinned, heard, pulled, standIn, onSlot, onPull
   );
 }
 
+/** What may be said of the crank beside that it went round. */
+const AtShaft = ({ record, onTurned }: Pick<Props, 'record' | 'onTurned'>) => (
+  <div className={styles.others}>
+    <FaceReason
+      key={`turned ${record.count}`}
+      open="Turned, with what was read"
+      label="What was read or felt: float, gap, how the rods fall"
+      act="Turned"
+      onReason={onTurned}
+    />
+    <FaceReason
+      key={`binds ${record.count}`}
+      open="It does not turn freely"
+      label="What is felt, and since when"
+      act="It binds"
+      onReason={record.shaftBinds}
+    />
+  </div>
+);
+
 /** The keys of the face: what is done at a step, how it went if not plainly, and the way back. */
 export function FaceKeyRow(props: Props) {
-  const { plan, record, step, isLong, canPress, heard, pulled, standIn, onMain, onStrike, onLeave } = props;
+  const { plan, record, step, isLong, canPress, heard, pulled, standIn } = props;
+  const { onTurned, onMain, onStrike, onLeave } = props;
   const { round } = record;
   const isOver = round.over.length > 0;
   return (
@@ -140,6 +164,7 @@ export function FaceKeyRow(props: Props) {
         </div>
       )}
       {!isOver && !isLong && step?.kind === 'pull' && <Others {...props} />}
+      {!isOver && !isLong && step?.kind === 'shaft' && canPress && <AtShaft record={record} onTurned={onTurned} />}
       <button
         type="button"
         className={styles.key}
@@ -159,7 +184,7 @@ export function FaceKeyRow(props: Props) {
         onMouseDown={keepFocus}
         onClick={onMain}
       >
-        {round.complete ? 'Leave the bench' : keyWords(step, isOver, isLong)}
+        {round.complete ? 'Leave the bench' : keyWords(step, isOver, isLong, round.binds !== undefined)}
       </button>
       <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={onLeave}>
         Leave

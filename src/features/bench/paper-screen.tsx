@@ -119,7 +119,11 @@ export function PaperScreen({ roundId, jointName, plan, events, back }: Props) {
   const { plain } = useFigures();
   const done = useMemo(() => {
     const state = roundState(plan.steps, events, plan.positions.length, plan.asksOver);
-    return new Map(state.done.flatMap((event) => (event.kind === 'skip' ? [] : [[event.step, event] as const])));
+    return new Map(
+      state.done.flatMap((event) =>
+        event.kind === 'skip' || event.kind === 'bind' ? [] : [[event.step, event] as const],
+      ),
+    );
   }, [plan, events]);
   // What was ticked and kept on the device may be on the record by now.
   const isFree = ({ step }: PaperBox) => !done.has(step);

@@ -22,7 +22,10 @@ export interface BenchRecord {
    * @param reading what was read at it
    */
   readonly pull: (outcome: PullOutcome, words?: string, reading?: PullReading) => void;
-  readonly shaftTurned: () => void;
+  /** @param words what was read or felt at it */
+  readonly shaftTurned: (words?: string) => void;
+  /** It did not go round as freely as before. */
+  readonly shaftBinds: (words: string) => void;
   /** The one that went over at its final figure, slackened and pulled again. */
   readonly again: (outcome: PullOutcome, reading?: PullReading) => void;
   /** The next one is passed over for now. */
@@ -60,7 +63,9 @@ export function benchRecord(
       over !== undefined && add({ id: nanoid(), kind: 'again', step: over, outcome, ...reading, at: now() }),
     skip: (words) => add({ id: nanoid(), kind: 'skip', step: current.next, words, at: now() }),
     leaveOver: (words) => over !== undefined && add({ id: nanoid(), kind: 'left', step: over, words, at: now() }),
-    shaftTurned: () => add({ id: nanoid(), kind: 'shaft', step: current.next, at: now() }),
+    shaftTurned: (words) =>
+      add({ id: nanoid(), kind: 'shaft', step: current.next, ...(words && { words }), at: now() }),
+    shaftBinds: (words) => add({ id: nanoid(), kind: 'bind', step: current.next, words, at: now() }),
     strikeLast: () => current.last && add({ id: nanoid(), kind: 'strike', strikes: current.last.id, at: now() }),
   };
 }

@@ -21,7 +21,8 @@ const outcome = Joi.string()
   .required();
 const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
   pull: { step: index, outcome, words: Joi.string().trim().min(1).max(400), ...readingKeys(sentNumber) },
-  shaft: { step: index },
+  shaft: { step: index, words: Joi.string().trim().min(1).max(400) },
+  bind: { step: index, words: Joi.string().trim().min(1).max(400).required() },
   again: { step: index, outcome, ...readingKeys(sentNumber) },
   left: { step: index, words: Joi.string().trim().min(1).max(400).required() },
   skip: { step: index, words: Joi.string().trim().min(1).max(400).required() },

@@ -12,7 +12,15 @@ import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { readWords } from '@/interface/words/reading-words';
-import { doneWords, overLine, owedLine, pullWords, turnNumber, turnsOfPlan } from '@/interface/words/bench-words';
+import {
+  shaftWords,
+  doneWords,
+  overLine,
+  owedLine,
+  pullWords,
+  turnNumber,
+  turnsOfPlan,
+} from '@/interface/words/bench-words';
 import { kindLetter, lettersOf } from '@/interface/words/kind-words';
 import { FigureFacts, WorkingTable } from './figure-printed';
 import { NotesPrinted } from './notes-printed';
@@ -111,7 +119,9 @@ function Lines({ round }: { readonly round: TighteningState }) {
         <tbody>
           {events.map((event) => {
             const step =
-              event.kind === 'strike' || event.kind === 'shaft' ? undefined : (plan.steps[event.step] as PullStep);
+              event.kind === 'strike' || event.kind === 'shaft' || event.kind === 'bind'
+                ? undefined
+                : (plan.steps[event.step] as PullStep);
             return (
               <tr key={event.id} data-struck={state.struck.has(event.id) || undefined} className={styles.line}>
                 <td className="figure">
@@ -127,8 +137,8 @@ function Lines({ round }: { readonly round: TighteningState }) {
                 <td>{step ? step.stage + 1 : ''}</td>
                 <td className={styles.right}>{step ? pullWords(plan, step, plain(step.setting)) : ''}</td>
                 <td>
-                  {event.kind === 'shaft'
-                    ? 'crank turned'
+                  {event.kind === 'shaft' || event.kind === 'bind'
+                    ? shaftWords(event)
                     : event.kind === 'strike'
                       ? 'line above cancelled'
                       : doneWords(event, step)}

@@ -24,8 +24,14 @@ export function stepName(plan: TighteningPlan, step: Step): string {
 export const outcomeWords = (outcome: PullOutcome, step: Step | undefined): string =>
   step?.kind === 'pull' && step.turn && outcome === 'pulled' ? 'turned' : OUTCOME_WORDS[outcome];
 
+/** `crank turned: float 0.12 mm`; `the crank does not turn freely: from the second cap on` */
+export const shaftWords = (event: Extract<DoneEvent, { kind: 'shaft' | 'bind' }>): string => {
+  const said = event.kind === 'shaft' ? 'crank turned' : 'the crank does not turn freely';
+  return event.words === undefined ? said : `${said}: ${event.words}`;
+};
+
 /** What was done at a step: `pulled`, `slackened and pulled again`, `left as it is: it sits on a dowel`. */
-export function doneWords(event: Exclude<DoneEvent, { kind: 'shaft' }>, step: Step | undefined): string {
+export function doneWords(event: Exclude<DoneEvent, { kind: 'shaft' | 'bind' }>, step: Step | undefined): string {
   if (event.kind === 'left') return `left as it is: ${event.words}`;
   if (event.kind === 'skip') return `passed over for now: ${event.words}`;
   if (event.kind === 'pull')
@@ -57,7 +63,7 @@ export function owedLine(plan: TighteningPlan, owed: readonly number[]): string 
 export function lineOf(plan: TighteningPlan, event: DoneEvent): string {
   const step = plan.steps[event.step];
   if (!step) return '';
-  if (event.kind === 'shaft') return stepName(plan, step);
+  if (event.kind === 'shaft' || event.kind === 'bind') return shaftWords(event);
   return `${stepName(plan, step)}: ${doneWords(event, step)}`;
 }
 

@@ -8,6 +8,7 @@ export function tighteningLine({ final }: JointState, now: number): string {
   const { state: at, tightening } = final;
   if (at.complete) return `Tight since ${nearTime(at.last?.at ?? tightening.startedAt, now)}.`;
   if (at.over.length > 0 && at.next >= tightening.plan.steps.length) return overLine(tightening.plan, at.over);
+  if (at.binds) return `The crank does not turn freely: ${at.binds.words}. Nothing is pulled until it does.`;
   if (!at.last) return 'Begun; nothing pulled yet.';
   if (at.isOwed) return owedLine(tightening.plan, at.owed);
   return `${at.stepsDone} of ${tightening.plan.steps.length} steps done. Last: ${lineOf(tightening.plan, at.last)}, ${agoFrom(at.last.at, now)}.`;

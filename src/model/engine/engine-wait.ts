@@ -38,6 +38,13 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
     return { rank: 0.6, state: 'stop', waitsFor: `${joint.name}: which page governs` };
   if (isChanged) return { rank: 0.65, state: 'stop', waitsFor: `${joint.name}: its sheet was changed since` };
   const atBench = (id: string): WaitPlace => ({ at: 'round', id });
+  if (final?.state.binds)
+    return {
+      rank: 0.7,
+      state: 'stop',
+      waitsFor: `${joint.name}: the crank does not turn freely`,
+      to: atBench(final.tightening.id),
+    };
   if (openRetorque)
     return {
       rank: 0,

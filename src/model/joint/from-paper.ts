@@ -33,7 +33,9 @@ export function linesOfPaper(
   const ticked = new Map(boxes.map(({ step, outcome }) => [step, outcome]));
   if (ticked.size === 0) throw new DomainError('nothing-ticked', 'Nothing is ticked yet.', 'boxes');
   const stateOf = (lines: readonly BenchEvent[]) => roundState(steps, lines, positions.length, plan.asksOver);
-  const done = new Set(stateOf(events).done.flatMap((event) => (event.kind === 'skip' ? [] : [event.step])));
+  const done = new Set(
+    stateOf(events).done.flatMap((event) => (event.kind === 'skip' || event.kind === 'bind' ? [] : [event.step])),
+  );
   if ([...ticked.keys()].some((step) => done.has(step) || steps[step] === undefined))
     throw new DomainError(
       'ticked-already',

@@ -47,6 +47,31 @@ describe('standing', () => {
     const now = roundState(steps, [...upTo(4), struck], 4);
     expect([now.next, now.last?.id, now.struck.has('pull-3')]).toEqual([3, 'pull-2', true]);
   });
+  test('a shaft that does not turn freely holds the round until it does, or the line is taken back', () => {
+    const bind = (id: string, step = 4): BenchEvent => ({
+      id,
+      kind: 'bind',
+      step,
+      words: 'from the second cap on',
+      at,
+    });
+    const stuck = [...upTo(4), bind('bind-1')];
+    const now = roundState(steps, stuck, 4);
+    expect([now.next, now.complete, now.binds?.words, now.stepsDone]).toEqual([4, false, 'from the second cap on', 4]);
+    expect(codeOf(() => assertFollows(steps, stuck, pull(5)))).toBe('out-of-turn');
+    expect(() => assertFollows(steps, stuck, bind('bind-2'))).not.toThrow();
+    const freed: BenchEvent = { id: 'shaft', kind: 'shaft', step: 4, words: 'as before, float 0.12', at };
+    expect(() => assertFollows(steps, stuck, freed)).not.toThrow();
+    const on = roundState(steps, [...stuck, freed], 4);
+    expect([on.next, on.binds]).toEqual([5, undefined]);
+    expect(roundState(steps, [...stuck, strike('bind-1')], 4).binds).toBeUndefined();
+  });
+  test('it cannot be said to bind where it is not to be turned', () => {
+    const bind = (step: number): BenchEvent => ({ id: 'bind-1', kind: 'bind', step, words: 'tight', at });
+    expect(codeOf(() => assertFollows(steps, upTo(2), bind(2)))).toBe('out-of-turn');
+    expect(codeOf(() => assertFollows(steps, upTo(2), bind(4)))).toBe('out-of-turn');
+    expect(codeOf(() => assertFollows(steps, upTo(9), bind(9)))).toBe('out-of-turn');
+  });
   test('a nut that went over wants attention until it is pulled again', () => {
     const over = roundState(steps, [pull(0, 'went-over')], 4);
     expect(over.marks.filter((mark) => mark.attention)).toHaveLength(1);

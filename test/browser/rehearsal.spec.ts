@@ -67,3 +67,19 @@ test('the map on the sheet plays the plan, and the last round as it was pulled',
   // One of its nuts did not move at its last stage: no more than that is known of it.
   await expect(page.getByText('1 did not move at the figure: that shows at least 79 % of it')).toBeVisible();
 });
+
+test('where it matters most the face says the stretch beside the torque, and that either ends the pull', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/face/rehearsal/demo-m-joint-rods`);
+  await faceAlive(page);
+  const stretch = page.getByText(/^By stretch: .*, and never over .*\. Stop at whichever comes first/);
+  await expect(stretch).toHaveCount(0);
+  for (let pulls = 0; pulls < 20 && (await stretch.count()) === 0; pulls++) {
+    await page.keyboard.press('Space');
+    await nextPress(page);
+  }
+  await expect(stretch).toBeVisible();
+});

@@ -1,11 +1,12 @@
 'use client';
 
+import type { TorqueUnit } from '@/core/units';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import type { Purpose } from '@/model/joint/tightening';
 import type { PullStep, RoundState } from '@/core/tightening';
 import { figureAt, kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { otherUnitOf } from '@/interface/figures/figures';
-import { useFigures } from '@/interface/figures/preferences';
+import { useFigures, useLengths } from '@/interface/figures/preferences';
 import {
   handOverWords,
   isNewSetting,
@@ -30,21 +31,39 @@ interface Props {
   readonly known: KnownOfPlaces;
 }
 
+/** What is read beside the torque at the last pull: length, and which of the two ends it. */
+function useStretchWords(stretch: KnownOfPlaces['stretch'], unit: TorqueUnit): readonly string[] {
+  const { span } = useLengths();
+  const { torque } = useFigures();
+  if (!stretch) return [];
+  const { minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds } = stretch;
+  return bothEnds
+    ? [
+        `By stretch: ${span(minStretch_mm, maxStretch_mm)}, and never over ${torque(ceiling_Nm, 3, unit)}. Stop at whichever comes first; one without the other: find out why`,
+      ]
+    : [`Stretch cannot be read, for an end is not reached. Never over ${torque(ceiling_Nm, 3, unit)}`];
+}
+
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
 function Place({
   plan,
   step,
   placeNotes,
   locking,
+  stretch,
   passedOver,
 }: Pick<Props, 'plan'> &
-  Pick<KnownOfPlaces, 'placeNotes' | 'locking'> & { readonly step: PullStep; readonly passedOver?: string }) {
+  Pick<KnownOfPlaces, 'placeNotes' | 'locking' | 'stretch'> & {
+    readonly step: PullStep;
+    readonly passedOver?: string;
+  }) {
   const noted = [
     ...(passedOver === undefined ? [] : [`Passed over before: ${passedOver}`]),
     ...notesOfPlace(placeNotes, step.position).map(placeNoteWords),
   ];
   const kind = kindAt(plan, step.position);
-  const said = step.final && locking === 'pin' ? [...noted, SLOT_WORDS] : noted;
+  const stretched = useStretchWords(step.final && !kind ? stretch : undefined, plan.unit);
+  const said = [...noted, ...(step.final && locking === 'pin' ? [SLOT_WORDS] : []), ...stretched];
   return (
     <>
       <p className={styles.place} data-testid="face-place">
@@ -188,6 +207,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       step={step}
       placeNotes={known.placeNotes}
       locking={locking}
+      stretch={known.stretch}
       passedOver={skipped?.kind === 'skip' ? skipped.words : undefined}
     />
   );

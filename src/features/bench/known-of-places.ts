@@ -1,4 +1,5 @@
 import type { Locking } from '@/core/joint';
+import type { BoltSet } from '@/model/bolt/bolt-set';
 import type { Joint } from '@/model/joint/joint';
 import type { PlaceNote } from '@/model/joint/place-note';
 
@@ -9,12 +10,27 @@ export interface KnownOfPlaces {
   readonly locking: Locking;
   /** Of other kinds, by their names. */
   readonly kindLockings: Readonly<Record<string, Locking>>;
+  /** What its own fasteners are stretched to, and the torque that is the end of it. */
+  readonly stretch?: StretchTarget;
 }
 
-export const knownOfPlaces = ({
-  detail: { placeNotes, today, original, kinds },
-}: Pick<Joint, 'detail'>): KnownOfPlaces => ({
-  placeNotes,
-  locking: (today ?? original).locking,
-  kindLockings: Object.fromEntries(kinds.map(({ name, detail }) => [name, (detail.today ?? detail.original).locking])),
-});
+export type StretchTarget = Pick<BoltSet, 'minStretch_mm' | 'maxStretch_mm' | 'ceiling_Nm' | 'bothEnds'>;
+
+/** @param sets the sets of bolts that the joint had, the one in use last */
+export function knownOfPlaces({ detail }: Pick<Joint, 'detail'>, sets: readonly BoltSet[]): KnownOfPlaces {
+  const { placeNotes, today, original, kinds } = detail;
+  const set = sets.at(-1);
+  return {
+    placeNotes,
+    locking: (today ?? original).locking,
+    kindLockings: Object.fromEntries(kinds.map(({ name, detail: own }) => [name, (own.today ?? own.original).locking])),
+    ...(set && {
+      stretch: {
+        minStretch_mm: set.minStretch_mm,
+        maxStretch_mm: set.maxStretch_mm,
+        ceiling_Nm: set.ceiling_Nm,
+        bothEnds: set.bothEnds,
+      },
+    }),
+  };
+}

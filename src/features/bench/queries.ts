@@ -14,6 +14,7 @@ import { tryCore } from '@/model/try-core';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
+import { knownOfPlaces, type KnownOfPlaces } from './known-of-places';
 import { OPENED_SINCE, openedSince } from './opened-since';
 import type { TightenLine } from './tighten-screen';
 
@@ -25,6 +26,7 @@ export interface FacePage {
   /** Where a strip lies: the crank is held. */
   readonly strips: readonly string[];
   readonly changed?: ChangedSince;
+  readonly known: KnownOfPlaces;
 }
 
 /** What was changed since a round was begun, and the way to where that is said what it means. */
@@ -94,6 +96,7 @@ export function facePage(shop: Shop, tighteningId: string, now: number): FacePag
     joint,
     engine,
     strips: stripsInEngine(shop, engine.id),
+    known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id)),
   };
 }
 

@@ -5,11 +5,13 @@ import type { Joint } from '@/model/joint/joint';
 import { prevailingOf } from '@/model/joint/joint-result';
 import { planOfJoint } from '@/model/joint/round-plan';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { knownOfPlaces, type KnownOfPlaces } from './known-of-places';
 
 export interface RehearsalPage {
   readonly engine: Engine;
   readonly joint: Joint;
   readonly plan: TighteningPlan;
+  readonly known: KnownOfPlaces;
   /** What a locking nut of each kind turns with by itself, by the kind's name; the joint's own under ''. */
   readonly prevailing_Nm: Readonly<Record<string, number>>;
 }
@@ -24,6 +26,7 @@ export function rehearsalPage(shop: Shop, jointId: string, now: number): Rehears
     engine,
     joint,
     plan: planOfJoint(inputs),
+    known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id)),
     prevailing_Nm: prevailingOf(inputs),
   };
 }

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { Face } from '@/features/bench/face';
-import { knownOfPlaces } from '@/features/bench/known-of-places';
 import { facePage } from '@/features/bench/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { nowMs } from '@/server/clock';
@@ -17,7 +16,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
   const found = await troubleIn(async () => facePage(await currentShop(), id, nowMs()));
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   if (!found.value) notFound();
-  const { tightening, events, joint, engine, strips, changed } = found.value;
+  const { tightening, events, joint, engine, strips, changed, known } = found.value;
   const isDemonstration = (await currentShopName()) === 'demonstration';
   return (
     <OwnUnit unit={engine.preferredUnit}>
@@ -29,7 +28,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         plan={tightening.plan}
         events={events}
         caps={joint.pattern === 'caps'}
-        known={knownOfPlaces(joint)}
+        known={known}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
         strips={strips}
         changed={changed}

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { knownOfPlaces } from '@/features/bench/known-of-places';
 import { Rehearsal } from '@/features/bench/rehearsal';
 import { rehearsalPage } from '@/features/bench/rehearsal-page';
 import { OwnUnit } from '@/interface/figures/preferences';
@@ -24,14 +23,14 @@ export default async function RehearsalRoute({ params }: { readonly params: Prom
   if (!found.value.ok)
     return <TroubleScreen message={found.value.error.message} nextStep="Put it right on its sheet." />;
   if (!found.value.result) notFound();
-  const { engine, joint, plan, prevailing_Nm } = found.value.result;
+  const { engine, joint, plan, known, prevailing_Nm } = found.value.result;
   return (
     <OwnUnit unit={engine.preferredUnit}>
       <Rehearsal
         joint={joint}
         engineName={engine.name}
         plan={plan}
-        known={knownOfPlaces(joint)}
+        known={known}
         prevailing_Nm={prevailing_Nm}
         sheet={`/engines/${engine.id}/joints/${joint.id}`}
         openedAt={now}

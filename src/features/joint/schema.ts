@@ -39,10 +39,17 @@ const scheme = Joi.alternatives<StageScheme>(
 
 const film = Joi.string().max(60).required();
 
+export const jointName = Joi.string()
+  .trim()
+  .max(80)
+  .required()
+  .label('the name')
+  .messages({ 'string.empty': 'Give the joint a name.' });
+
 const fields = {
   engineId: Joi.string().required(),
   leafId: Joi.string().required().messages({ 'string.empty': 'Choose the entry that the figure is on.' }),
-  name: Joi.string().trim().max(80).required().label('the name').messages({ 'string.empty': 'Give the joint a name.' }),
+  name: jointName,
   pattern: oneOf(PATTERN_KINDS).required(),
   fasteners: typedNumber()
     .integer()

@@ -13,6 +13,7 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { TakeAway } from '@/interface/parts/take-away';
+import { CopyJointForm } from './copy-joint-form';
 import { PATTERNS } from './joint-words';
 import { PlacesEditor } from './places-editor';
 import { placesIn, placesOfPattern, textOfPlaces, unreadLine } from './places-of-text';
@@ -26,7 +27,7 @@ interface Props {
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
-const FORMS = ['shape'];
+const FORMS = ['shape', 'copy-joint'];
 
 /** What stands on disk, told from what stood there before. */
 const idOf = (joint: Joint): string => `${joint.name} ${keyOfShape(joint)}`;
@@ -164,6 +165,7 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
       {pulled && (
         <p className="soft">Nuts of it were pulled: how many there are, and how they lie, stands as it was pulled.</p>
       )}
+      <CopyJointForm jointId={joint.id} />
     </Disclosure>
   );
 }

@@ -175,3 +175,37 @@ test('a wrench that is none is held to pull and let go of at its click, by point
   await expect(beside.getByText('Sent, and heard.')).toBeVisible();
   await expect(held).toContainText('The wrench went past the end of its scale');
 });
+
+test('a gauge and a probe write into their cells, and what is not for them is passed by', async ({ page, bench }) => {
+  await inYard(page, bench);
+  const send = async (part: object) => {
+    n += 1;
+    const line = {
+      format: 'unhurried-spanner.reading',
+      version: 1,
+      id: `gauge-line-${n}`,
+      instrument: 'Gauge',
+      resolution: 0.001,
+      at: new Date().toISOString(),
+      ...part,
+    };
+    await page.request.post(`${bench.address}/api/instruments/readings`, { data: line });
+  };
+  await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-rods/stretch`);
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Listen to a gauge' }).click();
+  await expect(page.getByRole('button', { name: 'Listening to a gauge' })).toBeVisible();
+  const length = page.getByLabel('Length as read');
+  await send({ kind: 'thermometer', value: 31, unit: '°C' });
+  await send({ kind: 'stretch-gauge', value: 62.184, unit: 'mm', over: true });
+  await expect(page.getByText('Gauge went past the end of its scale')).toBeVisible();
+  await expect(length).toHaveValue('');
+  await send({ kind: 'stretch-gauge', value: 48.132, unit: 'mm' });
+  await expect(length).toHaveValue('48.132 mm');
+  await page.goto(`${bench.address}/engines/demo-fourteen/run-in`);
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Listen to a probe' }).click();
+  await expect(page.getByRole('button', { name: 'Listening to a probe' })).toBeVisible();
+  await send({ kind: 'thermometer', value: 88.5, unit: '°F' });
+  await expect(page.getByLabel('Head, °C')).toHaveValue('88.5 °F');
+});

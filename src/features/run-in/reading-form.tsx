@@ -3,6 +3,7 @@
 import { Checkbox, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
+import { ListenKey } from '@/interface/instruments/listen-key';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { DayAndTimeFields } from '@/interface/parts/time-fields';
@@ -71,6 +72,14 @@ export function ReadingForm({ engineId, cycleId, ambient_C, now, onDone }: Props
             onChange={(event) => setAgreed(event.currentTarget.checked ? saidOf(fields.getValues()) : undefined)}
           />
         )}
+        <ListenKey
+          what="a probe"
+          onReading={(heard) => {
+            if (heard.kind !== 'thermometer') return false;
+            fields.setFieldValue('head_C', `${heard.value} ${heard.unit}`);
+            return true;
+          }}
+        />
         <span className="soft">On the metal beside a stud, not the coolant or the air.</span>
       </div>
     </ActionForm>

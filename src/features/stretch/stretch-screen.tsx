@@ -8,6 +8,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
+import { ListenKey } from '@/interface/instruments/listen-key';
 import { ActionForm } from '@/interface/parts/action-form';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { useDrafts } from '@/interface/parts/use-draft';
@@ -67,6 +68,14 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
         <Button type="submit" rank="main" busy={pending}>
           Save the reading
         </Button>
+        <ListenKey
+          what="a gauge"
+          onReading={(heard) => {
+            if (heard.kind !== 'stretch-gauge' && heard.kind !== 'micrometer') return false;
+            fields.setFieldValue('typed', `${heard.value} ${heard.unit}`);
+            return true;
+          }}
+        />
       </div>
     </ActionForm>
   );

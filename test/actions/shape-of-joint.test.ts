@@ -52,6 +52,24 @@ describe('the book’s own order', () => {
   });
 });
 
+describe('the cap that goes first', () => {
+  const MAINS = 'demo-f-joint-mains';
+  const first = (firstCap: number) =>
+    alterJointAction({ id: MAINS, version: jointNamed(shop, MAINS).version, change: {}, detail: { firstCap } });
+  test('leads the drawing and the round, and is one of those there are', async () => {
+    expect(await refused(first(4))).toMatchObject({ code: 'bad-field', field: 'firstCap' });
+    expect(await refused(first(0))).toMatchObject({ code: 'bad-field' });
+    await accepted(first(3));
+    const lines = tightenLines(engineStateOf(rowsNamed(shop, 'demo-fourteen')), Date.parse(YARD_NOW));
+    // What was tightened keeps its order; the next round goes by the new one.
+    expect(lines.find(({ jointId }) => jointId === MAINS)?.order[0]).not.toBe(4);
+    const { version } = jointNamed(shop, MAINS);
+    const begin = { jointId: MAINS, version, purpose: 'trial', reason: 'to try it' };
+    const round = there(shop.tightenings.find(idOf(await accepted(startTighteningAction(begin)))));
+    expect(round.plan.order.slice(0, 2)).toEqual([4, 5]);
+  });
+});
+
 describe('what was kept of a shape that is another now', () => {
   test('an order that is not in force is whole all the same', async () => {
     await accepted(alter({ orderSchool: 'as-printed' }, { turn: TURN }));

@@ -47,6 +47,8 @@ interface TurnInput {
   readonly turn?: readonly number[];
   /** Fasteners that come down together at every stage: the two of a cap. */
   readonly perGroup?: number;
+  /** Which of those goes first, counted from 0: the cap that takes the thrust. The rest follow in their turn. */
+  readonly first?: number;
 }
 
 interface WorkInput extends TurnInput {
@@ -107,7 +109,7 @@ function printedTurn({ positions, turn = [] }: TurnInput): readonly number[] {
 
 /** Groups of neighbours by index, in the turn of their middles; by the book's order, as it comes upon them. */
 function groupsInTurn(input: TurnInput): readonly (readonly number[])[] {
-  const { positions, school, perGroup = 1 } = input;
+  const { positions, school, perGroup = 1, first } = input;
   if (school === 'as-printed') {
     const turn = printedTurn(input);
     const groupOf = (place: number) => Math.floor(place / perGroup);
@@ -123,7 +125,9 @@ function groupsInTurn(input: TurnInput): readonly (readonly number[])[] {
       points.reduce((sum, [, y]) => sum + y, 0) / points.length,
     ];
   });
-  return order(middles, school).map((g) => groups[g] as readonly number[]);
+  const turn = order(middles, school);
+  const led = first !== undefined && groups[first] ? [first, ...turn.filter((g) => g !== first)] : turn;
+  return led.map((g) => groups[g] as readonly number[]);
 }
 
 /**

@@ -42,6 +42,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   turn: 'The book’s own order',
   placeNotes: 'What is special about places',
   kinds: 'Fasteners of other kinds',
+  firstCap: 'The cap that goes first',
   kindTurn: 'How the kinds come up together',
   kindSequence: 'The order of the kinds',
   clampMap: 'What its clamp map is reckoned with',

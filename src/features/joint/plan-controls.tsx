@@ -58,6 +58,12 @@ function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
   );
 }
 
+/** What the shop's practice says to it: which cap takes the thrust is a fact of the engine, and asked for. */
+const FIRST_CAP_WHY: Readonly<Record<HousePractice['firstCap'], string>> = {
+  thrust: 'House practice: the thrust cap, with the float read; of mains, say which it is',
+  middle: 'House practice: the middle, then outwards',
+};
+
 /** Stages, turn, shaft and retorque of a joint. */
 export function PlanControls({ joint, practice, unit, stageFigures, onChange, onDetail }: Props) {
   const inherited = CARE_CHOICES.find(
@@ -97,6 +103,21 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
           data={[...WORK_UNITS]}
           value={joint.unitOfWork}
           onChange={(event) => onChange({ unitOfWork: event.currentTarget.value as Joint['unitOfWork'] })}
+        />
+      )}
+      {joint.pattern === 'caps' && !isPrinted && (
+        <NativeSelect
+          label="Which cap goes first"
+          description={FIRST_CAP_WHY[practice.firstCap]}
+          data={[
+            { value: '', label: 'By the order' },
+            ...Array.from({ length: joint.fasteners / 2 }, (_, i) => ({
+              value: String(i + 1),
+              label: `Cap ${i + 1}, with numbers ${2 * i + 1} and ${2 * i + 2} of the places`,
+            })),
+          ]}
+          value={joint.detail.firstCap === null ? '' : String(joint.detail.firstCap)}
+          onChange={(event) => onDetail({ firstCap: Number(event.currentTarget.value) || null })}
         />
       )}
       <NativeSelect

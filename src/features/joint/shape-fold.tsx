@@ -104,7 +104,9 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
             // The book's own order is of the places there were.
             ...(isOther && joint.orderSchool === 'as-printed' && { orderSchool: 'centre-out' }),
           };
-          const detail = isOther ? { turn: null, ...(pattern === 'free' && { places: placesIn(places) }) } : {};
+          const detail = isOther
+            ? { turn: null, firstCap: null, ...(pattern === 'free' && { places: placesIn(places) }) }
+            : {};
           draft.saved(idOf({ ...joint, ...change, detail: { ...joint.detail, ...detail } }));
           onChange(change);
           if (isOther) onDetail(detail);

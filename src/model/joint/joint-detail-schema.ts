@@ -210,6 +210,12 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     .allow(null)
     .default(null),
   kinds: Joi.array().items(kind).max(MAX_KINDS).default([]),
+  firstCap: sentNumber()
+    .integer()
+    .min(1)
+    .max(MAX_FASTENERS / 2)
+    .allow(null)
+    .default(null),
   kindTurn: oneOf(KIND_TURNS).default('by-stage'),
   kindSequence: Joi.array()
     .items(sentNumber().integer().min(0).max(MAX_KINDS))

@@ -140,6 +140,8 @@ export interface JointDetail extends FigureDetail {
   readonly places: readonly Position[] | null;
   /** The book's own order, place after place from 0; null where nobody entered one. */
   readonly turn: readonly number[] | null;
+  /** The cap that goes first, from 1: the one that takes the thrust; null by the turn. */
+  readonly firstCap: number | null;
   readonly placeNotes: readonly PlaceNote[];
   readonly kinds: readonly FastenerKind[];
   /** How the joint's own fasteners and those of its kinds come up together. */
@@ -210,6 +212,7 @@ export const PLAIN_DETAIL: JointDetail = {
   turn: null,
   placeNotes: [],
   kinds: [],
+  firstCap: null,
   kindTurn: 'by-stage',
   kindSequence: [],
   clampMap: null,

@@ -1,5 +1,5 @@
 import { assertTurn, patternPositions, rowTurn, type Position, type TurnSchool } from '@/core/tightening';
-import { atField } from '@/core/units';
+import { DomainError, atField } from '@/core/units';
 import type { Joint } from './joint';
 import { assertKindsPlaced } from './kind-places';
 import { assertNotesPlaced } from './place-note';
@@ -21,11 +21,13 @@ export const shapeOfPlan = (
   readonly school: TurnSchool;
   readonly turn: readonly number[];
   readonly perGroup: number;
+  readonly first?: number;
 } => ({
   positions: positionsOf(joint),
   school: joint.orderSchool,
   turn: joint.detail.turn ?? [],
   perGroup: perGroupOf(joint),
+  ...(joint.pattern === 'caps' && joint.detail.firstCap !== null && { first: joint.detail.firstCap - 1 }),
 });
 
 /** The same text for joints whose fasteners are as many and lie alike. */
@@ -44,6 +46,13 @@ export function assertShape(joint: Shaped & Pick<Joint, 'orderSchool'>): void {
   const { turn } = joint.detail;
   if (turn !== null || joint.orderSchool === 'as-printed')
     atField('turn', () => assertTurn(turn ?? [], joint.fasteners));
+  const { firstCap } = joint.detail;
+  if (joint.pattern === 'caps' && firstCap !== null && firstCap > joint.fasteners / 2)
+    throw new DomainError(
+      'bad-field',
+      `There are ${joint.fasteners / 2} caps, and ${firstCap} is to go first.`,
+      'firstCap',
+    );
   assertNotesPlaced(joint);
   assertKindsPlaced(joint);
 }

@@ -176,3 +176,36 @@ describe('the fasteners of one cap', () => {
     expect(caps.slice(0, 6)).toEqual(caps.slice(6));
   });
 });
+
+describe('a cap that goes first', () => {
+  const caps = (first: number | undefined, unitOfWork: 'row' | 'each') =>
+    tighteningPlan({
+      positions: patternPositions('caps', 10),
+      school: 'centre-out',
+      perGroup: 2,
+      ...(first !== undefined && { first }),
+      unitOfWork,
+      turnShaft: true,
+      stages: [
+        { setting: 20, torque_Nm: 20 },
+        { setting: 40, torque_Nm: 40 },
+      ],
+    });
+  const capOf = (place: number) => Math.floor(place / 2);
+  test.each(['row', 'each'] as const)('%s: leads, and the rest follow in the turn they had', (unitOfWork) => {
+    const plain = caps(undefined, unitOfWork).order.map(capOf);
+    expect(plain[0]).toBe(2);
+    for (const first of [0, 1, 2, 3, 4]) {
+      const turn = caps(first, unitOfWork).order.map(capOf);
+      expect(turn.slice(0, 2)).toEqual([first, first]);
+      expect(turn.slice(2)).toEqual(plain.filter((cap) => cap !== first));
+      const pulls = caps(first, unitOfWork).steps.flatMap((step) =>
+        step.kind === 'pull' ? [capOf(step.position)] : [],
+      );
+      expect(pulls[0]).toBe(first);
+      // Cap by cap it comes to its final figure before any other is begun.
+      if (unitOfWork === 'each') expect(pulls.slice(0, 4)).toEqual([first, first, first, first]);
+    }
+  });
+  test('one that is not there leads nothing', () => expect(caps(9, 'row').order).toEqual(caps(undefined, 'row').order));
+});

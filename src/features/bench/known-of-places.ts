@@ -1,6 +1,7 @@
 import type { Locking } from '@/core/joint';
 import type { BoltSet } from '@/model/bolt/bolt-set';
 import type { Joint } from '@/model/joint/joint';
+import { notesOfHoles } from '@/model/joint/hole';
 import type { PlaceNote } from '@/model/joint/place-note';
 
 /** What is known of the joint beside its plan, as its sheet has it now. */
@@ -21,7 +22,12 @@ export function knownOfPlaces({ detail }: Pick<Joint, 'detail'>, sets: readonly 
   const { placeNotes, today, original, kinds } = detail;
   const set = sets.at(-1);
   return {
-    placeNotes,
+    placeNotes: [
+      ...placeNotes,
+      ...notesOfHoles(detail.holes).filter(
+        (note) => !placeNotes.some(({ place, kind }) => place === note.place && kind === note.kind),
+      ),
+    ],
     locking: (today ?? original).locking,
     kindLockings: Object.fromEntries(kinds.map(({ name, detail: own }) => [name, (own.today ?? own.original).locking])),
     ...(set && {

@@ -41,6 +41,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   places: 'Where each lies',
   turn: 'The book’s own order',
   placeNotes: 'What is special about places',
+  holes: 'The holes, looked at',
   kinds: 'Fasteners of other kinds',
   firstCap: 'The cap that goes first',
   kindTurn: 'How the kinds come up together',

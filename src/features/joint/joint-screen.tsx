@@ -25,6 +25,7 @@ import { ofOtherLeaf } from '@/model/joint/fastener-kind';
 import { FigureFolds } from './figure-folds';
 import type { AnswerSource } from './known-elsewhere';
 import { originalFilmFor } from './film-reason';
+import { HolesFold } from './holes-fold';
 import { KindPagesFold } from './kind-pages-fold';
 import { KindStagesFold } from './kind-stages-fold';
 import { KindSwitch } from './kind-switch';
@@ -133,6 +134,7 @@ function WholeFolds({
           onShow={onShow}
         />
       )}
+      <HolesFold joint={joint} onDetail={changeDetail} />
       <PlaceNotesFold joint={joint} onDetail={changeDetail} />
     </>
   );

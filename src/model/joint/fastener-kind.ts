@@ -106,6 +106,7 @@ export function jointOfKind(joint: Joint, kind: FastenerKind): Joint {
       places,
       turn: turnAmong(joint.detail.turn, kind.places),
       placeNotes: [],
+      holes: [],
       alsoLeaves: [],
       kinds: [],
       kindSequence: [],

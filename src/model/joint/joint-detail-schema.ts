@@ -1,6 +1,7 @@
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { LOCKINGS, OVERRULED, RANGE_SCHOOLS } from '@/core/joint';
+import { HOLE_ENDS, HOLE_MEETS, HOLE_THREADS, type Hole } from './hole';
 import { KIND_TURNS, MAX_FASTENERS, NAMED_SCHEMES, type StageScheme } from '@/core/tightening';
 import { oneOf } from '@/model/one-of';
 import type { FigureFields } from './figure-fields';
@@ -173,6 +174,19 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     .max(MAX_FASTENERS)
     .allow(null)
     .default(null),
+  holes: Joi.array()
+    .items(
+      Joi.object<Hole, true>({
+        place: sentNumber().integer().min(0).max(MAX_FASTENERS).required(),
+        end: oneOf(HOLE_ENDS).required(),
+        meets: oneOf(HOLE_MEETS).required(),
+        depth_mm: sentNumber().greater(0).max(500).allow(null).required(),
+        thread: oneOf(HOLE_THREADS).required(),
+        isClear: Joi.boolean().required(),
+      }),
+    )
+    .max(MAX_FASTENERS)
+    .default([]),
   placeNotes: Joi.array()
     .items(
       Joi.object({

@@ -1,3 +1,4 @@
+import type { Hole } from './hole';
 import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
 import type { ClampMapFacts } from './clamp-map-facts';
@@ -143,6 +144,8 @@ export interface JointDetail extends FigureDetail {
   /** The cap that goes first, from 1: the one that takes the thrust; null by the turn. */
   readonly firstCap: number | null;
   readonly placeNotes: readonly PlaceNote[];
+  /** Those that somebody looked at. */
+  readonly holes: readonly Hole[];
   readonly kinds: readonly FastenerKind[];
   /** How the joint's own fasteners and those of its kinds come up together. */
   readonly kindTurn: KindTurn;
@@ -211,6 +214,7 @@ export const PLAIN_DETAIL: JointDetail = {
   places: null,
   turn: null,
   placeNotes: [],
+  holes: [],
   kinds: [],
   firstCap: null,
   kindTurn: 'by-stage',

@@ -51,6 +51,7 @@ export function jointForSister(joint: Joint, { id, engineId, createdAt, leafIds 
         },
         detail: figureForSister(kind.detail),
       })),
+      holes: [],
       alsoLeaves: detail.alsoLeaves.flatMap((one) => leafIds.get(one) ?? []),
     },
     version: 1,

@@ -7,9 +7,15 @@ import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { inItsThread, insertTorque, ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
+import { shallowest } from './hole';
+import { judgedHoles } from './holes-judged';
 import { askedOf } from '@/model/book/leaf-of-text';
 import type { Wrench } from '@/model/shelf/wrench';
 import { filmOn, gradeOn, hangsHere, metalOn } from '@/model/shelf/shelves';
+
+/** The less of two that are known; the one that is; undefined where neither is. */
+const leastOf = (one: number | undefined, other: number | undefined): number | undefined =>
+  one === undefined || other === undefined ? (one ?? other) : Math.min(one, other);
 
 const known = <T>(value: T | null): T | undefined => value ?? undefined;
 
@@ -109,7 +115,7 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
       length_mm: known(today.length_mm),
       threadLength_mm: known(today.threadLength_mm),
       grip_mm: known(parent.grip_mm),
-      holeDepth_mm: known(parent.holeDepth_mm),
+      holeDepth_mm: leastOf(known(parent.holeDepth_mm), shallowest(joint.detail.holes)),
       isThrough: parent.holeThrough,
       ...(inParent !== null && { pitch_mm: threadNamed(inParent).pitch_mm }),
     },
@@ -140,6 +146,7 @@ export function judgedJoint(
   wrench: Wrench,
 ): { readonly guards: readonly Guard[]; readonly unknown: readonly Unknown[] } {
   const input = guardInput(setting, ladder, wrench);
+  const holes = judgedHoles(setting.joint);
   return {
     guards: [
       ...printGuards(setting.leaf),
@@ -147,7 +154,8 @@ export function judgedJoint(
       ...elsewhereGuards(wrench),
       ...asideGuards(wrench),
       ...guards(input),
+      ...holes.guards,
     ],
-    unknown: unknowns(input),
+    unknown: [...unknowns(input), ...holes.unknown],
   };
 }

@@ -1,5 +1,6 @@
 import { assertTurn, patternPositions, rowTurn, type Position, type TurnSchool } from '@/core/tightening';
 import { DomainError, atField } from '@/core/units';
+import { assertHolesPlaced } from './hole';
 import type { Joint } from './joint';
 import { assertKindsPlaced } from './kind-places';
 import { assertNotesPlaced } from './place-note';
@@ -54,6 +55,7 @@ export function assertShape(joint: Shaped & Pick<Joint, 'orderSchool'>): void {
       'firstCap',
     );
   assertNotesPlaced(joint);
+  assertHolesPlaced(joint);
   assertKindsPlaced(joint);
 }
 

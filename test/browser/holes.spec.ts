@@ -1,0 +1,52 @@
+import { expect, inYard, test } from './bench';
+
+test('holes are looked at by pressing those that are alike; a bad thread stops the joint until it is mended', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
+  const fold = page.locator('summary', { hasText: 'The holes, before the first bolt' });
+  await expect(fold).toContainText('not looked at');
+  await fold.click();
+  const hole = (number: number) => page.getByRole('button', { name: `Hole of number ${number}`, exact: true });
+  const keep = page.getByRole('button', { name: /^So (it is|are \d+ holes)$/ });
+  await expect(keep).toBeDisabled();
+  for (const number of [1, 2, 3]) await hole(number).click();
+  // Nothing is taken for so that nobody chose.
+  await page.getByLabel('Its end', { exact: true }).selectOption('blind');
+  await page.getByLabel('What it reaches').selectOption('water');
+  await expect(keep).toBeDisabled();
+  await page.getByLabel('Its thread', { exact: true }).selectOption('good');
+  await page.getByLabel('Full thread from the face').fill('24');
+  await page.getByLabel('Dry and clean down to its end').check();
+  await keep.click();
+  await expect(page.getByText('1, 2, 3: blind, reaches water')).toBeVisible();
+  await expect(fold).toContainText('11 of 14 not looked at');
+  await hole(7).focus();
+  await page.keyboard.press('Space');
+  await page.getByLabel('Its end', { exact: true }).selectOption('through');
+  await page.getByLabel('What it reaches').selectOption('dry');
+  await page.getByLabel('Its thread', { exact: true }).selectOption('bad');
+  await keep.click();
+  await expect(
+    page.getByText('Stops: The thread of number 7 is bad: mend it before anything is pulled in it.'),
+  ).toBeVisible();
+  await page.locator('summary', { hasText: 'Not known' }).click();
+  await expect(page.getByText('10 of 14 holes', { exact: true })).toBeVisible();
+  // Looked at once more, what is said of it stands in the place of what was.
+  await hole(7).click();
+  await page.getByLabel('Its thread', { exact: true }).selectOption('insert');
+  await keep.click();
+  await expect(page.getByText('The thread of number 7 is bad')).toHaveCount(0);
+  await expect(page.getByText('7: goes through, reaches nothing, thread insert')).toBeVisible();
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await page.reload();
+  await expect(fold).toContainText('10 of 14 not looked at');
+  await page.goto(`${bench.address}/face/rehearsal/demo-f-joint-head`);
+  await expect(page.getByTestId('face-notes')).toContainText('Reaches water or oil: sealant on it');
+  await expect(page.getByTestId('face-notes')).toContainText('Blind hole: blown dry first');
+  expect(faults).toEqual([]);
+});

@@ -1,0 +1,88 @@
+import { describe, expect, test } from '@jest/globals';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { knownOfPlaces } from '@/features/bench/known-of-places';
+import { assertHolesPlaced, notesOfHoles, shallowest, type Hole } from '@/model/joint/hole';
+import { judgedHoles } from '@/model/joint/holes-judged';
+import { jointForSister } from '@/model/joint/joint-for-sister';
+import { computeJoint } from '@/model/joint/joint-result';
+import { turnOf } from '@/model/joint/joint-shape';
+import { jointNamed, yardShop } from '../db/temporary-shop';
+import { codeOf } from '../core/code-of';
+import { there } from '../actions/own-shop';
+
+const shop = yardShop();
+const head = jointNamed(shop, 'demo-f-joint-head');
+const hole = (place: number, part: Partial<Hole> = {}): Hole => ({
+  place,
+  end: 'blind',
+  meets: 'dry',
+  depth_mm: null,
+  thread: 'good',
+  isClear: true,
+  ...part,
+});
+const withHoles = (holes: readonly Hole[], part: object = {}) => ({
+  ...head,
+  detail: { ...head.detail, ...part, holes },
+});
+const all = Array.from({ length: 14 }, (_, place) => hole(place));
+
+describe('holes that somebody looked at', () => {
+  test('are each of a place that there is, and entered once', () => {
+    expect(() => assertHolesPlaced(withHoles(all))).not.toThrow();
+    expect(codeOf(() => assertHolesPlaced(withHoles([hole(14)])))).toBe('bad-field');
+    expect(codeOf(() => assertHolesPlaced(withHoles([hole(3), hole(3)])))).toBe('bad-field');
+  });
+  test('nothing is asked before somebody begins; then those that are left are not known', () => {
+    expect(judgedHoles(head)).toEqual({ guards: [], unknown: [] });
+    expect(judgedHoles(withHoles(all.slice(0, 5))).unknown).toMatchObject([{ code: 'holes', what: '9 of 14 holes' }]);
+    expect(judgedHoles(withHoles(all))).toEqual({ guards: [], unknown: [] });
+  });
+  test('a bad thread and a blind hole with something in it stop the joint, by the numbers of the order', () => {
+    const number = (place: number) => turnOf(head).indexOf(place) + 1;
+    const { guards } = judgedHoles(
+      withHoles([...all.slice(0, 12), hole(12, { thread: 'bad' }), hole(13, { isClear: false })]),
+    );
+    expect(guards.map(({ code, severity }) => [code, severity])).toEqual([
+      ['hole-thread', 'stop'],
+      ['hole-not-clear', 'stop'],
+    ]);
+    expect(guards[0]?.message).toContain(`number ${number(12)} is bad`);
+    expect(guards[1]?.message).toContain(`number ${number(13)} is not dry`);
+    // Through a hole that goes through it runs out.
+    expect(judgedHoles(withHoles([hole(0, { end: 'through', isClear: false })])).guards).toEqual([]);
+    const worked = computeJoint(jointInputs(shop, withHoles([hole(0, { thread: 'bad' })]), Date.now()));
+    expect(worked.guards.map(({ code }) => code)).toContain('hole-thread');
+    expect(worked.unknown.map(({ code }) => code)).toContain('holes');
+  });
+  test('the shallowest that was measured is what a bolt bottoms in', () => {
+    expect(shallowest([hole(0), hole(1)])).toBeUndefined();
+    expect(shallowest([hole(0, { depth_mm: 22 }), hole(1, { depth_mm: 17 }), hole(2)])).toBe(17);
+    const bolted = (holes: readonly Hole[]) =>
+      computeJoint(
+        jointInputs(
+          shop,
+          withHoles(holes, {
+            original: { ...head.detail.original, form: 'bolt', length_mm: 60, metalThread: null },
+            parent: { ...head.detail.parent, grip_mm: 40, holeDepth_mm: 25, holeThrough: false },
+          }),
+          Date.now(),
+        ),
+      ).guards.map(({ code }) => code);
+    expect(bolted([])).not.toContain('bottoms-in-hole');
+    expect(bolted([hole(4, { depth_mm: 18 })])).toContain('bottoms-in-hole');
+  });
+  test('what has to be known of a hole is said at the bench, once', () => {
+    expect(notesOfHoles([hole(2, { meets: 'water' }), hole(3, { end: 'through' })])).toEqual([
+      { place: 2, kind: 'wet', words: '' },
+      { place: 2, kind: 'blind', words: '' },
+    ]);
+    const noted = { place: 2, kind: 'wet', words: 'the grey sealant' } as const;
+    const known = knownOfPlaces(withHoles([hole(2, { meets: 'oil' })], { placeNotes: [noted] }), []);
+    expect(known.placeNotes).toEqual([noted, { place: 2, kind: 'blind', words: '' }]);
+  });
+  test('are of this very part, and of no sister of it', () => {
+    const into = { id: 'x', engineId: 'e', createdAt: '', leafIds: new Map([[head.leafId, head.leafId]]) };
+    expect(there(jointForSister(withHoles(all), into)).detail.holes).toEqual([]);
+  });
+});

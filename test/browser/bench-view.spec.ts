@@ -83,6 +83,30 @@ test('a crank that does not turn freely stops the round under its words, on the 
   await expect(page.getByText('crank turned: free again, float 0.12 mm')).toBeVisible();
 });
 
+test('one round is put down and another taken up, and both stand as they were left', async ({ page, bench }) => {
+  await inYard(page, bench);
+  const other = longJoint(bench, 4);
+  await page.goto(bench.address + other);
+  await faceAlive(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 2 of 4, stage 1 of 3');
+  await expect(page.getByText('Last done: number 1, stage 1')).toBeVisible();
+  await nextPress(page);
+  await page.getByRole('button', { name: 'Another round' }).click();
+  const rounds = page.getByRole('list', { name: 'Other rounds under way' });
+  await expect(rounds.getByRole('link')).toHaveCount(1);
+  await rounds.getByRole('link', { name: 'Valdrossa Maestrale 250 Cylinder head: number 3, stage 2' }).click();
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 2 of 3');
+  await faceAlive(page);
+  await page.getByRole('button', { name: 'Another round' }).click();
+  await rounds.getByRole('link').first().click();
+  await expect(page.getByTestId('face-place')).toHaveText('Number 2 of 4, stage 1 of 3');
+  // The wrench was laid down with it, and is had again.
+  await faceAlive(page);
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('face-place')).toHaveText('Number 3 of 4, stage 1 of 3');
+});
+
 test('when all is done the space bar leaves, but not the press that ended the last pull', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + longJoint(bench, 1));

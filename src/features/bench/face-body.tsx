@@ -48,6 +48,8 @@ interface Props {
   readonly standIn: boolean;
   readonly record: BenchRecord;
   readonly hold: Hold;
+  /** The way to another round. */
+  readonly takeUp?: ReactNode;
   /** Nothing of it is recorded. */
   readonly isRehearsal?: boolean;
   /** What stands under the drawing. */
@@ -114,6 +116,7 @@ export function FaceBody(props: Props) {
     <main className={styles.face} id={SHEET} data-rehearsal={props.isRehearsal || undefined}>
       <FaceHead {...props} round={round} passedOver={press.passedOver}>
         {plan.care !== 'hand' && !hold.looksOn && !props.isRehearsal && <FaceInstruments heard={heard} />}
+        {props.takeUp}
       </FaceHead>
       <FaceDrawing
         plan={plan}

@@ -7,6 +7,7 @@ import type { BenchEvent } from '@/core/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { FaceBody } from './face-body';
 import type { KnownOfPlaces } from './known-of-places';
+import { TakeUp } from './take-up';
 import { useBenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
 import { useChangedSheet } from './use-changed-sheet';
@@ -42,5 +43,7 @@ export function Face({ tighteningId, events, changed, ...props }: Props) {
   useEffect(() => {
     router.prefetch(back);
   }, [router, back]);
-  return <FaceBody {...props} record={record} hold={hold} changed={now} />;
+  return (
+    <FaceBody {...props} record={record} hold={hold} changed={now} takeUp={<TakeUp tighteningId={tighteningId} />} />
+  );
 }

@@ -1,5 +1,4 @@
 import { DomainError } from '@/core/units';
-import type { Joint } from './joint';
 import type { PlaceNote } from './place-note';
 
 export const HOLE_ENDS = ['through', 'blind'] as const;
@@ -21,7 +20,13 @@ export interface Hole {
 }
 
 /** Holes are of places that there are, each once. @throws DomainError bad-field */
-export function assertHolesPlaced({ fasteners, detail: { holes } }: Pick<Joint, 'fasteners' | 'detail'>): void {
+export function assertHolesPlaced({
+  fasteners,
+  detail: { holes },
+}: {
+  readonly fasteners: number;
+  readonly detail: { readonly holes: readonly Hole[] };
+}): void {
   const places = holes.map(({ place }) => place);
   const foreign = places.find((place) => place >= fasteners);
   if (foreign !== undefined)

@@ -127,6 +127,21 @@ const GOOD: Readonly<Record<string, object>> = {
     yield_MPa: 700,
   },
   'next-slot': { slots: 6, holes: 1, slot_deg: 20 },
+  'cold-within': {
+    preload_N: 25_000,
+    stiffness_N_per_mm: 1.1e5,
+    length_mm: 80,
+    head_um_per_mK: 23,
+    stud_um_per_mK: 11.5,
+    loss: 0.02,
+  },
+  settlement: { torque_Nm: 50, prevailing_Nm: 1, moved_deg: 6, slope_Nm_per_deg: 0.7, angleError_deg: 3 },
+  settling: {
+    losses: [
+      [0.1, 0.05, 0.03],
+      [0.08, 0.05, 0.02],
+    ],
+  },
   'at-20C': { length_mm: 100, expansion_um_per_mK: 23, measuredAt_C: 30, gaugeExpansion_um_per_mK: 11.5 },
   stages: { final: 40, scheme: 'thirds', graduation: 1 },
   order: {

@@ -1,4 +1,5 @@
 export { celsiusOf } from './celsius';
+export { coldWithin, type ColdWithinInput } from './cold-within';
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
 export { HEAD_METALS, type HeadMetal } from './cold';
 export {
@@ -13,3 +14,4 @@ export {
   type RetorqueSchool,
   type RetorqueState,
 } from './retorque';
+export { settlement, type MovedNut, type Settlement, type UnmovedNut } from './settlement';

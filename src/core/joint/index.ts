@@ -25,6 +25,6 @@ export {
   type StandardFigure,
   type StandardTorque,
 } from './standard-torque';
-export { headArm, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
+export { assertTurned, headArm, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 export { turnFurther, type TurnFurther, type TurnFurtherInput } from './turn-further';
 export type { Piece, WorkingLine } from './working';

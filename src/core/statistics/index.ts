@@ -10,4 +10,5 @@ export { filmTrial, type FilmTrial, type Interval, type TrialFastener, type Tria
 export { monteCarlo, startMonteCarlo, type MonteCarloInput, type MonteCarloRun } from './monte-carlo';
 export { normalQuantile } from './normal';
 export { createRandom, type Random } from './random';
+export { settling, type Settling } from './settling';
 export { studentQuantile } from './student';

@@ -2,6 +2,7 @@ import type { Op } from '../op';
 import { benchOps } from './bench-ops';
 import { buildOps } from './build-ops';
 import { fastenerOps } from './fastener-ops';
+import { heatOps } from './heat-ops';
 import { fitsOps } from './fits-ops';
 import { jointOps } from './joint-ops';
 import { printOps } from './print-ops';
@@ -19,5 +20,6 @@ export const OPS: ReadonlyMap<string, Op> = new Map<string, Op>(
     ...fitsOps,
     ...buildOps,
     ...benchOps,
+    ...heatOps,
   }),
 );

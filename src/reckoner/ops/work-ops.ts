@@ -1,8 +1,6 @@
 import Joi from 'joi';
-import { cooling, type CoolingInput } from '@/core/heat';
 import { order, stages, type OrderSchool, type Position, type StageScheme } from '@/core/tightening';
 import { number, op, withNotes } from '../op';
-import type { Checked } from '@/core/units';
 
 export const workOps = {
   stages: op(
@@ -19,18 +17,5 @@ export const workOps = {
       school: Joi.string().required(),
     }),
     ({ positions, school }) => ({ result: { order: order(positions, school) } }),
-  ),
-  cooling: op(
-    Joi.object<Checked<CoolingInput>, true>({
-      ambient_C: number().required(),
-      readings: Joi.array()
-        .items(Joi.object({ minutes: number().required(), C: number().required() }))
-        .required(),
-      target_C: number().required(),
-      tau_min: number(),
-      sensor_C: number(),
-      ambientError_C: number(),
-    }),
-    (fields) => withNotes(cooling(fields)),
   ),
 };

@@ -96,7 +96,17 @@ const VIEWS = [
   ['bearings', '/engines/demo-norrhem/fits/demo-n-fit-mains', {}],
   ['tighten', '/engines/demo-maestrale/tighten', {}],
   ['face', '/face/demo-m-joint-head-round-1', {}, touched],
-  ['face-dark', '/face/demo-m-joint-head-round-1', { colorScheme: 'dark' }, touched],
+  [
+    'rehearsal',
+    '/face/rehearsal/demo-f-joint-head',
+    { colorScheme: 'dark' },
+    async (page) => {
+      for (let pulls = 0; pulls < 17; pulls++) {
+        await page.keyboard.press('Space');
+        await page.waitForTimeout(450);
+      }
+    },
+  ],
   ['face-phone', '/face/demo-m-joint-head-round-1', { viewport: { width: 390, height: 844 } }, touched],
   ['run-in', '/engines/demo-fourteen/run-in', {}],
   ['record', '/engines/demo-fourteen/record/demo-f-joint-head', {}],

@@ -78,4 +78,17 @@ describe('a line from the bench', () => {
       error: { code: 'read-already' },
     });
   });
+  test('of a wrench that is listened to at two benches makes one pull and no second', () => {
+    const shop = yardShop();
+    const [begun] = shop.tightenings.ofJoint('demo-f-joint-head');
+    const step = begun?.plan.steps[0];
+    if (!begun || step?.kind !== 'pull') throw new Error('the yard is not whole');
+    for (const id of ['one-round', 'another-round']) shop.tightenings.start({ ...begun, id, purpose: 'trial' });
+    const { asked_Nm } = askedAt(begun.plan, step);
+    const line = { ...PULL, step: 0, read_Nm: asked_Nm, instrument: 'Seven', readingId: 'reading-1' };
+    expect(recordEvent(shop, 'one-round', line)).toMatchObject({ ok: true });
+    const other = { ...line, id: 'a-pull-0003' };
+    expect(recordEvent(shop, 'another-round', other)).toMatchObject({ ok: false, error: { code: 'read-already' } });
+    expect(recordEvent(shop, 'another-round', { ...other, readingId: 'reading-2' })).toMatchObject({ ok: true });
+  });
 });

@@ -2,7 +2,7 @@ import type { Database } from 'better-sqlite3';
 import { DomainError } from '@/core/units';
 import { assertSameLine } from '@/model/same-line';
 import { assertFollows, type BenchEvent, type PullOutcome, type PullReading, type PullStep } from '@/core/tightening';
-import { assertReadingStands, assertReadOnce } from '@/model/joint/pull-reading';
+import { assertReadingStands, assertReadOnce, readAlready } from '@/model/joint/pull-reading';
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { json, table, type Row } from '../table';
@@ -100,6 +100,22 @@ function details(event: BenchEvent, { steps }: TighteningPlan) {
   };
 }
 
+/** A line as it is written; by whoever is at this device, where nobody else is named. */
+const rowOf = (
+  { id: tighteningId, plan }: Pick<Tightening, 'id' | 'plan'>,
+  event: BenchEvent,
+  recordedAt: string,
+  who?: string,
+) => ({
+  id: event.id,
+  kind: event.kind,
+  at: event.at,
+  tighteningId,
+  recordedAt,
+  who: who ?? null,
+  ...details(event, plan),
+});
+
 interface RoundRow {
   readonly id: string;
   readonly joint_id: string;
@@ -134,6 +150,10 @@ const prepared = (db: Database) => ({
      JOIN bench_event ON tightening_id = tightening.id WHERE engine_id = ?`,
   ),
   eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
+  // A copy of an engine has the readings of what it was copied from: they are of its own past.
+  readElsewhere: db.prepare<[string, string], { readonly id: string }>(
+    `SELECT id FROM bench_event WHERE reading_id = ? AND tightening_id <> ? LIMIT 1`,
+  ),
   insertEvent: db.prepare(
     `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words,
        read_nm, turned_deg, instrument, reading_id, who)
@@ -163,6 +183,12 @@ function assertStands(plan: TighteningPlan, before: readonly BenchEvent[], event
   assertReadOnce(before, event);
 }
 
+/** A wrench may be heard at two benches: its reading is a pull of one. @throws DomainError read-already */
+function assertReadHere(sql: ReturnType<typeof prepared>, tighteningId: string, event: BenchEvent): void {
+  const readingId = 'readingId' in event ? event.readingId : undefined;
+  if (readingId !== undefined && sql.readElsewhere.get(readingId, tighteningId)) throw readAlready();
+}
+
 export const createTighteningRepository = (db: Database) => {
   const sql = prepared(db);
   const events = (id: string): readonly RecordedEvent[] => sql.events.all(id).map(toEvent);
@@ -173,15 +199,8 @@ export const createTighteningRepository = (db: Database) => {
       return false;
     }
     assertStands(tightening.plan, events(tightening.id), event);
-    sql.insertEvent.run({
-      id: event.id,
-      kind: event.kind,
-      at: event.at,
-      tighteningId: tightening.id,
-      recordedAt,
-      who: null,
-      ...details(event, tightening.plan),
-    });
+    assertReadHere(sql, tightening.id, event);
+    sql.insertEvent.run(rowOf(tightening, event, recordedAt));
     return true;
   });
   return {
@@ -214,15 +233,7 @@ export const createTighteningRepository = (db: Database) => {
             'id',
           );
         assertStands(tightening.plan, lines.slice(0, i), event);
-        sql.insertEvent.run({
-          id: event.id,
-          kind: event.kind,
-          at: event.at,
-          tighteningId: tightening.id,
-          recordedAt,
-          who: who ?? null,
-          ...details(event, tightening.plan),
-        });
+        sql.insertEvent.run(rowOf(tightening, event, recordedAt, who));
       }
     },
     /**

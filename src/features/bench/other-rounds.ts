@@ -1,4 +1,4 @@
-import type { SummarizedEngine } from '@/db/reads/engine-summaries';
+import type { EngineSummary } from '@/model/engine/engine-summary';
 
 /** A round that was begun and can be taken up. */
 export interface OtherRound {
@@ -8,8 +8,15 @@ export interface OtherRound {
   readonly line: string;
 }
 
+interface Summarized {
+  readonly name: string;
+  /** Where it lies aside. */
+  readonly aside?: object;
+  readonly summary: EngineSummary;
+}
+
 /** Every round that is under way on the stands, but the one that is looked at. */
-export const otherRounds = (engines: readonly SummarizedEngine[], own: string): readonly OtherRound[] =>
+export const otherRounds = (engines: readonly Summarized[], own: string): readonly OtherRound[] =>
   engines.flatMap(({ name, aside, summary }) =>
     (aside ? [] : summary.waits).flatMap(({ to, waitsFor }): readonly OtherRound[] =>
       to?.at === 'round' && to.id !== own ? [{ id: to.id, engine: name, line: waitsFor }] : [],

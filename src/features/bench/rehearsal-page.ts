@@ -1,10 +1,12 @@
-import { jointInputs } from '@/db/reads/joint-inputs';
-import type { Shop } from '@/db/shop';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Engine } from '@/model/engine/engine';
+import { inputsOf } from '@/model/engine/engine-rows';
+import { leafIdsOf } from '@/model/joint/fastener-kind';
 import type { Joint } from '@/model/joint/joint';
 import { prevailingOf } from '@/model/joint/joint-result';
 import { planOfJoint } from '@/model/joint/round-plan';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import type { Bench } from '@/server/shop-action';
 import { knownOfPlaces, type KnownOfPlaces } from './known-of-places';
 
 export interface RehearsalPage {
@@ -17,11 +19,13 @@ export interface RehearsalPage {
 }
 
 /** A joint as it would be gone round now. Nothing is begun by looking at it. @throws DomainError */
-export function rehearsalPage(shop: Shop, jointId: string, now: number): RehearsalPage | undefined {
+export function rehearsalPage(shop: Bench['shop'], jointId: string, now: number): RehearsalPage | undefined {
   const joint = shop.joints.find(jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!joint || !engine) return undefined;
-  const inputs = jointInputs(shop, joint, now);
+  const leaves = shop.book.leavesByIds([...new Set(leafIdsOf(joint))]);
+  const sources = shop.book.sourcesByIds([...new Set(leaves.map(({ sourceId }) => sourceId))]);
+  const inputs = inputsOf({ engine, leaves, sources }, joint, shelvesOf(shop), now);
   return {
     engine,
     joint,

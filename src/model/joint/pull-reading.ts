@@ -46,6 +46,14 @@ export function assertReadingStands(plan: TighteningPlan, event: BenchEvent): vo
     );
 }
 
+/** What is said of a reading that is a pull already, of this round or another. */
+export const readAlready = () =>
+  new DomainError(
+    'read-already',
+    'That reading is a pull already, here or at another bench: the instrument sent it twice, or is listened to at both.',
+    'readingId',
+  );
+
 /**
  * One reading of an instrument is one pull, however often it is sent and also where its pull was undone.
  * @throws DomainError read-already
@@ -54,9 +62,5 @@ export function assertReadOnce(before: readonly BenchEvent[], event: BenchEvent)
   if ((event.kind !== 'pull' && event.kind !== 'again') || event.readingId === undefined) return;
   const { readingId } = event;
   if (before.some((line) => (line.kind === 'pull' || line.kind === 'again') && line.readingId === readingId))
-    throw new DomainError(
-      'read-already',
-      'That reading is recorded already: an instrument sent it twice.',
-      'readingId',
-    );
+    throw readAlready();
 }

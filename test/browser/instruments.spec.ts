@@ -67,6 +67,12 @@ test('a wrench that repeats, drops out, is set wrongly or sends late: every pull
   await page.keyboard.press('Space');
   await expect(page.getByText('That pull recorded itself')).toBeVisible();
   await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+  // What recorded itself may be taken back at once, and is pulled again.
+  await wrench.send({ value: 16.5 });
+  await expect(page.getByText('Last done: number 4, stage 2: pulled')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo last' }).click();
+  await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
+  await expect(page.getByText('Last done: number 3, stage 2')).toBeVisible();
   // It is pulled, and never let go of.
   await wrench.send({ phase: 'pulling', value: 12 });
   await expect(page.getByTestId('live-reading')).toHaveText('12 N·m');
@@ -84,8 +90,9 @@ test('a wrench that repeats, drops out, is set wrongly or sends late: every pull
   await wrenchAt(page, bench, 'Eight').send({});
   await expect(page.getByRole('button', { name: 'Use Eight here' })).toBeVisible();
   await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
-  await expect.poll(async () => (await pulls(page, bench)).length).toBe(before + 1);
-  expect((await pulls(page, bench)).at(-1)).toMatchObject({
+  // The one that was taken back stands there with its cancellation.
+  await expect.poll(async () => (await pulls(page, bench)).length).toBe(before + 2);
+  expect((await pulls(page, bench)).at(-2)).toMatchObject({
     outcome: 'pulled',
     read_Nm: 16.6,
     turned_deg: 88,

@@ -94,6 +94,14 @@ describe('a wrench that is heard', () => {
     const { now, peak } = hear(using(), lineOf({ instrument: 'Eight' }), T0);
     expect([now.instrument, now.asks, peak]).toEqual(['Seven', 'Eight', undefined]);
   });
+  test('goes by its number too, and says how full it is', () => {
+    const numbered = lineOf({ serial: '42', battery_pct: 12 });
+    expect(hear(using(), numbered, T0)).toMatchObject({ now: { asks: 'Seven, no. 42' } });
+    const { now, peak } = hear(using('Seven, no. 42'), { ...numbered, id: 'another' }, T0);
+    expect([now.battery_pct, peak?.reading.instrument]).toEqual([12, 'Seven, no. 42']);
+    // What another one says of its battery is not of this one.
+    expect(hear(using(), lineOf({ instrument: 'Eight', battery_pct: 3 }), T0).now.battery_pct).toBeUndefined();
+  });
   test('shows what it comes to, and gives its peak', () => {
     const pulling = hear(using(), lineOf({ phase: 'pulling', value: 12, turned_deg: 20 }), T0);
     expect(pulling.now.live).toEqual({ value: 12, unit: 'lbf·ft', turned_deg: 20 });

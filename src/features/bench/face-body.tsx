@@ -85,7 +85,9 @@ export function FaceBody(props: Props) {
     onPull: (outcome, words, reading, byItself) => {
       press.recorded(byItself);
       // A device that slept asks for the last one to be touched again, also where the next was pulled meanwhile.
-      if (!gap.stops()) put(outcome, words, reading);
+      const stops = gap.stops();
+      if (!stops) put(outcome, words, reading);
+      return !stops;
     },
   });
   // After a long gap the first press says that the last one was touched again, and does nothing else.
@@ -98,7 +100,8 @@ export function FaceBody(props: Props) {
     if (isOver || step?.kind !== 'shaft') return pull('pulled');
     return held && !isLong ? undefined : act(() => record.shaftTurned());
   };
-  const strike = () => act(record.strikeLast);
+  // What recorded itself may be taken back at once: that press means nothing else.
+  const strike = () => !hold.looksOn && !heard.held && press.undo(() => gap.stops() || record.strikeLast());
   const call =
     isLong && round.last
       ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`

@@ -3,9 +3,12 @@ import { useFigures } from '@/interface/figures/preferences';
 import face from './face.module.css';
 import styles from './face-instruments.module.css';
 
+const LOW_PCT = 20;
+
 /** Whether a wrench is listened to, which one, and what it shows just now. */
 export function FaceInstruments({ heard: { instruments, wrench, use } }: { readonly heard: HeardAtBench }) {
-  const { asks, instrument } = wrench;
+  const { asks, instrument, battery_pct } = wrench;
+  const low = battery_pct !== undefined && battery_pct <= LOW_PCT ? `, battery ${Math.round(battery_pct)} %` : '';
   return (
     <div className={styles.instruments}>
       {asks !== undefined && (
@@ -20,7 +23,7 @@ export function FaceInstruments({ heard: { instruments, wrench, use } }: { reado
             ? 'Not listening yet'
             : instrument === undefined
               ? 'Listening'
-              : `Listening to ${instrument}`}
+              : `Listening to ${instrument}${low}`}
       </button>
     </div>
   );

@@ -49,13 +49,23 @@ interface Asked {
   readonly at: number;
   /** How many lines the record has: a reading is taken once at each. */
   readonly count: number;
-  /** @param byItself nobody pressed for it */
-  readonly onPull: (outcome: PullOutcome, words: string | undefined, reading: PullReading, byItself: boolean) => void;
+  /**
+   * @param byItself nobody pressed for it
+   * @returns whether it was recorded: after a long gap the last one is touched again first
+   */
+  readonly onPull: (
+    outcome: PullOutcome,
+    words: string | undefined,
+    reading: PullReading,
+    byItself: boolean,
+  ) => boolean;
 }
 
 const NOT_ASKED = 'A reading came while nothing was to be pulled here. It was not recorded.';
 // Two pulls cannot be told apart any more.
 const UNANSWERED = 'Another reading came before this one was answered. It was not recorded.';
+const LEFT_LONG =
+  'The work was left for long, so that reading was not recorded: touch the last one again, and pull once more.';
 const SILENT =
   'The wrench fell silent before it was let go of. Nothing was recorded of that pull: say below how it went.';
 
@@ -76,9 +86,12 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
   const settle = (peak: Peak, on: PullStep, byItself: boolean) => {
     setTrouble(undefined);
     const judged = judgePeak(plan, on, peak);
-    takenAt.current = judged.is === 'taken' ? count : -1;
+    takenAt.current = count;
     setHeld(judged.is === 'held' ? { reading: peak.reading, doubt: judged.doubt, at } : undefined);
-    if (judged.is === 'taken') onPull(judged.outcome, undefined, peak.reading, byItself);
+    if (judged.is === 'taken' && !onPull(judged.outcome, undefined, peak.reading, byItself)) {
+      takenAt.current = -1;
+      setTrouble(LEFT_LONG);
+    }
   };
   const judge = (peak: Peak, byItself: boolean) => {
     if (!step) setTrouble(NOT_ASKED);
@@ -114,6 +127,7 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
     believe: () => held && step && settle({ reading: held.reading }, step, false),
     decide: (outcome, words) => {
       setHeld(undefined);
+      takenAt.current = -1;
       if (held && outcome) onPull(outcome, words, held.reading, false);
     },
   };

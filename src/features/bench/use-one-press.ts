@@ -15,6 +15,8 @@ export type PassedOver = 'press' | 'reading';
 export interface OnePress {
   /** Runs an act unless another was run just before, by key, pedal or touch alike. */
   readonly act: (run: () => unknown) => void;
+  /** The same for taking back, also right after a pull that recorded itself. */
+  readonly undo: (run: () => unknown) => void;
   /** The same for leaving: only a while after the last act. */
   readonly leave: (run: () => unknown) => void;
   /**
@@ -31,10 +33,11 @@ export function useOnePress(): OnePress {
   const last = useRef(-LEAVE_AFTER_MS);
   const readUntil = useRef(0);
   const [passedOver, setPassedOver] = useState<PassedOver>();
-  const after = (pause: number) => (run: () => unknown) => {
+  const after = (pause: number, waits: boolean) => (run: () => unknown) => {
     const now = performance.now();
-    if (now < readUntil.current || now - last.current < pause) {
-      setPassedOver(now < readUntil.current ? 'reading' : 'press');
+    const isRead = waits && now < readUntil.current;
+    if (isRead || now - last.current < pause) {
+      setPassedOver(isRead ? 'reading' : 'press');
       return;
     }
     last.current = now;
@@ -45,5 +48,11 @@ export function useOnePress(): OnePress {
     readUntil.current = byItself ? performance.now() + AFTER_READING_MS : 0;
     setPassedOver(undefined);
   };
-  return { act: after(BOUNCE_MS), leave: after(LEAVE_AFTER_MS), recorded, passedOver };
+  return {
+    act: after(BOUNCE_MS, true),
+    undo: after(BOUNCE_MS, false),
+    leave: after(LEAVE_AFTER_MS, true),
+    recorded,
+    passedOver,
+  };
 }

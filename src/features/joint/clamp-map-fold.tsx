@@ -137,7 +137,8 @@ function Inputs({ draft, joint, round, onDraft }: InputProps) {
 }
 
 /** What the other nuts are doing: what is left in each as the plan goes on, and what would make it more even. */
-export function ClampMapFold({ setting, worked, kinds, asPulled, stageList, onDetail, onTake }: Props) {
+export function ClampMapFold(props: Props) {
+  const { setting, onDetail } = props;
   const { joint } = setting;
   const [draft, setDraft] = useState<Draft>(() => begun(setting));
   const [round, setRound] = useState(0);
@@ -145,18 +146,7 @@ export function ClampMapFold({ setting, worked, kinds, asPulled, stageList, onDe
     setDraft(begun(setting));
     setRound((was) => was + 1);
   });
-  const [at, setAt] = useState<number>();
-  const [played, setPlayed] = useState<'plan' | 'pulled'>('plan');
-  const { significant } = useFigures();
   const facts = useDeferredValue(draft);
-  const shown = useMemo(
-    () => (isWhole(facts, joint) ? tryCore(() => mapOf({ setting, worked, kinds, stageList, facts })) : undefined),
-    [facts, joint, setting, worked, kinds, stageList],
-  );
-  const pulled = useMemo(
-    () => (shown?.ok && asPulled ? tryCore(() => framesOf(shown.result.giving, asPulled)) : undefined),
-    [shown, asPulled],
-  );
   const put = (part: Partial<Draft>) => {
     const next = { ...draft, ...part };
     setDraft(next);
@@ -164,18 +154,10 @@ export function ClampMapFold({ setting, worked, kinds, asPulled, stageList, onDe
     wrote(next);
     onDetail({ clampMap: next });
   };
-  const map = shown?.ok ? shown.result : undefined;
-  const last = map?.frames.at(-1);
-  const isPulled = played === 'pulled' && pulled?.ok === true;
-  const frames = isPulled ? pulled.result : map?.frames;
   return (
     <Disclosure
       title="What the other nuts are doing"
-      line={
-        last
-          ? `${significant(evenness(last.shares).variation_pct, 2)} % uneven at the end, by the model`
-          : 'not looked at'
-      }
+      line={isWhole(draft, joint) ? 'drawn, by a model' : 'not looked at'}
     >
       <p className="soft">
         A nut that is pulled lets those beside it go a little. This is a picture of what to expect and no specification:
@@ -183,38 +165,62 @@ export function ClampMapFold({ setting, worked, kinds, asPulled, stageList, onDe
       </p>
       <Inputs draft={draft} joint={joint} round={round} onDraft={put} />
       {!isWhole(draft, joint) && <p>It is drawn once each of these is said.</p>}
-      {shown && !shown.ok && <Notice kind="stop">{shown.error.message}</Notice>}
-      {map && frames && (
-        <>
-          {pulled?.ok && pulled.result.length > 0 && (
-            <NativeSelect
-              label="What is played"
-              data={[
-                { value: 'plan', label: 'The plan as it stands' },
-                { value: 'pulled', label: 'The last round, as it was pulled' },
-              ]}
-              value={played}
-              onChange={(event) => setPlayed(event.currentTarget.value === 'pulled' ? 'pulled' : 'plan')}
-            />
-          )}
-          <Played
-            joint={joint}
-            frames={frames}
-            turn={map.turn}
-            at={Math.min(at ?? Infinity, frames.length)}
-            onAt={setAt}
-          />
-          {isPulled && asPulled && drawnWords(asPulled.drawn) && <p className="soft">{drawnWords(asPulled.drawn)}</p>}
-        </>
+      {isWhole(facts, joint) && <ClampMapPart {...props} facts={facts} />}
+    </Disclosure>
+  );
+}
+
+/** The map itself. It takes a moment to reckon, so that it is only while it is looked at. */
+function ClampMapPart({
+  setting,
+  worked,
+  kinds,
+  asPulled,
+  stageList,
+  facts,
+  onTake,
+}: Props & { readonly facts: ClampMapFacts }) {
+  const { joint } = setting;
+  const [at, setAt] = useState<number>();
+  const [played, setPlayed] = useState<'plan' | 'pulled'>('plan');
+  const { significant } = useFigures();
+  const shown = useMemo(
+    () => tryCore(() => mapOf({ setting, worked, kinds, stageList, facts })),
+    [facts, setting, worked, kinds, stageList],
+  );
+  const pulled = useMemo(
+    () => (shown.ok && asPulled ? tryCore(() => framesOf(shown.result.giving, asPulled)) : undefined),
+    [shown, asPulled],
+  );
+  if (!shown.ok) return <Notice kind="stop">{shown.error.message}</Notice>;
+  const map = shown.result;
+  const isPulled = played === 'pulled' && pulled?.ok === true;
+  const frames = isPulled ? pulled.result : map.frames;
+  const last = frames.at(-1);
+  return (
+    <>
+      {pulled?.ok && pulled.result.length > 0 && (
+        <NativeSelect
+          label="What is played"
+          data={[
+            { value: 'plan', label: 'The plan as it stands' },
+            { value: 'pulled', label: 'The last round, as it was pulled' },
+          ]}
+          value={played}
+          onChange={(event) => setPlayed(event.currentTarget.value === 'pulled' ? 'pulled' : 'plan')}
+        />
       )}
-      {map && kinds.length > 0 && (
+      <Played joint={joint} frames={frames} turn={map.turn} at={Math.min(at ?? Infinity, frames.length)} onAt={setAt} />
+      {last && <p>{significant(evenness(last.shares).variation_pct, 2)} % uneven at the end.</p>}
+      {isPulled && asPulled && drawnWords(asPulled.drawn) && <p className="soft">{drawnWords(asPulled.drawn)}</p>}
+      {kinds.length > 0 && (
         <p className="soft">
           Per cent of each one’s own final clamp load. Fasteners of another kind are taken to be as long as the joint’s
           own, and stiffer by as much as they have more metal.
         </p>
       )}
-      {map?.works && <Ways worked={worked} shown={map.works} setting={setting} stageList={stageList} onTake={onTake} />}
-    </Disclosure>
+      {map.works && <Ways worked={worked} shown={map.works} setting={setting} stageList={stageList} onTake={onTake} />}
+    </>
   );
 }
 

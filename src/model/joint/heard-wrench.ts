@@ -7,6 +7,8 @@ import type { TighteningPlan } from './tightening-plan';
 export interface WrenchLine {
   readonly id: string;
   readonly instrument: string;
+  readonly serial?: string;
+  readonly battery_pct?: number;
   readonly value: number;
   readonly unit: TorqueUnit;
   readonly phase?: 'pulling' | 'peak';
@@ -25,6 +27,8 @@ export interface HeardWrench {
   readonly live?: Pick<WrenchLine, 'value' | 'unit' | 'turned_deg'>;
   /** The least that a line of each took to here, by the two clocks: what comes much later than that is late. */
   readonly least_ms: ReadonlyMap<string, number>;
+  /** Of the one in use, where it says so. */
+  readonly battery_pct?: number;
   readonly seen: ReadonlySet<string>;
 }
 
@@ -37,6 +41,11 @@ export interface Peak {
 }
 
 const LATE_MS = 5000;
+const MAX_NAME = 80;
+
+/** A wrench by its name and its number: two of one name are two. */
+const nameOf = ({ instrument, serial }: WrenchLine): string =>
+  (serial === undefined ? instrument : `${instrument}, no. ${serial}`).slice(0, MAX_NAME);
 
 /**
  * What a line of a wrench comes to at a bench. The wrench's clock is not this device's: what is late is told by how
@@ -48,7 +57,8 @@ export function hear(
   line: WrenchLine,
   received_ms: number,
 ): { readonly now: HeardWrench; readonly peak?: Peak } {
-  const { id, instrument, value, unit, turned_deg, over, phase = 'peak', at } = line;
+  const { id, value, unit, turned_deg, over, battery_pct, phase = 'peak', at } = line;
+  const instrument = nameOf(line);
   if (before.seen.has(id)) return { now: before };
   const took_ms = received_ms - Date.parse(at);
   const least_ms = Math.min(before.least_ms.get(instrument) ?? took_ms, took_ms);
@@ -58,8 +68,9 @@ export function hear(
     seen: phase === 'peak' ? new Set([...before.seen, id]) : before.seen,
   };
   if (before.instrument !== instrument) return { now: { ...known, asks: instrument } };
+  const own: HeardWrench = battery_pct === undefined ? known : { ...known, battery_pct };
   if (phase === 'pulling')
-    return { now: { ...known, live: { value, unit, ...(turned_deg !== undefined && { turned_deg }) } } };
+    return { now: { ...own, live: { value, unit, ...(turned_deg !== undefined && { turned_deg }) } } };
   const doubt = over ? 'over-range' : took_ms - least_ms > LATE_MS ? 'late' : undefined;
   const reading: PullReading = {
     ...(!over && value > 0 && { read_Nm: torqueToSi(value, unit) }),
@@ -67,7 +78,7 @@ export function hear(
     instrument,
     readingId: id,
   };
-  return { now: { ...known, live: undefined }, peak: { reading, ...(doubt && { doubt }) } };
+  return { now: { ...own, live: undefined }, peak: { reading, ...(doubt && { doubt }) } };
 }
 
 /** The wrench that speaks is the one in use here. Nothing that it said before is a pull of this bench. */

@@ -386,7 +386,7 @@ test('a simulated instrument fills a cell without typing', async ({ page, bench,
   await gauge.goto(`${bench.address}/shelves/instruments`);
   await alive(gauge);
   await gauge.getByLabel('True size').fill('59.950');
-  await gauge.getByLabel('Off by up to').first().fill('0');
+  await gauge.getByLabel('Off by up to', { exact: true }).first().fill('0');
   await gauge.getByRole('button', { name: /^Take a reading.*Simulated micrometer$/ }).click();
   await expect(gauge.getByText('Sent, and heard.')).toBeVisible();
   await expect(page.getByLabel('Piston 1, station a, 0°')).toHaveValue('59.95');

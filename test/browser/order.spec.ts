@@ -27,7 +27,7 @@ test('from the line to start from to closed, by keyboard alone', async ({ page, 
   await expect(page.getByText('Two-stroke twin, pressed-up crank (37 steps)')).toBeAttached();
   const begin = page.getByRole('button', { name: 'Begin this order' });
   // A key that is not open yet takes no focus, and what is pressed then goes nowhere.
-  await expect(begin).toBeEnabled();
+  await expect(begin).toBeEnabled({ timeout: 30_000 });
   await begin.focus();
   await expect(begin).toBeFocused();
   await page.keyboard.press('Enter');

@@ -33,18 +33,21 @@ import type { Hold } from './use-hold';
 import { useOnePress } from './use-one-press';
 import styles from './face.module.css';
 
-interface Props {
+export interface FaceBodyProps {
   readonly jointName: string;
   readonly engineName: string;
   readonly purpose: Purpose;
   readonly plan: TighteningPlan;
   readonly caps: boolean;
   readonly back: string;
+  /** Where a strip lies: the crank is held, and no turn is asked for. */
   readonly strips: readonly string[];
   readonly known: KnownOfPlaces;
+  /** What the sheet says otherwise since this was begun. */
   readonly changed?: ChangedSince;
   readonly sheet: string;
   readonly openedAt: number;
+  /** A wrench that is none may be pulled here: in the demonstration, and where nothing is recorded. */
   readonly standIn: boolean;
   readonly record: BenchRecord;
   readonly hold: Hold;
@@ -57,7 +60,7 @@ interface Props {
 }
 
 /** One fastener at a time, readable at two metres, worked with a knuckle, a foot, the space bar or the wrench itself. */
-export function FaceBody(props: Props) {
+export function FaceBody(props: FaceBodyProps) {
   const { plan, purpose, back, record, hold, changed } = props;
   const router = useRouter();
   const { round } = record;

@@ -34,6 +34,16 @@ test('a rehearsal goes round as the bench does, shows what a slip does to the ot
   await page.getByRole('button', { name: 'Pull it out of turn' }).click();
   await expect.poll(async () => (await left())[13]).toBeGreaterThan(20);
   await expect(place).toHaveText('Number 3 of 14, stage 1 of 3');
+  // Taken back, it is as if it had not been pulled; and a skipped stage is taken back whole.
+  await nextPress(page);
+  await page.getByRole('button', { name: 'Undo last' }).click();
+  await expect.poll(async () => (await left())[13]).toBe(0);
+  await expect(place).toHaveText('Number 3 of 14, stage 1 of 3');
+  await page.getByRole('button', { name: 'Skip the rest of this stage' }).click();
+  await expect(place).toHaveText('Number 1 of 14, stage 2 of 3');
+  await nextPress(page);
+  await page.getByRole('button', { name: 'Undo last' }).click();
+  await expect(place).toHaveText('Number 3 of 14, stage 1 of 3');
   await page.getByRole('button', { name: 'Skip the rest of this stage' }).click();
   await expect(place).toHaveText('Number 1 of 14, stage 2 of 3');
   await nextPress(page);

@@ -1,14 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
-import { pulled, unpulled } from '@/core/interaction';
+import { goRound, pulled, pullsOf, roundOf, unpulled } from '@/core/interaction';
 import { tighteningPlan, type DoneEvent, type PullOutcome } from '@/core/tightening';
 import { asPlanned, passageOf, sharesAfter, drawnByRule, type Passage } from '@/model/joint/clamp-left';
-import { clampMap, givingOfJoint } from '@/model/joint/clamp-map';
+import { givingOfJoint } from '@/model/joint/clamp-map';
 import { threadNamed } from '@/core/thread';
 import { turnOf } from '@/model/joint/joint-shape';
 import { planOfJoint } from '@/model/joint/round-plan';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { jointNamed, yardShop } from '../db/temporary-shop';
+import { codeOf } from '../core/code-of';
 import { there } from '../actions/own-shop';
 
 const shop = yardShop();
@@ -37,9 +38,10 @@ describe('what a record leaves in the fasteners', () => {
       const step = there(plan.steps.find((one) => one.kind === 'pull' && one.stage === stage));
       return step.kind === 'pull' ? (clamp_N * step.torque_Nm) / last.torque_Nm : 0;
     });
-    const { frames } = clampMap(giving, turnOf(head), targets);
+    // By the way that asks what each newton more does to the others, and solves nothing anew.
+    const forces_N = goRound(roundOf(giving, pullsOf(turnOf(head), targets)));
     const shares = left(whole);
-    there(frames.at(-1)).forces_N.forEach((force, place) => expect(shares[place]).toBeCloseTo(force / clamp_N, 9));
+    forces_N.forEach((force, place) => expect(shares[place]).toBeCloseTo(force / clamp_N, 9));
   });
   test('a plan as it stands is every pull of it as it was meant', () => {
     expect(left(asPlanned(plan))).toEqual(left(whole));
@@ -117,9 +119,24 @@ describe('what a record leaves in the fasteners', () => {
       turned,
     );
     expect(there(after[place])).toBeGreaterThan(there(snug[place]));
+    // Gone over it is slackened, brought to its torque again, and turned again: no more is on it than before.
+    const again = { ...pullOf(14), id: 'again', kind: 'again' as const, outcome: 'pulled' as const };
+    const over = left(
+      [...steps.slice(0, 14).map((_, i) => pullOf(i)), pullOf(14, 'went-over', { turned_deg: 180 }), again],
+      turned,
+    );
+    const only = left([...steps.slice(0, 14).map((_, i) => pullOf(i)), { ...again, turned_deg: 1e-9 }], turned);
+    expect(there(over[place])).toBeGreaterThan(there(only[place]) + 0.1);
+    expect(there(over[place])).toBeLessThan(there(farther[place]));
     // Twice the angle adds twice as much, as long as nobody lets go.
     expect(there(farther[place]) - there(snug[place])).toBeCloseTo(2 * (there(after[place]) - there(snug[place])), 6);
   });
+});
+
+test('a figure that clamps nothing that is known is not drawn', () => {
+  const { ladder } = plan;
+  const unknown = { ...plan, ladder: { ...ladder, band: { p5_N: 0, p50_N: 0, p95_N: 0, mean_N: 0 } } };
+  expect(codeOf(() => passageOf(unknown, whole, {}))).toBe('bad-field');
 });
 
 test('a fastener of another kind is as much stiffer as it has more metal', () => {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
-import { characteristicLength, evenness } from '@/core/interaction';
+import { characteristicLength, evenness, goRound, pullsOf, roundOf } from '@/core/interaction';
+import { framesOf } from '@/model/joint/clamp-left';
 import { threadNamed } from '@/core/thread';
-import { boltStiffness, clampMap, deviationsOf, givingOfJoint, ringsOf, targetsOf } from '@/model/joint/clamp-map';
+import { boltStiffness, deviationsOf, givingOfJoint, ringsOf, targetsOf } from '@/model/joint/clamp-map';
 import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { Joint } from '@/model/joint/joint';
 import { turnOf } from '@/model/joint/joint-shape';
@@ -27,7 +28,7 @@ const stage = (torque_Nm: number, turn?: { min_deg: number; max_deg: number }) =
 });
 const THREE = [10_000, 20_000, 30_000];
 const left = (joint: Joint, given: Partial<ClampMapFacts>, targets: readonly number[]) =>
-  evenness(there(clampMap(givingOfJoint(joint, facts(given)), turnOf(joint), targets).frames.at(-1)).forces_N);
+  evenness(goRound(roundOf(givingOfJoint(joint, facts(given)), pullsOf(turnOf(joint), targets))));
 
 describe('what the stages of a plan ask of a fastener', () => {
   test('rises with the torque above what a locking nut turns with by itself', () => {
@@ -47,13 +48,17 @@ describe('what the stages of a plan ask of a fastener', () => {
 
 describe('the map of a head of ten', () => {
   test('has a frame a pull, in the turn of the joint, each nut at its target as it is pulled', () => {
-    const { frames, target_N } = clampMap(givingOfJoint(head, facts()), turnOf(head), THREE);
+    const frames = framesOf(givingOfJoint(head, facts()), {
+      moves: THREE.flatMap((target_N, stage) =>
+        turnOf(head).map((place) => ({ is: 'pull', place, stage, share: target_N / 30_000 }) as const),
+      ),
+      figures: turnOf(head).map(() => ({ clamp_N: 30_000, prevailing_Nm: 0, pitch_mm: 1 })),
+    });
     expect(frames).toHaveLength(30);
-    expect(target_N).toBe(30_000);
-    frames.forEach(({ place, pass, forces_N }, i) => {
+    frames.forEach(({ place, stage, shares }, i) => {
       expect(place).toBe(turnOf(head)[i % 10]);
-      expect(pass).toBe(Math.floor(i / 10));
-      expect(forces_N[place]).toBeGreaterThanOrEqual(there(THREE[pass]) - 1e-6);
+      expect(stage).toBe(Math.floor(i / 10));
+      expect(30_000 * there(shares[place])).toBeGreaterThanOrEqual(there(THREE[stage]) - 1e-6);
     });
   });
   test('is the same wherever its places are counted from', () => {

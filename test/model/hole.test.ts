@@ -72,13 +72,45 @@ describe('holes that somebody looked at', () => {
     expect(bolted([])).not.toContain('bottoms-in-hole');
     expect(bolted([hole(4, { depth_mm: 18 })])).toContain('bottoms-in-hole');
   });
+  test('what the sheet says otherwise of a hole is asked about, and a blind one is one to bottom in', () => {
+    const codes = (holes: readonly Hole[], part: object) =>
+      judgedHoles(withHoles(holes, part)).guards.map(({ code }) => code);
+    const through = { parent: { ...head.detail.parent, holeThrough: true } };
+    expect(codes([hole(0)], through)).toEqual(['hole-otherwise']);
+    expect(codes([hole(0, { end: 'through' })], through)).toEqual([]);
+    const noted = (kind: string) => ({ placeNotes: [{ place: 0, kind, words: '' }] });
+    expect(codes([hole(0)], noted('wet'))).toEqual(['hole-noted-otherwise']);
+    expect(codes([hole(0, { meets: 'water' })], noted('wet'))).toEqual([]);
+    expect(codes([hole(0, { end: 'through' })], noted('blind'))).toEqual(['hole-noted-otherwise']);
+    const worked = computeJoint(
+      jointInputs(
+        shop,
+        withHoles([hole(0, { depth_mm: 18 })], {
+          original: { ...head.detail.original, form: 'bolt', length_mm: 60, metalThread: null },
+          parent: { ...head.detail.parent, grip_mm: 40, holeDepth_mm: null, holeThrough: true },
+        }),
+        Date.now(),
+      ),
+    );
+    expect(worked.guards.map(({ code }) => code)).toContain('bottoms-in-hole');
+  });
+  test('one depth that was measured says nothing of the others', () => {
+    const unknown = (holes: readonly Hole[]) =>
+      judgedHoles(withHoles(holes)).unknown.map(({ code, what }) => [code, what]);
+    expect(unknown([hole(13, { depth_mm: 20 }), ...all.slice(0, 13)])).toEqual([
+      ['hole-depths', 'the depth of 13 blind holes'],
+    ]);
+    expect(unknown(all.map((one) => ({ ...one, depth_mm: 20 })))).toEqual([]);
+    // None at all is not known altogether, and said so where the joint is judged.
+    expect(unknown(all)).toEqual([]);
+  });
   test('what has to be known of a hole is said at the bench, once', () => {
-    expect(notesOfHoles([hole(2, { meets: 'water' }), hole(3, { end: 'through' })])).toEqual([
+    expect(notesOfHoles([hole(2, { meets: 'water', isClear: false }), hole(3, { end: 'through' }), hole(4)])).toEqual([
       { place: 2, kind: 'wet', words: '' },
       { place: 2, kind: 'blind', words: '' },
     ]);
     const noted = { place: 2, kind: 'wet', words: 'the grey sealant' } as const;
-    const known = knownOfPlaces(withHoles([hole(2, { meets: 'oil' })], { placeNotes: [noted] }), []);
+    const known = knownOfPlaces(withHoles([hole(2, { meets: 'oil', isClear: false })], { placeNotes: [noted] }), []);
     expect(known.placeNotes).toEqual([noted, { place: 2, kind: 'blind', words: '' }]);
   });
   test('are of this very part, and of no sister of it', () => {

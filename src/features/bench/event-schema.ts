@@ -12,6 +12,9 @@ const shared = {
 };
 const step = typedNumber().integer().min(0).max(10_000).required();
 
+/** What is said of a line: why, how, what was read. */
+const words = Joi.string().trim().min(1).max(400);
+
 const outcome = Joi.string()
   .valid(...PULL_OUTCOMES)
   .required();
@@ -26,14 +29,14 @@ const KINDS: Readonly<Record<BenchEvent['kind'], Joi.ObjectSchema>> = {
     kind: Joi.string(),
     step,
     outcome,
-    words: Joi.string().trim().min(1).max(400),
+    words,
     ...reading,
   }),
   again: Joi.object({ ...shared, kind: Joi.string(), step, outcome, ...reading }),
-  left: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
-  skip: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
-  shaft: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400) }),
-  bind: Joi.object({ ...shared, kind: Joi.string(), step, words: Joi.string().trim().min(1).max(400).required() }),
+  left: Joi.object({ ...shared, kind: Joi.string(), step, words: words.required() }),
+  skip: Joi.object({ ...shared, kind: Joi.string(), step, words: words.required() }),
+  shaft: Joi.object({ ...shared, kind: Joi.string(), step, words }),
+  bind: Joi.object({ ...shared, kind: Joi.string(), step, words: words.required() }),
   strike: Joi.object({ ...shared, kind: Joi.string(), strikes: Joi.string().required() }),
 };
 

@@ -65,7 +65,7 @@ export const FaceHead = ({
       {PURPOSE_WORDS[purpose].title && <span className={styles.purpose}> {PURPOSE_WORDS[purpose].title}</span>}
     </h1>
     <p className={styles.engine} title={engineName}>
-      {isRehearsal ? `Nothing here is recorded. ${engineName}` : engineName}
+      {engineName}
     </p>
     <p className={styles.last}>
       {passedOver ? (

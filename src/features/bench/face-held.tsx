@@ -8,7 +8,7 @@ import type { ReadDoubt } from '@/model/joint/heard-wrench';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { FaceReason } from './face-reason';
 import type { HeardAtBench } from './use-heard-wrench';
-import styles from './face.module.css';
+import keys from './face-keys.module.css';
 
 interface Props {
   readonly plan: TighteningPlan;
@@ -38,23 +38,24 @@ const GO_ON: Readonly<Record<ReadDoubt, string>> = {
 /** In the place of the keys: what was read is not what was asked for, and somebody has to say what it was. */
 export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain }: Props) {
   const figures = useFigures();
-  const main = useRef<HTMLButtonElement>(null);
+  const panel = useRef<HTMLDivElement>(null);
   // The focus comes to where the answer is; the space bar alone must not give it.
-  useEffect(() => main.current?.closest<HTMLElement>('[role="alertdialog"]')?.focus(), [held]);
+  useEffect(() => panel.current?.focus(), [held]);
   if (!held) return null;
   const { doubt, reading } = held;
   const goOn = () => decide(doubt === 'past' ? 'went-over' : undefined);
   return (
     <div
-      className={styles.keys}
+      ref={panel}
+      className={keys.keys}
       role="alertdialog"
       aria-label="What was read is not what was asked for"
       tabIndex={-1}
       data-held={doubt === 'past' ? 'two' : 'alone'}
       data-testid="held-reading"
     >
-      <div className={styles.others}>
-        <p className={styles.held} role="status">
+      <div className={keys.others}>
+        <p className={keys.held} role="status">
           <b>{SAYS[doubt]}</b>: {readWords(plan, step, reading, figures) || 'no figure'}.{' '}
           {limitsWords(plan, step, figures)}
         </p>
@@ -67,17 +68,17 @@ export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain
           />
         )}
         {doubt === 'late' && (
-          <button type="button" className={styles.other} onClick={believe}>
+          <button type="button" className={keys.other} onClick={believe}>
             It is this pull
           </button>
         )}
       </div>
       {doubt === 'past' && (
-        <button type="button" className={styles.key} data-rank="strike" onClick={() => decide()}>
+        <button type="button" className={keys.key} data-rank="strike" onClick={() => decide()}>
           Not this pull
         </button>
       )}
-      <button ref={main} type="button" className={styles.key} data-rank="main" onClick={goOn}>
+      <button type="button" className={keys.key} data-rank="main" onClick={goOn}>
         {GO_ON[doubt]}
       </button>
     </div>

@@ -1,6 +1,6 @@
 import type { HeardAtBench } from './use-heard-wrench';
 import { useFigures } from '@/interface/figures/preferences';
-import face from './face.module.css';
+import keys from './face-keys.module.css';
 import styles from './face-instruments.module.css';
 
 const LOW_PCT = 20;
@@ -12,11 +12,11 @@ export function FaceInstruments({ heard: { instruments, wrench, use } }: { reado
   return (
     <div className={styles.instruments}>
       {asks !== undefined && (
-        <button type="button" className={face.other} onClick={() => use(asks)} data-asks>
+        <button type="button" className={keys.other} onClick={() => use(asks)} data-asks>
           Use {asks} here
         </button>
       )}
-      <button type="button" className={face.other} aria-pressed={instruments.on} onClick={instruments.toggle}>
+      <button type="button" className={keys.other} aria-pressed={instruments.on} onClick={instruments.toggle}>
         {!instruments.on
           ? 'Listen to a wrench'
           : !instruments.ready

@@ -7,7 +7,7 @@ import { NO_SLOT_TURN, slotTurnWords } from './lock-words';
 import { NO_FIGURE_READ, NO_TURN_READ, figureRead, turnRead } from './read-words';
 import type { BenchRecord } from './use-bench-record';
 import type { HeardAtBench } from './use-heard-wrench';
-import styles from './face.module.css';
+import keys from './face-keys.module.css';
 
 interface Props {
   readonly plan: TighteningPlan;
@@ -85,12 +85,12 @@ function ReadByEye({
 function Others({ plan, record, isPinned, heard, pulled, standIn, onSlot, onPull }: Omit<Props, 'step'>) {
   const { round } = record;
   return (
-    <div className={styles.others} aria-label="How it went, if not a plain pull" role="group">
+    <div className={keys.others} aria-label="How it went, if not a plain pull" role="group">
       {OTHERS.map(([outcome, words, letter]) => (
         <button
           key={outcome}
           type="button"
-          className={styles.other}
+          className={keys.other}
           onMouseDown={keepFocus}
           onClick={() => onPull(outcome)}
         >
@@ -125,7 +125,7 @@ function Others({ plan, record, isPinned, heard, pulled, standIn, onSlot, onPull
 
 /** What may be said of the crank beside that it went round. */
 const AtShaft = ({ record, onTurned }: Pick<Props, 'record' | 'onTurned'>) => (
-  <div className={styles.others}>
+  <div className={keys.others}>
     <FaceReason
       key={`turned ${record.count}`}
       open="Turned, with what was read"
@@ -150,9 +150,9 @@ export function FaceKeyRow(props: Props) {
   const { round } = record;
   const isOver = round.over.length > 0;
   return (
-    <div className={styles.keys}>
+    <div className={keys.keys}>
       {isOver && !isLong && (
-        <div className={styles.others}>
+        <div className={keys.others}>
           {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={-1} />}
           <FaceReason
             open="Leave it as it is, with a reason"
@@ -167,7 +167,7 @@ export function FaceKeyRow(props: Props) {
       {!isOver && !isLong && step?.kind === 'shaft' && canPress && <AtShaft record={record} onTurned={onTurned} />}
       <button
         type="button"
-        className={styles.key}
+        className={keys.key}
         data-rank="strike"
         onMouseDown={keepFocus}
         onClick={onStrike}
@@ -177,7 +177,7 @@ export function FaceKeyRow(props: Props) {
       </button>
       <button
         type="button"
-        className={styles.key}
+        className={keys.key}
         data-rank="main"
         data-main
         disabled={!canPress}
@@ -186,7 +186,7 @@ export function FaceKeyRow(props: Props) {
       >
         {round.complete ? 'Leave the bench' : keyWords(step, isOver, isLong, round.binds !== undefined)}
       </button>
-      <button type="button" className={styles.key} data-rank="leave" onMouseDown={keepFocus} onClick={onLeave}>
+      <button type="button" className={keys.key} data-rank="leave" onMouseDown={keepFocus} onClick={onLeave}>
         Leave
       </button>
     </div>

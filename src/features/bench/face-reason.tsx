@@ -2,7 +2,7 @@
 
 import { TextInput } from '@mantine/core';
 import { useState, type FormEvent } from 'react';
-import styles from './face.module.css';
+import keys from './face-keys.module.css';
 
 interface Props {
   /** What the key says that asks for the reason. */
@@ -23,7 +23,7 @@ export function FaceReason({ open, label, act, onReason, short = false, check }:
   const [wrong, setWrong] = useState<string>();
   if (words === undefined)
     return (
-      <button type="button" className={styles.other} onClick={() => setWords('')}>
+      <button type="button" className={keys.other} onClick={() => setWords('')}>
         {open}
       </button>
     );
@@ -37,9 +37,9 @@ export function FaceReason({ open, label, act, onReason, short = false, check }:
     setWords(undefined);
   };
   return (
-    <form className={styles.reason} onSubmit={send}>
+    <form className={keys.reason} onSubmit={send}>
       <TextInput
-        className={styles.why}
+        className={keys.why}
         label={label}
         maxLength={400}
         value={words}
@@ -49,10 +49,10 @@ export function FaceReason({ open, label, act, onReason, short = false, check }:
         autoComplete={short ? 'off' : undefined}
         onChange={(event) => setWords(event.currentTarget.value)}
       />
-      <button type="submit" className={styles.other} disabled={words.trim() === ''}>
+      <button type="submit" className={keys.other} disabled={words.trim() === ''}>
         {act}
       </button>
-      <button type="button" className={styles.other} onClick={() => setWords(undefined)}>
+      <button type="button" className={keys.other} onClick={() => setWords(undefined)}>
         Not after all
       </button>
     </form>

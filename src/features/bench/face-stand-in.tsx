@@ -7,7 +7,7 @@ import { UNITS_OF_KIND, type InstrumentReading } from '@/instruments/measuring-i
 import { StandInWrench } from '@/interface/instruments/stand-in-wrench';
 import { figureAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import type { HeardAtBench } from './use-heard-wrench';
-import face from './face.module.css';
+import keys from './face-keys.module.css';
 import styles from './face-instruments.module.css';
 
 interface Props {
@@ -45,7 +45,7 @@ export function FaceStandIn({ plan, step, heard }: Props) {
     <StandInWrench
       setup={setup}
       clicksAt={clicksAt}
-      className={`${face.other} ${styles.standIn}`}
+      className={`${keys.other} ${styles.standIn}`}
       onLine={(line) => {
         // It lies at this bench and at no other: nobody has to say so.
         if (!used) {

@@ -3,6 +3,7 @@ import type { BenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
 import type { HeardAtBench } from './use-heard-wrench';
 import type { Hold } from './use-hold';
+import keys from './face-keys.module.css';
 import styles from './face.module.css';
 
 interface Props {
@@ -21,7 +22,7 @@ export function FaceTroubles({ changed, record, sheet, hold: { seen, move }, hea
       {seen?.askedBy !== undefined && (
         <p className={styles.trouble} data-asked role="alert">
           {seen.askedBy === '' ? 'Another screen asks' : `${seen.askedBy}, at another screen, asks`} for the wrench.{' '}
-          <button type="button" className={styles.other} disabled={isWaiting} onClick={() => move('hand-over')}>
+          <button type="button" className={keys.other} disabled={isWaiting} onClick={() => move('hand-over')}>
             Hand it over
           </button>
           {isWaiting && ' Once what was pulled is on disk.'}

@@ -1,7 +1,7 @@
 import { nearTime } from '@/interface/figures/times';
 import { FaceReason } from './face-reason';
 import type { Hold } from './use-hold';
-import styles from './face.module.css';
+import keys from './face-keys.module.css';
 
 interface Props {
   readonly hold: Hold;
@@ -15,9 +15,9 @@ export function LookingOn({ hold: { seen, refusal, move }, openedAt, onLeave }: 
   const isFree = seen.state === 'free';
   const holder = seen.who === '' ? 'Another screen' : `${seen.who}, at another screen,`;
   return (
-    <div className={styles.keys} data-testid="looking-on">
-      <div className={styles.others}>
-        <p className={styles.held} role="status">
+    <div className={keys.keys} data-testid="looking-on">
+      <div className={keys.others}>
+        <p className={keys.held} role="status">
           {isFree
             ? 'The wrench of this round lies there: nobody has it.'
             : `${holder} has the wrench since ${nearTime(seen.since, openedAt)}. What is done there is seen here.`}
@@ -35,7 +35,7 @@ export function LookingOn({ hold: { seen, refusal, move }, openedAt, onLeave }: 
       </div>
       <button
         type="button"
-        className={styles.key}
+        className={keys.key}
         data-rank="strike"
         disabled={seen.state !== 'elsewhere' || seen.asked}
         onClick={() => move('ask')}
@@ -44,7 +44,7 @@ export function LookingOn({ hold: { seen, refusal, move }, openedAt, onLeave }: 
       </button>
       <button
         type="button"
-        className={styles.key}
+        className={keys.key}
         data-rank="main"
         data-main
         disabled={!seen.mayTake}
@@ -52,7 +52,7 @@ export function LookingOn({ hold: { seen, refusal, move }, openedAt, onLeave }: 
       >
         Take the wrench
       </button>
-      <button type="button" className={styles.key} data-rank="leave" onClick={onLeave}>
+      <button type="button" className={keys.key} data-rank="leave" onClick={onLeave}>
         Leave
       </button>
     </div>

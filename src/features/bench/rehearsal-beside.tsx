@@ -3,7 +3,6 @@
 import { NativeSelect } from '@mantine/core';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { PullStep } from '@/core/tightening';
 import { evenness } from '@/core/interaction';
 import { useFigures } from '@/interface/figures/preferences';
 import { ClampDrawing } from '@/interface/pattern/clamp-drawing';
@@ -12,7 +11,7 @@ import { drawnWords } from '@/interface/words/clamp-words';
 import { drawnByRule } from '@/model/joint/clamp-left';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import type { Rehearsed } from './use-rehearsed-record';
-import face from './face.module.css';
+import keys from './face-keys.module.css';
 import styles from './rehearsal.module.css';
 
 interface Props {
@@ -24,12 +23,11 @@ interface Props {
   readonly sheet: string;
 }
 
-/** The pull of a fastener at the stage that is under way, or the last it has before. */
-function pullNow(plan: TighteningPlan, place: number, stage: number): PullStep | undefined {
-  return plan.steps.findLast(
-    (step): step is PullStep => step.kind === 'pull' && step.position === place && step.stage <= stage && !step.turn,
+/** The step at which a fastener is pulled at the stage that is under way, or the last it has before; -1 where none. */
+const pullNow = (plan: TighteningPlan, place: number, stage: number): number =>
+  plan.steps.findLastIndex(
+    (step) => step.kind === 'pull' && step.position === place && step.stage <= stage && !step.turn,
   );
-}
 
 /** In words: where it is least and most, and how uneven. */
 function LeftWords({ plan, shares }: { readonly plan: TighteningPlan; readonly shares: readonly number[] }) {
@@ -52,7 +50,7 @@ function LeftWords({ plan, shares }: { readonly plan: TighteningPlan; readonly s
 
 /** Under the drawing: what is left in each nut, and the slips that may be tried. */
 export function RehearsalBeside({ plan, rehearsed, shares, refusal, sheet }: Props) {
-  const { record, moves, outOfTurn, skipStage, again } = rehearsed;
+  const { record, done, outOfTurn, skipStage, again } = rehearsed;
   const { round } = record;
   const [place, setPlace] = useState('0');
   const at = plan.steps[round.next];
@@ -73,10 +71,10 @@ export function RehearsalBeside({ plan, rehearsed, shares, refusal, sheet }: Pro
           />
         )}
         <p className={styles.words}>
+          <b>Nothing here is recorded.</b>{' '}
           {shares ? (
             <>
-              <LeftWords plan={plan} shares={shares} /> A picture of what to expect.{' '}
-              {drawnWords(drawnByRule(round.done))}
+              <LeftWords plan={plan} shares={shares} /> A picture of what to expect. {drawnWords(drawnByRule(done))}
             </>
           ) : (
             (refusal ?? (
@@ -95,13 +93,13 @@ export function RehearsalBeside({ plan, rehearsed, shares, refusal, sheet }: Pro
           value={place}
           onChange={(event) => setPlace(event.currentTarget.value)}
         />
-        <button type="button" className={face.other} disabled={!wrong} onClick={() => wrong && outOfTurn(wrong)}>
+        <button type="button" className={keys.other} disabled={wrong < 0} onClick={() => outOfTurn(wrong)}>
           Pull it out of turn
         </button>
-        <button type="button" className={face.other} disabled={!isUnderWay} onClick={skipStage}>
+        <button type="button" className={keys.other} disabled={!isUnderWay} onClick={skipStage}>
           Skip the rest of this stage
         </button>
-        <button type="button" className={face.other} disabled={moves.length === 0} onClick={again}>
+        <button type="button" className={keys.other} disabled={done.length === 0} onClick={again}>
           From the beginning
         </button>
       </div>

@@ -1,7 +1,6 @@
 'use client';
 
 import { useMemo } from 'react';
-import type { DoneEvent } from '@/core/tightening';
 import type { Purpose } from '@/model/joint/tightening';
 import { givingOfJoint } from '@/model/joint/clamp-map';
 import { passageOf, sharesAfter } from '@/model/joint/clamp-left';
@@ -31,23 +30,16 @@ const OWN: Hold = { looksOn: false, move: () => {} };
 /** The bench with nothing behind it: to learn the turn, and to see what a slip does to the other nuts. */
 export function Rehearsal({ joint, engineName, plan, known, prevailing_Nm, sheet, openedAt }: Props) {
   const rehearsed = useRehearsedRecord(plan);
-  const { record, moves } = rehearsed;
+  const { record, done } = rehearsed;
   const { clampMap } = joint.detail;
   const giving = useMemo(
     () => (clampMap && plan.care !== 'hand' ? tryCore(() => givingOfJoint(joint, clampMap)) : undefined),
     [joint, clampMap, plan.care],
   );
-  const { struck } = record.round;
-  const shares = useMemo(() => {
-    if (!giving?.ok) return undefined;
-    const done = moves.flatMap((move): readonly DoneEvent[] => {
-      if (move.is === 'out-of-turn')
-        return [{ id: '', kind: 'pull', step: plan.steps.indexOf(move.step), outcome: 'pulled', at: '' }];
-      const { line } = move;
-      return line.kind === 'strike' || struck.has(line.id) ? [] : [line];
-    });
-    return sharesAfter(giving.result, passageOf(plan, done, prevailing_Nm));
-  }, [giving, plan, prevailing_Nm, moves, struck]);
+  const shares = useMemo(
+    () => (giving?.ok ? tryCore(() => sharesAfter(giving.result, passageOf(plan, done, prevailing_Nm))) : giving),
+    [giving, plan, done, prevailing_Nm],
+  );
   return (
     <FaceBody
       jointName={joint.name}
@@ -68,8 +60,8 @@ export function Rehearsal({ joint, engineName, plan, known, prevailing_Nm, sheet
         <RehearsalBeside
           plan={plan}
           rehearsed={rehearsed}
-          shares={shares}
-          refusal={giving && !giving.ok ? giving.error.message : undefined}
+          shares={shares?.ok ? shares.result : undefined}
+          refusal={shares && !shares.ok ? shares.error.message : undefined}
           sheet={sheet}
         />
       }

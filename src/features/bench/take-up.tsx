@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import type { Result } from '@/model/result';
 import type { OtherRound } from './other-rounds';
-import face from './face.module.css';
+import keys from './face-keys.module.css';
 import styles from './face-instruments.module.css';
 
 /** Puts this round down and takes another up: both stand as they were left. */
@@ -24,7 +24,7 @@ export function TakeUp({ tighteningId }: { readonly tighteningId: string }) {
   };
   return (
     <div className={styles.takeUp}>
-      <button type="button" className={face.other} aria-expanded={others !== undefined} onClick={() => void ask()}>
+      <button type="button" className={keys.other} aria-expanded={others !== undefined} onClick={() => void ask()}>
         Another round
       </button>
       {trouble && <p role="alert">{trouble}</p>}

@@ -80,7 +80,10 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
     setWrench(next);
   };
   const [kept, setHeld] = useState<HeldReading>();
-  const [trouble, setTrouble] = useState<string>();
+  // What was said of a reading is answered by the next line of the record.
+  const [said, setSaid] = useState<{ readonly words: string; readonly at: number }>();
+  const setTrouble = (words: string | undefined) => setSaid(words === undefined ? undefined : { words, at: count });
+  const trouble = said?.at === count ? said.words : undefined;
   // A line that was recorded by hand meanwhile answered it.
   const held = kept?.at === at && step ? kept : undefined;
   const settle = (peak: Peak, on: PullStep, byItself: boolean) => {
@@ -112,10 +115,10 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
     if (!live) return;
     const timer = setTimeout(() => {
       know({ ...latest.current, live: undefined });
-      setTrouble(SILENT);
+      setSaid({ words: SILENT, at: count });
     }, SILENT_MS);
     return () => clearTimeout(timer);
-  }, [live]);
+  }, [live, count]);
   return {
     instruments,
     wrench,

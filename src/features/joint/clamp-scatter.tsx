@@ -1,7 +1,6 @@
 'use client';
 
 import { useMemo } from 'react';
-import { pullsOf } from '@/core/interaction';
 import type { ClampScatter, ClampScatterInput, Percentiles } from '@/core/statistics';
 import { deviationsOf } from '@/model/joint/clamp-map';
 import type { JointResult } from '@/model/joint/joint-result';
@@ -31,7 +30,7 @@ export function ClampScatterPart({ worked, shown }: Props) {
   const input = useMemo(
     (): ClampScatterInput => ({
       giving: shown.giving,
-      pulls: pullsOf(shown.turn, shown.targets),
+      pulls: shown.pulls,
       deviations: deviationsOf(band, accuracy_pct),
       samples: SAMPLES,
       seed: SEED,

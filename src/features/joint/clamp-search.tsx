@@ -34,8 +34,8 @@ const openWorker = () =>
   new Worker(new URL('../../workers/clamp-search.worker.ts', import.meta.url), { type: 'module' });
 
 /** The plan as shares of its last figure; that figure twice is a confirming round. */
-function ownWay({ turn, targets, map }: ClampWorks): RoundWay {
-  const shares = targets.map((target) => target / map.target_N);
+function ownWay({ turn, targets, final_N }: ClampWorks): RoundWay {
+  const shares = targets.map((target) => target / final_N);
   const confirming = shares.length > 1 && shares.at(-2) === 1;
   return { order: turn, shares: confirming ? shares.slice(0, -1) : shares, confirming };
 }
@@ -48,7 +48,7 @@ export function ClampSearchPart({ joint, shown, onTake }: Props) {
     (): SeededSearch => ({
       ...own,
       giving: shown.giving,
-      target_N: shown.map.target_N,
+      target_N: shown.final_N,
       ...(!isOfBook && { rings: ringsOf(positionsOf(joint)) }),
       turns: TURNS,
       seed: SEED,

@@ -1,4 +1,4 @@
-import { evenness, goRound, pullsOf, roundOf, type Evenness } from '@/core/interaction';
+import { evenness, goRound, pullsOf, roundOf, type Evenness, type RoundPull } from '@/core/interaction';
 import type { PlannedStage } from '@/core/tightening';
 import {
   asPlanned,
@@ -8,12 +8,10 @@ import {
   type Passage,
   type PassageFrame,
 } from '@/model/joint/clamp-left';
-import { clampMap, givingOfJoint, targetsOf } from '@/model/joint/clamp-map';
+import { givingOfJoint, targetsOf } from '@/model/joint/clamp-map';
 import type { ClampMapFacts } from '@/model/joint/clamp-map-facts';
-import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import { turnOf } from '@/model/joint/joint-shape';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { DomainError } from '@/core/units';
 import type { WorkedKind } from './use-whole-joint';
@@ -23,24 +21,30 @@ interface Row {
   readonly even: Evenness;
 }
 
-/** Everything that is shown of a plan: its pulls, and other ways at the side of it. @throws DomainError */
-function worksOf(joint: Joint, facts: ClampMapFacts, targets: readonly number[]) {
-  const giving = givingOfJoint(joint, facts);
-  const turn = turnOf(joint);
+/**
+ * Ways at the side of a plan. Stages by angle have no figure to pull to and are left out of all of them, the plan too.
+ * @param pulls of the plan as it stands
+ * @throws DomainError
+ */
+function worksOf(
+  giving: readonly (readonly number[])[],
+  turn: readonly number[],
+  targets: readonly number[],
+  pulls: readonly RoundPull[],
+) {
   const final_N = targets.at(-1) ?? 0;
-  const after = (order: readonly number[], passes: readonly number[]) =>
-    evenness(goRound(roundOf(giving, pullsOf(order, passes))));
+  const after = (round: readonly RoundPull[]) => evenness(goRound(roundOf(giving, round)));
+  const inTurn = (order: readonly number[], passes: readonly number[]) => after(pullsOf(order, passes));
   const confirmed = targets.filter((target) => target === final_N).length > 1;
   const rising = confirmed ? targets.slice(0, -1) : targets;
   const others: readonly Row[] = [
-    { name: 'In one pass', even: after(turn, [final_N]) },
+    { name: 'In one pass', even: inTurn(turn, [final_N]) },
     confirmed
-      ? { name: 'Without the confirming round', even: after(turn, rising) }
-      : { name: 'With a confirming round', even: after(turn, [...targets, final_N]) },
-    { name: 'The same turn backwards, as many passes', even: after([...turn].reverse(), targets) },
+      ? { name: 'Without the confirming round', even: inTurn(turn, rising) }
+      : { name: 'With a confirming round', even: inTurn(turn, [...targets, final_N]) },
+    { name: 'The same turn backwards, as many passes', even: inTurn([...turn].reverse(), targets) },
   ];
-  const map = clampMap(giving, turn, targets);
-  return { giving, turn, targets, map, own: evenness(map.frames.at(-1)?.forces_N ?? []), others };
+  return { giving, turn, targets, final_N, pulls, own: after(pulls), others };
 }
 
 export type ClampWorks = ReturnType<typeof worksOf>;
@@ -70,16 +74,18 @@ interface ShownMap {
 export function mapOf({ setting, worked, kinds, stageList, facts }: MapInput): ShownMap {
   const { joint } = setting;
   const { band, prevailing_Nm } = worked.ladder;
-  const works =
-    kinds.length === 0
-      ? worksOf(joint, facts, targetsOf(stageList, { final_N: band.p50_N, prevailing_Nm }))
-      : undefined;
   const prevailing = kinds.map(({ kind, worked: of }): readonly [string, number] => {
     if (!of) throw new DomainError('kind-not-reckoned', `What ${kind.name} are pulled to is not known yet.`, 'kinds');
     return [kind.name, of.ladder.prevailing_Nm];
   });
   const plan = planOfJoint(setting);
-  const giving = works?.giving ?? givingOfJoint(joint, facts);
+  const giving = givingOfJoint(joint, facts);
   const passage = passageOf(plan, asPlanned(plan), Object.fromEntries([['', prevailing_Nm], ...prevailing]));
-  return { giving, turn: plan.order, frames: framesOf(giving, passage), ...(works && { works }) };
+  const shown = { giving, turn: plan.order, frames: framesOf(giving, passage) };
+  if (kinds.length > 0) return shown;
+  const pulls = passage.moves.flatMap((move): readonly RoundPull[] =>
+    move.is === 'pull' && move.share > 0 ? [{ place: move.place, target_N: move.share * band.p50_N }] : [],
+  );
+  const targets = targetsOf(stageList, { final_N: band.p50_N, prevailing_Nm });
+  return { ...shown, works: worksOf(giving, plan.order, targets, pulls) };
 }

@@ -16,16 +16,19 @@ const index = sentNumber().integer().min(0).required();
 
 const eventOf = (kind: EventKind, keys: Joi.SchemaMap) =>
   Joi.object({ id, kind: Joi.string().valid(kind).required(), ...keys, at: time, recordedAt: time, who });
+/** What is said of a line: why, how, what was read. */
+const words = Joi.string().trim().min(1).max(400);
+
 const outcome = Joi.string()
   .valid(...PULL_OUTCOMES)
   .required();
 const EVENTS: Readonly<Record<EventKind, Joi.SchemaMap>> = {
-  pull: { step: index, outcome, words: Joi.string().trim().min(1).max(400), ...readingKeys(sentNumber) },
-  shaft: { step: index, words: Joi.string().trim().min(1).max(400) },
-  bind: { step: index, words: Joi.string().trim().min(1).max(400).required() },
+  pull: { step: index, outcome, words, ...readingKeys(sentNumber) },
+  shaft: { step: index, words },
+  bind: { step: index, words: words.required() },
   again: { step: index, outcome, ...readingKeys(sentNumber) },
-  left: { step: index, words: Joi.string().trim().min(1).max(400).required() },
-  skip: { step: index, words: Joi.string().trim().min(1).max(400).required() },
+  left: { step: index, words: words.required() },
+  skip: { step: index, words: words.required() },
   strike: { strikes: id },
 };
 const event = Joi.alternatives(...EVENT_KINDS.map((kind) => eventOf(kind, EVENTS[kind])));

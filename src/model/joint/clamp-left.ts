@@ -2,6 +2,7 @@ import { pulled, slackened, turnedOn, unpulled, type Standing } from '@/core/int
 import { threadNamed } from '@/core/thread';
 import type { DoneEvent, PullStep, Step } from '@/core/tightening';
 import { askedAt } from './pull-reading';
+import { DomainError } from '@/core/units';
 import { figureAt, type TighteningPlan } from './tightening-plan';
 
 /** What a fastener holds at its final torque, and what of that torque clamps nothing. */
@@ -56,6 +57,7 @@ function shareOf(
   factor: number,
 ): number {
   const last = finalTorque(plan.steps, position);
+  if (!(last > prevailing_Nm)) return 0;
   return (torque_Nm * factor - prevailing_Nm) / (last - prevailing_Nm);
 }
 
@@ -74,26 +76,20 @@ function movesOf(
   const { position: place, stage, turn } = step;
   const at = { place, stage };
   const slack: readonly ClampMove[] = event.kind === 'again' ? [{ ...at, is: 'slacken' }] : [];
-  if (event.outcome === 'did-not-move' || event.outcome === 'already-past') {
-    if (turn) return slack;
-    return [...slack, { ...at, is: 'pull', share: HOLDS_AT_LEAST * shareOf(plan, step, figureOf(place), 1) }];
+  const pull = (factor: number): ClampMove => ({
+    ...at,
+    is: 'pull',
+    share: factor * shareOf(plan, step, figureOf(place), 1),
+  });
+  if (event.outcome === 'did-not-move' || event.outcome === 'already-past')
+    return turn ? slack : [...slack, pull(HOLDS_AT_LEAST)];
+  const over = event.outcome === 'went-over' ? 1 + WENT_OVER_BY : 1;
+  if (turn) {
+    const turn_deg = event.turned_deg ?? over * ((turn.min_deg + turn.max_deg) / 2);
+    // Slackened it is brought to its torque again first: the angle goes on from there.
+    return [...slack, ...(event.kind === 'again' ? [pull(1)] : []), { ...at, is: 'turn', turn_deg }];
   }
-  if (turn && event.kind === 'pull') {
-    const turn_deg = event.turned_deg ?? (turn.min_deg + turn.max_deg) / 2;
-    return [
-      {
-        ...at,
-        is: 'turn',
-        turn_deg: turn_deg * (event.outcome === 'went-over' && event.turned_deg === undefined ? 1 + WENT_OVER_BY : 1),
-      },
-    ];
-  }
-  const factor =
-    event.read_Nm !== undefined && !turn
-      ? event.read_Nm / askedAt(plan, step).asked_Nm
-      : event.outcome === 'went-over'
-        ? 1 + WENT_OVER_BY
-        : 1;
+  const factor = event.read_Nm === undefined ? over : event.read_Nm / askedAt(plan, step).asked_Nm;
   return [...slack, { ...at, is: 'pull', share: shareOf(plan, step, figureOf(place), factor) }];
 }
 
@@ -166,6 +162,7 @@ export function drawnByRule(done: readonly DoneEvent[]): DrawnByRule {
 /**
  * What the figures of a plan leave, place by place.
  * @param prevailing_Nm what a locking nut of each kind turns with by itself, by the kind's name; the joint's own under ''
+ * @throws DomainError bad-field where a figure clamps nothing that is known
  */
 function figuresLeft(
   plan: TighteningPlan,
@@ -177,8 +174,15 @@ function figuresLeft(
     if (found) return found;
     const figure = figureAt(plan, place);
     const name = 'name' in figure ? String(figure.name) : '';
+    const { p50_N } = figure.ladder.band;
+    if (!(p50_N > 0))
+      throw new DomainError(
+        'bad-field',
+        'What its figure clamps is not known, so nothing is left to be shown.',
+        'ladder',
+      );
     const made: FigureLeft = {
-      clamp_N: figure.ladder.band.p50_N,
+      clamp_N: p50_N,
       prevailing_Nm: prevailing_Nm[name] ?? 0,
       pitch_mm: threadNamed(figure.thread).pitch_mm,
     };

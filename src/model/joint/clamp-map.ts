@@ -1,4 +1,4 @@
-import { givingOf, plateCompliance, pulled, unpulled } from '@/core/interaction';
+import { givingOf, plateCompliance } from '@/core/interaction';
 import type { ClampBand } from '@/core/joint';
 import type { ClampDeviations } from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
@@ -6,18 +6,6 @@ import { patternPositions, type PlannedStage, type Position } from '@/core/tight
 import { DomainError } from '@/core/units';
 import type { ClampMapFacts } from './clamp-map-facts';
 import type { Joint } from './joint';
-
-/** A pull of the map: which fastener, in which pass, and what every one of them has left then. */
-export interface ClampFrame {
-  readonly place: number;
-  readonly pass: number;
-  readonly forces_N: readonly number[];
-}
-
-export interface ClampMap {
-  readonly frames: readonly ClampFrame[];
-  readonly target_N: number;
-}
 
 /** Where the fasteners lie, mm from the least of them. @throws DomainError missing-field */
 function places_mm(joint: Joint, pitch_mm: number | null): readonly Position[] {
@@ -83,22 +71,6 @@ export function targetsOf(
   return torques
     .filter((torque) => torque > prevailing_Nm)
     .map((torque) => (final_N * (torque - prevailing_Nm)) / (last - prevailing_Nm));
-}
-
-/** Goes through the passes pull by pull. */
-export function clampMap(
-  giving: readonly (readonly number[])[],
-  order: readonly number[],
-  targets_N: readonly number[],
-): ClampMap {
-  let standing = unpulled(giving.length);
-  const frames = targets_N.flatMap((target_N, pass) =>
-    order.map((place): ClampFrame => {
-      standing = pulled(giving, standing, place, target_N);
-      return { place, pass, forces_N: standing.forces_N };
-    }),
-  );
-  return { frames, target_N: Math.max(...targets_N) };
 }
 
 const TWO_SIDED_90 = 2 * 1.6449;

@@ -39,11 +39,11 @@ export function assertHolesPlaced({
     throw new DomainError('bad-field', 'A hole is entered twice: each is looked at once.', 'holes');
 }
 
-/** What of a hole is said at the bench before its fastener is pulled. */
+/** What of a hole is said at the bench before its fastener is pulled. One that was found dry and clean asks nothing. */
 export const notesOfHoles = (holes: readonly Hole[]): readonly PlaceNote[] =>
-  holes.flatMap(({ place, end, meets }): readonly PlaceNote[] => [
+  holes.flatMap(({ place, end, meets, isClear }): readonly PlaceNote[] => [
     ...(meets === 'dry' ? [] : [{ place, kind: 'wet', words: '' } as const]),
-    ...(end === 'blind' ? [{ place, kind: 'blind', words: '' } as const] : []),
+    ...(end === 'blind' && !isClear ? [{ place, kind: 'blind', words: '' } as const] : []),
   ]);
 
 /** Full thread of the shallowest hole that was measured; undefined where none was. */

@@ -3,42 +3,67 @@ import type { Hole } from './hole';
 import type { Joint } from './joint';
 import { turnOf } from './joint-shape';
 
-/** What the holes say against pulling into them, and how many of them nobody looked at once somebody began to. */
+/** What is against some of the holes, where it is against any. */
+function against(
+  code: string,
+  severity: Guard['severity'],
+  numbers: string | undefined,
+  say: (numbers: string) => string,
+): readonly Guard[] {
+  return numbers === undefined ? [] : [{ code, severity, message: say(numbers) }];
+}
+
+/**
+ * What the holes say against pulling into them, what the sheet says otherwise of them, and how many of them nobody
+ * looked at once somebody began to.
+ */
 export function judgedHoles(joint: Joint): { readonly guards: readonly Guard[]; readonly unknown: readonly Unknown[] } {
-  const { holes } = joint.detail;
+  const { holes, parent, placeNotes } = joint.detail;
   if (holes.length === 0) return { guards: [], unknown: [] };
   const turn = turnOf(joint);
-  const named = (found: readonly Hole[]) =>
-    `${found.length === 1 ? 'number' : 'numbers'} ${found
-      .map(({ place }) => turn.indexOf(place) + 1)
-      .sort((a, b) => a - b)
-      .join(', ')}`;
-  const bad = holes.filter(({ thread }) => thread === 'bad');
-  const wet = holes.filter(({ end, isClear }) => end === 'blind' && !isClear);
+  const which = (is: (hole: Hole) => boolean): string | undefined => {
+    const numbers = holes.flatMap((hole) => (is(hole) ? [turn.indexOf(hole.place) + 1] : [])).sort((a, b) => a - b);
+    if (numbers.length === 0) return undefined;
+    return `${numbers.length === 1 ? 'number' : 'numbers'} ${numbers.join(', ')}`;
+  };
+  const isNoted = (place: number, kind: string) =>
+    placeNotes.some((note) => note.place === place && note.kind === kind);
   const left = joint.fasteners - holes.length;
+  const unmeasured = holes.filter(({ end, depth_mm }) => end === 'blind' && depth_mm === null).length;
+  const isMeasured = holes.some(({ depth_mm }) => depth_mm !== null);
   return {
     guards: [
-      ...(bad.length > 0
-        ? [
-            {
-              code: 'hole-thread',
-              severity: 'stop',
-              message: `The thread of ${named(bad)} is bad: mend it before anything is pulled in it.`,
-            } as const,
-          ]
-        : []),
-      ...(wet.length > 0
-        ? [
-            {
-              code: 'hole-not-clear',
-              severity: 'stop',
-              message: `The blind hole of ${named(wet)} is not dry and clean: what is trapped under a bolt can crack the casting, and gives torque without clamp load.`,
-            } as const,
-          ]
-        : []),
+      ...against(
+        'hole-thread',
+        'stop',
+        which(({ thread }) => thread === 'bad'),
+        (numbers) => `The thread of ${numbers} is bad: mend it before anything is pulled in it.`,
+      ),
+      ...against(
+        'hole-not-clear',
+        'stop',
+        which(({ end, isClear }) => end === 'blind' && !isClear),
+        (numbers) =>
+          `The blind hole of ${numbers} is not dry and clean: what is trapped under a bolt can crack the casting, and gives torque without clamp load.`,
+      ),
+      ...against(
+        'hole-otherwise',
+        'ask',
+        parent.holeThrough ? which(({ end }) => end === 'blind') : undefined,
+        (numbers) => `The sheet says that the hole goes through, and that of ${numbers} was found blind.`,
+      ),
+      ...against(
+        'hole-noted-otherwise',
+        'ask',
+        which(
+          ({ place, end, meets }) =>
+            (meets === 'dry' && isNoted(place, 'wet')) || (end === 'through' && isNoted(place, 'blind')),
+        ),
+        (numbers) => `What is noted of ${numbers} is not what was found of its hole: put one of the two right.`,
+      ),
     ],
-    unknown:
-      left > 0
+    unknown: [
+      ...(left > 0
         ? [
             {
               code: 'holes',
@@ -46,6 +71,17 @@ export function judgedHoles(joint: Joint): { readonly guards: readonly Guard[]; 
               unjudged: 'whether their thread is good, and whether they are dry and clean',
             },
           ]
-        : [],
+        : []),
+      // Where none is measured the depth is not known altogether, and said so; one that is says nothing of the others.
+      ...(unmeasured > 0 && isMeasured
+        ? [
+            {
+              code: 'hole-depths',
+              what: `the depth of ${unmeasured} blind ${unmeasured === 1 ? 'hole' : 'holes'}`,
+              unjudged: 'whether it bottoms there is not judged',
+            },
+          ]
+        : []),
+    ],
   };
 }

@@ -116,7 +116,8 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
       threadLength_mm: known(today.threadLength_mm),
       grip_mm: known(parent.grip_mm),
       holeDepth_mm: leastOf(known(parent.holeDepth_mm), shallowest(joint.detail.holes)),
-      isThrough: parent.holeThrough,
+      // One that was found blind is what a bolt may bottom in, whatever is said of the rest.
+      isThrough: parent.holeThrough && !joint.detail.holes.some(({ end }) => end === 'blind'),
       ...(inParent !== null && { pitch_mm: threadNamed(inParent).pitch_mm }),
     },
     locking: today.locking,

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { patternPositions } from '@/core/tightening';
 import { DomainError } from '@/core/units';
@@ -7,47 +7,9 @@ import { measure } from '@/server/measure-schema';
 import { preferencesFrom, writePreference } from '@/interface/figures/preference-cookies';
 import { agoFrom, clockTime, fullDate, nearTime } from '@/interface/figures/times';
 import { patternBox, tickEnds, trianglePoints } from '@/interface/pattern/pattern-geometry';
-import { loadOutbox, saveOutbox } from '@/interface/record/outbox';
 import { toResponse, catchToResponse, rejectCrossOrigin, withJson } from '@/server/http';
 import { ok, fail } from '@/model/result';
 import { KEY_LIST } from '@/interface/shell/keys';
-
-/** A browser's storage of one page, as far as the outbox needs it. */
-function storage(broken = false): Storage {
-  const kept = new Map<string, string>();
-  return {
-    getItem: (key: string) => (broken ? '{"half' : (kept.get(key) ?? null)),
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  } as Storage;
-}
-
-describe('lines on their way to disk', () => {
-  const page = globalThis as { localStorage?: Storage };
-  beforeEach(() => void (page.localStorage = storage()));
-  afterEach(() => void delete page.localStorage);
-  test('come back after a reload, each record by itself', () => {
-    saveOutbox('fit-a', [{ id: '1' }, { id: '2' }]);
-    saveOutbox('fit-b', [{ id: '3' }]);
-    expect([loadOutbox('fit-a'), loadOutbox('fit-b'), loadOutbox('fit-c')]).toEqual([
-      [{ id: '1' }, { id: '2' }],
-      [{ id: '3' }],
-      [],
-    ]);
-  });
-  test('an empty outbox leaves nothing behind', () => {
-    saveOutbox('fit-a', [{ id: '1' }]);
-    saveOutbox('fit-a', []);
-    expect(loadOutbox('fit-a')).toEqual([]);
-    expect(page.localStorage?.getItem('spanner-outbox-fit-a')).toBeNull();
-  });
-  test('what cannot be read, or a browser without storage, is an empty outbox', () => {
-    page.localStorage = storage(true);
-    expect(loadOutbox('fit-a')).toEqual([]);
-    delete page.localStorage;
-    expect(loadOutbox('fit-a')).toEqual([]);
-  });
-});
 
 describe('how a person wants figures shown', () => {
   const page = globalThis as { document?: { cookie: string } };

@@ -65,8 +65,8 @@ export function FaceBody(props: FaceBodyProps) {
   const router = useRouter();
   const { round } = record;
   const step = plan.steps[round.next];
-  // The key opens once the page is alive, so that no press before it is taken for a pull.
-  const alive = useMounted();
+  // The key opens once the page is alive and knows what a closed one left over: no press before it is taken for a pull.
+  const alive = useMounted() && record.ready;
   const held = step?.kind === 'shaft' && props.strips.length > 0;
   useAwake();
   const isOver = round.over.length > 0;

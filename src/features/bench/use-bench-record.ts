@@ -16,6 +16,8 @@ export interface BenchRecord {
   /** How many lines there are, on disk or on their way. */
   readonly count: number;
   readonly isWaiting: boolean;
+  /** Nothing may be added before: whose turn it is is not known. */
+  readonly ready: boolean;
   readonly trouble?: string;
   /**
    * @param words what more is to be said of it
@@ -41,7 +43,7 @@ const now = () => new Date().toISOString();
 export function benchRecord(
   plan: TighteningPlan,
   current: RoundState,
-  { lines, waiting, trouble, add }: Kept<BenchEvent>,
+  { lines, waiting, ready, trouble, add }: Kept<BenchEvent>,
 ): BenchRecord {
   const over = current.over[0];
   const pending = new Set(
@@ -56,6 +58,7 @@ export function benchRecord(
     written: lines.length - waiting.length,
     count: lines.length,
     isWaiting: waiting.length > 0,
+    ready,
     trouble,
     pull: (outcome, words, reading) =>
       add({ id: nanoid(), kind: 'pull', step: current.next, outcome, ...(words && { words }), ...reading, at: now() }),

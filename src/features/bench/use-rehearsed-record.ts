@@ -32,7 +32,12 @@ export function useRehearsedRecord(plan: TighteningPlan): Rehearsed {
   const lines = useMemo(() => acts.flatMap((act) => (act.is === 'lines' ? act.lines : [])), [acts]);
   const round = useRoundState(plan, lines);
   const put = (act: Act) => setActs((before) => [...before, act]);
-  const record = benchRecord(plan, round, { lines, waiting: [], add: (line) => put({ is: 'lines', lines: [line] }) });
+  const record = benchRecord(plan, round, {
+    lines,
+    waiting: [],
+    ready: true,
+    add: (line) => put({ is: 'lines', lines: [line] }),
+  });
   const at = plan.steps[round.next];
   return {
     record: { ...record, strikeLast: () => setActs((before) => before.slice(0, -1)) },

@@ -133,7 +133,7 @@ export function FitScreen({
 }: FitPage & { readonly engineId: string; readonly notes: ReactNode }) {
   const told = useLengths(kindOf(fit).isSize);
   const address = `/api/fits/${fit.id}/lines`;
-  const { lines, waiting, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
+  const { lines, waiting, ready, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
   const judged = useMemo(() => fitState(fit, lines, context), [fit, lines, context]);
   const [session, setSession] = useState(() => startSession(judged.kind, onDisk, told.inch));
   const entry = useFitEntry(judged, session, context.bolts, add);
@@ -159,7 +159,7 @@ export function FitScreen({
         </>
       }
     >
-      <HydrationGate>
+      <HydrationGate isOpen={ready}>
         {trouble && <Notice kind="stop">{trouble}</Notice>}
         <Holding judged={judged} joints={joints} />
         <Corrected judged={judged} />

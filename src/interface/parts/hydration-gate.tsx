@@ -17,11 +17,14 @@ const useAlive = (): boolean =>
 export const HydrationGate = ({
   children,
   className = styles.contents,
+  isOpen = true,
 }: {
   readonly children: ReactNode;
+  /** What else they wait for. */
+  readonly isOpen?: boolean;
   readonly className?: string;
 }) => (
-  <fieldset className={className} disabled={!useAlive()}>
+  <fieldset className={className} disabled={!useAlive() || !isOpen}>
     {children}
   </fieldset>
 );

@@ -4,7 +4,7 @@ import type { Recorded } from '@/model/line-age';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { TroubleCode } from '@/model/trouble-code';
 import type { Result } from '@/model/result';
-import { loadOutbox, saveOutbox } from './outbox';
+import { forgetLines, keepLine, keptLines } from './outbox';
 
 const RETRY_MS = 2000;
 
@@ -22,6 +22,8 @@ export interface Kept<Line> {
   /** What is on disk, and then what is on its way there. */
   readonly lines: readonly Line[];
   readonly waiting: readonly Line[];
+  /** What was left over from a closed page is here too: nothing may be added before, for its turn is not known. */
+  readonly ready: boolean;
   readonly trouble?: string;
   readonly add: (line: Line) => void;
 }
@@ -47,8 +49,9 @@ const post = (address: string, { at, ...line }: Timed) =>
     }),
   );
 
-const UNREACHED =
-  'The last line is not on disk yet: the program on this machine does not answer. It is kept here and sent again.';
+const UNREACHED = 'The last line is not on disk yet: the program on this machine does not answer.';
+const KEPT_HERE = 'It is kept here and sent again.';
+const UNKEPT = 'It is sent again; but this browser keeps nothing: leave this page open until it is.';
 /**
  * Trouble with the file, not with the line: it is kept here and sent again. Anything else is a refusal, and what is
  * on disk stands.
@@ -66,20 +69,24 @@ const KEPT = new Set<string>([
 /** The hours of a line as the server keeps them. */
 const timesOf = ({ at, recordedAt }: Recorded) => ({ at, recordedAt });
 
+interface Sending<Line> {
+  readonly address: string;
+  readonly ready: boolean;
+  readonly lines: Lines<Line>;
+  readonly setLines: (change: (before: Lines<Line>) => Lines<Line>) => void;
+  readonly after: AfterRefusal;
+}
+
 /** Sends waiting lines one after another; a line leaves the outbox only when the server has it on disk. */
-function useSending<Line extends Timed>(
-  address: string,
-  { waiting }: Lines<Line>,
-  setLines: (change: (before: Lines<Line>) => Lines<Line>) => void,
-  after: AfterRefusal,
-) {
+function useSending<Line extends Timed>({ address, ready, lines, setLines, after }: Sending<Line>) {
+  const { waiting } = lines;
   const [trouble, setTrouble] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const [attempt, setAttempt] = useState(0);
   const sending = useRef(false);
   const first = waiting[0];
   useEffect(() => {
-    if (!first || sending.current) return;
+    if (!ready || !first || sending.current) return;
     sending.current = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const again = () => setAttempt((n) => n + 1);
@@ -109,22 +116,68 @@ function useSending<Line extends Timed>(
       }
     });
     return () => clearTimeout(timer);
-  }, [first, attempt, address, setLines, after]);
+  }, [first, attempt, address, ready, setLines, after]);
   const clear = useCallback(() => setRefusal(undefined), []);
-  return { trouble: trouble ?? refusal, clear };
+  return { trouble, refusal, clear };
 }
+
+const without = <Line extends Timed>(lines: readonly Line[], of: readonly Line[]): readonly Line[] => {
+  const ids = new Set(of.map(({ id }) => id));
+  return lines.filter(({ id }) => !ids.has(id));
+};
 
 /** What is on disk as read just now, with what was acknowledged since; nothing that waits is lost or sent twice. */
 function merged<Line extends Timed>(before: Lines<Line>, onDisk: readonly Line[], kept: readonly Line[]): Lines<Line> {
-  const without = (lines: readonly Line[], of: readonly Line[]) => {
-    const ids = new Set(of.map(({ id }) => id));
-    return lines.filter(({ id }) => !ids.has(id));
-  };
   const written = [...onDisk, ...without(before.written, onDisk)];
   const waiting = without([...before.waiting, ...without(kept, before.waiting)], written);
   return written.length === before.written.length && waiting.length === before.waiting.length
     ? before
     : { written, waiting };
+}
+
+/**
+ * Keeps in this browser what waits, and forgets it when it waits no longer; reads back what a closed page left over.
+ * @returns whether that was read back, and whether the browser keeps anything at all
+ */
+function useKeeping<Line extends Timed>(
+  name: string,
+  waiting: readonly Line[],
+  setLines: (change: (before: Lines<Line>) => Lines<Line>) => void,
+) {
+  const [ready, setReady] = useState(false);
+  const [isUnkept, setUnkept] = useState(false);
+  const held = useRef<readonly Line[]>([]);
+  useEffect(() => {
+    let left = false;
+    void keptLines<Line>(name)
+      .catch(() => {
+        setUnkept(true);
+        return [];
+      })
+      .then((kept) => {
+        if (left) return;
+        held.current = kept;
+        setLines((before) => merged(before, before.written, kept));
+        setReady(true);
+      });
+    return () => {
+      left = true;
+    };
+  }, [name, setLines]);
+  useEffect(() => {
+    if (!ready) return;
+    const [come, gone] = [without(waiting, held.current), without(held.current, waiting)];
+    held.current = waiting;
+    const acts = [
+      ...come.map((line) => keepLine(name, line)),
+      forgetLines(
+        name,
+        gone.map(({ id }) => id),
+      ),
+    ];
+    void Promise.all(acts).catch(() => setUnkept(true));
+  }, [name, ready, waiting]);
+  return { ready, isUnkept };
 }
 
 /** Append-only lines of one record: shown at once, sent one by one, kept in the browser until each is on disk. */
@@ -136,16 +189,12 @@ export function useRecord<Line extends Timed>(
 ): Kept<Line> {
   const [lines, setLines] = useState<Lines<Line>>({ written: onDisk, waiting: [] });
   useEffect(() => {
-    const kept = loadOutbox<Line>(name);
-    // Lines left over from a closed browser can only be seen after the first paint; a page that was read again may
-    // know more, or less, than this one.
+    // A page that was read again may know more, or less, than this one.
     // eslint-disable-next-line react-hooks/set-state-in-effect
-    setLines((before) => merged(before, onDisk, kept));
-  }, [name, onDisk]);
-  useEffect(() => {
-    saveOutbox(name, lines.waiting);
-  }, [name, lines.waiting]);
-  const { trouble, clear } = useSending(address, lines, setLines, after);
+    setLines((before) => merged(before, onDisk, []));
+  }, [onDisk]);
+  const { ready, isUnkept } = useKeeping(name, lines.waiting, setLines);
+  const { trouble, refusal, clear } = useSending({ address, ready, lines, setLines, after });
   const add = useCallback(
     (line: Line) => {
       clear();
@@ -154,5 +203,6 @@ export function useRecord<Line extends Timed>(
     [clear],
   );
   const all = useMemo(() => [...lines.written, ...lines.waiting], [lines]);
-  return { lines: all, waiting: lines.waiting, trouble, add };
+  const waits = trouble && `${trouble} ${isUnkept ? UNKEPT : KEPT_HERE}`;
+  return { lines: all, waiting: lines.waiting, ready, trouble: waits ?? refusal, add };
 }

@@ -1,7 +1,51 @@
-import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { newKind } from '@/model/joint/fastener-kind';
+import { PLAIN_DETAIL, type JointDetail } from '@/model/joint/joint-detail';
+import { usualFaceOf } from '@/model/joint/joint-result';
 import { norrhemFits } from './norrhem-fits';
 import { norrhemOrder } from './orders';
 import type { YardEngine } from './load-yard';
+
+const OILED = {
+  originalFilm: 'engine-oil',
+  originalFilmReason: 'the page says “leicht geölt”',
+  todayFilm: 'engine-oil',
+  rangeSchool: 'middle',
+  stageScheme: 'halves',
+  wrenchId: 'demo-wrench-nm',
+} as const;
+
+const housingDetail: JointDetail = {
+  ...PLAIN_DETAIL,
+  original: { ...PLAIN_DETAIL.original, form: 'bolt', grade: 'din-8g' },
+  places: [
+    [0, 60],
+    [30, 8],
+    [95, 0],
+    [160, 8],
+    [190, 60],
+    [165, 150],
+    [95, 172],
+    [25, 150],
+  ],
+  placeNotes: [{ place: 2, kind: 'wet', words: 'sealant on the thread' }],
+};
+
+const small = usualFaceOf('M8');
+
+/** The two small ones at the foot of the housing. */
+const housingSmall = newKind(
+  {
+    ...OILED,
+    detail: housingDetail,
+    leafId: 'demo-n-housing-small',
+    thread: 'M8',
+    bearingOuter_mm: small.outer_mm,
+    bearingInner_mm: small.inner_mm,
+    bearingMeasured: false,
+  },
+  'Small bolts',
+  [5, 7],
+);
 
 /** V4 two-stroke of 1962: parts being checked in, the book open, nothing tight yet. */
 export const norrhem: YardEngine = {
@@ -41,6 +85,20 @@ export const norrhem: YardEngine = {
           subject: 'Zylinderkopfmuttern',
           printedText: '3,2 mkp',
           conditionText: 'trocken',
+        },
+        {
+          id: 'demo-n-housing',
+          page: '31',
+          subject: 'Getriebeglocke, Schrauben M10',
+          printedText: '4,5 mkp',
+          conditionText: 'leicht geölt',
+        },
+        {
+          id: 'demo-n-housing-small',
+          page: '31',
+          subject: 'Getriebeglocke, Schrauben M8',
+          printedText: '2,2 mkp',
+          conditionText: 'leicht geölt',
         },
         {
           id: 'demo-n-flywheel',
@@ -101,6 +159,21 @@ export const norrhem: YardEngine = {
         confirming: true,
         wrenchByHand: false,
       }, // prettier-ignore
+      tightenings: [],
+    },
+    {
+      id: 'demo-n-joint-housing',
+      leafId: 'demo-n-housing',
+      name: 'Gearbox housing',
+      pattern: 'free',
+      fasteners: 8,
+      ...OILED,
+      thread: 'M10',
+      orderSchool: 'centre-out',
+      unitOfWork: 'row',
+      turnShaft: false,
+      retorqueSchool: 'none',
+      detail: { ...housingDetail, kinds: [housingSmall] },
       tightenings: [],
     },
   ],

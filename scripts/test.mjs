@@ -79,6 +79,8 @@ const jest = (project) => [
   project,
   // One core for each: the default leaves one of two idle.
   '--maxWorkers=100%',
+  // What takes one second on a quick machine takes six on a slow one that does something else.
+  '--testTimeout=60000',
   '--json',
   '--outputFile',
   `${results}/${project}.json`,

@@ -90,7 +90,7 @@ describe('what was kept of a shape that is another now', () => {
       expect((await undo(act)).ok).toBe(false);
       expect(heads()).toEqual(before);
     }
-    expect(tightenLines(engineStateOf(rowsNamed(shop, 'demo-norrhem')), Date.parse(YARD_NOW))).toHaveLength(2);
+    expect(tightenLines(engineStateOf(rowsNamed(shop, 'demo-norrhem')), Date.parse(YARD_NOW))).toHaveLength(3);
   });
   test('is not made new: a joint in no pattern is laid out on its own sheet', async () => {
     const fields = { engineId: 'demo-norrhem', leafId: heads().leafId, name: 'Cover', pattern: 'free', fasteners: '5' };

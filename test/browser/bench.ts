@@ -21,7 +21,44 @@ interface Fixtures {
   readonly faults: string[];
 }
 
+/** Pages whose scripts are held back: nothing on them can come alive. */
+const held = new WeakSet<Page>();
+
+/**
+ * Once a page listens: its elements belong to the scripts, and no group of controls is still shut by the server's drawing.
+ * What is typed or pressed before is nobody's, and a quick machine never shows it. A group that stays shut has a reason of
+ * its own, which is the journey's matter.
+ */
+export async function alive(page: Page): Promise<void> {
+  await page.waitForFunction(
+    () =>
+      [...document.querySelectorAll('body *')].some((element) =>
+        Object.keys(element).some((key) => key.startsWith('__react')),
+      ),
+    undefined,
+    { timeout: 60_000 },
+  );
+  await page
+    .waitForFunction(() => document.querySelector('fieldset:disabled') === null, undefined, { timeout: 15_000 })
+    .catch(() => undefined);
+}
+
 export const test = base.extend<Fixtures>({
+  page: async ({ page }, use) => {
+    const goto = page.goto.bind(page);
+    const reload = page.reload.bind(page);
+    page.goto = async (...args) => {
+      const answer = await goto(...args);
+      if (!held.has(page) && answer?.headers()['content-type']?.startsWith('text/html')) await alive(page);
+      return answer;
+    };
+    page.reload = async (...args) => {
+      const answer = await reload(...args);
+      if (!held.has(page)) await alive(page);
+      return answer;
+    };
+    await use(page);
+  },
   bench: async ({}, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'spanner-browser-'));
     const port = await freePort();
@@ -85,15 +122,17 @@ export async function inYard(page: Page, bench: Bench): Promise<void> {
 
 /** Holds a page's scripts back, so that it stands there and does not listen yet; what is answered lets them go. */
 export async function holdScripts(page: Page): Promise<() => void> {
-  const held: (() => void)[] = [];
+  const waiting: (() => void)[] = [];
   let holding = true;
+  held.add(page);
   await page.route('**/*.js', async (route) => {
-    if (holding) await new Promise<void>((free) => held.push(free));
+    if (holding) await new Promise<void>((free) => waiting.push(free));
     await route.continue();
   });
   return () => {
     holding = false;
-    for (const free of held) free();
+    held.delete(page);
+    for (const free of waiting) free();
   };
 }
 

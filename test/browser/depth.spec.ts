@@ -291,7 +291,6 @@ test('the margin follows what is in focus as it changes, and leaves with its she
   await expect(margin.getByRole('heading')).not.toHaveText('Lubricant');
 
   await page.goto(`${bench.address}/engines/demo-norrhem/fits/demo-n-fit-mains`);
-  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
   await page.getByTestId('place-0').getByRole('button', { name: 'Put right…' }).focus();
   await expect(margin).toContainText('= 45.024 mm − 44.983 mm = 0.041 mm');
   await page.getByLabel('Bore 1, station a, 0°').fill('45.020');

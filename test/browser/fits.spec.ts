@@ -1,11 +1,8 @@
 import type { Page } from '@playwright/test';
-import { expect, faceAlive, inYard, nextPress, test, type Bench } from './bench';
-
-const alive = (page: Page) => expect(page.locator('fieldset:disabled')).toHaveCount(0);
+import { alive, expect, faceAlive, inYard, nextPress, test, type Bench } from './bench';
 
 async function at(page: Page, bench: Bench, path: string) {
   await page.goto(bench.address + path);
-  await alive(page);
 }
 
 const place = (page: Page, n: number) => page.getByTestId(`place-${n}`);
@@ -214,7 +211,6 @@ test('a reading counts when its cell is left: by Tab, by a tap elsewhere, by lea
   await expect(page.getByRole('alert').filter({ hasText: 'A zero has slipped' })).toBeVisible();
   await expect(page.getByRole('alert').filter({ hasText: 'No figure was found' })).toBeVisible();
   await page.reload();
-  await alive(page);
   await expect(cell('Journal 2, station a, 0°')).toHaveValue('4.4981');
   await expect(cell('Journal 2, station b, 0°')).toHaveValue('wide');
   await cell('Journal 2, station b, 0°').focus();

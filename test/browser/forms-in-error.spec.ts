@@ -59,7 +59,6 @@ test('forms in error have no accessibility fault in any look, the first wrong fi
   for (const [path, open, send] of FORMS) {
     await page.emulateMedia({ colorScheme: 'light', forcedColors: 'none' });
     await page.goto(bench.address + path);
-    await expect(page.locator('fieldset:disabled')).toHaveCount(0);
     const key = page.getByRole('button', { name: send });
     if ((await key.count()) === 0) await open?.(page);
     await key.click();

@@ -199,7 +199,6 @@ test('a gauge and a probe write into their cells, and what is not for them is pa
     await page.request.post(`${bench.address}/api/instruments/readings`, { data: line });
   };
   await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-rods/stretch`);
-  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
   await page.getByRole('button', { name: 'Listen to a gauge' }).click();
   await expect(page.getByRole('button', { name: 'Listening to a gauge' })).toBeVisible();
   const length = page.getByLabel('Length as read');
@@ -210,7 +209,6 @@ test('a gauge and a probe write into their cells, and what is not for them is pa
   await send({ kind: 'stretch-gauge', value: 48.132, unit: 'mm' });
   await expect(length).toHaveValue('48.132 mm');
   await page.goto(`${bench.address}/engines/demo-fourteen/run-in`);
-  await expect(page.locator('fieldset:disabled')).toHaveCount(0);
   await page.getByRole('button', { name: 'Listen to a probe' }).click();
   await expect(page.getByRole('button', { name: 'Listening to a probe' })).toBeVisible();
   await send({ kind: 'thermometer', value: 88.5, unit: '°F' });

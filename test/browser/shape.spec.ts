@@ -1,14 +1,13 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { openShop } from '@/db/shop';
-import { expect, faceAlive, inYard, nextPress, test } from './bench';
+import { alive, expect, faceAlive, inYard, nextPress, test } from './bench';
 
 const COVER = '/engines/demo-maestrale/joints/demo-m-joint-cover';
 const HEADS = '/engines/demo-norrhem/joints/demo-n-joint-heads';
 const PLACES = ['0 20', '35 0', '80 5', '120 0', '140 40', '118 90', '70 96', '25 88', '60 45'];
 const ORDER = [9, 1, 5, 3, 7, 2, 6, 4, 8];
 
-const alive = (page: Page) => expect(page.locator('fieldset:disabled')).toHaveCount(0);
 const fold = (page: Page, title: string) => page.locator('summary', { hasText: title });
 
 test('a part of nine screws in no pattern, in the book’s own order, and what is special about two of them', async ({
@@ -18,7 +17,6 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
 }) => {
   await inYard(page, bench);
   await page.goto(bench.address + HEADS);
-  await alive(page);
 
   // Where they lie: typed, one of them put right by its arrow keys, and taken back.
   await fold(page, 'Name, number and pattern').click();
@@ -31,7 +29,6 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
   await text.fill(PLACES.join('\n'));
   // What was typed and not saved is there after a reload.
   await page.reload();
-  await alive(page);
   await expect(page.getByText(/^Typed at .* and not saved/)).toBeVisible();
   await expect(text).toHaveValue(PLACES.join('\n'));
   const ninth = page.getByRole('button', { name: /^Place 9, at/ });
@@ -82,7 +79,6 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
 
   // It is all on disk, and at the bench.
   await page.reload();
-  await alive(page);
   await fold(page, 'What is special about a place').click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Left-hand thread' })).toContainText('Number 2');
   await page.getByRole('button', { name: 'Test round' }).click();
@@ -103,7 +99,6 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
 test('an order that is not whole is not kept, and the one before stands', async ({ page, bench }) => {
   await inYard(page, bench);
   await page.goto(bench.address + COVER);
-  await alive(page);
   await page.getByLabel('Order', { exact: true }).selectOption('as-printed');
   await page.getByLabel('Or typed, by the numbers of the places').fill('1-3-5, 2-4');
   await expect(page.getByText('Place 6, 7 is missing from it.')).toBeVisible();
@@ -144,7 +139,6 @@ test('what the other nuts are doing: asked for what it is, played through by key
   shop.joints.alter({ ...head, detail: { ...head.detail, clampMap: null } });
   shop.close();
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
-  await alive(page);
   await fold(page, 'What the other nuts are doing').click();
   await expect(page.getByText('It is drawn once each of these is said.')).toBeVisible();
   await sayWhatIsClamped(page);
@@ -167,7 +161,6 @@ test('what the other nuts are doing: asked for what it is, played through by key
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.getByLabel('Pitch, mm')).toHaveValue('70');
   await page.reload();
-  await alive(page);
   await expect(fold(page, 'What the other nuts are doing')).not.toContainText('not looked at');
   await fold(page, 'What the other nuts are doing').click();
   await expect(page.getByLabel('Fastener, N/mm')).toHaveValue('120000');
@@ -182,12 +175,12 @@ test('the scatter of a round and a more even way: worked out beside the page, st
 }) => {
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
-  await alive(page);
   await fold(page, 'What the other nuts are doing').click();
   await sayWhatIsClamped(page);
   await page.getByRole('button', { name: 'Draw 10,000 rounds' }).click();
   const scatter = page.getByTestId('scatter');
-  await expect(scatter.getByRole('row')).toHaveCount(3);
+  // Worked out beside the page, on a machine that has something else to do.
+  await expect(scatter.getByRole('row')).toHaveCount(3, { timeout: 60_000 });
   const [low, middle, high] = (
     await scatter.getByRole('row', { name: 'Left in the lowest' }).getByRole('cell').allTextContents()
   ).map(Number.parseFloat);
@@ -196,7 +189,7 @@ test('the scatter of a round and a more even way: worked out beside the page, st
   await expect(scatter).toContainText(/Number \d+ was the lowest most often/);
   await page.getByRole('button', { name: 'Look for one' }).click();
   const found = page.getByTestId('found');
-  await expect(found.getByRole('row', { name: /the plan/ })).toHaveCount(1);
+  await expect(found.getByRole('row', { name: /the plan/ })).toHaveCount(1, { timeout: 60_000 });
   await expect(found).toContainText('brings on more than 34 % at once');
   const uneven = async (row: string | RegExp) =>
     Number.parseFloat((await found.getByRole('row', { name: row }).getByRole('cell').nth(1).textContent()) ?? '');
@@ -208,10 +201,9 @@ test('the scatter of a round and a more even way: worked out beside the page, st
   await expect(scatter).toHaveCount(0);
   await expect(page.getByText(/^Saved \d/)).toBeVisible();
   await page.reload();
-  await alive(page);
   await fold(page, 'What the other nuts are doing').click();
   await page.getByRole('button', { name: 'Look for one' }).click();
-  await expect(found.getByRole('row', { name: /the plan/ })).toContainText(/^4/);
+  await expect(found.getByRole('row', { name: /the plan/ })).toContainText(/^4/, { timeout: 60_000 });
   expect(faults).toEqual([]);
 });
 
@@ -222,7 +214,6 @@ test('a slotted nut at its figure: how far on the next slot is, and what it cost
 }) => {
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-mains`);
-  await alive(page);
   await expect(fold(page, 'A slot to the hole')).toHaveCount(0);
   await fold(page, 'The fastener').click();
   await page.getByLabel('Locking').first().selectOption('pin');

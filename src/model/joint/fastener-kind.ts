@@ -40,7 +40,11 @@ const picked = <From extends object, Key extends keyof From>(from: From, keys: r
   Object.fromEntries(keys.map((key) => [key, from[key]])) as Pick<From, Key>;
 
 /** A kind as it begins: everything as the joint has it, until it is said otherwise. */
-export const newKind = (joint: Joint, name: string, places: readonly number[]): FastenerKind => ({
+export const newKind = (
+  joint: FigureFields & { readonly detail: FigureDetail },
+  name: string,
+  places: readonly number[],
+): FastenerKind => ({
   name,
   places,
   fields: picked(joint, FIGURE_FIELDS),

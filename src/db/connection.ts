@@ -1,7 +1,7 @@
 import SqliteDatabase, { type Database } from 'better-sqlite3';
-import { appendFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { appendFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { comingOf, hasForeignLog, markAnew, putLogAside } from './log-owner';
+import { comingOf, hasForeignLog, markAnew, putLogAside, sizeOf } from './log-owner';
 import { MIGRATIONS_FOLDER, assertDigests, migrate, pendingMigrations } from './migrate';
 import { assertShop } from './whose-file';
 import { troubleOf } from './trouble';
@@ -34,7 +34,7 @@ function open(file: string, folder: string): Database {
   // Cut off between the one going and the other coming, where a disk knows no second names.
   if (!existsSync(file) && existsSync(comingOf(file))) renameSync(comingOf(file), file);
   if (hasForeignLog(file)) console.warn(`A log that is not of ${file} was put aside: ${putLogAside(file)}`);
-  const isNew = !existsSync(file) || statSync(file).size === 0;
+  const isNew = sizeOf(file) === 0;
   const db = new SqliteDatabase(file, { timeout: BUSY_MS, ...counting() });
   try {
     if (!isNew) assertShop(db, file);

@@ -74,10 +74,10 @@ function noteMarks(file: string, marks: readonly number[]): void {
   renameSync(`${note}.new`, note);
 }
 
-const sizeOf = (file: string) => (existsSync(file) ? statSync(file).size : 0);
+/** Asked in one step: another program may close, and take its log away, between two. */
+export const sizeOf = (file: string): number => statSync(file, { throwIfNoEntry: false })?.size ?? 0;
 
-/** True where a log lies beside the file that cannot be its own. */
-export function hasForeignLog(file: string): boolean {
+function looksForeign(file: string): boolean {
   if (sizeOf(logOf(file)) === 0) return false;
   const header = headerOf(file);
   if (!header) return sizeOf(file) === 0;
@@ -85,6 +85,12 @@ export function hasForeignLog(file: string): boolean {
   const marks = marksIn(file);
   return marks !== undefined && !marks.includes(header.mark);
 }
+
+/**
+ * True where a log lies beside the file that cannot be its own. Looked at twice: a program that closes the file between
+ * the look at the log and the one at the header leaves what looks like a closed file with a log.
+ */
+export const hasForeignLog = (file: string): boolean => looksForeign(file) && looksForeign(file);
 
 /** A name for what is put aside, that nothing has yet. */
 export function asideOf(file: string, ending: string, n = 1): string {

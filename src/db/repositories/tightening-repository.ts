@@ -212,11 +212,8 @@ export const createTighteningRepository = (db: Database) => {
     ofEngine: (engineId: string): readonly Tightening[] => sql.ofEngine.all(engineId).map(TIGHTENING.fromRow),
     /** When each going-round of an engine began, without its plan. */
     rounds: (engineId: string): readonly Round[] => sql.rounds.all(engineId).map(toRound),
-    /** Drops a joint’s rounds in which nothing was recorded; how many are left. */
-    dropUnpulled: (jointId: string): number => {
-      sql.dropUnpulled.run(jointId);
-      return sql.ofJoint.all(jointId).length;
-    },
+    /** Drops a joint’s rounds in which nothing was recorded. */
+    dropUnpulled: (jointId: string): void => void sql.dropUnpulled.run(jointId),
     start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
     events,
     eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),

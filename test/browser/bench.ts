@@ -14,6 +14,11 @@ export interface Bench {
   readonly cut: () => Promise<void>;
 }
 
+/** A server that goes on from journey to journey, each in a folder of its own; one that was cut off is not used again. */
+interface Runner {
+  server?: RunningServer;
+}
+
 interface Fixtures {
   /** An empty shop of its own. */
   readonly bench: Bench;
@@ -43,7 +48,21 @@ export async function alive(page: Page): Promise<void> {
     .catch(() => undefined);
 }
 
-export const test = base.extend<Fixtures>({
+async function runningAt(folder: string, { server }: Runner): Promise<RunningServer> {
+  if (!server) return startServer(folder, await freePort());
+  await server.moveTo(folder);
+  return server;
+}
+
+export const test = base.extend<Fixtures, { readonly runner: Runner }>({
+  runner: [
+    async ({}, use) => {
+      const runner: Runner = {};
+      await use(runner);
+      await runner.server?.kill();
+    },
+    { scope: 'worker' },
+  ],
   page: async ({ page }, use) => {
     const goto = page.goto.bind(page);
     const reload = page.reload.bind(page);
@@ -59,20 +78,24 @@ export const test = base.extend<Fixtures>({
     };
     await use(page);
   },
-  bench: async ({}, use) => {
+  bench: async ({ runner }, use) => {
     const folder = mkdtempSync(join(tmpdir(), 'spanner-browser-'));
-    const port = await freePort();
-    let server: RunningServer = await startServer(folder, port);
+    let server = (runner.server = await runningAt(folder, runner));
+    const { address } = server;
+    const cut = async () => {
+      runner.server = undefined;
+      await server.kill();
+    };
     await use({
-      address: server.address,
+      address,
       folder,
-      cut: () => server.kill(),
+      cut,
       restart: async (env = {}) => {
-        await server.kill();
-        server = await startServer(folder, port, env);
+        await cut();
+        server = await startServer(folder, Number(new URL(address).port), env);
       },
     });
-    await server.kill();
+    if (!runner.server) await server.kill();
   },
   faults: [
     async ({ page }, use) => {

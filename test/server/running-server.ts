@@ -4,6 +4,8 @@ import { createServer } from 'node:net';
 export interface RunningServer {
   readonly address: string;
   readonly process: ChildProcess;
+  /** It looks at another folder from now on. */
+  readonly moveTo: (dataFolder: string) => Promise<void>;
   readonly kill: () => Promise<void>;
   /** Stops it as a person does. */
   readonly stop: () => Promise<void>;
@@ -26,8 +28,8 @@ export async function startServer(
   port: number,
   env: Record<string, string> = {},
 ): Promise<RunningServer> {
-  const child = spawn(process.execPath, ['scripts/server.mjs'], {
-    stdio: 'ignore',
+  const child = spawn(process.execPath, ['--import', './test/server/folder-by-message.mjs', 'scripts/server.mjs'], {
+    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
     env: {
       ...process.env,
       NODE_ENV: 'production',
@@ -48,6 +50,11 @@ export async function startServer(
       return {
         address,
         process: child,
+        moveTo: (folder) =>
+          new Promise((resolve, reject) => {
+            child.once('message', () => resolve());
+            child.send(folder, (error) => error && reject(error));
+          }),
         kill: () => (child.kill('SIGKILL'), gone),
         stop: () => (child.kill('SIGTERM'), gone),
       };

@@ -124,9 +124,9 @@ test('notes and initials go out with a build and come back as they were, whoever
     { id: 'a-note', words: 'Marked', fastener: 2, who: 'IH' },
   ]);
   expect(other.heat.log('demo-fourteen').cycles.every(({ who }) => who === undefined)).toBe(true);
-  const spoilt = JSON.parse(text) as { notes: { fastener: number }[] };
-  there(spoilt.notes[0]).fastener = 40;
+  const spoilt = JSON.parse(text) as { notes: { jointId: string | null }[] };
+  there(spoilt.notes[0]).jointId = null;
   expect(() =>
     readBack(openShop(temporaryFile()), parseBuildFile(JSON.stringify(spoilt)).file, Date.now(), () => 'unused'),
-  ).toThrow(/a fastener that its joint does not have/);
+  ).toThrow(/a fastener of no joint/);
 });

@@ -10,6 +10,8 @@ import { readBack } from '@/features/record/read-back';
 import { undoAction } from '@/features/removal/actions';
 import { openShop, type Shop } from '@/db/shop';
 import { engineStateOf } from '@/model/engine/engine-rows';
+import { retorquePlan } from '@/model/joint/round-plan';
+import { wholeChanged } from '@/model/joint/sheet-changes';
 import type { PlaceNote } from '@/model/joint/place-note';
 import { jointNamed, rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
 import { accepted, ownShop, refused, there } from './own-shop';
@@ -124,9 +126,43 @@ describe('a joint in no pattern', () => {
     const round = await begun();
     const pull = { id: 'first-pull', kind: 'pull', step: 0, outcome: 'pulled', at: YARD_NOW } as const;
     shop.tightenings.record(round, pull, YARD_NOW);
-    expect(await refused(alter({}, { places }))).toMatchObject({ code: 'pulled-already' });
+    expect(await refused(alter({}, { places }))).toMatchObject({ code: 'half-pulled' });
     expect((await undo(shifted)).ok).toBe(false);
     expect(heads().detail.places?.[1]?.[0]).toBe(71);
+  });
+  test('may lie elsewhere for the next round once the last is done; what was pulled stays as it was, and is asked about', async () => {
+    await accepted(alter({ pattern: 'free', fasteners: 5 }, { places }));
+    const round = await begun();
+    for (const [step] of round.plan.steps.entries()) {
+      const pull = { id: `pull-${step}`, kind: 'pull', step, outcome: 'pulled', at: YARD_NOW } as const;
+      if (step === round.plan.steps.length - 1)
+        expect(await refused(alter({ pattern: 'line' }))).toMatchObject({ code: 'half-pulled' });
+      shop.tightenings.record(round, pull, YARD_NOW);
+    }
+    await accepted(alter({ pattern: 'ring', fasteners: 6 }));
+    expect(there(shop.tightenings.find(round.id)).plan.positions).toEqual(round.plan.positions);
+    const other = openShop(temporaryFile());
+    const engine = there(shop.engines.find('demo-norrhem'));
+    readBack(other, buildFileOf(shop, engine, YARD_NOW), Date.now(), () => 'unused');
+    expect(there(other.tightenings.find(round.id)).plan.positions).toEqual(round.plan.positions);
+    expect((await begun()).plan.positions).toHaveLength(6);
+  });
+  test('that was made tight and lies elsewhere by now is asked about, and its retorque goes by what was pulled', () => {
+    const rows = rowsNamed(shop, 'demo-fourteen');
+    const [head] = engineStateOf(rows).joints.filter(({ joint }) => joint.id === 'demo-f-joint-head');
+    const pulled = there(head?.final).tightening.plan;
+    const joint = { ...there(head).joint, pattern: 'ring' as const, fasteners: 10 };
+    expect(wholeChanged(pulled, there(head).joint)).toEqual([]);
+    expect(wholeChanged(pulled, joint)).toEqual([
+      expect.objectContaining({
+        code: 'places-changed',
+        severity: 'ask',
+        message: expect.stringContaining('10 elsewhere'),
+      }),
+    ]);
+    const again = retorquePlan({ joint }, pulled, { cycleId: 'demo-f-cycle-1', guards: [] });
+    expect([again.positions, again.order]).toEqual([pulled.positions, pulled.order]);
+    expect(again.steps.filter(({ kind }) => kind === 'pull')).toHaveLength(14);
   });
   test('goes into a build file with its places, its order and its notes, and comes back', async () => {
     const placeNotes: PlaceNote[] = [{ place: 4, kind: 'wet', words: 'sealant' }];

@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import type { Locator } from '@playwright/test';
 import type { Page } from '@playwright/test';
 import { openShop } from '@/db/shop';
 import { alive, expect, faceAlive, inYard, nextPress, test } from './bench';
@@ -48,8 +49,42 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
   await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
   await expect(text).not.toHaveValue(PLACES.join('\n'));
+  // A click that comes with the end of a drag is no press.
+  await nextPress(page);
   await page.getByRole('button', { name: 'Undo the last' }).click();
   await expect(text).toHaveValue(PLACES.join('\n'));
+  // From near, by keys alone: the one that the keys come to lies in the middle, and a drag goes as far as the pointer.
+  await page.getByRole('button', { name: 'Nearer' }).focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Enter');
+  const window = page.getByRole('group', { name: 'The places from above' }).locator('xpath=../..');
+  const middleOf = async (what: Locator) => {
+    const { x, y, width, height } = (await what.boundingBox()) ?? { x: NaN, y: NaN, width: NaN, height: NaN };
+    return [x + width / 2, y + height / 2] as const;
+  };
+  const first = page.getByRole('button', { name: /^Place 1, at/ });
+  await page.getByRole('textbox', { name: 'Where each fastener lies' }).focus();
+  for (let i = 0; i < 7; i++) await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('Shift+Tab');
+  await expect(ninth).toBeFocused();
+  const [there, shown] = [await middleOf(ninth), await middleOf(window)];
+  expect(Math.hypot(there[0] - shown[0], there[1] - shown[1])).toBeLessThan(40);
+  const wasAt = await text.inputValue();
+  await page.mouse.move(...there);
+  await page.mouse.down();
+  await page.mouse.move(there[0] + 60, there[1] + 30, { steps: 5 });
+  await page.mouse.up();
+  const after = await middleOf(ninth);
+  expect(Math.hypot(after[0] - there[0] - 60, after[1] - there[1] - 30)).toBeLessThan(25);
+  await nextPress(page);
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await expect(text).toHaveValue(wasAt);
+  await page.getByRole('button', { name: 'All of it' }).click();
+  await expect(first).toBeInViewport();
+  // The places of another joint, and back.
+  await page.getByLabel('Begin with the places of another joint').selectOption({ label: 'Main bearings (6)' });
+  await expect(text).toHaveValue(/^0 0\n/);
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await expect(text).toHaveValue(wasAt);
   await page.getByRole('button', { name: 'Save these' }).click();
   await expect(page.getByRole('heading', { level: 1 }).locator('xpath=../..')).toContainText('9 ×');
 

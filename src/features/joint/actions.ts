@@ -14,12 +14,13 @@ import { leafOfText } from '@/model/book/leaf-of-text';
 import { againstLeaf, pageGuardsOfWhole } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
-import { engineStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf, jointStateOf } from '@/model/engine/engine-rows';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
 import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { assertReckoned, usualFaceOf } from '@/model/joint/joint-result';
+import { isHalfPulled } from '@/model/joint/joint-state';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten, changedWords } from '@/model/stale';
@@ -204,16 +205,17 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
 });
 
 /**
- * How many fasteners there are, and how they lie, is history once one was pulled; a round that was begun and not
- * pulled in goes, for its plan has other fasteners.
- * @throws DomainError pulled-already
+ * How many fasteners there are, and how they lie, stands while a round is half pulled; after that another number or
+ * pattern is one for the next round. A round that was begun and not pulled in goes, for its plan has other fasteners.
+ * @throws DomainError half-pulled
  */
-function dropUnpulled({ shop }: Bench, before: Joint, after: Joint): void {
+function assertShapeMayChange(bench: Bench, before: Joint, after: Joint): void {
   if (isSameShape(before, after)) return;
-  if (shop.tightenings.dropUnpulled(before.id) > 0)
+  bench.shop.tightenings.dropUnpulled(before.id);
+  if (isHalfPulled(jointStateOf(engineRows(bench.shop, engineOf(bench, before.engineId)), before).tightenings))
     throw new DomainError(
-      'pulled-already',
-      'Nuts of this joint were pulled: how many there are, and how they lie, stands as it was pulled. Make another joint.',
+      'half-pulled',
+      'A round of this joint is half pulled: how many there are, and how they lie, stands until it is done or its pulls are undone at the bench.',
       'fasteners',
     );
 }
@@ -242,7 +244,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
       ? before.originalFilmReason
       : originalFilmReason(leaf?.conditionText ?? null, originalFilm, shelves.practice),
   };
-  dropUnpulled(bench, before, joint);
+  assertShapeMayChange(bench, before, joint);
   keepJoint(bench, joint);
   bench.tell(changedWords(before.name, { ...before, ...before.detail }, { ...change, ...detail }, sayJoint(shelves)));
   return { joint: { ...joint, version: version + 1 } };

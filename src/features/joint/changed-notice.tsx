@@ -3,13 +3,13 @@ import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import { changeGuards, decidingOf, sheetChanges, type PulledWith } from '@/model/joint/sheet-changes';
+import { changeGuards, decidingOf, sheetChanges, type PulledFigure } from '@/model/joint/sheet-changes';
 import { GuardList } from './guard-list';
 import styles from './joint-screen.module.css';
 
 interface Props {
   readonly joint: Joint;
-  readonly pulled: PulledWith;
+  readonly pulled: PulledFigure;
   readonly setting: JointInputs;
   readonly worked: JointResult;
   readonly onDetail: (part: Partial<JointDetail>) => void;

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import type { PulledWith } from '@/model/joint/sheet-changes';
+import type { PulledFigure } from '@/model/joint/sheet-changes';
 import type { Guard } from '@/core/joint';
 import { ChangedNotice } from './changed-notice';
 import { FastenerFold } from './fastener-fold';
@@ -20,7 +20,7 @@ interface Props {
   readonly setting: JointInputs;
   readonly worked?: JointResult;
   /** What these fasteners were pulled with, once one of them was. */
-  readonly pulled?: Omit<PulledWith, 'kinds'>;
+  readonly pulled?: PulledFigure;
   /** What stands against it from outside its figure. */
   readonly against: readonly Guard[];
   readonly answers: AnswerSource;

@@ -18,7 +18,7 @@ import { RunningHead } from '@/interface/parts/running-head';
 import { SavedNote } from '@/interface/parts/saved-note';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
-import { kindsChanged, type PulledWith } from '@/model/joint/sheet-changes';
+import { wholeChanged, type PulledWith } from '@/model/joint/sheet-changes';
 import { ClampMapFold } from './clamp-map-fold';
 import type { AsPulled } from './clamp-works';
 import { ofOtherLeaf } from '@/model/joint/fastener-kind';
@@ -38,7 +38,7 @@ import { PrintCard } from './print-card';
 import { ShapeFold } from './shape-fold';
 import { SourcesFold } from './sources-fold';
 import { StartControls } from './start-controls';
-import type { Resume } from './queries';
+import type { OtherShape, Resume } from './queries';
 import { JointConflict } from './joint-conflict';
 import { useKeptJoint, type KeptJoint } from './use-kept-joint';
 import { useWholeJoint, type WorkedFigure, type WorkedKind } from './use-whole-joint';
@@ -59,8 +59,10 @@ interface Props {
   /** Entries of the book that give a torque, each with its source. */
   readonly torques: JointInputs['kindLeaves'];
   readonly pulledWith?: PulledWith;
-  /** A nut of it was pulled. */
+  /** A nut of it was pulled; the last round is not done yet. */
   readonly pulled: boolean;
+  readonly halfPulled: boolean;
+  readonly others: readonly OtherShape[];
   /** The last round for good as it was pulled, where the clamp map knows enough to draw it. */
   readonly asPulled?: AsPulled;
   /** The engine and its number, as they stand at the head of a printed page. */
@@ -76,6 +78,8 @@ function WholeFolds({
   kinds,
   leaves,
   pulled,
+  halfPulled,
+  others,
   stretch,
   asPulled,
   onShow,
@@ -85,7 +89,7 @@ function WholeFolds({
   readonly kinds: readonly WorkedKind[];
   readonly leaves: readonly Leaf[];
   readonly onShow: (kind: number | undefined) => void;
-} & Pick<Props, 'pulled' | 'stretch' | 'asPulled'>) {
+} & Pick<Props, 'pulled' | 'halfPulled' | 'others' | 'stretch' | 'asPulled'>) {
   const { joint, change, changeDetail } = kept;
   const { plain } = useFigures();
   const { setting, worked, stageList } = own;
@@ -123,7 +127,14 @@ function WholeFolds({
           }}
         />
       )}
-      <ShapeFold joint={joint} pulled={pulled} onChange={change} onDetail={changeDetail} />
+      <ShapeFold
+        joint={joint}
+        pulled={pulled}
+        halfPulled={halfPulled}
+        others={others}
+        onChange={change}
+        onDetail={changeDetail}
+      />
       {joint.fasteners > 1 && (
         <KindsFold
           joint={joint}
@@ -243,7 +254,7 @@ export function JointScreen(props: Props) {
               setting={own.setting}
               worked={own.worked}
               pulled={pulledWith}
-              against={[...against, ...ofKinds, ...(pulledWith ? kindsChanged(pulledWith.kinds, joint.detail) : [])]}
+              against={[...against, ...ofKinds, ...(pulledWith ? wholeChanged(pulledWith, joint) : [])]}
               answers={answers}
               pages={
                 <SourcesFold
@@ -263,6 +274,8 @@ export function JointScreen(props: Props) {
               kinds={kinds}
               leaves={leaves}
               pulled={props.pulled}
+              halfPulled={props.halfPulled}
+              others={props.others}
               stretch={props.stretch}
               asPulled={props.asPulled}
               onShow={setShown}

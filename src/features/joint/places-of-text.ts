@@ -21,6 +21,26 @@ export function unreadLine(text: string): number | undefined {
 export const textOfPlaces = (places: readonly Position[]): string =>
   places.map(([x, y]) => `${tidy(x)} ${tidy(y)}`).join('\n');
 
+export const STEP_MM = 5;
+export const snapped = (mm: number): number => Math.round(mm / STEP_MM) * STEP_MM;
+
+/** What the drawing shows, mm. */
+export interface Frame {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** All of the places with room round them to drag one out; a few places have a paper of 100 by 60. */
+export function frameOf(places: readonly Position[]): Frame {
+  const [xs, ys] = [places.map(([x]) => x), places.map(([, y]) => y)];
+  const [left, top] = [Math.min(0, ...xs), Math.min(0, ...ys)];
+  const [width, height] = [Math.max(100, ...xs) - left, Math.max(60, ...ys) - top];
+  const edge = 0.08 * Math.max(width, height);
+  return { left: left - edge, top: top - edge, width: width + 2 * edge, height: height + 2 * edge };
+}
+
 export const moved = (places: readonly Position[], place: number, [x, y]: Position): readonly Position[] =>
   places.map((one, i) => (i === place ? [tidy(one[0] + x), tidy(one[1] + y)] : one));
 

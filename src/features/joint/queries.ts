@@ -1,9 +1,10 @@
 import type { Guard } from '@/core/joint';
+import type { Position } from '@/core/tightening';
 import type { Shop } from '@/db/shop';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
-import type { JointState } from '@/model/joint/joint-state';
+import { isHalfPulled, type JointState } from '@/model/joint/joint-state';
 import { engineStateOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf } from '@/model/fit/fit-gate';
 import { gateOfRound } from '@/model/order/gate-of-round';
@@ -11,7 +12,7 @@ import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnsWords } from '@/model/joint/turns-words';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, computeKinds, filmsName, judgedWhole, prevailingOf } from '@/model/joint/joint-result';
-import { wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
+import { shapeChanges, wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
 import type { PlannedFigure } from '@/model/joint/tightening-plan';
 import type { Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
@@ -21,6 +22,7 @@ import { drawnByRule, passageOf } from '@/model/joint/clamp-left';
 import { tryCore } from '@/model/try-core';
 import type { AsPulled } from './clamp-works';
 import type { JointSummary } from './joints-screen';
+import { placesOfPattern } from './places-of-text';
 import { answerSource, type AnswerSource } from './known-elsewhere';
 import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 
@@ -72,6 +74,13 @@ export interface Resume {
   readonly line: string;
 }
 
+/** The places of another joint of the engine, mm; of one in a pattern as it would be laid out. */
+export interface OtherShape {
+  readonly id: string;
+  readonly name: string;
+  readonly places: readonly Position[];
+}
+
 export interface JointPage {
   readonly inputs: JointInputs;
   readonly status: string;
@@ -83,8 +92,10 @@ export interface JointPage {
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
   readonly engineLine: string;
-  /** A nut of it was pulled: its number and pattern are history. */
+  /** A nut of it was pulled: another number and pattern is one for the next round. */
   readonly pulled: boolean;
+  /** A round of it is half pulled: its number and pattern stand until it is done. */
+  readonly halfPulled: boolean;
   /** What the engine’s fits say to closing this joint up. */
   readonly against: readonly Guard[];
   readonly answers: AnswerSource;
@@ -92,6 +103,7 @@ export interface JointPage {
   readonly pulledWith?: PulledWith;
   /** The last round for good as it was pulled. */
   readonly asPulled?: AsPulled;
+  readonly others: readonly OtherShape[];
 }
 
 const pulledFigure = ({ filmName, thread, leaf, ladder }: PlannedFigure) => ({
@@ -106,6 +118,7 @@ const pulledWith = ({ final }: JointState): PulledWith | undefined => {
   const { kinds, ...own } = final.tightening.plan;
   return {
     ...pulledFigure(own),
+    positions: own.positions,
     ...(kinds && { kinds: kinds.map((kind) => ({ name: kind.name, places: kind.places, ...pulledFigure(kind) })) }),
   };
 };
@@ -114,8 +127,8 @@ const pulledWith = ({ final }: JointState): PulledWith | undefined => {
 function asPulledOf({ joint, final }: JointState, inputs: JointInputs): AsPulled | undefined {
   const plan = final?.tightening.plan;
   if (!plan || final.events.length === 0 || joint.detail.clampMap === null || plan.care === 'hand') return undefined;
-  // A joint that has other fasteners by now is another joint to the map.
-  if (plan.positions.length !== joint.fasteners) return undefined;
+  // A joint whose fasteners lie elsewhere by now is another joint to the map.
+  if (shapeChanges(plan.positions, joint).length > 0) return undefined;
   const passage = tryCore(() => passageOf(plan, final.state.done, prevailingOf(inputs)));
   return passage.ok ? { ...passage.result, drawn: drawnByRule(final.state.done) } : undefined;
 }
@@ -144,6 +157,9 @@ export function jointPage(
   return {
     inputs,
     asPulled: asPulledOf(state, inputs),
+    others: rows.joints.flatMap(({ id, name, pattern, fasteners, detail }) =>
+      id === joint.id ? [] : [{ id, name, places: detail.places ?? placesOfPattern(pattern, fasteners) }],
+    ),
     torques: torqueLeaves(leaves).flatMap((leaf) => {
       const source = sources.find(({ id }) => id === leaf.sourceId);
       return source ? [{ leaf, source }] : [];
@@ -161,6 +177,7 @@ export function jointPage(
     pulledWith: pulledWith(state),
     engineLine: [engine.name, engine.engineNumber].filter(Boolean).join(', '),
     pulled: state.tightenings.some(({ events }) => events.length > 0),
+    halfPulled: isHalfPulled(state.tightenings),
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

@@ -17,12 +17,16 @@ import { CopyJointForm } from './copy-joint-form';
 import { PATTERNS } from './joint-words';
 import { PlacesEditor } from './places-editor';
 import { placesIn, placesOfPattern, textOfPlaces, unreadLine } from './places-of-text';
+import type { OtherShape } from './queries';
 import type { JointChange } from './schema';
 
 interface Props {
   readonly joint: Joint;
-  /** A nut of it was pulled: how many there are, and where, is history. */
+  /** A nut of it was pulled: what is altered is for the next round. */
   readonly pulled: boolean;
+  /** A round of it is half pulled: how many there are, and where, stands until it is done. */
+  readonly halfPulled: boolean;
+  readonly others: readonly OtherShape[];
   readonly onChange: (change: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
@@ -56,8 +60,8 @@ function countOf(
     : { count };
 }
 
-/** What the joint is called, and before its first pull how many fasteners it has and how they lie. */
-export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
+/** What the joint is called, how many fasteners it has and how they lie; while a round is half pulled these stand. */
+export function ShapeFold({ joint, pulled, halfPulled, others, onChange, onDetail }: Props) {
   const [name, setName] = useState(joint.name);
   const [fasteners, setFasteners] = useState(String(joint.fasteners));
   const [pattern, setPattern] = useState<PatternKind>(joint.pattern);
@@ -82,11 +86,11 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
   const { count, refusal } = countOf(fasteners, pattern, places);
   const begun = joint.pattern === 'free' ? undefined : textOfPlaces(placesOfPattern(joint.pattern, joint.fasteners));
   const isMoved =
-    !pulled && pattern === 'free' && textOfPlaces(placesIn(places)) !== textOfPlaces(joint.detail.places ?? []);
+    !halfPulled && pattern === 'free' && textOfPlaces(placesIn(places)) !== textOfPlaces(joint.detail.places ?? []);
   const changes: JointChange = {
     ...(name.trim() !== joint.name && name.trim() !== '' && { name: name.trim() }),
-    ...(!pulled && count !== undefined && count !== joint.fasteners && { fasteners: count }),
-    ...(!pulled && pattern !== joint.pattern && { pattern }),
+    ...(!halfPulled && count !== undefined && count !== joint.fasteners && { fasteners: count }),
+    ...(!halfPulled && pattern !== joint.pattern && { pattern }),
   };
   const isChanged = Object.keys(changes).length > 0 || isMoved;
   const where = PATTERNS.find(({ value }) => value === joint.pattern)?.label ?? '';
@@ -97,7 +101,7 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
         className={form.form}
         onSubmit={(event) => {
           event.preventDefault();
-          if (!isChanged || !(pulled || refusal === undefined)) return;
+          if (!isChanged || !(halfPulled || refusal === undefined)) return;
           const isOther = changes.fasteners !== undefined || changes.pattern !== undefined || isMoved;
           const change: JointChange = {
             ...changes,
@@ -121,7 +125,7 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
             error={name.trim() === '' ? 'Give the joint a name.' : undefined}
             onChange={(event) => setName(event.currentTarget.value)}
           />
-          {!pulled && (
+          {!halfPulled && (
             <>
               {pattern !== 'free' && (
                 <TextInput
@@ -146,12 +150,18 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
                 }}
               />
               {pattern === 'free' && (
-                <PlacesEditor text={places} onText={setPlaces} error={refusal} isBegun={places === begun} />
+                <PlacesEditor
+                  text={places}
+                  onText={setPlaces}
+                  error={refusal}
+                  isBegun={places === begun}
+                  others={others}
+                />
               )}
             </>
           )}
           <div className={form.acts}>
-            <Button type="submit" disabled={!isChanged || (!pulled && refusal !== undefined)}>
+            <Button type="submit" disabled={!isChanged || (!halfPulled && refusal !== undefined)}>
               Save these
             </Button>
             <TakeAway kind="joint" id={joint.id} name={joint.name} after={`/engines/${joint.engineId}/joints`} />
@@ -164,8 +174,12 @@ export function ShapeFold({ joint, pulled, onChange, onDetail }: Props) {
         </a>
         {joint.pattern === 'free' && ', in millimetres: printed at full size it lies on the part'}
       </p>
-      {pulled && (
-        <p className="soft">Nuts of it were pulled: how many there are, and how they lie, stands as it was pulled.</p>
+      {(pulled || halfPulled) && (
+        <p className="soft">
+          {halfPulled
+            ? 'A round of it is half pulled: how many there are, and how they lie, stands until it is done.'
+            : 'Nuts of it were pulled: another number or other places are for the next round, and what was pulled stays as it was.'}
+        </p>
       )}
       <CopyJointForm jointId={joint.id} />
     </Disclosure>

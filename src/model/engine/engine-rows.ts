@@ -17,7 +17,7 @@ import { endsInTurn, type PlannedFigure } from '@/model/joint/tightening-plan';
 import { isNoteOf, type NotedThing, type NoteWithPhotos } from '@/model/note';
 import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
-import { decidingOf, isSettled, kindChanges } from '@/model/joint/sheet-changes';
+import { decidingOf, isSettled, wholeChanged } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { BuildLine } from '@/model/order/build-line';
 import { openedAt, openingsOf } from '@/model/order/openings';
@@ -108,7 +108,7 @@ function isChanged(joint: Joint, leaves: readonly Leaf[], round: TighteningState
     return pulled ? [{ pulled, of: jointOfKind(joint, kind) }] : [];
   });
   return (
-    kindChanges(plan.kinds, joint.detail).length > 0 ||
+    wholeChanged(plan, joint).length > 0 ||
     [{ pulled: plan, of: joint }, ...pairs].some(({ pulled, of }) => isFigureChanged(of, leafOf(of), pulled))
   );
 }

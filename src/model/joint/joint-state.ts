@@ -24,3 +24,9 @@ export interface JointState {
   /** What stands against the page that its figure is from. */
   readonly page: readonly Guard[];
 }
+
+/** Whether the last round that was pulled in is not done: how many fasteners there are, and how they lie, stands till then. */
+export function isHalfPulled(rounds: readonly TighteningState[]): boolean {
+  const last = rounds.findLast(({ state }) => state.last !== undefined);
+  return last !== undefined && !last.state.complete;
+}

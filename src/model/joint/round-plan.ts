@@ -17,6 +17,7 @@ import {
 } from './joint-result';
 import { positionsOf, shapeOfPlan } from './joint-shape';
 import { ownPlaces } from './kind-places';
+import { shapeChanges } from './sheet-changes';
 import { endsInTurn, type PlannedFigure, type TighteningPlan } from './tightening-plan';
 
 interface PlanOptions {
@@ -128,8 +129,10 @@ export function retorquePlan(
   const others = new Set(kinds.flatMap(({ places }) => places));
   const own = pulled.positions.flatMap((_, place) => (others.has(place) ? [] : [place]));
   const { order, steps } = kindsPlan({
-    ...shapeOfPlan(joint),
-    positions: pulled.positions,
+    ...(shapeChanges(pulled.positions, joint).length === 0
+      ? shapeOfPlan(joint)
+      : // The sheet says how others will lie in the next round; what was pulled is gone over in the turn it was pulled in.
+        { positions: pulled.positions, school: 'as-printed' as const, turn: pulled.order, perGroup: 1 }),
     kinds: [{ places: own, ladder: pulled.ladder }, ...kinds].map(({ places, ladder: { setting, target_Nm } }) => {
       const last = pulled.steps.findLast((step) => step.kind === 'pull' && places.includes(step.position));
       const stage = last?.kind === 'pull' ? last : { setting: setting.rounded, torque_Nm: target_Nm };

@@ -1,8 +1,10 @@
 import type { Guard } from '@/core/joint';
+import type { Position } from '@/core/tightening';
 import type { Problem } from '@/model/result';
 import { todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { JointInputs } from './joint-inputs';
+import { positionsOf } from './joint-shape';
 import { filmsName, type JointResult, type KindResult } from './joint-result';
 import type { KindPlan, PlannedFigure } from './tightening-plan';
 
@@ -21,13 +23,15 @@ const isSame = (a: number, b: number) => Math.abs(a / b - 1) <= SAME_TORQUE;
 const Nm = (value: number) => `${Number(value.toPrecision(3))} N·m`;
 
 /** What fasteners were pulled with, as far as a sheet can contradict it. */
-type PulledFigure = Pick<PlannedFigure, 'filmName' | 'thread'> & {
+export type PulledFigure = Pick<PlannedFigure, 'filmName' | 'thread'> & {
   readonly leaf: Pick<PlannedFigure['leaf'], 'printedText'>;
   readonly ladder: Pick<PlannedFigure['ladder'], 'target_Nm'>;
 };
 
 /** What a going-round was pulled with: the joint's own fasteners, and those of its kinds. */
 export type PulledWith = PulledFigure & {
+  /** Where they lay. */
+  readonly positions: readonly Position[];
   readonly kinds?: readonly (PulledFigure & Pick<KindPlan, 'name' | 'places'>)[];
 };
 
@@ -155,21 +159,42 @@ export function kindChanges(
   return was === is ? [] : [{ what: 'Which fasteners are of which kind', pulled: was, sheet: is }];
 }
 
-/** What stands against a joint whose fasteners were of other kinds when they were pulled. */
-export function kindsChanged(
-  pulled: readonly Placed[] | undefined,
-  detail: Pick<Joint['detail'], 'kinds'>,
-): readonly Guard[] {
-  const moved = kindChanges(pulled, detail);
-  return moved.length === 0
+// Places are drawn to a hundredth; nobody moved one by less.
+const SAME_PLACE = 0.05;
+
+const isSamePlace = (one: Position, other: Position | undefined): boolean =>
+  other !== undefined && Math.hypot(one[0] - other[0], one[1] - other[1]) < SAME_PLACE;
+
+/** Where fasteners lie elsewhere on the sheet, or are more or fewer, than in a round. */
+export function shapeChanges(pulled: readonly Position[], joint: Joint): readonly SheetChange[] {
+  const now = positionsOf(joint);
+  return now.length === pulled.length && now.every((place, i) => isSamePlace(place, pulled[i]))
     ? []
     : [
         {
-          code: 'kinds-changed',
-          severity: 'ask',
-          message: `${saidChanges(moved)} What was pulled stays as it was pulled; it is another joint from the next round on.`,
+          what: 'Its fasteners',
+          pulled: `${pulled.length} where they lay then`,
+          sheet: `${now.length} elsewhere`,
         },
       ];
+}
+
+/** What stands against a joint whose fasteners lay elsewhere, or were of other kinds, when they were pulled. */
+export function wholeChanged(pulled: Pick<PulledWith, 'positions' | 'kinds'>, joint: Joint): readonly Guard[] {
+  const sayOf = (code: string, moved: readonly SheetChange[]): readonly Guard[] =>
+    moved.length === 0
+      ? []
+      : [
+          {
+            code,
+            severity: 'ask',
+            message: `${saidChanges(moved)} What was pulled stays as it was pulled; it is another joint from the next round on.`,
+          },
+        ];
+  return [
+    ...sayOf('places-changed', shapeChanges(pulled.positions, joint)),
+    ...sayOf('kinds-changed', kindChanges(pulled.kinds, joint.detail)),
+  ];
 }
 
 /**
@@ -182,7 +207,8 @@ export function wholeChanges(
   worked: Pick<JointResult, 'ladder'>,
   kinds: readonly KindResult[],
 ): { readonly changes: readonly SheetChange[]; readonly guards: readonly Guard[] } {
-  const moved = kindChanges(plan.kinds, setting.joint.detail);
+  const { joint } = setting;
+  const moved = [...shapeChanges(plan.positions, joint), ...kindChanges(plan.kinds, joint.detail)];
   const own = sheetChanges(plan, setting, worked);
   const others = kinds.flatMap((one) => {
     const pulled = plan.kinds?.find(({ name }) => name === one.kind.name);
@@ -196,8 +222,8 @@ export function wholeChanges(
       ...others.flatMap(({ kind, changes }) => changes.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` }))),
     ],
     guards: [
-      ...kindsChanged(plan.kinds, setting.joint.detail),
-      ...changeGuards(own, plan, worked.ladder.target_Nm, setting.joint.detail.changeMeans),
+      ...wholeChanged(plan, joint),
+      ...changeGuards(own, plan, worked.ladder.target_Nm, joint.detail.changeMeans),
       ...others.flatMap(({ kind, worked: of, pulled, changes }) =>
         changeGuards(changes, pulled, of.ladder.target_Nm, kind.detail.changeMeans).map((guard) => ({
           ...guard,

@@ -19,7 +19,7 @@ import { FaceInstruments, FaceLive } from './face-instruments';
 import { FaceKeyRow } from './face-key-row';
 import { FaceTroubles } from './face-troubles';
 import type { KnownOfPlaces } from './known-of-places';
-import { lockingAt } from './lock-words';
+import { LOCK_LAST, lockingAt } from './lock-words';
 import { LookingOn } from './looking-on';
 import type { ChangedSince } from './queries';
 import { say } from './say';
@@ -131,6 +131,8 @@ export function FaceBody(props: FaceBodyProps) {
         pending={record.pending}
         caps={props.caps}
         placeNotes={props.known.placeNotes}
+        purpose={purpose}
+        isLocked={(position) => LOCK_LAST[lockingAt(props, position)] !== undefined}
         beside={props.beside}
       />
       <FaceLive heard={heard} />

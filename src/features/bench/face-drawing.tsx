@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
 import type { RoundState } from '@/core/tightening';
 import { turnNumber } from '@/interface/words/bench-words';
+import { fastenerStates, statesLine } from '@/interface/words/state-words';
 import { lettersOf } from '@/interface/words/kind-words';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { boxNear } from '@/interface/pattern/pattern-geometry';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import type { PlaceNote } from '@/model/joint/place-note';
+import type { Purpose } from '@/model/joint/tightening';
 import styles from './face.module.css';
 
 interface Props {
@@ -15,12 +17,18 @@ interface Props {
   readonly pending: ReadonlySet<number>;
   readonly caps: boolean;
   readonly placeNotes: readonly PlaceNote[];
+  readonly purpose: Purpose;
+  /** What a fastener is locked with when it is at its figure. */
+  readonly isLocked: (position: number) => boolean;
   /** What stands under it. */
   readonly beside?: ReactNode;
 }
 
+const STATES = 'face-states';
+
 /** The joint as it lies; of a large one the next fastener and its neighbours, with the whole as a strip. */
-export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, beside }: Props) {
+export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, purpose, isLocked, beside }: Props) {
+  const shown = { plan, round, isRepull: purpose === 'retorque', isLocked };
   const near = beside === undefined ? boxNear(plan.positions, next) : undefined;
   const drawing = {
     positions: plan.positions,
@@ -31,6 +39,7 @@ export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, besi
     caps,
     noted: new Set(placeNotes.map(({ place }) => place)),
     letters: lettersOf(plan.positions.length, plan.kinds),
+    states: fastenerStates(shown),
   };
   const label =
     next === undefined
@@ -38,7 +47,10 @@ export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, besi
       : `The fasteners; next is number ${turnNumber(plan, next)} of ${plan.positions.length}`;
   return (
     <div className={styles.pattern} data-parted={beside === undefined ? near !== undefined || undefined : 'beside'}>
-      <PatternDrawing {...drawing} box={near} label={label} />
+      <PatternDrawing {...drawing} box={near} label={label} describedBy={STATES} />
+      <p className="only-spoken" id={STATES}>
+        {statesLine(shown)}
+      </p>
       {beside}
       {near && (
         <div className={styles.whole}>

@@ -21,6 +21,10 @@ interface Props {
   /** The part that is drawn large beside this drawing of the whole. */
   readonly near?: Box;
   readonly label: string;
+  /** The element that says in words what is drawn. */
+  readonly describedBy?: string;
+  /** By place, its state by name: shown where a pointer rests on it. */
+  readonly states?: readonly string[];
 }
 
 const HEAD = 27;
@@ -34,13 +38,14 @@ interface FastenerProps {
   readonly pending: boolean;
   readonly noted: boolean;
   readonly letter?: string;
+  readonly state?: string;
 }
 
 /**
  * One fastener: open ring, a tick a pass, a small ring for a pass at which it did not move, witness mark when final,
  * triangle when it wants attention.
  */
-const Fastener = ({ at: [x, y], turn, mark, next, pending, noted, letter }: FastenerProps) => (
+const Fastener = ({ at: [x, y], turn, mark, next, pending, noted, letter, state }: FastenerProps) => (
   <g
     transform={`translate(${x} ${y})`}
     data-next={next || undefined}
@@ -48,6 +53,7 @@ const Fastener = ({ at: [x, y], turn, mark, next, pending, noted, letter }: Fast
     data-final={mark.final || undefined}
     className={styles.fastener}
   >
+    {state && <title>{`${turn}: ${state}`}</title>}
     {next && <circle r={HEAD + 13} className={styles.halo} />}
     {mark.attention ? (
       <polygon points={trianglePoints(HEAD + 10)} className={styles.attention} />
@@ -105,6 +111,8 @@ export function PatternDrawing({
   box = patternBox(positions),
   near,
   label,
+  describedBy,
+  states,
 }: Props) {
   return (
     <svg
@@ -112,6 +120,7 @@ export function PatternDrawing({
       viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       role="img"
       aria-label={label}
+      aria-describedby={describedBy}
     >
       {caps && <Caps positions={positions} />}
       {positions.map((at, i) => (
@@ -124,6 +133,7 @@ export function PatternDrawing({
           pending={pending?.has(i) ?? false}
           noted={noted?.has(i) ?? false}
           letter={letters?.[i]}
+          state={states?.[i]}
         />
       ))}
       {near && <rect {...near} rx={18} className={styles.near} />}

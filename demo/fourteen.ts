@@ -157,6 +157,7 @@ export const fourteen: YardEngine = {
           depth_mm: 30,
           solid: 0.8,
           foundation_N_per_mm3: 70,
+          unloading: 3,
           pitch_mm: 68,
           margin_mm: 20,
           boltStiffness_N_per_mm: 300_000,

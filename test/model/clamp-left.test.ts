@@ -147,7 +147,7 @@ test('a fastener of another kind is as much stiffer as it has more metal', () =>
     detail: { ...head.detail, today: null },
   };
   const mixed = { ...head, detail: { ...head.detail, kinds: [kind as never] } };
-  const [own, other] = [giving, givingOfJoint(mixed, facts)];
+  const [own, other] = [giving.loading, givingOfJoint(mixed, facts).loading];
   expect(other[1]?.[1]).toBe(own[1]?.[1]);
   const more = there(other[0]?.[0]) - there(own[0]?.[0]);
   expect(more).toBeCloseTo((bsf('7/16') / bsf('5/16') - 1) / facts.boltStiffness_N_per_mm, 12);

@@ -16,6 +16,7 @@ const facts = (given: Partial<ClampMapFacts> = {}): ClampMapFacts => ({
   gasket: 'copper-sandwich',
   ...there(HEADS.find(({ id }) => id === 'iron')).facts,
   foundation_N_per_mm3: 60,
+  unloading: 1,
   pitch_mm: 95,
   margin_mm: 30,
   boltStiffness_N_per_mm: 1.2e5,
@@ -89,8 +90,19 @@ describe('the map of a head of ten', () => {
     const free: Joint = { ...head, pattern: 'free', detail: { ...head.detail, places } };
     const own = givingOfJoint(free, facts({ pitch_mm: null }));
     const patterned = givingOfJoint(head, facts());
-    own.forEach((row, i) => row.forEach((value, j) => expect(value).toBeCloseTo(there(patterned[i]?.[j]), 12)));
+    own.loading.forEach((row, i) =>
+      row.forEach((value, j) => expect(value).toBeCloseTo(there(patterned.loading[i]?.[j]), 12)),
+    );
   });
+});
+
+test('what springs back stiffer is reckoned apart, and is the plain bedding where it does not', () => {
+  const { loading, unloading } = givingOfJoint(head, facts({ unloading: 4 }));
+  expect(unloading[0]?.[0]).toBeLessThan(there(loading[0]?.[0]));
+  expect(unloading).toEqual(givingOfJoint(head, facts({ foundation_N_per_mm3: 240 })).loading);
+  const plain = givingOfJoint(head, facts());
+  expect(plain.unloading).toBe(plain.loading);
+  for (const { facts: given } of GASKETS) expect(given.unloading).toBeGreaterThan(1);
 });
 
 test('a pattern whose pitch nobody said is not drawn', () =>

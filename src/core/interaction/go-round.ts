@@ -1,5 +1,5 @@
 import { factor, part, solve, type Matrix } from './positive-definite';
-import { pulled, unpulled } from './interaction';
+import { pulled, unpulled, type Giving } from './interaction';
 
 /** One pull of a round: which fastener, counted from 0, and to what clamp load. */
 export interface RoundPull {
@@ -11,12 +11,32 @@ export interface RoundPull {
 export const pullsOf = (order: readonly number[], targets_N: readonly number[]): readonly RoundPull[] =>
   targets_N.flatMap((target_N) => order.map((place) => ({ place, target_N })));
 
+/** By fastener: how the load of every one moves for a newton more in the one that is pulled. */
+interface Shifts {
+  readonly loading: Float64Array;
+  readonly unloading: Float64Array;
+}
+
 /** A round made ready to be gone through many times. */
 export interface Round {
-  readonly giving: Matrix;
+  readonly giving: Giving;
   readonly pulls: readonly RoundPull[];
-  /** For each pull, and maybe more, how the load of every fastener moves for a newton more in the one that is pulled. */
-  readonly shifts: readonly Float64Array[];
+  /** For each pull, and maybe more. */
+  readonly shifts: readonly Shifts[];
+}
+
+/**
+ * Which pulls press the gasket further than it was: those above all that their own fastener was pulled to before. The
+ * figure that is meant decides, however the pull comes out.
+ * @source elementary: a gasket takes a set, and unloads along a steeper line than it was loaded along
+ */
+export function risingOf(pulls: readonly RoundPull[]): readonly boolean[] {
+  const highest = new Map<number, number>();
+  return pulls.map(({ place, target_N }) => {
+    const before = highest.get(place) ?? 0;
+    highest.set(place, Math.max(before, target_N));
+    return target_N > before;
+  });
 }
 
 /**
@@ -39,29 +59,34 @@ function shiftOf(giving: Matrix, taking: readonly number[], place: number): Floa
 /**
  * Makes a round ready: which nuts take part at each pull is the same however hard each is pulled, so that what it does
  * to the others is worked out once.
- * @param giving as of `givingOf`
  * @throws DomainError not-positive-definite
  */
-export function roundOf(giving: Matrix, pulls: readonly RoundPull[]): Round {
+export function roundOf(giving: Giving, pulls: readonly RoundPull[]): Round {
   const taking: number[] = [];
-  const known = new Map<number, Float64Array>();
+  const known = new Map<number, Shifts>();
   const shifts = pulls.map(({ place }) => {
     if (!taking.includes(place)) {
       taking.push(place);
       known.clear();
     }
-    const shift = known.get(place) ?? shiftOf(giving, taking, place);
-    known.set(place, shift);
-    return shift;
+    const found = known.get(place);
+    if (found) return found;
+    const loading = shiftOf(giving.loading, taking, place);
+    const isAlike = giving.loading === giving.unloading;
+    const made = { loading, unloading: isAlike ? loading : shiftOf(giving.unloading, taking, place) };
+    known.set(place, made);
+    return made;
   });
   return { giving, pulls, shifts };
 }
 
 /** The same by complementarity, for a round in which a nut is let go of altogether. */
 function byComplementarity({ giving, pulls }: Round, factors: Float64Array | undefined): Float64Array {
-  let standing = unpulled(giving.length);
+  const rising = risingOf(pulls);
+  let standing = unpulled(giving.loading.length);
   pulls.forEach(({ place, target_N }, k) => {
-    standing = pulled(giving, standing, place, target_N * (factors?.[k] ?? 1));
+    const gives = rising[k] ? giving.loading : giving.unloading;
+    standing = pulled(gives, standing, place, target_N * (factors?.[k] ?? 1));
   });
   return Float64Array.from(standing.forces_N);
 }
@@ -72,14 +97,16 @@ function byComplementarity({ giving, pulls }: Round, factors: Float64Array | und
  */
 export function goRound(round: Round, factors?: Float64Array): Float64Array {
   const { giving, pulls, shifts } = round;
-  const n = giving.length;
-  const forces = new Float64Array(n);
+  const n = giving.loading.length;
+  const [forces, highest] = [new Float64Array(n), new Float64Array(n)];
   for (let k = 0; k < pulls.length; k++) {
     const { place, target_N } = pulls[k] as RoundPull;
+    const isRising = target_N > (highest[place] as number);
+    if (isRising) highest[place] = target_N;
     const more = target_N * (factors ? (factors[k] as number) : 1) - (forces[place] as number);
     // A nut that holds as much already does not move.
     if (more <= 0) continue;
-    const shift = shifts[k] as Float64Array;
+    const shift = (shifts[k] as Shifts)[isRising ? 'loading' : 'unloading'];
     for (let i = 0; i < n; i++) {
       const force = (forces[i] as number) + more * (shift[i] as number);
       if (force < 0) return byComplementarity(round, factors);

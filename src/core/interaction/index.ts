@@ -1,12 +1,14 @@
 export { evenness, type Evenness } from './evenness';
-export { goRound, pullsOf, roundOf, type Round, type RoundPull } from './go-round';
+export { goRound, pullsOf, risingOf, roundOf, type Round, type RoundPull } from './go-round';
 export {
+  givingAlike,
   givingOf,
   interaction,
   pulled,
   slackened,
   turnedOn,
   unpulled,
+  type Giving,
   type Interaction,
   type InteractionInput,
   type InteractionPass,

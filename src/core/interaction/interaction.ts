@@ -1,5 +1,5 @@
 import { DomainError, assertPositive } from '@/core/units';
-import { factor, part, type Matrix } from './positive-definite';
+import { dot, factor, part, type Matrix } from './positive-definite';
 import { MAX_INTERACTING } from './most';
 import { settled } from './settled';
 
@@ -77,8 +77,22 @@ export function givingOf({ compliance, boltStiffness_N_per_mm }: Omit<Interactio
   return giving;
 }
 
+/**
+ * What gives at each fastener as a gasket is pressed further than it ever was, and as it springs back or is pressed
+ * again as far as before: then it is several times as stiff.
+ */
+export interface Giving {
+  readonly loading: Matrix;
+  readonly unloading: Matrix;
+}
+
+/** Of a joint that gives as much either way. */
+export const givingAlike = (giving: Matrix): Giving => ({ loading: giving, unloading: giving });
+
 /** Fasteners and how far each nut was turned down, as a round goes on. */
 export interface Standing {
+  /** What gave when the advances were told; nothing where no nut was pulled yet. */
+  readonly by?: Matrix;
   readonly forces_N: readonly number[];
   /** Advance of each nut, mm; undefined of one that was not pulled yet. */
   readonly advances_mm: readonly (number | undefined)[];
@@ -90,11 +104,26 @@ export const unpulled = (n: number): Standing => ({
 });
 
 /**
+ * The same forces told by what gives from now on: the set that a gasket took is no advance of a nut any more. What is
+ * missing to a nut that is loose stays missing.
+ */
+function toldBy(giving: Matrix, standing: Standing): Standing {
+  const { by, forces_N, advances_mm } = standing;
+  if (by === giving || by === undefined) return { ...standing, by: giving };
+  const moved = advances_mm.map((advance, i) => {
+    if (advance === undefined) return undefined;
+    return advance + dot(giving[i] as readonly number[], forces_N) - dot(by[i] as readonly number[], forces_N);
+  });
+  return { by: giving, forces_N, advances_mm: moved };
+}
+
+/**
  * One nut pulled to a clamp load: its own advance is what it takes, that of every other nut stays. A nut that holds as
  * much already does not move. No nut pushes: one that is let go of altogether stands loose until it is reached again.
  */
-export function pulled(giving: Matrix, { forces_N, advances_mm }: Standing, nut: number, target_N: number): Standing {
-  if (advances_mm[nut] !== undefined && (forces_N[nut] as number) >= target_N) return { forces_N, advances_mm };
+export function pulled(giving: Matrix, before: Standing, nut: number, target_N: number): Standing {
+  if (before.advances_mm[nut] !== undefined && (before.forces_N[nut] as number) >= target_N) return before;
+  const { forces_N, advances_mm } = toldBy(giving, before);
   const others = advances_mm.flatMap((advance, i) => (advance !== undefined && i !== nut ? [i] : []));
   // With the pulled nut at its load the rest is as it would be under a load from outside.
   const right = others.map((i) => (advances_mm[i] as number) - (giving[i]?.[nut] as number) * target_N);
@@ -105,7 +134,7 @@ export function pulled(giving: Matrix, { forces_N, advances_mm }: Standing, nut:
     forces[one] = left[i] as number;
   });
   const advance = forces.reduce((sum, force, i) => sum + (giving[nut]?.[i] as number) * force, 0);
-  return { forces_N: forces, advances_mm: advances_mm.map((one, i) => (i === nut ? advance : one)) };
+  return { by: giving, forces_N: forces, advances_mm: advances_mm.map((one, i) => (i === nut ? advance : one)) };
 }
 
 /** What all hold once each nut stands where it was turned to. */
@@ -119,24 +148,24 @@ function settledAt(giving: Matrix, advances_mm: Standing['advances_mm']): Standi
   taking.forEach((one, i) => {
     forces[one] = left[i] as number;
   });
-  return { forces_N: forces, advances_mm };
+  return { by: giving, forces_N: forces, advances_mm };
 }
 
 /**
  * One nut turned on from where it stands; every other nut stays.
  * @param advance_mm how far it comes down: its pitch for a whole turn
  */
-export const turnedOn = (giving: Matrix, { advances_mm }: Standing, nut: number, advance_mm: number): Standing =>
+export const turnedOn = (giving: Matrix, before: Standing, nut: number, advance_mm: number): Standing =>
   settledAt(
     giving,
-    advances_mm.map((one, i) => (i === nut ? (one ?? 0) + advance_mm : one)),
+    toldBy(giving, before).advances_mm.map((one, i) => (i === nut ? (one ?? 0) + advance_mm : one)),
   );
 
 /** One nut slackened until it holds nothing: what it held comes on the others. */
-export const slackened = (giving: Matrix, { advances_mm }: Standing, nut: number): Standing =>
+export const slackened = (giving: Matrix, before: Standing, nut: number): Standing =>
   settledAt(
     giving,
-    advances_mm.map((one, i) => (i === nut ? undefined : one)),
+    toldBy(giving, before).advances_mm.map((one, i) => (i === nut ? undefined : one)),
   );
 
 /**

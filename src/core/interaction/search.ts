@@ -1,4 +1,4 @@
-import type { Matrix } from './positive-definite';
+import type { Giving } from './interaction';
 import { evenness } from './evenness';
 import { goRound, pullsOf, roundOf, type Round } from './go-round';
 
@@ -16,7 +16,7 @@ export interface JudgedWay extends RoundWay {
 }
 
 export interface SearchInput extends RoundWay {
-  readonly giving: Matrix;
+  readonly giving: Giving;
   readonly target_N: number;
   /** Which ring each fastener lies in, 0 the innermost; none where the turn is not to be looked at. */
   readonly rings?: readonly number[];

@@ -1,4 +1,4 @@
-import { evenness, goRound, roundOf, type RoundPull } from '@/core/interaction';
+import { evenness, goRound, roundOf, type Giving, type RoundPull } from '@/core/interaction';
 import { DomainError } from '@/core/units';
 import { normalQuantile } from './normal';
 import { quantilesOf } from './quantile';
@@ -15,8 +15,7 @@ export interface ClampDeviations {
 }
 
 export interface ClampScatterInput {
-  /** As of `givingOf`. */
-  readonly giving: readonly (readonly number[])[];
+  readonly giving: Giving;
   readonly pulls: readonly RoundPull[];
   readonly deviations: ClampDeviations;
   readonly samples: number;
@@ -79,7 +78,7 @@ export function startClampScatter(input: ClampScatterInput): ClampScatterRun {
   assertScatter(input);
   const { giving, pulls, deviations, samples, seed } = input;
   const round = roundOf(giving, pulls);
-  const n = giving.length;
+  const n = giving.loading.length;
   const random = createRandom(seed);
   const chance = new Float64Array(1 + n + pulls.length);
   const [own, factors] = [new Float64Array(n), new Float64Array(pulls.length)];

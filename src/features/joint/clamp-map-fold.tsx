@@ -54,6 +54,7 @@ const NOTHING: Draft = {
   depth_mm: null,
   solid: null,
   foundation_N_per_mm3: null,
+  unloading: null,
   pitch_mm: null,
   margin_mm: TYPICAL_MARGIN_MM,
   boltStiffness_N_per_mm: null,
@@ -129,6 +130,7 @@ function Inputs({ draft, joint, round, onDraft }: InputProps) {
       {number('Depth, mm', 'depth_mm')}
       {number('Solid share', 'solid', 'Of its bending stiffness: 1 is solid')}
       {number('Bedding, N/mm³', 'foundation_N_per_mm3', 'Gasket and block together')}
+      {number('Springs back stiffer, times', 'unloading', '1: it gives as much either way; 3 to 10 of a soft gasket')}
       {joint.pattern !== 'free' && number('Pitch, mm', 'pitch_mm', 'Between neighbours')}
       {number('Margin, mm', 'margin_mm', 'From the outermost to the edge; 20 stands typical', true)}
       {number('Fastener, N/mm', 'boltStiffness_N_per_mm', 'Known once its grip is')}

@@ -1,4 +1,4 @@
-import { evenness, goRound, pullsOf, roundOf, type Evenness, type RoundPull } from '@/core/interaction';
+import { evenness, goRound, pullsOf, roundOf, type Evenness, type Giving, type RoundPull } from '@/core/interaction';
 import type { PlannedStage } from '@/core/tightening';
 import {
   asPlanned,
@@ -26,12 +26,7 @@ interface Row {
  * @param pulls of the plan as it stands
  * @throws DomainError
  */
-function worksOf(
-  giving: readonly (readonly number[])[],
-  turn: readonly number[],
-  targets: readonly number[],
-  pulls: readonly RoundPull[],
-) {
+function worksOf(giving: Giving, turn: readonly number[], targets: readonly number[], pulls: readonly RoundPull[]) {
   const final_N = targets.at(-1) ?? 0;
   const after = (round: readonly RoundPull[]) => evenness(goRound(roundOf(giving, round)));
   const inTurn = (order: readonly number[], passes: readonly number[]) => after(pullsOf(order, passes));
@@ -63,7 +58,7 @@ interface MapInput {
 }
 
 interface ShownMap {
-  readonly giving: readonly (readonly number[])[];
+  readonly giving: Giving;
   readonly turn: readonly number[];
   readonly frames: readonly PassageFrame[];
   /** Ways at the side of it, where all fasteners are of one kind. */

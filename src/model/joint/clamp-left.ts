@@ -1,4 +1,4 @@
-import { pulled, slackened, turnedOn, unpulled, type Standing } from '@/core/interaction';
+import { pulled, slackened, turnedOn, unpulled, type Giving, type Standing } from '@/core/interaction';
 import { threadNamed } from '@/core/thread';
 import type { DoneEvent, PullStep, Step } from '@/core/tightening';
 import { askedAt } from './pull-reading';
@@ -93,33 +93,41 @@ function movesOf(
   return [...slack, { ...at, is: 'pull', share: shareOf(plan, step, figureOf(place), factor) }];
 }
 
-/** Does one thing to one fastener, and lets the others find what they hold then. */
+/**
+ * Does one thing to one fastener, and lets the others find what they hold then. The gasket gives as one that is pressed
+ * for the first time where the fastener is brought further than it ever was.
+ */
 function moved(
-  giving: readonly (readonly number[])[],
+  giving: Giving,
   standing: Standing,
   move: ClampMove,
-  figureOf: (place: number) => FigureLeft,
+  { clamp_N, pitch_mm }: FigureLeft,
+  highest_N: number,
 ): Standing {
-  const { clamp_N, pitch_mm } = figureOf(move.place);
-  if (move.is === 'slacken') return slackened(giving, standing, move.place);
-  if (move.is === 'turn') return turnedOn(giving, standing, move.place, (pitch_mm * move.turn_deg) / 360);
-  return move.share > 0 ? pulled(giving, standing, move.place, clamp_N * move.share) : standing;
+  if (move.is === 'slacken') return slackened(giving.unloading, standing, move.place);
+  if (move.is === 'turn') return turnedOn(giving.loading, standing, move.place, (pitch_mm * move.turn_deg) / 360);
+  const target_N = clamp_N * move.share;
+  const gives = target_N > highest_N ? giving.loading : giving.unloading;
+  return target_N > 0 ? pulled(gives, standing, move.place, target_N) : standing;
 }
 
 /** Goes through a passage move by move. @throws DomainError where what gives cannot be solved */
-export function framesOf(giving: readonly (readonly number[])[], { moves, figures }: Passage): readonly PassageFrame[] {
+export function framesOf(giving: Giving, { moves, figures }: Passage): readonly PassageFrame[] {
   const figureOf = (place: number) => figures[place] as FigureLeft;
-  let standing = unpulled(giving.length);
+  const highest = new Map<number, number>();
+  let standing = unpulled(giving.loading.length);
   return moves.map((move) => {
-    standing = moved(giving, standing, move, figureOf);
+    const before = highest.get(move.place) ?? 0;
+    standing = moved(giving, standing, move, figureOf(move.place), before);
+    highest.set(move.place, Math.max(before, standing.forces_N[move.place] as number));
     const shares = standing.forces_N.map((force, place) => force / figureOf(place).clamp_N);
     return { place: move.place, stage: move.stage, shares };
   });
 }
 
 /** What a record leaves in each fastener, as a share of what its own figure gives it. */
-export const sharesAfter = (giving: readonly (readonly number[])[], passage: Passage): readonly number[] =>
-  framesOf(giving, passage).at(-1)?.shares ?? giving.map(() => 0);
+export const sharesAfter = (giving: Giving, passage: Passage): readonly number[] =>
+  framesOf(giving, passage).at(-1)?.shares ?? giving.loading.map(() => 0);
 
 /** What the lines of a round come to. */
 export function passageOf(

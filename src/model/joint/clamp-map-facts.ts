@@ -8,6 +8,8 @@ export interface ClampMapFacts {
   /** Share of the bending stiffness of a solid plate that is left by what it is hollow for. */
   readonly solid: number;
   readonly foundation_N_per_mm3: number;
+  /** How many times as stiff it is as it springs back, or is pressed as far as before; 1 where it gives as much either way. */
+  readonly unloading: number;
   /** Between neighbours of the pattern; null of a joint in no pattern, whose places say it. */
   readonly pitch_mm: number | null;
   /** From the outermost fasteners to the edge. */
@@ -49,11 +51,19 @@ export const HEADS: readonly Preset<HeadFacts>[] = [
   { id: 'cover', name: 'Aluminium cover, 6 mm thick', facts: { ...ALUMINIUM, depth_mm: 6, solid: 1 } },
 ];
 
-/** Pressure for each millimetre that gasket and what lies under it give together. */
-export const GASKETS: readonly Preset<Pick<ClampMapFacts, 'foundation_N_per_mm3'>>[] = [
-  { id: 'composite-first', name: 'Composite, pulled for the first time', facts: { foundation_N_per_mm3: 30 } },
-  { id: 'composite-settled', name: 'Composite, settled', facts: { foundation_N_per_mm3: 120 } },
-  { id: 'copper-sandwich', name: 'Copper with a soft filling', facts: { foundation_N_per_mm3: 70 } },
-  { id: 'copper', name: 'Solid copper, annealed', facts: { foundation_N_per_mm3: 200 } },
-  { id: 'steel', name: 'Embossed steel, not yet flat', facts: { foundation_N_per_mm3: 120 } },
+/**
+ * Pressure for each millimetre that gasket and what lies under it give together, and how much stiffer it springs back.
+ * @source unloading is commonly 3 to 10 times as stiff as loading for a soft gasket; the least is taken, and no more than
+ * twice for one that has settled, whose loading is stiff already
+ */
+export const GASKETS: readonly Preset<Pick<ClampMapFacts, 'foundation_N_per_mm3' | 'unloading'>>[] = [
+  {
+    id: 'composite-first',
+    name: 'Composite, pulled for the first time',
+    facts: { foundation_N_per_mm3: 30, unloading: 4 },
+  },
+  { id: 'composite-settled', name: 'Composite, settled', facts: { foundation_N_per_mm3: 120, unloading: 2 } },
+  { id: 'copper-sandwich', name: 'Copper with a soft filling', facts: { foundation_N_per_mm3: 70, unloading: 3 } },
+  { id: 'copper', name: 'Solid copper, annealed', facts: { foundation_N_per_mm3: 200, unloading: 3 } },
+  { id: 'steel', name: 'Embossed steel, not yet flat', facts: { foundation_N_per_mm3: 120, unloading: 3 } },
 ];

@@ -1,4 +1,4 @@
-import { givingOf, plateCompliance } from '@/core/interaction';
+import { givingAlike, givingOf, plateCompliance, type Giving } from '@/core/interaction';
 import type { ClampBand } from '@/core/joint';
 import type { ClampDeviations } from '@/core/statistics';
 import { threadNamed } from '@/core/thread';
@@ -39,21 +39,25 @@ function stiffnesses({ fasteners, thread, detail }: Joint, own_N_per_mm: number)
 }
 
 /** What gives at each fastener of a joint: the part as a plate on its gasket, and the fastener. @throws DomainError */
-export function givingOfJoint(joint: Joint, facts: ClampMapFacts): readonly (readonly number[])[] {
-  const { E_GPa, poisson, depth_mm, solid, foundation_N_per_mm3, margin_mm, boltStiffness_N_per_mm } = facts;
+export function givingOfJoint(joint: Joint, facts: ClampMapFacts): Giving {
+  const { E_GPa, poisson, depth_mm, solid, foundation_N_per_mm3, unloading, margin_mm, boltStiffness_N_per_mm } = facts;
   const placed = places_mm(joint, facts.pitch_mm);
   const side = (axis: 0 | 1) => Math.max(...placed.map((place) => place[axis])) + 2 * margin_mm;
   const [length_mm, width_mm] = [side(0), side(1)];
-  const { compliance } = plateCompliance({
-    length_mm,
-    width_mm,
-    positions: placed.map(([x, y]): Position => [x + margin_mm, y + margin_mm]),
-    D_Nmm: (solid * E_GPa * 1000 * depth_mm ** 3) / (12 * (1 - poisson ** 2)),
-    foundation_N_per_mm3,
-    poisson,
-    terms: length_mm >= width_mm ? TERMS : [TERMS[1], TERMS[0]],
-  });
-  return givingOf({ compliance, boltStiffness_N_per_mm: stiffnesses(joint, boltStiffness_N_per_mm) });
+  const onBedding = (bedding_N_per_mm3: number) => {
+    const { compliance } = plateCompliance({
+      length_mm,
+      width_mm,
+      positions: placed.map(([x, y]): Position => [x + margin_mm, y + margin_mm]),
+      D_Nmm: (solid * E_GPa * 1000 * depth_mm ** 3) / (12 * (1 - poisson ** 2)),
+      foundation_N_per_mm3: bedding_N_per_mm3,
+      poisson,
+      terms: length_mm >= width_mm ? TERMS : [TERMS[1], TERMS[0]],
+    });
+    return givingOf({ compliance, boltStiffness_N_per_mm: stiffnesses(joint, boltStiffness_N_per_mm) });
+  };
+  const loading = onBedding(foundation_N_per_mm3);
+  return unloading === 1 ? givingAlike(loading) : { loading, unloading: onBedding(foundation_N_per_mm3 * unloading) };
 }
 
 /**

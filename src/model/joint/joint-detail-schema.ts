@@ -209,6 +209,8 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     depth_mm: sentNumber().positive().max(500).required(),
     solid: sentNumber().positive().max(1).required(),
     foundation_N_per_mm3: sentNumber().positive().max(5000).required(),
+    // What was written before gave as much either way.
+    unloading: sentNumber().min(1).max(50).default(1),
     pitch_mm: sentNumber().positive().max(1000).allow(null).required(),
     margin_mm: sentNumber().min(0).max(500).required(),
     boltStiffness_N_per_mm: sentNumber().positive().max(1e8).required(),

@@ -246,6 +246,8 @@ export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
   ...PLAIN_DETAIL,
   ...held,
   ...completeFigure(held),
+  // Before, a gasket gave as much either way.
+  clampMap: held.clampMap ? ({ unloading: 1, ...(held.clampMap as Partial<ClampMapFacts>) } as ClampMapFacts) : null,
   kinds: (held.kinds ?? []).map((kind) => ({
     ...kind,
     detail: { ...kind.detail, ...completeFigure(kind.detail) },

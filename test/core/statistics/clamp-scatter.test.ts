@@ -1,12 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
-import { evenness, goRound, roundOf } from '@/core/interaction';
+import { evenness, givingAlike, goRound, roundOf } from '@/core/interaction';
 import { startClampScatter, type ClampScatterInput } from '@/core/statistics';
 import { codeOf } from '../code-of';
 
 // Four nuts on a stiff block: hardly any of them feels the others.
-const STIFF = Array.from({ length: 4 }, (_, i) => Array.from({ length: 4 }, (_v, j) => (i === j ? 1e-5 : 1e-12)));
-const SOFT = Array.from({ length: 4 }, (_, i) =>
-  Array.from({ length: 4 }, (_v, j) => (i === j ? 2e-5 : 4e-6 / Math.abs(i - j))),
+const STIFF = givingAlike(
+  Array.from({ length: 4 }, (_, i) => Array.from({ length: 4 }, (_v, j) => (i === j ? 1e-5 : 1e-12))),
+);
+const SOFT = givingAlike(
+  Array.from({ length: 4 }, (_, i) => Array.from({ length: 4 }, (_v, j) => (i === j ? 2e-5 : 4e-6 / Math.abs(i - j)))),
 );
 const pulls = [0.5, 1].flatMap((share) => [1, 2, 0, 3].map((place) => ({ place, target_N: 20_000 * share })));
 const asked = (given: Partial<ClampScatterInput> = {}): ClampScatterInput => ({

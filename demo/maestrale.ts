@@ -11,6 +11,7 @@ const TIGHT: readonly (readonly [mm: number, torque: number])[] = [[58.141, 31],
 /** Four rod bolts, three inside their stretch and one at its ceiling without it. */
 const rodBolts: YardBoltSet = {
   id: 'demo-m-rod-bolts',
+  kind: '',
   name: 'Rod bolts',
   bolts: 4,
   segments: boltSegments(threadNamed('M8×1'), {

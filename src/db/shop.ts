@@ -6,6 +6,7 @@ import { createBoltRepository } from './repositories/bolt-repository';
 import { createBookRepository } from './repositories/book-repository';
 import { createEngineRepository } from './repositories/engine-repository';
 import { createFitRepository } from './repositories/fit-repository';
+import { createHandRepository } from './repositories/hand-repository';
 import { createHeatRepository } from './repositories/heat-repository';
 import { createJointRepository } from './repositories/joint-repository';
 import { createEngineSummaryRepository } from './repositories/engine-summary-repository';
@@ -54,6 +55,7 @@ export function openShop(file: string) {
     shims: createShimRepository(db),
     measures: createMeasureRepository(db),
     trials: createTrialRepository(db),
+    hands: createHandRepository(db),
     summaries: createEngineSummaryRepository(db),
     settings: createSettingRepository(db),
     removals: createRemovalRepository(db),

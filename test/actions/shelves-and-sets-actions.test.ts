@@ -16,7 +16,14 @@ import {
   strikeTrialPullAction,
   trialReachAction,
 } from '@/features/trial/actions';
+import { openShop } from '@/db/shop';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { knownOfPlaces } from '@/features/bench/known-of-places';
+import { buildFileOf } from '@/features/record/build-file';
+import { readBack } from '@/features/record/read-back';
+import { stretchPage } from '@/features/stretch/queries';
 import { BUILT_IN } from '@/model/shelf/shelves';
+import { rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
 import { accepted, everything, ownShop, refused, refusedWhole, there } from './own-shop';
 
 let shop: Shop;
@@ -258,6 +265,7 @@ describe('a trial of lubricants', () => {
 describe('bolts by stretch', () => {
   const SET = {
     jointId: 'demo-m-joint-rods',
+    kind: '',
     name: 'Spare set',
     bolts: 2,
     thread: 'M8×1',
@@ -284,6 +292,7 @@ describe('bolts by stretch', () => {
   });
   test.each([
     [{ jointId: 'none' }, 'jointId'],
+    [{ kind: 'Long ones' }, 'kind'],
     [{ name: '' }, 'name'],
     [{ bolts: 0 }, 'bolts'],
     [{ bolts: 61 }, 'bolts'],
@@ -296,6 +305,29 @@ describe('bolts by stretch', () => {
     [{ waistDiameter: '' }, 'waistDiameter'],
   ])('a set of %j is refused at %s', async (change, field) => {
     expect(await refusedWhole(shop, () => addBoltSetAction({ ...SET, ...change }))).toMatchObject({ field });
+  });
+
+  test('of a kind of fasteners is held against the figure of that kind, and goes with a build file', async () => {
+    const HOUSING = 'demo-n-joint-housing';
+    for (const kind of ['', 'Small bolts'])
+      await accepted(addBoltSetAction({ ...SET, jointId: HOUSING, kind, name: `Housing ${kind}` }));
+    const page = () => there(stretchPage(shop, rowsNamed(shop, 'demo-norrhem'), HOUSING, Date.now(), shelvesOf(shop)));
+    const [own, small] = page().sets;
+    expect(there(small?.figure).preload_N).toBeLessThan(there(own?.figure).preload_N);
+    expect(small?.bears?.isGradeKnown).toBe(true);
+    const joint = there(shop.joints.find(HOUSING));
+    const { stretches } = knownOfPlaces(joint, shop.bolts.ofJoint(HOUSING));
+    expect(Object.keys(stretches)).toEqual(['', 'Small bolts']);
+    const other = openShop(temporaryFile());
+    const engine = there(shop.engines.find('demo-norrhem'));
+    readBack(other, buildFileOf(shop, engine, YARD_NOW), Date.now(), () => 'unused');
+    expect(other.bolts.ofJoint(HOUSING).map(({ kind }) => kind)).toEqual(['', 'Small bolts']);
+    // The kind has another name by now: nothing is held against these bolts, and that is said.
+    shop.joints.alter({
+      ...joint,
+      detail: { ...joint.detail, kinds: joint.detail.kinds.map((kind) => ({ ...kind, name: 'Thin ones' })) },
+    });
+    expect(page().sets[1]).not.toHaveProperty('figure');
   });
 
   const read = (change: object = {}) =>

@@ -298,3 +298,32 @@ test('the margin follows what is in focus as it changes, and leaves with its she
   await expect(margin).toContainText('= 45.020 mm − 44.983 mm = 0.037 mm');
   expect(faults).toEqual([]);
 });
+
+test('a hand is tried: pulls by feel, read, drawn beside the wrenches, and one taken back', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.context().addCookies([{ name: 'spanner-who', value: 'IH', url: bench.address }]);
+  await page.goto(`${bench.address}/shelves/hands`);
+  await expect(page.getByLabel('Whose hand')).toHaveValue('IH');
+  await page.getByLabel('Thread', { exact: true }).fill('M8');
+  await page.getByLabel('Meant', { exact: true }).fill('22 Nm');
+  const read = page.getByLabel('Read', { exact: true });
+  const hand = page.getByRole('region', { name: 'IH at M8' });
+  for (const [i, figure] of ['25', '27', '24 Nm', '19 lb ft'].entries()) {
+    await read.fill(figure);
+    await read.press('Enter');
+    await expect(hand.getByRole('listitem')).toHaveCount(i + 1);
+    await expect(read).toHaveValue('');
+  }
+  await expect(hand).toContainText('16 % over what was meant, in the mean');
+  await expect(hand).toContainText(/Nine of ten pulls lie between \d+ and \d+ % of it/);
+  await hand.getByRole('button', { name: /Undo 27/ }).click();
+  await expect(hand.getByRole('listitem')).toHaveCount(3);
+  await page.reload();
+  await expect(hand.getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByRole('link', { name: /By hand/ })).toContainText('3 pulls');
+  expect(faults).toEqual([]);
+});

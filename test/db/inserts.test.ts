@@ -7,7 +7,7 @@ import { yardShop, YARD_NOW } from './temporary-shop';
 const shop = yardShop();
 const nothing = null as unknown as string;
 const counts = () =>
-  ['fit_line', 'heat_event', 'bolt_reading', 'trial_pull'].map(
+  ['fit_line', 'heat_event', 'bolt_reading', 'trial_pull', 'hand_pull'].map(
     (table) => (shop.db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n,
   );
 const [set] = shop.bolts.ofJoint('demo-m-joint-rods');
@@ -16,6 +16,7 @@ if (!set || !trial) throw new Error('the yard is not whole');
 
 const reading = { setId: set.id, bolt: 1, kind: 'free' as const, length_mm: 60, typed: '60', torque_Nm: null };
 const pull = { trialId: trial.id, bolt: '1', film: 'x', torque_Nm: 40, stretch_mm: 0.1, typed: '0.1' };
+const byHand = { hand: 'IH', thread: 'M8', meant_Nm: 20, read_Nm: 24, typed: '20, 24' };
 const cycle = { engineId: 'demo-norrhem', ranFrom: YARD_NOW, highest_C: 80, ambient_C: 15 };
 const felt = { kind: 'felt' as const, place: 0, body: { words: 'x' } };
 
@@ -24,6 +25,7 @@ const WRITES: readonly (readonly [string, (id: string, at: string) => boolean])[
   ['a run of the engine', (id, at) => shop.heat.addCycle({ ...cycle, id, ranTo: at }, YARD_NOW)],
   ['a length of a bolt', (id, at) => shop.bolts.read({ ...reading, id, at })],
   ['a pull of a trial', (id, at) => shop.trials.pull({ ...pull, id, at })],
+  ['a pull by feel', (id, at) => shop.hands.pull({ ...byHand, id, at })],
 ];
 
 describe('an insert passes over a known id and nothing else', () => {

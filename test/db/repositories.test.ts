@@ -11,6 +11,7 @@ describe('readings of bolts', () => {
   const set: BoltSet = {
     id: 'set-1',
     jointId: 'demo-m-joint-rods',
+    kind: '',
     name: 'Second set',
     bolts: 2,
     segments: [{ length_mm: 40, diameter_mm: 8 }],

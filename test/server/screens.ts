@@ -26,6 +26,7 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['practice', '/shelves/practice'],
   ['timing', '/shelves/timing'],
   ['trials', '/shelves/trials'],
+  ['by hand', '/shelves/hands'],
   ['a trial', '/shelves/trials/demo-trial-three-films'],
   ['fits', '/engines/demo-norrhem/fits'],
   ['fits of a whole engine', '/engines/demo-fourteen/fits'],

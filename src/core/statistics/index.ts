@@ -7,6 +7,7 @@ export {
   type Percentiles,
 } from './clamp-scatter';
 export { filmTrial, type FilmTrial, type Interval, type TrialFastener, type TrialPull } from './film-trial';
+export { handOf, type Hand } from './hand';
 export { monteCarlo, startMonteCarlo, type MonteCarloInput, type MonteCarloRun } from './monte-carlo';
 export { normalQuantile } from './normal';
 export { createRandom, type Random } from './random';

@@ -5,6 +5,7 @@ import { flag, initials, json, table, type Row } from '../table';
 const SET = table<BoltSet>('bolt_set', {
   id: 'id',
   jointId: 'joint_id',
+  kind: 'kind',
   name: 'name',
   bolts: 'bolts',
   segments: json('segments'),

@@ -19,7 +19,7 @@ import { notesOfPlace } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
 import { AngleDrawing } from './angle-drawing';
-import type { KnownOfPlaces } from './known-of-places';
+import type { KnownOfPlaces, StretchTarget } from './known-of-places';
 import { LOCK_LAST, lockedIn, lockingAt, SLOT_WORDS } from './lock-words';
 import styles from './face.module.css';
 
@@ -32,7 +32,7 @@ interface Props {
 }
 
 /** What is read beside the torque at the last pull: length, and which of the two ends it. */
-function useStretchWords(stretch: KnownOfPlaces['stretch'], unit: TorqueUnit): readonly string[] {
+function useStretchWords(stretch: StretchTarget | undefined, unit: TorqueUnit): readonly string[] {
   const { span } = useLengths();
   const { torque } = useFigures();
   if (!stretch) return [];
@@ -50,10 +50,10 @@ function Place({
   step,
   placeNotes,
   locking,
-  stretch,
+  stretches,
   passedOver,
 }: Pick<Props, 'plan'> &
-  Pick<KnownOfPlaces, 'placeNotes' | 'locking' | 'stretch'> & {
+  Pick<KnownOfPlaces, 'placeNotes' | 'locking' | 'stretches'> & {
     readonly step: PullStep;
     readonly passedOver?: string;
   }) {
@@ -62,7 +62,7 @@ function Place({
     ...notesOfPlace(placeNotes, step.position).map(placeNoteWords),
   ];
   const kind = kindAt(plan, step.position);
-  const stretched = useStretchWords(step.final && !kind ? stretch : undefined, plan.unit);
+  const stretched = useStretchWords(step.final ? stretches[kind?.name ?? ''] : undefined, plan.unit);
   const said = [...noted, ...(step.final && locking === 'pin' ? [SLOT_WORDS] : []), ...stretched];
   return (
     <>
@@ -207,7 +207,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       step={step}
       placeNotes={known.placeNotes}
       locking={locking}
-      stretch={known.stretch}
+      stretches={known.stretches}
       passedOver={skipped?.kind === 'skip' ? skipped.words : undefined}
     />
   );

@@ -11,8 +11,8 @@ export interface KnownOfPlaces {
   readonly locking: Locking;
   /** Of other kinds, by their names. */
   readonly kindLockings: Readonly<Record<string, Locking>>;
-  /** What its own fasteners are stretched to, and the torque that is the end of it. */
-  readonly stretch?: StretchTarget;
+  /** What fasteners are stretched to, and the torque that is the end of it, by their kind's name; the joint's own under ''. */
+  readonly stretches: Readonly<Record<string, StretchTarget>>;
 }
 
 export type StretchTarget = Pick<BoltSet, 'minStretch_mm' | 'maxStretch_mm' | 'ceiling_Nm' | 'bothEnds'>;
@@ -20,7 +20,6 @@ export type StretchTarget = Pick<BoltSet, 'minStretch_mm' | 'maxStretch_mm' | 'c
 /** @param sets the sets of bolts that the joint had, the one in use last */
 export function knownOfPlaces({ detail }: Pick<Joint, 'detail'>, sets: readonly BoltSet[]): KnownOfPlaces {
   const { placeNotes, today, original, kinds } = detail;
-  const set = sets.at(-1);
   return {
     placeNotes: [
       ...placeNotes,
@@ -30,13 +29,12 @@ export function knownOfPlaces({ detail }: Pick<Joint, 'detail'>, sets: readonly 
     ],
     locking: (today ?? original).locking,
     kindLockings: Object.fromEntries(kinds.map(({ name, detail: own }) => [name, (own.today ?? own.original).locking])),
-    ...(set && {
-      stretch: {
-        minStretch_mm: set.minStretch_mm,
-        maxStretch_mm: set.maxStretch_mm,
-        ceiling_Nm: set.ceiling_Nm,
-        bothEnds: set.bothEnds,
-      },
-    }),
+    // A later set of a kind takes the place of the one before.
+    stretches: Object.fromEntries(
+      sets.map(({ kind, minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds }) => [
+        kind,
+        { minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds },
+      ]),
+    ),
   };
 }

@@ -168,6 +168,7 @@ const segment = Joi.object({
 export const boltSet = Joi.object({
   id,
   jointId: id,
+  kind: Joi.string().max(80).allow('').default(''),
   name,
   bolts: sentNumber().integer().min(1).max(60).required(),
   segments: list(segment, 20).min(1),

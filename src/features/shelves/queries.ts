@@ -43,7 +43,7 @@ export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>):
     total: 0,
     line,
   });
-  const trials = shop.trials.count();
+  const [trials, hands] = [shop.trials.count(), shop.hands.pulls().length];
   return [
     stop('Lubricants', 'films', own('film')),
     stop('Grades', 'grades', own('grade')),
@@ -54,5 +54,6 @@ export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>):
     stop('Practice', 'practice', 'schools'),
     stop('Timing', 'timing', 'reckoner'),
     stop('Trials', 'trials', trials === 0 ? 'none yet' : `${trials}`),
+    stop('By hand', 'hands', hands === 0 ? 'none yet' : hands === 1 ? '1 pull' : `${hands} pulls`),
   ];
 }

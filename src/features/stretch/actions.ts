@@ -27,7 +27,10 @@ function segmentsOf(fields: BoltSetFields) {
 
 /** Enters a set of bolts that is tightened by stretch. */
 export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIso, tell }) => {
-  found(shop.joints, fields.jointId, 'joint', 'jointId');
+  const joint = found(shop.joints, fields.jointId, 'joint', 'jointId');
+  const { kind } = fields;
+  if (kind !== '' && !joint.detail.kinds.some((one) => one.name === kind))
+    throw new DomainError('bad-field', `There are no “${kind}” in this joint any more.`, 'kind');
   const minStretch_mm = typedLength(fields.minStretch, 'minStretch');
   const maxStretch_mm = typedLength(fields.maxStretch, 'maxStretch');
   if (!(minStretch_mm > 0 && maxStretch_mm >= minStretch_mm))
@@ -38,6 +41,7 @@ export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIs
   shop.bolts.add({
     id: nanoid(10),
     jointId,
+    kind,
     name,
     bolts,
     segments,

@@ -1,20 +1,30 @@
 'use client';
 
-import { TextInput } from '@mantine/core';
+import { NativeSelect, TextInput } from '@mantine/core';
 import type { Joint } from '@/model/joint/joint';
+import { ownPlaces } from '@/model/joint/kind-places';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addBoltSetAction } from './actions';
 
+/** What is known already of the joint's own fasteners, or of those of a kind. */
+function ofFasteners(joint: Joint, kind: string) {
+  const of = joint.detail.kinds.find(({ name }) => name === kind);
+  return {
+    kind,
+    name: of ? `${joint.name}, ${of.name}` : joint.name,
+    bolts: String((of?.places ?? ownPlaces(joint)).length),
+    thread: of ? (of.detail.today?.thread ?? of.fields.thread) : (joint.detail.today?.thread ?? joint.thread),
+  };
+}
+
 /** Describes a set of bolts as segments, with the stretch wanted and the ceiling. */
 export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly onDone: () => void }) {
   const start = {
     jointId: joint.id,
-    name: joint.name,
-    bolts: String(joint.fasteners),
-    thread: joint.detail.today?.thread ?? joint.thread,
+    ...ofFasteners(joint, ''),
     shank: '',
     shankDiameter: '',
     waist: '',
@@ -39,6 +49,17 @@ export function BoltSetForm({ joint, onDone }: { readonly joint: Joint; readonly
   const field = fields.getInputProps;
   return (
     <ActionForm label="A set of bolts" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
+      {joint.detail.kinds.length > 0 && (
+        <NativeSelect
+          label="Which fasteners"
+          data={[
+            { value: '', label: 'The joint’s own' },
+            ...joint.detail.kinds.map(({ name }) => ({ value: name, label: name })),
+          ]}
+          {...field('kind')}
+          onChange={(event) => fields.setValues(ofFasteners(joint, event.currentTarget.value))}
+        />
+      )}
       <TextInput label="Name" {...field('name')} />
       <TextInput label="Bolts" inputMode="numeric" {...field('bolts')} />
       <TextInput label="Thread" {...field('thread')} />

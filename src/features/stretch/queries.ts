@@ -3,6 +3,8 @@ import { stiffness, stretchShareOfYield, stretchVerdict, type StretchVerdict } f
 import { leastArea, MILD_YIELD_MPA, tighteningArm, type LadderFastener } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
+import { inputsOfKinds, ofKind } from '@/model/joint/fastener-kind';
+import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { Engine } from '@/model/engine/engine';
@@ -21,22 +23,33 @@ export interface BoltLine {
 
 export interface SetPage {
   readonly set: BoltSet;
-  /** Share of the yield of today's bolt at the most stretch wanted; by that of mild steel where its grade is not known. */
-  readonly mostShare: number;
-  readonly isGradeKnown: boolean;
+  /** What the torque figure of these fasteners comes to; absent where they are no longer of a kind of the joint. */
+  readonly figure?: SetFigure;
+  readonly bears?: SetBears;
   readonly stiffness_N_per_mm: number;
   readonly lines: readonly BoltLine[];
+}
+
+/** The most stretch that is wanted, against what the bolt bears. */
+export interface SetBears {
+  /** Share of the yield of today's bolt; by that of mild steel where its grade is not known. */
+  readonly mostShare: number;
+  readonly isGradeKnown: boolean;
+}
+
+/** What the torque figure of fasteners comes to, beside their stretch. */
+export interface SetFigure {
+  /** What it would stretch a bolt with: the clamp load at its middle. */
+  readonly preload_N: number;
+  /** What one newton of preload costs in torque in today’s film, mm; and the locking nut’s own torque. */
+  readonly arm_mm: number;
+  readonly prevailing_Nm: number;
 }
 
 export interface StretchPage {
   readonly joint: Joint;
   readonly engine: Engine;
   readonly sets: readonly SetPage[];
-  /** What the joint's own figure would stretch a bolt, for comparison: the clamp load at its middle. */
-  readonly preload_N: number;
-  /** What one newton of preload costs in torque in today’s film, mm; and the locking nut’s own torque. */
-  readonly arm_mm: number;
-  readonly prevailing_Nm: number;
 }
 
 const last = (readings: readonly BoltReading[], kind: BoltReading['kind']) =>
@@ -73,7 +86,7 @@ function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLi
   };
 }
 
-const yieldOf = (today: LadderFastener, set: BoltSet): Pick<SetPage, 'mostShare' | 'isGradeKnown'> => ({
+const yieldOf = (today: LadderFastener, set: BoltSet): SetBears => ({
   mostShare: stretchShareOfYield(
     {
       stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
@@ -85,7 +98,21 @@ const yieldOf = (today: LadderFastener, set: BoltSet): Pick<SetPage, 'mostShare'
   isGradeKnown: today.yield_MPa !== undefined,
 });
 
-/** The stretch sheets of a joint. */
+/** Today's fasteners of a joint, or of one of its kinds, and what their torque figure comes to. */
+function figureOf(inputs: JointInputs): { readonly today: LadderFastener; readonly figure: SetFigure } {
+  const { ladder, wrench } = computeJoint(inputs);
+  const { today } = ladderInput(inputs, wrench);
+  const { friction, band, prevailing_Nm } = ladder;
+  const arm_mm = tighteningArm({
+    thread: today.thread,
+    bearing: today.bearing,
+    muThread: friction.thread.middle,
+    muHead: friction.head.middle,
+  });
+  return { today, figure: { preload_N: band.p50_N, arm_mm, prevailing_Nm } };
+}
+
+/** The stretch sheets of a joint, each of its own fasteners or of one of their kinds. */
 export function stretchPage(
   shop: Shop,
   rows: EngineRows,
@@ -96,25 +123,22 @@ export function stretchPage(
   const joint = rows.joints.find(({ id }) => id === jointId);
   if (!joint) return undefined;
   const inputs = inputsOf(rows, joint, shelves, now);
-  const { ladder, wrench } = computeJoint(inputs);
-  const { today } = ladderInput(inputs, wrench);
-  const { thread, bearing } = today;
+  const kinds = inputsOfKinds(inputs);
+  const figures = new Map([
+    ['', figureOf(inputs)],
+    ...kinds.map(({ kind, inputs: of }) => [kind.name, ofKind(kind, () => figureOf(of))] as const),
+  ]);
   return {
     joint,
     engine: rows.engine,
-    preload_N: ladder.band.p50_N,
-    arm_mm: tighteningArm({
-      thread,
-      bearing,
-      muThread: ladder.friction.thread.middle,
-      muHead: ladder.friction.head.middle,
+    sets: shop.bolts.measured(joint.id).map(({ set, readings }) => {
+      const found = figures.get(set.kind);
+      return {
+        set,
+        ...(found && { figure: found.figure, bears: yieldOf(found.today, set) }),
+        stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
+        lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
+      };
     }),
-    prevailing_Nm: ladder.prevailing_Nm,
-    sets: shop.bolts.measured(joint.id).map(({ set, readings }) => ({
-      set,
-      ...yieldOf(today, set),
-      stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
-      lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
-    })),
   };
 }

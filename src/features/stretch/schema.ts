@@ -6,6 +6,8 @@ import { measure } from '@/server/measure-schema';
 
 export interface BoltSetFields {
   readonly jointId: string;
+  /** The kind's name; empty of the joint's own fasteners. */
+  readonly kind: string;
   readonly name: string;
   readonly bolts: number;
   readonly thread: string;
@@ -24,6 +26,7 @@ export interface BoltSetFields {
 
 export const boltSetSchema = Joi.object<BoltSetFields, true>({
   jointId: Joi.string().required(),
+  kind: Joi.string().trim().max(80).allow('').required(),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the set a name.' }),
   bolts: typedNumber()
     .integer()

@@ -19,7 +19,7 @@ import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { addBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
-import type { BoltLine, SetPage, StretchPage } from './queries';
+import type { BoltLine, SetFigure, SetPage, StretchPage } from './queries';
 import table from '@/interface/parts/table.module.css';
 import styles from './stretch-screen.module.css';
 import { STRETCH_WORDS } from './stretch-words';
@@ -82,7 +82,14 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
 }
 
 /** The most stretch that is wanted, against what the bolt bears. */
-function YieldNotice({ page: { mostShare, isGradeKnown } }: { readonly page: SetPage }) {
+function YieldNotice({ page: { set, bears } }: { readonly page: SetPage }) {
+  if (!bears)
+    return (
+      <Notice kind="wait">
+        {`The joint has no “${set.kind}” any more, so that nothing is held against these bolts. Name the kind again as it was, or enter the bolts anew.`}
+      </Notice>
+    );
+  const { mostShare, isGradeKnown } = bears;
   if (mostShare <= YIELD_LIMIT) return null;
   const share = `${(mostShare * 100).toFixed(0)} %`;
   return (
@@ -160,10 +167,7 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
   );
 }
 
-const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Working => {
-  const first = sets[0];
-  const torque = (stretch_mm: number) =>
-    first ? (first.stiffness_N_per_mm * stretch_mm * arm_mm) / 1000 + prevailing_Nm : 0;
+const workingOf = (first: SetPage | undefined): Working => {
   if (!first)
     return {
       title: 'By stretch',
@@ -172,7 +176,9 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
         ['Needs', 'both ends in reach of a pin micrometer or gauge.'],
       ],
     };
-  const { set, stiffness_N_per_mm: k } = first;
+  const { set, figure, stiffness_N_per_mm: k } = first;
+  const torque = ({ arm_mm, prevailing_Nm }: SetFigure, stretch_mm: number) =>
+    (k * stretch_mm * arm_mm) / 1000 + prevailing_Nm;
   return {
     title: set.name,
     lines: [
@@ -189,19 +195,28 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
           ' N',
         ],
       },
-      {
-        formula: 'T = F · c + Tp, in today’s lubricant',
-        figures: [
-          { value: torque(set.minStretch_mm), digits: 3 },
-          ' to ',
-          { value: torque(set.maxStretch_mm), digits: 3 },
-          ' N·m',
-        ],
-      },
-      {
-        formula: 'the torque figure alone would stretch',
-        figures: [{ value: preload_N, digits: 4 }, ' N / k = ', { value: preload_N / k, digits: 3 }, ' mm'],
-      },
+      ...(figure
+        ? [
+            {
+              formula: 'T = F · c + Tp, in today’s lubricant',
+              figures: [
+                { value: torque(figure, set.minStretch_mm), digits: 3 },
+                ' to ',
+                { value: torque(figure, set.maxStretch_mm), digits: 3 },
+                ' N·m',
+              ],
+            },
+            {
+              formula: 'the torque figure alone would stretch',
+              figures: [
+                { value: figure.preload_N, digits: 4 },
+                ' N / k = ',
+                { value: figure.preload_N / k, digits: 3 },
+                ' mm',
+              ],
+            },
+          ]
+        : []),
     ],
     remarks: [
       [
@@ -217,16 +232,12 @@ const workingOf = ({ sets, preload_N, arm_mm, prevailing_Nm }: StretchPage): Wor
 
 /** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
 export function StretchScreen(page: StretchPage) {
-  const { joint, engine, sets, preload_N, arm_mm, prevailing_Nm } = page;
+  const { joint, engine, sets } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
   useDrafts((names) => names.includes('set') && setAdding(true));
-  useDefaultWorking(
-    useMemo(
-      () => workingOf({ joint, engine, sets, preload_N, arm_mm, prevailing_Nm }),
-      [joint, engine, sets, preload_N, arm_mm, prevailing_Nm],
-    ),
-  );
+  const [first] = sets;
+  useDefaultWorking(useMemo(() => workingOf(first), [first]));
   const back = `/engines/${engine.id}/joints/${joint.id}`;
   return (
     <Screen title={`${joint.name}, by stretch`} lead={<Link href={back}>The joint’s own sheet</Link>}>
@@ -235,8 +246,9 @@ export function StretchScreen(page: StretchPage) {
           <Section key={one.set.id} title={one.set.name}>
             <p className="soft">
               Wanted {one.set.minStretch_mm.toFixed(3)} to {one.set.maxStretch_mm.toFixed(3)} mm (
-              {(one.set.minStretch_mm / THOU_MM).toFixed(1)} to {(one.set.maxStretch_mm / THOU_MM).toFixed(1)} thou),
-              ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt that stays {one.set.maxSet_mm} mm longer is scrap.
+              {(one.set.minStretch_mm / THOU_MM).toFixed(1)} to {(one.set.maxStretch_mm / THOU_MM).toFixed(1)} thou)
+              {one.set.kind !== '' && ` of the ${one.set.kind}`}, ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt
+              that stays {one.set.maxSet_mm} mm longer is scrap.
             </p>
             <YieldNotice page={one} />
             {one.set.bothEnds ? (

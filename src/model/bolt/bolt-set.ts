@@ -4,6 +4,8 @@ import type { StretchSegment } from '@/core/fastener';
 export interface BoltSet {
   readonly id: string;
   readonly jointId: string;
+  /** Which kind of its joint's fasteners it is of, by the kind's name; empty of the joint's own. */
+  readonly kind: string;
   readonly name: string;
   readonly bolts: number;
   readonly segments: readonly StretchSegment[];

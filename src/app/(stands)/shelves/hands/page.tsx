@@ -1,0 +1,22 @@
+import type { Metadata } from 'next';
+import { HandsScreen } from '@/features/hand/hands-screen';
+import { handsOf } from '@/model/trial/hand-pull';
+import { currentShop } from '@/server/current-shop';
+import { currentWho } from '@/server/current-who';
+import { shelvesOnce } from '@/server/request-reads';
+
+export const metadata: Metadata = { title: 'By hand' };
+
+export default async function HandsPage() {
+  const shop = await currentShop();
+  const { wrenches } = shelvesOnce(shop);
+  return (
+    <HandsScreen
+      hands={handsOf(shop.hands.pulls())}
+      wrenches={wrenches
+        .filter(({ aside }) => aside === undefined)
+        .map(({ name, accuracy_pct }) => ({ name, accuracy_pct }))}
+      who={await currentWho()}
+    />
+  );
+}

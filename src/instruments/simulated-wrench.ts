@@ -6,17 +6,7 @@ import {
   type SimulatedWorld,
   type WrenchReading,
 } from './measuring-instrument';
-
-/** What may go wrong on the way, to see what the bench makes of it. */
-export const WRENCH_FAILURES = {
-  none: 'Nothing goes wrong',
-  'drop-out': 'Falls silent before the peak',
-  repeat: 'Sends the peak twice',
-  'wrong-unit': 'Is set to a unit that is none of torque',
-  'over-range': 'Goes past the end of its scale',
-  late: 'Sends the peak a minute late',
-} as const;
-export type WrenchFailure = keyof typeof WRENCH_FAILURES;
+import { sentWith, type Failure, type SentAs } from './simulated-failures';
 
 export interface SimulatedWrench {
   readonly name: string;
@@ -32,11 +22,11 @@ export interface SimulatedWrench {
   readonly noise_pct: number;
   /** And reads by so much more with every pull that it has done, per cent. */
   readonly drift_pct: number;
-  readonly failure: WrenchFailure;
+  readonly failure: Failure;
 }
 
-/** What goes over the wire: with a failure it may be something that no door takes. */
-export type SentReading = Omit<WrenchReading, 'unit'> & { readonly unit: string };
+/** What goes over the wire of a pull. */
+export type SentReading = SentAs<WrenchReading>;
 
 export interface SimulatedPull {
   /** What it shows after it was held for so long. */
@@ -47,26 +37,26 @@ export interface SimulatedPull {
   readonly letGo: (held_ms: number) => readonly SentReading[];
 }
 
-const LATE_MS = 60_000;
-
 /** A torque wrench with a display: held it climbs, let go it sends the highest it came to. */
 export function createSimulatedWrench(setup: SimulatedWrench, { random, now, newId }: SimulatedWorld) {
   const { name, unit, resolution, most, rate, degPerUnit, noise_pct, drift_pct, failure } = setup;
   let pulls = 0;
-  const lineOf = (value: number, phase: WrenchReading['phase'], at = now()): SentReading => ({
+  const lineOf = (value: number, phase: WrenchReading['phase']): WrenchReading => ({
     format: READING_FORMAT,
     version: READING_VERSION,
     id: newId(),
     instrument: name,
     kind: 'torque-wrench',
     value: toMark(Math.min(value, most), resolution),
-    unit: failure === 'wrong-unit' ? 'mm' : unit,
+    unit,
     resolution,
     phase,
     ...(degPerUnit > 0 && { turned_deg: toMark(value * degPerUnit, 1) }),
-    ...((value > most || failure === 'over-range') && { over: true as const }),
-    at,
+    ...(value > most && { over: true as const }),
+    at: now(),
   });
+  // What it shows while it is pulled comes at once, and once; its unit and its scale are wrong all the time.
+  const whilePulled: Failure = failure === 'wrong-unit' || failure === 'over-range' ? failure : 'none';
   return {
     /** @param clicksAt what it is set to, in its unit */
     pull: (clicksAt: number): SimulatedPull => {
@@ -74,14 +64,9 @@ export function createSimulatedWrench(setup: SimulatedWrench, { random, now, new
       pulls += 1;
       const shownAt = (held_ms: number) => ((rate * held_ms) / 1000) * off;
       return {
-        at: (held_ms) => lineOf(shownAt(held_ms), 'pulling'),
+        at: (held_ms) => sentWith(whilePulled, [lineOf(shownAt(held_ms), 'pulling')])[0] as SentReading,
         hasClicked: (held_ms) => (rate * held_ms) / 1000 >= clicksAt,
-        letGo: (held_ms) => {
-          if (failure === 'drop-out') return [];
-          const at = failure === 'late' ? new Date(Date.parse(now()) - LATE_MS).toISOString() : now();
-          const peak = lineOf(shownAt(held_ms), 'peak', at);
-          return failure === 'repeat' ? [peak, peak] : [peak];
-        },
+        letGo: (held_ms) => sentWith(failure, [lineOf(shownAt(held_ms), 'peak')]),
       };
     },
   };

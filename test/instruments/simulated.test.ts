@@ -6,12 +6,8 @@ import { createSimulatedDial } from '@/instruments/simulated-dial';
 import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
 import { createSimulatedGauge } from '@/instruments/simulated-gauge';
 import { createLineReader } from '@/instruments/lines-of-text';
-import {
-  createSimulatedWrench,
-  WRENCH_FAILURES,
-  type SimulatedWrench,
-  type WrenchFailure,
-} from '@/instruments/simulated-wrench';
+import { FAILURES, sentWith, type Failure } from '@/instruments/simulated-failures';
+import { createSimulatedWrench, type SimulatedWrench } from '@/instruments/simulated-wrench';
 import { publish, publishRefused, listen } from '@/server/reading-hub';
 
 let n = 0;
@@ -150,7 +146,7 @@ describe('a simulated wrench', () => {
     drift_pct: 1,
     failure: 'none',
   };
-  const withFailure = (failure: WrenchFailure, random = 0.5) =>
+  const withFailure = (failure: Failure, random = 0.5) =>
     createSimulatedWrench({ ...setup, failure }, world(random)).pull(40);
   test('climbs while it is held, clicks at its figure, and sends its peak', () => {
     const pull = withFailure('none');
@@ -159,7 +155,7 @@ describe('a simulated wrench', () => {
     expect(pull.letGo(2000).map(({ value, phase }) => [value, phase])).toEqual([[40, 'peak']]);
   });
   test('all that it sends is what the wire takes, but for a unit that is none of torque', () => {
-    for (const failure of Object.keys(WRENCH_FAILURES) as WrenchFailure[]) {
+    for (const failure of Object.keys(FAILURES) as Failure[]) {
       const pull = withFailure(failure);
       for (const line of [pull.at(500), ...pull.letGo(2000)])
         expect(readingSchema.validate(line).error?.details[0]?.path).toEqual(
@@ -185,6 +181,29 @@ describe('a simulated wrench', () => {
         expect(Math.abs(value - 40)).toBeLessThanOrEqual(0.8 + 0.05 + 1e-9);
       }),
     );
+  });
+});
+
+describe('what goes wrong with an instrument', () => {
+  const probe = createSimulatedGauge(
+    { ...shared, shows: { kind: 'thermometer', unit: '°C' }, resolution: 0.1, truth: 31 },
+    world(0.5),
+  );
+  test('is what the wire takes, but for a unit that is none of its own', async () => {
+    for (const instrument of [micrometer(0.5), probe])
+      for (const failure of Object.keys(FAILURES) as Failure[])
+        for (const line of sentWith(failure, await instrument.measure()))
+          expect(readingSchema.validate(line).error?.details[0]?.path).toEqual(
+            failure === 'wrong-unit' ? ['unit'] : undefined,
+          );
+  });
+  test('silence, the same twice, past the scale, a minute late', async () => {
+    const readings = await probe.measure();
+    expect(sentWith('none', readings)).toEqual(readings);
+    expect(sentWith('drop-out', readings)).toEqual([]);
+    expect(sentWith('repeat', readings)).toEqual([...readings, ...readings]);
+    expect(sentWith('over-range', readings)[0]).toMatchObject({ over: true });
+    expect(sentWith('late', readings)[0]?.at).toBe('2026-05-16T14:19:00.000Z');
   });
 });
 

@@ -11,6 +11,7 @@ import type {
   MeasuringInstrument,
   TemperatureReading,
 } from '@/instruments/measuring-instrument';
+import { FAILURES, sentWith, type Failure, type SentAs } from '@/instruments/simulated-failures';
 import { createSimulatedDial } from '@/instruments/simulated-dial';
 import { createSimulatedFeelers } from '@/instruments/simulated-feelers';
 import { createSimulatedGauge } from '@/instruments/simulated-gauge';
@@ -45,9 +46,12 @@ interface Setup {
   readonly unit: ReadingUnit | TemperatureReading['unit'];
   readonly truth: string;
   readonly error: string;
+  /** By how much more it reads with every reading that it took, in its unit. */
+  readonly drift: string;
+  readonly failure: Failure;
 }
 
-const SETUPS: readonly (Setup & { readonly says: string })[] = [
+const SETUPS: readonly (Omit<Setup, 'drift' | 'failure'> & { readonly says: string })[] = [
   {
     kind: 'micrometer',
     name: 'Simulated micrometer',
@@ -105,9 +109,9 @@ const RESOLUTION: Readonly<Record<Setup['unit'], number>> = {
   '°F': 0.1,
 };
 
-function instrumentOf({ kind, name, unit, truth, error }: Setup): MeasuringInstrument {
+function instrumentOf({ kind, name, unit, error }: Setup, truth: number): MeasuringInstrument {
   const resolution = kind === 'dial' && unit === 'mm' ? 0.01 : RESOLUTION[unit];
-  const shared = { name, resolution, truth: plainFigure(truth) ?? 0, error: plainFigure(error) ?? 0 };
+  const shared = { name, resolution, truth, error: plainFigure(error) ?? 0 };
   if (unit === '°C' || unit === '°F')
     return createSimulatedGauge({ ...shared, shows: { kind: 'thermometer', unit } }, world);
   if (kind === 'feelers')
@@ -126,17 +130,21 @@ const UNITS: Readonly<Record<Setup['kind'], readonly Setup['unit'][]>> = {
 };
 
 function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
-  const [setup, setSetup] = useState<Setup>(start);
-  const [sent, setSent] = useState<readonly InstrumentReading[]>([]);
+  const [setup, setSetup] = useState<Setup>({ ...start, drift: '0', failure: 'none' });
+  const [taken, setTaken] = useState(0);
+  const [sent, setSent] = useState<readonly SentAs<InstrumentReading>[]>([]);
   const [said, setSaid] = useState<string>(start.says);
   const change = (part: Partial<Setup>) => setSetup((before) => ({ ...before, ...part }));
   const isReady = plainFigure(setup.truth) !== undefined;
   const take = async () => {
-    const readings = await instrumentOf(setup).measure();
+    const truth = (plainFigure(setup.truth) ?? 0) + taken * (plainFigure(setup.drift) ?? 0);
+    const readings = sentWith(setup.failure, await instrumentOf(setup, truth).measure());
+    setTaken(taken + 1);
     setSent(readings);
+    if (readings.length === 0) setSaid('It sent nothing.');
     for (const reading of readings) setSaid(sentWords(await sendLine(JSON.stringify(reading))));
   };
-  const text = (name: 'name' | 'truth' | 'error') => ({
+  const text = (name: 'name' | 'truth' | 'error' | 'drift') => ({
     value: setup[name],
     onChange: ({ currentTarget }: React.ChangeEvent<HTMLInputElement>) => change({ [name]: currentTarget.value }),
   });
@@ -151,7 +159,19 @@ function Instrument({ start }: { readonly start: (typeof SETUPS)[number] }) {
           onChange={({ currentTarget }) => change({ unit: currentTarget.value as Setup['unit'] })}
         />
         <TextInput label={TRUTH[start.kind]} inputMode="decimal" {...text('truth')} />
-        {start.kind !== 'feelers' && <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />}
+        {start.kind !== 'feelers' && (
+          <>
+            <TextInput label="Off by up to" inputMode="decimal" {...text('error')} />
+            <TextInput label="More with each reading" inputMode="decimal" {...text('drift')} />
+          </>
+        )}
+        <NativeSelect
+          className={form.double}
+          label="What goes wrong"
+          data={Object.entries(FAILURES).map(([value, label]) => ({ value, label }))}
+          value={setup.failure}
+          onChange={({ currentTarget }) => change({ failure: currentTarget.value as Failure })}
+        />
         <div className={form.acts}>
           <Button onClick={() => void take()} disabled={!isReady}>
             Take a reading<span className="only-spoken"> with {start.name}</span>

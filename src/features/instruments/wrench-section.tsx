@@ -3,7 +3,8 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { TORQUE_UNITS, plainFigure, type TorqueUnit } from '@/core/units';
-import { WRENCH_FAILURES, type SentReading, type WrenchFailure } from '@/instruments/simulated-wrench';
+import { FAILURES, type Failure } from '@/instruments/simulated-failures';
+import type { SentReading } from '@/instruments/simulated-wrench';
 import { StandInWrench } from '@/interface/instruments/stand-in-wrench';
 import { Section } from '@/interface/parts/screen';
 import form from '@/interface/parts/form.module.css';
@@ -19,7 +20,7 @@ interface Setup {
   readonly noise_pct: string;
   readonly drift_pct: string;
   readonly degPerUnit: string;
-  readonly failure: WrenchFailure;
+  readonly failure: Failure;
 }
 
 const START: Setup = {
@@ -85,9 +86,9 @@ export function WrenchSection() {
         <NativeSelect
           className={form.double}
           label="What goes wrong"
-          data={Object.entries(WRENCH_FAILURES).map(([value, label]) => ({ value, label }))}
+          data={Object.entries(FAILURES).map(([value, label]) => ({ value, label }))}
           value={setup.failure}
-          onChange={({ currentTarget }) => change({ failure: currentTarget.value as WrenchFailure })}
+          onChange={({ currentTarget }) => change({ failure: currentTarget.value as Failure })}
         />
         <div className={form.acts}>
           {isReady && (

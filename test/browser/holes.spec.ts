@@ -50,3 +50,40 @@ test('holes are looked at by pressing those that are alike; a bad thread stops t
   await expect(page.getByTestId('face-notes')).not.toContainText('Blind hole');
   expect(faults).toEqual([]);
 });
+
+test('what is half said of a hole, of a place and of a kind is there after a reload, and can be thrown away', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-norrhem/joints/demo-n-joint-heads`);
+  const open = (title: string) => page.locator('summary', { hasText: title }).click();
+  await open('The holes, before the first bolt');
+  await page.getByRole('button', { name: 'Hole of number 3' }).click();
+  await page.getByLabel('Its end').selectOption({ index: 1 });
+  await open('What is special about a place');
+  await page.getByRole('button', { name: 'Place of number 2', exact: true }).click();
+  await page.getByLabel('In words').fill('the long one');
+  await open('Fasteners of other kinds');
+  await page.getByRole('button', { name: 'Fastener number 4' }).click();
+  await page.getByLabel('What they are called').fill('Short studs');
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Hole of number 3' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('Its end')).not.toHaveValue('');
+  await expect(page.getByRole('button', { name: 'Place of number 2', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByLabel('In words')).toHaveValue('the long one');
+  await expect(page.getByRole('button', { name: 'Fastener number 4' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('What they are called')).toHaveValue('Short studs');
+  await expect(page.getByText(/^Typed at .* and not saved/)).toHaveCount(3);
+  for (const left of [2, 1, 0]) {
+    await page.getByRole('button', { name: 'Throw it away' }).first().click();
+    await expect(page.getByText(/^Typed at .* and not saved/)).toHaveCount(left);
+  }
+  await expect(page.getByLabel('What they are called')).toHaveValue('');
+  await expect(page.getByRole('button', { name: 'Hole of number 3' })).toHaveAttribute('aria-pressed', 'false');
+  expect(faults).toEqual([]);
+});

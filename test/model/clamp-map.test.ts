@@ -5,6 +5,7 @@ import { threadNamed } from '@/core/thread';
 import { boltStiffness, deviationsOf, givingOfJoint, ringsOf, targetsOf } from '@/model/joint/clamp-map';
 import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { Joint } from '@/model/joint/joint';
+import { DETAIL_JSON } from '@/model/joint/joint-detail';
 import { turnOf } from '@/model/joint/joint-shape';
 import { jointNamed, yardShop } from '../db/temporary-shop';
 import { codeOf } from '../core/code-of';
@@ -103,6 +104,13 @@ test('what springs back stiffer is reckoned apart, and is the plain bedding wher
   const plain = givingOfJoint(head, facts());
   expect(plain.unloading).toBe(plain.loading);
   for (const { facts: given } of GASKETS) expect(given.unloading).toBeGreaterThan(1);
+});
+
+test('a joint that was written before gave as much either way, and is reckoned as it was', () => {
+  const { unloading: _, ...before } = facts();
+  const read = DETAIL_JSON.read(DETAIL_JSON.write({ ...head.detail, clampMap: before as ClampMapFacts }));
+  expect(read.clampMap).toEqual(facts());
+  expect(DETAIL_JSON.read(DETAIL_JSON.write({ ...head.detail, clampMap: null })).clampMap).toBeNull();
 });
 
 test('a pattern whose pitch nobody said is not drawn', () =>

@@ -8,10 +8,12 @@ import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { tryCore } from '@/model/try-core';
 import { useLengths } from '@/interface/figures/preferences';
+import { DraftNote } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { PlacePicker } from '@/interface/pattern/place-picker';
 import { HOLE_END_CHOICES, HOLE_MEETS_CHOICES, HOLE_THREAD_CHOICES, holeWords } from '@/interface/words/hole-words';
 
@@ -38,6 +40,18 @@ function alike(holes: readonly Hole[]): readonly (readonly [Said, readonly numbe
   return [...groups.values()];
 }
 
+interface HalfSaid {
+  readonly picked: readonly number[];
+  readonly end?: Hole['end'];
+  readonly meets?: Hole['meets'];
+  readonly thread?: Hole['thread'];
+  readonly depth_mm: number | null;
+  readonly isClear: boolean;
+}
+
+const NONE: HalfSaid = { picked: [], depth_mm: null, isClear: false };
+const FORMS = ['holes'];
+
 /** The holes, before the first bolt goes in: pressed where they are alike, and said what they are. */
 export function HolesFold({ joint, onDetail }: Props) {
   const { holes } = joint.detail;
@@ -50,6 +64,23 @@ export function HolesFold({ joint, onDetail }: Props) {
   const [depth_mm, setDepth] = useState<number | null>(null);
   const [isClear, setClear] = useState(false);
   const [kept, setKept] = useState(0);
+  const draft = useTableDraft({
+    name: 'holes',
+    // What holes are stays chosen for the next ones, and is nothing by itself.
+    values:
+      picked.size === 0 && depth_mm === null ? NONE : { picked: [...picked], end, meets, thread, depth_mm, isClear },
+    onDisk: NONE,
+    id: undefined,
+    restore: (said) => {
+      setPicked(new Set(said.picked.filter((place) => place < joint.fasteners)));
+      setEnd(said.end);
+      setMeets(said.meets);
+      setThread(said.thread);
+      setDepth(said.depth_mm);
+      setClear(said.isClear);
+      setKept((was) => was + 1);
+    },
+  });
   if (!found.ok) return null;
   const { positions, turn } = found.result;
   const numbers = (places: readonly number[]) =>
@@ -78,7 +109,9 @@ export function HolesFold({ joint, onDetail }: Props) {
             ? 'all looked at'
             : `${left} of ${positions.length} not looked at`
       }
+      forms={FORMS}
     >
+      <DraftNote draft={draft} />
       {holes.length > 0 && (
         <ul className="points">
           {alike(holes).map(([said, places]) => (

@@ -12,11 +12,13 @@ import { positionsOf, turnOf } from '@/model/joint/joint-shape';
 import { MAX_KINDS, ownPlaces } from '@/model/joint/kind-places';
 import type { HousePractice } from '@/model/practice/house-practice';
 import { tryCore } from '@/model/try-core';
+import { DraftNote } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { Notice } from '@/interface/parts/screen';
 import { useOutside } from '@/interface/parts/use-outside';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { Suggestions } from '@/interface/parts/suggestions';
 import { PlacePicker } from '@/interface/pattern/place-picker';
 import {
@@ -111,9 +113,11 @@ function PutThere({
   leaves,
   practice,
   picked,
+  onPick,
   onKinds,
 }: Pick<Props, 'joint' | 'leaves' | 'practice'> & {
   readonly picked: ReadonlySet<number>;
+  readonly onPick: (picked: ReadonlySet<number>) => void;
   readonly onKinds: (kinds: readonly FastenerKind[]) => void;
 }) {
   const { kinds } = joint.detail;
@@ -122,6 +126,19 @@ function PutThere({
   const ownThread = joint.detail.today?.thread ?? joint.thread;
   const [thread, setThread] = useState(ownThread);
   const [leafId, setLeaf] = useState(joint.leafId);
+  const nothing = { picked: [] as readonly number[], name: '', thread: ownThread, leafId: joint.leafId };
+  const draft = useTableDraft({
+    name: 'kind',
+    values: { picked: [...picked], name, thread, leafId },
+    onDisk: nothing,
+    id: undefined,
+    restore: (said) => {
+      onPick(new Set(said.picked.filter((place) => place < joint.fasteners)));
+      setName(said.name);
+      setThread(said.thread);
+      setLeaf(leaves.some(({ id }) => id === said.leafId) ? said.leafId : joint.leafId);
+    },
+  });
   const into = chosen === OWN || kinds[Number(chosen)] ? chosen : NEW;
   const face = tryCore(() => usualFaceOf(thread));
   const isNamed = kinds.some((kind) => kind.name.trim().toLowerCase() === name.trim().toLowerCase());
@@ -144,9 +161,12 @@ function PutThere({
     const rest = moved(kinds, picked, into === NEW || into === OWN ? undefined : Number(into));
     onKinds(into === NEW ? [...rest, made()] : rest);
     setName('');
+    setThread(ownThread);
+    setLeaf(joint.leafId);
   };
   return (
     <div className={form.grid}>
+      <DraftNote draft={draft} />
       {kinds.length > 0 && (
         <NativeSelect
           label="They are"
@@ -196,6 +216,8 @@ function PutThere({
   );
 }
 
+const FORMS = ['kind'];
+
 /** Which fasteners are larger, longer or of another sort: each kind gets a figure of its own. */
 export function KindsFold({ joint, leaves, practice, stages, onDetail, onShow }: Props) {
   const { kinds } = joint.detail;
@@ -223,7 +245,7 @@ export function KindsFold({ joint, leaves, practice, stages, onDetail, onShow }:
           ...kinds.map((kind, i) => `${kindLetter(i + 1)} ${kind.places.length} ${kind.name}`),
         ].join('; ');
   return (
-    <Disclosure title="Fasteners of other kinds" line={line}>
+    <Disclosure title="Fasteners of other kinds" line={line} forms={FORMS}>
       <p>
         Where some are larger, longer or of another sort than the rest, press them, and say what they are called. They
         get a figure of their own, shown under their name above the ladder.
@@ -263,7 +285,7 @@ export function KindsFold({ joint, leaves, practice, stages, onDetail, onShow }:
           )
         }
       />
-      <PutThere joint={joint} leaves={leaves} practice={practice} picked={picked} onKinds={keep} />
+      <PutThere joint={joint} leaves={leaves} practice={practice} picked={picked} onPick={setPicked} onKinds={keep} />
       {kinds.length > 0 && (
         <Together key={kinds.map(({ name }) => name).join()} joint={joint} stages={stages} onDetail={onDetail} />
       )}

@@ -7,9 +7,11 @@ import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { MAX_PLACE_NOTES, PLACE_NOTES, type PlaceNoteKind } from '@/model/joint/place-note';
 import { tryCore } from '@/model/try-core';
+import { DraftNote } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
+import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { PlacePicker } from '@/interface/pattern/place-picker';
 import { PLACE_NOTE_CHOICES, placeNoteWords } from '@/interface/words/place-note-words';
 
@@ -18,6 +20,15 @@ interface Props {
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
+interface HalfSaid {
+  readonly picked: readonly number[];
+  readonly kind: PlaceNoteKind;
+  readonly words: string;
+}
+
+const NOTHING: HalfSaid = { picked: [], kind: PLACE_NOTES[0], words: '' };
+const FORMS = ['place-note'];
+
 /** What is special about a place: written here, said at the bench before it is pulled. */
 export function PlaceNotesFold({ joint, onDetail }: Props) {
   const { placeNotes } = joint.detail;
@@ -25,6 +36,18 @@ export function PlaceNotesFold({ joint, onDetail }: Props) {
   const [picked, setPicked] = useState<ReadonlySet<number>>(new Set());
   const [kind, setKind] = useState<PlaceNoteKind>(PLACE_NOTES[0]);
   const [words, setWords] = useState('');
+  const draft = useTableDraft({
+    name: 'place-note',
+    // What is special stays chosen for the next places, and is nothing by itself.
+    values: picked.size === 0 && words === '' ? NOTHING : { picked: [...picked], kind, words },
+    onDisk: NOTHING,
+    id: undefined,
+    restore: (said) => {
+      setPicked(new Set(said.picked.filter((place) => place < joint.fasteners)));
+      setKind(said.kind);
+      setWords(said.words);
+    },
+  });
   if (!found.ok) return null;
   const { positions, turn } = found.result;
   const named = (place: number) => `number ${turn.indexOf(place) + 1}`;
@@ -39,7 +62,9 @@ export function PlaceNotesFold({ joint, onDetail }: Props) {
     <Disclosure
       title="What is special about a place"
       line={without === 0 ? 'nothing noted' : `${without} of ${positions.length} noted`}
+      forms={FORMS}
     >
+      <DraftNote draft={draft} />
       {placeNotes.length > 0 && (
         <ul className="points">
           {placeNotes.map((note, i) => (

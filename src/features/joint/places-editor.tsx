@@ -8,9 +8,13 @@ import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { frameOf, mirrored, placesIn, snapped, textOfPlaces } from './places-of-text';
 import type { OtherShape } from './queries';
+import styles from './places-editor.module.css';
 
 /** Drawn once somebody looks at it: zoom and drag are no weight of a sheet that has a pattern. */
-const PlacesDrawing = dynamic(() => import('./places-drawing').then((module) => module.PlacesDrawing), { ssr: false });
+const PlacesDrawing = dynamic(() => import('./places-drawing').then((module) => module.PlacesDrawing), {
+  ssr: false,
+  loading: () => <div className={styles.space} />,
+});
 
 interface Props {
   readonly text: string;

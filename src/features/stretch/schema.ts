@@ -26,7 +26,7 @@ export interface BoltSetFields {
 
 export const boltSetSchema = Joi.object<BoltSetFields, true>({
   jointId: Joi.string().required(),
-  kind: Joi.string().trim().max(80).allow('').required(),
+  kind: Joi.string().trim().max(80).allow('').default(''),
   name: Joi.string().trim().max(80).required().messages({ 'string.empty': 'Give the set a name.' }),
   bolts: typedNumber()
     .integer()

@@ -2,11 +2,16 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { coolingWindow, type CoolingWindow } from '@/core/heat';
 import { coolingCurve } from '@/features/run-in/cooling-curve';
-import { runInOf } from '@/features/run-in/queries';
+import { threadNamed } from '@/core/thread';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { runInOf, warmHeads } from '@/features/run-in/queries';
+import { engineStateOf, inputsOf } from '@/model/engine/engine-rows';
+import { computeJoint } from '@/model/joint/joint-result';
+import { warmHeadOf } from '@/model/joint/warm-head';
 import { cycleSchema, readingSchema } from '@/features/run-in/schema';
 import { fieldOf, isoOfField } from '@/features/run-in/time-field';
 import { workingOfWindow } from '@/features/run-in/window-working';
-import { stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
+import { jointNamed, rowsNamed, stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
 
 const MIN = 60_000;
 const RAN_TO = Date.parse('2026-05-16T09:00:00.000Z');
@@ -151,4 +156,44 @@ test('the run-in of the yard: newest run first, each with its readings in order,
   }
   expect(dues.map(({ name }) => name)).toEqual(shop.joints.ofEngine(engine.id).map(({ name }) => name));
   expect(window?.from).toBeLessThan(window?.by ?? 0);
+});
+
+describe('what a head that is not quite cold costs a joint', () => {
+  const shop = yardShop();
+  const rows = rowsNamed(shop, 'demo-fourteen');
+  const NOW = Date.parse(YARD_NOW);
+  const head = jointNamed(shop, 'demo-f-joint-head');
+  const withGrip = (grip_mm: number | null) => ({
+    ...head,
+    detail: { ...head.detail, parent: { ...head.detail.parent, grip_mm } },
+  });
+  const costOf = (grip_mm: number | null, headMetal: 'iron' | 'aluminium' = 'aluminium') => {
+    const inputs = inputsOf(rows, withGrip(grip_mm), shelvesOf(shop), NOW);
+    return warmHeadOf(inputs, computeJoint(inputs), headMetal);
+  };
+  test('is by the law of the contract, with the fastener alone, and asks for the grip', () => {
+    expect(costOf(null)).toEqual({ is: 'unknown' });
+    const found = costOf(80);
+    if (found.is !== 'known') throw new Error('its grip is known');
+    const inputs = inputsOf(rows, withGrip(80), shelvesOf(shop), NOW);
+    const F = computeJoint(inputs).ladder.band.p50_N;
+    const { stressArea_mm2, major_mm } = threadNamed('7/16 BSF');
+    const k = (205e3 * stressArea_mm2) / (80 + major_mm);
+    expect(found.within_K).toBeCloseTo(((0.02 * F) / (k * 80 * (23 - 11.5))) * 1e6, 9);
+    expect(found.share / found.counts_K).toBeCloseTo(0.02 / found.within_K, 12);
+    expect(found.counts_K).toBe(5);
+  });
+  test('an iron head grows nearly as its studs do: it may be warmer by many times', () => {
+    const [iron, aluminium] = [costOf(80, 'iron'), costOf(80)];
+    if (iron.is !== 'known' || aluminium.is !== 'known') throw new Error('its grip is known');
+    expect(iron.within_K / aluminium.within_K).toBeCloseTo(11.5, 9);
+    expect(iron.counts_K).toBe(10);
+  });
+  test('is told of the joint that waits for the cold, and of none beside', () => {
+    const { dues } = runInOf(engineStateOf(rows), NOW, warmHeads(rows, shelvesOf(shop), NOW));
+    expect(dues.map(({ name, warm }) => [name, warm?.is])).toEqual([
+      ['Main bearing caps', undefined],
+      ['Cylinder head', 'unknown'],
+    ]);
+  });
 });

@@ -1,7 +1,7 @@
 export { celsiusOf } from './celsius';
 export { coldWithin, type ColdWithinInput } from './cold-within';
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
-export { HEAD_METALS, type HeadMetal } from './cold';
+export { COLD_WITHIN_K, HEAD_METALS, type HeadMetal } from './cold';
 export {
   RETORQUE_SCHOOLS,
   coolingWindow,

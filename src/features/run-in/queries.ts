@@ -1,6 +1,12 @@
 import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
+import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engine-state';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
+import type { Joint } from '@/model/joint/joint';
+import { computeJoint } from '@/model/joint/joint-result';
+import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
+import type { Shelves } from '@/model/shelf/shelves';
+import { tryCore } from '@/model/try-core';
 import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
@@ -11,6 +17,8 @@ export interface RetorqueDue {
   readonly state: RetorqueState;
   readonly line: string;
   readonly underWay: boolean;
+  /** What a warm head costs it, where it is waited for or read. */
+  readonly warm?: WarmHead;
 }
 
 export interface LoggedCycle extends HeatCycle {
@@ -24,8 +32,19 @@ export interface RunIn {
   readonly window?: CoolingWindow;
 }
 
-/** The runs of an engine, its readings, and the retorques that follow from them. */
-export function runInOf({ engine, heat, joints }: EngineState, now: number): RunIn {
+/** Whether a retorque is waited for, or may be done: then it is told what a head that is not quite cold costs. */
+const isAtHand = ({ state, ...rest }: RetorqueState): boolean =>
+  state === 'cooling' || state === 'open' || (state === 'done' && 'further' in rest && rest.further !== undefined);
+
+/**
+ * The runs of an engine, its readings, and the retorques that follow from them.
+ * @param warmOf what a warm head costs a joint
+ */
+export function runInOf(
+  { engine, heat, joints }: EngineState,
+  now: number,
+  warmOf?: (joint: Joint) => WarmHead | undefined,
+): RunIn {
   const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
   const facts = cyclesOf(heat);
   const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);
@@ -37,6 +56,7 @@ export function runInOf({ engine, heat, joints }: EngineState, now: number): Run
         .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
     })),
     dues: joints.map((joint) => ({
+      ...(isAtHand(joint.retorque) && { warm: warmOf?.(joint.joint) }),
       jointId: joint.joint.id,
       version: joint.joint.version,
       name: joint.joint.name,
@@ -56,3 +76,14 @@ export function runInOf({ engine, heat, joints }: EngineState, now: number): Run
       }),
   };
 }
+
+/** What a warm head costs a joint of the engine; nothing is said of one that cannot be reckoned. */
+export const warmHeads =
+  (rows: EngineRows, shelves: Shelves, now: number) =>
+  (joint: Joint): WarmHead | undefined => {
+    const found = tryCore(() => {
+      const inputs = inputsOf(rows, joint, shelves, now);
+      return warmHeadOf(inputs, computeJoint(inputs), rows.engine.headMetal);
+    });
+    return found.ok ? found.result : undefined;
+  };

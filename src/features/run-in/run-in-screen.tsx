@@ -8,11 +8,13 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { nearTime } from '@/interface/figures/times';
+import { useFigures } from '@/interface/figures/preferences';
 import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
+import type { WarmHead } from '@/model/joint/warm-head';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
 import { CycleList } from './cycle-list';
@@ -35,6 +37,23 @@ const KIND = {
   open: 'done',
   done: 'done',
 } as const;
+
+/** What a head that is not quite cold may cost the joint: why the reading at the head decides, and how near it has to be. */
+function Warm({ warm, href }: { readonly warm: WarmHead; readonly href: string }) {
+  const { significant } = useFigures();
+  return (
+    <span className={styles.steady}>
+      {' '}
+      {warm.is === 'known' ? (
+        `It counts as cold within ${warm.counts_K} K of the air: up to ${significant(100 * warm.share, 2)} % of its clamp load; 2 % at ${significant(warm.within_K, 2)} K.`
+      ) : (
+        <>
+          What a warm head costs it is not known: <Link href={href}>its grip</Link> was not given.
+        </>
+      )}
+    </span>
+  );
+}
 
 /** One joint's retorque: what it waits for, and the way to the face when it is open. */
 function Due({ due }: { readonly due: RetorqueDue }) {
@@ -65,6 +84,7 @@ function Due({ due }: { readonly due: RetorqueDue }) {
             temperature.
           </span>
         )}
+        {due.warm && <Warm warm={due.warm} href={due.href} />}
         {problem && <span className={styles.refusal}>{problem.message}</span>}
         {asks === 'changed' && problem?.code === 'sheet-changed' && (
           <span className={styles.answers}>

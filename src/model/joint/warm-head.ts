@@ -1,0 +1,47 @@
+import { COLD_WITHIN_K, coldWithin, type HeadMetal } from '@/core/heat';
+import { threadNamed } from '@/core/thread';
+import { EXPANSIONS_UM_PER_MK } from '@/core/units';
+import { boltStiffness } from './clamp-map';
+import { todayFacts } from './joint-ladder';
+import type { JointInputs } from './joint-inputs';
+import type { JointResult } from './joint-result';
+
+/** What of its clamp load a joint's head may cost by being warmer than the air; not known where no grip was given. */
+export type WarmHead =
+  | {
+      readonly is: 'known';
+      /** Within so many kelvins of the air its head counts as cold. */
+      readonly counts_K: number;
+      /** Share of the clamp load that it may be wrong by there. */
+      readonly share: number;
+      /** Where it may be wrong by two in a hundred. */
+      readonly within_K: number;
+    }
+  | { readonly is: 'unknown' };
+
+const LOSS = 0.02;
+
+/**
+ * By the fastener alone, as if nothing else gave: it costs this much at most. Steel in what is clamped, all of it of the
+ * head's metal.
+ */
+export function warmHeadOf(
+  setting: JointInputs,
+  { ladder }: Pick<JointResult, 'ladder'>,
+  headMetal: HeadMetal,
+): WarmHead {
+  const length_mm = setting.joint.detail.parent.grip_mm;
+  const preload_N = ladder.band.p50_N;
+  if (length_mm === null || !(preload_N > 0)) return { is: 'unknown' };
+  const { stressArea_mm2, major_mm } = threadNamed(todayFacts(setting).thread);
+  const { within_K } = coldWithin({
+    preload_N,
+    stiffness_N_per_mm: boltStiffness(stressArea_mm2, length_mm, major_mm),
+    length_mm,
+    head_um_per_mK: EXPANSIONS_UM_PER_MK[headMetal === 'iron' ? 'cast iron' : headMetal],
+    stud_um_per_mK: EXPANSIONS_UM_PER_MK.steel,
+    loss: LOSS,
+  });
+  const counts_K = COLD_WITHIN_K[headMetal];
+  return { is: 'known', counts_K, share: (LOSS * counts_K) / within_K, within_K };
+}

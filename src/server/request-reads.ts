@@ -6,6 +6,7 @@ import type { Engine } from '@/model/engine/engine';
 import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { Shelves } from '@/model/shelf/shelves';
+import type { HandPullRow } from '@/model/trial/hand-pull';
 import { BUILD_ID } from './build-id';
 import { keptRows } from './kept-rows';
 
@@ -16,6 +17,8 @@ const atStampOnce = cache((shop: Shop, engineId: string) => shop.engines.atStamp
 export const engineOnce = (shop: Shop, engineId: string): Engine | undefined => atStampOnce(shop, engineId)?.engine;
 
 export const shelvesOnce = cache((shop: Shop): Shelves => shelvesOf(shop));
+
+export const handPullsOnce = cache((shop: Shop): readonly HandPullRow[] => shop.hands.pulls());
 
 export const rowsOnce = cache((shop: Shop, engineId: string): EngineRows | undefined => {
   const found = atStampOnce(shop, engineId);

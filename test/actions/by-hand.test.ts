@@ -15,7 +15,7 @@ beforeEach(() => {
 const pull = (change: object = {}) =>
   addHandPullAction({ hand: 'IH', thread: 'm8', meant: '22 Nm', read: '19 lb ft', ...change });
 const undo = (result: unknown) => undoAction({ token: there((result as { undo?: { token: string } }).undo).token });
-const stop = () => shelfStops(shop, shelvesOf(shop)).find(({ name }) => name === 'By hand')?.line;
+const stop = () => shelfStops(shop, shelvesOf(shop), shop.hands.pulls()).find(({ name }) => name === 'By hand')?.line;
 
 describe('a pull by feel', () => {
   test('is kept as it was typed and as it is, by hand and size', async () => {

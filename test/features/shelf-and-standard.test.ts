@@ -74,7 +74,7 @@ describe('the shelves as shown', () => {
       version: 1,
       shipped: film,
     });
-    expect(shelfStops(shop, shelvesOf(shop))[0]?.line).toBe('1 own');
+    expect(shelfStops(shop, shelvesOf(shop), [])[0]?.line).toBe('1 own');
     shop.shelf.remove('film', film.id, 1);
     expect(shelfRows(shop, 'film').every(({ shipped }) => shipped === undefined)).toBe(true);
   });

@@ -30,7 +30,11 @@ export const shelvedWrenches = ({ wrenches, practice }: Shelves, now: number): r
     }));
 
 /** The shelves in their order, with how much is the shop's own. */
-export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>): readonly Stop[] {
+export function shelfStops(
+  shop: Shop,
+  { wrenches }: Pick<Shelves, 'wrenches'>,
+  pullsByHand: readonly unknown[],
+): readonly Stop[] {
   const counts = shop.shelf.counts();
   const own = (kind: ShelfKind) => {
     const count = counts.get(kind) ?? 0;
@@ -43,7 +47,7 @@ export function shelfStops(shop: Shop, { wrenches }: Pick<Shelves, 'wrenches'>):
     total: 0,
     line,
   });
-  const [trials, hands] = [shop.trials.count(), shop.hands.pulls().length];
+  const [trials, hands] = [shop.trials.count(), pullsByHand.length];
   return [
     stop('Lubricants', 'films', own('film')),
     stop('Grades', 'grades', own('grade')),

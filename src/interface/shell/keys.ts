@@ -14,7 +14,10 @@ export const KEY_LIST: readonly {
       ['D', 'Light, dark, high contrast'],
       ['[ ]', 'The engine before, the engine after'],
       ['0', 'All stands'],
-      ['H', 'The shelves: lubricants, grades, threads, metals, wrenches, instruments, house practice, timing, trials, hands, hands'],
+      [
+        'H',
+        'The shelves: lubricants, grades, threads, metals, wrenches, instruments, house practice, timing, trials, hands, hands',
+      ],
       ['Z', 'Take the last act back, while the notice stands'],
       ['F, Ctrl K', 'Find anything: engines, joints, entries and their print, fits, threads, wrenches, screens'],
       ['R', 'Read a figure, with the lubricants side by side'],

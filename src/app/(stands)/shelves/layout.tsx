@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { RailOfShop } from '../rail-of-shop';
 import { shelfStops } from '@/features/shelves/queries';
 import { currentShop } from '@/server/current-shop';
-import { shelvesOnce } from '@/server/request-reads';
+import { handPullsOnce, shelvesOnce } from '@/server/request-reads';
 import { OrderStrip } from '@/interface/shell/order-strip';
 import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
 import styles from '@/interface/shell/engine-frame.module.css';
@@ -19,7 +19,7 @@ export default async function ShelvesLayout({ children }: { readonly children: R
       <RailOfShop />
       <WorkingProvider>
         <div className={styles.frame}>
-          <OrderStrip stops={shelfStops(shop, shelvesOnce(shop))} label="The shelves" />
+          <OrderStrip stops={shelfStops(shop, shelvesOnce(shop), handPullsOnce(shop))} label="The shelves" />
           {children}
           <WorkingMargin />
         </div>

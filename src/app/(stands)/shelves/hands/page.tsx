@@ -3,7 +3,7 @@ import { HandsScreen } from '@/features/hand/hands-screen';
 import { handsOf } from '@/model/trial/hand-pull';
 import { currentShop } from '@/server/current-shop';
 import { currentWho } from '@/server/current-who';
-import { shelvesOnce } from '@/server/request-reads';
+import { handPullsOnce, shelvesOnce } from '@/server/request-reads';
 
 export const metadata: Metadata = { title: 'By hand' };
 
@@ -12,7 +12,7 @@ export default async function HandsPage() {
   const { wrenches } = shelvesOnce(shop);
   return (
     <HandsScreen
-      hands={handsOf(shop.hands.pulls())}
+      hands={handsOf(handPullsOnce(shop))}
       wrenches={wrenches
         .filter(({ aside }) => aside === undefined)
         .map(({ name, accuracy_pct }) => ({ name, accuracy_pct }))}

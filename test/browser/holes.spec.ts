@@ -61,7 +61,7 @@ test('what is half said of a hole, of a place and of a kind is there after a rel
   const open = (title: string) => page.locator('summary', { hasText: title }).click();
   await open('The holes, before the first bolt');
   await page.getByRole('button', { name: 'Hole of number 3' }).click();
-  await page.getByLabel('Its end').selectOption({ index: 1 });
+  await page.getByLabel('Its end', { exact: true }).selectOption({ index: 1 });
   await open('What is special about a place');
   await page.getByRole('button', { name: 'Place of number 2', exact: true }).click();
   await page.getByLabel('In words').fill('the long one');
@@ -70,7 +70,7 @@ test('what is half said of a hole, of a place and of a kind is there after a rel
   await page.getByLabel('What they are called').fill('Short studs');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Hole of number 3' })).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByLabel('Its end')).not.toHaveValue('');
+  await expect(page.getByLabel('Its end', { exact: true })).not.toHaveValue('');
   await expect(page.getByRole('button', { name: 'Place of number 2', exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',

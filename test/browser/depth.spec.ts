@@ -266,7 +266,7 @@ test('a photograph of the page is kept with its entry; what is no picture is ref
   await input.setInputFiles('docs/screenshots/face.png');
   const picture = page.getByRole('img', { name: 'Photograph 1 of the page of Cylinder head nuts' });
   await expect(picture).toBeVisible();
-  expect(await picture.evaluate((img: HTMLImageElement) => img.naturalHeight)).toBe(360);
+  await expect.poll(() => picture.evaluate((img: HTMLImageElement) => img.naturalHeight)).toBe(360);
   faults.splice(0, faults.length, ...faults.filter((fault) => !fault.includes('400')));
 });
 

@@ -7,6 +7,7 @@ import type { HandAtSize } from '@/model/trial/hand-pull';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import type { BandRow } from '@/interface/parts/band-chart';
+import { bandHeight } from '@/interface/parts/band-height';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
@@ -44,6 +45,8 @@ function offWords(factor: number): string {
   if (off === 0) return 'as meant, in the mean';
   return `${Math.abs(off)} % ${off > 0 ? 'over' : 'under'} what was meant, in the mean`;
 }
+
+const ROW_PX = 48;
 
 const rowsOf = (hands: readonly HandAtSize[], wrenches: readonly ShownWrench[]): readonly BandRow[] => [
   ...hands.map((one) => ({
@@ -190,13 +193,15 @@ export function HandsScreen({ hands, wrenches, who }: Props) {
         {refusal && <Notice kind="stop">{refusal}</Notice>}
         {hands.length > 0 && (
           <>
-            <BandChart
-              rows={rowsOf(hands, wrenches)}
-              unit="%"
-              rowHeight={48}
-              pointColour="var(--red-lead)"
-              lines={[{ at: 100, label: 'as meant', colour: 'var(--brass)' }]}
-            />
+            <div style={{ minHeight: bandHeight(hands.length + wrenches.length, ROW_PX) }}>
+              <BandChart
+                rows={rowsOf(hands, wrenches)}
+                unit="%"
+                rowHeight={ROW_PX}
+                pointColour="var(--red-lead)"
+                lines={[{ at: 100, label: 'as meant', colour: 'var(--brass)' }]}
+              />
+            </div>
             <p className="soft">
               A point a pull, as a share of what was meant; the bar is where the next one lies, 5th to 95th percentile.
               A wrench’s bar is what it is marked with.

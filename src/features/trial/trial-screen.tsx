@@ -9,6 +9,7 @@ import type { Result } from '@/model/result';
 import { ActionForm } from '@/interface/parts/action-form';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import type { BandRow } from '@/interface/parts/band-chart';
+import { bandHeight } from '@/interface/parts/band-height';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
@@ -24,6 +25,8 @@ const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
   ssr: false,
   loading: () => <div className={styles.space} />,
 });
+
+const ROW_PX = 60;
 
 const rowsOf = (tried: readonly TriedFilm[]): readonly BandRow[] =>
   tried.map(({ film, result, pulls }) => ({
@@ -269,13 +272,15 @@ export function TrialScreen(page: TrialPage) {
       <HydrationGate>
         {refusal && <Notice kind="stop">{refusal}</Notice>}
         {tried.length > 0 && (
-          <BandChart
-            rows={rowsOf(tried)}
-            unit="kN"
-            rowHeight={60}
-            pointColour="var(--red-lead)"
-            behind={target && [target.low_N / 1000, target.high_N / 1000]}
-          />
+          <div style={{ minHeight: bandHeight(tried.length, ROW_PX) }}>
+            <BandChart
+              rows={rowsOf(tried)}
+              unit="kN"
+              rowHeight={ROW_PX}
+              pointColour="var(--red-lead)"
+              behind={target && [target.low_N / 1000, target.high_N / 1000]}
+            />
+          </div>
         )}
         {tried.length > 0 && (
           <p className="soft">

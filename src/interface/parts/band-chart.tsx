@@ -10,6 +10,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { bandHeight } from './band-height';
 
 /** A row of the chart: its band and the points on it, in the chart's unit. */
 export interface BandRow {
@@ -53,7 +54,7 @@ export default function BandChart({ rows, unit, rowHeight, pointColour, lines = 
     ...(behind ?? []),
   ];
   return (
-    <ResponsiveContainer width="100%" height={rows.length * rowHeight + 60}>
+    <ResponsiveContainer width="100%" height={bandHeight(rows.length, rowHeight)}>
       <ScatterChart margin={MARGIN} accessibilityLayer={false}>
         <CartesianGrid stroke="var(--hairline)" horizontal={false} />
         <XAxis

@@ -1,7 +1,7 @@
 'use client';
 
 import { useForm, type UseFormReturnType } from '@mantine/form';
-import { useState, useTransition } from 'react';
+import { useRef, useState, useTransition } from 'react';
 import type { Problem, Result, Stale } from '@/model/result';
 import { useOfferUndo } from './undo';
 import { useDraft, type KeptDraft } from './use-draft';
@@ -60,10 +60,14 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
   const offerUndo = useOfferUndo();
   const [pending, startTransition] = useTransition();
   const [problem, setProblem] = useState<FormProblem>();
+  // Not by `pending`: that lasts until the page is drawn anew, and the next entry may be typed and sent before.
+  const isSending = useRef(false);
   const submit = () => {
-    if (pending) return;
+    if (isSending.current) return;
+    isSending.current = true;
     startTransition(async () => {
       const outcome = await send(action, form.getValues());
+      isSending.current = false;
       setProblem(undefined);
       if (outcome.ok) {
         draft.sent();

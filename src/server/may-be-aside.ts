@@ -44,9 +44,7 @@ function assertFitHoldsNothing(shop: Shop, id: string, { engineId, name }: Named
 /** A joint half pulled is loose, and would be on no list. */
 function assertNotHalfPulled(shop: Shop, id: string, { engineId, name }: Named): void {
   const joint = found(shop.joints, id, 'joint', 'id');
-  const { final, openRetorque } = jointStateOf(engineRows(shop, engineOf({ shop }, engineId)), joint);
-  const isHalf = final !== undefined && !final.state.complete && final.state.last !== undefined;
-  if (isHalf || openRetorque?.state.last !== undefined)
+  if (jointStateOf(engineRows(shop, engineOf({ shop }, engineId)), joint).halfPulled)
     throw stays(name, 'it is half pulled. Finish the round, or undo its pulls at the bench, first.');
 }
 

@@ -197,7 +197,7 @@ describe('taking back is a door like the others', () => {
   const friction = { low: 0.1, middle: 0.12, high: 0.15 };
   const onShelf = () =>
     accepted(keepShelfRowAction({ kind: 'film', row: { ...OWN, thread: friction, head: friction }, version: 0 }));
-  test('how many fasteners there are does not go back once one was pulled', async () => {
+  test('how many fasteners there are does not go back while a round is half pulled', async () => {
     const joint = () => there(shop.joints.find('demo-n-joint-heads'));
     const change = { fasteners: joint().fasteners - 2 };
     const done = await accepted(alterJointAction({ id: joint().id, version: joint().version, change, detail: {} }));
@@ -207,7 +207,7 @@ describe('taking back is a door like the others', () => {
     const round = href.split('/').at(-1) ?? '';
     recordEvent(shop, round, { id: 'a-pull-02', kind: 'pull', step: 0, outcome: 'pulled', age_ms: 0 });
     const problem = await refusedWhole(shop, () => takeBack(done));
-    expect(problem.message).toMatch(/pulled since, and how many there are stands/);
+    expect(problem.message).toMatch(/half pulled: how many there are, and how they lie, stands/);
     expect(joint().fasteners).toBe(change.fasteners);
   });
   test('a row of the shelf does not go while a joint draws on it', async () => {

@@ -4,7 +4,7 @@ import { undoAction } from '@/features/removal/actions';
 import { shelfStops } from '@/features/shelves/queries';
 import type { Shop } from '@/db/shop';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import { handsOf } from '@/model/trial/hand-pull';
+import { handsOf, meantAsTyped } from '@/model/trial/hand-pull';
 import { accepted, ownShop, refused, refusedWhole, there } from './own-shop';
 
 let shop: Shop;
@@ -21,7 +21,7 @@ describe('a pull by feel', () => {
   test('is kept as it was typed and as it is, by hand and size', async () => {
     expect(stop()).toBe('none yet');
     await accepted(pull());
-    await accepted(pull({ read: '24' }));
+    await accepted(pull({ hand: 'i. h.', read: '24' }));
     await accepted(pull({ hand: 'TW' }));
     await accepted(pull({ thread: 'M10', meant: '45', read: '50' }));
     expect(stop()).toBe('4 pulls');
@@ -32,12 +32,13 @@ describe('a pull by feel', () => {
       ['IH', 'M10', 1],
     ]);
     const [first] = there(hands[0]).pulls;
-    expect(first?.typed).toBe('22 Nm, 19 lb ft');
+    expect([first?.typed, first && meantAsTyped(first)]).toEqual(['22 Nm, 19 lb ft', '22 Nm']);
     expect(first?.read_Nm).toBeCloseTo(19 * 1.3558179483, 6);
     expect(hands[2]?.result.factor).toBeCloseTo(50 / 45, 12);
   });
   test.each([
     [{ hand: ' ' }, 'hand'],
+    [{ hand: 'Thomas' }, 'hand'],
     [{ thread: 'M8.2x' }, 'thread'],
     [{ meant: '0' }, 'meant'],
     [{ read: 'much' }, 'read'],

@@ -5,7 +5,7 @@ import { roundState, type BenchEvent } from '@/core/tightening';
 import { callWords } from '@/features/bench/call-words';
 import { recordEvent } from '@/features/bench/record-event';
 import { jointPage, jointSummaries } from '@/features/joint/queries';
-import { wholeChanged } from '@/model/joint/sheet-changes';
+import { placesChanged } from '@/model/joint/sheet-changes';
 import { buildFileOf } from '@/features/record/build-file';
 import { parseBuildFile } from '@/features/record/build-file-schema';
 import { readBack } from '@/features/record/read-back';
@@ -352,7 +352,7 @@ describe('a sheet that was changed after a pull', () => {
     expect(changedOf()).toEqual({ asks: before.asks + 1, isChanged: true });
     const rows = rowsNamed(shop, ENGINE);
     const page = there(jointPage(shop, rows, shelvesOf(shop), HEADS, NOW));
-    expect(wholeChanged(there(page.pulledWith), heads()).map(({ message }) => message)).toEqual([
+    expect(placesChanged(there(page.pulledWith), heads()).map(({ message }) => message)).toEqual([
       expect.stringContaining('pulled with Outer bolts at 1, 4, 8, the sheet says Outer bolts at 1, 4 now'),
     ]);
     await accepted(alter({}, { kinds: [{ ...kind, places: [7, 3, 0] }] }));

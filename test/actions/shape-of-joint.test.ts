@@ -11,7 +11,7 @@ import { undoAction } from '@/features/removal/actions';
 import { openShop, type Shop } from '@/db/shop';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { retorquePlan } from '@/model/joint/round-plan';
-import { wholeChanged } from '@/model/joint/sheet-changes';
+import { placesChanged } from '@/model/joint/sheet-changes';
 import type { PlaceNote } from '@/model/joint/place-note';
 import { jointNamed, rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
 import { accepted, ownShop, refused, there } from './own-shop';
@@ -139,12 +139,24 @@ describe('a joint in no pattern', () => {
         expect(await refused(alter({ pattern: 'line' }))).toMatchObject({ code: 'half-pulled' });
       shop.tightenings.record(round, pull, YARD_NOW);
     }
-    await accepted(alter({ pattern: 'ring', fasteners: 6 }));
+    // A slip is taken back as it was made, and a round that was begun on it and not pulled in goes with it.
+    const slip = await accepted(alter({ pattern: 'ring', fasteners: 7 }));
+    const onSlip = await begun();
+    expect((await undo(slip)).ok).toBe(true);
+    expect([heads().fasteners, shop.tightenings.find(onSlip.id)]).toEqual([5, undefined]);
+    const other = await accepted(alter({ pattern: 'ring', fasteners: 6 }));
     expect(there(shop.tightenings.find(round.id)).plan.positions).toEqual(round.plan.positions);
-    const other = openShop(temporaryFile());
+    // Half pulled as it is now, it does not become the other one again by that door either.
+    const half = await begun();
+    shop.tightenings.record(half, { id: 'half', kind: 'pull', step: 0, outcome: 'pulled', at: YARD_NOW }, YARD_NOW);
+    const refusal = await undo(other);
+    expect([refusal.ok, heads().fasteners]).toEqual([false, 6]);
+    if (!refusal.ok) expect(refusal.error.message).toContain('half pulled');
+    shop.tightenings.record(half, { id: 'struck', kind: 'strike', strikes: 'half', at: YARD_NOW }, YARD_NOW);
+    const elsewhere = openShop(temporaryFile());
     const engine = there(shop.engines.find('demo-norrhem'));
-    readBack(other, buildFileOf(shop, engine, YARD_NOW), Date.now(), () => 'unused');
-    expect(there(other.tightenings.find(round.id)).plan.positions).toEqual(round.plan.positions);
+    readBack(elsewhere, buildFileOf(shop, engine, YARD_NOW), Date.now(), () => 'unused');
+    expect(there(elsewhere.tightenings.find(round.id)).plan.positions).toEqual(round.plan.positions);
     expect((await begun()).plan.positions).toHaveLength(6);
   });
   test('that was made tight and lies elsewhere by now is asked about, and its retorque goes by what was pulled', () => {
@@ -152,8 +164,8 @@ describe('a joint in no pattern', () => {
     const [head] = engineStateOf(rows).joints.filter(({ joint }) => joint.id === 'demo-f-joint-head');
     const pulled = there(head?.final).tightening.plan;
     const joint = { ...there(head).joint, pattern: 'ring' as const, fasteners: 10 };
-    expect(wholeChanged(pulled, there(head).joint)).toEqual([]);
-    expect(wholeChanged(pulled, joint)).toEqual([
+    expect(placesChanged(pulled, there(head).joint)).toEqual([]);
+    expect(placesChanged(pulled, joint)).toEqual([
       expect.objectContaining({
         code: 'places-changed',
         severity: 'ask',

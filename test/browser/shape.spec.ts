@@ -80,9 +80,10 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
   await expect(text).toHaveValue(wasAt);
   await page.getByRole('button', { name: 'All of it' }).click();
   await expect(first).toBeInViewport();
-  // The places of another joint, and back.
-  await page.getByLabel('Begin with the places of another joint').selectOption({ label: 'Main bearings (6)' });
-  await expect(text).toHaveValue(/^0 0\n/);
+  // The places of another joint, where they were measured, and back.
+  await expect(page.getByRole('option', { name: /^Main bearings/ })).toHaveCount(0);
+  await page.getByLabel('Begin with the places of another joint').selectOption({ label: 'Gearbox housing (8)' });
+  await expect(text).toHaveValue(/^0 60\n30 8\n/);
   await page.getByRole('button', { name: 'Undo the last' }).click();
   await expect(text).toHaveValue(wasAt);
   await page.getByRole('button', { name: 'Save these' }).click();

@@ -195,5 +195,9 @@ describe('what a head that is not quite cold costs a joint', () => {
       ['Main bearing caps', undefined],
       ['Cylinder head', 'unknown'],
     ]);
+    // Gone over warm, as its page says, nothing is asked of a cold head.
+    const warm = { ...rows, joints: rows.joints.map((joint) => ({ ...joint, retorqueSchool: 'warm' as const })) };
+    const asked = runInOf(engineStateOf(warm), NOW, warmHeads(warm, shelvesOf(shop), NOW));
+    expect(asked.dues.map((due) => due.warm)).toEqual([undefined, undefined]);
   });
 });

@@ -15,7 +15,7 @@ const after = (pulls: number, outcome: 'pulled' | 'went-over' = 'pulled') => {
     );
   return roundState(plan.steps, lines, plan.positions.length, plan.asksOver);
 };
-const shown = { plan, isRepull: false, isLocked: () => false };
+const shown = { plan, isRepull: false, asksLock: () => false };
 
 describe('the state of each fastener by its name', () => {
   test('before the first pull nothing is claimed of it; in a retorque it is as it was left', () => {
@@ -27,7 +27,7 @@ describe('the state of each fastener by its name', () => {
     const all = after(plan.steps.length);
     expect(statesLine({ ...shown, round: all })).toBe('Final: 1 to 6.');
     const first = plan.order[0] ?? NaN;
-    expect(statesLine({ ...shown, round: all, isLocked: (position) => position === first })).toBe(
+    expect(statesLine({ ...shown, round: all, asksLock: (position) => position === first })).toBe(
       'Final, to be locked: 1. Final: 2 to 6.',
     );
   });

@@ -21,6 +21,8 @@ interface Shifts {
 export interface Round {
   readonly giving: Giving;
   readonly pulls: readonly RoundPull[];
+  /** Of each pull, whether it presses the gasket further than it was. */
+  readonly rising: readonly boolean[];
   /** For each pull, and maybe more. */
   readonly shifts: readonly Shifts[];
 }
@@ -77,12 +79,18 @@ export function roundOf(giving: Giving, pulls: readonly RoundPull[]): Round {
     known.set(place, made);
     return made;
   });
-  return { giving, pulls, shifts };
+  return { giving, pulls, rising: risingOf(pulls), shifts };
 }
 
+/** The same fasteners in the same turn, pulled to other targets, and maybe not as often. */
+export const withPulls = (round: Round, pulls: readonly RoundPull[]): Round => ({
+  ...round,
+  pulls,
+  rising: risingOf(pulls),
+});
+
 /** The same by complementarity, for a round in which a nut is let go of altogether. */
-function byComplementarity({ giving, pulls }: Round, factors: Float64Array | undefined): Float64Array {
-  const rising = risingOf(pulls);
+function byComplementarity({ giving, pulls, rising }: Round, factors: Float64Array | undefined): Float64Array {
   let standing = unpulled(giving.loading.length);
   pulls.forEach(({ place, target_N }, k) => {
     const gives = rising[k] ? giving.loading : giving.unloading;
@@ -96,17 +104,15 @@ function byComplementarity({ giving, pulls }: Round, factors: Float64Array | und
  * @param factors by which each pull comes out, where it does not come out as meant
  */
 export function goRound(round: Round, factors?: Float64Array): Float64Array {
-  const { giving, pulls, shifts } = round;
+  const { giving, pulls, rising, shifts } = round;
   const n = giving.loading.length;
-  const [forces, highest] = [new Float64Array(n), new Float64Array(n)];
+  const forces = new Float64Array(n);
   for (let k = 0; k < pulls.length; k++) {
     const { place, target_N } = pulls[k] as RoundPull;
-    const isRising = target_N > (highest[place] as number);
-    if (isRising) highest[place] = target_N;
     const more = target_N * (factors ? (factors[k] as number) : 1) - (forces[place] as number);
     // A nut that holds as much already does not move.
     if (more <= 0) continue;
-    const shift = (shifts[k] as Shifts)[isRising ? 'loading' : 'unloading'];
+    const shift = (shifts[k] as Shifts)[rising[k] ? 'loading' : 'unloading'];
     for (let i = 0; i < n; i++) {
       const force = (forces[i] as number) + more * (shift[i] as number);
       if (force < 0) return byComplementarity(round, factors);

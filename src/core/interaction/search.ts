@@ -1,6 +1,6 @@
 import type { Giving } from './interaction';
 import { evenness } from './evenness';
-import { goRound, pullsOf, roundOf, type Round } from './go-round';
+import { goRound, pullsOf, roundOf, withPulls, type Round } from './go-round';
 
 /** A way of going round: in what turn, to what shares of the final figure, and whether all is gone over once more. */
 export interface RoundWay {
@@ -92,7 +92,7 @@ export function* searchedWays(input: SearchInput): Generator<SearchProgress, Sea
   let ready: { readonly turn: readonly number[]; readonly round: Round } | undefined;
   const judge = ({ order: turn, shares, confirming }: RoundWay): JudgedWay => {
     if (ready?.turn !== turn) ready = { turn, round: roundOf(giving, pullsOf(turn, longest)) };
-    const forces = goRound({ ...ready.round, pulls: pullsOf(turn, targetsOf({ shares, confirming })) });
+    const forces = goRound(withPulls(ready.round, pullsOf(turn, targetsOf({ shares, confirming }))));
     const { least_N, variation_pct } = evenness(forces);
     return { order: turn, shares, confirming, least_N, variation_pct };
   };

@@ -132,7 +132,7 @@ export function FaceBody(props: FaceBodyProps) {
         caps={props.caps}
         placeNotes={props.known.placeNotes}
         purpose={purpose}
-        isLocked={(position) => LOCK_LAST[lockingAt(props, position)] !== undefined}
+        asksLock={(position) => LOCK_LAST[lockingAt(props, position)] !== undefined}
         beside={props.beside}
       />
       <FaceLive heard={heard} />

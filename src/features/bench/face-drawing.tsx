@@ -18,8 +18,8 @@ interface Props {
   readonly caps: boolean;
   readonly placeNotes: readonly PlaceNote[];
   readonly purpose: Purpose;
-  /** What a fastener is locked with when it is at its figure. */
-  readonly isLocked: (position: number) => boolean;
+  /** Whether a fastener is locked once it is at its figure. */
+  readonly asksLock: (position: number) => boolean;
   /** What stands under it. */
   readonly beside?: ReactNode;
 }
@@ -27,8 +27,8 @@ interface Props {
 const STATES = 'face-states';
 
 /** The joint as it lies; of a large one the next fastener and its neighbours, with the whole as a strip. */
-export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, purpose, isLocked, beside }: Props) {
-  const shown = { plan, round, isRepull: purpose === 'retorque', isLocked };
+export function FaceDrawing({ plan, round, next, pending, caps, placeNotes, purpose, asksLock, beside }: Props) {
+  const shown = { plan, round, isRepull: purpose === 'retorque', asksLock };
   const near = beside === undefined ? boxNear(plan.positions, next) : undefined;
   const drawing = {
     positions: plan.positions,

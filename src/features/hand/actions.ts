@@ -4,6 +4,8 @@ import { nanoid } from 'nanoid';
 import { typedTorque } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, assertPositive, atField } from '@/core/units';
+import { initialsIn } from '@/model/initials';
+import { typedPull } from '@/model/trial/hand-pull';
 import { shopAction } from '@/server/shop-action';
 import { handPullSchema, handStrikeSchema } from './schema';
 
@@ -12,7 +14,11 @@ const MOST_OFF = 5;
 
 /** Enters a pull by feel, and what it was read to be. */
 export const addHandPullAction = shopAction(handPullSchema, (fields, { shop, nowIso, tell }) => {
-  const { hand, meant, read } = fields;
+  const { meant, read } = fields;
+  // As they stand on every line: one hand must not be two for its dots.
+  const hand = initialsIn(fields.hand);
+  if (hand === '')
+    throw new DomainError('bad-field', 'Say whose hand it is by its initials: one to four letters.', 'hand');
   const thread = atField('thread', () => threadNamed(fields.thread)).designation;
   const [meant_Nm, read_Nm] = [typedTorque(meant, 'meant'), typedTorque(read, 'read')];
   assertPositive(meant_Nm, 'meant');
@@ -23,8 +29,7 @@ export const addHandPullAction = shopAction(handPullSchema, (fields, { shop, now
       `${read} is more than ${MOST_OFF} times off ${meant}: no hand is. Check the unit.`,
       'read',
     );
-  const typed = `${meant.trim()}, ${read.trim()}`;
-  shop.hands.pull({ id: nanoid(), hand, thread, meant_Nm, read_Nm, typed, at: nowIso });
+  shop.hands.pull({ id: nanoid(), hand, thread, meant_Nm, read_Nm, typed: typedPull(meant, read), at: nowIso });
   tell(`A pull by feel of ${hand} was written`);
   return {};
 });

@@ -3,7 +3,7 @@
 import { TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
 import { useMemo, useState, useTransition } from 'react';
-import type { HandAtSize } from '@/model/trial/hand-pull';
+import { meantAsTyped, type HandAtSize, type HandPullRow } from '@/model/trial/hand-pull';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import type { BandRow } from '@/interface/parts/band-chart';
@@ -32,6 +32,8 @@ export interface ShownWrench {
 interface Props {
   readonly hands: readonly HandAtSize[];
   readonly wrenches: readonly ShownWrench[];
+  /** The pull that was written last: the next one is mostly of the same. */
+  readonly last?: HandPullRow;
   /** Initials of whoever looks. */
   readonly who: string;
 }
@@ -104,17 +106,11 @@ const WHY: Working = {
   ],
 };
 
-function PullForm({ hands, who }: Pick<Props, 'hands' | 'who'>) {
-  const last = hands
-    .flatMap(({ pulls }) => pulls)
-    .reduce<HandAtSize['pulls'][number] | undefined>(
-      (latest, pull) => (latest && latest.at > pull.at ? latest : pull),
-      undefined,
-    );
+function PullForm({ last, who }: Pick<Props, 'last' | 'who'>) {
   const start = {
     hand: last?.hand ?? who,
     thread: last?.thread ?? '',
-    meant: last?.typed.split(', ')[0] ?? '',
+    meant: last ? meantAsTyped(last) : '',
     read: '',
   };
   const {
@@ -175,7 +171,7 @@ function HandResult({ one, onStrike }: { readonly one: HandAtSize; readonly onSt
 }
 
 /** What hands do by feel, beside the wrenches of the shop. */
-export function HandsScreen({ hands, wrenches, who }: Props) {
+export function HandsScreen({ hands, wrenches, last, who }: Props) {
   const [refusal, setRefusal] = useState<string>();
   const offerUndo = useOfferUndo();
   const [, startTransition] = useTransition();
@@ -209,7 +205,7 @@ export function HandsScreen({ hands, wrenches, who }: Props) {
           </>
         )}
         <Section title="A pull by feel">
-          <PullForm hands={hands} who={who} />
+          <PullForm last={last} who={who} />
         </Section>
         {hands.map((one) => (
           <HandResult key={nameOf(one)} one={one} onStrike={strike} />

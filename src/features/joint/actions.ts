@@ -14,18 +14,18 @@ import { leafOfText } from '@/model/book/leaf-of-text';
 import { againstLeaf, pageGuardsOfWhole } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
-import { engineStateOf, jointStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf } from '@/model/engine/engine-rows';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
 import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { assertReckoned, usualFaceOf } from '@/model/joint/joint-result';
-import { isHalfPulled } from '@/model/joint/joint-state';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
 import { assertFresh, assertWritten, changedWords } from '@/model/stale';
 import { tryCore } from '@/model/try-core';
 import { assertWorkedWith } from '@/server/assert-worked-with';
+import { assertShapeMayChange } from '@/server/shape-may-change';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
@@ -204,22 +204,6 @@ export const addStandardJointAction = shopAction(standardSchema, (fields, bench)
   return placeOf(joint);
 });
 
-/**
- * How many fasteners there are, and how they lie, stands while a round is half pulled; after that another number or
- * pattern is one for the next round. A round that was begun and not pulled in goes, for its plan has other fasteners.
- * @throws DomainError half-pulled
- */
-function assertShapeMayChange(bench: Bench, before: Joint, after: Joint): void {
-  if (isSameShape(before, after)) return;
-  bench.shop.tightenings.dropUnpulled(before.id);
-  if (isHalfPulled(jointStateOf(engineRows(bench.shop, engineOf(bench, before.engineId)), before).tightenings))
-    throw new DomainError(
-      'half-pulled',
-      'A round of this joint is half pulled: how many there are, and how they lie, stands until it is done or its pulls are undone at the bench.',
-      'fasteners',
-    );
-}
-
 /** Keeps a change to a joint, if it is still as it was read. What was tightened before keeps the plan it had. */
 export const alterJointAction = shopAction(jointSchema, ({ id, version, change, detail }, bench) => {
   const before = jointNamed(bench.shop, id);
@@ -244,7 +228,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
       ? before.originalFilmReason
       : originalFilmReason(leaf?.conditionText ?? null, originalFilm, shelves.practice),
   };
-  assertShapeMayChange(bench, before, joint);
+  if (!isSameShape(before, joint)) assertShapeMayChange(bench.shop, before);
   keepJoint(bench, joint);
   bench.tell(changedWords(before.name, { ...before, ...before.detail }, { ...change, ...detail }, sayJoint(shelves)));
   return { joint: { ...joint, version: version + 1 } };

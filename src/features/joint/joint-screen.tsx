@@ -18,7 +18,7 @@ import { RunningHead } from '@/interface/parts/running-head';
 import { SavedNote } from '@/interface/parts/saved-note';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
-import { wholeChanged, type PulledWith } from '@/model/joint/sheet-changes';
+import { placesChanged, type PulledWith } from '@/model/joint/sheet-changes';
 import { ClampMapFold } from './clamp-map-fold';
 import type { AsPulled } from './clamp-works';
 import { ofOtherLeaf } from '@/model/joint/fastener-kind';
@@ -254,7 +254,7 @@ export function JointScreen(props: Props) {
               setting={own.setting}
               worked={own.worked}
               pulled={pulledWith}
-              against={[...against, ...ofKinds, ...(pulledWith ? wholeChanged(pulledWith, joint) : [])]}
+              against={[...against, ...ofKinds, ...(pulledWith ? placesChanged(pulledWith, joint) : [])]}
               answers={answers}
               pages={
                 <SourcesFold

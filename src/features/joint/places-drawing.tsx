@@ -141,7 +141,14 @@ export function PlacesDrawing({ places, onChange }: Props) {
         );
       }}
       onDragEnd={() => setDrag(undefined)}
-      onDragCancel={() => setDrag(undefined)}
+      onDragCancel={() => {
+        if (drag)
+          onChange(
+            places.map((one, i) => (i === drag.place ? drag.from : one)),
+            false,
+          );
+        setDrag(undefined);
+      }}
     >
       <TransformWrapper
         maxScale={NEAREST}

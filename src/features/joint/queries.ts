@@ -4,7 +4,7 @@ import type { Shop } from '@/db/shop';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
-import { isHalfPulled, type JointState } from '@/model/joint/joint-state';
+import type { JointState } from '@/model/joint/joint-state';
 import { engineStateOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf } from '@/model/fit/fit-gate';
 import { gateOfRound } from '@/model/order/gate-of-round';
@@ -22,7 +22,6 @@ import { drawnByRule, passageOf } from '@/model/joint/clamp-left';
 import { tryCore } from '@/model/try-core';
 import type { AsPulled } from './clamp-works';
 import type { JointSummary } from './joints-screen';
-import { placesOfPattern } from './places-of-text';
 import { answerSource, type AnswerSource } from './known-elsewhere';
 import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 
@@ -74,7 +73,7 @@ export interface Resume {
   readonly line: string;
 }
 
-/** The places of another joint of the engine, mm; of one in a pattern as it would be laid out. */
+/** The places of another joint of the engine in no pattern, mm: those of a pattern were measured by nobody. */
 export interface OtherShape {
   readonly id: string;
   readonly name: string;
@@ -157,8 +156,8 @@ export function jointPage(
   return {
     inputs,
     asPulled: asPulledOf(state, inputs),
-    others: rows.joints.flatMap(({ id, name, pattern, fasteners, detail }) =>
-      id === joint.id ? [] : [{ id, name, places: detail.places ?? placesOfPattern(pattern, fasteners) }],
+    others: rows.joints.flatMap(({ id, name, pattern, detail }) =>
+      id !== joint.id && pattern === 'free' && detail.places ? [{ id, name, places: detail.places }] : [],
     ),
     torques: torqueLeaves(leaves).flatMap((leaf) => {
       const source = sources.find(({ id }) => id === leaf.sourceId);
@@ -177,7 +176,7 @@ export function jointPage(
     pulledWith: pulledWith(state),
     engineLine: [engine.name, engine.engineNumber].filter(Boolean).join(', '),
     pulled: state.tightenings.some(({ events }) => events.length > 0),
-    halfPulled: isHalfPulled(state.tightenings),
+    halfPulled: state.halfPulled !== undefined,
     resume: half ? { href: `/face/${final.tightening.id}`, line: `Half way: ${line}` } : undefined,
   };
 }

@@ -12,6 +12,7 @@ import { BUILT_IN } from '@/model/shelf/shelves';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
 import type { AsideKind } from '@/model/set-aside';
 import { assertMayBeAside } from '@/server/may-be-aside';
+import { assertShapeMayChange } from '@/server/shape-may-change';
 
 // Taking back is a door like any other: what the screens refuse today is refused here, though it once was so.
 
@@ -34,16 +35,20 @@ export function assertMayComeBack(shop: Shop, changed: readonly ChangedRow[]): v
     }
 }
 
-/** How many fasteners there are, and how they lie, is history once one was pulled. */
-function assertShapeUnpulled(shop: Shop, { before, after }: ChangedRow): void {
+/** How many fasteners there are, and how they lie, comes back only where the sheet would let it be altered. */
+function assertShapeFree(shop: Shop, { before, after }: ChangedRow): void {
   if (!before || !after) return;
   const places = (row: typeof before) => JSON.stringify(DETAIL_JSON.read(String(row.detail)).places);
   const isSame =
     before.fasteners === after.fasteners && before.pattern === after.pattern && places(before) === places(after);
   if (isSame) return;
-  const rounds = shop.tightenings.ofJoint(idOf(after));
-  if (rounds.some(({ id }) => shop.tightenings.events(id).length > 0))
-    throw cannot('nuts of the joint were pulled since, and how many there are stands as it was pulled.');
+  const joint = shop.joints.find(idOf(after));
+  try {
+    if (joint) assertShapeMayChange(shop, joint);
+  } catch (error) {
+    if (isDomainError(error)) throw cannot(error.message);
+    throw error;
+  }
 }
 
 function assertReckonable(shop: Shop, id: string, now: number): void {
@@ -108,7 +113,7 @@ const known = (steps: readonly Step[]): readonly Step[] => {
 export function assertStands(shop: Shop, changed: readonly ChangedRow[], now: number): void {
   for (const one of changed) {
     if (one.table === 'joint') {
-      assertShapeUnpulled(shop, one);
+      assertShapeFree(shop, one);
       assertReckonable(shop, idOf(one.before ?? one.after), now);
     }
     if (one.table === 'shelf_row') assertShelfUnused(shop, one);

@@ -4,6 +4,7 @@ import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engin
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
+import type { JointState } from '@/model/joint/joint-state';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import type { Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
@@ -32,9 +33,12 @@ export interface RunIn {
   readonly window?: CoolingWindow;
 }
 
-/** Whether a retorque is waited for, or may be done: then it is told what a head that is not quite cold costs. */
-const isAtHand = ({ state, ...rest }: RetorqueState): boolean =>
-  state === 'cooling' || state === 'open' || (state === 'done' && 'further' in rest && rest.further !== undefined);
+/** Whether a cold head is waited for, or may be gone over: then it is told what one that is not quite cold costs. */
+const asksCold = ({ joint, retorque }: JointState): boolean =>
+  joint.retorqueSchool !== 'warm' &&
+  (retorque.state === 'cooling' ||
+    retorque.state === 'open' ||
+    (retorque.state === 'done' && retorque.further !== undefined));
 
 /**
  * The runs of an engine, its readings, and the retorques that follow from them.
@@ -56,7 +60,7 @@ export function runInOf(
         .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
     })),
     dues: joints.map((joint) => ({
-      ...(isAtHand(joint.retorque) && { warm: warmOf?.(joint.joint) }),
+      ...(asksCold(joint) && { warm: warmOf?.(joint.joint) }),
       jointId: joint.joint.id,
       version: joint.joint.version,
       name: joint.joint.name,

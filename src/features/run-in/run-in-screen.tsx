@@ -48,7 +48,7 @@ function Warm({ warm, href }: { readonly warm: WarmHead; readonly href: string }
         `It counts as cold within ${warm.counts_K} K of the air: up to ${significant(100 * warm.share, 2)} % of its clamp load; 2 % at ${significant(warm.within_K, 2)} K.`
       ) : (
         <>
-          What a warm head costs it is not known: <Link href={href}>its grip</Link> was not given.
+          What a warm head costs this joint is not known: <Link href={href}>its grip</Link> was not given.
         </>
       )}
     </span>

@@ -3,9 +3,9 @@ import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { turnNumber } from './bench-words';
 
 /** What a fastener is at, as far as the round tells: what it was before its first pull nobody said. */
-function stateOf(mark: FastenerMark, isRepull: boolean, isLocked: boolean): string {
+function stateOf(mark: FastenerMark, isRepull: boolean, asksLock: boolean): string {
   if (mark.attention) return 'to be seen to';
-  if (mark.final) return isLocked ? 'final, to be locked' : 'final';
+  if (mark.final) return asksLock ? 'final, to be locked' : 'final';
   if (mark.ticks > 0) return `snug, ${mark.ticks} ${mark.ticks === 1 ? 'pass' : 'passes'}`;
   return isRepull ? 'as it was left' : 'not pulled yet';
 }
@@ -30,14 +30,14 @@ interface Shown {
   readonly round: Pick<RoundState, 'marks'>;
   /** The nuts were tight before: a retorque, a confirming round. */
   readonly isRepull: boolean;
-  readonly isLocked: (position: number) => boolean;
+  readonly asksLock: (position: number) => boolean;
 }
 
 /** The state of every fastener by its name, in the turn's order: for who cannot see the drawing, and for who asks. */
-export const fastenerStates = ({ plan, round, isRepull, isLocked }: Shown): readonly string[] =>
+export const fastenerStates = ({ plan, round, isRepull, asksLock }: Shown): readonly string[] =>
   plan.positions.map((_, position) => {
     const mark = round.marks[position];
-    return mark ? stateOf(mark, isRepull, isLocked(position)) : 'not pulled yet';
+    return mark ? stateOf(mark, isRepull, asksLock(position)) : 'not pulled yet';
   });
 
 /** `Final: 1 to 4. Snug, 1 pass: 5, 6. Not pulled yet: 7 to 14.` */

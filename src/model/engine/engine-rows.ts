@@ -17,7 +17,7 @@ import { endsInTurn, type PlannedFigure } from '@/model/joint/tightening-plan';
 import { isNoteOf, type NotedThing, type NoteWithPhotos } from '@/model/note';
 import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
-import { decidingOf, isSettled, wholeChanged } from '@/model/joint/sheet-changes';
+import { decidingOf, isSettled, placesChanged } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { BuildLine } from '@/model/order/build-line';
 import { openedAt, openingsOf } from '@/model/order/openings';
@@ -108,7 +108,7 @@ function isChanged(joint: Joint, leaves: readonly Leaf[], round: TighteningState
     return pulled ? [{ pulled, of: jointOfKind(joint, kind) }] : [];
   });
   return (
-    wholeChanged(plan, joint).length > 0 ||
+    placesChanged(plan, joint).length > 0 ||
     [{ pulled: plan, of: joint }, ...pairs].some(({ pulled, of }) => isFigureChanged(of, leafOf(of), pulled))
   );
 }
@@ -132,7 +132,9 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
   const rounds = tightenings
     .filter(({ jointId }) => jointId === joint.id)
     .map((tightening) => tighteningState(tightening, events.get(tightening.id) ?? []));
-  const counting = sinceTrial(rounds.filter(isSince(openedAt(openingsIn(rows), joint.id))));
+  const since = rounds.filter(isSince(openedAt(openingsIn(rows), joint.id)));
+  const counting = sinceTrial(since);
+  const lastPulled = since.findLast(({ state }) => state.last !== undefined);
   const final = finalOf(counting);
   const made = new Set(leafIdsOf(joint));
   // What an angle has done, or will do, no figure goes over again.
@@ -144,6 +146,7 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
     tightenings: rounds,
     final,
     openRetorque: counting.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && !state.complete),
+    ...(lastPulled && !lastPulled.state.complete && { halfPulled: lastPulled }),
     retorque: retorqueOf(engine, byAngle ? { ...joint, retorqueSchool: 'none' } : joint, heat, { rounds, final }),
     isChanged: isChanged(joint, leaves, final),
     page: pageGuardsOfWhole(engine, leaves, sources, joint),

@@ -18,15 +18,11 @@ export interface JointState {
   readonly final?: TighteningState;
   /** A retorque that was begun and is not finished. */
   readonly openRetorque?: TighteningState;
+  /** The last round that was pulled in since the joint was opened up, where it is not done: its nuts are on loosely. */
+  readonly halfPulled?: TighteningState;
   readonly retorque: RetorqueState;
   /** Whether its sheet was changed since its going-round was begun, and nobody said what that means. */
   readonly isChanged: boolean;
   /** What stands against the page that its figure is from. */
   readonly page: readonly Guard[];
-}
-
-/** Whether the last round that was pulled in is not done: how many fasteners there are, and how they lie, stands till then. */
-export function isHalfPulled(rounds: readonly TighteningState[]): boolean {
-  const last = rounds.findLast(({ state }) => state.last !== undefined);
-  return last !== undefined && !last.state.complete;
 }

@@ -180,7 +180,7 @@ export function shapeChanges(pulled: readonly Position[], joint: Joint): readonl
 }
 
 /** What stands against a joint whose fasteners lay elsewhere, or were of other kinds, when they were pulled. */
-export function wholeChanged(pulled: Pick<PulledWith, 'positions' | 'kinds'>, joint: Joint): readonly Guard[] {
+export function placesChanged(pulled: Pick<PulledWith, 'positions' | 'kinds'>, joint: Joint): readonly Guard[] {
   const sayOf = (code: string, moved: readonly SheetChange[]): readonly Guard[] =>
     moved.length === 0
       ? []
@@ -222,7 +222,7 @@ export function wholeChanges(
       ...others.flatMap(({ kind, changes }) => changes.map((one) => ({ ...one, what: `${kind.name}: ${one.what}` }))),
     ],
     guards: [
-      ...wholeChanged(plan, joint),
+      ...placesChanged(plan, joint),
       ...changeGuards(own, plan, worked.ladder.target_Nm, joint.detail.changeMeans),
       ...others.flatMap(({ kind, worked: of, pulled, changes }) =>
         changeGuards(changes, pulled, of.ladder.target_Nm, kind.detail.changeMeans).map((guard) => ({

@@ -16,6 +16,14 @@ export interface HandPullRow {
   readonly who?: string;
 }
 
+const BETWEEN = ', ';
+
+/** Meant and read as they were typed, in one text. */
+export const typedPull = (meant: string, read: string): string => [meant.trim(), read.trim()].join(BETWEEN);
+
+/** What was meant, as it was typed. */
+export const meantAsTyped = ({ typed }: Pick<HandPullRow, 'typed'>): string => typed.split(BETWEEN)[0] ?? '';
+
 /** What one hand does at one size. */
 export interface HandAtSize {
   readonly hand: string;

@@ -10,9 +10,11 @@ export const metadata: Metadata = { title: 'By hand' };
 export default async function HandsPage() {
   const shop = await currentShop();
   const { wrenches } = shelvesOnce(shop);
+  const pulls = handPullsOnce(shop);
   return (
     <HandsScreen
-      hands={handsOf(handPullsOnce(shop))}
+      hands={handsOf(pulls)}
+      last={pulls.at(-1)}
       wrenches={wrenches
         .filter(({ aside }) => aside === undefined)
         .map(({ name, accuracy_pct }) => ({ name, accuracy_pct }))}

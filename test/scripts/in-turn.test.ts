@@ -1,6 +1,5 @@
 import { EventEmitter } from 'node:events';
-import { setTimeout as pause } from 'node:timers/promises';
-import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 
 type Take = (path: string, response: EventEmitter & { destroyed: boolean }, work: () => void) => void;
 const { inTurn } = jest.requireActual<{ inTurn: (options?: { hold_ms?: number }) => Take }>(
@@ -17,6 +16,7 @@ beforeEach(() => {
   take = inTurn();
   begun = [];
 });
+afterEach(() => jest.useRealTimers());
 
 /** A request that comes in; it is answered when its end is called. */
 function comes(path: string, name = path) {
@@ -81,14 +81,21 @@ describe('what comes at once', () => {
     expect(begun).toEqual(['a', 'b', 'd']);
   });
 
-  test('one that takes minutes keeps the next waiting for a moment only, and its end counts once', async () => {
-    take = inTurn({ hold_ms: 5 });
+  test('one that takes minutes keeps the next waiting for a moment only, and its end counts once', () => {
+    jest.useFakeTimers();
+    take = inTurn({ hold_ms: 60 });
     const [first, second] = ['a', 'b', 'c', 'd', 'e', 'f'].map((name) => comes(PAGE, name));
-    for (let waits = 0; begun.length < 6 && waits < 500; waits++) await pause(10);
+    jest.advanceTimersByTime(59);
+    expect(begun).toEqual(['a', 'b']);
+    jest.advanceTimersByTime(1);
+    expect(begun).toEqual(['a', 'b', 'c', 'd']);
+    jest.advanceTimersByTime(60);
     expect(begun).toEqual(['a', 'b', 'c', 'd', 'e', 'f']);
     first?.answered();
     second?.answered();
     for (const name of ['x', 'y', 'z']) comes(PAGE, name);
+    expect(begun.slice(6)).toEqual([]);
+    jest.advanceTimersByTime(60);
     expect(begun.slice(6)).toEqual(['x', 'y']);
   });
 });

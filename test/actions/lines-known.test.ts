@@ -89,11 +89,15 @@ describe('a table of many readings', () => {
   };
   test('is read in in a time that grows as it does', async () => {
     await timed(100);
-    const few = await timed(500);
-    shop = ownShop();
-    const many = await timed(4000);
-    // Eight times as many; quadratic would be sixty-four times as long.
-    expect(many / few).toBeLessThan(24);
+    let best = Infinity;
+    for (let tries = 0; tries < 3 && best >= 24; tries++) {
+      shop = ownShop();
+      const few = await timed(500);
+      shop = ownShop();
+      best = Math.min(best, (await timed(4000)) / few);
+    }
+    // Eight times as many; quadratic would be sixty-four times as long, each time.
+    expect(best).toBeLessThan(24);
   }, 60_000);
   test('lets a pull through between its batches, and says how far it has come', async () => {
     const [text, steps] = [table(450), [] as number[]];

@@ -16,7 +16,9 @@ beforeEach(() => {
   take = inTurn();
   begun = [];
 });
-afterEach(() => jest.useRealTimers());
+afterEach(() => {
+  jest.useRealTimers();
+});
 
 /** A request that comes in; it is answered when its end is called. */
 function comes(path: string, name = path) {

@@ -145,7 +145,8 @@ describe('whatever is being reckoned', () => {
     expect([answer.status, answer.code]).toEqual([503, 'took-too-long']);
     expect(Date.now() - begun).toBeLessThan(20_000);
     times.sort((a, b) => a - b);
-    expect(times[20]).toBeLessThan(50);
+    // Waiting for the reckoner would be seconds; a machine with much to do beside it is not.
+    expect(times[20]).toBeLessThan(150);
     // The next one has a thread of its own again.
     expect((await ask(RECKON)).status).toBe(200);
   });

@@ -150,7 +150,7 @@ describe('a copy put in the place of the shop', () => {
       expect(how === 'copied over' ? ['exchanged'] : ['exchanged', 20]).toContain(await count(server, round));
       if (how === 'copied over')
         expect(await (await fetch(server.address)).text()).toContain('was exchanged while the program ran');
-      await pause(2500);
+      for (let waits = 0; waits < 40 && (await count(server, round)) !== 20; waits++) await pause(500);
       expect(await count(server, round)).toBe(20);
       expect(await pulls(server, round, 20, 80)).toBe(60);
       expect(await count(server, round)).toBe(80);

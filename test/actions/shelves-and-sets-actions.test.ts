@@ -1,5 +1,6 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { Shop } from '@/db/shop';
+import { alterJointAction } from '@/features/joint/actions';
 import { keepMeasureAction } from '@/features/measures/actions';
 import {
   keepPracticeAction,
@@ -21,6 +22,7 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { knownOfPlaces } from '@/features/bench/known-of-places';
 import { buildFileOf } from '@/features/record/build-file';
 import { readBack } from '@/features/record/read-back';
+import { undoAction } from '@/features/removal/actions';
 import { stretchPage } from '@/features/stretch/queries';
 import { BUILT_IN } from '@/model/shelf/shelves';
 import { rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
@@ -322,11 +324,18 @@ describe('bolts by stretch', () => {
     const engine = there(shop.engines.find('demo-norrhem'));
     readBack(other, buildFileOf(shop, engine, YARD_NOW), Date.now(), () => 'unused');
     expect(other.bolts.ofJoint(HOUSING).map(({ kind }) => kind)).toEqual(['', 'Small bolts']);
-    // The kind has another name by now: nothing is held against these bolts, and that is said.
-    shop.joints.alter({
-      ...joint,
-      detail: { ...joint.detail, kinds: joint.detail.kinds.map((kind) => ({ ...kind, name: 'Thin ones' })) },
-    });
+    // Called otherwise, the sheet goes with its kind, and with taking that back.
+    const kindsOf = (name: string) => joint.detail.kinds.map((kind) => ({ ...kind, name }));
+    const { version } = joint;
+    const called = alterJointAction({ id: HOUSING, version, change: {}, detail: { kinds: kindsOf('Thin ones') } });
+    const { undo } = (await accepted(called)) as { readonly undo?: { readonly token: string } };
+    expect(page().sets.map(({ set }) => set.kind)).toEqual(['', 'Thin ones']);
+    expect(there(page().sets[1]?.figure).preload_N).toBe(there(small?.figure).preload_N);
+    await accepted(undoAction({ token: there(undo).token }));
+    expect(page().sets.map(({ set }) => set.kind)).toEqual(['', 'Small bolts']);
+    // The kind is no longer there: nothing is held against these bolts, and that is said.
+    const now = there(shop.joints.find(HOUSING));
+    shop.joints.alter({ ...now, detail: { ...now.detail, kinds: [] } });
     expect(page().sets[1]).not.toHaveProperty('figure');
   });
 

@@ -134,10 +134,21 @@ test('what lies outside its limits waits for an answer: pulled on, gone over, or
   await expect(page.getByText('Give the figure alone')).toBeVisible();
   await page.getByLabel('What the wrench read, N·m').fill('30');
   await page.getByRole('button', { name: 'Read so' }).click();
+  await expect(held).toContainText('past what was asked for: read 30 N·m');
+  // Whoever leaves the face without an answer is asked again: the nut was pulled.
+  const face = page.url();
+  await page.goto(`${bench.address}/engines/demo-maestrale/joints`);
+  await page.goto(face);
+  await expect(held).toContainText('past what was asked for: read 30 N·m');
+  for (const key of ['Space', 'm']) await page.keyboard.press(key);
+  expect(await pulls(page, bench)).toHaveLength(before + 2);
   await page.getByRole('button', { name: 'Leave it so, with a reason' }).click();
   await page.getByLabel('Why it is left so').fill('the wrench slipped');
   await page.getByRole('button', { name: 'Leave it so' }).click();
   await expect.poll(async () => (await pulls(page, bench)).length).toBe(before + 3);
+  // Answered once: it is not asked a second time.
+  await page.reload();
+  await expect(held).toHaveCount(0);
   const lines = (await pulls(page, bench)).slice(before);
   expect(lines.map(({ outcome, words }) => [outcome, words])).toEqual([
     ['did-not-move', undefined],

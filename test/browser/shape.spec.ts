@@ -86,6 +86,23 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
   await expect(text).toHaveValue(/^0 60\n30 8\n/);
   await page.getByRole('button', { name: 'Undo the last' }).click();
   await expect(text).toHaveValue(wasAt);
+  // Numbered as the book numbers them, by keys alone; a slip is taken back, and so is the whole.
+  await page.getByRole('button', { name: 'Number them by pressing' }).click();
+  const number = async (place: number) => {
+    await page.getByRole('button', { name: new RegExp(`^Place ${place}, at`) }).focus();
+    await page.keyboard.press('Space');
+  };
+  await expect(page.getByText('Press the one that the book numbers 1, of 9.')).toBeVisible();
+  for (const place of [9, 2]) await number(place);
+  await page.getByRole('button', { name: 'Take the last number back' }).click();
+  await number(1);
+  // Neither an arrow nor a pointer moves one meanwhile.
+  await page.keyboard.press('ArrowRight');
+  await expect(text).toHaveValue(wasAt);
+  await page.getByRole('button', { name: 'Number them so, the rest as they follow' }).click();
+  await expect(text).toHaveValue([PLACES[8], ...PLACES.slice(0, 8)].join('\n'));
+  await page.getByRole('button', { name: 'Undo the last' }).click();
+  await expect(text).toHaveValue(wasAt);
   await page.getByRole('button', { name: 'Save these' }).click();
   await expect(page.getByRole('heading', { level: 1 }).locator('xpath=../..')).toContainText('9 ×');
 
@@ -114,6 +131,17 @@ test('a part of nine screws in no pattern, in the book’s own order, and what i
   await expect(page.getByText(/^Saved \d/)).toBeVisible();
 
   // It is all on disk, and at the bench.
+  await page.reload();
+  // Numbered otherwise, what is special goes with its place, and so does the book's order; and back again.
+  await fold(page, 'Name, number and pattern').click();
+  await page.getByRole('button', { name: 'Number them by pressing' }).click();
+  await number(9);
+  await page.getByRole('button', { name: 'Number them so, the rest as they follow' }).click();
+  await page.getByRole('button', { name: 'Save these' }).click();
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await expect(page.getByLabel('Or typed, by the numbers of the places')).toHaveValue(
+    ORDER.map((place) => (place % 9) + 1).join(' '),
+  );
   await page.reload();
   await fold(page, 'What is special about a place').click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Left-hand thread' })).toContainText('Number 2');

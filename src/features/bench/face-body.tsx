@@ -85,6 +85,7 @@ export function FaceBody(props: FaceBodyProps) {
     step: isRead && alive && !isLong && !hold.looksOn ? pulled : undefined,
     at: isOver ? (round.over[0] ?? -1) : round.next,
     count: record.count,
+    isRehearsal: props.isRehearsal ?? false,
     onPull: (outcome, words, reading, byItself) => {
       press.recorded(byItself);
       // A device that slept asks for the last one to be touched again, also where the next was pulled meanwhile.

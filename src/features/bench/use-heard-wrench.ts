@@ -1,9 +1,11 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { usePathname } from 'next/navigation';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { PullOutcome, PullReading, PullStep } from '@/core/tightening';
 import { isWrench, type InstrumentReading } from '@/instruments/measuring-instrument';
 import { useInstruments, type Instruments } from '@/interface/instruments/use-instruments';
+import { loadDraft, saveDraft } from '@/interface/parts/drafts';
 import {
   UNHEARD,
   hear,
@@ -23,6 +25,8 @@ export interface HeldReading {
   readonly reading: PullReading;
   readonly doubt: ReadDoubt;
   readonly at: number;
+  /** How many lines the record had. */
+  readonly count: number;
 }
 
 export interface HeardAtBench {
@@ -49,6 +53,8 @@ interface Asked {
   readonly at: number;
   /** How many lines the record has: a reading is taken once at each. */
   readonly count: number;
+  /** Nothing of it is recorded, and nothing kept. */
+  readonly isRehearsal: boolean;
   /**
    * @param byItself nobody pressed for it
    * @returns whether it was recorded: after a long gap the last one is touched again first
@@ -69,8 +75,33 @@ const LEFT_LONG =
 const SILENT =
   'The wrench fell silent before it was let go of. Nothing was recorded of that pull: say below how it went.';
 
+const HELD = 'held-reading';
+
+/**
+ * A reading that nobody has answered yet. It is kept on this device: the nut was pulled, and whoever leaves the face
+ * and comes back is asked again.
+ */
+function useKeptReading(isKept: boolean) {
+  const page = usePathname();
+  const [held, setHeld] = useState<HeldReading>();
+  useEffect(() => {
+    if (!isKept) return;
+    const kept = loadDraft(page, HELD)?.values.held as HeldReading | undefined;
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- the store of the device can only be read here
+    if (kept) setHeld(kept);
+  }, [page, isKept]);
+  const keep = useCallback(
+    (next: HeldReading | undefined) => {
+      setHeld(next);
+      if (isKept) saveDraft(page, HELD, next && { at: new Date().toISOString(), values: { held: next } });
+    },
+    [page, isKept],
+  );
+  return [held, keep] as const;
+}
+
 /** Listens to a torque wrench at the bench. What it reads inside the limits records itself; the rest is asked about. */
-export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardAtBench {
+export function useHeardWrench({ plan, step, at, count, isRehearsal, onPull }: Asked): HeardAtBench {
   const [wrench, setWrench] = useState<HeardWrench>(UNHEARD);
   // Lines may come faster than they are drawn: what is drawn follows this.
   const latest = useRef<HeardWrench>(UNHEARD);
@@ -79,18 +110,18 @@ export function useHeardWrench({ plan, step, at, count, onPull }: Asked): HeardA
     latest.current = next;
     setWrench(next);
   };
-  const [kept, setHeld] = useState<HeldReading>();
+  const [kept, setHeld] = useKeptReading(!isRehearsal);
   // What was said of a reading is answered by the next line of the record.
   const [said, setSaid] = useState<{ readonly words: string; readonly at: number }>();
   const setTrouble = (words: string | undefined) => setSaid(words === undefined ? undefined : { words, at: count });
   const trouble = said?.at === count ? said.words : undefined;
   // A line that was recorded by hand meanwhile answered it.
-  const held = kept?.at === at && step ? kept : undefined;
+  const held = kept?.at === at && kept.count === count && step ? kept : undefined;
   const settle = (peak: Peak, on: PullStep, byItself: boolean) => {
     setTrouble(undefined);
     const judged = judgePeak(plan, on, peak);
     takenAt.current = count;
-    setHeld(judged.is === 'held' ? { reading: peak.reading, doubt: judged.doubt, at } : undefined);
+    setHeld(judged.is === 'held' ? { reading: peak.reading, doubt: judged.doubt, at, count } : undefined);
     if (judged.is === 'taken' && !onPull(judged.outcome, undefined, peak.reading, byItself)) {
       takenAt.current = -1;
       setTrouble(LEFT_LONG);

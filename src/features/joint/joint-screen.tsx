@@ -7,6 +7,7 @@ import { todayFacts } from '@/model/joint/joint-ladder';
 import { keyOfShape, turnOf } from '@/model/joint/joint-shape';
 import { ownPlaces } from '@/model/joint/kind-places';
 import { tryCore } from '@/model/try-core';
+import { kindAmong } from '@/model/joint/kind-places';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { judgedKinds } from '@/model/joint/joint-result';
 import type { RankedLeaf } from '@/model/book/source-precedence';
@@ -173,7 +174,7 @@ function KindFolds({
       key={kind.name}
       setting={setting}
       worked={worked}
-      pulled={pulledWith?.kinds?.find(({ name }) => name === kind.name)}
+      pulled={kindAmong(pulledWith?.kinds, kind)}
       against={[]}
       answers={answers}
       pages={

@@ -1,3 +1,4 @@
+import { kindAmong } from '@/model/joint/kind-places';
 import { DomainError } from '@/core/units';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { againstLeaf } from '@/model/book/page-guards';
@@ -23,7 +24,7 @@ export function keptKinds(
     const leaf = torqueLeaves(leaves).find(({ id }) => id === leafId);
     if (!leaf)
       throw new DomainError('not-found', `The entry of “${kind.name}” gives no torque in this engine’s book.`, 'kinds');
-    const known = before.detail.kinds.find(({ name }) => name === kind.name);
+    const known = kindAmong(before.detail.kinds, kind);
     const { leafReason } = kind.detail;
     const isKept = known?.fields.leafId === leafId && known.detail.leafReason === leafReason;
     const overLeafId =

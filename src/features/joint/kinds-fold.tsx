@@ -216,6 +216,53 @@ function PutThere({
   );
 }
 
+/** A kind is called otherwise: its figure and its stretch sheets stay what they are. */
+function OtherName({
+  name,
+  others,
+  onName,
+}: {
+  readonly name: string;
+  readonly others: readonly string[];
+  readonly onName: (name: string) => void;
+}) {
+  const [typed, setTyped] = useState<string>();
+  if (typed === undefined)
+    return (
+      <button type="button" className="text-button" onClick={() => setTyped(name)}>
+        Call it otherwise<span className="only-spoken">: {name}</span>
+      </button>
+    );
+  const next = typed.trim();
+  const isTaken = others.some((other) => other.trim().toLowerCase() === next.toLowerCase());
+  return (
+    <form
+      className={form.grid}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (next === '' || isTaken) return;
+        setTyped(undefined);
+        if (next !== name) onName(next);
+      }}
+    >
+      <TextInput
+        label={`What “${name}” are called`}
+        autoFocus
+        maxLength={60}
+        value={typed}
+        error={isTaken && 'A kind of that name is there.'}
+        onChange={(event) => setTyped(event.currentTarget.value)}
+      />
+      <div className={form.acts}>
+        <Button type="submit" disabled={next === '' || isTaken}>
+          Call it so
+        </Button>
+        <Button onClick={() => setTyped(undefined)}>Leave it</Button>
+      </div>
+    </form>
+  );
+}
+
 const FORMS = ['kind'];
 
 /** Which fasteners are larger, longer or of another sort: each kind gets a figure of its own. */
@@ -261,6 +308,13 @@ export function KindsFold({ joint, leaves, practice, stages, onDetail, onShow }:
               <button type="button" className="text-button" onClick={() => onShow(i)}>
                 Its figure<span className="only-spoken"> of {kind.name}</span>
               </button>{' '}
+              <OtherName
+                name={kind.name}
+                others={kinds.flatMap(({ name }, other) => (other === i ? [] : [name]))}
+                onName={(name) =>
+                  onDetail({ kinds: kinds.map((one, other) => (other === i ? { ...one, name } : one)) })
+                }
+              />{' '}
               <button
                 type="button"
                 className="text-button"

@@ -11,8 +11,12 @@ import styles from './places-editor.module.css';
 
 interface Props {
   readonly places: readonly Position[];
+  /** The places that were pressed so far, where they are being numbered; then none of them is moved. */
+  readonly numbering?: readonly number[];
+  readonly onNumber: (place: number) => void;
   /** @param keeps whether it can be taken back by itself: a drag is one step, however far it went */
-  readonly onChange: (places: readonly Position[], keeps: boolean) => void;
+  readonly onMove: (places: readonly Position[], keeps: boolean) => void;
+  readonly onTake: (place: number) => void;
 }
 
 const FINE_MM = 1;
@@ -40,11 +44,21 @@ interface PlaceProps {
   readonly place: number;
   readonly at: Position;
   readonly radius: number;
+  /** Its number as the book has it, from 0; -1 where it has none yet; undefined where none are being given. */
+  readonly number?: number;
   readonly onKey: (event: KeyboardEvent) => void;
+  readonly onPress?: () => void;
 }
 
-function Place({ place, at: [x, y], radius, onKey }: PlaceProps) {
-  const { setNodeRef, listeners } = useDraggable({ id: String(place) });
+const nameOf = ({ place, at: [x, y], number }: Pick<PlaceProps, 'place' | 'at' | 'number'>): string => {
+  const where = `Place ${place + 1}, at ${x} and ${y} mm.`;
+  if (number === undefined) return `${where} Arrow keys move it, Delete takes it away.`;
+  return number < 0 ? `${where} Not numbered yet.` : `${where} Number ${number + 1} now.`;
+};
+
+function Place({ place, at, radius, number, onKey, onPress }: PlaceProps) {
+  const [x, y] = at;
+  const { setNodeRef, listeners } = useDraggable({ id: String(place), disabled: number !== undefined });
   const { zoomToElement, instance } = useControls();
   return (
     <g
@@ -53,8 +67,10 @@ function Place({ place, at: [x, y], radius, onKey }: PlaceProps) {
       {...listeners}
       role="button"
       tabIndex={0}
-      aria-label={`Place ${place + 1}, at ${x} and ${y} mm. Arrow keys move it, Delete takes it away.`}
+      aria-label={nameOf({ place, at, number })}
       className={styles.place}
+      data-number={number === undefined ? undefined : number < 0 ? 'none' : 'given'}
+      onClick={onPress}
       transform={`translate(${x} ${y})`}
       onKeyDown={onKey}
       onFocus={({ currentTarget }) => {
@@ -67,7 +83,7 @@ function Place({ place, at: [x, y], radius, onKey }: PlaceProps) {
       <circle r={2.2 * radius} className={styles.hit} />
       <circle r={radius} className={styles.head} />
       <text dy="0.36em" fontSize={1.1 * radius}>
-        {place + 1}
+        {number === undefined ? place + 1 : number < 0 ? '' : number + 1}
       </text>
     </g>
   );
@@ -97,7 +113,7 @@ interface Drag {
 }
 
 /** The places from above: dragged, moved by arrow keys, and looked at from near. */
-export function PlacesDrawing({ places, onChange }: Props) {
+export function PlacesDrawing({ places, numbering, onNumber, onMove, onTake }: Props) {
   const drawing = useRef<SVGSVGElement>(null);
   const [drag, setDrag] = useState<Drag>();
   const [isNear, setNear] = useState(false);
@@ -105,17 +121,19 @@ export function PlacesDrawing({ places, onChange }: Props) {
   // While one is dragged the paper lies still under it.
   const frame = drag?.frame ?? frameOf(places);
   const byKey = (place: number) => (event: KeyboardEvent) => {
+    if (numbering) {
+      if (event.key !== 'Enter' && event.key !== ' ') return;
+      event.preventDefault();
+      if (!event.repeat) onNumber(place);
+      return;
+    }
     const arrow = ARROWS[event.key];
     if (arrow) {
       event.preventDefault();
       const step = event.shiftKey ? FINE_MM : STEP_MM;
-      onChange(moved(places, place, [arrow[0] * step, arrow[1] * step]), true);
+      onMove(moved(places, place, [arrow[0] * step, arrow[1] * step]), true);
     }
-    if (event.key === 'Delete')
-      onChange(
-        places.filter((_, i) => i !== place),
-        true,
-      );
+    if (event.key === 'Delete') onTake(place);
   };
   return (
     <DndContext
@@ -128,14 +146,14 @@ export function PlacesDrawing({ places, onChange }: Props) {
         const from = places[place];
         if (!from) return;
         setDrag({ frame, from, place });
-        onChange(places, true);
+        onMove(places, true);
       }}
       onDragMove={({ delta }) => {
         const box = drawing.current?.getBoundingClientRect();
         if (!drag || !box) return;
         const mm_per_px = Math.max(frame.width / box.width, frame.height / box.height);
         const at: Position = [snapped(drag.from[0] + delta.x * mm_per_px), snapped(drag.from[1] + delta.y * mm_per_px)];
-        onChange(
+        onMove(
           places.map((one, i) => (i === drag.place ? at : one)),
           false,
         );
@@ -143,7 +161,7 @@ export function PlacesDrawing({ places, onChange }: Props) {
       onDragEnd={() => setDrag(undefined)}
       onDragCancel={() => {
         if (drag)
-          onChange(
+          onMove(
             places.map((one, i) => (i === drag.place ? drag.from : one)),
             false,
           );
@@ -177,7 +195,9 @@ export function PlacesDrawing({ places, onChange }: Props) {
                 place={place}
                 at={at}
                 radius={0.03 * Math.max(frame.width, frame.height)}
+                number={numbering?.indexOf(place)}
                 onKey={byKey(place)}
+                onPress={numbering && (() => onNumber(place))}
               />
             ))}
           </svg>

@@ -6,7 +6,18 @@ import { useState } from 'react';
 import type { Position } from '@/core/tightening';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
-import { frameOf, mirrored, placesIn, snapped, textOfPlaces } from './places-of-text';
+import type { Origins } from '@/model/joint/places-followed';
+import {
+  frameOf,
+  mirrored,
+  numberedBy,
+  originsIn,
+  placesIn,
+  retyped,
+  snapped,
+  textOfPlaces,
+  type TypedPlaces,
+} from './places-of-text';
 import type { OtherShape } from './queries';
 import styles from './places-editor.module.css';
 
@@ -17,8 +28,10 @@ const PlacesDrawing = dynamic(() => import('./places-drawing').then((module) => 
 });
 
 interface Props {
-  readonly text: string;
-  readonly onText: (text: string) => void;
+  readonly typed: TypedPlaces;
+  /** The places as they are on disk, or as the pattern has them. */
+  readonly onDisk: string;
+  readonly onTyped: (typed: TypedPlaces) => void;
   readonly error?: string;
   /** They came from a pattern, and were measured by nobody. */
   readonly isBegun: boolean;
@@ -28,20 +41,79 @@ interface Props {
 
 const MAX_UNDONE = 50;
 
+/** Numbered as the book numbers them, by pressing one after another; whoever stops early leaves the rest as they follow. */
+function Numbering({
+  count,
+  pressed,
+  onPressed,
+  onDone,
+}: {
+  readonly count: number;
+  readonly pressed: readonly number[];
+  readonly onPressed: (pressed: readonly number[]) => void;
+  /** @param isTaken whether the numbers are to stand */
+  readonly onDone: (isTaken: boolean) => void;
+}) {
+  const words =
+    pressed.length < count
+      ? `Press the one that the book numbers ${pressed.length + 1}, of ${count}.`
+      : 'All of them have their numbers.';
+  return (
+    <>
+      <p role="status">{words}</p>
+      <p className={form.acts}>
+        <Button rank="main" disabled={pressed.length === 0} onClick={() => onDone(true)}>
+          {pressed.length < count ? 'Number them so, the rest as they follow' : 'Number them so'}
+        </Button>
+        <Button disabled={pressed.length === 0} onClick={() => onPressed(pressed.slice(0, -1))}>
+          Take the last number back
+        </Button>
+        <Button onClick={() => onDone(false)}>Leave the numbers as they were</Button>
+      </p>
+    </>
+  );
+}
+
 /** Places without a pattern: typed, or drawn about by pointer and arrow keys. The text is the one thing that is kept. */
-export function PlacesEditor({ text, onText, error, isBegun, others }: Props) {
-  const [before, setBefore] = useState<readonly string[]>([]);
-  const places = placesIn(text);
-  const keep = () => setBefore((all) => [...all.slice(1 - MAX_UNDONE), text]);
-  const change = (next: readonly Position[], keeps = true) => {
+export function PlacesEditor({ typed, onDisk, onTyped, error, isBegun, others }: Props) {
+  const [before, setBefore] = useState<readonly TypedPlaces[]>([]);
+  const [numbering, setNumbering] = useState<readonly number[]>();
+  const places = placesIn(typed.text);
+  const origins = originsIn(typed);
+  const keep = () => setBefore((all) => [...all.slice(1 - MAX_UNDONE), typed]);
+  const change = (next: readonly Position[], of: Origins, keeps = true) => {
     if (keeps) keep();
-    onText(textOfPlaces(next));
+    onTyped({ text: textOfPlaces(next), origins: of });
   };
   const frame = frameOf(places);
   const last = before.at(-1);
   return (
     <div className={form.wide}>
-      <PlacesDrawing places={places} onChange={change} />
+      <PlacesDrawing
+        places={places}
+        numbering={numbering}
+        onNumber={(place) => setNumbering((all) => (all === undefined || all.includes(place) ? all : [...all, place]))}
+        onMove={(next, keeps) => change(next, origins, keeps)}
+        onTake={(place) =>
+          change(
+            places.filter((_, i) => i !== place),
+            origins.filter((_, i) => i !== place),
+          )
+        }
+      />
+      {numbering && (
+        <Numbering
+          count={places.length}
+          pressed={numbering}
+          onPressed={setNumbering}
+          onDone={(isTaken) => {
+            setNumbering(undefined);
+            if (!isTaken) return;
+            keep();
+            onTyped(numberedBy(typed, numbering));
+          }}
+        />
+      )}
       <Textarea
         label="Where each fastener lies, mm"
         description={
@@ -51,9 +123,10 @@ export function PlacesEditor({ text, onText, error, isBegun, others }: Props) {
         }
         autosize
         minRows={4}
-        value={text}
+        value={typed.text}
         error={error}
-        onChange={(event) => onText(event.currentTarget.value)}
+        readOnly={numbering !== undefined}
+        onChange={(event) => onTyped(retyped(onDisk, typed, event.currentTarget.value))}
       />
       {others.length > 0 && (
         <NativeSelect
@@ -63,32 +136,45 @@ export function PlacesEditor({ text, onText, error, isBegun, others }: Props) {
             ...others.map(({ id, name, places: own }) => ({ value: id, label: `${name} (${own.length})` })),
           ]}
           value=""
+          disabled={numbering !== undefined}
           onChange={(event) => {
             const other = others.find(({ id }) => id === event.currentTarget.value);
-            if (other) change(other.places);
+            if (other)
+              change(
+                other.places,
+                other.places.map((_, i) => origins[i] ?? null),
+              );
           }}
         />
       )}
-      <p className={form.acts}>
-        <Button
-          onClick={() =>
-            change([...places, [snapped(frame.left + frame.width / 2), snapped(frame.top + frame.height)]])
-          }
-        >
-          One more
-        </Button>
-        <Button onClick={() => change(mirrored(places))}>Mirrored, left for right</Button>
-        <Button
-          disabled={last === undefined}
-          onClick={() => {
-            if (last === undefined) return;
-            setBefore((all) => all.slice(0, -1));
-            onText(last);
-          }}
-        >
-          Undo the last
-        </Button>
-      </p>
+      {!numbering && (
+        <p className={form.acts}>
+          <Button
+            onClick={() =>
+              change(
+                [...places, [snapped(frame.left + frame.width / 2), snapped(frame.top + frame.height)]],
+                [...origins, null],
+              )
+            }
+          >
+            One more
+          </Button>
+          <Button onClick={() => change(mirrored(places), origins)}>Mirrored, left for right</Button>
+          <Button disabled={places.length < 2} onClick={() => setNumbering([])}>
+            Number them by pressing
+          </Button>
+          <Button
+            disabled={last === undefined}
+            onClick={() => {
+              if (last === undefined) return;
+              setBefore((all) => all.slice(0, -1));
+              onTyped(last);
+            }}
+          >
+            Undo the last
+          </Button>
+        </p>
+      )}
     </div>
   );
 }

@@ -1,20 +1,53 @@
 import { patternPositions, type PatternKind, type Position } from '@/core/tightening';
 import { plainFigure } from '@/core/units';
+import { originsOfTyped, sameOrigins, type Origins } from '@/model/joint/places-followed';
 
 const tidy = (value: number) => Number(value.toFixed(2));
 
+export const linesOf = (text: string): readonly string[] => text.split(/\r?\n/).map((line) => line.trim());
+
+/** The place that a line is; none where it is none yet. */
+function placeIn(line: string): readonly Position[] {
+  const cells = line.split(/[\s;]+/);
+  const [x, y] = cells.map((cell) => plainFigure(cell));
+  return cells.length === 2 && x !== undefined && y !== undefined ? [[x, y]] : [];
+}
+
 /** Places as they are typed, a line each; lines that are no place yet are left out. */
-export const placesIn = (text: string): readonly Position[] =>
-  text.split(/\r?\n/).flatMap((line): readonly Position[] => {
-    const cells = line.trim().split(/[\s;]+/);
-    const [x, y] = cells.map((cell) => plainFigure(cell));
-    return cells.length === 2 && x !== undefined && y !== undefined ? [[x, y]] : [];
-  });
+export const placesIn = (text: string): readonly Position[] => linesOf(text).flatMap(placeIn);
+
+/** Places as they are typed, and which of those on disk each of their lines is. */
+export interface TypedPlaces {
+  readonly text: string;
+  readonly origins: Origins;
+}
+
+/** Which of those on disk each place is; lines that are no place yet are left out. */
+export const originsIn = ({ text, origins }: TypedPlaces): Origins =>
+  linesOf(text).flatMap((line, i) => (placeIn(line).length === 0 ? [] : [origins[i] ?? null]));
+
+/** The places on disk, before anything is typed. */
+export const typedOf = (text: string): TypedPlaces => ({ text, origins: sameOrigins(linesOf(text).length) });
+
+/** What was typed over places, held against those on disk. */
+export const retyped = (onDisk: string, before: TypedPlaces, text: string): TypedPlaces => ({
+  text,
+  origins: originsOfTyped(linesOf(onDisk), { lines: linesOf(before.text), origins: before.origins }, linesOf(text)),
+});
+
+/** Those that were pressed come first, in the order in which they were; the others follow in their own. */
+export function numberedBy(typed: TypedPlaces, pressed: readonly number[]): TypedPlaces {
+  const [places, origins] = [placesIn(typed.text), originsIn(typed)];
+  const order = [...pressed, ...[...places.keys()].filter((place) => !pressed.includes(place))];
+  return {
+    text: textOfPlaces(order.flatMap((place) => places.slice(place, place + 1))),
+    origins: order.map((place) => origins[place] ?? null),
+  };
+}
 
 /** The number of the first line that has something in it and is no place; undefined where each is. */
 export function unreadLine(text: string): number | undefined {
-  const lines = text.split(/\r?\n/);
-  const at = lines.findIndex((line) => line.trim() !== '' && placesIn(line).length === 0);
+  const at = linesOf(text).findIndex((line) => line !== '' && placeIn(line).length === 0);
   return at < 0 ? undefined : at + 1;
 }
 

@@ -7,16 +7,28 @@ import type { JointDetail } from '@/model/joint/joint-detail';
 import { tryCore } from '@/model/try-core';
 import type { Joint } from '@/model/joint/joint';
 import { DraftNote } from '@/interface/parts/action-form';
+import { useOutside } from '@/interface/parts/use-outside';
 import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { keyOfShape } from '@/model/joint/joint-shape';
+import { followPlaces, goesWithPlaces, type Origins } from '@/model/joint/places-followed';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
+import { Notice } from '@/interface/parts/screen';
 import { TakeAway } from '@/interface/parts/take-away';
 import { CopyJointForm } from './copy-joint-form';
 import { PATTERNS } from './joint-words';
 import { PlacesEditor } from './places-editor';
-import { placesIn, placesOfPattern, textOfPlaces, unreadLine } from './places-of-text';
+import {
+  originsIn,
+  placesIn,
+  placesOfPattern,
+  retyped,
+  textOfPlaces,
+  typedOf,
+  unreadLine,
+  type TypedPlaces,
+} from './places-of-text';
 import type { OtherShape } from './queries';
 import type { JointChange } from './schema';
 
@@ -60,12 +72,42 @@ function countOf(
     : { count };
 }
 
+const counted = (count: number, one: string, many: string) =>
+  count === 0 ? [] : [`${count} ${count === 1 ? one : many}`];
+
+/** What becomes of what was said of places: what goes with those that are taken away, or has to be looked at anew. */
+function goingWords({ detail }: Joint, origins: Origins | undefined): string | undefined {
+  const { placeNotes, holes, kinds } = detail;
+  if (placeNotes.length + holes.length + kinds.length === 0) return undefined;
+  if (!origins)
+    return 'Notes, holes and kinds stay with the number of their place: look at each of them when this is saved.';
+  const going = goesWithPlaces(detail, origins);
+  const list = [
+    ...counted(going.notes, 'note', 'notes'),
+    ...counted(going.holes, 'hole that was looked at', 'holes that were looked at'),
+    ...counted(going.kinds, 'kind', 'kinds'),
+  ];
+  return list.length === 0 ? undefined : `With the places that are taken away: ${list.join(', ')}.`;
+}
+
+/** The places as they are typed. What was said of one goes by its number: of a pattern those are the places it has. */
+function useTypedPlaces(joint: Joint) {
+  const onDisk = textOfPlaces(joint.detail.places ?? []);
+  const begun = joint.pattern === 'free' ? undefined : textOfPlaces(placesOfPattern(joint.pattern, joint.fasteners));
+  const numbered = begun ?? onDisk;
+  const [typed, setTyped] = useState<TypedPlaces>(typedOf(onDisk));
+  // Saved, or taken back past this sheet: what stands here is held against what is there now.
+  useOutside(numbered, (kept) => setTyped(({ text }) => retyped(kept, typedOf(kept), text)));
+  return { onDisk, begun, numbered, typed, setTyped };
+}
+
 /** What the joint is called, how many fasteners it has and how they lie; while a round is half pulled these stand. */
 export function ShapeFold({ joint, pulled, halfPulled, others, onChange, onDetail }: Props) {
   const [name, setName] = useState(joint.name);
   const [fasteners, setFasteners] = useState(String(joint.fasteners));
   const [pattern, setPattern] = useState<PatternKind>(joint.pattern);
-  const [places, setPlaces] = useState(textOfPlaces(joint.detail.places ?? []));
+  const { onDisk, begun, numbered, typed, setTyped } = useTypedPlaces(joint);
+  const places = typed.text;
   const draft = useTableDraft({
     name: 'shape',
     values: { name, fasteners, pattern, places },
@@ -73,26 +115,26 @@ export function ShapeFold({ joint, pulled, halfPulled, others, onChange, onDetai
       name: joint.name,
       fasteners: String(joint.fasteners),
       pattern: joint.pattern,
-      places: textOfPlaces(joint.detail.places ?? []),
+      places: onDisk,
     },
     id: idOf(joint),
-    restore: (typed) => {
-      setName(typed.name);
-      setFasteners(typed.fasteners);
-      setPattern(typed.pattern);
-      setPlaces(typed.places);
+    restore: (kept) => {
+      setName(kept.name);
+      setFasteners(kept.fasteners);
+      setPattern(kept.pattern);
+      setTyped(retyped(numbered, typedOf(numbered), kept.places));
     },
   });
   const { count, refusal } = countOf(fasteners, pattern, places);
-  const begun = joint.pattern === 'free' ? undefined : textOfPlaces(placesOfPattern(joint.pattern, joint.fasteners));
-  const isMoved =
-    !halfPulled && pattern === 'free' && textOfPlaces(placesIn(places)) !== textOfPlaces(joint.detail.places ?? []);
+  const isMoved = !halfPulled && pattern === 'free' && textOfPlaces(placesIn(places)) !== onDisk;
   const changes: JointChange = {
     ...(name.trim() !== joint.name && name.trim() !== '' && { name: name.trim() }),
     ...(!halfPulled && count !== undefined && count !== joint.fasteners && { fasteners: count }),
     ...(!halfPulled && pattern !== joint.pattern && { pattern }),
   };
   const isChanged = Object.keys(changes).length > 0 || isMoved;
+  const isOther = changes.fasteners !== undefined || changes.pattern !== undefined || isMoved;
+  const said = isOther && goingWords(joint, pattern === 'free' ? originsIn(typed) : undefined);
   const where = PATTERNS.find(({ value }) => value === joint.pattern)?.label ?? '';
   return (
     <Disclosure title="Name, number and pattern" line={`${joint.fasteners}: ${where.toLowerCase()}`} forms={FORMS}>
@@ -102,14 +144,16 @@ export function ShapeFold({ joint, pulled, halfPulled, others, onChange, onDetai
         onSubmit={(event) => {
           event.preventDefault();
           if (!isChanged || !(halfPulled || refusal === undefined)) return;
-          const isOther = changes.fasteners !== undefined || changes.pattern !== undefined || isMoved;
+          const followed = pattern === 'free' ? followPlaces(joint.detail, originsIn(typed)) : { turn: null };
           const change: JointChange = {
             ...changes,
             // The book's own order is of the places there were.
-            ...(isOther && joint.orderSchool === 'as-printed' && { orderSchool: 'centre-out' }),
+            ...(isOther &&
+              joint.orderSchool === 'as-printed' &&
+              followed.turn === null && { orderSchool: 'centre-out' }),
           };
           const detail = isOther
-            ? { turn: null, firstCap: null, ...(pattern === 'free' && { places: placesIn(places) }) }
+            ? { ...followed, firstCap: null, ...(pattern === 'free' && { places: placesIn(places) }) }
             : {};
           draft.saved(idOf({ ...joint, ...change, detail: { ...joint.detail, ...detail } }));
           onChange(change);
@@ -145,14 +189,15 @@ export function ShapeFold({ joint, pulled, halfPulled, others, onChange, onDetai
                   const next = event.currentTarget.value as PatternKind;
                   // As many as there are places, until another number is typed.
                   if (pattern === 'free') setFasteners(String(placesIn(places).length));
-                  if (next === 'free' && places.trim() === '') setPlaces(begun ?? '');
+                  if (next === 'free' && places.trim() === '') setTyped(typedOf(numbered));
                   setPattern(next);
                 }}
               />
               {pattern === 'free' && (
                 <PlacesEditor
-                  text={places}
-                  onText={setPlaces}
+                  typed={typed}
+                  onDisk={numbered}
+                  onTyped={setTyped}
                   error={refusal}
                   isBegun={places === begun}
                   others={others}
@@ -160,6 +205,7 @@ export function ShapeFold({ joint, pulled, halfPulled, others, onChange, onDetai
               )}
             </>
           )}
+          {said && <Notice kind="wait">{said}</Notice>}
           <div className={form.acts}>
             <Button type="submit" disabled={!isChanged || (!halfPulled && refusal !== undefined)}>
               Save these

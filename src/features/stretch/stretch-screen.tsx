@@ -86,7 +86,7 @@ function YieldNotice({ page: { set, bears } }: { readonly page: SetPage }) {
   if (!bears)
     return (
       <Notice kind="wait">
-        {`The joint has no “${set.kind}” any more, so that nothing is held against these bolts. Name the kind again as it was, or enter the bolts anew.`}
+        {`The joint has no “${set.kind}” any more, so that nothing is held against these bolts. Make the kind again under that name, or enter the bolts anew.`}
       </Notice>
     );
   const { mostShare, isGradeKnown } = bears;

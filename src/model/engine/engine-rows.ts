@@ -1,3 +1,4 @@
+import { kindAmong } from '@/model/joint/kind-places';
 import { DomainError } from '@/core/units';
 import { roundState } from '@/core/tightening';
 import { pageGuardsOfWhole } from '@/model/book/page-guards';
@@ -104,7 +105,7 @@ function isChanged(joint: Joint, leaves: readonly Leaf[], round: TighteningState
   const { plan } = round.tightening;
   const leafOf = ({ leafId }: Pick<Joint, 'leafId'>) => leaves.find(({ id }) => id === leafId);
   const pairs = joint.detail.kinds.flatMap((kind) => {
-    const pulled = plan.kinds?.find(({ name }) => name === kind.name);
+    const pulled = kindAmong(plan.kinds, kind);
     return pulled ? [{ pulled, of: jointOfKind(joint, kind) }] : [];
   });
   return (

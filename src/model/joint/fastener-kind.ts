@@ -169,3 +169,17 @@ export function ofKind<T>({ name }: Pick<FastenerKind, 'name'>, work: () => T): 
     throw error;
   }
 }
+
+/** Kinds that are called otherwise now, by what they were called: those that have the places which one had before. */
+export function renamedKinds(
+  before: readonly FastenerKind[],
+  after: readonly FastenerKind[],
+): Readonly<Record<string, string>> {
+  const placesOf = ({ places }: FastenerKind) => places.join(' ');
+  return Object.fromEntries(
+    before.flatMap((kind) => {
+      const now = after.find((one) => placesOf(one) === placesOf(kind));
+      return now && now.name !== kind.name ? [[kind.name, now.name]] : [];
+    }),
+  );
+}

@@ -4,6 +4,16 @@ import type { Joint } from './joint';
 /** Kinds beside the joint's own. */
 export const MAX_KINDS = 8;
 
+interface Placed {
+  readonly name: string;
+  readonly places: readonly number[];
+}
+
+/** That kind among others: the one that has its places, whatever it is called, else the one of its name. */
+export const kindAmong = <Kind extends Placed>(kinds: readonly Kind[] | undefined, kind: Placed): Kind | undefined =>
+  kinds?.find(({ places }) => places.join(' ') === kind.places.join(' ')) ??
+  kinds?.find(({ name }) => name === kind.name);
+
 type Kinded = Pick<Joint, 'fasteners' | 'detail'>;
 
 /** The places of the joint's own fasteners: those of no kind. */

@@ -4,6 +4,7 @@ import type { Problem } from '@/model/result';
 import { todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { JointInputs } from './joint-inputs';
+import { kindAmong } from './kind-places';
 import { positionsOf } from './joint-shape';
 import { filmsName, type JointResult, type KindResult } from './joint-result';
 import type { KindPlan, PlannedFigure } from './tightening-plan';
@@ -150,13 +151,22 @@ const placedWords = (kinds: readonly Placed[]): string =>
 const byPlace = (kinds: readonly Placed[]) =>
   kinds.map(({ name, places }) => ({ name, places: [...places].sort((a, b) => a - b) }));
 
+/** Alike for kinds that have the same places, whatever they are called and however they follow one another. */
+const partOf = (kinds: readonly Placed[]): string =>
+  kinds
+    .map(({ places }) => places.join(' '))
+    .sort()
+    .join(', ');
+
 /** Where fasteners are of other kinds on the sheet than in a round; as the places count, from 1. */
 export function kindChanges(
   pulled: readonly Placed[] | undefined,
   { kinds }: Pick<Joint['detail'], 'kinds'>,
 ): readonly SheetChange[] {
-  const [was, is] = [placedWords(byPlace(pulled ?? [])), placedWords(byPlace(kinds))];
-  return was === is ? [] : [{ what: 'Which fasteners are of which kind', pulled: was, sheet: is }];
+  const [was, is] = [byPlace(pulled ?? []), byPlace(kinds)];
+  return partOf(was) === partOf(is)
+    ? []
+    : [{ what: 'Which fasteners are of which kind', pulled: placedWords(was), sheet: placedWords(is) }];
 }
 
 // Places are drawn to a hundredth; nobody moved one by less.
@@ -211,7 +221,7 @@ export function wholeChanges(
   const moved = [...shapeChanges(plan.positions, joint), ...kindChanges(plan.kinds, joint.detail)];
   const own = sheetChanges(plan, setting, worked);
   const others = kinds.flatMap((one) => {
-    const pulled = plan.kinds?.find(({ name }) => name === one.kind.name);
+    const pulled = kindAmong(plan.kinds, one.kind);
     const changes = pulled ? sheetChanges(pulled, one.inputs, one.worked) : [];
     return pulled && changes.length > 0 ? [{ ...one, pulled, changes }] : [];
   });

@@ -318,7 +318,7 @@ describe('bolts by stretch', () => {
     expect(there(small?.figure).preload_N).toBeLessThan(there(own?.figure).preload_N);
     expect(small?.bears?.isGradeKnown).toBe(true);
     const joint = there(shop.joints.find(HOUSING));
-    const { stretches } = knownOfPlaces(joint, shop.bolts.ofJoint(HOUSING));
+    const { stretches } = knownOfPlaces(joint, shop.bolts.ofJoint(HOUSING), undefined);
     expect(Object.keys(stretches)).toEqual(['', 'Small bolts']);
     const other = openShop(temporaryFile());
     const engine = there(shop.engines.find('demo-norrhem'));

@@ -159,6 +159,12 @@ describe('whether a peak is the pull', () => {
     ['of a turn without its angle', turn, { read_Nm: nm(60) }, { is: 'held', doubt: 'unread' }],
     ['of a turn', turn, { read_Nm: nm(60), turned_deg: 91 }, { is: 'taken', outcome: 'pulled' }],
   ] as const)('one %s', (_, step, reading, judged) => expect(judgePeak(plan, step, { reading })).toEqual(judged));
+  test('at its figure, of a nut that a pin goes through, waits for what is said of the slot', () => {
+    const asked = (reading: object) => judgePeak(plan, torque, { reading }, true);
+    expect(asked({ read_Nm: nm(30) })).toEqual({ is: 'held', doubt: 'slot', outcome: 'pulled' });
+    expect(asked({ read_Nm: nm(30), turned_deg: 0 })).toMatchObject({ doubt: 'slot', outcome: 'did-not-move' });
+    expect(asked({ read_Nm: nm(10) })).toEqual({ is: 'held', doubt: 'short' });
+  });
   test('a doubt of how it came goes before what it says', () =>
     expect(judgePeak(plan, torque, { reading: { read_Nm: nm(30) }, doubt: 'late' })).toEqual({
       is: 'held',

@@ -110,7 +110,11 @@ describe('holes that somebody looked at', () => {
       { place: 2, kind: 'blind', words: '' },
     ]);
     const noted = { place: 2, kind: 'wet', words: 'the grey sealant' } as const;
-    const known = knownOfPlaces(withHoles([hole(2, { meets: 'oil', isClear: false })], { placeNotes: [noted] }), []);
+    const known = knownOfPlaces(
+      withHoles([hole(2, { meets: 'oil', isClear: false })], { placeNotes: [noted] }),
+      [],
+      undefined,
+    );
     expect(known.placeNotes).toEqual([noted, { place: 2, kind: 'blind', words: '' }]);
   });
   test('are of this very part, and of no sister of it', () => {

@@ -2,12 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
-import { toTheSlot } from '@/model/joint/slotted-nut';
+import { costOfSlot, slotBases, slotBasis } from '@/model/joint/slotted-nut';
 import { LOCK_LAST, lockedIn } from '@/features/bench/lock-words';
 import { PURPOSES } from '@/model/joint/tightening';
 import { looseOf } from '@/model/order/loose';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { jointNamed, rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
+import { newKind } from '@/model/joint/fastener-kind';
 import { codeOf, fieldOf } from '../core/code-of';
 
 const shop = yardShop();
@@ -18,6 +19,12 @@ const setting = (original: object = {}, id = MAINS) => {
   return jointInputs(shop, jointNamed(shop, id), Date.parse(YARD_NOW));
 };
 const NUT = { slots: 6, holes: 1, slot_deg: 50, stiffness_N_per_mm: 1.2e5 };
+
+const toTheSlot = (
+  inputs: ReturnType<typeof setting>,
+  worked: ReturnType<typeof computeJoint>,
+  facts: Parameters<typeof costOfSlot>[1],
+) => costOfSlot(slotBasis(inputs, worked), facts);
 
 describe('a slotted nut at its figure', () => {
   const inputs = setting();
@@ -46,6 +53,27 @@ describe('a slotted nut at its figure', () => {
       ...leafOfText({ kind: 'torque', printedText, conditionText: null, readingIndex: 0 }),
     };
     expect(codeOf(() => toTheSlot({ ...inputs, leaf }, worked, NUT))).toBe('ends-in-turn');
+  });
+  test('is reckoned for each kind that a pin goes through, and for no other', () => {
+    expect(slotBases(setting())).toEqual({});
+    const pinned = setting({ locking: 'pin' });
+    const { joint } = pinned;
+    const small = newKind(joint, 'Small', [0, 1]);
+    const plain = {
+      ...small,
+      detail: { ...small.detail, original: { ...small.detail.original, locking: 'tab' as const } },
+    };
+    const with2 = (kind: typeof small) => ({
+      ...pinned,
+      joint: { ...joint, detail: { ...joint.detail, kinds: [kind] } },
+      kindLeaves: [{ leaf: pinned.leaf, source: pinned.source }],
+    });
+    expect(Object.keys(slotBases(with2(small)))).toEqual(['', 'Small']);
+    expect(Object.keys(slotBases(with2(plain)))).toEqual(['']);
+    expect(slotBases(pinned)['']?.preload_N).toBe(computeJoint(pinned).ladder.band.p50_N);
+    // One whose entry is gone keeps nobody from the bench.
+    expect(Object.keys(slotBases({ ...with2(small), kindLeaves: [] }))).toEqual(['']);
+    setting({ locking: 'none' });
   });
   test('past where the next slot comes is refused', () => {
     const work = () => toTheSlot(inputs, worked, { ...NUT, slot_deg: 60 });

@@ -5,11 +5,11 @@ import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import type { PullOutcome, PullReading } from '@/core/tightening';
 import type { Purpose } from '@/model/joint/tightening';
-import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { SHEET } from '@/interface/shell/sheet-id';
-import { lineOf } from '@/interface/words/bench-words';
+import { lineOf, turnNumber } from '@/interface/words/bench-words';
 import { callWords } from './call-words';
 import { FaceCall } from './face-call';
 import { FaceDrawing } from './face-drawing';
@@ -19,7 +19,8 @@ import { FaceInstruments, FaceLive } from './face-instruments';
 import { FaceKeyRow } from './face-key-row';
 import { FaceTroubles } from './face-troubles';
 import type { KnownOfPlaces } from './known-of-places';
-import { LOCK_LAST, lockingAt } from './lock-words';
+import { FaceSlot } from './face-slot';
+import { LOCK_LAST, lockingAt, SLOT_MEETS } from './lock-words';
 import { LookingOn } from './looking-on';
 import type { ChangedSince } from './queries';
 import { say } from './say';
@@ -77,6 +78,8 @@ export function FaceBody(props: FaceBodyProps) {
   const isLong = gap.isLong && !hold.looksOn && !round.complete && round.last !== undefined;
   const called = isOver ? plan.steps[round.over[0] ?? -1] : step;
   const pulled = called?.kind === 'pull' ? called : undefined;
+  const asksSlot = !isOver && pulled?.final === true && lockingAt(props, pulled.position) === 'pin';
+  const [noSlotAt, setNoSlotAt] = useState<number>();
   const isRead = pulled !== undefined && plan.care !== 'hand';
   const put = (outcome: PullOutcome, words?: string, reading?: PullReading) =>
     isOver ? record.again(outcome, reading) : step?.kind === 'pull' && record.pull(outcome, words, reading);
@@ -85,6 +88,7 @@ export function FaceBody(props: FaceBodyProps) {
     step: isRead && alive && !isLong && !hold.looksOn ? pulled : undefined,
     at: isOver ? (round.over[0] ?? -1) : round.next,
     count: record.count,
+    asksSlot,
     isRehearsal: props.isRehearsal ?? false,
     onPull: (outcome, words, reading, byItself) => {
       press.recorded(byItself);
@@ -101,7 +105,7 @@ export function FaceBody(props: FaceBodyProps) {
   const main = () => {
     if (hold.looksOn) return hold.seen?.mayTake && press.act(() => hold.move('take'));
     if (round.complete) return press.leave(leave);
-    if (isOver || step?.kind !== 'shaft') return pull('pulled');
+    if (isOver || step?.kind !== 'shaft') return pull('pulled', asksSlot ? SLOT_MEETS : undefined);
     return held && !isLong ? undefined : act(() => record.shaftTurned());
   };
   // What recorded itself may be taken back at once: that press means nothing else.
@@ -110,6 +114,10 @@ export function FaceBody(props: FaceBodyProps) {
     isLong && round.last
       ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`
       : callWords(plan, round, held, plain, props.known.placeNotes);
+  const isSlotOpen = asksSlot && !isLong && !hold.looksOn && noSlotAt === record.count;
+  const noSlot = () => setNoSlotAt(record.count);
+  const meets = (words: string) =>
+    heard.held ? heard.decide(heard.held.outcome ?? 'pulled', words) : pull('pulled', words);
   useFaceKeys({
     main,
     strike,
@@ -142,6 +150,13 @@ export function FaceBody(props: FaceBodyProps) {
           done={lineOf(plan, round.last)}
           ago={agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}
         />
+      ) : pulled && isSlotOpen ? (
+        <FaceSlot
+          number={turnNumber(plan, pulled.position)}
+          basis={props.known.slots[kindAt(plan, pulled.position)?.name ?? '']}
+          onMeets={meets}
+          onLeave={() => setNoSlotAt(undefined)}
+        />
       ) : (
         <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
       )}
@@ -153,7 +168,7 @@ export function FaceBody(props: FaceBodyProps) {
       {hold.looksOn ? (
         <LookingOn hold={hold} openedAt={props.openedAt} onLeave={leave} />
       ) : heard.held && pulled ? (
-        <FaceHeld plan={plan} step={pulled} heard={heard} isAgain={isOver} />
+        <FaceHeld plan={plan} step={pulled} heard={heard} isAgain={isOver} onNoSlot={noSlot} />
       ) : (
         <FaceKeyRow
           plan={plan}
@@ -161,11 +176,12 @@ export function FaceBody(props: FaceBodyProps) {
           step={step}
           isLong={isLong}
           canPress={alive && (isLong || isOver || !held)}
-          isPinned={pulled !== undefined && lockingAt(props, pulled.position) === 'pin'}
+          asksSlot={asksSlot}
           heard={isRead ? heard : undefined}
           pulled={pulled}
           standIn={props.standIn}
-          onSlot={(words) => pull('pulled', words)}
+          isSlotOpen={isSlotOpen}
+          onNoSlot={noSlot}
           onTurned={(words) => act(() => record.shaftTurned(words))}
           onMain={main}
           onPull={pull}

@@ -7,6 +7,7 @@ import { limitsWords, readWords } from '@/interface/words/reading-words';
 import type { ReadDoubt } from '@/model/joint/heard-wrench';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { FaceReason } from './face-reason';
+import { SLOT_MEETS } from './lock-words';
 import type { HeardAtBench } from './use-heard-wrench';
 import keys from './face-keys.module.css';
 
@@ -16,9 +17,12 @@ interface Props {
   readonly heard: HeardAtBench;
   /** It is pulled a second time, for it went over. */
   readonly isAgain: boolean;
+  /** No slot meets: what that costs is looked at. */
+  readonly onNoSlot: () => void;
 }
 
 const SAYS: Readonly<Record<ReadDoubt, string>> = {
+  slot: 'It is at its figure. Does a slot meet the hole?',
   short: 'That is short of what was asked for',
   past: 'That is past what was asked for',
   unread: 'What was asked for is not in the reading',
@@ -28,6 +32,7 @@ const SAYS: Readonly<Record<ReadDoubt, string>> = {
 
 /** What the main key does with it: the least that can be wrong. */
 const GO_ON: Readonly<Record<ReadDoubt, string>> = {
+  slot: 'A slot meets',
   short: 'Pull it on',
   past: 'It went over',
   unread: 'Not recorded: go on',
@@ -36,14 +41,15 @@ const GO_ON: Readonly<Record<ReadDoubt, string>> = {
 };
 
 /** In the place of the keys: what was read is not what was asked for, and somebody has to say what it was. */
-export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain }: Props) {
+export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain, onNoSlot }: Props) {
   const figures = useFigures();
   const panel = useRef<HTMLDivElement>(null);
   // The focus comes to where the answer is; the space bar alone must not give it.
   useEffect(() => panel.current?.focus(), [held]);
   if (!held) return null;
   const { doubt, reading } = held;
-  const goOn = () => decide(doubt === 'past' ? 'went-over' : undefined);
+  const goOn = () =>
+    doubt === 'slot' ? decide(held.outcome, SLOT_MEETS) : decide(doubt === 'past' ? 'went-over' : undefined);
   return (
     <div
       ref={panel}
@@ -56,8 +62,9 @@ export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain
     >
       <div className={keys.others}>
         <p className={keys.held} role="status">
-          <b>{SAYS[doubt]}</b>: {readWords(plan, step, reading, figures) || 'no figure'}.{' '}
-          {limitsWords(plan, step, figures)}
+          <b>{SAYS[doubt]}</b>
+          {doubt === 'slot' ? ' ' : ': '}
+          {readWords(plan, step, reading, figures) || 'no figure'}. {limitsWords(plan, step, figures)}
         </p>
         {!isAgain && (doubt === 'short' || doubt === 'past' || doubt === 'unread') && (
           <FaceReason
@@ -66,6 +73,11 @@ export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain
             act="Leave it so"
             onReason={(words) => decide('pulled', words)}
           />
+        )}
+        {doubt === 'slot' && (
+          <button type="button" className={keys.other} onClick={onNoSlot}>
+            No slot meets
+          </button>
         )}
         {doubt === 'late' && (
           <button type="button" className={keys.other} onClick={believe}>

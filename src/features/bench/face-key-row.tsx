@@ -3,7 +3,6 @@ import type { PullOutcome, PullStep, Step } from '@/core/tightening';
 import { figureAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { FaceReason } from './face-reason';
 import { FaceStandIn } from './face-stand-in';
-import { NO_SLOT_TURN, slotTurnWords } from './lock-words';
 import { NO_FIGURE_READ, NO_TURN_READ, figureRead, turnRead } from './read-words';
 import type { BenchRecord } from './use-bench-record';
 import type { HeardAtBench } from './use-heard-wrench';
@@ -16,14 +15,17 @@ interface Props {
   /** The work was left for long, and the last fastener is to be touched again first. */
   readonly isLong: boolean;
   readonly canPress: boolean;
-  /** A pin goes through this one once it is at its figure. */
-  readonly isPinned: boolean;
+  /** Once it is pulled a pin goes through this one: a slot has to meet the hole. */
+  readonly asksSlot: boolean;
   /** What may be read of it; undefined where it goes by feel. */
   readonly heard: HeardAtBench | undefined;
   /** The pull whose turn it is. */
   readonly pulled: PullStep | undefined;
   readonly standIn: boolean;
-  readonly onSlot: (words: string) => void;
+  /** What a slot further costs is looked at: that is the question now, and none of the others. */
+  readonly isSlotOpen: boolean;
+  /** No slot meets: what that costs is looked at. */
+  readonly onNoSlot: () => void;
   /** The crank went round, with what was read at it. */
   readonly onTurned: (words: string) => void;
   readonly onMain: () => void;
@@ -39,11 +41,18 @@ const OTHERS: readonly (readonly [PullOutcome, string, string])[] = [
 ];
 
 /** What the main key says. */
-function keyWords(step: Step | undefined, isOver: boolean, isLong: boolean, binds: boolean): string {
+function keyWords({
+  step,
+  asksSlot,
+  isOver,
+  isLong,
+  binds,
+}: Pick<Props, 'step' | 'asksSlot' | 'isLong'> & { readonly isOver: boolean; readonly binds: boolean }): string {
   if (isLong) return 'It is as I left it';
   if (binds) return 'It turns freely now';
   if (isOver) return 'Pulled again';
   if (step?.kind === 'shaft') return 'Crank turned';
+  if (asksSlot) return step?.turn ? 'Turned: a slot meets' : 'Pulled: a slot meets';
   return step?.turn ? 'Turned' : 'Pull';
 }
 
@@ -82,7 +91,7 @@ function ReadByEye({
 }
 
 /** How it went, if not plainly. */
-function Others({ plan, record, isPinned, heard, pulled, standIn, onSlot, onPull }: Omit<Props, 'step'>) {
+function Others({ plan, record, asksSlot, heard, pulled, standIn, onNoSlot, onPull }: Omit<Props, 'step'>) {
   const { round } = record;
   return (
     <div className={keys.others} aria-label="How it went, if not a plain pull" role="group">
@@ -98,16 +107,10 @@ function Others({ plan, record, isPinned, heard, pulled, standIn, onSlot, onPull
         </button>
       ))}
       {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={round.next} />}
-      {isPinned && pulled?.final && (
-        <FaceReason
-          key={`slot ${round.next}`}
-          open="On to a slot"
-          label="How far it was turned on, degrees"
-          act="Pulled, and turned on"
-          short
-          check={(typed) => (slotTurnWords(typed) === undefined ? NO_SLOT_TURN : undefined)}
-          onReason={(typed) => onSlot(slotTurnWords(typed) ?? '')}
-        />
+      {asksSlot && (
+        <button type="button" className={keys.other} onClick={onNoSlot}>
+          No slot meets
+        </button>
       )}
       {!round.isOwed && (
         <FaceReason
@@ -145,7 +148,7 @@ const AtShaft = ({ record, onTurned }: Pick<Props, 'record' | 'onTurned'>) => (
 
 /** The keys of the face: what is done at a step, how it went if not plainly, and the way back. */
 export function FaceKeyRow(props: Props) {
-  const { plan, record, step, isLong, canPress, heard, pulled, standIn } = props;
+  const { plan, record, step, asksSlot, isLong, canPress, heard, pulled, standIn } = props;
   const { onTurned, onMain, onStrike, onLeave } = props;
   const { round } = record;
   const isOver = round.over.length > 0;
@@ -163,7 +166,7 @@ export function FaceKeyRow(props: Props) {
           {standIn && heard && pulled && <FaceStandIn plan={plan} step={pulled} heard={heard} />}
         </div>
       )}
-      {!isOver && !isLong && step?.kind === 'pull' && <Others {...props} />}
+      {!isOver && !isLong && !props.isSlotOpen && step?.kind === 'pull' && <Others {...props} />}
       {!isOver && !isLong && step?.kind === 'shaft' && canPress && <AtShaft record={record} onTurned={onTurned} />}
       <button
         type="button"
@@ -184,7 +187,9 @@ export function FaceKeyRow(props: Props) {
         onMouseDown={keepFocus}
         onClick={onMain}
       >
-        {round.complete ? 'Leave the bench' : keyWords(step, isOver, isLong, round.binds !== undefined)}
+        {round.complete
+          ? 'Leave the bench'
+          : keyWords({ step, asksSlot, isOver, isLong, binds: round.binds !== undefined })}
       </button>
       <button type="button" className={keys.key} data-rank="leave" onMouseDown={keepFocus} onClick={onLeave}>
         Leave

@@ -2,6 +2,8 @@ import type { Locking } from '@/core/joint';
 import type { BoltSet } from '@/model/bolt/bolt-set';
 import type { Joint } from '@/model/joint/joint';
 import { notesOfHoles } from '@/model/joint/hole';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { slotBases, type SlotBasis } from '@/model/joint/slotted-nut';
 import type { PlaceNote } from '@/model/joint/place-note';
 
 /** What is known of the joint beside its plan, as its sheet has it now. */
@@ -13,12 +15,21 @@ export interface KnownOfPlaces {
   readonly kindLockings: Readonly<Record<string, Locking>>;
   /** What fasteners are stretched to, and the torque that is the end of it, by their kind's name; the joint's own under ''. */
   readonly stretches: Readonly<Record<string, StretchTarget>>;
+  /** What a slot further would cost, of nuts that a pin goes through, by their kind's name as above. */
+  readonly slots: Readonly<Record<string, SlotBasis>>;
 }
 
 export type StretchTarget = Pick<BoltSet, 'minStretch_mm' | 'maxStretch_mm' | 'ceiling_Nm' | 'bothEnds'>;
 
-/** @param sets the sets of bolts that the joint had, the one in use last */
-export function knownOfPlaces({ detail }: Pick<Joint, 'detail'>, sets: readonly BoltSet[]): KnownOfPlaces {
+/**
+ * @param sets the sets of bolts that the joint had, the one in use last
+ * @param inputs what it is reckoned from; undefined where it cannot be
+ */
+export function knownOfPlaces(
+  { detail }: Pick<Joint, 'detail'>,
+  sets: readonly BoltSet[],
+  inputs: JointInputs | undefined,
+): KnownOfPlaces {
   const { placeNotes, today, original, kinds } = detail;
   return {
     placeNotes: [
@@ -36,5 +47,6 @@ export function knownOfPlaces({ detail }: Pick<Joint, 'detail'>, sets: readonly 
         { minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds },
       ]),
     ),
+    slots: inputs ? slotBases(inputs) : {},
   };
 }

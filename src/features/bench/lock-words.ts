@@ -20,8 +20,15 @@ export function lockingAt({ plan, purpose, known }: Round, position: number): Lo
   return lockedIn(purpose, kind ? (known.kindLockings[kind.name] ?? 'none') : known.locking);
 }
 
-export const SLOT_WORDS =
-  'Then: does a slot meet the hole? Only ever on to it, never back; the sheet says what that costs';
+export const SLOT_WORDS = 'Then: does a slot meet the hole? Only ever on to it, never back';
+
+/** What is recorded with a pull after which the pin goes in. */
+export const SLOT_MEETS = 'a slot meets the hole';
+
+/** What brings a slot to the hole at the figure, where it cannot be turned on: what is done, and what is recorded. */
+export const SLOT_REMEDIES = ['another nut', 'another washer', 'its face taken down'] as const;
+export const remedyWords = (remedy: (typeof SLOT_REMEDIES)[number]): string =>
+  `slackened and pulled again with ${remedy}: ${SLOT_MEETS}`;
 
 const MOST_DEG = 120;
 

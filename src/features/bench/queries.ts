@@ -6,6 +6,7 @@ import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import { inputsOf } from '@/model/engine/engine-rows';
+import type { JointInputs } from '@/model/joint/joint-inputs';
 import { leafIdsOf } from '@/model/joint/fastener-kind';
 import { computeJoint, computeKinds } from '@/model/joint/joint-result';
 import { shapeOfPlan } from '@/model/joint/joint-shape';
@@ -35,6 +36,15 @@ export interface ChangedSince {
   readonly act: string;
 }
 
+/** What a joint is reckoned from today; undefined where its page or its shelf no longer says it. */
+function inputsToday(shop: Shop, { joint, engine }: Pick<FacePage, 'joint' | 'engine'>, now: number) {
+  const leaves = shop.book.leavesByIds([...new Set(leafIdsOf(joint))]);
+  const sources = shop.book.sourcesByIds([...new Set(leaves.map(({ sourceId }) => sourceId))]);
+  const shelves = shelvesOf(shop);
+  const inputs = tryCore(() => inputsOf({ engine, leaves, sources }, joint, shelves, now));
+  return inputs.ok ? inputs.result : undefined;
+}
+
 /**
  * What was changed on the sheet since a going-round was begun, and is still to be said the meaning of. A retorque goes
  * by what was pulled, and asked when it was begun.
@@ -42,20 +52,14 @@ export interface ChangedSince {
 function changedSince(
   shop: Shop,
   tightening: Tightening,
-  { joint, engine }: Pick<FacePage, 'joint' | 'engine'>,
-  now: number,
+  { engine }: Pick<FacePage, 'engine'>,
+  inputs: JointInputs | undefined,
 ): ChangedSince | undefined {
   if (openedSince(shop, engine.id, tightening) !== undefined)
     return { words: OPENED_SINCE, act: 'Begin a new one from its sheet' };
   const { purpose, plan } = tightening;
-  if (purpose === 'retorque') return undefined;
-  const leaves = shop.book.leavesByIds([...new Set(leafIdsOf(joint))]);
-  const sources = shop.book.sourcesByIds([...new Set(leaves.map(({ sourceId }) => sourceId))]);
-  const shelves = shelvesOf(shop);
-  const worked = tryCore(() => {
-    const inputs = inputsOf({ engine, leaves, sources }, joint, shelves, now);
-    return wholeChanges(plan, inputs, computeJoint(inputs), computeKinds(inputs));
-  });
+  if (purpose === 'retorque' || !inputs) return undefined;
+  const worked = tryCore(() => wholeChanges(plan, inputs, computeJoint(inputs), computeKinds(inputs)));
   if (!worked.ok) return undefined;
   const { guards } = worked.result;
   return guards.some(({ code }) => code !== 'changed-for-next' && code !== 'corrected')
@@ -78,7 +82,7 @@ export function changedNow(
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
-  const changed = changedSince(shop, tightening, { joint, engine }, now);
+  const changed = changedSince(shop, tightening, { engine }, inputsToday(shop, { joint, engine }, now));
   return changed === undefined ? {} : { changed };
 }
 
@@ -88,7 +92,8 @@ export function facePage(shop: Shop, tighteningId: string, now: number): FacePag
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
-  const changed = changedSince(shop, tightening, { joint, engine }, now);
+  const inputs = inputsToday(shop, { joint, engine }, now);
+  const changed = changedSince(shop, tightening, { engine }, inputs);
   return {
     tightening,
     ...(changed !== undefined && { changed }),
@@ -96,7 +101,7 @@ export function facePage(shop: Shop, tighteningId: string, now: number): FacePag
     joint,
     engine,
     strips: stripsInEngine(shop, engine.id),
-    known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id)),
+    known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id), inputs),
   };
 }
 

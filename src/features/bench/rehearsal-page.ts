@@ -30,7 +30,7 @@ export function rehearsalPage(shop: Bench['shop'], jointId: string, now: number)
     engine,
     joint,
     plan: planOfJoint(inputs),
-    known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id)),
+    known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id), inputs),
     prevailing_Nm: prevailingOf(inputs),
   };
 }

@@ -24,6 +24,8 @@ const SILENT_MS = 4000;
 export interface HeldReading {
   readonly reading: PullReading;
   readonly doubt: ReadDoubt;
+  /** How it went, where that is clear and something else is asked. */
+  readonly outcome?: PullOutcome;
   readonly at: number;
   /** How many lines the record had. */
   readonly count: number;
@@ -53,6 +55,8 @@ interface Asked {
   readonly at: number;
   /** How many lines the record has: a reading is taken once at each. */
   readonly count: number;
+  /** A pin goes through it once it is pulled: whether a slot meets the hole no instrument reads. */
+  readonly asksSlot: boolean;
   /** Nothing of it is recorded, and nothing kept. */
   readonly isRehearsal: boolean;
   /**
@@ -101,7 +105,7 @@ function useKeptReading(isKept: boolean) {
 }
 
 /** Listens to a torque wrench at the bench. What it reads inside the limits records itself; the rest is asked about. */
-export function useHeardWrench({ plan, step, at, count, isRehearsal, onPull }: Asked): HeardAtBench {
+export function useHeardWrench({ plan, step, at, count, asksSlot, isRehearsal, onPull }: Asked): HeardAtBench {
   const [wrench, setWrench] = useState<HeardWrench>(UNHEARD);
   // Lines may come faster than they are drawn: what is drawn follows this.
   const latest = useRef<HeardWrench>(UNHEARD);
@@ -119,9 +123,9 @@ export function useHeardWrench({ plan, step, at, count, isRehearsal, onPull }: A
   const held = kept?.at === at && kept.count === count && step ? kept : undefined;
   const settle = (peak: Peak, on: PullStep, byItself: boolean) => {
     setTrouble(undefined);
-    const judged = judgePeak(plan, on, peak);
+    const judged = judgePeak(plan, on, peak, asksSlot);
     takenAt.current = count;
-    setHeld(judged.is === 'held' ? { reading: peak.reading, doubt: judged.doubt, at, count } : undefined);
+    setHeld(judged.is === 'held' ? { ...judged, reading: peak.reading, at, count } : undefined);
     if (judged.is === 'taken' && !onPull(judged.outcome, undefined, peak.reading, byItself)) {
       takenAt.current = -1;
       setTrouble(LEFT_LONG);

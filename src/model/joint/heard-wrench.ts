@@ -88,17 +88,27 @@ export const takeInstrument = ({ seen, least_ms }: HeardWrench, instrument: stri
   least_ms,
 });
 
-/** Why a reading is not taken as it comes. */
-export type ReadDoubt = 'short' | 'past' | 'unread' | NonNullable<Peak['doubt']>;
+/** Why a reading is not taken as it comes; `slot`: it is as asked for, and whether a slot meets the hole nobody said. */
+export type ReadDoubt = 'short' | 'past' | 'unread' | 'slot' | NonNullable<Peak['doubt']>;
 
 export type JudgedPeak =
-  { readonly is: 'taken'; readonly outcome: PullOutcome } | { readonly is: 'held'; readonly doubt: ReadDoubt };
+  | { readonly is: 'taken'; readonly outcome: PullOutcome }
+  | { readonly is: 'held'; readonly doubt: ReadDoubt; readonly outcome?: PullOutcome };
 
-/** Whether a reading is the pull that was asked for, or a person has to say what it was. */
-export function judgePeak(plan: TighteningPlan, step: PullStep, { reading, doubt }: Peak): JudgedPeak {
+/**
+ * Whether a reading is the pull that was asked for, or a person has to say what it was.
+ * @param asksSlot a pin goes through it once it is at its figure
+ */
+export function judgePeak(
+  plan: TighteningPlan,
+  step: PullStep,
+  { reading, doubt }: Peak,
+  asksSlot = false,
+): JudgedPeak {
   if (doubt) return { is: 'held', doubt };
   const standing = standingOfRead(askedAt(plan, step), reading);
   if (standing !== 'inside') return { is: 'held', doubt: standing };
   // At the figure without having turned: the wrench gave its sign and the fastener stood still.
-  return { is: 'taken', outcome: reading.turned_deg === 0 && !step.turn ? 'did-not-move' : 'pulled' };
+  const outcome = reading.turned_deg === 0 && !step.turn ? 'did-not-move' : 'pulled';
+  return asksSlot ? { is: 'held', doubt: 'slot', outcome } : { is: 'taken', outcome };
 }

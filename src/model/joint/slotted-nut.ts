@@ -1,10 +1,12 @@
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
-import { turnFurther, type TurnFurther } from '@/core/joint';
+import { turnFurther, type TurnFurther, type TurnFurtherInput } from '@/core/joint';
 import { nextSlot } from '@/core/tightening';
 import { DomainError } from '@/core/units';
+import { inputsOfKinds } from './fastener-kind';
 import { inItsThread, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
-import type { JointResult } from './joint-result';
+import { computeJoint, type JointResult } from './joint-result';
+import { tryCore } from '../try-core';
 
 export interface SlotFacts {
   readonly slots: number;
@@ -19,25 +21,25 @@ export interface ToTheSlot {
   readonly further: TurnFurther;
 }
 
-/**
- * What it costs to turn a nut of a joint on from its final figure until a slot meets a hole, at the middle of what the
- * figure gives.
- * @throws DomainError bad-field; ends-in-turn where the page ends by an angle
- */
-export function toTheSlot(
+/** What the cost of a slot is reckoned from: the nut at its final figure, at the middle of what that gives. */
+export type SlotBasis = Omit<TurnFurtherInput, 'angle_deg' | 'stiffness_N_per_mm'> & {
+  /** As far as it is known; null where somebody has to say it. */
+  readonly stiffness_N_per_mm: number | null;
+};
+
+/** @throws DomainError ends-in-turn where the page ends by an angle */
+export function slotBasis(
   setting: JointInputs,
   { ladder: { band, friction, prevailing_Nm } }: Pick<JointResult, 'ladder'>,
-  { stiffness_N_per_mm, ...slots }: SlotFacts,
-): ToTheSlot {
+): SlotBasis {
   if (turnsOfLeaf(setting.leaf).length > 0)
     throw new DomainError(
       'ends-in-turn',
       'This joint ends by an angle: what it holds then no figure tells, and so not what a slot further would cost.',
       'leafId',
     );
-  const { turn_deg } = nextSlot(slots);
   const { thread, bearing, yield_MPa } = inItsThread(todayFacts(setting), setting);
-  const further = turnFurther({
+  return {
     thread,
     bearing,
     muThread: friction.thread.middle,
@@ -45,8 +47,34 @@ export function toTheSlot(
     prevailing_Nm,
     ...(yield_MPa !== undefined && { yield_MPa }),
     preload_N: band.p50_N,
-    stiffness_N_per_mm,
-    angle_deg: turn_deg,
-  });
-  return { turn_deg, further };
+    stiffness_N_per_mm: setting.joint.detail.clampMap?.boltStiffness_N_per_mm ?? null,
+  };
+}
+
+/**
+ * What it costs to turn a nut on until a slot meets a hole.
+ * @throws DomainError bad-field
+ */
+export function costOfSlot(basis: SlotBasis, { stiffness_N_per_mm, ...slots }: SlotFacts): ToTheSlot {
+  const { turn_deg } = nextSlot(slots);
+  return { turn_deg, further: turnFurther({ ...basis, stiffness_N_per_mm, angle_deg: turn_deg }) };
+}
+
+/**
+ * What the cost of a slot is reckoned from, of each kind whose nuts a pin goes through, by its name; the joint's own
+ * under ''. One that ends by an angle, or cannot be reckoned, is left out.
+ */
+export function slotBases(setting: JointInputs): Readonly<Record<string, SlotBasis>> {
+  const kinds = tryCore(() => inputsOfKinds(setting));
+  const all = [
+    { name: '', inputs: setting },
+    ...(kinds.ok ? kinds.result.map(({ kind: { name }, inputs }) => ({ name, inputs })) : []),
+  ];
+  return Object.fromEntries(
+    all.flatMap(({ name, inputs }) => {
+      if (todayFacts(inputs).locking !== 'pin') return [];
+      const basis = tryCore(() => slotBasis(inputs, computeJoint(inputs)));
+      return basis.ok ? [[name, basis.result] as const] : [];
+    }),
+  );
 }

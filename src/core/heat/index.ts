@@ -14,4 +14,12 @@ export {
   type RetorqueSchool,
   type RetorqueState,
 } from './retorque';
-export { settlement, type MovedNut, type Settlement, type UnmovedNut } from './settlement';
+export {
+  settlement,
+  slopeOfStiffness,
+  slopeRead,
+  type MovedNut,
+  type Settlement,
+  type SlopeReading,
+  type UnmovedNut,
+} from './settlement';

@@ -1,6 +1,44 @@
 import { assertTurned, liftArm, tighteningArm, type TurnedFastener } from '@/core/joint';
 import { DomainError, assertNotNegative, assertPositive, assertWithin, type Note } from '@/core/units';
 
+/** Torque at two angles on the straight part of a pull, the nut turning at both. */
+export interface SlopeReading {
+  readonly from_Nm: number;
+  readonly to_Nm: number;
+  /** Between the two. */
+  readonly turned_deg: number;
+}
+
+/**
+ * A joint's own slope from two torques at two marked angles.
+ * @returns N·m a degree
+ * @throws DomainError bad-field
+ */
+export function slopeRead({ from_Nm, to_Nm, turned_deg }: SlopeReading): number {
+  assertPositive(from_Nm, 'from_Nm');
+  assertPositive(turned_deg, 'turned_deg');
+  if (!(to_Nm > from_Nm))
+    throw new DomainError(
+      'bad-field',
+      `The torque has to rise over the angle: ${to_Nm} N·m is no more than ${from_Nm} N·m. Where it does not, something gives way.`,
+      'to_Nm',
+    );
+  return (to_Nm - from_Nm) / turned_deg;
+}
+
+/**
+ * The slope of a fastener whose joint is taken as stiff: R = c·k·P/360. What else gives makes the real one flatter, so
+ * that a movement costs this much at most.
+ * @returns N·m a degree
+ * @throws DomainError bad-field
+ */
+export function slopeOfStiffness(fastener: Omit<TurnedFastener, 'prevailing_Nm'>, stiffness_N_per_mm: number): number {
+  const turned: TurnedFastener = { ...fastener, prevailing_Nm: 0 };
+  assertTurned(turned);
+  assertPositive(stiffness_N_per_mm, 'stiffness_N_per_mm');
+  return (tighteningArm(turned) * stiffness_N_per_mm * fastener.thread.pitch_mm) / 360 / 1000;
+}
+
 interface SettlementShared {
   /** Of the pull that it is gone over with, at the fastener. */
   readonly torque_Nm: number;

@@ -23,6 +23,7 @@ import { FaceSlot } from './face-slot';
 import { LOCK_LAST, lockingAt, SLOT_MEETS } from './lock-words';
 import { LookingOn } from './looking-on';
 import type { ChangedSince } from './queries';
+import { movedOutcome } from './read-words';
 import { say } from './say';
 import { TouchAgain } from './touch-again';
 import { useAwake } from './use-awake';
@@ -182,6 +183,8 @@ export function FaceBody(props: FaceBodyProps) {
           standIn={props.standIn}
           isSlotOpen={isSlotOpen}
           onNoSlot={noSlot}
+          asksMoved={purpose === 'retorque' && isRead && pulled.turn === undefined}
+          onMoved={(turned_deg) => act(() => put(movedOutcome(plan, turned_deg), undefined, { turned_deg }))}
           onTurned={(words) => act(() => record.shaftTurned(words))}
           onMain={main}
           onPull={pull}

@@ -26,6 +26,9 @@ interface Props {
   readonly isSlotOpen: boolean;
   /** No slot meets: what that costs is looked at. */
   readonly onNoSlot: () => void;
+  /** It is gone over again: how far it moved, from mark to mark, tells whether the joint has settled. */
+  readonly asksMoved: boolean;
+  readonly onMoved: (moved_deg: number) => void;
   /** The crank went round, with what was read at it. */
   readonly onTurned: (words: string) => void;
   readonly onMain: () => void;
@@ -91,7 +94,18 @@ function ReadByEye({
 }
 
 /** How it went, if not plainly. */
-function Others({ plan, record, asksSlot, heard, pulled, standIn, onNoSlot, onPull }: Omit<Props, 'step'>) {
+function Others({
+  plan,
+  record,
+  asksSlot,
+  asksMoved,
+  heard,
+  pulled,
+  standIn,
+  onNoSlot,
+  onMoved,
+  onPull,
+}: Omit<Props, 'step'>) {
   const { round } = record;
   return (
     <div className={keys.others} aria-label="How it went, if not a plain pull" role="group">
@@ -106,6 +120,17 @@ function Others({ plan, record, asksSlot, heard, pulled, standIn, onNoSlot, onPu
           {words} <kbd>{letter}</kbd>
         </button>
       ))}
+      {asksMoved && (
+        <FaceReason
+          key={`moved ${round.next}`}
+          open="Pulled, and how far it moved"
+          label="How far it moved, mark to mark, degrees"
+          act="It moved so far"
+          short
+          check={(typed) => (turnRead(typed) === undefined ? NO_TURN_READ : undefined)}
+          onReason={(typed) => onMoved(turnRead(typed) ?? 0)}
+        />
+      )}
       {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={round.next} />}
       {asksSlot && (
         <button type="button" className={keys.other} onClick={onNoSlot}>

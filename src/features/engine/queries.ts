@@ -57,7 +57,7 @@ const COUNTED: Readonly<Record<StopId, string>> = {
   fits: 'proven',
   order: 'done',
   tighten: 'tight',
-  'run-in': 'settled',
+  'run-in': 'gone over',
   record: 'complete',
 };
 

@@ -12,6 +12,7 @@ import { GuardList } from './guard-list';
 import type { AnswerSource } from './known-elsewhere';
 import { LadderView } from './ladder-view';
 import type { JointChange } from './schema';
+import { SlopeFold } from './slope-fold';
 import { SpreadFold } from './spread-fold';
 import { UnknownFold } from './unknown-fold';
 import { WrenchFold } from './wrench-fold';
@@ -45,6 +46,7 @@ export function FigureFolds({ setting, worked, pulled, against, answers, pages, 
       <FastenerFold setting={setting} onChange={onChange} onDetail={onDetail} />
       {worked && <WrenchFold setting={setting} worked={worked} onChange={onChange} onDetail={onDetail} />}
       {worked && <SpreadFold setting={setting} worked={worked} />}
+      {worked && joint.retorqueSchool !== 'none' && <SlopeFold setting={setting} worked={worked} onDetail={onDetail} />}
     </>
   );
 }

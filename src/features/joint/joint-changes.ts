@@ -56,6 +56,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   warm: 'A warm retorque',
   changeMeans: 'What the change means',
   leftUnknown: 'What is left unknown',
+  slope: 'Its own torque against angle',
   standard: 'The standard figure',
 };
 

@@ -1,4 +1,6 @@
 import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
+import type { Position } from '@/core/tightening';
+import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engine-state';
 import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
@@ -20,6 +22,15 @@ export interface RetorqueDue {
   readonly underWay: boolean;
   /** What a warm head costs it, where it is waited for or read. */
   readonly warm?: WarmHead;
+}
+
+/** A joint that was gone over again, and whether it has settled. */
+export interface SettledJoint {
+  readonly jointId: string;
+  readonly name: string;
+  readonly positions: readonly Position[];
+  readonly order: readonly number[];
+  readonly settled: Settled;
 }
 
 export interface LoggedCycle extends HeatCycle {
@@ -91,3 +102,18 @@ export const warmHeads =
     });
     return found.ok ? found.result : undefined;
   };
+
+/** Whether the joints of an engine that were gone over again have settled. */
+export function settledJoints(rows: EngineRows, joints: readonly JointState[], shelves: Shelves, now: number) {
+  return joints.flatMap((state): readonly SettledJoint[] => {
+    // Most were never gone over: nothing is reckoned of those.
+    const last = state.tightenings.findLast(
+      ({ tightening, state: round }) => tightening.purpose === 'retorque' && round.complete,
+    );
+    if (!last) return [];
+    const facts = tryCore(() => settlingFactsOf(inputsOf(rows, state.joint, shelves, now)));
+    const settled = settledOf(state, facts.ok ? facts.result : {});
+    const { positions, order } = last.tightening.plan;
+    return settled ? [{ jointId: state.joint.id, name: state.joint.name, positions, order, settled }] : [];
+  });
+}

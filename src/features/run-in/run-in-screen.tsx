@@ -18,8 +18,9 @@ import type { WarmHead } from '@/model/joint/warm-head';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
 import { CycleList } from './cycle-list';
-import type { RetorqueDue, RunIn } from './queries';
+import type { RetorqueDue, RunIn, SettledJoint } from './queries';
 import { ReadingForm } from './reading-form';
+import { SettledSection } from './settled-section';
 import styles from './run-in-screen.module.css';
 import { workingOfWindow } from './window-working';
 
@@ -121,10 +122,11 @@ function Due({ due }: { readonly due: RetorqueDue }) {
 interface Props extends RunIn {
   readonly engineId: string;
   readonly now: number;
+  readonly settled: readonly SettledJoint[];
 }
 
 /** Runs, readings while it cools, and the retorques that fall due. */
-export function RunInScreen({ engineId, now, cycles, dues, window }: Props) {
+export function RunInScreen({ engineId, now, cycles, dues, window, settled }: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useSingleKeys({ n: open });
   useDrafts((names) => names.includes('run') && open());
@@ -188,6 +190,7 @@ export function RunInScreen({ engineId, now, cycles, dues, window }: Props) {
           />
         </Section>
       )}
+      <SettledSection joints={settled} now={now} />
       {cycles.length > 0 && (
         <Section title="Runs so far">
           <CycleList engineId={engineId} cycles={cycles} now={now} onDone={close} />

@@ -33,6 +33,7 @@ export const FIGURE_DETAIL = Object.keys({
   overLeafId: true,
   changeMeans: true,
   leftUnknown: true,
+  slope: true,
   standard: true,
 } satisfies Record<keyof FigureDetail, true>) as readonly (keyof FigureDetail)[];
 
@@ -49,7 +50,7 @@ export const newKind = (
   places,
   fields: picked(joint, FIGURE_FIELDS),
   // What was answered of the joint's own fasteners is not answered of others.
-  detail: { ...picked(joint.detail, FIGURE_DETAIL), changeMeans: null, leftUnknown: [] },
+  detail: { ...picked(joint.detail, FIGURE_DETAIL), changeMeans: null, leftUnknown: [], slope: null },
 });
 
 /** A turn of some of the places, which then count from 0. */
@@ -82,6 +83,7 @@ export function ofOtherThread(
       today: null,
       maker: null,
       overrides: {},
+      slope: null,
       parent: { ...PLAIN_DETAIL.parent, metal, underHead, hottest_C, nearHeat, boreMoves },
     },
   };

@@ -117,6 +117,18 @@ const FIGURE_PARTS: Readonly<Record<keyof FigureDetail, Joi.Schema>> = {
     .allow(null)
     .default(null),
   leftUnknown: Joi.array().items(id()).max(40).default([]),
+  slope: Joi.object({
+    from_Nm: sentNumber().positive().max(5000).required(),
+    to_Nm: sentNumber().greater(Joi.ref('from_Nm')).max(5000).required(),
+    turned_deg: sentNumber().positive().max(360).required(),
+    of: Joi.object({
+      thread: Joi.string().max(40).required(),
+      threadFilm: id().required(),
+      headFilm: id().required(),
+    }).required(),
+  })
+    .allow(null)
+    .default(null),
   standard: Joi.object({ grade: id().required(), fraction: sentNumber().greater(0).max(1).required() })
     .allow(null)
     .required(),

@@ -4,6 +4,7 @@ import type { Care } from './care';
 import type { ClampMapFacts } from './clamp-map-facts';
 import type { FigureFields } from './figure-fields';
 import type { Locking, Override, RungId } from '@/core/joint';
+import type { SlopeReading } from '@/core/heat';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
 import type { KindTurn, Position } from '@/core/tightening';
 import type { Adaptor } from '@/core/wrench';
@@ -84,6 +85,11 @@ export interface ParentFacts {
 export const JOINT_CLASSES = ['inside', 'outside', 'trim'] as const;
 export type JointClass = (typeof JOINT_CLASSES)[number];
 
+/** With what was in the joint when it was read: of another thread or lubricant it says nothing. */
+export interface KeptSlope extends SlopeReading {
+  readonly of: { readonly thread: string; readonly threadFilm: string; readonly headFilm: string };
+}
+
 /** What was substituted, set aside and decided on the figure of a fastener. */
 export interface FigureDetail {
   /** The original's facts beyond the joint's own thread and face. */
@@ -118,6 +124,8 @@ export interface FigureDetail {
   } | null;
   /** What is not known and was left so by a person, by code of what is unknown. */
   readonly leftUnknown: readonly string[];
+  /** Its own torque against angle, read on the straight part of a last pass; null where nobody read it. */
+  readonly slope: KeptSlope | null;
   /** The figure of a joint that no page mentions. */
   readonly standard: { readonly grade: string; readonly fraction: number } | null;
 }
@@ -228,6 +236,7 @@ export const PLAIN_DETAIL: JointDetail = {
   warm: null,
   changeMeans: null,
   leftUnknown: [],
+  slope: null,
   standard: null,
 };
 
@@ -250,7 +259,11 @@ export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
   clampMap: held.clampMap ? ({ unloading: 1, ...(held.clampMap as Partial<ClampMapFacts>) } as ClampMapFacts) : null,
   kinds: (held.kinds ?? []).map((kind) => ({
     ...kind,
-    detail: { ...kind.detail, ...completeFigure(kind.detail) },
+    detail: {
+      ...kind.detail,
+      slope: (kind.detail as Partial<FigureDetail>).slope ?? null,
+      ...completeFigure(kind.detail),
+    },
   })),
 });
 

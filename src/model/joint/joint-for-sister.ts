@@ -15,6 +15,7 @@ const figureForSister = <Detail extends FigureDetail>(detail: Detail): Detail =>
   overLeafId: null,
   changeMeans: null,
   leftUnknown: [],
+  slope: null,
 });
 
 interface Into {

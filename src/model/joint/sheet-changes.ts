@@ -3,6 +3,7 @@ import type { Position } from '@/core/tightening';
 import type { Problem } from '@/model/result';
 import { todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
+import type { KeptSlope } from './joint-detail';
 import type { JointInputs } from './joint-inputs';
 import { kindAmong } from './kind-places';
 import { positionsOf } from './joint-shape';
@@ -81,6 +82,21 @@ export const decidingOf = (
   headFilm: detail.headFilm ?? todayFilm,
   printedText,
 });
+
+/** What a slope is read of: thread and lubricants. */
+export const slopedOf = (joint: Pick<Joint, 'thread' | 'todayFilm' | 'detail'>): KeptSlope['of'] => {
+  const { thread, threadFilm, headFilm } = decidingOf(joint, '');
+  return { thread, threadFilm, headFilm };
+};
+
+/** Its own slope, where it was read of what is in the joint today. */
+export function slopeToday(joint: Pick<Joint, 'thread' | 'todayFilm' | 'detail'>): KeptSlope | null {
+  const { slope } = joint.detail;
+  const { thread, threadFilm, headFilm } = slopedOf(joint);
+  return slope?.of.thread === thread && slope.of.threadFilm === threadFilm && slope.of.headFilm === headFilm
+    ? slope
+    : null;
+}
 
 const sameDeciding = (a: Deciding, b: Deciding) =>
   a.thread === b.thread &&

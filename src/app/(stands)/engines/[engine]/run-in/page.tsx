@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { runInOf, warmHeads } from '@/features/run-in/queries';
+import { runInOf, settledJoints, warmHeads } from '@/features/run-in/queries';
 import { RunInScreen } from '@/features/run-in/run-in-screen';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { nowMs } from '@/server/clock';
@@ -11,6 +11,9 @@ export const metadata: Metadata = { title: 'Run-in' };
 export default async function RunInPage({ params }: EngineParams) {
   const { shop, rows } = await engineRowsAt(params);
   const now = nowMs();
-  const runIn = runInOf(engineStateOf(rows), now, warmHeads(rows, shelvesOnce(shop), now));
-  return <RunInScreen engineId={rows.engine.id} now={now} {...runIn} />;
+  const state = engineStateOf(rows);
+  const shelves = shelvesOnce(shop);
+  const runIn = runInOf(state, now, warmHeads(rows, shelves, now));
+  const settled = settledJoints(rows, state.joints, shelves, now);
+  return <RunInScreen engineId={rows.engine.id} now={now} {...runIn} settled={settled} />;
 }

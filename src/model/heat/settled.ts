@@ -1,0 +1,237 @@
+import { settlement, slopeOfStiffness, slopeRead, type Settlement } from '@/core/heat';
+import { settling, type Settling } from '@/core/statistics';
+import { ANGLE_BY_EYE_DEG, type BenchEvent, type PullStep } from '@/core/tightening';
+import { threadNamed } from '@/core/thread';
+import type { TurnedFastener } from '@/core/joint';
+import { inputsOfKinds } from '@/model/joint/fastener-kind';
+import { boltStiffness } from '@/model/joint/clamp-map';
+import { inItsThread, todayFacts } from '@/model/joint/joint-ladder';
+import type { JointInputs } from '@/model/joint/joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
+import type { JointState, TighteningState } from '@/model/joint/joint-state';
+import { askedAt } from '@/model/joint/pull-reading';
+import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { slopeToday } from '@/model/joint/sheet-changes';
+import { tryCore } from '@/model/try-core';
+
+/** A joint has settled where no nut lost more than this since it was gone over before, twice running. */
+export const SETTLED_LOSS = 0.05;
+const RUNNING = 2;
+
+/** @source 1.1 to 1.3 dry or after a heat cycle; the most is taken, for it bounds the least */
+const STATIC_RATIO = 1.3;
+
+/** What a movement of one kind of fastener is turned into clamp load with. */
+export interface SettlingFacts {
+  readonly fastener: Omit<TurnedFastener, 'prevailing_Nm'>;
+  readonly prevailing_Nm: number;
+  /** N·m a degree at the wrench, as read of this very joint; else that of its stiffness, at the fastener. */
+  readonly slope?: { readonly Nm_per_deg: number; readonly from: 'read' | 'stiffness' };
+  /** A locker has set on it: nothing that it does at a torque tells what it holds. */
+  readonly isLocked: boolean;
+}
+
+/** What a nut had lost when it was gone over, as shares of its clamp load; or why nobody can say. */
+export type NutLoss = KnownLoss | { readonly is: 'unsaid' | 'no-slope' | 'locked' };
+
+export interface KnownLoss {
+  readonly is: 'moved' | 'unmoved';
+  readonly moved_deg: number;
+  readonly middle: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+export const isKnown = (nut: NutLoss | undefined): nut is KnownLoss => nut?.is === 'moved' || nut?.is === 'unmoved';
+
+export interface SettledRound {
+  readonly roundId: string;
+  readonly startedAt: string;
+  /** By place. */
+  readonly nuts: readonly NutLoss[];
+}
+
+export interface Settled {
+  readonly rounds: readonly SettledRound[];
+  readonly isSettled: boolean;
+  /** Places that lost more than the limit twice running. */
+  readonly losing: readonly number[];
+  /** Places of which the last round does not show that they lost less. */
+  readonly open: readonly number[];
+  /** Places of which the last round says nothing. */
+  readonly unsaid: readonly number[];
+  /** How it goes on, from the nuts that moved in each of three rounds and more. */
+  readonly further?: { readonly places: readonly number[]; readonly fit: Settling };
+}
+
+/** @throws DomainError where the joint cannot be reckoned */
+export function settlingFacts(setting: JointInputs): SettlingFacts {
+  const { joint } = setting;
+  const { ladder } = computeJoint(setting);
+  const facts = todayFacts(setting);
+  const { thread, bearing } = inItsThread(facts, setting);
+  const fastener = {
+    thread,
+    bearing,
+    muThread: ladder.friction.thread.middle,
+    muHead: ladder.friction.head.middle,
+  };
+  const { clampMap, parent } = joint.detail;
+  const slope = slopeToday(joint);
+  const { stressArea_mm2, major_mm } = threadNamed(facts.thread);
+  const stiffness_N_per_mm =
+    clampMap?.boltStiffness_N_per_mm ??
+    (parent.grip_mm === null ? undefined : boltStiffness(stressArea_mm2, parent.grip_mm, major_mm));
+  const known =
+    slope !== null
+      ? ({ Nm_per_deg: slopeRead(slope), from: 'read' } as const)
+      : stiffness_N_per_mm !== undefined &&
+        ({ Nm_per_deg: slopeOfStiffness(fastener, stiffness_N_per_mm), from: 'stiffness' } as const);
+  return {
+    fastener,
+    prevailing_Nm: ladder.prevailing_Nm,
+    ...(known && { slope: known }),
+    isLocked: joint.todayFilm === 'thread-locker' || facts.locking === 'compound',
+  };
+}
+
+/** The same of each kind, by its name; the joint's own under ''. One that cannot be reckoned is left out. */
+export function settlingFactsOf(setting: JointInputs): Readonly<Record<string, SettlingFacts>> {
+  const kinds = tryCore(() => inputsOfKinds(setting));
+  const all = [
+    { name: '', inputs: setting },
+    ...(kinds.ok ? kinds.result.map(({ kind: { name }, inputs }) => ({ name, inputs })) : []),
+  ];
+  return Object.fromEntries(
+    all.flatMap(({ name, inputs }) => {
+      const facts = tryCore(() => settlingFacts(inputs));
+      return facts.ok ? [[name, facts.result] as const] : [];
+    }),
+  );
+}
+
+type Pulled = Extract<BenchEvent, { kind: 'pull' | 'again' }>;
+
+const lossOf = (is: 'moved' | 'unmoved', moved_deg: number, { remaining, low, high }: Settlement): NutLoss => ({
+  is,
+  moved_deg,
+  middle: 1 - remaining,
+  low: 1 - high,
+  high: 1 - low,
+});
+
+/** What a nut had lost, by what it did at its pull. */
+export function lossAt(
+  facts: SettlingFacts | undefined,
+  plan: TighteningPlan,
+  step: PullStep,
+  pulled: Pulled | undefined,
+): NutLoss {
+  if (!pulled || !facts || plan.care === 'hand' || pulled.outcome === 'went-over') return { is: 'unsaid' };
+  if (facts.isLocked) return { is: 'locked' };
+  const { fastener, slope } = facts;
+  // Slackened first, a nut that comes back to its mark lost nothing; pulled straight, it only holds against the wrench.
+  const stood = pulled.outcome !== 'pulled' || (pulled.turned_deg === 0 && plan.act === 'pull');
+  if (stood) {
+    const found = tryCore(() =>
+      settlement({
+        ...fastener,
+        didNotMove: true,
+        torque_Nm: step.torque_Nm,
+        prevailing_Nm: facts.prevailing_Nm,
+        staticRatio: STATIC_RATIO,
+      }),
+    );
+    return found.ok ? lossOf('unmoved', 0, found.result) : { is: 'unsaid' };
+  }
+  const { turned_deg } = pulled;
+  if (turned_deg === undefined) return { is: 'unsaid' };
+  if (!slope) return { is: 'no-slope' };
+  // A slope that was read is in the wrench's figures, and so is the torque that is set against it.
+  const torque_Nm = slope.from === 'read' ? askedAt(plan, step).asked_Nm : step.torque_Nm;
+  const found = tryCore(() =>
+    settlement({
+      torque_Nm,
+      prevailing_Nm: (facts.prevailing_Nm * torque_Nm) / step.torque_Nm,
+      moved_deg: turned_deg,
+      slope_Nm_per_deg: slope.Nm_per_deg,
+      angleError_deg: ANGLE_BY_EYE_DEG,
+    }),
+  );
+  return found.ok ? lossOf('moved', turned_deg, found.result) : { is: 'unsaid' };
+}
+
+/** What each place had lost when it was gone over in a round. */
+function lossesOf(
+  { tightening: { id, startedAt, plan }, state: { done } }: TighteningState,
+  facts: Readonly<Record<string, SettlingFacts>>,
+): SettledRound {
+  const nuts = plan.positions.map((_, place): NutLoss => {
+    const at = plan.steps.findLastIndex((step) => step.kind === 'pull' && step.position === place);
+    const step = plan.steps[at];
+    if (step?.kind !== 'pull') return { is: 'unsaid' };
+    // The first pull of it tells what it had lost; one that was pulled again was slackened in between.
+    const pulled = done.find((event): event is Pulled => event.kind === 'pull' && event.step === at);
+    return lossAt(facts[kindAt(plan, place)?.name ?? ''], plan, step, pulled);
+  });
+  return { roundId: id, startedAt, nuts };
+}
+
+/** Rounds after the last final one, whose fasteners lie as they do in the last of them. */
+function retorquesOf({ tightenings, final }: Pick<JointState, 'tightenings' | 'final'>): readonly TighteningState[] {
+  const since = final?.tightening.startedAt ?? '';
+  const all = tightenings.filter(
+    ({ tightening: { purpose, startedAt }, state }) => purpose === 'retorque' && state.complete && startedAt >= since,
+  );
+  const lie = JSON.stringify(all.at(-1)?.tightening.plan.positions);
+  return all.filter(({ tightening }) => JSON.stringify(tightening.plan.positions) === lie);
+}
+
+const isUnder = (nut: NutLoss | undefined): boolean => isKnown(nut) && nut.high <= SETTLED_LOSS;
+const isOver = (nut: NutLoss | undefined): boolean => nut?.is === 'moved' && nut.middle > SETTLED_LOSS;
+
+/** How the joint goes on settling, by the nuts that were seen to move in every round. */
+function furtherOf(rounds: readonly SettledRound[]): Settled['further'] {
+  const places = (rounds[0]?.nuts ?? []).flatMap((_, place) => {
+    const own = rounds.map(({ nuts }) => nuts[place]);
+    return own.every((nut) => nut?.is === 'moved' && nut.middle > 0) ? [place] : [];
+  });
+  if (places.length === 0) return undefined;
+  const fit = tryCore(() =>
+    settling({
+      losses: places.map((place) =>
+        rounds.map(({ nuts }) => {
+          const nut = nuts[place];
+          return isKnown(nut) ? nut.middle : 0;
+        }),
+      ),
+    }),
+  );
+  return fit.ok ? { places, fit: fit.result } : undefined;
+}
+
+/**
+ * Whether a joint has settled, by what its nuts did when it was gone over. Undefined where it never was.
+ * It has where the most that each may have lost is under the limit, twice running, and not before.
+ */
+export function settledOf(
+  joint: Pick<JointState, 'tightenings' | 'final'>,
+  facts: Readonly<Record<string, SettlingFacts>>,
+): Settled | undefined {
+  const rounds = retorquesOf(joint).map((round) => lossesOf(round, facts));
+  const last = rounds.at(-1);
+  if (!last) return undefined;
+  const running = rounds.slice(-RUNNING);
+  const places = [...last.nuts.keys()];
+  const losing =
+    running.length < RUNNING ? [] : places.filter((place) => running.every(({ nuts }) => isOver(nuts[place])));
+  const further = furtherOf(rounds);
+  return {
+    rounds,
+    isSettled: running.length === RUNNING && running.every(({ nuts }) => nuts.every(isUnder)),
+    losing,
+    open: places.filter((place) => !isUnder(last.nuts[place]) && !losing.includes(place)),
+    unsaid: places.filter((place) => !isKnown(last.nuts[place])),
+    ...(further && { further }),
+  };
+}

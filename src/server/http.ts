@@ -37,6 +37,9 @@ function isForeign(request: Request): boolean {
   return origin !== null && (!URL.canParse(origin) || new URL(origin).host !== request.headers.get('host'));
 }
 
+/** Where this program answers, as the asker called it. */
+export const originOf = (request: Request): string => `http://${request.headers.get('host') ?? 'localhost'}`;
+
 /** The refusal for a page of another site; undefined for our own. */
 export const rejectCrossOrigin = (request: Request): NextResponse | undefined =>
   isForeign(request)

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { Notice, Screen } from '@/interface/parts/screen';
 import type { DueLine } from './due';
 import { DueList } from './due-list';
@@ -7,7 +8,13 @@ import { DueList } from './due-list';
 const MOST = 100;
 
 /** Everything over all engines that is due, waits, is on order, is out, or is overdue. */
-export const DueScreen = ({ lines }: { readonly lines: readonly DueLine[] }) => (
+export const DueScreen = ({
+  lines,
+  calendar,
+}: {
+  readonly lines: readonly DueLine[];
+  readonly calendar: ReactNode;
+}) => (
   <Screen
     plain
     title="Due"
@@ -19,5 +26,6 @@ export const DueScreen = ({ lines }: { readonly lines: readonly DueLine[] }) => 
   >
     {lines.length === 0 ? <Notice kind="done">Nothing is due.</Notice> : <DueList lines={lines.slice(0, MOST)} />}
     {lines.length > MOST && <p className="soft">{lines.length - MOST} more stand on the sheets of their engines.</p>}
+    {calendar}
   </Screen>
 );

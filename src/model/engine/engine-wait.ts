@@ -14,6 +14,8 @@ export interface Wait {
   readonly about?: number;
   /** After which it is overdue. */
   readonly by?: number;
+  /** The same for as long as it is the same thing, where it has an hour. */
+  readonly key?: string;
   /** Where it is done: a path of the engine, or of a going-round at the bench. */
   readonly to: WaitPlace;
 }
@@ -71,7 +73,15 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
     };
   if (retorque.state === 'cooling') {
     const { from, by } = retorque.window;
-    return { rank: 3, state: 'waiting', waitsFor: `${joint.name} cold`, about: from, by, to: { at: 'run-in' } };
+    return {
+      rank: 3,
+      state: 'waiting',
+      waitsFor: `${joint.name} cold`,
+      about: from,
+      by,
+      key: joint.id,
+      to: { at: 'run-in' },
+    };
   }
   if (retorque.state === 'waits-for-heat')
     return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle`, to: { at: 'run-in' } };

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { RailOfShop } from '../rail-of-shop';
+import { CalendarPart } from '@/features/engine/calendar-part';
+import { keptCalendar } from '@/features/engine/calendar';
 import { DueScreen } from '@/features/engine/due-screen';
 import { dueLines } from '@/features/engine/due';
 import { shelvedWrenches } from '@/features/shelves/queries';
@@ -15,7 +17,10 @@ export default async function DuePage() {
   return (
     <>
       <RailOfShop />
-      <DueScreen lines={dueLines(summariesOnce(shop), shelvedWrenches(shelvesOnce(shop), now), now)} />
+      <DueScreen
+        lines={dueLines(summariesOnce(shop), shelvedWrenches(shelvesOnce(shop), now), now)}
+        calendar={<CalendarPart secret={keptCalendar(shop).calendar.secret} />}
+      />
     </>
   );
 }

@@ -201,3 +201,14 @@ describe('what a head that is not quite cold costs a joint', () => {
     expect(asked.dues.map((due) => due.warm)).toEqual([undefined, undefined]);
   });
 });
+
+describe('before the first start', () => {
+  const start = (id: string) => runInOf(stateNamed(yardShop(), id), Date.parse(YARD_NOW)).start;
+  test('what stands against it is what the gate of the order has', () => {
+    const found = start('demo-norrhem');
+    expect(found).toMatchObject({ isDone: false, href: '/engines/demo-norrhem/order' });
+    expect(found?.bars.join(' ')).toMatch(/out of limits/);
+    expect(found?.bars.length).toBeGreaterThan(3);
+  });
+  test('nothing is said of it once the engine ran', () => expect(start('demo-fourteen')).toBeUndefined());
+});

@@ -1,6 +1,5 @@
 import { nanoid } from 'nanoid';
 import type { SummarizedEngine } from '@/db/reads/engine-summaries';
-import type { Shop } from '@/db/shop';
 import {
   CALENDAR_JSON,
   CALENDAR_KEY,
@@ -9,6 +8,7 @@ import {
   type Calendar,
   type DueEvent,
 } from '@/model/calendar/calendar';
+import type { Bench } from '@/server/shop-action';
 import { onStands } from './queries';
 import { hrefOf } from './wait-line';
 
@@ -23,7 +23,7 @@ export const dueEvents = (engines: readonly SummarizedEngine[]): readonly DueEve
   );
 
 /** What the calendar was last told, with the version that a writer must name. */
-export function keptCalendar(shop: Shop): { readonly calendar: Calendar; readonly version: number } {
+export function keptCalendar(shop: Bench['shop']): { readonly calendar: Calendar; readonly version: number } {
   const setting = shop.settings.get(CALENDAR_KEY);
   return setting
     ? { calendar: CALENDAR_JSON.read(setting.value), version: setting.version }
@@ -31,7 +31,7 @@ export function keptCalendar(shop: Shop): { readonly calendar: Calendar; readonl
 }
 
 /** What a calendar is told now. It is kept, so that the next one is told what changed since. */
-export function toldCalendar(shop: Shop, engines: readonly SummarizedEngine[], now: number): Calendar {
+export function toldCalendar(shop: Bench['shop'], engines: readonly SummarizedEngine[], now: number): Calendar {
   const { calendar, version } = keptCalendar(shop);
   const next = calendarAfter(calendar, dueEvents(engines), now, () => `${nanoid()}@unhurried-spanner`);
   const text = CALENDAR_JSON.write(next);

@@ -16,6 +16,8 @@ interface Props {
   readonly engineId: string;
   readonly now: number;
   readonly onDone: () => void;
+  /** Asked for by a press, and not there from the beginning, above which there is something to be read first. */
+  readonly focus: boolean;
 }
 
 const add = (fields: Record<string, string>) =>
@@ -27,7 +29,7 @@ const add = (fields: Record<string, string>) =>
   });
 
 /** Logs a first start or a later run. */
-export function CycleForm({ engineId, now, onDone }: Props) {
+export function CycleForm({ engineId, now, onDone, focus }: Props) {
   const initial: Record<string, string> = {
     id: nanoid(),
     engineId,
@@ -41,7 +43,7 @@ export function CycleForm({ engineId, now, onDone }: Props) {
   const field = fields.getInputProps;
   const time = (name: string) => timeProps(fields, name);
   return (
-    <ActionForm label="Log a run" focus onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
+    <ActionForm label="Log a run" focus={focus} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
       <DayAndTimeFields label="Ran from" {...time('ranFrom')} />
       <DayAndTimeFields label="Stopped" {...time('ranTo')} />
       <TextInput label="Highest temperature, °C" description="or 185 F" {...field('highest_C')} />

@@ -10,6 +10,8 @@ import type { JointState } from '@/model/joint/joint-state';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import type { Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
+import { barsOfStep } from '@/model/order/gate';
+import { does } from '@/model/order/step';
 import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
@@ -37,7 +39,17 @@ export interface LoggedCycle extends HeatCycle {
   readonly readings: readonly CoolingReading[];
 }
 
+/** What the order of the work says to the first start. */
+export interface FirstStart {
+  /** What stands against it, where it is not done. */
+  readonly bars: readonly string[];
+  readonly isDone: boolean;
+  readonly href: string;
+}
+
 export interface RunIn {
+  /** Until the first run was logged; left out where the order has no start in it. */
+  readonly start?: FirstStart;
   readonly cycles: readonly LoggedCycle[];
   readonly dues: readonly RetorqueDue[];
   /** How the latest run cools, whether or not a joint waits for it. */
@@ -51,19 +63,31 @@ const asksCold = ({ joint, retorque }: JointState): boolean =>
     retorque.state === 'open' ||
     (retorque.state === 'done' && retorque.further !== undefined));
 
+/** What stands against starting the engine, as the order's own gate has it. */
+function firstStartOf(state: EngineState): FirstStart | undefined {
+  const { engine, order } = state;
+  const found = order.steps.find(({ step }) => does(step, 'starts'));
+  if (!found) return undefined;
+  const isDone = found.state === 'done';
+  return {
+    isDone,
+    bars: isDone ? [] : barsOfStep(state, found.step, false).map(({ message }) => message),
+    href: `/engines/${engine.id}/order`,
+  };
+}
+
 /**
  * The runs of an engine, its readings, and the retorques that follow from them.
  * @param warmOf what a warm head costs a joint
  */
-export function runInOf(
-  { engine, heat, joints }: EngineState,
-  now: number,
-  warmOf?: (joint: Joint) => WarmHead | undefined,
-): RunIn {
+export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint) => WarmHead | undefined): RunIn {
+  const { engine, heat, joints } = state;
   const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
   const facts = cyclesOf(heat);
   const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);
+  const start = cycles.length === 0 ? firstStartOf(state) : undefined;
   return {
+    ...(start && { start }),
     cycles: cycles.map((cycle) => ({
       ...cycle,
       readings: heat.readings

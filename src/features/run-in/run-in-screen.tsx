@@ -17,6 +17,7 @@ import { useDefaultWorking } from '@/interface/shell/working-margin';
 import type { WarmHead } from '@/model/joint/warm-head';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
+import { FirstStart } from './first-start';
 import { CycleList } from './cycle-list';
 import type { RetorqueDue, RunIn, SettledJoint } from './queries';
 import { ReadingForm } from './reading-form';
@@ -126,7 +127,7 @@ interface Props extends RunIn {
 }
 
 /** Runs, readings while it cools, and the retorques that fall due. */
-export function RunInScreen({ engineId, now, cycles, dues, window, settled }: Props) {
+export function RunInScreen({ engineId, now, start, cycles, dues, window, settled }: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useSingleKeys({ n: open });
   useDrafts((names) => names.includes('run') && open());
@@ -156,11 +157,14 @@ export function RunInScreen({ engineId, now, cycles, dues, window, settled }: Pr
       )}
       {logging && (
         <Section title={cycles.length === 0 ? 'First start' : 'Another run'}>
-          <Notice kind="stop">
-            Belts, fans and hot metal; fumes; fire at first start. Doors open, extinguisher at hand, and nobody in line
-            with the fan.
-          </Notice>
-          <CycleForm engineId={engineId} now={now} onDone={close} />
+          {cycles.length === 0 ? (
+            <FirstStart start={start} />
+          ) : (
+            <Notice kind="stop">
+              Belts, fans and hot metal; fumes. Doors open, extinguisher at hand, and nobody in line with the fan.
+            </Notice>
+          )}
+          <CycleForm engineId={engineId} now={now} onDone={close} focus={cycles.length > 0} />
         </Section>
       )}
       {latest && window && (

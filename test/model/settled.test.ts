@@ -63,7 +63,7 @@ function round(
   } as unknown as TighteningState;
 }
 const settled = (rounds: readonly TighteningState[], of: Readonly<Record<string, SettlingFacts>> = facts) =>
-  settledOf({ tightenings: rounds, final: undefined }, of);
+  settledOf({ tightenings: rounds, final: round(0, undefined, pulledPlan, 'final') }, of);
 const all = (moved: number): Nut => ({ moved });
 const but = (place: number, nut: Nut, rest: Nut): readonly Nut[] =>
   Array.from({ length: count }, (_, i) => (i === place ? nut : rest));
@@ -185,6 +185,8 @@ describe('a joint', () => {
     const since = (rounds: readonly TighteningState[]) => settledOf({ tightenings: rounds, final }, facts);
     expect(since([...before, final])).toBeUndefined();
     expect(since([...before, final, round(4, all(1))])?.isSettled).toBe(false);
+    // Opened up since, nothing of before counts.
+    expect(settledOf({ tightenings: before, final: undefined }, facts)).toBeUndefined();
     const moved = { ...SLACKENED, positions: SLACKENED.positions.map(([x, y]) => [x + 1, y] as const) };
     expect(settled([round(1, all(1), moved), round(2, all(1))])?.rounds).toHaveLength(1);
   });

@@ -36,6 +36,12 @@ export function toldCalendar(shop: Bench['shop'], engines: readonly SummarizedEn
   const next = calendarAfter(calendar, dueEvents(engines), now, () => `${nanoid()}@unhurried-spanner`);
   const text = CALENDAR_JSON.write(next);
   // Two that ask at once are told the same; the one that comes second keeps nothing.
-  if (text !== CALENDAR_JSON.write(calendar)) shop.settings.set(CALENDAR_KEY, text, version);
+  if (text !== CALENDAR_JSON.write(calendar))
+    try {
+      shop.settings.set(CALENDAR_KEY, text, version);
+    } catch (error) {
+      // It is told whether or not it can be kept for the next one.
+      console.warn('What the calendar was told could not be kept:', error);
+    }
   return next;
 }

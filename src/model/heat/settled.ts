@@ -177,11 +177,15 @@ function lossesOf(
   return { roundId: id, startedAt, nuts };
 }
 
-/** Rounds after the last final one, whose fasteners lie as they do in the last of them. */
+/**
+ * Rounds after the last final one, whose fasteners lie as they do in the last of them. Where the joint was opened up
+ * since there is none: what its nuts did then says nothing of how it will be closed.
+ */
 function retorquesOf({ tightenings, final }: Pick<JointState, 'tightenings' | 'final'>): readonly TighteningState[] {
-  const since = final?.tightening.startedAt ?? '';
+  if (!final) return [];
   const all = tightenings.filter(
-    ({ tightening: { purpose, startedAt }, state }) => purpose === 'retorque' && state.complete && startedAt >= since,
+    ({ tightening: { purpose, startedAt }, state }) =>
+      purpose === 'retorque' && state.complete && startedAt >= final.tightening.startedAt,
   );
   const lie = JSON.stringify(all.at(-1)?.tightening.plan.positions);
   return all.filter(({ tightening }) => JSON.stringify(tightening.plan.positions) === lie);

@@ -1,5 +1,6 @@
 import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
 import type { Position } from '@/core/tightening';
+import { followsOf, type Follow } from '@/model/heat/follows';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engine-state';
@@ -22,6 +23,8 @@ export interface RetorqueDue {
   readonly state: RetorqueState;
   readonly line: string;
   readonly underWay: boolean;
+  /** What follows, once it was gone over. */
+  readonly follows?: readonly Follow[];
   /** What a warm head costs it, where it is waited for or read. */
   readonly warm?: WarmHead;
 }
@@ -63,6 +66,11 @@ const asksCold = ({ joint, retorque }: JointState): boolean =>
     retorque.state === 'open' ||
     (retorque.state === 'done' && retorque.further !== undefined));
 
+const whatFollows = ({ order }: EngineState, joint: JointState): Pick<RetorqueDue, 'follows'> => {
+  const follows = followsOf(joint, order.lines);
+  return follows ? { follows } : {};
+};
+
 /** What stands against starting the engine, as the order's own gate has it. */
 function firstStartOf(state: EngineState): FirstStart | undefined {
   const { engine, order } = state;
@@ -95,6 +103,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
         .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),
     })),
     dues: joints.map((joint) => ({
+      ...whatFollows(state, joint),
       ...(asksCold(joint) && { warm: warmOf?.(joint.joint) }),
       jointId: joint.joint.id,
       version: joint.joint.version,

@@ -17,6 +17,7 @@ import { useDefaultWorking } from '@/interface/shell/working-margin';
 import type { WarmHead } from '@/model/joint/warm-head';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
+import { FollowsSection } from './follows-section';
 import { FirstStart } from './first-start';
 import { CycleList } from './cycle-list';
 import type { RetorqueDue, RunIn, SettledJoint } from './queries';
@@ -195,6 +196,7 @@ export function RunInScreen({ engineId, now, start, cycles, dues, window, settle
         </Section>
       )}
       <SettledSection joints={settled} now={now} />
+      <FollowsSection engineId={engineId} dues={dues} />
       {cycles.length > 0 && (
         <Section title="Runs so far">
           <CycleList engineId={engineId} cycles={cycles} now={now} onDone={close} />

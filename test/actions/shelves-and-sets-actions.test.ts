@@ -333,6 +333,19 @@ describe('bolts by stretch', () => {
     expect(there(page().sets[1]?.figure).preload_N).toBe(there(small?.figure).preload_N);
     await accepted(undoAction({ token: there(undo).token }));
     expect(page().sets.map(({ set }) => set.kind)).toEqual(['', 'Small bolts']);
+    // Two kinds that exchange their places keep their names, and their sheets with them.
+    const housing = () => there(shop.joints.find(HOUSING));
+    const put = (kinds: readonly unknown[]) =>
+      accepted(alterJointAction({ id: HOUSING, version: housing().version, change: {}, detail: { kinds } }));
+    const [thin] = housing().detail.kinds;
+    const places = there(thin).places;
+    const free = [0, 1, 2, 3, 4, 5, 6, 7].filter((place) => !places.includes(place)).slice(0, places.length);
+    await put([thin, { ...there(thin), name: 'Others', places: free }]);
+    await put([
+      { ...there(thin), places: free },
+      { ...there(thin), name: 'Others', places },
+    ]);
+    expect(shop.bolts.ofJoint(HOUSING).map(({ kind }) => kind)).toEqual(['', 'Small bolts']);
     // The kind is no longer there: nothing is held against these bolts, and that is said.
     const now = there(shop.joints.find(HOUSING));
     shop.joints.alter({ ...now, detail: { ...now.detail, kinds: [] } });

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { numberedBy, originsIn, placesIn, retyped, textOfPlaces, typedOf } from '@/features/joint/places-of-text';
-import { newKind, renamedKinds } from '@/model/joint/fastener-kind';
+import { newKind } from '@/model/joint/fastener-kind';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { kindAmong } from '@/model/joint/kind-places';
+import { kindAmong, renamedKinds } from '@/model/joint/kind-places';
 import { followPlaces, goesWithPlaces, originsOfTyped, sameOrigins } from '@/model/joint/places-followed';
 import { kindChanges } from '@/model/joint/sheet-changes';
 import { jointNamed, yardShop } from '../db/temporary-shop';
@@ -122,23 +122,26 @@ describe('a kind that is called otherwise', () => {
   const [long, wet] = [kind('Long', [0, 3]), kind('Wet', [1])];
   const renamed = { ...long, name: 'Tall' };
   test('is known by its places', () => {
-    expect(renamedKinds([long, wet], [renamed, wet])).toEqual({ Long: 'Tall' });
-    expect(renamedKinds([long, wet], [wet, renamed])).toEqual({ Long: 'Tall' });
+    expect(renamedKinds([long, wet], [renamed, wet])).toEqual([{ from: 'Long', to: 'Tall' }]);
+    expect(renamedKinds([long, wet], [wet, renamed])).toEqual([{ from: 'Long', to: 'Tall' }]);
+    expect(renamedKinds([long, wet], [{ ...renamed, places: [3, 0] }, wet])).toHaveLength(1);
     expect(kindAmong([long, wet], renamed)).toBe(long);
     expect(kindAmong([long, wet], { name: 'Wet', places: [1, 2] })).toBe(wet);
     expect(kindAmong([long, wet], { name: 'Other', places: [2] })).toBeUndefined();
     expect(kindAmong(undefined, long)).toBeUndefined();
   });
-  test('two that change their names do so with one another', () => {
-    const swapped = [
-      { ...long, name: 'Wet' },
-      { ...wet, name: 'Long' },
+  test('two that exchange their places keep their names, and are asked about', () => {
+    const [one, other] = [kind('One', [0, 1]), kind('Other', [2, 3])];
+    const exchanged = [
+      { ...one, places: [2, 3] },
+      { ...other, places: [0, 1] },
     ];
-    expect(renamedKinds([long, wet], swapped)).toEqual({ Long: 'Wet', Wet: 'Long' });
-    expect(kindAmong([long, wet], swapped[0] ?? wet)).toBe(long);
+    expect(renamedKinds([one, other], exchanged)).toEqual([]);
+    expect(kindAmong([one, other], exchanged[0] ?? other)).toBe(one);
+    expect(kindChanges([one, other], { kinds: exchanged })).toHaveLength(1);
   });
   test('one with other places is another, and a name alone asks nothing of what was pulled', () => {
-    expect(renamedKinds([long, wet], [{ ...renamed, places: [0, 2] }, wet])).toEqual({});
+    expect(renamedKinds([long, wet], [{ ...renamed, places: [0, 2] }, wet])).toEqual([]);
     expect(kindChanges([long, wet], { kinds: [wet, renamed] })).toEqual([]);
     expect(kindChanges([long, wet], { kinds: [wet, { ...long, places: [0, 2] }] })).toHaveLength(1);
   });

@@ -144,6 +144,17 @@ describe('what a nut had lost', () => {
     expect(dry['']?.slope?.from).not.toBe('read');
     expect(facts['']?.slope?.from).toBe('read');
   });
+  test('is not reckoned of a round with another thread or lubricant than the sheet has today', () => {
+    const { films } = SLACKENED;
+    expect(films).toBeDefined();
+    const other = { ...SLACKENED, films: { thread: 'dry-bare', head: 'dry-bare' } };
+    expect(lastNut([round(1, all(4), other)])).toEqual({ is: 'changed' });
+    expect(lastNut([round(1, all(4), { ...SLACKENED, thread: 'M8' })])).toEqual({ is: 'changed' });
+    // Of an older plan the thread alone is known.
+    expect(lastNut([round(1, all(4), { ...SLACKENED, films: undefined })])).toMatchObject({ is: 'moved' });
+    const found = there(settled([round(1, all(4), other)]));
+    expect(verdictWords(found, (place) => place + 1).join(' ')).toMatch(/another thread or lubricant/);
+  });
   test('says nothing where a locker has set', () => {
     const locked = settlingFactsOf({
       ...withSlope(SLOPE),

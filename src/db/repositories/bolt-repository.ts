@@ -49,11 +49,7 @@ export const createBoltRepository = (db: Database) => {
        WHERE set_id = bolt_set.id) AS readings
      FROM bolt_set WHERE joint_id = ? ORDER BY created_at, id`,
   );
-  // All at once, so that two kinds can change names with one another.
-  const rename = db.prepare<{ jointId: string; names: string }>(
-    `UPDATE bolt_set SET kind = (SELECT value FROM json_each(@names) WHERE key = kind)
-     WHERE joint_id = @jointId AND kind IN (SELECT key FROM json_each(@names))`,
-  );
+  const rename = db.prepare<[string, string, string]>('UPDATE bolt_set SET kind = ? WHERE joint_id = ? AND kind = ?');
   const insertReading = db.prepare(`${READING.insert} ON CONFLICT (id) DO NOTHING`);
   return {
     ofJoint: (jointId: string): readonly BoltSet[] => ofJoint.all(jointId).map(SET.fromRow),
@@ -62,9 +58,8 @@ export const createBoltRepository = (db: Database) => {
       return row && SET.fromRow(row);
     },
     add: (set: BoltSet): void => void insertSet.run(SET.toRow(set)),
-    /** Its sets go with the kinds of a joint that are called otherwise now. */
-    renameKinds: (jointId: string, names: Readonly<Record<string, string>>): void =>
-      void rename.run({ jointId, names: JSON.stringify(names) }),
+    /** The sets of a kind go with it where it is called otherwise. */
+    renameKind: (jointId: string, from: string, to: string): void => void rename.run(to, jointId, from),
     readings: (setId: string): readonly BoltReading[] => readingsOf.all(setId).map(READING.fromRow),
     /** The sets of a joint, each with its readings in the order in which they were taken. */
     measured: (jointId: string): readonly MeasuredSet[] =>

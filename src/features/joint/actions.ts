@@ -17,7 +17,7 @@ import { rankedLeaves } from '@/model/book/source-precedence';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
-import { renamedKinds } from '@/model/joint/fastener-kind';
+import { renamedKinds } from '@/model/joint/kind-places';
 import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { assertReckoned, usualFaceOf } from '@/model/joint/joint-result';
@@ -231,7 +231,8 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
   };
   if (!isSameShape(before, joint)) assertShapeMayChange(bench.shop, before);
   keepJoint(bench, joint);
-  bench.shop.bolts.renameKinds(joint.id, renamedKinds(before.detail.kinds, joint.detail.kinds));
+  for (const { from, to } of renamedKinds(before.detail.kinds, joint.detail.kinds))
+    bench.shop.bolts.renameKind(joint.id, from, to);
   bench.tell(changedWords(before.name, { ...before, ...before.detail }, { ...change, ...detail }, sayJoint(shelves)));
   return { joint: { ...joint, version: version + 1 } };
 });

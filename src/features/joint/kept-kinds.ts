@@ -1,9 +1,9 @@
-import { kindAmong } from '@/model/joint/kind-places';
 import { DomainError } from '@/core/units';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { againstLeaf } from '@/model/book/page-guards';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import type { Joint } from '@/model/joint/joint';
+import { kindAmong } from '@/model/joint/kind-places';
 import type { FastenerKind } from '@/model/joint/joint-detail';
 import type { Shelves } from '@/model/shelf/shelves';
 import { originalFilmReason } from './film-reason';

@@ -30,6 +30,7 @@ import {
 } from '@/interface/words/kind-words';
 import { USUAL_THREADS } from '@/interface/words/usual-threads';
 import { originalFilmFor } from './film-reason';
+import { OtherName } from './kind-name';
 
 interface Props {
   readonly joint: Joint;
@@ -213,53 +214,6 @@ function PutThere({
         {isAll && <Notice kind="wait">Leave some to the joint’s own.</Notice>}
       </div>
     </div>
-  );
-}
-
-/** A kind is called otherwise: its figure and its stretch sheets stay what they are. */
-function OtherName({
-  name,
-  others,
-  onName,
-}: {
-  readonly name: string;
-  readonly others: readonly string[];
-  readonly onName: (name: string) => void;
-}) {
-  const [typed, setTyped] = useState<string>();
-  if (typed === undefined)
-    return (
-      <button type="button" className="text-button" onClick={() => setTyped(name)}>
-        Call it otherwise<span className="only-spoken">: {name}</span>
-      </button>
-    );
-  const next = typed.trim();
-  const isTaken = others.some((other) => other.trim().toLowerCase() === next.toLowerCase());
-  return (
-    <form
-      className={form.grid}
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (next === '' || isTaken) return;
-        setTyped(undefined);
-        if (next !== name) onName(next);
-      }}
-    >
-      <TextInput
-        label={`What “${name}” are called`}
-        autoFocus
-        maxLength={60}
-        value={typed}
-        error={isTaken && 'A kind of that name is there.'}
-        onChange={(event) => setTyped(event.currentTarget.value)}
-      />
-      <div className={form.acts}>
-        <Button type="submit" disabled={next === '' || isTaken}>
-          Call it so
-        </Button>
-        <Button onClick={() => setTyped(undefined)}>Leave it</Button>
-      </div>
-    </form>
   );
 }
 

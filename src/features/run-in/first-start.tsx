@@ -24,8 +24,8 @@ export function FirstStart({ start }: { readonly start?: Start }) {
           </Notice>
           {bars.length > 0 && (
             <ul className="points">
-              {bars.slice(0, MOST).map((words) => (
-                <li key={words}>{words}</li>
+              {bars.slice(0, MOST).map((words, i) => (
+                <li key={i}>{words}</li>
               ))}
               {bars.length > MOST && <li>{bars.length - MOST} more.</li>}
             </ul>

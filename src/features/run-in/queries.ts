@@ -67,7 +67,8 @@ const asksCold = ({ joint, retorque }: JointState): boolean =>
     (retorque.state === 'done' && retorque.further !== undefined));
 
 const whatFollows = ({ order }: EngineState, joint: JointState): Pick<RetorqueDue, 'follows'> => {
-  const follows = followsOf(joint, order.lines);
+  // Opened up or tightened anew since, nothing follows from what was gone over before.
+  const follows = joint.retorque.state === 'done' ? followsOf(joint, order.lines) : undefined;
   return follows ? { follows } : {};
 };
 

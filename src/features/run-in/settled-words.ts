@@ -12,6 +12,8 @@ export function lossWords(nut: NutLoss): string {
       return `did not move: at most ${pct(nut.high)}\u00a0%`;
     case 'locked':
       return 'a locker has set: says nothing';
+    case 'changed':
+      return 'pulled with another thread or lubricant than the sheet has: says nothing';
     case 'no-slope':
       return 'moved, and what a degree is worth is not known';
     case 'unsaid':
@@ -37,7 +39,7 @@ function unsaidWords(
 ): readonly string[] {
   const nuts = rounds.at(-1)?.nuts ?? [];
   const of = (is: NutLoss['is']) => numbers(unsaid.filter((place) => nuts[place]?.is === is));
-  const [silent, bare, locked] = [of('unsaid'), of('no-slope'), of('locked')];
+  const [silent, bare, locked, other] = [of('unsaid'), of('no-slope'), of('locked'), of('changed')];
   return [
     ...(silent.length > 0
       ? [
@@ -49,6 +51,11 @@ function unsaidWords(
     ...(bare.length > 0
       ? [
           `At ${named(bare)} what a degree is worth is not known: read the joint’s own slope on its sheet, or give its grip there.`,
+        ]
+      : []),
+    ...(other.length > 0
+      ? [
+          `At ${named(other)} the sheet has another thread or lubricant than it was pulled with: nothing is reckoned of it.`,
         ]
       : []),
     ...(locked.length > 0 ? [`At ${named(locked)} a locker has set: no pull tells what is left.`] : []),

@@ -1,4 +1,3 @@
-import { kindAmong } from '@/model/joint/kind-places';
 import { DomainError } from '@/core/units';
 import { roundState } from '@/core/tightening';
 import { pageGuardsOfWhole } from '@/model/book/page-guards';
@@ -12,6 +11,7 @@ import { pagesOf } from '@/model/fit/fit-page';
 import { cancelledIn, fitState, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
+import { kindAmong } from '@/model/joint/kind-places';
 import { jointOfKind, leafIdsOf } from '@/model/joint/fastener-kind';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { endsInTurn, type PlannedFigure } from '@/model/joint/tightening-plan';

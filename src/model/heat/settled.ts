@@ -3,15 +3,16 @@ import { settling, type Settling } from '@/core/statistics';
 import { ANGLE_BY_EYE_DEG, type BenchEvent, type PullStep } from '@/core/tightening';
 import { threadNamed } from '@/core/thread';
 import type { TurnedFastener } from '@/core/joint';
-import { inputsOfKinds } from '@/model/joint/fastener-kind';
+import { inputsByName } from '@/model/joint/fastener-kind';
 import { boltStiffness } from '@/model/joint/clamp-map';
 import { inItsThread, todayFacts } from '@/model/joint/joint-ladder';
+import type { KeptSlope } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
 import { askedAt } from '@/model/joint/pull-reading';
-import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
-import { slopeToday } from '@/model/joint/sheet-changes';
+import { figureAt, kindAt, type PlannedFigure, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { slopedOf, slopeToday } from '@/model/joint/sheet-changes';
 import { tryCore } from '@/model/try-core';
 
 /** A joint has settled where no nut lost more than this since it was gone over before, twice running. */
@@ -27,12 +28,14 @@ export interface SettlingFacts {
   readonly prevailing_Nm: number;
   /** N·m a degree at the wrench, as read of this very joint; else that of its stiffness, at the fastener. */
   readonly slope?: { readonly Nm_per_deg: number; readonly from: 'read' | 'stiffness' };
+  /** What is in the joint today: a round of another thread or lubricant is not reckoned with it. */
+  readonly of: KeptSlope['of'];
   /** A locker has set on it: nothing that it does at a torque tells what it holds. */
   readonly isLocked: boolean;
 }
 
 /** What a nut had lost when it was gone over, as shares of its clamp load; or why nobody can say. */
-export type NutLoss = KnownLoss | { readonly is: 'unsaid' | 'no-slope' | 'locked' };
+export type NutLoss = KnownLoss | { readonly is: 'unsaid' | 'no-slope' | 'locked' | 'changed' };
 
 export interface KnownLoss {
   readonly is: 'moved' | 'unmoved';
@@ -91,19 +94,15 @@ export function settlingFacts(setting: JointInputs): SettlingFacts {
     fastener,
     prevailing_Nm: ladder.prevailing_Nm,
     ...(known && { slope: known }),
+    of: slopedOf(joint),
     isLocked: joint.todayFilm === 'thread-locker' || facts.locking === 'compound',
   };
 }
 
 /** The same of each kind, by its name; the joint's own under ''. One that cannot be reckoned is left out. */
 export function settlingFactsOf(setting: JointInputs): Readonly<Record<string, SettlingFacts>> {
-  const kinds = tryCore(() => inputsOfKinds(setting));
-  const all = [
-    { name: '', inputs: setting },
-    ...(kinds.ok ? kinds.result.map(({ kind: { name }, inputs }) => ({ name, inputs })) : []),
-  ];
   return Object.fromEntries(
-    all.flatMap(({ name, inputs }) => {
+    inputsByName(setting).flatMap(({ name, inputs }) => {
       const facts = tryCore(() => settlingFacts(inputs));
       return facts.ok ? [[name, facts.result] as const] : [];
     }),
@@ -120,6 +119,10 @@ const lossOf = (is: 'moved' | 'unmoved', moved_deg: number, { remaining, low, hi
   high: 1 - low,
 });
 
+/** Older plans say no films by their rows: then the thread alone tells. */
+const isOfOther = ({ of }: SettlingFacts, { thread, films }: PlannedFigure): boolean =>
+  thread !== of.thread || (films !== undefined && (films.thread !== of.threadFilm || films.head !== of.headFilm));
+
 /** What a nut had lost, by what it did at its pull. */
 export function lossAt(
   facts: SettlingFacts | undefined,
@@ -129,6 +132,7 @@ export function lossAt(
 ): NutLoss {
   if (!pulled || !facts || plan.care === 'hand' || pulled.outcome === 'went-over') return { is: 'unsaid' };
   if (facts.isLocked) return { is: 'locked' };
+  if (isOfOther(facts, figureAt(plan, step.position))) return { is: 'changed' };
   const { fastener, slope } = facts;
   // Slackened first, a nut that comes back to its mark lost nothing; pulled straight, it only holds against the wrench.
   const stood = pulled.outcome !== 'pulled' || (pulled.turned_deg === 0 && plan.act === 'pull');

@@ -3,6 +3,7 @@ import type { FigureFields } from './figure-fields';
 import type { Joint } from './joint';
 import { PLAIN_DETAIL, type FastenerKind, type FigureDetail } from './joint-detail';
 import { positionsOf } from './joint-shape';
+import { tryCore } from '../try-core';
 import type { JointInputs } from './joint-inputs';
 
 export const FIGURE_FIELDS = Object.keys({
@@ -172,16 +173,16 @@ export function ofKind<T>({ name }: Pick<FastenerKind, 'name'>, work: () => T): 
   }
 }
 
-/** Kinds that are called otherwise now, by what they were called: those that have the places which one had before. */
-export function renamedKinds(
-  before: readonly FastenerKind[],
-  after: readonly FastenerKind[],
-): Readonly<Record<string, string>> {
-  const placesOf = ({ places }: FastenerKind) => places.join(' ');
-  return Object.fromEntries(
-    before.flatMap((kind) => {
-      const now = after.find((one) => placesOf(one) === placesOf(kind));
-      return now && now.name !== kind.name ? [[kind.name, now.name]] : [];
-    }),
-  );
+/**
+ * The figures of a joint one by one: its own under '', then each kind's by its name. A kind whose entry is gone is left
+ * out, and takes no other with it.
+ */
+export function inputsByName(setting: JointInputs): readonly { readonly name: string; readonly inputs: JointInputs }[] {
+  const kinds = setting.joint.detail.kinds.flatMap((kind) => {
+    const { joint } = setting;
+    const alone = { ...setting, joint: { ...joint, detail: { ...joint.detail, kinds: [kind] } } };
+    const found = tryCore(() => inputsOfKinds(alone));
+    return found.ok ? found.result.map(({ inputs }) => ({ name: kind.name, inputs })) : [];
+  });
+  return [{ name: '', inputs: setting }, ...kinds];
 }

@@ -9,10 +9,35 @@ interface Placed {
   readonly places: readonly number[];
 }
 
-/** That kind among others: the one that has its places, whatever it is called, else the one of its name. */
+const samePlaces = (one: Placed, other: Placed): boolean =>
+  one.places.length === other.places.length && one.places.every((place) => other.places.includes(place));
+
+/** That kind among others: the one of its name, or where there is none the one that has its places. */
 export const kindAmong = <Kind extends Placed>(kinds: readonly Kind[] | undefined, kind: Placed): Kind | undefined =>
-  kinds?.find(({ places }) => places.join(' ') === kind.places.join(' ')) ??
-  kinds?.find(({ name }) => name === kind.name);
+  kinds?.find(({ name }) => name === kind.name) ?? kinds?.find((one) => samePlaces(one, kind));
+
+/** Whether kinds have the places that they had; what one that has them is called says nothing. */
+export const areSameKinds = (before: readonly Placed[], after: readonly Placed[]): boolean =>
+  before.length === after.length &&
+  after.every((kind) => {
+    const was = kindAmong(before, kind);
+    return was !== undefined && samePlaces(was, kind);
+  });
+
+/**
+ * Kinds that are called otherwise now, by what they were called: a name that is gone, for one that was not there, of the
+ * same places. Kinds that exchange their places keep their names, and what goes by these.
+ */
+export const renamedKinds = (
+  before: readonly Placed[],
+  after: readonly Placed[],
+): readonly { readonly from: string; readonly to: string }[] =>
+  before
+    .filter(({ name }) => !after.some((one) => one.name === name))
+    .flatMap((kind) => {
+      const now = after.find((one) => samePlaces(one, kind) && !before.some(({ name }) => name === one.name));
+      return now ? [{ from: kind.name, to: now.name }] : [];
+    });
 
 type Kinded = Pick<Joint, 'fasteners' | 'detail'>;
 

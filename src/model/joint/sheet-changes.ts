@@ -5,7 +5,7 @@ import { todayFacts } from './joint-ladder';
 import type { Joint } from './joint';
 import type { KeptSlope } from './joint-detail';
 import type { JointInputs } from './joint-inputs';
-import { kindAmong } from './kind-places';
+import { areSameKinds, kindAmong } from './kind-places';
 import { positionsOf } from './joint-shape';
 import { filmsName, type JointResult, type KindResult } from './joint-result';
 import type { KindPlan, PlannedFigure } from './tightening-plan';
@@ -167,20 +167,13 @@ const placedWords = (kinds: readonly Placed[]): string =>
 const byPlace = (kinds: readonly Placed[]) =>
   kinds.map(({ name, places }) => ({ name, places: [...places].sort((a, b) => a - b) }));
 
-/** Alike for kinds that have the same places, whatever they are called and however they follow one another. */
-const partOf = (kinds: readonly Placed[]): string =>
-  kinds
-    .map(({ places }) => places.join(' '))
-    .sort()
-    .join(', ');
-
 /** Where fasteners are of other kinds on the sheet than in a round; as the places count, from 1. */
 export function kindChanges(
   pulled: readonly Placed[] | undefined,
   { kinds }: Pick<Joint['detail'], 'kinds'>,
 ): readonly SheetChange[] {
   const [was, is] = [byPlace(pulled ?? []), byPlace(kinds)];
-  return partOf(was) === partOf(is)
+  return areSameKinds(was, is)
     ? []
     : [{ what: 'Which fasteners are of which kind', pulled: placedWords(was), sheet: placedWords(is) }];
 }

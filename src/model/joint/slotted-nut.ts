@@ -2,7 +2,7 @@ import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnFurther, type TurnFurther, type TurnFurtherInput } from '@/core/joint';
 import { nextSlot } from '@/core/tightening';
 import { DomainError } from '@/core/units';
-import { inputsOfKinds } from './fastener-kind';
+import { inputsByName } from './fastener-kind';
 import { inItsThread, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
 import { computeJoint, type JointResult } from './joint-result';
@@ -65,13 +65,8 @@ export function costOfSlot(basis: SlotBasis, { stiffness_N_per_mm, ...slots }: S
  * under ''. One that ends by an angle, or cannot be reckoned, is left out.
  */
 export function slotBases(setting: JointInputs): Readonly<Record<string, SlotBasis>> {
-  const kinds = tryCore(() => inputsOfKinds(setting));
-  const all = [
-    { name: '', inputs: setting },
-    ...(kinds.ok ? kinds.result.map(({ kind: { name }, inputs }) => ({ name, inputs })) : []),
-  ];
   return Object.fromEntries(
-    all.flatMap(({ name, inputs }) => {
+    inputsByName(setting).flatMap(({ name, inputs }) => {
       if (todayFacts(inputs).locking !== 'pin') return [];
       const basis = tryCore(() => slotBasis(inputs, computeJoint(inputs)));
       return basis.ok ? [[name, basis.result] as const] : [];

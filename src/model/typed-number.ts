@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { celsiusOf } from '@/core/heat';
-import { plainFigure } from '@/core/units';
+import { figureWithThousands, plainFigure } from '@/core/units';
 
 const typed = (type: string, read: (text: string) => number | undefined) =>
   Joi.extend({
@@ -14,6 +14,7 @@ const typed = (type: string, read: (text: string) => number | undefined) =>
   }) as Readonly<Record<string, () => Joi.NumberSchema>>;
 
 const numbers = typed('typedNumber', plainFigure);
+const counts = typed('typedCount', figureWithThousands);
 const temperatures = typed('typedCelsius', celsiusOf);
 
 /**
@@ -21,6 +22,9 @@ const temperatures = typed('typedCelsius', celsiusOf);
  * `1e3`, `0x10` or `1.2.3` do not. Empty text is left for `empty` to judge.
  */
 export const typedNumber = (): Joi.NumberSchema => (numbers.typedNumber as () => Joi.NumberSchema)();
+
+/** A count as a form sends it, whose thousands may be set off by commas. */
+export const typedCount = (): Joi.NumberSchema => (counts.typedCount as () => Joi.NumberSchema)();
 
 /** A temperature as a form sends it, in °C: `85`, `185 F`. */
 export const typedCelsius = (): Joi.NumberSchema => (temperatures.typedCelsius as () => Joi.NumberSchema)();

@@ -2,15 +2,14 @@ export { celsiusOf } from './celsius';
 export { coldWithin, type ColdWithinInput } from './cold-within';
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
 export { COLD_WITHIN_K, HEAD_METALS, type HeadMetal } from './cold';
+export { coolingWindow, type CoolingWindow } from './cooling-window';
+export { isHeatCycle, minutesAt, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
 export {
   RETORQUE_SCHOOLS,
-  coolingWindow,
   headDoubts,
   retorqueState,
-  type CoolingWindow,
-  type CycleFact,
-  type HeadReadingFact,
-  type LeastCycle,
+  type AnsweredCycle,
+  type NextRetorque,
   type RetorqueSchool,
   type RetorqueState,
 } from './retorque';
@@ -23,3 +22,14 @@ export {
   type SlopeReading,
   type UnmovedNut,
 } from './settlement';
+export { MOST_STAGES, assertStages, type RetorqueStage, type StageAsk, type StageMeasure } from './stages';
+export {
+  DISTANCE_UNITS,
+  KM_PER_MILE,
+  METER_UNITS,
+  meterStep,
+  travelled,
+  type DistanceUnit,
+  type MeterFact,
+  type MeterUnit,
+} from './travelled';

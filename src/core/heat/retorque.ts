@@ -1,150 +1,31 @@
 import type { Note } from '@/core/units';
-import { cooling } from './cooling';
-import { COLD_WITHIN_K, USUAL_TAU_MIN, coldTarget, type HeadMetal } from './cold';
+import { USUAL_TAU_MIN, coldTarget } from './cold';
+import { coolingWindow, minutesAfter, type CoolingWindow, type WindowInput } from './cooling-window';
+import { MS_PER_MIN, isHeatCycle, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
+import { FIRST_HEAT, answersStage, asksOf, dayOf, reachedAt, type RetorqueStage, type StageAsk } from './stages';
+import type { MeterFact } from './travelled';
 
 /** How a joint is gone over again after heat. */
 export const RETORQUE_SCHOOLS = ['slacken', 'straight', 'warm', 'none'] as const;
 export type RetorqueSchool = (typeof RETORQUE_SCHOOLS)[number];
 
-/** Times are milliseconds since 1970, temperatures °C. */
-export interface CycleFact {
-  readonly id: string;
-  readonly ranFrom: number;
-  readonly ranTo: number;
-  readonly highest_C: number;
-  readonly ambient_C: number;
+/** The retorque that comes next by the rule, and how far it has come. */
+export interface NextRetorque {
+  /** Counted from 0, of so many. */
+  readonly stage: number;
+  readonly of: number;
+  readonly asks: readonly StageAsk[];
+  /** When its days are over, ms since 1970. */
+  readonly dayAt?: number;
+  /** It was come to, but it was not hot since it was last gone over. */
+  readonly isReached: boolean;
 }
-
-export interface HeadReadingFact {
-  readonly cycleId: string;
-  readonly at: number;
-  readonly head_C: number;
-  readonly ambient_C: number;
-}
-
-export interface CoolingWindow {
-  readonly from: number;
-  readonly by: number;
-  readonly tau_min: number;
-  /** How far the errors of sensor and air moved each end out, minutes. */
-  readonly errorFrom_min: number;
-  readonly errorBy_min: number;
-  /** What the window rests on. */
-  readonly basis: 'readings' | 'one-reading' | 'highest-at-stop';
-  readonly tauFrom: 'this-run' | 'own-earlier-run' | 'usual';
-  readonly used: readonly { readonly minutes: number; readonly C: number }[];
-  readonly ambient_C: number;
-  readonly target_C: number;
-}
-
-const MS_PER_MIN = 60_000;
-
-export interface WindowInput {
-  readonly kind: keyof typeof USUAL_TAU_MIN;
-  readonly headMetal: HeadMetal;
-  readonly cycle: CycleFact;
-  /** Every cycle and reading of this engine: earlier ones give its own time constant. */
-  readonly cycles: readonly CycleFact[];
-  readonly readings: readonly HeadReadingFact[];
-}
-
-const minutesAfter = (cycle: CycleFact, at: number) => (at - cycle.ranTo) / MS_PER_MIN;
-
-/** One reading a minute, after stopping and above the air; a second one at the same minute replaces the first. */
-function coolingReadings(cycle: CycleFact, readings: readonly HeadReadingFact[], ambient_C: number) {
-  const byMinute = new Map<number, number>();
-  for (const reading of readings) {
-    const minutes = minutesAfter(cycle, reading.at);
-    if (reading.cycleId === cycle.id && minutes >= 0 && reading.head_C > ambient_C)
-      byMinute.set(minutes, reading.head_C);
-  }
-  return [...byMinute].map(([minutes, C]) => ({ minutes, C })).sort((a, b) => a.minutes - b.minutes);
-}
-
-const ambientOf = (cycle: CycleFact, readings: readonly HeadReadingFact[]) =>
-  readings.filter((reading) => reading.cycleId === cycle.id).at(-1)?.ambient_C ?? cycle.ambient_C;
-
-function tryCooling(input: Parameters<typeof cooling>[0]) {
-  try {
-    return cooling(input);
-  } catch {
-    return undefined;
-  }
-}
-
-/** The time constant this engine showed on the latest earlier run that was read at least twice. */
-function ownTau({ cycle, cycles, readings }: WindowInput): number | undefined {
-  const earlier = cycles.filter((other) => other.ranTo < cycle.ranTo).sort((a, b) => b.ranTo - a.ranTo);
-  for (const other of earlier) {
-    const ambient_C = ambientOf(other, readings);
-    const taken = coolingReadings(other, readings, ambient_C);
-    const fit = taken.length >= 2 ? tryCooling({ ambient_C, readings: taken, target_C: ambient_C + 1 }) : undefined;
-    if (fit) return fit.tau_min;
-  }
-  return undefined;
-}
-
-/**
- * The window of time in which the head will be cold after a run, and what it rests on.
- * Two readings that fall give the engine's own rate; one reading, or none, borrows it from an earlier run, or a usual
- * figure.
- */
-export function coolingWindow(input: WindowInput): CoolingWindow {
-  const { cycle, headMetal, kind } = input;
-  const ambient_C = ambientOf(cycle, input.readings);
-  const target_C = coldTarget(ambient_C, headMetal);
-  const taken = coolingReadings(cycle, input.readings, ambient_C);
-  const at = (minutes: number) => cycle.ranTo + minutes * MS_PER_MIN;
-  const fitted = taken.length >= 2 ? tryCooling({ ambient_C, readings: taken, target_C }) : undefined;
-  if (fitted) {
-    const used = taken.slice(taken.length - fitted.used);
-    return {
-      // The two laws cross where the target lies between the readings.
-      from: at(Math.min(fitted.readyFrom_min, fitted.readyBy_min)),
-      by: at(Math.max(fitted.readyFrom_min, fitted.readyBy_min)),
-      tau_min: fitted.tau_min,
-      errorFrom_min: fitted.errorFrom_min,
-      errorBy_min: fitted.errorBy_min,
-      basis: 'readings',
-      tauFrom: 'this-run',
-      used,
-      ambient_C,
-      target_C,
-    };
-  }
-  const own = ownTau(input);
-  const last = taken.at(-1) ?? { minutes: 0, C: Math.max(cycle.highest_C, ambient_C + COLD_WITHIN_K[headMetal] + 1) };
-  const tau_min = own ?? USUAL_TAU_MIN[kind];
-  const one = cooling({ ambient_C, readings: [last], target_C, tau_min });
-  return {
-    from: at(one.readyFrom_min),
-    by: at(one.readyBy_min),
-    tau_min,
-    errorFrom_min: one.errorFrom_min,
-    errorBy_min: one.errorBy_min,
-    basis: taken.length > 0 ? 'one-reading' : 'highest-at-stop',
-    tauFrom: own === undefined ? 'usual' : 'own-earlier-run',
-    used: [last],
-    ambient_C,
-    target_C,
-  };
-}
-
-/** What a run has to come to before it counts as a heat cycle: so hot, and for so long. */
-export interface LeastCycle {
-  readonly highest_C: number;
-  readonly minutes: number;
-}
-
-/** Whether a run is a heat cycle, and not only a start. */
-export const isHeatCycle = ({ ranFrom, ranTo, highest_C }: CycleFact, least: LeastCycle): boolean =>
-  highest_C >= least.highest_C && (ranTo - ranFrom) / MS_PER_MIN >= least.minutes;
 
 export type RetorqueState =
   | { readonly state: 'not-asked' }
   | { readonly state: 'waits-for-tightening' }
   /** `short`: it ran, but too cool or too briefly to count. */
-  | { readonly state: 'waits-for-heat'; readonly short?: CycleFact }
+  | { readonly state: 'waits-for-heat'; readonly short?: CycleFact; readonly next?: NextRetorque }
   /** Warm, and no page says how warm. */
   | { readonly state: 'waits-for-page' }
   | { readonly state: 'cooling'; readonly cycleId: string; readonly window: CoolingWindow }
@@ -155,12 +36,22 @@ export type RetorqueState =
       readonly steady: boolean;
       readonly window: CoolingWindow;
     }
-  /** `further`: a later heat cycle, after which it can be gone over once more; open where the head was read cold. */
+  /**
+   * `further`: a later heat cycle, after which it can be gone over once more; open where the head was read cold. `next`:
+   * what the rule asks for beyond it.
+   */
   | {
       readonly state: 'done';
       readonly cycleId: string;
       readonly further?: { readonly cycleId: string; readonly open: boolean };
+      readonly next?: NextRetorque;
     };
+
+/** A retorque that was finished: which run it was made after, and when, ms since 1970. */
+export interface AnsweredCycle {
+  readonly cycleId: string;
+  readonly at: number;
+}
 
 export interface RetorqueInput extends Omit<WindowInput, 'cycle'> {
   readonly school: RetorqueSchool;
@@ -169,8 +60,12 @@ export interface RetorqueInput extends Omit<WindowInput, 'cycle'> {
   readonly warm_C?: number;
   /** When the last fastener came to its final figure; undefined while the joint is not tight. */
   readonly tightenedAt?: number;
-  /** Heat cycles that were answered by a finished retorque since then. */
-  readonly answered: readonly string[];
+  /** Finished retorques; of those after a run that was struck off, or from before it was tightened, none counts. */
+  readonly answered: readonly AnsweredCycle[];
+  /** After what it is gone over, one after the other; after the first heat if absent or empty. */
+  readonly stages?: readonly RetorqueStage[];
+  readonly meters?: readonly MeterFact[];
+  readonly daysAfter?: (at: number, days: number) => number;
 }
 
 /** A head may be read a little above the run's highest while heat soaks out of the engine. */
@@ -208,10 +103,46 @@ function coolingFrom({ cycles, readings }: RetorqueInput, since: CycleFact) {
   return { run, reading: readings.filter((one) => one.cycleId === run.id && one.at >= run.ranTo).at(-1) };
 }
 
+/** The last hour of which the log tells anything. */
+const lastKnown = ({ cycles, readings, meters = [] }: RetorqueInput): number =>
+  [...cycles.map(({ ranTo }) => ranTo), ...readings.map(({ at }) => at), ...meters.map(({ at }) => at)].reduce(
+    (latest, at) => Math.max(latest, at),
+    Number.NEGATIVE_INFINITY,
+  );
+
+/** The first stage of the rule for which nothing was gone over, and since when it is due; none once all were. */
+function nextStage(input: RetorqueInput, tightenedAt: number, counting: readonly CycleFact[]) {
+  const stages = input.stages && input.stages.length > 0 ? input.stages : FIRST_HEAT;
+  const log = {
+    runs: input.cycles.filter(({ ranTo }) => ranTo >= tightenedAt),
+    counting,
+    meters: input.meters ?? [],
+    since: tightenedAt,
+    ...(input.daysAfter && { daysAfter: input.daysAfter }),
+  };
+  const own = new Set(counting.map(({ id }) => id));
+  const rounds = input.answered.filter(({ cycleId }) => own.has(cycleId));
+  const index = stages.findIndex((stage) => !rounds.some(({ at }) => answersStage(stage, log, at)));
+  const stage = stages[index];
+  if (!stage) return undefined;
+  const reached = reachedAt(stage, log);
+  const isReached = reached !== undefined && reached <= lastKnown(input);
+  const day = dayOf(stage, log);
+  const next: NextRetorque = {
+    stage: index,
+    of: stages.length,
+    asks: asksOf(stage, log),
+    ...(day !== undefined && { dayAt: day }),
+    isReached,
+  };
+  return { next, since: isReached ? reached : undefined, isPlain: stages === FIRST_HEAT };
+}
+
 /**
  * Where a joint's retorque stands. The window only proposes: a reading at the head, taken after the run, opens it.
- * A heat cycle begun after the tightening makes it fall due; while it has not been done, a later run starts the cooling
- * anew. Once done, a later heat cycle gives it a further place.
+ * What its rule asks for makes it fall due, the first heat cycle after the tightening where there is no rule; while it
+ * has not been done, a later run starts the cooling anew. Once all was done, a later heat cycle gives it a further place.
+ * Nothing is gone over that was not hot since it was last gone over, whatever its rule says: it has given nothing.
  */
 export function retorqueState(input: RetorqueInput): RetorqueState {
   const { tightenedAt, cycles, readings, answered } = input;
@@ -221,20 +152,25 @@ export function retorqueState(input: RetorqueInput): RetorqueState {
   const after = cycles.filter(({ ranFrom }) => ranFrom >= tightenedAt).sort((a, b) => a.ranTo - b.ranTo);
   const counting = after.filter((cycle) => isHeatCycle(cycle, input.least));
   const cycle = counting.at(-1);
-  const done = counting.findLast(({ id }) => answered.includes(id));
-  if (done) {
-    if (cycle === undefined || cycle === done) return { state: 'done', cycleId: done.id };
+  const answers = new Set(answered.map(({ cycleId }) => cycleId));
+  const done = counting.findLast(({ id }) => answers.has(id));
+  const due = nextStage(input, tightenedAt, counting);
+  const beyond = due && !due.isPlain ? { next: due.next } : {};
+  if (done && (due?.since === undefined || cycle === undefined || cycle === done)) {
+    if (cycle === undefined || cycle === done) return { state: 'done', cycleId: done.id, ...beyond };
     const { reading } = coolingFrom(input, cycle);
     const open = reading !== undefined && opens(input, reading);
-    return { state: 'done', cycleId: done.id, further: { cycleId: cycle.id, open } };
+    return { state: 'done', cycleId: done.id, further: { cycleId: cycle.id, open }, ...beyond };
   }
-  if (!cycle) {
-    const short = after.at(-1);
-    return short ? { state: 'waits-for-heat', short } : { state: 'waits-for-heat' };
+  if (!cycle || due?.since === undefined) {
+    const short = cycle ? undefined : after.at(-1);
+    return { state: 'waits-for-heat', ...(short && { short }), ...beyond };
   }
   const { run, reading } = coolingFrom(input, cycle);
   const window = coolingWindow({ ...input, cycle: run });
-  if (reading === undefined || !opens(input, reading)) return { state: 'cooling', cycleId: cycle.id, window };
+  // It may have been driven between a reading at the head and the one of the odometer that made it due.
+  if (reading === undefined || reading.at < due.since || !opens(input, reading))
+    return { state: 'cooling', cycleId: cycle.id, window };
   return { state: 'open', cycleId: cycle.id, window, reading, steady: isSteady(readings, run.id) };
 }
 

@@ -13,3 +13,12 @@ export function plainFigure(text: string): number | undefined {
   const magnitude = Number(trimmed.replace(/^[+−-]/, '').replace(',', '.'));
   return /^[−-]/.test(trimmed) ? -magnitude : magnitude;
 }
+
+const THOUSANDS = /^\d{1,3}(,\d{3})+$/;
+
+/**
+ * A figure of which thousands may be set off, as an odometer's are: `45,210`. Three digits behind a comma are thousands
+ * here; any other comma is a decimal one.
+ */
+export const figureWithThousands = (text: string): number | undefined =>
+  plainFigure(THOUSANDS.test(text.trim()) ? text.replaceAll(',', '') : text);

@@ -1,6 +1,7 @@
 import type { Shelves } from '@/model/shelf/shelves';
 import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
+import { stagesText } from '@/model/heat/retorque-rule';
 import { sayBy, type Say } from '@/model/stale';
 import type { Choice } from '@/interface/words/choices';
 import { KIND_TURN_CHOICES, kindSequenceText } from '@/interface/words/kind-words';
@@ -54,6 +55,9 @@ const NAMES: Readonly<Record<Told, string>> = {
   overLeafId: 'Over which entry',
   heatCycle: 'What counts as a heat cycle',
   warm: 'A warm retorque',
+  again: 'When it is gone over again',
+  gasketSays: 'What the gasket says of it',
+  retorqueSource: 'Who says so',
   changeMeans: 'What the change means',
   leftUnknown: 'What is left unknown',
   slope: 'Its own torque against angle',
@@ -93,6 +97,8 @@ export function sayJoint({ films, wrenches }: Pick<Shelves, 'films' | 'wrenches'
     const said = plainly(field, value);
     if (field === 'kinds') return { ...said, value: kindsWords(value as JointDetail['kinds'], named) };
     if (field === 'kindSequence') return { ...said, value: kindSequenceText(value as readonly number[]) || 'none' };
+    if (field === 'again')
+      return { ...said, value: stagesText(value as JointDetail['again']) || 'after the first heat' };
     const chosen = CHOICES[field]?.find((choice) => choice.value === value)?.label;
     return { ...said, value: chosen ?? named.find(({ id }) => id === value)?.name ?? said.value };
   };

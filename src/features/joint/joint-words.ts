@@ -53,7 +53,7 @@ export const RETORQUES = choices(RETORQUE_SCHOOLS, {
   slacken: 'Cold; slacken each a little, pull again',
   straight: 'Cold; straight pull',
   warm: 'Warm, where the book says so',
-  none: 'None: the gasket says not to',
+  none: 'Not gone over again',
 });
 
 export const LOCKING_CHOICES = choices(LOCKINGS, {

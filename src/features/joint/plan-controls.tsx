@@ -1,15 +1,15 @@
 'use client';
 
-import { NativeSelect, TextInput } from '@mantine/core';
+import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
+import type { HousePractice } from '@/model/practice/house-practice';
 import { careOf, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
-import { MeasureField } from '@/interface/parts/measure-field';
 import type { JointChange } from './schema';
 import { PrintedTurn } from './printed-turn';
-import { CARE_CHOICES, CLASSES, RETORQUES, TURNS, WORK_UNITS } from './joint-words';
+import { CARE_CHOICES, CLASSES, TURNS, WORK_UNITS } from './joint-words';
+import { RetorqueFields } from './retorque-fields';
 import { ConfirmingField, StageFields } from './stage-fields';
 
 interface Props {
@@ -19,43 +19,6 @@ interface Props {
   readonly stageFigures: readonly number[];
   readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
-}
-
-const HEAT_CYCLES =
-  PRACTICE_QUESTIONS.find(({ row }) => row === 'heatCycle')?.schools.map(({ value, name }) => ({
-    value,
-    label: name,
-  })) ?? [];
-
-/** A warm retorque rests on a page: how warm, and where it says so. */
-function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
-  const { warm } = joint.detail;
-  const [head_C, setHead] = useState(warm?.head_C ?? null);
-  const [page, setPage] = useState(warm?.page ?? '');
-  const keep = (next_C: number | null, text: string) =>
-    onDetail({ warm: next_C === null || text.trim() === '' ? null : { head_C: next_C, page: text.trim() } });
-  return (
-    <>
-      <MeasureField
-        kind="number"
-        label="How warm, °C"
-        description="At the head, as the page says"
-        value={head_C}
-        onChange={(next) => {
-          setHead(next);
-          keep(next, page);
-        }}
-      />
-      <TextInput
-        label="The page that says so"
-        value={page}
-        onChange={(event) => {
-          setPage(event.currentTarget.value);
-          keep(head_C, event.currentTarget.value);
-        }}
-      />
-    </>
-  );
 }
 
 /** What the shop's practice says to it: which cap takes the thrust is a fact of the engine, and asked for. */
@@ -120,21 +83,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
           onChange={(event) => onDetail({ firstCap: Number(event.currentTarget.value) || null })}
         />
       )}
-      <NativeSelect
-        label="Retorque after the first heat"
-        data={[...RETORQUES]}
-        value={joint.retorqueSchool}
-        onChange={(event) => onChange({ retorqueSchool: event.currentTarget.value as Joint['retorqueSchool'] })}
-      />
-      {joint.retorqueSchool !== 'none' && (
-        <NativeSelect
-          label="A run counts from"
-          data={HEAT_CYCLES}
-          value={joint.detail.heatCycle}
-          onChange={(event) => onDetail({ heatCycle: event.currentTarget.value as JointDetail['heatCycle'] })}
-        />
-      )}
-      {joint.retorqueSchool === 'warm' && <WarmFields joint={joint} onDetail={onDetail} />}
+      <RetorqueFields joint={joint} onChange={onChange} onDetail={onDetail} />
       <label className={form.choice}>
         <input
           type="checkbox"

@@ -48,6 +48,7 @@ const ownRows = (file: BuildFile): readonly { readonly id: string }[] => [
   ...file.tightenings.flatMap(({ events }) => events),
   ...file.heat.cycles,
   ...file.heat.readings,
+  ...file.heat.meters,
   ...file.boltSets,
   ...file.boltSets.flatMap(({ readings }) => readings),
   ...file.fits,

@@ -6,6 +6,7 @@ import { MAX_FASTENERS } from '@/core/tightening';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
 import { MEASURE_SCHEMAS } from '@/model/engine/engine-measure-schemas';
+import { CYCLE_EXTRAS, METER_FIELDS } from '@/model/heat/heat-schemas';
 import { LINE_SCHEMAS } from '@/model/fit/fit-line-schema';
 import { MAX_NOTE_CHARACTERS } from '@/model/note';
 import { ASIDE_KINDS } from '@/model/set-aside';
@@ -32,7 +33,16 @@ import { BUILD_FORMAT, BUILD_VERSION, type BuildFile } from './build-file';
 
 const shelfRows = (kind: keyof typeof SHELF_SCHEMAS) => Joi.array().items(SHELF_SCHEMAS[kind]).default([]);
 
-const cycle = Joi.object({ id, engineId: id, ranFrom: time, ranTo: time, highest_C: celsius, ambient_C: celsius, who });
+const cycle = Joi.object({
+  id,
+  engineId: id,
+  ranFrom: time,
+  ranTo: time,
+  highest_C: celsius,
+  ambient_C: celsius,
+  who,
+  ...CYCLE_EXTRAS,
+});
 const reading = Joi.object({ id, engineId: id, cycleId: id, at: time, head_C: celsius, ambient_C: celsius, who });
 
 const span = Joi.object({ min_mm: number, max_mm: number });
@@ -182,7 +192,12 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
   order: orderSchema,
   notes: Joi.array().items(note).max(MAX_ROWS).default([]),
   asides: list(aside),
-  heat: Joi.object({ cycles: list(cycle), readings: list(reading) }).required(),
+  heat: Joi.object({
+    cycles: list(cycle),
+    readings: list(reading),
+    // Older ones had none.
+    meters: list(Joi.object({ id, engineId: id, at: time, who, ...METER_FIELDS })).default([]),
+  }).required(),
 });
 
 const MAX_CHARACTERS = 50_000_000;

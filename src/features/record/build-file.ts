@@ -5,7 +5,7 @@ import type { Engine } from '@/model/engine/engine';
 import type { BuildRows } from '@/model/engine/engine-rows';
 import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
 import type { OwnRow, ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
-import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
+import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { leafIdsOf, wrenchIdsOf } from '@/model/joint/fastener-kind';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
@@ -68,7 +68,7 @@ export interface BuildFile {
   readonly notes: readonly Note[];
   /** What of the rows above was set aside, the oldest first, and why; of a file of one joint it is empty. */
   readonly asides: readonly FileAside[];
-  readonly heat: { readonly cycles: readonly HeatCycle[]; readonly readings: readonly CoolingReading[] };
+  readonly heat: HeatLog;
 }
 
 /** A leaf and all that it corrects, oldest last. */

@@ -56,6 +56,7 @@ const holdsOf = (file: BuildFile): BuildPreview['holds'] =>
     { what: 'kinds of part on the tray', count: file.order.parts.length },
     { what: 'lines of the order', count: file.order.buildLines.length },
     { what: 'runs', count: file.heat.cycles.length },
+    { what: 'readings of odometer and hours', count: file.heat.meters.length },
     { what: 'things set aside', count: file.asides.length },
   ].filter(({ count }) => count > 0);
 

@@ -2,6 +2,7 @@ import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { assertOrder } from '@/model/order/edit-steps';
 import { figureDiffers } from '@/model/book/leaf-figure';
+import { meterGoesBack } from '@/model/heat/meter';
 import { leafIdsOf, wrenchIdsOf } from '@/model/joint/fastener-kind';
 import { everyRow } from './adopt-build';
 import type { BuildFile } from './build-file';
@@ -58,7 +59,7 @@ function assertWork({ engine, leaves, wrenches, joints, tightenings, boltSets, h
         throw notWhole(`${set.name} has ${set.bolts} bolts, and a length of bolt ${bolt}.`, 'boltSets');
     }
   }
-  for (const row of [...heat.cycles, ...heat.readings]) ofEngine(row.engineId, 'engine');
+  for (const row of [...heat.cycles, ...heat.readings, ...heat.meters]) ofEngine(row.engineId, 'engine');
   for (const row of heat.readings) cycle(row.cycleId, 'run');
 }
 
@@ -159,6 +160,7 @@ function assertPast(file: BuildFile, now: number): void {
     ) ||
     heat.cycles.some(({ ranFrom, ranTo }) => latest(ranFrom, ranTo)) ||
     heat.readings.some(({ at }) => latest(at)) ||
+    heat.meters.some(({ at }) => latest(at)) ||
     asides.some(({ at }) => latest(at)) ||
     boltSets.some(({ readings }) => readings.some(({ at }) => latest(at))) ||
     order.buildLines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)) ||
@@ -172,6 +174,8 @@ function assertPast(file: BuildFile, now: number): void {
   for (const { ranFrom, ranTo, highest_C, ambient_C } of heat.cycles)
     if (!(Date.parse(ranTo) > Date.parse(ranFrom)) || !(highest_C > ambient_C))
       throw notWhole('a run of the engine ends before it begins, or never warmed.', 'heat');
+  const back = meterGoesBack(heat.meters);
+  if (back) throw notWhole(back, 'heat');
 }
 
 /**

@@ -63,6 +63,7 @@ function addWork(shop: Shop, { boltSets, tightenings, heat }: BuildFile): void {
   }
   for (const cycle of heat.cycles) assertNew(shop.heat.addCycle(cycle, cycle.ranTo), cycle.id);
   for (const reading of heat.readings) assertNew(shop.heat.addReading(reading, reading.at), reading.id);
+  for (const meter of heat.meters) assertNew(shop.heat.addMeter(meter, meter.at), meter.id);
 }
 
 function addFits(shop: Shop, { fits, measures }: BuildFile): void {

@@ -15,12 +15,14 @@ import type { Joint } from '@/model/joint/joint';
 import { computeJoint, computeKinds, judgedWhole } from '@/model/joint/joint-result';
 import { retorquePlan } from '@/model/joint/round-plan';
 import { changedProblem, wholeChanges } from '@/model/joint/sheet-changes';
+import { meterDoubt } from '@/model/heat/meter';
+import type { MeterReading } from '@/model/heat/heat-log';
 import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { assertWorkedWith } from '@/server/assert-worked-with';
-import { engineOf, found, shopAction } from '@/server/shop-action';
+import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { onThisClock } from './device-time';
-import { cycleSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
+import { cycleSchema, meterSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
 
 // A watch may run ahead of the device that it is typed into a little.
 const AHEAD_MS = 5 * 60_000;
@@ -44,9 +46,24 @@ function assertKnown<Line extends { readonly id: string }>(
 
 const iso = (at: number) => new Date(at).toISOString();
 
+/** Writes what a meter read. @throws DomainError meter-back, bad-field, id-taken */
+function addMeter({ shop, nowIso }: Bench, meter: MeterReading): void {
+  const known = shop.heat.log(meter.engineId).meters;
+  const others = known.filter(({ id }) => id !== meter.id);
+  const doubt = meterDoubt(others, meter);
+  if (doubt)
+    throw new DomainError(
+      'meter-back',
+      `That cannot be: ${doubt}. Read it again; or cancel the reading that is wrong; or say that it was exchanged or turned over.`,
+      'reads',
+    );
+  const isNew = shop.heat.addMeter(meter, nowIso);
+  if (!isNew) assertKnown(known, meter, ['reads', 'unit']);
+}
+
 /** Logs a run of the engine. Its hours are told by a device: they count by how long ago they were when it sent them. */
 export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
-  const { sentAt, ...fields } = given;
+  const { sentAt, went, reads, unit, ...fields } = given;
   const { shop, now, nowIso } = bench;
   engineOf(bench, fields.engineId);
   const ranFrom = onThisClock(fields.ranFrom, sentAt, now);
@@ -56,9 +73,35 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
     throw new DomainError('bad-field', 'It must have been stopped after it was started.', 'ranTo');
   if (!(fields.highest_C > fields.ambient_C))
     throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highest_C');
-  const isNew = shop.heat.addCycle({ ...fields, ranFrom: iso(ranFrom), ranTo: iso(ranTo) }, nowIso);
+  const cycle = {
+    ...fields,
+    ranFrom: iso(ranFrom),
+    ranTo: iso(ranTo),
+    ...(went !== undefined && { went: { value: went, unit } }),
+  };
+  const isNew = shop.heat.addCycle(cycle, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).cycles, fields, ['highest_C', 'ambient_C']);
+  if (reads !== undefined)
+    addMeter(bench, { id: `${fields.id}-m`, engineId: fields.engineId, at: cycle.ranTo, reads, unit });
   bench.tell(`A run up to ${fields.highest_C} °C was logged`);
+  return {};
+});
+
+/** Writes what the odometer or the hour meter reads. */
+export const addMeterAction = shopAction(meterSchema, (given, bench) => {
+  const { sentAt, jumpFrom, jumpTo, ...fields } = given;
+  engineOf(bench, fields.engineId);
+  const at = onThisClock(fields.at, sentAt, bench.now);
+  assertPast(at, bench.now, 'at');
+  if ((jumpFrom === undefined) !== (jumpTo === undefined))
+    throw new DomainError(
+      'bad-field',
+      'Give both: how far it had come, and from where it went on.',
+      jumpFrom === undefined ? 'jumpFrom' : 'jumpTo',
+    );
+  const jump = jumpFrom === undefined || jumpTo === undefined ? {} : { jump: { from: jumpFrom, to: jumpTo } };
+  addMeter(bench, { ...fields, at: iso(at), ...jump });
+  bench.tell(`${fields.unit === 'h' ? 'The hour meter' : 'The odometer'} was read at ${fields.reads} ${fields.unit}`);
   return {};
 });
 
@@ -95,8 +138,8 @@ export const addReadingAction = shopAction(readingSchema, (given, bench) => {
 export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
   const { shop, nowIso } = bench;
   engineOf(bench, fields.engineId);
-  const { cycles, readings } = shop.heat.log(fields.engineId);
-  if (![...cycles, ...readings].some((line) => line.id === fields.strikesId))
+  const { cycles, readings, meters } = shop.heat.log(fields.engineId);
+  if (![...cycles, ...readings, ...meters].some((line) => line.id === fields.strikesId))
     throw new DomainError('nothing-to-strike', 'That line is not standing.', 'strikesId');
   shop.heat.strike({ ...fields, at: nowIso }, nowIso);
   bench.tell(cycles.some(({ id }) => id === fields.strikesId) ? 'The run was cancelled' : 'The reading was cancelled');

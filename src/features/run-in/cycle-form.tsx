@@ -1,13 +1,15 @@
 'use client';
 
-import { TextInput } from '@mantine/core';
+import { Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { DayAndTimeFields } from '@/interface/parts/time-fields';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
+import { DISTANCE_UNITS, type DistanceUnit } from '@/core/heat';
 import { addCycleAction } from './actions';
+import { SIGN_CHOICES, seenTyped } from './seen-words';
 import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
 
 const HALF_HOUR_MS = 30 * 60_000;
@@ -18,18 +20,21 @@ interface Props {
   readonly onDone: () => void;
   /** Asked for by a press, and not there from the beginning, above which there is something to be read first. */
   readonly focus: boolean;
+  /** The one that its odometer reads in. */
+  readonly unit: DistanceUnit;
 }
 
-const add = (fields: Record<string, string>) =>
+const add = ({ signs = '', seenWords = '', ...fields }: Record<string, string>) =>
   addCycleAction({
     ...fields,
+    seen: seenTyped(signs, seenWords),
     ranFrom: isoOfField(fields.ranFrom ?? ''),
     ranTo: isoOfField(fields.ranTo ?? ''),
     sentAt: new Date().toISOString(),
   });
 
 /** Logs a first start or a later run. */
-export function CycleForm({ engineId, now, onDone, focus }: Props) {
+export function CycleForm({ engineId, now, onDone, focus, unit }: Props) {
   const initial: Record<string, string> = {
     id: nanoid(),
     engineId,
@@ -37,6 +42,11 @@ export function CycleForm({ engineId, now, onDone, focus }: Props) {
     ranTo: fieldOf(now),
     highest_C: '',
     ambient_C: '',
+    went: '',
+    reads: '',
+    unit,
+    signs: '',
+    seenWords: '',
   };
   const { form: fields, submit, pending, problem, draft } = useActionForm('run', initial, add, onDone);
   useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields);
@@ -44,10 +54,31 @@ export function CycleForm({ engineId, now, onDone, focus }: Props) {
   const time = (name: string) => timeProps(fields, name);
   return (
     <ActionForm label="Log a run" focus={focus} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
-      <DayAndTimeFields label="Ran from" {...time('ranFrom')} />
-      <DayAndTimeFields label="Stopped" {...time('ranTo')} />
       <TextInput label="Highest temperature, °C" description="or 185 F" {...field('highest_C')} />
       <TextInput label="Air, °C" {...field('ambient_C')} />
+      <DayAndTimeFields label="Ran from" {...time('ranFrom')} />
+      <DayAndTimeFields label="Stopped" {...time('ranTo')} />
+      <TextInput label="It went" description="Left empty where nobody knows" inputMode="decimal" {...field('went')} />
+      <TextInput label="Odometer when stopped" description="If it has one" inputMode="decimal" {...field('reads')} />
+      <NativeSelect label="Both in" data={[...DISTANCE_UNITS]} {...field('unit')} />
+      <Checkbox.Group
+        className={form.wide}
+        label="Seen at it"
+        value={(fields.values.signs ?? '').split(',').filter((one) => one !== '')}
+        onChange={(signs) => fields.setFieldValue('signs', signs.join(','))}
+      >
+        <span className={form.acts}>
+          {SIGN_CHOICES.map(({ value, label }) => (
+            <Checkbox key={value} value={value} label={label} />
+          ))}
+        </span>
+      </Checkbox.Group>
+      <TextInput
+        className={form.wide}
+        label="What, and where"
+        description="A start that went wrong is told here too"
+        {...field('seenWords')}
+      />
       <div className={form.acts}>
         <Button type="submit" rank="main" busy={pending}>
           Log the run

@@ -5,7 +5,9 @@ import { useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { nearTime } from '@/interface/figures/times';
 import { send } from '@/interface/parts/use-action-form';
+import { minutesAt } from '@/core/heat';
 import { strikeHeatAction } from './actions';
+import { OpenLineRow } from './open-line-row';
 import type { LoggedCycle } from './queries';
 import styles from './run-in-screen.module.css';
 
@@ -15,6 +17,9 @@ interface Props {
   readonly now: number;
   readonly onDone: () => void;
 }
+
+/** From here a head is warm by every school. */
+const WARM_C = 60;
 
 /** Every run with its readings; a wrong line is struck by a new one. */
 export function CycleList({ engineId, cycles, now, onDone }: Props) {
@@ -34,12 +39,23 @@ export function CycleList({ engineId, cycles, now, onDone }: Props) {
             <p className={styles.line}>
               <span>
                 Ran {nearTime(cycle.ranFrom, now)} to {nearTime(cycle.ranTo, now)}, highest {plain(cycle.highest_C)} °C,
-                air {plain(cycle.ambient_C)} °C{cycle.who && `, ${cycle.who}`}
+                air {plain(cycle.ambient_C)} °C
+                {cycle.went && `, ${plain(cycle.went.value)} ${cycle.went.unit}`}
+                {cycle.series &&
+                  `, recorded in ${cycle.series.length} points: ${Math.round(minutesAt(cycle.series, WARM_C))} min at ${WARM_C} °C or over`}
+                {cycle.who && `, ${cycle.who}`}
               </span>
               <button type="button" className={`text-button ${styles.strike}`} onClick={() => strike(cycle.id)}>
                 Undo this run
               </button>
             </p>
+            {cycle.seenLines.length > 0 && (
+              <ul className={styles.readings} aria-label={`Seen at the run of ${nearTime(cycle.ranTo, now)}`}>
+                {cycle.seenLines.map((seen) => (
+                  <OpenLineRow key={seen.words} engineId={engineId} line={seen} what={seen.what} />
+                ))}
+              </ul>
+            )}
             <ul className={styles.readings}>
               {cycle.readings.map((reading) => (
                 <li key={reading.id} className={styles.line}>

@@ -1,10 +1,21 @@
-import { coolingWindow, type CoolingWindow, type RetorqueState } from '@/core/heat';
+import {
+  KM_PER_MILE,
+  coolingWindow,
+  isHeatCycle,
+  travelled,
+  type CoolingWindow,
+  type DistanceUnit,
+  type RetorqueState,
+} from '@/core/heat';
 import type { Position } from '@/core/tightening';
-import { followsOf, type Follow } from '@/model/heat/follows';
+import { followsOf, openLineOf, type Follow, type OpenLine } from '@/model/heat/follows';
+import { ownUnit } from '@/model/heat/meter';
+import { LEAST_CYCLES } from '@/model/practice/house-practice';
+import { fullDate } from '@/interface/figures/times';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
-import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engine-state';
-import type { CoolingReading, HeatCycle } from '@/model/heat/heat-log';
+import { cyclesOf, headReadingsOf, metersOf, type EngineState } from '@/model/engine/engine-state';
+import type { CoolingReading, HeatCycle, MeterReading, Sign } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
@@ -38,8 +49,24 @@ export interface SettledJoint {
   readonly settled: Settled;
 }
 
+/** A thing that was seen at a run, and whether it stands on the list of what is open. */
+export interface SeenLine extends OpenLine {
+  readonly what: string;
+}
+
 export interface LoggedCycle extends HeatCycle {
   readonly readings: readonly CoolingReading[];
+  readonly seenLines: readonly SeenLine[];
+}
+
+/** How far and how long an engine went since one of its joints was tightened, by its meters and its runs. */
+export interface SinceTight {
+  readonly jointId: string;
+  readonly name: string;
+  readonly since: number;
+  readonly way?: { readonly value: number; readonly unit: DistanceUnit; readonly unsaidRuns: number };
+  readonly hours?: number;
+  readonly heats: number;
 }
 
 /** What the order of the work says to the first start. */
@@ -55,6 +82,10 @@ export interface RunIn {
   readonly start?: FirstStart;
   readonly cycles: readonly LoggedCycle[];
   readonly dues: readonly RetorqueDue[];
+  /** As read, the latest first. */
+  readonly meters: readonly MeterReading[];
+  readonly unit: DistanceUnit;
+  readonly sinceTight: readonly SinceTight[];
   /** How the latest run cools, whether or not a joint waits for it. */
   readonly window?: CoolingWindow;
 }
@@ -85,6 +116,60 @@ function firstStartOf(state: EngineState): FirstStart | undefined {
   };
 }
 
+const SIGN_WORDS: Readonly<Record<Sign, string>> = {
+  leak: 'leak',
+  noise: 'noise',
+  smoke: 'smoke',
+  pressure: 'oil pressure',
+  overheated: 'too hot',
+  other: 'seen',
+};
+
+function seenLines({ seen = [], ranTo }: HeatCycle, lines: EngineState['order']['lines']): readonly SeenLine[] {
+  return seen.map(({ sign, words }) => {
+    const what = words === '' ? SIGN_WORDS[sign] : `${SIGN_WORDS[sign]}: ${words}`;
+    return { what, ...openLineOf(`At the run of ${fullDate(ranTo)}, ${what}`, lines, ranTo) };
+  });
+}
+
+/** Its odometer's own unit; before it was read, the one that goes with its torques. */
+const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
+  ownUnit(heat.meters) ?? (/lb|oz/.test(engine.preferredUnit) ? 'mi' : 'km');
+
+/** Everything that passed since a joint was tightened. */
+function sinceTight(state: EngineState, { joint, final }: JointState, now: number): readonly SinceTight[] {
+  const last = final?.state.complete ? final.state.last : undefined;
+  if (!last || joint.retorqueSchool === 'none') return [];
+  const since = Date.parse(last.at);
+  const [runs, meters] = [cyclesOf(state.heat).filter(({ ranFrom }) => ranFrom >= since), metersOf(state.heat)];
+  const until = Math.max(now, since);
+  const unit = unitOf(state);
+  const way = travelled(
+    meters.filter((one) => one.unit !== 'h'),
+    runs.map(({ ranFrom, ranTo, went_km }) => ({ ranFrom, ranTo, adds: went_km })),
+    since,
+    until,
+  );
+  const hours = travelled(
+    meters.filter((one) => one.unit === 'h'),
+    runs.map(({ ranFrom, ranTo }) => ({ ranFrom, ranTo, adds: (ranTo - ranFrom) / 3_600_000 })),
+    since,
+    until,
+  );
+  return [
+    {
+      jointId: joint.id,
+      name: joint.name,
+      since,
+      heats: runs.filter((run) => isHeatCycle(run, LEAST_CYCLES[joint.detail.heatCycle])).length,
+      ...(way && {
+        way: { value: way.amount / (unit === 'mi' ? KM_PER_MILE : 1), unit, unsaidRuns: way.unsaidRuns },
+      }),
+      ...(hours && { hours: hours.amount }),
+    },
+  ];
+}
+
 /**
  * The runs of an engine, its readings, and the retorques that follow from them.
  * @param warmOf what a warm head costs a joint
@@ -97,8 +182,12 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
   const start = cycles.length === 0 ? firstStartOf(state) : undefined;
   return {
     ...(start && { start }),
+    meters: [...heat.meters].sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
+    unit: unitOf(state),
+    sinceTight: joints.flatMap((joint) => sinceTight(state, joint, now)),
     cycles: cycles.map((cycle) => ({
       ...cycle,
+      seenLines: seenLines(cycle, state.order.lines),
       readings: heat.readings
         .filter((reading) => reading.cycleId === cycle.id)
         .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),

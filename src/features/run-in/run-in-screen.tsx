@@ -20,6 +20,7 @@ import { CycleForm } from './cycle-form';
 import { FollowsSection } from './follows-section';
 import { FirstStart } from './first-start';
 import { CycleList } from './cycle-list';
+import { MeterSection } from './meter-section';
 import type { RetorqueDue, RunIn, SettledJoint } from './queries';
 import { ReadingForm } from './reading-form';
 import { SettledSection } from './settled-section';
@@ -128,7 +129,7 @@ interface Props extends RunIn {
 }
 
 /** Runs, readings while it cools, and the retorques that fall due. */
-export function RunInScreen({ engineId, now, start, cycles, dues, window, settled }: Props) {
+export function RunInScreen({ engineId, now, start, cycles, dues, window, settled, unit, meters, sinceTight }: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useSingleKeys({ n: open });
   useDrafts((names) => names.includes('run') && open());
@@ -165,7 +166,7 @@ export function RunInScreen({ engineId, now, start, cycles, dues, window, settle
               Belts, fans and hot metal; fumes. Doors open, extinguisher at hand, and nobody in line with the fan.
             </Notice>
           )}
-          <CycleForm engineId={engineId} now={now} onDone={close} focus={cycles.length > 0} />
+          <CycleForm engineId={engineId} now={now} onDone={close} focus={cycles.length > 0} unit={unit} />
         </Section>
       )}
       {latest && window && (
@@ -197,6 +198,7 @@ export function RunInScreen({ engineId, now, start, cycles, dues, window, settle
       )}
       <SettledSection joints={settled} now={now} />
       <FollowsSection engineId={engineId} dues={dues} />
+      <MeterSection engineId={engineId} now={now} unit={unit} meters={meters} sinceTight={sinceTight} />
       {cycles.length > 0 && (
         <Section title="Runs so far">
           <CycleList engineId={engineId} cycles={cycles} now={now} onDone={close} />

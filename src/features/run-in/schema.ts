@@ -1,6 +1,10 @@
 import { readVersion } from '@/model/versioned';
-import { typedCelsius } from '@/model/typed-number';
+import { typedCelsius, typedCount } from '@/model/typed-number';
 import Joi from 'joi';
+import { DISTANCE_UNITS, METER_UNITS, type DistanceUnit, type MeterUnit } from '@/core/heat';
+import type { SeenAtRun } from '@/model/heat/heat-log';
+import { CYCLE_EXTRAS, MAX_METER } from '@/model/heat/heat-schemas';
+import { oneOf } from '@/model/one-of';
 
 const id = Joi.string().min(8).max(40).required();
 const engineId = Joi.string().required();
@@ -18,6 +22,15 @@ const time = (label: string) =>
     .label(label)
     .messages({ 'string.empty': `Give ${label}.`, 'string.isoDate': `Give ${label} as a date and a time.` });
 
+/** A figure that may be left empty. */
+const figure = (label: string) =>
+  typedCount()
+    .min(0)
+    .max(MAX_METER)
+    .empty('')
+    .label(label)
+    .messages({ 'number.base': `Give ${label} as a number, such as 45,210 or 12.5.` });
+
 export interface CycleFields {
   readonly id: string;
   readonly engineId: string;
@@ -27,6 +40,23 @@ export interface CycleFields {
   readonly ranTo: string;
   readonly highest_C: number;
   readonly ambient_C: number;
+  /** How far it went, and what the odometer read when it was stopped; each left out where nobody looked. */
+  readonly went?: number;
+  readonly reads?: number;
+  readonly unit: DistanceUnit;
+  readonly seen: SeenAtRun[];
+}
+
+export interface MeterFields {
+  readonly id: string;
+  readonly engineId: string;
+  readonly sentAt: string;
+  readonly at: string;
+  readonly reads: number;
+  readonly unit: MeterUnit;
+  /** Where it was exchanged or turned over: how far it had come, and from where it went on. */
+  readonly jumpFrom?: number;
+  readonly jumpTo?: number;
 }
 
 export interface ReadingFields {
@@ -49,6 +79,21 @@ export const cycleSchema = Joi.object<CycleFields, true>({
   ranTo: time('when it was stopped'),
   highest_C: celsius('the highest temperature'),
   ambient_C: celsius('the air temperature'),
+  went: figure('how far it went').max(100_000),
+  reads: figure('what the odometer read'),
+  unit: oneOf(DISTANCE_UNITS).default('mi'),
+  seen: CYCLE_EXTRAS.seen.default([]),
+});
+
+export const meterSchema = Joi.object<MeterFields, true>({
+  id,
+  engineId,
+  sentAt: Joi.string().isoDate().required(),
+  at: time('when it was read'),
+  reads: figure('what it reads').required().messages({ 'any.required': 'Give what it reads.' }),
+  unit: oneOf(METER_UNITS).required(),
+  jumpFrom: figure('how far it had come'),
+  jumpTo: figure('from where it went on'),
 });
 
 export const readingSchema = Joi.object<ReadingFields, true>({

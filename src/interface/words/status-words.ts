@@ -1,3 +1,5 @@
+import type { NextRetorque } from '@/core/heat';
+import { nextWords } from '@/model/heat/next-words';
 import type { JointState } from '@/model/joint/joint-state';
 import { agoFrom, nearTime } from '../figures/times';
 import { lineOf, overLine, owedLine } from './bench-words';
@@ -14,6 +16,12 @@ export function tighteningLine({ final }: JointState, now: number): string {
   return `${at.stepsDone} of ${tightening.plan.steps.length} steps done. Last: ${lineOf(tightening.plan, at.last)}, ${agoFrom(at.last.at, now)}.`;
 }
 
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** The retorque that comes next by the rule, with its day. */
+const nextLine = (next: NextRetorque, now: number): string =>
+  `${capital(nextWords(next))}${next.dayAt === undefined || next.isReached ? '' : `${next.asks.length > 1 ? ', or' : ''} ${now > next.dayAt ? 'since' : 'from'} ${nearTime(next.dayAt, now)}`}.`;
+
 /** What is said of a joint's retorque. */
 export function retorqueLine({ joint, retorque, openRetorque }: JointState, now: number): string {
   if (openRetorque) return 'Its retorque is under way.';
@@ -23,6 +31,7 @@ export function retorqueLine({ joint, retorque, openRetorque }: JointState, now:
     case 'waits-for-tightening':
       return 'Retorque after the first heat.';
     case 'waits-for-heat':
+      if (retorque.next) return nextLine(retorque.next, now);
       return retorque.short
         ? `Retorque waits for a heat cycle: the run that stopped ${nearTime(retorque.short.ranTo, now)} reached ${Number(retorque.short.highest_C.toFixed(0))} °C in ${Math.round((retorque.short.ranTo - retorque.short.ranFrom) / 60_000)} min and does not count.`
         : 'Retorque waits for the first heat cycle.';
@@ -34,9 +43,11 @@ export function retorqueLine({ joint, retorque, openRetorque }: JointState, now:
       return joint.retorqueSchool === 'warm'
         ? 'As warm as the page says: the retorque can be done now.'
         : 'Cold: the retorque can be done now.';
-    case 'done':
-      return retorque.further
+    case 'done': {
+      const done = retorque.further
         ? `Retorque done; it ran hot again since${retorque.further.open ? ', and can be gone over once more' : ''}.`
         : 'Retorque done.';
+      return retorque.next ? `${done} ${nextLine(retorque.next, now)}` : done;
+    }
   }
 }

@@ -1,5 +1,13 @@
 import { happenedAt } from '@/model/line-time';
-import { retorqueState, type CycleFact, type HeadReadingFact, type RetorqueState } from '@/core/heat';
+import {
+  KM_PER_MILE,
+  retorqueState,
+  type CycleFact,
+  type HeadReadingFact,
+  type MeterFact,
+  type RetorqueSchool,
+  type RetorqueState,
+} from '@/core/heat';
 import { LEAST_CYCLES } from '@/model/practice/house-practice';
 import type { Joint } from '@/model/joint/joint';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
@@ -20,13 +28,25 @@ export interface EngineState {
 const time = (iso: string) => Date.parse(iso);
 
 export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
-  heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C }) => ({
+  heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C, went, series }) => ({
     id,
     ranFrom: time(ranFrom),
     ranTo: time(ranTo),
     highest_C,
     ambient_C,
+    ...(went && { went_km: went.value * (went.unit === 'mi' ? KM_PER_MILE : 1) }),
+    ...(series && { series }),
   }));
+
+export const metersOf = (heat: HeatLog): readonly MeterFact[] =>
+  heat.meters.map(({ at, reads, unit, jump }) => ({ at: time(at), reads, unit, ...(jump && { jump }) }));
+
+/** So many days later, at the same hour of the clock on the wall: a change to summer time moves nothing. */
+export function daysAfter(at: number, days: number): number {
+  const day = new Date(at);
+  day.setDate(day.getDate() + days);
+  return day.getTime();
+}
 
 const MS_PER_MIN = 60_000;
 const minuteOf = ({ at }: HeadReadingFact) => Math.round(at / MS_PER_MIN);
@@ -40,6 +60,10 @@ export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] =>
     .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
     .sort((a, b) => minuteOf(a) - minuteOf(b));
 
+/** How a joint is gone over again: not at all where its gasket says so, whatever the manual or the shop say. */
+export const schoolInForce = ({ retorqueSchool, detail }: Pick<Joint, 'retorqueSchool' | 'detail'>): RetorqueSchool =>
+  detail.gasketSays === 'no-retorque' ? 'none' : retorqueSchool;
+
 /** Whether a joint is to be gone over again, and what that waits for. */
 export function retorqueOf(
   engine: Engine,
@@ -49,18 +73,23 @@ export function retorqueOf(
 ): RetorqueState {
   const last = final?.state.complete ? final.events.find(({ id }) => id === final.state.last?.id) : undefined;
   const tightenedAt = last && happenedAt(last);
-  const answered = rounds.flatMap(({ tightening, state: now }) =>
-    tightening.purpose === 'retorque' && now.complete && tightening.plan.cycleId ? [tightening.plan.cycleId] : [],
-  );
+  const answered = rounds.flatMap(({ tightening, state: now }) => {
+    const { cycleId } = tightening.plan;
+    const ended = now.last?.at ?? tightening.startedAt;
+    return tightening.purpose === 'retorque' && now.complete && cycleId ? [{ cycleId, at: time(ended) }] : [];
+  });
   return retorqueState({
     kind: engine.kind,
     headMetal: engine.headMetal,
-    school: joint.retorqueSchool,
+    school: schoolInForce(joint),
     least: LEAST_CYCLES[joint.detail.heatCycle],
     ...(joint.detail.warm && { warm_C: joint.detail.warm.head_C }),
     tightenedAt: tightenedAt === undefined ? undefined : time(tightenedAt),
     cycles: cyclesOf(heat),
     readings: headReadingsOf(heat),
     answered,
+    stages: joint.detail.again,
+    meters: metersOf(heat),
+    daysAfter,
   });
 }

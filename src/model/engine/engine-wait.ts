@@ -1,5 +1,8 @@
+import type { NextRetorque } from '@/core/heat';
 import type { Step } from '@/core/tightening';
 import { type FitState, isHolding } from '@/model/fit/fit-state';
+import { isUnknown, nextWords } from '@/model/heat/next-words';
+import type { Joint } from '@/model/joint/joint';
 import type { JointState } from '@/model/joint/joint-state';
 import type { EngineState } from './engine-state';
 
@@ -24,6 +27,8 @@ export type WaitPlace =
   | { readonly at: 'book' | 'joints' | 'order' | 'tray' | 'run-in' }
   | { readonly at: 'joint' | 'fit' | 'round'; readonly id: string };
 
+const DAY_MS = 86_400_000;
+
 type Ranked = Omit<Wait, 'to'> & { readonly rank: number; readonly to?: WaitPlace };
 
 /** As the drawing and the face number it: by the turn. */
@@ -33,6 +38,16 @@ const place = (step: Step | undefined, order: readonly number[]): string => {
     ? 'turn the crank'
     : `number ${order.indexOf(step.position) + 1}, stage ${step.stage + 1}`;
 };
+
+/** The retorque that comes next by the rule: by the odometer it is said how far it is, by its days it has an hour. */
+const nextWait = (joint: Joint, next: NextRetorque): Ranked => ({
+  rank: next.isReached ? 3.1 : isUnknown(next) ? 3.2 : 5,
+  state: next.isReached || isUnknown(next) ? 'waiting' : next.dayAt === undefined ? 'rest' : 'waiting',
+  waitsFor: `${joint.name}: ${nextWords(next)}`,
+  ...(next.dayAt !== undefined &&
+    !next.isReached && { about: next.dayAt, by: next.dayAt + DAY_MS, key: `${joint.id}-${next.stage}` }),
+  to: { at: 'run-in' },
+});
 
 /** What one joint waits for; the lower the rank, the sooner it is said. */
 function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: JointState): Ranked | undefined {
@@ -83,6 +98,8 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
       to: { at: 'run-in' },
     };
   }
+  if ((retorque.state === 'waits-for-heat' || retorque.state === 'done') && retorque.next)
+    return nextWait(joint, retorque.next);
   if (retorque.state === 'waits-for-heat')
     return { rank: 5, state: 'rest', waitsFor: `${joint.name}: first heat cycle`, to: { at: 'run-in' } };
   if (!final?.state.complete) return { rank: 4, state: 'rest', waitsFor: `${joint.name}: to tighten` };

@@ -10,13 +10,25 @@ export const FOLLOWING = [
   'oil changed after the first miles',
 ] as const;
 
-export interface Follow {
-  readonly what: (typeof FOLLOWING)[number];
-  /** As it stands on the list of what is open. */
+/** Something that may stand on the list of what is open. */
+export interface OpenLine {
+  /** As it stands there. */
   readonly words: string;
   readonly state: 'unsaid' | 'open' | 'done';
   /** By this it is ended, while it is open. */
   readonly key?: string;
+}
+
+export interface Follow extends OpenLine {
+  readonly what: (typeof FOLLOWING)[number];
+}
+
+/** Where something stands by the list of what is open, as far as it was said since an hour. */
+export function openLineOf(words: string, lines: readonly BuildLine[], since: string): OpenLine {
+  const said = lines.findLast((line) => line.kind === 'loose' && line.body.words === words && writtenAt(line) >= since);
+  if (!said) return { words, state: 'unsaid' };
+  const isEnded = lines.some((line) => line.kind === 'tight' && line.body.of === said.id);
+  return isEnded ? { words, state: 'done' } : { words, state: 'open', key: said.id };
 }
 
 /** What follows the last time that a joint was gone over; undefined where it never was. */
@@ -27,13 +39,5 @@ export function followsOf(
   const last = tightenings.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && state.complete);
   const since = last?.events.at(-1)?.recordedAt;
   if (since === undefined) return undefined;
-  const ended = new Set(lines.flatMap((line) => (line.kind === 'tight' ? [line.body.of] : [])));
-  return FOLLOWING.map((what): Follow => {
-    const words = `After ${joint.name}: ${what}`;
-    const said = lines.findLast(
-      (line) => line.kind === 'loose' && line.body.words === words && writtenAt(line) >= since,
-    );
-    if (!said) return { what, words, state: 'unsaid' };
-    return ended.has(said.id) ? { what, words, state: 'done' } : { what, words, state: 'open', key: said.id };
-  });
+  return FOLLOWING.map((what): Follow => ({ what, ...openLineOf(`After ${joint.name}: ${what}`, lines, since) }));
 }

@@ -1,5 +1,6 @@
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
+import { DISTANCE_UNITS, MOST_STAGES } from '@/core/heat';
 import { LOCKINGS, OVERRULED, RANGE_SCHOOLS } from '@/core/joint';
 import { HOLE_ENDS, HOLE_MEETS, HOLE_THREADS, type Hole } from './hole';
 import { KIND_TURNS, MAX_FASTENERS, NAMED_SCHEMES, type StageScheme } from '@/core/tightening';
@@ -7,6 +8,7 @@ import { oneOf } from '@/model/one-of';
 import type { FigureFields } from './figure-fields';
 import {
   FASTENER_FORMS,
+  GASKET_SAYS,
   JOINT_CLASSES,
   SOCKET_FITS,
   type FastenerFacts,
@@ -165,6 +167,19 @@ const kind = Joi.object<FastenerKind>({
   detail: Joi.object(FIGURE_PARTS).required(),
 });
 
+/** After what a joint is gone over: one thing at the least. */
+const retorqueStage = Joi.object({
+  cycles: sentNumber().integer().min(1).max(100),
+  distance: Joi.object({
+    value: sentNumber().positive().max(1_000_000).required(),
+    unit: oneOf(DISTANCE_UNITS).required(),
+  }),
+  hours: sentNumber().positive().max(100_000),
+  days: sentNumber().integer().min(1).max(10_000),
+})
+  .or('cycles', 'distance', 'hours', 'days')
+  .messages({ 'object.missing': 'Each retorque says after what: cycles, a distance, hours or days.' });
+
 /** The parts of a joint's detail, each by itself. */
 export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   ...FIGURE_PARTS,
@@ -237,6 +252,9 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   })
     .allow(null)
     .default(null),
+  again: Joi.array().items(retorqueStage).max(MOST_STAGES).default([]),
+  gasketSays: oneOf(GASKET_SAYS).default('unread'),
+  retorqueSource: Joi.string().trim().max(200).allow('').default(''),
   kinds: Joi.array().items(kind).max(MAX_KINDS).default([]),
   firstCap: sentNumber()
     .integer()

@@ -4,7 +4,7 @@ import type { Care } from './care';
 import type { ClampMapFacts } from './clamp-map-facts';
 import type { FigureFields } from './figure-fields';
 import type { Locking, Override, RungId } from '@/core/joint';
-import type { SlopeReading } from '@/core/heat';
+import type { RetorqueStage, SlopeReading } from '@/core/heat';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
 import type { KindTurn, Position } from '@/core/tightening';
 import type { Adaptor } from '@/core/wrench';
@@ -167,7 +167,17 @@ export interface JointDetail extends FigureDetail {
   readonly heatCycle: HeatCycleSchool;
   /** How warm the head is to be for a warm retorque, and the page that says so. */
   readonly warm: { readonly head_C: number; readonly page: string } | null;
+  /** After what it is gone over again, one after the other; empty: after the first heat. */
+  readonly again: readonly RetorqueStage[];
+  /** What is printed on its gasket of going over it: it governs over the manual. */
+  readonly gasketSays: GasketSays;
+  /** Who says how and when it is gone over, in the shop's own words: a page, a leaflet, a bulletin. */
+  readonly retorqueSource: string;
 }
+
+/** What a gasket says of going over it; `unread` until somebody looked. */
+export const GASKET_SAYS = ['unread', 'nothing', 'retorque', 'no-retorque'] as const;
+export type GasketSays = (typeof GASKET_SAYS)[number];
 
 const NOTHING_KNOWN: JointDetail['original'] = {
   form: 'stud',
@@ -234,6 +244,9 @@ export const PLAIN_DETAIL: JointDetail = {
   overLeafId: null,
   heatCycle: 'head-60',
   warm: null,
+  again: [],
+  gasketSays: 'unread',
+  retorqueSource: '',
   changeMeans: null,
   leftUnknown: [],
   slope: null,

@@ -53,6 +53,7 @@ export function jointForSister(joint: Joint, { id, engineId, createdAt, leafIds 
         detail: figureForSister(kind.detail),
       })),
       holes: [],
+      gasketSays: 'unread',
       alsoLeaves: detail.alsoLeaves.flatMap((one) => leafIds.get(one) ?? []),
     },
     version: 1,

@@ -16,6 +16,9 @@ const reading = (cycleId: string, at: number, head_C: number): HeadReadingFact =
   ambient_C: 12,
 });
 
+/** Retorques that were finished long after every run. */
+const answers = (...ids: readonly string[]) => ids.map((cycleId) => ({ cycleId, at: 50_000 * MIN }));
+
 const base = {
   kind: 'car',
   headMetal: 'aluminium',
@@ -75,9 +78,9 @@ describe('where a retorque stands', () => {
 
   test('done once answered; a later heat cycle gives it a further place, open when it is cold', () => {
     const cycles = [...base.cycles, cycle('b', 3000, 3040)];
-    expect(retorqueState({ ...base, answered: ['a'] })).toEqual({ state: 'done', cycleId: 'a' });
-    const further = (readings: readonly HeadReadingFact[], answered = ['a']) =>
-      retorqueState({ ...base, cycles, readings, answered });
+    expect(retorqueState({ ...base, answered: answers('a') })).toEqual({ state: 'done', cycleId: 'a' });
+    const further = (readings: readonly HeadReadingFact[], ids = ['a']) =>
+      retorqueState({ ...base, cycles, readings, answered: answers(...ids) });
     expect(further([])).toEqual({ state: 'done', cycleId: 'a', further: { cycleId: 'b', open: false } });
     expect(further([reading('b', 3600, 15)])).toEqual({
       state: 'done',
@@ -87,7 +90,7 @@ describe('where a retorque stands', () => {
     expect(further([reading('b', 3600, 15)], ['a', 'b'])).toEqual({ state: 'done', cycleId: 'b' });
     // A start that was none changes nothing.
     const start = { ...cycle('b', 3000, 3001), highest_C: 16 };
-    expect(retorqueState({ ...base, cycles: [...base.cycles, start], answered: ['a'] })).toEqual({
+    expect(retorqueState({ ...base, cycles: [...base.cycles, start], answered: answers('a') })).toEqual({
       state: 'done',
       cycleId: 'a',
     });

@@ -1,0 +1,133 @@
+'use client';
+
+import { NativeSelect, TextInput } from '@mantine/core';
+import { useState } from 'react';
+import { PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
+import { stagesText, stagesTyped } from '@/model/heat/retorque-rule';
+import { GASKET_SAYS, type GasketSays, type JointDetail } from '@/model/joint/joint-detail';
+import type { Joint } from '@/model/joint/joint';
+import { tryCore } from '@/model/try-core';
+import { MeasureField } from '@/interface/parts/measure-field';
+import { choices } from '@/interface/words/choices';
+import type { JointChange } from './schema';
+import { RETORQUES } from './joint-words';
+
+interface Props {
+  readonly joint: Joint;
+  readonly onChange: (part: JointChange) => void;
+  readonly onDetail: (part: Partial<JointDetail>) => void;
+}
+
+const HEAT_CYCLES =
+  PRACTICE_QUESTIONS.find(({ row }) => row === 'heatCycle')?.schools.map(({ value, name }) => ({
+    value,
+    label: name,
+  })) ?? [];
+
+/** A warm retorque rests on a page: how warm, and where it says so. */
+function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
+  const { warm } = joint.detail;
+  const [head_C, setHead] = useState(warm?.head_C ?? null);
+  const [page, setPage] = useState(warm?.page ?? '');
+  const keep = (next_C: number | null, text: string) =>
+    onDetail({ warm: next_C === null || text.trim() === '' ? null : { head_C: next_C, page: text.trim() } });
+  return (
+    <>
+      <MeasureField
+        kind="number"
+        label="How warm, °C"
+        description="At the head, as the page says"
+        value={head_C}
+        onChange={(next) => {
+          setHead(next);
+          keep(next, page);
+        }}
+      />
+      <TextInput
+        label="The page that says so"
+        value={page}
+        onChange={(event) => {
+          setPage(event.currentTarget.value);
+          keep(head_C, event.currentTarget.value);
+        }}
+      />
+    </>
+  );
+}
+
+/** After what it is gone over, as a book has it; what cannot be read is told, and the rule before it stands. */
+function RuleField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
+  const standing = stagesText(joint.detail.again);
+  // While it is typed, and where it could not be read; else what stands, which may have been taken back.
+  const [text, setText] = useState<string>();
+  const [refusal, setRefusal] = useState<string>();
+  return (
+    <TextInput
+      label="When"
+      description="As: first heat; 300 miles or 30 days. Since it was tightened; empty: the first heat"
+      value={text ?? standing}
+      error={refusal}
+      onChange={({ currentTarget: { value } }) => {
+        setText(value);
+        const read = tryCore(() => stagesTyped(value));
+        setRefusal(undefined);
+        if (read.ok && stagesText(read.result) !== standing) onDetail({ again: read.result });
+      }}
+      onBlur={() => {
+        const read = tryCore(() => stagesTyped(text ?? standing));
+        setRefusal(read.ok ? undefined : `${read.error.message} The rule before it stands.`);
+        if (read.ok) setText(undefined);
+      }}
+    />
+  );
+}
+
+const GASKET_CHOICES = choices(GASKET_SAYS, {
+  unread: 'Not looked yet',
+  nothing: 'Nothing of it',
+  retorque: 'To go over it',
+  'no-retorque': 'Not to go over it',
+});
+
+/** How a joint is gone over again, when, and who says so. */
+export function RetorqueFields({ joint, onChange, onDetail }: Props) {
+  const { retorqueSchool, detail } = joint;
+  const isForbidden = detail.gasketSays === 'no-retorque';
+  const isAsked = retorqueSchool !== 'none';
+  return (
+    <>
+      <NativeSelect
+        label="Gone over again"
+        description={isForbidden && isAsked ? 'The gasket governs: it is not gone over' : undefined}
+        data={[...RETORQUES]}
+        value={retorqueSchool}
+        onChange={(event) => onChange({ retorqueSchool: event.currentTarget.value as Joint['retorqueSchool'] })}
+      />
+      {isAsked && (
+        <>
+          <RuleField joint={joint} onDetail={onDetail} />
+          <NativeSelect
+            label="Printed on its gasket"
+            description="It governs over the manual"
+            data={[...GASKET_CHOICES]}
+            value={detail.gasketSays}
+            onChange={(event) => onDetail({ gasketSays: event.currentTarget.value as GasketSays })}
+          />
+          <TextInput
+            label="Who says so"
+            description="The page, the leaflet, the bulletin"
+            defaultValue={detail.retorqueSource}
+            onChange={(event) => onDetail({ retorqueSource: event.currentTarget.value.trim() })}
+          />
+          <NativeSelect
+            label="A run counts from"
+            data={HEAT_CYCLES}
+            value={detail.heatCycle}
+            onChange={(event) => onDetail({ heatCycle: event.currentTarget.value as JointDetail['heatCycle'] })}
+          />
+        </>
+      )}
+      {retorqueSchool === 'warm' && <WarmFields joint={joint} onDetail={onDetail} />}
+    </>
+  );
+}

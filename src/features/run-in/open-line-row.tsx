@@ -1,0 +1,43 @@
+'use client';
+
+import type { OpenLine } from '@/model/heat/follows';
+import { useLine } from '@/interface/record/use-line';
+import styles from './run-in-screen.module.css';
+
+const SIGN: Readonly<Record<OpenLine['state'], string>> = { unsaid: '○', open: '◔', done: '●' };
+const SAYS: Readonly<Record<OpenLine['state'], string>> = { unsaid: 'not said', open: 'open', done: 'done' };
+
+interface Props {
+  readonly engineId: string;
+  readonly line: OpenLine;
+  readonly what: string;
+}
+
+/** One thing to be seen to: put on the list of what is open, and taken off it when it is done. */
+export function OpenLineRow({ engineId, line, what }: Props) {
+  const { write, pending, problem } = useLine(engineId);
+  const { words, state, key } = line;
+  return (
+    <li className={styles.line}>
+      <span>
+        <span aria-hidden>{SIGN[state]} </span>
+        {what}
+        <span className={state === 'open' ? undefined : 'soft'}>, {SAYS[state]}</span>
+        {problem && <span role="alert"> {problem.message}</span>}
+      </span>
+      {state !== 'done' && (
+        <button
+          type="button"
+          className="text-button"
+          aria-disabled={pending || undefined}
+          onClick={() =>
+            key === undefined ? write({ kind: 'loose', body: { words } }) : write({ kind: 'tight', body: { of: key } })
+          }
+        >
+          {key === undefined ? 'It is to be done' : 'It is done'}
+          <span className="only-spoken">: {words}</span>
+        </button>
+      )}
+    </li>
+  );
+}

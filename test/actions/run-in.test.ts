@@ -1,0 +1,210 @@
+import { beforeEach, describe, expect, test } from '@jest/globals';
+import type { Shop } from '@/db/shop';
+import { buildFileOf } from '@/features/record/build-file';
+import { parseBuildFile } from '@/features/record/build-file-schema';
+import { readBack } from '@/features/record/read-back';
+import { addCycleAction, addMeterAction, strikeHeatAction } from '@/features/run-in/actions';
+import { runInOf } from '@/features/run-in/queries';
+import { seenTyped } from '@/features/run-in/seen-words';
+import { openShop } from '@/db/shop';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { waitsOf } from '@/model/engine/engine-wait';
+import { nowMs } from '@/server/clock';
+import { rowsNamed, temporaryFile } from '../db/temporary-shop';
+import { accepted, ownShop, refused, refusedWhole, there } from './own-shop';
+
+const ENGINE = 'demo-fourteen';
+const HEAD = 'demo-f-joint-head';
+const MINUTE = 60_000;
+
+let shop: Shop;
+beforeEach(() => {
+  shop = ownShop();
+});
+
+const iso = (ago_min: number) => new Date(nowMs() - ago_min * MINUTE).toISOString();
+let n = 0;
+const run = (part: object = {}) => ({
+  id: `run-of-test-${(n += 1)}`,
+  engineId: ENGINE,
+  sentAt: iso(0),
+  ranFrom: iso(40),
+  ranTo: iso(10),
+  highest_C: '85',
+  ambient_C: '12',
+  ...part,
+});
+const meter = (part: object = {}) => ({
+  id: `meter-of-test-${(n += 1)}`,
+  engineId: ENGINE,
+  sentAt: iso(0),
+  at: iso(5),
+  reads: '45,000',
+  unit: 'mi',
+  ...part,
+});
+
+const runIn = () => runInOf(engineStateOf(rowsNamed(shop, ENGINE)), nowMs());
+const log = () => shop.heat.log(ENGINE);
+
+describe('a run', () => {
+  test('keeps how far it went, what was seen and what the odometer read', async () => {
+    await accepted(
+      addCycleAction(
+        run({ went: '12,5', reads: '45,012', unit: 'km', seen: [{ sign: 'leak', words: 'left corner' }] }),
+      ),
+    );
+    expect(log().cycles.at(-1)).toMatchObject({
+      went: { value: 12.5, unit: 'km' },
+      seen: [{ sign: 'leak', words: 'left corner' }],
+    });
+    expect(log().meters).toMatchObject([{ reads: 45_012, unit: 'km' }]);
+    const [latest] = runIn().cycles;
+    expect(latest?.seenLines).toMatchObject([{ what: 'leak: left corner', state: 'unsaid' }]);
+    expect(latest?.seenLines[0]?.words).toContain('At the run of');
+  });
+
+  test('that says nothing of its way has none, and sent twice it is one', async () => {
+    const sent = run({ went: '', reads: '' });
+    await accepted(addCycleAction(sent));
+    await accepted(addCycleAction(sent));
+    const own = log().cycles.filter(({ id }) => id === sent.id);
+    expect(own).toHaveLength(1);
+    expect(own[0]).not.toHaveProperty('went');
+    expect(log().meters).toEqual([]);
+  });
+
+  test.each([
+    [{ went: '-3' }, 'went'],
+    [{ went: 'far' }, 'went'],
+    [{ reads: '1e3' }, 'reads'],
+    [{ unit: 'h' }, 'unit'],
+    [{ seen: [{ sign: 'ghost', words: '' }] }, 'seen'],
+    [{ seen: Array.from({ length: 13 }, () => ({ sign: 'leak', words: '' })) }, 'seen'],
+  ])('%j is refused at the door', async (part, field) => {
+    const problem = await refusedWhole(shop, () => addCycleAction(run(part)));
+    expect(JSON.stringify(problem)).toContain(field);
+  });
+
+  test('whose odometer went back is refused whole: no half of it is written', async () => {
+    await accepted(addMeterAction(meter({ at: iso(60) })));
+    const problem = await refusedWhole(shop, () => addCycleAction(run({ reads: '44,000', unit: 'mi' })));
+    expect(problem.code).toBe('meter-back');
+  });
+
+  test('what was ticked and said goes together; words alone are something else', () => {
+    expect(seenTyped('leak,smoke', ' at the front ')).toEqual([
+      { sign: 'leak', words: 'at the front' },
+      { sign: 'smoke', words: 'at the front' },
+    ]);
+    expect(seenTyped('', 'rattle')).toEqual([{ sign: 'other', words: 'rattle' }]);
+    expect(seenTyped('', ' ')).toEqual([]);
+  });
+});
+
+describe('odometer and hours', () => {
+  test('exchanged: told with both figures, and counted on', async () => {
+    await accepted(addMeterAction(meter({ at: iso(60) })));
+    expect((await refused(addMeterAction(meter({ reads: '12' })))).fields?.reads).toContain('does not go back');
+    expect(
+      (await refused(addMeterAction(meter({ reads: '12', jumpFrom: '45,010', jumpTo: '' })))).fields,
+    ).toHaveProperty('jumpTo');
+    await accepted(addMeterAction(meter({ reads: '12', jumpFrom: '45,010', jumpTo: '2' })));
+    expect(log().meters.at(-1)).toMatchObject({ reads: 12, jump: { from: 45_010, to: 2 } });
+  });
+
+  test('one in the future is refused; one that was wrong is cancelled by a line', async () => {
+    const ahead = await refused(addMeterAction(meter({ at: iso(-60) })));
+    expect(ahead.fields?.at).toContain('future');
+    const wrong = meter();
+    await accepted(addMeterAction(wrong));
+    await accepted(strikeHeatAction({ id: 'strike-of-test', engineId: ENGINE, strikesId: wrong.id }));
+    expect(log().meters).toEqual([]);
+  });
+
+  test('what it went since a joint was tightened is not known until somebody says so', async () => {
+    const head = () => there(runIn().sinceTight.find(({ jointId }) => jointId === HEAD));
+    expect(head().way).toBeUndefined();
+    expect(head().hours).toBeGreaterThan(0);
+    const tight = head().since;
+    await accepted(addMeterAction(meter({ at: new Date(tight - MINUTE).toISOString() })));
+    await accepted(addMeterAction(meter({ reads: '45,088' })));
+    expect(head().way).toMatchObject({ value: expect.closeTo(88, 6), unit: 'mi' });
+  });
+});
+
+describe('a rule of a joint', () => {
+  const setRule = (part: object) => {
+    const joint = there(shop.joints.find(HEAD));
+    expect(shop.joints.alter({ ...joint, detail: { ...joint.detail, ...part } })).toBe(true);
+  };
+  const wait = () => waitsOf(engineStateOf(rowsNamed(shop, ENGINE))).find(({ waitsFor }) => waitsFor.includes('head'));
+
+  test('a gasket that says no governs over the manual, which comes back when that was wrong', () => {
+    const state = () => there(runIn().dues.find(({ jointId }) => jointId === HEAD)).state.state;
+    const before = state();
+    expect(before).not.toBe('not-asked');
+    setRule({ gasketSays: 'no-retorque' });
+    expect(state()).toBe('not-asked');
+    setRule({ gasketSays: 'nothing' });
+    expect(state()).toBe(before);
+  });
+
+  test('miles that are not known are asked for, and told once they are', async () => {
+    setRule({ again: [{ distance: { value: 300, unit: 'mi' } }] });
+    expect(wait()).toMatchObject({ state: 'waiting', to: { at: 'run-in' } });
+    expect(wait()?.waitsFor).toContain('not known');
+    const { since } = there(runIn().sinceTight.find(({ jointId }) => jointId === HEAD));
+    await accepted(addMeterAction(meter({ at: new Date(since - MINUTE).toISOString() })));
+    await accepted(addMeterAction(meter({ reads: '45,212' })));
+    expect(wait()).toMatchObject({ state: 'rest' });
+    expect(wait()?.waitsFor).toContain('at 300 miles, 212 so far');
+    await accepted(addMeterAction(meter({ reads: '45,300', at: iso(4) })));
+    expect(there(runIn().dues.find(({ jointId }) => jointId === HEAD)).state.state).toBe('cooling');
+  });
+
+  test('days have an hour, and so a place in the calendar', () => {
+    setRule({ again: [{ days: 30 }] });
+    const { since } = there(runIn().sinceTight.find(({ jointId }) => jointId === HEAD));
+    expect(wait()).toMatchObject({ about: since + 30 * 86_400_000, key: `${HEAD}-0` });
+  });
+});
+
+describe('in a build file', () => {
+  test('runs, meters and rules come over whole', async () => {
+    await accepted(addMeterAction(meter({ at: iso(60) })));
+    await accepted(addMeterAction(meter({ reads: '12', jumpFrom: '45,010', jumpTo: '2', at: iso(50) })));
+    await accepted(addCycleAction(run({ went: '5', seen: [{ sign: 'noise', words: '' }] })));
+    const joint = there(shop.joints.find(HEAD));
+    const again = [{ cycles: 1 }, { distance: { value: 300, unit: 'mi' as const }, days: 30 }];
+    shop.joints.alter({
+      ...joint,
+      detail: { ...joint.detail, again, gasketSays: 'retorque', retorqueSource: 'Leaf 3' },
+    });
+    const file = parseBuildFile(JSON.stringify(buildFileOf(shop, there(shop.engines.find(ENGINE)), iso(0))));
+    expect(file.unread).toEqual([]);
+    const other = openShop(temporaryFile());
+    readBack(other, file.file, nowMs(), () => 'fresh-of-test');
+    const engineId = there(other.engines.all()[0]).id;
+    const [came, was] = [other.heat.log(engineId), log()];
+    const plain = (rows: readonly object[]) => rows.map((row) => ({ ...row, id: '', engineId: '', cycleId: '' }));
+    expect(plain(came.meters)).toEqual(plain(was.meters));
+    expect(plain(came.cycles)).toEqual(plain(was.cycles));
+    expect(other.joints.ofEngine(engineId).find(({ name }) => name === joint.name)?.detail).toMatchObject({
+      again,
+      gasketSays: 'retorque',
+      retorqueSource: 'Leaf 3',
+    });
+  });
+
+  test('an odometer that goes back in it is refused, and nothing is changed', async () => {
+    await accepted(addMeterAction(meter({ at: iso(60) })));
+    await accepted(addMeterAction(meter({ reads: '45,100' })));
+    const text = JSON.stringify(buildFileOf(shop, there(shop.engines.find(ENGINE)), iso(0))).replace('45100', '40100');
+    const other = openShop(temporaryFile());
+    expect(() => readBack(other, parseBuildFile(text).file, nowMs(), () => 'fresh-of-test')).toThrow(
+      'does not go back',
+    );
+    expect(other.engines.all()).toEqual([]);
+  });
+});

@@ -32,15 +32,18 @@ function recordsOf(text: string): readonly (readonly string[])[] {
 const unescaped = (cell: string): string => cell.replace(/^'(?=[=+\-@\t\r])/, '');
 
 /** A table with a line of headings; commas, semicolons or tabs between. @throws DomainError bad-csv */
-export function readRecords(text: string): {
+export function readRecords(
+  text: string,
+  most = MAX_ROWS,
+): {
   readonly headings: readonly string[];
   readonly records: readonly (readonly string[])[];
 } {
   const [headings, ...records] = recordsOf(text).map((cells) => cells.map(unescaped));
   if (!headings || records.length === 0)
     throw new DomainError('bad-csv', 'The table needs a line of headings and at least one row.', 'text');
-  if (records.length > MAX_ROWS)
-    throw new DomainError('bad-csv', `The table has ${records.length} rows; ${MAX_ROWS} at a time.`, 'text');
+  if (records.length > most)
+    throw new DomainError('bad-csv', `The table has ${records.length} rows; ${most} at a time.`, 'text');
   return { headings, records };
 }
 

@@ -3,6 +3,7 @@ import type { Shop } from '@/db/shop';
 import { buildFileOf } from '@/features/record/build-file';
 import { parseBuildFile } from '@/features/record/build-file-schema';
 import { readBack } from '@/features/record/read-back';
+import { enterTemperaturesAction, previewTemperaturesAction } from '@/features/run-in/temperature-actions';
 import { addCycleAction, addMeterAction, strikeHeatAction } from '@/features/run-in/actions';
 import { runInOf } from '@/features/run-in/queries';
 import { seenTyped } from '@/features/run-in/seen-words';
@@ -90,6 +91,14 @@ describe('a run', () => {
     await accepted(addMeterAction(meter({ at: iso(60) })));
     const problem = await refusedWhole(shop, () => addCycleAction(run({ reads: '44,000', unit: 'mi' })));
     expect(problem.code).toBe('meter-back');
+  });
+
+  test('an engine runs once at a time', async () => {
+    await accepted(addCycleAction(run()));
+    expect((await refusedWhole(shop, () => addCycleAction(run({ ranFrom: iso(20), ranTo: iso(5) })))).code).toBe(
+      'overlaps',
+    );
+    await accepted(addCycleAction(run({ ranFrom: iso(10), ranTo: iso(5) })));
   });
 
   test('what was ticked and said goes together; words alone are something else', () => {
@@ -206,5 +215,80 @@ describe('in a build file', () => {
       'does not go back',
     );
     expect(other.engines.all()).toEqual([]);
+  });
+});
+
+describe("a recorder's table", () => {
+  /** Five minutes idle, ten to warm, twenty held, then cooling to the air in so many minutes; a line every five. */
+  const lines = Array.from({ length: 80 }, (_, i) => {
+    const minutes = 5 * i;
+    const C =
+      minutes <= 5
+        ? 12
+        : minutes <= 15
+          ? 12 + 7.3 * (minutes - 5)
+          : minutes <= 35
+            ? 85
+            : 12 + 73 * Math.exp(-(minutes - 35) / 120);
+    return `${minutes},${C.toFixed(1)}`;
+  });
+  const text = ['Minutes,Head °C', ...lines].join('\n');
+  const sent = (part: object = {}) => ({
+    id: `recorded-${(n += 1)}`,
+    engineId: ENGINE,
+    sentAt: iso(0),
+    text,
+    uses: ['time', 'temperature'] as ('time' | 'temperature')[],
+    firstAt: iso(400),
+    from_min: 5,
+    to_min: 35,
+    ambient_C: '12',
+    probed: 'head' as const,
+    ...part,
+  });
+
+  test('is shown first, and nothing of it is written', async () => {
+    const before = log();
+    const shown = await accepted(previewTemperaturesAction({ text }));
+    expect(shown).toMatchObject({ lines: 80, run: { from_min: 5, highest_C: 85, isStopped: true } });
+    expect(log()).toEqual(before);
+    expect((await refused(previewTemperaturesAction({ text: 'a,b\n1,2' }))).code).toBe('no-time');
+  });
+
+  test('is one run with its temperatures, and readings at the head far enough apart, the last among them', async () => {
+    const given = sent();
+    await accepted(enterTemperaturesAction(given as never));
+    await accepted(enterTemperaturesAction(given as never));
+    const cycle = there(log().cycles.find(({ id }) => id === given.id));
+    expect(cycle).toMatchObject({ highest_C: 85, ambient_C: 12 });
+    expect(cycle.series?.[0]).toEqual([0, 12]);
+    const own = log().readings.filter(({ cycleId }) => cycleId === given.id);
+    expect(own.length).toBeGreaterThan(10);
+    expect(own.length).toBeLessThanOrEqual(25);
+    expect(Math.abs(Date.parse(there(own.at(-1)).at) - Date.parse(iso(5)))).toBeLessThan(MINUTE);
+  });
+
+  test('of a probe in the coolant opens nothing', async () => {
+    const given = sent({ probed: 'coolant-or-oil' });
+    await accepted(enterTemperaturesAction(given as never));
+    expect(log().readings.filter(({ cycleId }) => cycleId === given.id)).toEqual([]);
+  });
+
+  test('readings that would be asked about by hand are not written for a recorder either', async () => {
+    const cliff = ['Minutes,Head', ...lines.slice(0, 8), '36,12', '37,12.1', '38,12'].join('\n');
+    const given = sent({ text: cliff, firstAt: iso(60) });
+    expect(await accepted(enterTemperaturesAction(given as never))).toMatchObject({ doubtful: 2 });
+    expect(log().readings.filter(({ cycleId }) => cycleId === given.id)).toEqual([]);
+  });
+
+  test.each([
+    [{ firstAt: iso(10) }, 'firstAt'],
+    [{ to_min: 4 }, 'to_min'],
+    [{ ambient_C: '90' }, 'ambient_C'],
+    [{ probed: 'hand' }, 'probed'],
+    [{ from_min: 36, to_min: 38 }, 'to_min'],
+  ])('%j is refused whole', async (part, field) => {
+    const problem = await refusedWhole(shop, () => enterTemperaturesAction(sent(part) as never));
+    expect(JSON.stringify(problem)).toContain(field);
   });
 });

@@ -54,6 +54,7 @@ export const SCREENS: readonly (readonly [name: string, path: string])[] = [
   ['labels', '/engines/demo-norrhem/order/tray/labels'],
   ['tighten', '/engines/demo-fourteen/tighten'],
   ['run-in', '/engines/demo-fourteen/run-in'],
+  ['a recorded run', '/engines/demo-fourteen/run-in/recorded'],
   ['record', '/engines/demo-fourteen/record'],
   ['record of the order', '/engines/demo-fourteen/record/order'],
   ['record of a joint', '/engines/demo-fourteen/record/demo-f-joint-head'],

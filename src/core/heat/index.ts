@@ -33,3 +33,4 @@ export {
   type MeterFact,
   type MeterUnit,
 } from './travelled';
+export { recordedRun, thinned, type Recorded, type RecordedRun } from './recorded-run';

@@ -21,7 +21,7 @@ import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { assertWorkedWith } from '@/server/assert-worked-with';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
-import { onThisClock } from './device-time';
+import { assertAlone, onThisClock } from './device-time';
 import { cycleSchema, meterSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
 
 // A watch may run ahead of the device that it is typed into a little.
@@ -73,6 +73,7 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
     throw new DomainError('bad-field', 'It must have been stopped after it was started.', 'ranTo');
   if (!(fields.highest_C > fields.ambient_C))
     throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highest_C');
+  assertAlone(shop.heat.log(fields.engineId).cycles, { id: fields.id, ranFrom, ranTo });
   const cycle = {
     ...fields,
     ranFrom: iso(ranFrom),

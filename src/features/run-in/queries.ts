@@ -80,7 +80,9 @@ export interface FirstStart {
 export interface RunIn {
   /** Until the first run was logged; left out where the order has no start in it. */
   readonly start?: FirstStart;
+  /** The latest runs, the latest first, and how many came before those. */
   readonly cycles: readonly LoggedCycle[];
+  readonly older: number;
   readonly dues: readonly RetorqueDue[];
   /** As read, the latest first. */
   readonly meters: readonly MeterReading[];
@@ -89,6 +91,9 @@ export interface RunIn {
   /** How the latest run cools, whether or not a joint waits for it. */
   readonly window?: CoolingWindow;
 }
+
+/** As many runs as are read on one page. */
+const MOST_RUNS = 40;
 
 /** Whether a cold head is waited for, or may be gone over: then it is told what one that is not quite cold costs. */
 const asksCold = ({ joint, retorque }: JointState): boolean =>
@@ -185,7 +190,8 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
     meters: [...heat.meters].sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
     unit: unitOf(state),
     sinceTight: joints.flatMap((joint) => sinceTight(state, joint, now)),
-    cycles: cycles.map((cycle) => ({
+    older: Math.max(0, cycles.length - MOST_RUNS),
+    cycles: cycles.slice(0, MOST_RUNS).map((cycle) => ({
       ...cycle,
       seenLines: seenLines(cycle, state.order.lines),
       readings: heat.readings

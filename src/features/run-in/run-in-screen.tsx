@@ -129,7 +129,19 @@ interface Props extends RunIn {
 }
 
 /** Runs, readings while it cools, and the retorques that fall due. */
-export function RunInScreen({ engineId, now, start, cycles, dues, window, settled, unit, meters, sinceTight }: Props) {
+export function RunInScreen({
+  engineId,
+  now,
+  start,
+  cycles,
+  older,
+  dues,
+  window,
+  settled,
+  unit,
+  meters,
+  sinceTight,
+}: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   useSingleKeys({ n: open });
   useDrafts((names) => names.includes('run') && open());
@@ -166,6 +178,9 @@ export function RunInScreen({ engineId, now, start, cycles, dues, window, settle
               Belts, fans and hot metal; fumes. Doors open, extinguisher at hand, and nobody in line with the fan.
             </Notice>
           )}
+          <p className="soft">
+            From a recorder: <Link href={`/engines/${engineId}/run-in/recorded`}>read its table of temperatures</Link>
+          </p>
           <CycleForm engineId={engineId} now={now} onDone={close} focus={cycles.length > 0} unit={unit} />
         </Section>
       )}
@@ -201,7 +216,7 @@ export function RunInScreen({ engineId, now, start, cycles, dues, window, settle
       <MeterSection engineId={engineId} now={now} unit={unit} meters={meters} sinceTight={sinceTight} />
       {cycles.length > 0 && (
         <Section title="Runs so far">
-          <CycleList engineId={engineId} cycles={cycles} now={now} onDone={close} />
+          <CycleList engineId={engineId} cycles={cycles} older={older} now={now} onDone={close} />
         </Section>
       )}
     </Screen>

@@ -1,8 +1,10 @@
+import type { HeatCycle, MeterReading } from '@/model/heat/heat-log';
 import type { Purpose } from '@/model/joint/tightening';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { rmSync } from 'node:fs';
 import { completeDetail, type JointDetail } from '@/model/joint/joint-detail';
 import { usualFaceOf } from '@/model/joint/joint-result';
-import { planOfJoint } from '@/model/joint/round-plan';
+import { planOfJoint, retorquePlan } from '@/model/joint/round-plan';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { leafOfText } from '@/model/book/leaf-of-text';
 import type { PullOutcome } from '@/core/tightening';
@@ -27,6 +29,9 @@ export interface YardTightening {
   readonly steps?: number;
   /** Steps that did not go plainly. */
   readonly outcomes?: Readonly<Record<number, PullOutcome>>;
+  /** Of a retorque: after which run, and how far each nut moved, place by place. */
+  readonly cycleId?: string;
+  readonly turned_deg?: readonly number[];
   /** Steps that were struck and done again. */
   readonly struckSteps?: readonly number[];
 }
@@ -62,6 +67,7 @@ export interface YardCycle {
   readonly ranToMinutesAgo: number;
   readonly highest_C: number;
   readonly ambient_C: number;
+  readonly seen?: HeatCycle['seen'];
   readonly readings: readonly {
     readonly id: string;
     readonly minutesAgo: number;
@@ -75,6 +81,7 @@ export interface YardEngine extends Omit<Engine, 'createdAt' | 'practice' | 'ver
     Partial<Source> & { readonly leaves: readonly YardLeaf[] })[];
   readonly joints: readonly YardJoint[];
   readonly cycles: readonly YardCycle[];
+  readonly meters?: readonly (Pick<MeterReading, 'id' | 'reads' | 'unit'> & { readonly minutesAgo: number })[];
   readonly fits?: readonly YardFit[];
   readonly sheets?: YardSheets;
   readonly order?: YardOrder;
@@ -121,20 +128,38 @@ function loadTrial(shop: Shop, { pulls, ...trial }: YardTrial, before: Before): 
   );
 }
 
+/** The plan of a round: of a retorque, the one that goes over what was pulled before it. */
+function planOf(shop: Shop, joint: Joint, { cycleId }: YardTightening, startedAt: string): TighteningPlan {
+  const inputs = jointInputs(shop, joint, Date.parse(startedAt));
+  const pulled = cycleId === undefined ? undefined : shop.tightenings.ofJoint(joint.id).at(-1)?.plan;
+  return cycleId === undefined || !pulled
+    ? planOfJoint(inputs)
+    : retorquePlan(inputs, pulled, { cycleId, guards: [], alsoAgainst: [], reason: '' });
+}
+
 function loadTightening(shop: Shop, joint: Joint, yard: YardTightening, index: number, before: Before): void {
   const id = `${joint.id}-round-${index + 1}`;
   const startedAt = before(yard.startedMinutesAgo);
-  const plan = planOfJoint(jointInputs(shop, joint, Date.parse(startedAt)));
+  const plan = planOf(shop, joint, yard, startedAt);
   const tightening = { id, jointId: joint.id, purpose: yard.purpose, plan, startedAt };
   shop.tightenings.start(tightening);
   let minutesAgo = yard.startedMinutesAgo;
   const at = () => before((minutesAgo -= yard.minutesPerStep));
   const act = (step: number, line: string) => {
     const time = at();
+    const done = plan.steps[step];
+    const turned_deg = done?.kind === 'pull' ? yard.turned_deg?.[done.position] : undefined;
     const event =
-      plan.steps[step]?.kind === 'shaft'
+      done?.kind === 'shaft'
         ? { id: line, kind: 'shaft' as const, step, at: time }
-        : { id: line, kind: 'pull' as const, step, outcome: yard.outcomes?.[step] ?? ('pulled' as const), at: time };
+        : {
+            id: line,
+            kind: 'pull' as const,
+            step,
+            outcome: yard.outcomes?.[step] ?? ('pulled' as const),
+            ...(turned_deg !== undefined && { turned_deg }),
+            at: time,
+          };
     shop.tightenings.record(tightening, event, time);
   };
   for (let step = 0; step < (yard.steps ?? plan.steps.length); step++) {
@@ -174,7 +199,7 @@ function loadJoint(
 }
 
 function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number): void {
-  const { sources, joints, cycles, fits = [], sheets = {}, order, ...engine } = yard;
+  const { sources, joints, cycles, meters = [], fits = [], sheets = {}, order, ...engine } = yard;
   shop.engines.add({ ...engine, practice: {}, version: 1, createdAt: before(60_000 - place) });
   for (const [s, { leaves, ...source }] of sources.entries()) {
     shop.book.addSource(engine.id, { ...PLAIN_SOURCE, ...source, version: 1, createdAt: before(50_000 - s) });
@@ -184,6 +209,10 @@ function loadEngine(shop: Shop, yard: YardEngine, before: Before, place: number)
   for (const fit of fits) loadFit(shop, engine.id, fit, before);
   loadSheets(shop, engine.id, sheets, before);
   if (order) loadOrder(shop, engine.id, order, before);
+  for (const { minutesAgo, ...meter } of meters) {
+    const at = before(minutesAgo);
+    shop.heat.addMeter({ ...meter, engineId: engine.id, at }, at);
+  }
   for (const { readings, ranFromMinutesAgo, ranToMinutesAgo, ...cycle } of cycles) {
     const ranTo = before(ranToMinutesAgo);
     shop.heat.addCycle({ ...cycle, engineId: engine.id, ranFrom: before(ranFromMinutesAgo), ranTo }, ranTo);

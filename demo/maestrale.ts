@@ -3,7 +3,7 @@ import { threadNamed } from '@/core/thread';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { maestraleFits } from './maestrale-fits';
 import { maestraleOrder } from './orders';
-import type { YardBoltSet, YardEngine } from './load-yard';
+import type { YardBoltSet, YardCycle, YardEngine, YardJoint } from './load-yard';
 
 const FREE = [58.012, 58.006, 58.02, 58.009];
 const TIGHT: readonly (readonly [mm: number, torque: number])[] = [[58.141, 31], [58.132, 30.5], [58.1, 36], [58.139, 31.5]]; // prettier-ignore
@@ -43,6 +43,71 @@ const rodBolts: YardBoltSet = {
       typed: length_mm.toFixed(3),
       torque_Nm,
       minutesAgo: 14_100 - 6 * i,
+    })),
+  ],
+};
+
+/** Ran from, cooled, gone over: minutes ago, the longest ago first; and how far each screw moved then. */
+const CASE_HEATS: readonly (readonly [ranTo: number, highest_C: number, goneOver: number, moved_deg: readonly number[]])[] = [
+  [36_000, 96, 35_380, [12, 13, 11, 12, 19, 12, 14, 13]],
+  [30_000, 104, 29_380, [3, 3, 2, 3, 11, 3, 3, 2]],
+  [22_000, 101, 21_380, [1, 2, 1, 1, 8, 1, 2, 1]],
+]; // prettier-ignore
+
+const caseRuns: readonly YardCycle[] = CASE_HEATS.map(([ranTo, highest_C], i) => ({
+  id: `demo-m-run-${i + 1}`,
+  ranFromMinutesAgo: ranTo + 45,
+  ranToMinutesAgo: ranTo,
+  highest_C,
+  ambient_C: 14,
+  ...(i === 2 && { seen: [{ sign: 'leak' as const, words: 'a film of oil below the lowest screw of the case' }] }),
+  readings: [
+    { id: `demo-m-run-${i + 1}-read`, minutesAgo: ranTo - 75, head_C: 14 + (highest_C - 14) * 0.36, ambient_C: 14 },
+    { id: `demo-m-run-${i + 1}-cold`, minutesAgo: ranTo - 600, head_C: 15.5, ambient_C: 14 },
+  ],
+}));
+
+/** The case was closed before the head came off again: three retorques, and one screw that goes on losing. */
+const crankcase: YardJoint = {
+  id: 'demo-m-joint-case',
+  leafId: 'demo-m-case',
+  name: 'Crankcase halves',
+  pattern: 'ring',
+  fasteners: 8,
+  thread: 'M7',
+  originalFilm: 'engine-oil',
+  originalFilmReason: 'the page says “oliate”',
+  todayFilm: 'engine-oil',
+  rangeSchool: 'middle',
+  stageScheme: 'halves',
+  orderSchool: 'star',
+  unitOfWork: 'row',
+  turnShaft: false,
+  wrenchId: 'demo-wrench-nm',
+  retorqueSchool: 'slacken',
+  detail: {
+    original: { ...PLAIN_DETAIL.original, form: 'bolt', grade: 'din-8g' },
+    parent: { ...PLAIN_DETAIL.parent, metal: 'aluminium-cast', engagement_mm: 14, grip_mm: 42 },
+    again: [{ cycles: 1 }, { distance: { value: 200, unit: 'km' } }, { distance: { value: 500, unit: 'km' } }],
+    gasketSays: 'nothing',
+    retorqueSource: 'Manuale, page 31',
+    follows: ['oil: its level, and leaks at the joint', 'engine mounting nuts'],
+    // On paper between soft faces the torque rises slowly.
+    slope: {
+      from_Nm: 4,
+      to_Nm: 8,
+      turned_deg: 60,
+      of: { thread: 'M7', threadFilm: 'engine-oil', headFilm: 'engine-oil' },
+    },
+  },
+  tightenings: [
+    { purpose: 'final', startedMinutesAgo: 37_700, minutesPerStep: 0.8 },
+    ...CASE_HEATS.map(([, , startedMinutesAgo, turned_deg], i) => ({
+      purpose: 'retorque' as const,
+      startedMinutesAgo,
+      minutesPerStep: 1,
+      cycleId: `demo-m-run-${i + 1}`,
+      turned_deg,
     })),
   ],
 };
@@ -101,6 +166,13 @@ export const maestrale: YardEngine = {
           subject: 'Viti coperchio',
           printedText: '0,8 a 1,0 mkg',
           conditionText: null,
+        },
+        {
+          id: 'demo-m-case',
+          page: '31',
+          subject: 'Viti carter',
+          printedText: '0,9 mkg',
+          conditionText: 'oliate',
         },
       ],
     },
@@ -191,8 +263,14 @@ export const maestrale: YardEngine = {
       },
       tightenings: [],
     },
+    crankcase,
   ],
-  cycles: [],
+  cycles: caseRuns,
+  meters: [
+    { id: 'demo-m-meter-1', reads: 18_204, unit: 'km', minutesAgo: 37_800 },
+    { id: 'demo-m-meter-2', reads: 18_409, unit: 'km', minutesAgo: 29_990 },
+    { id: 'demo-m-meter-3', reads: 18_731, unit: 'km', minutesAgo: 21_990 },
+  ],
   fits: maestraleFits,
   order: maestraleOrder,
 };

@@ -238,7 +238,7 @@ describe("a recorder's table", () => {
     engineId: ENGINE,
     sentAt: iso(0),
     text,
-    uses: ['time', 'temperature'] as ('time' | 'temperature')[],
+    uses: ['time', 'temperature'],
     firstAt: iso(400),
     from_min: 5,
     to_min: 35,
@@ -288,7 +288,7 @@ describe("a recorder's table", () => {
     [{ probed: 'hand' }, 'probed'],
     [{ from_min: 36, to_min: 38 }, 'to_min'],
   ])('%j is refused whole', async (part, field) => {
-    const problem = await refusedWhole(shop, () => enterTemperaturesAction(sent(part) as never));
+    const problem = await refusedWhole(shop, () => enterTemperaturesAction(sent(part)));
     expect(JSON.stringify(problem)).toContain(field);
   });
 });

@@ -156,7 +156,7 @@ describe('heat lines', () => {
       { id: 'strike-it', engineId: 'demo-fourteen', strikesId: 'demo-f-cycle-1', at: YARD_NOW },
       YARD_NOW,
     );
-    expect(shop.heat.log('demo-fourteen')).toEqual({ cycles: [], readings: [] });
+    expect(shop.heat.log('demo-fourteen')).toEqual({ cycles: [], readings: [], meters: [] });
     expect(rows()).toBe(before + 1);
   });
 });

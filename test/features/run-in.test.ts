@@ -62,7 +62,7 @@ describe('the curve that is drawn while a head cools', () => {
           return a[side] + ((b[side] - a[side]) * (minutes - a.minutes)) / (b.minutes - a.minutes);
         };
         expect(at('early', window.from + window.errorFrom_min * MIN)).toBeCloseTo(window.target_C, 0);
-        expect(at('late', window.by - window.errorBy_min * MIN)).toBeCloseTo(window.target_C, 0);
+        expect(at('late', window.by - (window.errorBy_min + window.tailBy_min) * MIN)).toBeCloseTo(window.target_C, 0);
       }),
     ));
   test('it never comes to the air itself, and is drawn past the window', () => {

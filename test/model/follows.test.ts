@@ -12,7 +12,7 @@ const round = (at: number, complete = true, purpose: Purpose = 'retorque') => ({
   state: { complete },
 });
 const head = (...tightenings: readonly object[]) =>
-  ({ joint: { name: 'Head' }, tightenings }) as unknown as Pick<JointState, 'joint' | 'tightenings'>;
+  ({ joint: { name: 'Head', detail: { follows: null } }, tightenings }) as unknown as Pick<JointState, 'joint' | 'tightenings'>;
 const loose = (id: string, words: string, at: number): BuildLine => ({
   id,
   kind: 'loose',
@@ -30,6 +30,24 @@ const tight = (of: string, at: number): BuildLine => ({
 const NUTS = 'After Head: manifold nuts';
 const nuts = (lines: readonly BuildLine[], ...rounds: readonly object[]): Follow =>
   there(there(followsOf(head(...rounds), lines)).find(({ what }) => what === 'manifold nuts'));
+
+test('an engine’s own list stands for ours, and an empty one asks nothing', () => {
+  const of = (follows: readonly string[]) =>
+    followsOf({ joint: { name: 'Head', detail: { follows } }, tightenings: [round(10)] } as never, []);
+  expect(of(['tappets', 'dynamo belt'])).toMatchObject([
+    { what: 'tappets', words: 'After Head: tappets', state: 'unsaid' },
+    { what: 'dynamo belt', state: 'unsaid' },
+  ]);
+  expect(of([])).toEqual([]);
+});
+
+test('what came of it is told with it', () => {
+  const ended = { ...tight('a', 12), body: { of: 'a', words: 'inlet 0.10 mm goes, 0.15 stops' } } as BuildLine;
+  expect(nuts([loose('a', NUTS, 11), ended], round(10))).toMatchObject({
+    state: 'done',
+    outcome: 'inlet 0.10 mm goes, 0.15 stops',
+  });
+});
 
 describe('what follows a joint that was gone over', () => {
   test('is nothing before it was, or while it is half gone over', () => {

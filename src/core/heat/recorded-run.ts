@@ -18,8 +18,9 @@ export interface RecordedRun {
 
 const LEAST_RISE_K = 15;
 const BEGUN_K = 2;
-/** A thermostat swings by less than this; an engine that was stopped falls by more. */
+/** A thermostat swings by less than this, or than this share of the rise; an engine that was stopped falls by more. */
 const SWING_K = 6;
+const SWING = 0.12;
 const STOPPED_K = 10;
 
 /** @throws DomainError too-few-points, not-in-order */
@@ -51,7 +52,8 @@ export function recordedRun(points: readonly Recorded[]): RecordedRun {
       'points',
     );
   const from = before.findLastIndex(([, C]) => C <= began_C + BEGUN_K);
-  const to = points.findLastIndex(([, C]) => C >= highest_C - SWING_K);
+  const swing_K = Math.min(SWING_K, SWING * (highest_C - began_C));
+  const to = points.findLastIndex(([, C]) => C >= highest_C - swing_K);
   const cooledTo_C = points.slice(to).reduce((low, [, C]) => Math.min(low, C), Number.POSITIVE_INFINITY);
   return {
     from_min: (points[from] as Recorded)[0],

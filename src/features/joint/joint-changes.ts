@@ -58,6 +58,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   again: 'When it is gone over again',
   gasketSays: 'What the gasket says of it',
   retorqueSource: 'Who says so',
+  follows: 'What follows it',
   changeMeans: 'What the change means',
   leftUnknown: 'What is left unknown',
   slope: 'Its own torque against angle',

@@ -1,8 +1,9 @@
 'use client';
 
-import { NativeSelect, TextInput } from '@mantine/core';
+import { NativeSelect, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
 import { PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
+import { FOLLOWING } from '@/model/heat/follows';
 import { stagesText, stagesTyped } from '@/model/heat/retorque-rule';
 import { GASKET_SAYS, type GasketSays, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
@@ -82,6 +83,39 @@ function RuleField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
   );
 }
 
+const linesOf = (text: string): readonly string[] => [
+  ...new Set(
+    text
+      .split('\n')
+      .map((line) => line.trim().slice(0, MOST_CHARACTERS))
+      .filter((line) => line !== ''),
+  ),
+];
+const MOST_CHARACTERS = 120;
+
+/** What is looked at after it was gone over: ours to start from, the engine's own once somebody wrote it. */
+function FollowsField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
+  const standing = (joint.detail.follows ?? FOLLOWING).join('\n');
+  const [text, setText] = useState<string>();
+  return (
+    <Textarea
+      label="What follows it"
+      description="A line each, in order"
+      autosize
+      minRows={2}
+      maxRows={8}
+      value={text ?? standing}
+      onChange={({ currentTarget: { value } }) => {
+        setText(value);
+        const lines = linesOf(value).slice(0, 20);
+        const isOurs = lines.join('\n') === FOLLOWING.join('\n');
+        onDetail({ follows: isOurs ? null : lines });
+      }}
+      onBlur={() => setText(undefined)}
+    />
+  );
+}
+
 const GASKET_CHOICES = choices(GASKET_SAYS, {
   unread: 'Not looked yet',
   nothing: 'Nothing of it',
@@ -119,6 +153,7 @@ export function RetorqueFields({ joint, onChange, onDetail }: Props) {
             defaultValue={detail.retorqueSource}
             onChange={(event) => onDetail({ retorqueSource: event.currentTarget.value.trim() })}
           />
+          <FollowsField joint={joint} onDetail={onDetail} />
           <NativeSelect
             label="A run counts from"
             data={HEAT_CYCLES}

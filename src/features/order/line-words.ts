@@ -28,7 +28,7 @@ export function lineWords({ order }: GateState, line: BuildLine): string {
     case 'loose':
       return `Loose: ${line.body.words}`;
     case 'tight':
-      return `Tight: ${order.loose.find(({ key }) => key === line.body.of)?.words ?? ''}`;
+      return `Tight: ${order.loose.find(({ key }) => key === line.body.of)?.words ?? ''}${line.body.words ? `; ${line.body.words}` : ''}`;
     case 'swarf':
       return `Swarf was made: ${line.body.words}`;
     case 'turned':

@@ -196,7 +196,10 @@ export const buildFileSchema = Joi.object<Checked<BuildFile>, true>({
     cycles: list(cycle),
     readings: list(reading),
     // Older ones had none.
-    meters: list(Joi.object({ id, engineId: id, at: time, who, ...METER_FIELDS })).default([]),
+    meters: Joi.array()
+      .items(Joi.object({ id, engineId: id, at: time, who, ...METER_FIELDS }))
+      .max(MAX_ROWS)
+      .default([]),
   }).required(),
 });
 

@@ -17,9 +17,9 @@ export function coolingCurve(window: CoolingWindow, ranTo: number): readonly Cur
   const excess = last.C - window.ambient_C;
   const target = window.target_C - window.ambient_C;
   // The laws themselves: the window is wider by what sensor and air may be off.
-  const by = (window.by - ranTo) / 60_000 - window.errorBy_min;
+  const by = (window.by - ranTo) / 60_000 - window.errorBy_min - window.tailBy_min;
   const rise = by > last.minutes ? (target ** -0.25 - excess ** -0.25) / (by - last.minutes) : 0;
-  const end = Math.max(by + window.errorBy_min, last.minutes + 1) * 1.12;
+  const end = Math.max(by + window.errorBy_min + window.tailBy_min, last.minutes + 1) * 1.12;
   return Array.from({ length: POINTS + 1 }, (_, i) => {
     const minutes = last.minutes + ((end - last.minutes) * i) / POINTS;
     const since = minutes - last.minutes;

@@ -108,6 +108,17 @@ const whatFollows = ({ order }: EngineState, joint: JointState): Pick<RetorqueDu
   return follows ? { follows } : {};
 };
 
+const DAY_MS = 86_400_000;
+
+/** Whether a joint waits for a reading at the head: of one that has long been cold nothing else is said. */
+const waitsForHead = (joints: readonly JointState[]): boolean =>
+  joints.some(
+    ({ retorque }) =>
+      retorque.state === 'cooling' ||
+      retorque.state === 'open' ||
+      (retorque.state === 'done' && (retorque.further !== undefined || retorque.next !== undefined)),
+  );
+
 /** What stands against starting the engine, as the order's own gate has it. */
 function firstStartOf(state: EngineState): FirstStart | undefined {
   const { engine, order } = state;
@@ -184,6 +195,15 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
   const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
   const facts = cyclesOf(heat);
   const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);
+  const window =
+    latest &&
+    coolingWindow({
+      kind: engine.kind,
+      headMetal: engine.headMetal,
+      cycle: latest,
+      cycles: facts,
+      readings: headReadingsOf(heat),
+    });
   const start = cycles.length === 0 ? firstStartOf(state) : undefined;
   return {
     ...(start && { start }),
@@ -209,15 +229,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
       line: retorqueLine(joint, now),
       underWay: joint.openRetorque !== undefined,
     })),
-    window:
-      latest &&
-      coolingWindow({
-        kind: engine.kind,
-        headMetal: engine.headMetal,
-        cycle: latest,
-        cycles: facts,
-        readings: headReadingsOf(heat),
-      }),
+    ...(window && (waitsForHead(joints) || now < window.by + DAY_MS) && { window }),
   };
 }
 

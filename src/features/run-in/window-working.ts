@@ -9,7 +9,7 @@ const BASIS: Readonly<Record<CoolingWindow['basis'], string>> = {
 
 const TAU: Readonly<Record<CoolingWindow['tauFrom'], string>> = {
   'this-run': 'least squares through the readings',
-  'own-earlier-run': 'what this engine did on an earlier run',
+  'own-earlier-run': 'what this engine did on earlier runs',
   usual: 'a usual figure for its kind, until it has shown its own',
 };
 
@@ -39,7 +39,7 @@ export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
           '^−¼ − ',
           above(first.C),
           '^−¼) = ',
-          figure(minutes(window.by) - window.errorBy_min),
+          figure(minutes(window.by) - window.errorBy_min - window.tailBy_min),
           ' min',
         ],
       }
@@ -54,7 +54,7 @@ export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
           '/',
           figure(target),
           ')^¼ − 1) = ',
-          figure(minutes(window.by) - window.errorBy_min),
+          figure(minutes(window.by) - window.errorBy_min - window.tailBy_min),
           ' min',
         ],
       };
@@ -82,11 +82,14 @@ export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
       },
       late,
       {
-        formula: 'each end moved out by 1.645 σ of sensor (1 K) and air (0.5 K)',
+        formula:
+          'each end moved out by 1.645 σ of sensor (1 K) and air (0.5 K), the late one by a tenth more of what lies behind the last reading',
         figures: [
           figure(window.errorFrom_min, 3),
           ' and ',
           figure(window.errorBy_min, 3),
+          ' + ',
+          figure(window.tailBy_min, 3),
           ' min: ',
           figure(minutes(window.from)),
           ' to ',
@@ -97,8 +100,16 @@ export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
     ],
     remarks: [
       ['Rests on', BASIS[window.basis]],
-      ['τ', TAU[window.tauFrom]],
-      ['Spread', 'the early end is the exponential, the late end still air, each with the errors of sensor and air'],
+      [
+        'τ',
+        window.pooledRuns === undefined
+          ? TAU[window.tauFrom]
+          : `${TAU[window.tauFrom]}, the middle of ${window.pooledRuns}`,
+      ],
+      [
+        'Spread',
+        'the early end is the exponential, the late end still air and a block that cools slowly, each with the errors of sensor and air',
+      ],
       ['Opens', 'by a reading at the head, never by the clock'],
     ],
     caution: 'Hot coolant under a cap scalds. Leave it shut until the head is cold.',

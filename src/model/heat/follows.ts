@@ -17,18 +17,21 @@ export interface OpenLine {
   readonly state: 'unsaid' | 'open' | 'done';
   /** By this it is ended, while it is open. */
   readonly key?: string;
+  /** What came of it, where somebody said so. */
+  readonly outcome?: string;
 }
 
 export interface Follow extends OpenLine {
-  readonly what: (typeof FOLLOWING)[number];
+  readonly what: string;
 }
 
 /** Where something stands by the list of what is open, as far as it was said since an hour. */
 export function openLineOf(words: string, lines: readonly BuildLine[], since: string): OpenLine {
   const said = lines.findLast((line) => line.kind === 'loose' && line.body.words === words && writtenAt(line) >= since);
   if (!said) return { words, state: 'unsaid' };
-  const isEnded = lines.some((line) => line.kind === 'tight' && line.body.of === said.id);
-  return isEnded ? { words, state: 'done' } : { words, state: 'open', key: said.id };
+  const ended = lines.find((line) => line.kind === 'tight' && line.body.of === said.id);
+  if (ended?.kind !== 'tight') return { words, state: 'open', key: said.id };
+  return { words, state: 'done', ...(ended.body.words && { outcome: ended.body.words }) };
 }
 
 /** What follows the last time that a joint was gone over; undefined where it never was. */
@@ -39,5 +42,8 @@ export function followsOf(
   const last = tightenings.findLast(({ tightening, state }) => tightening.purpose === 'retorque' && state.complete);
   const since = last?.events.at(-1)?.recordedAt;
   if (since === undefined) return undefined;
-  return FOLLOWING.map((what): Follow => ({ what, ...openLineOf(`After ${joint.name}: ${what}`, lines, since) }));
+  return (joint.detail.follows ?? FOLLOWING).map((what): Follow => ({
+    what,
+    ...openLineOf(`After ${joint.name}: ${what}`, lines, since),
+  }));
 }

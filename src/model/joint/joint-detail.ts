@@ -173,6 +173,8 @@ export interface JointDetail extends FigureDetail {
   readonly gasketSays: GasketSays;
   /** Who says how and when it is gone over, in the shop's own words: a page, a leaflet, a bulletin. */
   readonly retorqueSource: string;
+  /** What is looked at after it was gone over, in order; null: what the shop usually looks at. */
+  readonly follows: readonly string[] | null;
 }
 
 /** What a gasket says of going over it; `unread` until somebody looked. */
@@ -247,6 +249,7 @@ export const PLAIN_DETAIL: JointDetail = {
   again: [],
   gasketSays: 'unread',
   retorqueSource: '',
+  follows: null,
   changeMeans: null,
   leftUnknown: [],
   slope: null,

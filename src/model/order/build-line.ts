@@ -47,7 +47,8 @@ export type BuildLine =
   | Line<'aid-in', { readonly name: string; readonly count: number; readonly inside: boolean }>
   | Line<'aid-out', { readonly of: string; readonly count: number }>
   | Line<'loose', { readonly words: string }>
-  | Line<'tight', { readonly of: string }>
+  // What came of it, where that is worth a word: clearances by feelers, before and after.
+  | Line<'tight', { readonly of: string; readonly words?: string }>
   | Line<'swarf', { readonly words: string }>
   | Line<'turned', { readonly words: string }>
   | OfStep<'exchanged', { readonly words: string }>

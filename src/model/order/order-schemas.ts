@@ -117,7 +117,7 @@ const BODIES: Readonly<Record<BuildLineKind, Joi.ObjectSchema>> = {
   }),
   'aid-out': Joi.object({ of: Joi.string().max(120).required(), count: count() }),
   loose: Joi.object({ words: said(200).messages({ 'string.empty': 'Say what is loose, and where.' }) }),
-  tight: Joi.object({ of: Joi.string().max(120).required() }),
+  tight: Joi.object({ of: Joi.string().max(120).required(), words: words() }),
   swarf: Joi.object({ words: said(200).messages({ 'string.empty': 'Say what was cut, honed or filed.' }) }),
   turned: Joi.object({ words: words(200).required() }),
   exchanged: Joi.object({ words: said(200).messages({ 'string.empty': 'Say what was exchanged.' }) }),

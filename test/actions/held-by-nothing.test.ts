@@ -69,7 +69,13 @@ test('the practice of one engine is told by its name, and its version rises by o
 describe('a retorque that was done', () => {
   const head = () => jointNamed(shop, 'demo-f-joint-head');
   const start = () =>
-    startRetorqueAction({ jointId: head().id, version: head().version, asPulled: false, reason: 'as the page has it' });
+    startRetorqueAction({
+      jointId: head().id,
+      version: head().version,
+      asPulled: false,
+      reason: 'as the page has it',
+      film: 'as-pulled',
+    });
   const goneRound = (href: string) => {
     const id = href.split('/').at(-1) ?? '';
     const { plan } = there(shop.tightenings.find(id));

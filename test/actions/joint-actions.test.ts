@@ -312,7 +312,7 @@ describe('a retorque', () => {
     );
   };
   const retorque = (version = there(shop.joints.find(HEAD)).version, more: object = {}) =>
-    startRetorqueAction({ jointId: HEAD, version, ...more });
+    startRetorqueAction({ jointId: HEAD, version, film: 'as-pulled', ...more });
   test('follows the thread and not the sheet: what was pulled in paste is gone over at the figure for paste', async () => {
     await cold();
     const joint = there(shop.joints.find(HEAD));
@@ -326,6 +326,27 @@ describe('a retorque', () => {
     expect(plan).toMatchObject({ ladder: pulled.ladder, filmName: pulled.filmName, unit: pulled.unit });
     const settings = plan.steps.flatMap((step) => (step.kind === 'pull' ? [step.setting] : []));
     expect(new Set(settings)).toEqual(new Set([26.5]));
+  });
+  test('asks how the lubricant is found, and keeps what that does to the load', async () => {
+    await cold();
+    expect(await refusedWhole(shop, () => retorque(undefined, { film: '' }))).toMatchObject({ code: 'film-unsaid' });
+    expect(await refusedWhole(shop, () => retorque(undefined, { film: 'wet' }))).toMatchObject({ code: 'bad-field' });
+    const pulled = there(shop.tightenings.ofJoint(HEAD).findLast(({ purpose }) => purpose === 'final')).plan;
+    const { href } = await accepted(retorque(undefined, { film: 'dried' }));
+    const { plan } = there(shop.tightenings.find(idOf({ href })));
+    expect(plan).toMatchObject({ filmFound: 'dried', ladder: { target_Nm: pulled.ladder.target_Nm } });
+    expect(plan.guards.map(({ code }) => code)).toContain('film-dried');
+    expect(plan.ladder.band.p5_N).toBeCloseTo(0.85 * pulled.ladder.band.p5_N, 6);
+    expect(plan.ladder.band.p95_N).toBe(pulled.ladder.band.p95_N);
+    expect(plan.ladder.notes.map(({ code }) => code)).toContain('film-dried');
+  });
+  test('a stuck thread wants a reason of today, whatever it was first pulled for', async () => {
+    await cold();
+    expect(await refusedWhole(shop, () => retorque(undefined, { film: 'stuck' }))).toMatchObject({
+      code: 'needs-reason',
+    });
+    const { href } = await accepted(retorque(undefined, { film: 'stuck', reason: 'to see whether it moves' }));
+    expect(there(shop.tightenings.find(idOf({ href }))).plan).toMatchObject({ filmFound: 'stuck' });
   });
   test('asks the fits’ gate and the stops again', async () => {
     await cold();

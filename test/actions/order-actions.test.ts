@@ -312,7 +312,13 @@ describe('the bench asks the order', () => {
     const at = new Date(Date.now() - 60_000).toISOString();
     shop.heat.addReading({ id: 'cold', engineId: FOURTEEN, cycleId: cycle.id, at, head_C: 15, ambient_C: 15 }, at);
     const problem = await refused(
-      startRetorqueAction({ jointId: head.id, version: head.version, asPulled: false, reason: 'never mind' }),
+      startRetorqueAction({
+        jointId: head.id,
+        version: head.version,
+        asPulled: false,
+        reason: 'never mind',
+        film: 'as-pulled',
+      }),
     );
     expect(problem.code).toBe('aid-in');
   });

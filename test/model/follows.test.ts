@@ -12,7 +12,10 @@ const round = (at: number, complete = true, purpose: Purpose = 'retorque') => ({
   state: { complete },
 });
 const head = (...tightenings: readonly object[]) =>
-  ({ joint: { name: 'Head', detail: { follows: null } }, tightenings }) as unknown as Pick<JointState, 'joint' | 'tightenings'>;
+  ({ joint: { name: 'Head', detail: { follows: null } }, tightenings }) as unknown as Pick<
+    JointState,
+    'joint' | 'tightenings'
+  >;
 const loose = (id: string, words: string, at: number): BuildLine => ({
   id,
   kind: 'loose',

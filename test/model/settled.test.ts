@@ -4,7 +4,7 @@ import { slopeOfStiffness, slopeRead, type SlopeReading } from '@/core/heat';
 import { threadNamed } from '@/core/thread';
 import { roundState, type BenchEvent, type PullOutcome } from '@/core/tightening';
 import { jointInputs } from '@/db/reads/joint-inputs';
-import { movedOutcome, turnRead } from '@/features/bench/read-words';
+import { movedOutcome, movedRead, turnRead } from '@/features/bench/read-words';
 import { furtherWords, lossWords, verdictWords, workingOfSettled } from '@/features/run-in/settled-words';
 import { isKnown, SETTLED_LOSS, settledOf, settlingFactsOf, type SettlingFacts } from '@/model/heat/settled';
 import { computeJoint } from '@/model/joint/joint-result';
@@ -39,7 +39,7 @@ const clamping = ladder.target_Nm - ladder.prevailing_Nm;
 const SLOPE = { from_Nm: clamping * 0.6, to_Nm: clamping * 0.9, turned_deg: 30 };
 const facts = settlingFactsOf(withSlope(SLOPE));
 
-type Nut = { readonly moved?: number; readonly outcome?: PullOutcome } | undefined;
+type Nut = { readonly moved?: number; readonly broke?: number; readonly outcome?: PullOutcome } | undefined;
 
 /** A round in which each place did what is said of it, the same for all where one thing is said. */
 function round(
@@ -51,9 +51,11 @@ function round(
   const events = plan.steps.flatMap((step, i): readonly (BenchEvent & { readonly recordedAt: string })[] => {
     if (step.kind !== 'pull') return [];
     const nut = Array.isArray(nuts) ? (nuts as readonly Nut[])[step.position] : (nuts as Nut);
-    const { moved, outcome = 'pulled' } = nut ?? {};
+    const { moved, broke, outcome = 'pulled' } = nut ?? {};
     const line = { id: `pull-${at}-${i}`, kind: 'pull' as const, step: i, outcome, at: YARD_NOW, recordedAt: YARD_NOW };
-    return [{ ...line, ...(moved !== undefined && { turned_deg: moved }) }];
+    return [
+      { ...line, ...(moved !== undefined && { turned_deg: moved }), ...(broke !== undefined && { broke_Nm: broke }) },
+    ];
   });
   const startedAt = new Date(NOW + at * 86_400_000).toISOString();
   return {
@@ -116,6 +118,37 @@ describe('what a nut had lost', () => {
       expect(isKnown(found) && found.high).toBeGreaterThan(0.15);
       expect(isKnown(found) && found.high).toBeLessThan(0.25);
     }
+  });
+  test('by the figure at which it broke away, where its movement is not known or says nothing', () => {
+    const asked = ladder.setting.rounded * 1.3558;
+    const straight = lastNut([round(1, { broke: asked }, STRAIGHT)]);
+    expect(straight).toMatchObject({ is: 'broke-away' });
+    // At its own figure, with a film that holds: a tenth to a quarter may be gone, and may not.
+    if (!isKnown(straight)) throw new Error('it is not known');
+    expect(straight.low).toBeGreaterThan(0.05);
+    expect(straight.high).toBeLessThan(0.25);
+    // Loosening takes less: the same figure tells of all of its load.
+    expect(lastNut([round(1, { broke: asked })])).toMatchObject({ is: 'broke-away', low: 0 });
+    expect(lastNut([round(1, { broke: asked, moved: 6 })])).toMatchObject({ is: 'moved' });
+    const bare = settlingFactsOf(withSlope(null));
+    const without = { ...bare, '': { ...there(bare['']), slope: undefined } } as typeof facts;
+    expect(lastNut([round(1, { broke: asked, moved: 6 })], without)).toMatchObject({ is: 'broke-away' });
+  });
+  test('in a film that has dried it may have lost so much more, and a stuck thread says nothing', () => {
+    const [plain, dried] = [
+      lastNut([round(1, all(6))]),
+      lastNut([round(1, all(6), { ...SLACKENED, filmFound: 'dried' })]),
+    ];
+    if (!isKnown(plain) || !isKnown(dried)) throw new Error('it is not known');
+    expect(dried.high - plain.high).toBeCloseTo(0.15, 9);
+    expect([dried.low, dried.middle]).toEqual([plain.low, plain.middle]);
+    expect(lastNut([round(1, all(6), { ...SLACKENED, filmFound: 'stuck' })])).toEqual({ is: 'stuck' });
+    expect(
+      settled([
+        round(1, all(0), { ...SLACKENED, filmFound: 'dried' }),
+        round(2, all(0), { ...SLACKENED, filmFound: 'dried' }),
+      ])?.isSettled,
+    ).toBe(false);
   });
   test('is not said by a plain pull, one that went over, or a hand that feels', () => {
     expect(lastNut([round(1, undefined)])).toEqual({ is: 'unsaid' });
@@ -275,6 +308,15 @@ describe('in words', () => {
     expect(movedOutcome({ act: 'pull' }, 0)).toBe('did-not-move');
     expect(movedOutcome({ act: 'slacken-and-pull' }, 0)).toBe('pulled');
     expect(movedOutcome({ act: 'pull' }, 4)).toBe('pulled');
+    expect(movedRead('8')).toEqual({ turned_deg: 8 });
+    expect(movedRead('8° at 24,5')).toEqual({ turned_deg: 8, broke: 24.5 });
+    expect(movedRead('at 24')).toEqual({ broke: 24 });
+    expect([movedRead(''), movedRead('a bit'), movedRead('8 at'), movedRead('8 at -2')]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
     expect([turnRead('0'), turnRead('12°'), turnRead('-3')]).toEqual([0, 12, undefined]);
   });
 });

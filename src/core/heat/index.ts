@@ -15,6 +15,7 @@ export {
 } from './retorque';
 export {
   settlement,
+  settlementByBreakAway,
   slopeOfStiffness,
   slopeRead,
   type MovedNut,

@@ -71,6 +71,17 @@ export interface Settlement {
 
 const MAX_STATIC_RATIO = 5;
 
+/** A nut whose figure was read as it broke away. */
+export interface BrokenAway extends SettlementShared, Omit<TurnedFastener, 'prevailing_Nm'> {
+  /** At the fastener. */
+  readonly broke_Nm: number;
+  /** Whether it was slackened or tightened as it broke away. */
+  readonly way: 'loosening' | 'tightening';
+  /** Static friction over moving, between which it lies. */
+  readonly staticLow: number;
+  readonly staticHigh: number;
+}
+
 /** What of the torque turns the nut against its clamp load. @throws DomainError bad-field */
 function clampingTorque({ torque_Nm, prevailing_Nm = 0 }: SettlementShared): number {
   assertPositive(torque_Nm, 'torque_Nm');
@@ -98,6 +109,34 @@ function leastOfUnmoved(nut: UnmovedNut): number {
   assertWithin(nut.staticRatio, 1, MAX_STATIC_RATIO, 'staticRatio');
   const [arm, lift] = [tighteningArm(fastener), liftArm(nut.thread)];
   return arm / (lift + nut.staticRatio * (arm - lift));
+}
+
+/**
+ * What was left of a nut's clamp load, from the figure at which it broke away: tightening F1 = (Tb − Tp)/(p + ρf),
+ * loosening F1 = (Tb − Tp)/(ρf − p), with f its friction arm, p its lead and ρ static friction over moving.
+ * @throws DomainError bad-field; self-loosening where its friction does not hold it
+ */
+export function settlementByBreakAway(nut: BrokenAway): Settlement {
+  const clamping_Nm = clampingTorque(nut);
+  const breaking_Nm = clampingTorque({ ...nut, torque_Nm: nut.broke_Nm });
+  const fastener: TurnedFastener = { ...nut, prevailing_Nm: 0 };
+  assertTurned(fastener);
+  assertWithin(nut.staticLow, 1, MAX_STATIC_RATIO, 'staticLow');
+  assertWithin(nut.staticHigh, nut.staticLow, MAX_STATIC_RATIO, 'staticHigh');
+  const [arm, lift] = [tighteningArm(fastener), liftArm(nut.thread)];
+  const sign = nut.way === 'loosening' ? -1 : 1;
+  const at = (ratio: number) => {
+    const holds = ratio * (arm - lift) + sign * lift;
+    if (!(holds > 0))
+      throw new DomainError('self-loosening', 'With so little friction it comes loose by itself.', 'muThread');
+    return Math.min(1, ((breaking_Nm / clamping_Nm) * arm) / holds);
+  };
+  return {
+    remaining: at(Math.sqrt(nut.staticLow * nut.staticHigh)),
+    low: at(nut.staticHigh),
+    high: at(nut.staticLow),
+    notes: [],
+  };
 }
 
 /**

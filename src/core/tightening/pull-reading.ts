@@ -7,6 +7,8 @@ export interface PullReading {
   readonly read_Nm?: number;
   /** How far the fastener turned while it was pulled. */
   readonly turned_deg?: number;
+  /** At which it broke away, of one that is gone over again: loosening where it is slackened first, else tightening. */
+  readonly broke_Nm?: number;
   /** The instrument that told it; left out where it was read by eye. */
   readonly instrument?: string;
   /** The instrument's own name of this reading: one reading is one pull. */

@@ -7,3 +7,5 @@ ALTER TABLE heat_event ADD COLUMN reads REAL;
 ALTER TABLE heat_event ADD COLUMN unit TEXT;
 ALTER TABLE heat_event ADD COLUMN jump_from REAL;
 ALTER TABLE heat_event ADD COLUMN jump_to REAL;
+-- At which figure a nut broke away when it was gone over again.
+ALTER TABLE bench_event ADD COLUMN broke_nm REAL;

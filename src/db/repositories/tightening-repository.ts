@@ -25,6 +25,7 @@ interface EventRow {
   readonly words: string | null;
   readonly read_nm: number | null;
   readonly turned_deg: number | null;
+  readonly broke_nm: number | null;
   readonly instrument: string | null;
   readonly reading_id: string | null;
   readonly strikes_id: string | null;
@@ -46,6 +47,7 @@ const EVENT_COLUMNS = [
   'words',
   'read_nm',
   'turned_deg',
+  'broke_nm',
   'instrument',
   'reading_id',
   'who',
@@ -57,6 +59,7 @@ const EVENT_COLUMNS = [
 const readingOf = (row: EventRow): PullReading => ({
   ...(row.read_nm !== null && { read_Nm: row.read_nm }),
   ...(row.turned_deg !== null && { turned_deg: row.turned_deg }),
+  ...(row.broke_nm !== null && { broke_Nm: row.broke_nm }),
   ...(row.instrument !== null && { instrument: row.instrument }),
   ...(row.reading_id !== null && { readingId: row.reading_id }),
 });
@@ -85,10 +88,11 @@ const toRound = (row: RoundRow): Round => ({
 function details(event: BenchEvent, { steps }: TighteningPlan) {
   const isPulled = event.kind === 'pull' || event.kind === 'again';
   const step = isPulled ? (steps[event.step] as PullStep) : undefined;
-  const { read_Nm, turned_deg, instrument, readingId }: PullReading = isPulled ? event : {};
+  const { read_Nm, turned_deg, broke_Nm, instrument, readingId }: PullReading = isPulled ? event : {};
   return {
     read_Nm: read_Nm ?? null,
     turned_deg: turned_deg ?? null,
+    broke_Nm: broke_Nm ?? null,
     instrument: instrument ?? null,
     readingId: readingId ?? null,
     step: event.kind === 'strike' ? null : event.step,
@@ -156,9 +160,9 @@ const prepared = (db: Database) => ({
   ),
   insertEvent: db.prepare(
     `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at, words,
-       read_nm, turned_deg, instrument, reading_id, who)
+       read_nm, turned_deg, broke_nm, instrument, reading_id, who)
      VALUES (@id, @tighteningId, @kind, @step, @position, @torque_Nm, @outcome, @strikesId, @at, @recordedAt, @words,
-       @read_Nm, @turned_deg, @instrument, @readingId, coalesce(@who, who()))`,
+       @read_Nm, @turned_deg, @broke_Nm, @instrument, @readingId, coalesce(@who, who()))`,
   ),
 });
 

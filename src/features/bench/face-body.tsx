@@ -4,8 +4,9 @@ import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import type { PullOutcome, PullReading } from '@/core/tightening';
+import { torqueToSi } from '@/core/units';
 import type { Purpose } from '@/model/joint/tightening';
-import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { figureAt, kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { SHEET } from '@/interface/shell/sheet-id';
@@ -184,7 +185,15 @@ export function FaceBody(props: FaceBodyProps) {
           isSlotOpen={isSlotOpen}
           onNoSlot={noSlot}
           asksMoved={purpose === 'retorque' && isRead && pulled.turn === undefined}
-          onMoved={(turned_deg) => act(() => put(movedOutcome(plan, turned_deg), undefined, { turned_deg }))}
+          onMoved={({ turned_deg, broke }) =>
+            act(() =>
+              put(movedOutcome(plan, turned_deg), undefined, {
+                ...(turned_deg !== undefined && { turned_deg }),
+                ...(broke !== undefined &&
+                  pulled && { broke_Nm: torqueToSi(broke, figureAt(plan, pulled.position).unit) }),
+              }),
+            )
+          }
           onTurned={(words) => act(() => record.shaftTurned(words))}
           onMain={main}
           onPull={pull}

@@ -3,7 +3,15 @@ import type { PullOutcome, PullStep, Step } from '@/core/tightening';
 import { figureAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { FaceReason } from './face-reason';
 import { FaceStandIn } from './face-stand-in';
-import { NO_FIGURE_READ, NO_TURN_READ, figureRead, turnRead } from './read-words';
+import {
+  NO_FIGURE_READ,
+  NO_MOVE_READ,
+  NO_TURN_READ,
+  figureRead,
+  movedRead,
+  turnRead,
+  type MovedRead,
+} from './read-words';
 import type { BenchRecord } from './use-bench-record';
 import type { HeardAtBench } from './use-heard-wrench';
 import keys from './face-keys.module.css';
@@ -28,7 +36,7 @@ interface Props {
   readonly onNoSlot: () => void;
   /** It is gone over again: how far it moved, from mark to mark, tells whether the joint has settled. */
   readonly asksMoved: boolean;
-  readonly onMoved: (moved_deg: number) => void;
+  readonly onMoved: (moved: MovedRead) => void;
   /** The crank went round, with what was read at it. */
   readonly onTurned: (words: string) => void;
   readonly onMain: () => void;
@@ -124,11 +132,11 @@ function Others({
         <FaceReason
           key={`moved ${round.next}`}
           open="Pulled, and how far it moved"
-          label="How far it moved, mark to mark, degrees"
+          label="How far it moved, in degrees; and the figure at which it broke away: 8 at 24"
           act="It moved so far"
           short
-          check={(typed) => (turnRead(typed) === undefined ? NO_TURN_READ : undefined)}
-          onReason={(typed) => onMoved(turnRead(typed) ?? 0)}
+          check={(typed) => (movedRead(typed) === undefined ? NO_MOVE_READ : undefined)}
+          onReason={(typed) => onMoved(movedRead(typed) ?? {})}
         />
       )}
       {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={round.next} />}

@@ -3,6 +3,7 @@ import { CARES } from '@/model/joint/care';
 import { MAX_KINDS } from '@/model/joint/kind-places';
 import { readingKeys } from '@/model/joint/pull-reading-keys';
 import { PURPOSES } from '@/model/joint/tightening';
+import { FILMS_FOUND } from '@/model/joint/retorque-guards';
 import { PULL_ACTS } from '@/model/joint/tightening-plan';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
@@ -129,6 +130,7 @@ const plan = Joi.object({
   care: oneOf(CARES),
   act: oneOf(PULL_ACTS).required(),
   cycleId: Joi.string(),
+  filmFound: oneOf(FILMS_FOUND),
   asksOver: Joi.boolean().valid(true),
 }).required();
 

@@ -7,11 +7,12 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { engineStateOf, inputsOf, jointStateOf } from '@/model/engine/engine-rows';
 import type { RetorqueState } from '@/core/heat';
 import { headDoubts } from '@/core/heat';
-import type { Guard } from '@/core/joint';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
 import { gateOfRound } from '@/model/order/gate-of-round';
-import type { Joint } from '@/model/joint/joint';
+import { filmGuards, lockerGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
+import { warmHeadOf } from '@/model/joint/warm-head';
+import { tryCore } from '@/model/try-core';
 import { computeJoint, computeKinds, judgedWhole } from '@/model/joint/joint-result';
 import { retorquePlan } from '@/model/joint/round-plan';
 import { changedProblem, wholeChanges } from '@/model/joint/sheet-changes';
@@ -161,21 +162,11 @@ const NOT_AT_A_RETORQUE: ReadonlySet<string> = new Set([
   'plated-unbaked',
 ]);
 
-/** A locker that has set is broken by going over it: the nut is not pulled over it, it is taken off and locked anew. */
-const lockerGuards = ({ todayFilm, detail }: Joint): readonly Guard[] =>
-  todayFilm === 'thread-locker' || (detail.today ?? detail.original).locking === 'compound'
-    ? [
-        {
-          code: 'cured-locker',
-          severity: 'stop',
-          message:
-            'A locker has set on this thread: pulling over it breaks it and reads too high. It is taken off, cleaned, and tightened afresh with new locker.',
-        },
-      ]
-    : [];
+/** Where nobody read the air. */
+const USUAL_AIR_C = 20;
 
 /** Begins the retorque of a joint whose head was read cold, and answers with its face. */
-export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version, asPulled, reason }, bench) => {
+export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version, asPulled, reason, film }, bench) => {
   const { shop, now, nowIso } = bench;
   const joint = found(shop.joints, jointId, 'joint', 'jointId');
   assertWorkedWith(shop, 'joint', jointId);
@@ -196,17 +187,37 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
     const { code, message } = changedProblem(changes);
     throw new DomainError(code, message, 'asPulled');
   }
+  if (film === '')
+    throw new DomainError(
+      'film-unsaid',
+      'Say how the lubricant is found on its threads: the same figure holds less in one that has dried.',
+      'film',
+    );
   const { gate, guards: alsoAgainst } = gateOfRound(engineStateOf(rows), jointId, 'retorque');
   assertGate(gate, 'final');
+  const cost = tryCore(() => warmHeadOf(inputs, worked, rows.engine.headMetal));
+  const warmCost = cost.ok ? cost.result : undefined;
   // The sheet speaks of the thread under the nut only where it is still as it was pulled.
   const own = changes.length === 0 ? judgedWhole(worked, kinds).guards : pulled.guards;
+  const ofToday = [
+    ...filmGuards(film, pulled),
+    ...warmGuards(
+      joint,
+      rows.engine.headMetal,
+      warmCost,
+      retorque.state === 'open' ? (retorque.reading?.ambient_C ?? USUAL_AIR_C) : USUAL_AIR_C,
+    ),
+  ];
   const guards = [
     ...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)),
     ...[joint, ...kinds.map(({ inputs: of }) => of.joint)].flatMap(lockerGuards).slice(0, 1),
+    ...ofToday,
   ];
+  // What was found today is answered for today: the reason that it was first pulled with speaks of something else.
+  assertReasoned(ofToday, reason);
   const given = reason || pulled.reason || '';
   assertReasoned([...guards, ...alsoAgainst], given);
-  const plan = retorquePlan(inputs, pulled, { cycleId, guards, alsoAgainst, reason: given });
+  const plan = withFilmFound(retorquePlan(inputs, pulled, { cycleId, guards, alsoAgainst, reason: given }), film);
   const id = nanoid(12);
   shop.tightenings.start({ id, jointId, purpose: 'retorque', plan, startedAt: nowIso });
   return { href: `/face/${id}` };

@@ -14,6 +14,8 @@ import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
+import { FILMS_FOUND, type FilmFound } from '@/model/joint/retorque-guards';
+import { choices } from '@/interface/words/choices';
 import type { WarmHead } from '@/model/joint/warm-head';
 import { startRetorqueAction } from './actions';
 import { CycleForm } from './cycle-form';
@@ -59,19 +61,27 @@ function Warm({ warm, href }: { readonly warm: WarmHead; readonly href: string }
   );
 }
 
+const FILM_CHOICES = choices(FILMS_FOUND, {
+  'as-pulled': 'As it was pulled',
+  dried: 'Dried or burnished',
+  stuck: 'Stuck, rusted, varnished',
+});
+
 /** One joint's retorque: what it waits for, and the way to the face when it is open. */
 function Due({ due }: { readonly due: RetorqueDue }) {
   const router = useRouter();
   const { act, pending, problem } = useAct();
-  const [asks, setAsks] = useState<'changed' | 'reason'>();
+  const [asks, setAsks] = useState<'changed' | 'film' | 'reason'>();
+  const [film, setFilm] = useState<FilmFound | ''>('');
   const [asPulled, setAsPulled] = useState(false);
   const [reason, setReason] = useState('');
-  const go = (pulled = asPulled) =>
+  const go = (pulled = asPulled, found = film) =>
     act(
-      () => startRetorqueAction({ jointId: due.jointId, version: due.version, asPulled: pulled, reason }),
+      () => startRetorqueAction({ jointId: due.jointId, version: due.version, asPulled: pulled, reason, film: found }),
       ({ href }) => router.push(href),
       ({ code }) => {
         if (code === 'sheet-changed') setAsks('changed');
+        if (code === 'film-unsaid') setAsks('film');
         if (code === 'needs-reason') setAsks('reason');
       },
     );
@@ -89,7 +99,9 @@ function Due({ due }: { readonly due: RetorqueDue }) {
           </span>
         )}
         {due.warm && <Warm warm={due.warm} href={due.href} />}
-        {problem && <span className={styles.refusal}>{problem.message}</span>}
+        {problem && (
+          <span className={problem.code === 'film-unsaid' ? styles.steady : styles.refusal}>{problem.message}</span>
+        )}
         {asks === 'changed' && problem?.code === 'sheet-changed' && (
           <span className={styles.answers}>
             <Button
@@ -101,6 +113,22 @@ function Due({ due }: { readonly due: RetorqueDue }) {
               It is as it was pulled
             </Button>
             <Link href={due.href}>Coated afresh: to its sheet</Link>
+          </span>
+        )}
+        {asks === 'film' && problem?.code === 'film-unsaid' && (
+          <span className={styles.answers} role="group" aria-label="How the lubricant is found">
+            {FILM_CHOICES.map(({ value, label }) => (
+              <Button
+                key={value}
+                onClick={() => {
+                  setFilm(value);
+                  go(asPulled, value);
+                }}
+              >
+                {label}
+              </Button>
+            ))}
+            <Link href={due.href}>Cleaned and coated afresh: to its sheet</Link>
           </span>
         )}
         {asks === 'reason' && (

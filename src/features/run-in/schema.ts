@@ -4,6 +4,7 @@ import Joi from 'joi';
 import { DISTANCE_UNITS, METER_UNITS, type DistanceUnit, type MeterUnit } from '@/core/heat';
 import type { SeenAtRun } from '@/model/heat/heat-log';
 import { CYCLE_EXTRAS, MAX_METER } from '@/model/heat/heat-schemas';
+import { FILMS_FOUND, type FilmFound } from '@/model/joint/retorque-guards';
 import { oneOf } from '@/model/one-of';
 
 const id = Joi.string().min(8).max(40).required();
@@ -113,11 +114,19 @@ export const strikeSchema = Joi.object<{ id: string; engineId: string; strikesId
   strikesId: Joi.string().required(),
 });
 
-export const retorqueSchema = Joi.object<{ jointId: string; version: number; asPulled: boolean; reason: string }, true>(
-  {
-    jointId: Joi.string().required(),
-    version: readVersion,
-    asPulled: Joi.boolean().default(false),
-    reason: Joi.string().trim().max(400).allow('').default(''),
-  },
-);
+export interface RetorqueFields {
+  readonly jointId: string;
+  readonly version: number;
+  readonly asPulled: boolean;
+  readonly reason: string;
+  /** How the lubricant is found; empty until somebody said so. */
+  readonly film: FilmFound | '';
+}
+
+export const retorqueSchema = Joi.object<RetorqueFields, true>({
+  jointId: Joi.string().required(),
+  version: readVersion,
+  asPulled: Joi.boolean().default(false),
+  reason: Joi.string().trim().max(400).allow('').default(''),
+  film: oneOf(FILMS_FOUND).allow('').default(''),
+});

@@ -10,8 +10,12 @@ export function lossWords(nut: NutLoss): string {
       return `moved ${Number(nut.moved_deg.toFixed(1))}°: ${pct(nut.middle)}\u00a0% (${pct(nut.low)} to ${pct(nut.high)})`;
     case 'unmoved':
       return `did not move: at most ${pct(nut.high)}\u00a0%`;
+    case 'broke-away':
+      return `by the figure at which it broke away: ${pct(nut.middle)}\u00a0% (${pct(nut.low)} to ${pct(nut.high)})`;
     case 'locked':
       return 'a locker has set: says nothing';
+    case 'stuck':
+      return 'its thread was stuck: says nothing';
     case 'changed':
       return 'pulled with another thread or lubricant than the sheet has: says nothing';
     case 'no-slope':

@@ -15,9 +15,10 @@ export function readWords(
   { significant, plain }: Writes,
 ): string {
   const { unit } = figureAt(plan, step.position);
-  const { read_Nm, turned_deg, instrument } = reading;
+  const { read_Nm, turned_deg, broke_Nm, instrument } = reading;
   return [
     ...(read_Nm === undefined ? [] : [`read ${significant(torqueFromSi(read_Nm, unit))} ${unit}`]),
+    ...(broke_Nm === undefined ? [] : [`broke away at ${significant(torqueFromSi(broke_Nm, unit))} ${unit}`]),
     ...(turned_deg === undefined ? [] : [`turned ${plain(Number(turned_deg.toFixed(1)))}°`]),
     ...(instrument === undefined || (read_Nm === undefined && turned_deg === undefined) ? [] : [`by ${instrument}`]),
   ].join(', ');

@@ -1,4 +1,4 @@
-import { settlement, slopeOfStiffness, slopeRead, type Settlement } from '@/core/heat';
+import { settlement, settlementByBreakAway, slopeOfStiffness, slopeRead, type Settlement } from '@/core/heat';
 import { settling, type Settling } from '@/core/statistics';
 import { ANGLE_BY_EYE_DEG, type BenchEvent, type PullStep } from '@/core/tightening';
 import { threadNamed } from '@/core/thread';
@@ -11,6 +11,7 @@ import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
 import { askedAt } from '@/model/joint/pull-reading';
+import { DRIED_LESS } from '@/model/joint/retorque-guards';
 import { figureAt, kindAt, type PlannedFigure, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { slopedOf, slopeToday } from '@/model/joint/sheet-changes';
 import { tryCore } from '@/model/try-core';
@@ -21,6 +22,7 @@ const RUNNING = 2;
 
 /** @source 1.1 to 1.3 dry or after a heat cycle; the most is taken, for it bounds the least */
 const STATIC_RATIO = 1.3;
+const STATIC_LEAST = 1.1;
 
 /** What a movement of one kind of fastener is turned into clamp load with. */
 export interface SettlingFacts {
@@ -35,17 +37,18 @@ export interface SettlingFacts {
 }
 
 /** What a nut had lost when it was gone over, as shares of its clamp load; or why nobody can say. */
-export type NutLoss = KnownLoss | { readonly is: 'unsaid' | 'no-slope' | 'locked' | 'changed' };
+export type NutLoss = KnownLoss | { readonly is: 'unsaid' | 'no-slope' | 'locked' | 'stuck' | 'changed' };
 
 export interface KnownLoss {
-  readonly is: 'moved' | 'unmoved';
+  readonly is: 'moved' | 'unmoved' | 'broke-away';
   readonly moved_deg: number;
   readonly middle: number;
   readonly low: number;
   readonly high: number;
 }
 
-export const isKnown = (nut: NutLoss | undefined): nut is KnownLoss => nut?.is === 'moved' || nut?.is === 'unmoved';
+export const isKnown = (nut: NutLoss | undefined): nut is KnownLoss =>
+  nut?.is === 'moved' || nut?.is === 'unmoved' || nut?.is === 'broke-away';
 
 export interface SettledRound {
   readonly roundId: string;
@@ -111,7 +114,7 @@ export function settlingFactsOf(setting: JointInputs): Readonly<Record<string, S
 
 type Pulled = Extract<BenchEvent, { kind: 'pull' | 'again' }>;
 
-const lossOf = (is: 'moved' | 'unmoved', moved_deg: number, { remaining, low, high }: Settlement): NutLoss => ({
+const lossOf = (is: KnownLoss['is'], moved_deg: number, { remaining, low, high }: Settlement): NutLoss => ({
   is,
   moved_deg,
   middle: 1 - remaining,
@@ -123,6 +126,27 @@ const lossOf = (is: 'moved' | 'unmoved', moved_deg: number, { remaining, low, hi
 const isOfOther = ({ of }: SettlingFacts, { thread, films }: PlannedFigure): boolean =>
   thread !== of.thread || (films !== undefined && (films.thread !== of.threadFilm || films.head !== of.headFilm));
 
+/** By the figure at which it broke away, read in the wrench's own figures. */
+function lossByBreakAway(
+  { fastener, prevailing_Nm }: SettlingFacts,
+  plan: TighteningPlan,
+  step: PullStep,
+  broke_Nm: number,
+): NutLoss {
+  const found = tryCore(() =>
+    settlementByBreakAway({
+      ...fastener,
+      torque_Nm: step.torque_Nm,
+      broke_Nm: (broke_Nm * step.torque_Nm) / askedAt(plan, step).asked_Nm,
+      prevailing_Nm,
+      way: plan.act === 'slacken-and-pull' ? 'loosening' : 'tightening',
+      staticLow: STATIC_LEAST,
+      staticHigh: STATIC_RATIO,
+    }),
+  );
+  return found.ok ? lossOf('broke-away', 0, found.result) : { is: 'unsaid' };
+}
+
 /** What a nut had lost, by what it did at its pull. */
 export function lossAt(
   facts: SettlingFacts | undefined,
@@ -132,6 +156,7 @@ export function lossAt(
 ): NutLoss {
   if (!pulled || !facts || plan.care === 'hand' || pulled.outcome === 'went-over') return { is: 'unsaid' };
   if (facts.isLocked) return { is: 'locked' };
+  if (plan.filmFound === 'stuck') return { is: 'stuck' };
   if (isOfOther(facts, figureAt(plan, step.position))) return { is: 'changed' };
   const { fastener, slope } = facts;
   // Slackened first, a nut that comes back to its mark lost nothing; pulled straight, it only holds against the wrench.
@@ -148,7 +173,10 @@ export function lossAt(
     );
     return found.ok ? lossOf('unmoved', 0, found.result) : { is: 'unsaid' };
   }
-  const { turned_deg } = pulled;
+  const { turned_deg, broke_Nm } = pulled;
+  // Movement says it best; where it was not read, or cannot be turned into a load, the figure at which it broke away does.
+  if (broke_Nm !== undefined && (turned_deg === undefined || !slope))
+    return lossByBreakAway(facts, plan, step, broke_Nm);
   if (turned_deg === undefined) return { is: 'unsaid' };
   if (!slope) return { is: 'no-slope' };
   // A slope that was read is in the wrench's figures, and so is the torque that is set against it.
@@ -162,7 +190,10 @@ export function lossAt(
       angleError_deg: ANGLE_BY_EYE_DEG,
     }),
   );
-  return found.ok ? lossOf('moved', turned_deg, found.result) : { is: 'unsaid' };
+  if (!found.ok) return { is: 'unsaid' };
+  // In a film that dried the figure is come to sooner: what it moved may be so much short of what it had lost.
+  const short = plan.filmFound === 'dried' ? DRIED_LESS : 0;
+  return lossOf('moved', turned_deg, { ...found.result, low: Math.max(0, found.result.low - short) });
 }
 
 /** What each place had lost when it was gone over in a round. */
@@ -196,7 +227,8 @@ function retorquesOf({ tightenings, final }: Pick<JointState, 'tightenings' | 'f
 }
 
 const isUnder = (nut: NutLoss | undefined): boolean => isKnown(nut) && nut.high <= SETTLED_LOSS;
-const isOver = (nut: NutLoss | undefined): boolean => nut?.is === 'moved' && nut.middle > SETTLED_LOSS;
+const isOver = (nut: NutLoss | undefined): boolean =>
+  (nut?.is === 'moved' || nut?.is === 'broke-away') && nut.middle > SETTLED_LOSS;
 
 /** How the joint goes on settling, by the nuts that were seen to move in every round. */
 function furtherOf(rounds: readonly SettledRound[]): Settled['further'] {

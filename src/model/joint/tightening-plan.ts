@@ -54,6 +54,8 @@ export interface TighteningPlan extends PlannedFigure {
   readonly act: PullAct;
   /** The heat cycle that this retorque answers. */
   readonly cycleId?: string;
+  /** Of a retorque: how the lubricant was found; older plans do not say. */
+  readonly filmFound?: 'as-pulled' | 'dried' | 'stuck';
   /** Whether a fastener that went over at its final figure is to be seen to before it is done; older plans do not ask. */
   readonly asksOver?: true;
 }

@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { coldWithin, settlement } from '@/core/heat';
+import { coldWithin, settlement, settlementByBreakAway } from '@/core/heat';
+import { liftArm, tighteningArm } from '@/core/joint';
 import { settling } from '@/core/statistics';
-import { readThread } from '@/core/thread';
+import { readThread, threadNamed } from '@/core/thread';
 import { reckon } from '@/reckoner/reckon';
 import { codeOf, fieldOf } from '../code-of';
 
@@ -170,4 +171,65 @@ describe('how a joint settles', () => {
     ['bad-field', [[1, NaN, 0.2]]],
     ['bad-field', [[1, 1e10, 0.2]]],
   ])('%s: %j', (code, losses) => expect(codeOf(() => settling({ losses }))).toBe(code));
+});
+
+describe('what a nut had left, by the figure at which it broke away', () => {
+  const thread = threadNamed('3/8 BSF');
+  const nut = {
+    thread,
+    bearing: { outer_mm: 16, inner_mm: 10 },
+    muThread: 0.13,
+    muHead: 0.13,
+    torque_Nm: 30,
+    staticLow: 1.1,
+    staticHigh: 1.3,
+  };
+  const [arm, lift] = [tighteningArm({ ...nut, prevailing_Nm: 0 }), liftArm(thread)];
+
+  test('by hand, tightening and loosening', () => {
+    const f = arm - lift;
+    const tight = settlementByBreakAway({ ...nut, broke_Nm: 28, way: 'tightening' });
+    expect(tight.low).toBeCloseTo(((28 / 30) * arm) / (lift + 1.3 * f), 9);
+    expect(tight.high).toBeCloseTo(((28 / 30) * arm) / (lift + 1.1 * f), 9);
+    const loose = settlementByBreakAway({ ...nut, broke_Nm: 22, way: 'loosening' });
+    expect(loose.low).toBeCloseTo(((22 / 30) * arm) / (1.3 * f - lift), 9);
+    expect(loose.low).toBeLessThan(loose.remaining);
+    expect(loose.remaining).toBeLessThan(loose.high);
+  });
+
+  test('of a nut at its full load loosening takes less than tightening did, by the printed share', () => {
+    // 0.67 to 0.81, with the same friction both ways.
+    const share = (arm - 2 * lift) / arm;
+    expect(share).toBeGreaterThan(0.6);
+    expect(share).toBeLessThan(0.82);
+    const full = settlementByBreakAway({ ...nut, broke_Nm: 30 * share, way: 'loosening', staticLow: 1, staticHigh: 1 });
+    expect(full.remaining).toBeCloseTo(1, 9);
+  });
+
+  test('its ends enclose it, more torque is more load, and none is over the whole', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.constantFrom('tightening' as const, 'loosening' as const),
+        fc.double({ min: 0.06, max: 0.3, noNaN: true }),
+        (broke_Nm, way, mu) => {
+          const of = (torque: number) =>
+            settlementByBreakAway({ ...nut, muThread: mu, muHead: mu, broke_Nm: torque, way });
+          const { low, remaining, high } = of(broke_Nm);
+          expect(low).toBeLessThanOrEqual(remaining + 1e-12);
+          expect(remaining).toBeLessThanOrEqual(high + 1e-12);
+          expect(high).toBeLessThanOrEqual(1);
+          expect(of(broke_Nm * 1.1).low).toBeGreaterThanOrEqual(low - 1e-12);
+        },
+      ),
+    ));
+
+  test('what comes loose by itself, or turns no harder than by itself, is refused', () => {
+    expect(
+      codeOf(() => settlementByBreakAway({ ...nut, muThread: 0.001, muHead: 0.001, broke_Nm: 5, way: 'loosening' })),
+    ).toBe('self-loosening');
+    expect(codeOf(() => settlementByBreakAway({ ...nut, broke_Nm: 2, prevailing_Nm: 3, way: 'tightening' }))).toBe(
+      'bad-field',
+    );
+  });
 });

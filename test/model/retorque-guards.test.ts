@@ -1,0 +1,39 @@
+import { describe, expect, test } from '@jest/globals';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { filmGuards, warmGuards } from '@/model/joint/retorque-guards';
+
+const NO_LOAD = { ladder: { band: { p5_N: 0, p50_N: 0, p95_N: 0 } } } as never;
+const LOAD = { ladder: { band: { p5_N: 18_000, p50_N: 20_000, p95_N: 23_000 } } } as never;
+
+describe('what stands against going over a joint', () => {
+  test('a film as it was pulled asks nothing, a dried one tells what it costs, a stuck one stops', () => {
+    expect(filmGuards('as-pulled', LOAD)).toEqual([]);
+    expect(filmGuards('dried', LOAD)).toMatchObject([
+      { severity: 'ask', message: expect.stringContaining('17.0 to 20.0 kN') },
+    ]);
+    expect(filmGuards('dried', NO_LOAD)[0]?.message).not.toContain('kN');
+    expect(filmGuards('stuck', LOAD)).toMatchObject([{ severity: 'stop' }]);
+  });
+
+  const warm = { retorqueSchool: 'warm' as const, detail: { ...PLAIN_DETAIL, warm: { head_C: 80, page: 'page 41' } } };
+  const known = { is: 'known' as const, counts_K: 5, share: 0.02, within_K: 5 };
+
+  test('a warm aluminium head: what is lost as it cools, in its share, with the page that asks for it', () => {
+    // Two in a hundred at 5 K: 24 of 60 K.
+    expect(warmGuards(warm, 'aluminium', known, 20)).toMatchObject([
+      {
+        code: 'warm-aluminium',
+        severity: 'stop',
+        message: expect.stringMatching(/60 K over the air.*up to 24 %.*page 41/),
+      },
+    ]);
+    expect(warmGuards(warm, 'aluminium', { is: 'unknown' }, 20)[0]?.message).toContain('How much is not known');
+    expect(warmGuards(warm, 'aluminium', { ...known, within_K: 0.5 }, 20)[0]?.message).toContain('up to 100 %');
+  });
+
+  test('of a cold one, or of iron, nothing', () => {
+    expect(warmGuards({ ...warm, retorqueSchool: 'straight' }, 'aluminium', known, 20)).toEqual([]);
+    expect(warmGuards(warm, 'iron', known, 20)).toEqual([]);
+    expect(warmGuards({ ...warm, detail: PLAIN_DETAIL }, 'aluminium', known, 20)).toEqual([]);
+  });
+});

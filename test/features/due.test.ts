@@ -61,13 +61,34 @@ describe('what is due over all engines', () => {
       ['waits', 'A'],
     ]);
     expect(lines[0]?.what).toMatch(/^head cold since about .*: read it/);
-    expect(lines.slice(4).map(({ what }) => what.split(' ')[0])).toEqual(['sooner', 'later']);
+    expect(lines.slice(4).map(({ what }) => what)).toEqual([
+      expect.stringMatching(/^sooner: from .*, by /),
+      expect.stringMatching(/^later: from .*, by /),
+    ]);
   });
 
   test('what rests is not due, and neither is an engine that lies aside', () => {
-    const rests = engine('A', [wait({ state: 'rest' })]);
+    const rests = engine('A', [wait({ state: 'rest', to: { at: 'joints' } })]);
     const aside = engine('B', [wait({ state: 'stop' })], { aside: { at: YARD_NOW, reason: 'sold' } });
     expect(dueLines([rests, aside], [], now)).toEqual([]);
+  });
+
+  test('what waits for miles, or for the first start, is told at the end; what falls due on a day has no hour', () => {
+    const day = 86_400_000;
+    const lines = dueLines(
+      [
+        engine('A', [
+          wait({ waitsFor: 'Head: again at 300 miles, 212 so far', state: 'rest' }),
+          wait({ waitsFor: 'Head: again', about: now + 3 * day, by: now + 4 * day }),
+        ]),
+      ],
+      [],
+      now,
+    );
+    expect(lines.map(({ part, what }) => [part, what])).toEqual([
+      ['waits', expect.stringMatching(/^Head: again, from \d+ \w+ \d{4}$/)],
+      ['later', 'Head: again at 300 miles, 212 so far'],
+    ]);
   });
 
   test('the tag leads to the screen of what it names, a round under way to the bench', () => {

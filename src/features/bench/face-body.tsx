@@ -4,9 +4,8 @@ import { useMounted } from '@mantine/hooks';
 import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import type { PullOutcome, PullReading } from '@/core/tightening';
-import { torqueToSi } from '@/core/units';
 import type { Purpose } from '@/model/joint/tightening';
-import { figureAt, kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { SHEET } from '@/interface/shell/sheet-id';
@@ -24,7 +23,7 @@ import { FaceSlot } from './face-slot';
 import { LOCK_LAST, lockingAt, SLOT_MEETS } from './lock-words';
 import { LookingOn } from './looking-on';
 import type { ChangedSince } from './queries';
-import { movedOutcome } from './read-words';
+import { movedPull } from './read-words';
 import { say } from './say';
 import { TouchAgain } from './touch-again';
 import { useAwake } from './use-awake';
@@ -185,15 +184,7 @@ export function FaceBody(props: FaceBodyProps) {
           isSlotOpen={isSlotOpen}
           onNoSlot={noSlot}
           asksMoved={purpose === 'retorque' && isRead && pulled.turn === undefined}
-          onMoved={({ turned_deg, broke }) =>
-            act(() =>
-              put(movedOutcome(plan, turned_deg), undefined, {
-                ...(turned_deg !== undefined && { turned_deg }),
-                ...(broke !== undefined &&
-                  pulled && { broke_Nm: torqueToSi(broke, figureAt(plan, pulled.position).unit) }),
-              }),
-            )
-          }
+          onMoved={(moved) => act(() => put(...movedPull(plan, pulled, moved)))}
           onTurned={(words) => act(() => record.shaftTurned(words))}
           onMain={main}
           onPull={pull}

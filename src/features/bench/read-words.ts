@@ -1,6 +1,6 @@
-import type { PullOutcome } from '@/core/tightening';
-import { plainFigure } from '@/core/units';
-import type { TighteningPlan } from '@/model/joint/tightening-plan';
+import type { PullOutcome, PullReading, PullStep } from '@/core/tightening';
+import { plainFigure, torqueToSi } from '@/core/units';
+import { figureAt, type TighteningPlan } from '@/model/joint/tightening-plan';
 
 const MOST_DEG = 3600;
 
@@ -47,3 +47,17 @@ export const movedOutcome = ({ act }: Pick<TighteningPlan, 'act'>, moved_deg: nu
   moved_deg === 0 && act === 'pull' ? 'did-not-move' : 'pulled';
 
 export const NO_TURN_READ = 'Give it in degrees, such as 85. A flat of a hexagon is 60.';
+
+/** The pull of a nut that moved, with what was read of it: the figure in the wrench's own N·m. */
+export const movedPull = (
+  plan: TighteningPlan,
+  step: PullStep | undefined,
+  { turned_deg, broke }: MovedRead,
+): readonly [outcome: PullOutcome, words: undefined, reading: PullReading] => [
+  movedOutcome(plan, turned_deg),
+  undefined,
+  {
+    ...(turned_deg !== undefined && { turned_deg }),
+    ...(broke !== undefined && step && { broke_Nm: torqueToSi(broke, figureAt(plan, step.position).unit) }),
+  },
+];

@@ -2,12 +2,13 @@ import Link from 'next/link';
 import type { DueLine, DuePart } from './due';
 import styles from './due-list.module.css';
 
-const SIGNS: Readonly<Record<DuePart, string>> = { overdue: '▲', stopped: '▲', now: '●', waits: '◔' };
+const SIGNS: Readonly<Record<DuePart, string>> = { overdue: '▲', stopped: '▲', now: '●', waits: '◔', later: '○' };
 const WORDS: Readonly<Record<DuePart, string>> = {
   overdue: 'Overdue',
   stopped: 'Stopped',
   now: 'To be done now',
   waits: 'Waits',
+  later: 'Later',
 };
 
 /** What is due, each line leading to where it is done. */

@@ -2,6 +2,7 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Notice, Screen } from '@/interface/parts/screen';
 import type { DueLine } from './due';
+import { PrintKey } from './print-key';
 import { DueList } from './due-list';
 
 /** As many as are read at one sitting; the rest stand on the sheets of their engines. */
@@ -18,6 +19,7 @@ export const DueScreen = ({
   <Screen
     plain
     title="Due"
+    aside={lines.length > 0 && <PrintKey what="Print the day" />}
     lead={
       <>
         Over all engines, the overdue first. Each leads to where it is done. <Link href="/">On the stands</Link>

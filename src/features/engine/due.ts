@@ -1,11 +1,12 @@
 import type { SummarizedEngine } from '@/db/reads/engine-summaries';
+import { fullDate, nearTime } from '@/interface/figures/times';
 import type { Wait } from '@/model/engine/engine-wait';
 import type { Wrench } from '@/model/shelf/wrench';
 import { onStands } from './queries';
 import { hrefOf, waitLine } from './wait-line';
 
 /** In which part of the page a thing stands. */
-export const DUE_PARTS = ['overdue', 'stopped', 'now', 'waits'] as const;
+export const DUE_PARTS = ['overdue', 'stopped', 'now', 'waits', 'later'] as const;
 export type DuePart = (typeof DUE_PARTS)[number];
 
 /** One thing that is due, and where it is done. */
@@ -24,7 +25,23 @@ interface WrenchDue {
   readonly overdue: boolean;
 }
 
-function partOf({ state, by }: Wait, now: number): DuePart | undefined {
+/** A retorque waits for miles, or for the first start: it is no more than told, and told at the end. */
+const isLater = ({ state, to }: Wait): boolean => state === 'rest' && to.at === 'run-in';
+
+const DAY_MS = 86_400_000;
+
+/** With both ends of its window; what falls due on a day has no hour. */
+function dueWords(wait: Wait, now: number): string {
+  const { waitsFor, about, by } = wait;
+  if (about === undefined || by === undefined || now > by) return waitLine(wait, now);
+  return by - about >= DAY_MS
+    ? `${waitsFor}, from ${fullDate(about)}`
+    : `${waitsFor}: from ${nearTime(about, now)}, by ${nearTime(by, now)}`;
+}
+
+function partOf(wait: Wait, now: number): DuePart | undefined {
+  const { state, by } = wait;
+  if (isLater(wait)) return 'later';
   if (state === 'rest') return undefined;
   if (by !== undefined && now > by) return 'overdue';
   return state === 'stop' ? 'stopped' : state === 'ready' ? 'now' : 'waits';
@@ -42,7 +59,7 @@ export function dueLines(
   const ofEngines = onStands(engines).flatMap(({ engineId, name, summary: { waits } }) =>
     waits.flatMap((wait): readonly DueLine[] => {
       const part = partOf(wait, now);
-      const line = { of: name, what: waitLine(wait, now), href: hrefOf(engineId, wait.to) };
+      const line = { of: name, what: dueWords(wait, now), href: hrefOf(engineId, wait.to) };
       return part ? [{ part, ...line, ...(wait.about !== undefined && { about: wait.about }) }] : [];
     }),
   );

@@ -1,6 +1,8 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import { Notice, Screen } from '@/interface/parts/screen';
+import { fullTime } from '@/interface/figures/times';
+import styles from './due-list.module.css';
 import type { DueLine } from './due';
 import { PrintKey } from './print-key';
 import { DueList } from './due-list';
@@ -11,9 +13,11 @@ const MOST = 100;
 /** Everything over all engines that is due, waits, is on order, is out, or is overdue. */
 export const DueScreen = ({
   lines,
+  now,
   calendar,
 }: {
   readonly lines: readonly DueLine[];
+  readonly now: number;
   readonly calendar: ReactNode;
 }) => (
   <Screen
@@ -26,8 +30,9 @@ export const DueScreen = ({
       </>
     }
   >
+    <p className={styles.printed}>As it stood on {fullTime(now)}</p>
     {lines.length === 0 ? <Notice kind="done">Nothing is due.</Notice> : <DueList lines={lines.slice(0, MOST)} />}
     {lines.length > MOST && <p className="soft">{lines.length - MOST} more stand on the sheets of their engines.</p>}
-    {calendar}
+    <div className={styles.unprinted}>{calendar}</div>
   </Screen>
 );

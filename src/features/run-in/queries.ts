@@ -10,7 +10,7 @@ import {
 import type { Position } from '@/core/tightening';
 import { followsOf, openLineOf, type Follow, type OpenLine } from '@/model/heat/follows';
 import { ownUnit } from '@/model/heat/meter';
-import { LEAST_CYCLES } from '@/model/practice/house-practice';
+import { LEAST_CYCLES, SETTLED_LIMITS } from '@/model/practice/house-practice';
 import { fullDate } from '@/interface/figures/times';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
@@ -20,7 +20,7 @@ import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
-import type { Shelves } from '@/model/shelf/shelves';
+import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
 import { barsOfStep } from '@/model/order/gate';
 import { does } from '@/model/order/step';
@@ -253,7 +253,8 @@ export function settledJoints(rows: EngineRows, joints: readonly JointState[], s
     );
     if (!last) return [];
     const facts = tryCore(() => settlingFactsOf(inputsOf(rows, state.joint, shelves, now)));
-    const settled = settledOf(state, facts.ok ? facts.result : {});
+    const { settled: school } = shelvesFor(shelves, rows.engine).practice;
+    const settled = settledOf(state, facts.ok ? facts.result : {}, SETTLED_LIMITS[school]);
     const { positions, order } = last.tightening.plan;
     return settled ? [{ jointId: state.joint.id, name: state.joint.name, positions, order, settled }] : [];
   });

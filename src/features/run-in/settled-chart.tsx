@@ -1,9 +1,10 @@
 'use client';
 
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { SETTLED_LOSS } from '@/model/heat/settled';
 
 interface Props {
+  /** As a share. */
+  readonly limit: number;
   readonly lines: readonly {
     readonly number: number;
     readonly isLosing: boolean;
@@ -17,7 +18,7 @@ const FONT = { fontFamily: 'var(--figure)', fontSize: 13, fill: 'var(--ink)' };
 const MARGIN = { top: 12, right: 24, bottom: 8, left: 0 };
 
 /** The most that each nut may have lost, over the retorques, against the limit. */
-export default function SettledChart({ lines, label }: Props) {
+export default function SettledChart({ limit, lines, label }: Props) {
   const rounds = lines[0]?.most.length ?? 0;
   const data = Array.from({ length: rounds }, (_, i) => ({
     round: i + 1,
@@ -43,7 +44,7 @@ export default function SettledChart({ lines, label }: Props) {
           />
           <YAxis type="number" domain={[0, 'auto']} unit=" %" tick={FONT} stroke="var(--ink)" width={60} />
           <ReferenceLine
-            y={100 * SETTLED_LOSS}
+            y={100 * limit}
             stroke="var(--verdigris)"
             strokeWidth={2}
             label={{ value: 'limit', position: 'insideTopLeft', ...FONT }}

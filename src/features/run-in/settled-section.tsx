@@ -50,6 +50,7 @@ function Joint({ joint, now }: { readonly joint: SettledJoint; readonly now: num
         {rounds.length > 1 && (
           <figure>
             <SettledChart
+              limit={settled.limit}
               lines={positions.map((_, place) => ({
                 number: numberOf(place),
                 isLosing: settled.losing.includes(place),

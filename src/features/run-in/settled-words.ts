@@ -1,4 +1,4 @@
-import { isKnown, SETTLED_LOSS, type NutLoss, type Settled } from '@/model/heat/settled';
+import { isKnown, type NutLoss, type Settled } from '@/model/heat/settled';
 import type { Working } from '@/interface/shell/working-margin';
 
 const pct = (share: number): string => String(Math.round(100 * share));
@@ -28,7 +28,7 @@ export function lossWords(nut: NutLoss): string {
 /** The most that it may have lost, for the drawing over the cycles; undefined where nobody can say. */
 export const mostLost = (nut: NutLoss | undefined): number | undefined => (isKnown(nut) ? nut.high : undefined);
 
-const LIMIT = `${pct(SETTLED_LOSS)} %`;
+const limitOf = ({ limit }: Pick<Settled, 'limit'>): string => `${pct(limit)} %`;
 
 const named = (numbers: readonly number[]): string =>
   numbers.length === 1 ? `number ${numbers[0]}` : `numbers ${numbers.join(', ')}`;
@@ -69,18 +69,18 @@ function unsaidWords(
 /** Whether it has settled, in words. @param numberOf the number of a place as it is pulled */
 export function verdictWords(settled: Settled, numberOf: (place: number) => number): readonly string[] {
   const numbers = (places: readonly number[]) => places.map(numberOf).sort((a, b) => a - b);
-  if (settled.isSettled) return [`Below ${LIMIT} at every nut, twice running: it has settled.`];
+  if (settled.isSettled) return [`Below ${limitOf(settled)} at every nut, twice running: it has settled.`];
   const rest = settled.open.filter((place) => !settled.unsaid.includes(place));
   return [
     ...(settled.losing.length > 0
-      ? [`Not settled: ${named(numbers(settled.losing))} lost more than ${LIMIT} twice running. ${LOOK_FOR}`]
+      ? [`Not settled: ${named(numbers(settled.losing))} lost more than ${limitOf(settled)} twice running. ${LOOK_FOR}`]
       : []),
     ...(rest.length > 0
-      ? [`At ${named(numbers(rest))} the last retorque does not show that less than ${LIMIT} was lost.`]
+      ? [`At ${named(numbers(rest))} the last retorque does not show that less than ${limitOf(settled)} was lost.`]
       : []),
     ...unsaidWords(settled, numbers),
     ...(settled.open.length + settled.losing.length === 0
-      ? [`Below ${LIMIT} at every nut, once. It counts as settled when it is so twice running.`]
+      ? [`Below ${limitOf(settled)} at every nut, once. It counts as settled when it is so twice running.`]
       : []),
   ];
 }
@@ -126,17 +126,33 @@ export function workingOfSettled(settled: Settled, name: string): Working | unde
               ],
             },
           ]
-        : [
-            {
-              formula: 'lost ≤ 1 − c/(p + ρ·(μt·ct + μh·ch)), ρ = 1.3',
-              figures: ['did not move: at most ', figure(100 * worst.high), ' %'],
-            },
-          ],
+        : worst.is === 'broke-away'
+          ? [
+              {
+                formula: 'left = (Tb − Tp)·(p + f)/((T − Tp)·(ρ·f ± p)), f = μt·ct + μh·ch, ρ = 1.1 to 1.3',
+                figures: [
+                  'lost ',
+                  figure(100 * worst.middle),
+                  ' % (',
+                  figure(100 * worst.low),
+                  ' to ',
+                  figure(100 * worst.high),
+                  ')',
+                ],
+              },
+            ]
+          : [
+              {
+                formula: 'lost ≤ 1 − c/(p + ρ·(μt·ct + μh·ch)), ρ = 1.3',
+                figures: ['did not move: at most ', figure(100 * worst.high), ' %'],
+              },
+            ],
     remarks: [
       ['Which nut', 'the one that may have lost most at the last retorque'],
       ['R', 'read on this joint’s last pass; else that of its stiffness, the joint taken as stiff: so much at most'],
+      ['Broke away', '+ p where it was tightened as it broke away, − p where it was slackened'],
       ['Did not move', 'a bound, and no measurement: static friction may have held it'],
-      ['Settled', `the most that may be lost is under ${LIMIT} at every nut, twice running`],
+      ['Settled', `the most that may be lost is under ${limitOf(settled)} at every nut, twice running`],
     ],
     caution: 'Clamp load goes on with the logarithm of hot time: below the limit is not finished.',
   };

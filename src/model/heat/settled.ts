@@ -3,6 +3,7 @@ import { settling, type Settling } from '@/core/statistics';
 import { ANGLE_BY_EYE_DEG, type BenchEvent, type PullStep } from '@/core/tightening';
 import { threadNamed } from '@/core/thread';
 import type { TurnedFastener } from '@/core/joint';
+import { SETTLED_LIMITS, USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { inputsByName } from '@/model/joint/fastener-kind';
 import { boltStiffness } from '@/model/joint/clamp-map';
 import { inItsThread, todayFacts } from '@/model/joint/joint-ladder';
@@ -16,8 +17,8 @@ import { figureAt, kindAt, type PlannedFigure, type TighteningPlan } from '@/mod
 import { slopedOf, slopeToday } from '@/model/joint/sheet-changes';
 import { tryCore } from '@/model/try-core';
 
-/** A joint has settled where no nut lost more than this since it was gone over before, twice running. */
-export const SETTLED_LOSS = 0.05;
+/** A joint has settled where no nut lost more than this since it was gone over before, twice running; as shops usually say. */
+export const SETTLED_LOSS = SETTLED_LIMITS[USUAL_PRACTICE.settled];
 const RUNNING = 2;
 
 /** @source 1.1 to 1.3 dry or after a heat cycle; the most is taken, for it bounds the least */
@@ -58,6 +59,8 @@ export interface SettledRound {
 }
 
 export interface Settled {
+  /** The most that a nut may have lost, as a share of its clamp load. */
+  readonly limit: number;
   readonly rounds: readonly SettledRound[];
   readonly isSettled: boolean;
   /** Places that lost more than the limit twice running. */
@@ -226,9 +229,9 @@ function retorquesOf({ tightenings, final }: Pick<JointState, 'tightenings' | 'f
   return all.filter(({ tightening }) => JSON.stringify(tightening.plan.positions) === lie);
 }
 
-const isUnder = (nut: NutLoss | undefined): boolean => isKnown(nut) && nut.high <= SETTLED_LOSS;
-const isOver = (nut: NutLoss | undefined): boolean =>
-  (nut?.is === 'moved' || nut?.is === 'broke-away') && nut.middle > SETTLED_LOSS;
+const isUnder = (nut: NutLoss | undefined, limit: number): boolean => isKnown(nut) && nut.high <= limit;
+const isOver = (nut: NutLoss | undefined, limit: number): boolean =>
+  (nut?.is === 'moved' || nut?.is === 'broke-away') && nut.middle > limit;
 
 /** How the joint goes on settling, by the nuts that were seen to move in every round. */
 function furtherOf(rounds: readonly SettledRound[]): Settled['further'] {
@@ -257,6 +260,7 @@ function furtherOf(rounds: readonly SettledRound[]): Settled['further'] {
 export function settledOf(
   joint: Pick<JointState, 'tightenings' | 'final'>,
   facts: Readonly<Record<string, SettlingFacts>>,
+  limit = SETTLED_LOSS,
 ): Settled | undefined {
   const rounds = retorquesOf(joint).map((round) => lossesOf(round, facts));
   const last = rounds.at(-1);
@@ -264,13 +268,14 @@ export function settledOf(
   const running = rounds.slice(-RUNNING);
   const places = [...last.nuts.keys()];
   const losing =
-    running.length < RUNNING ? [] : places.filter((place) => running.every(({ nuts }) => isOver(nuts[place])));
+    running.length < RUNNING ? [] : places.filter((place) => running.every(({ nuts }) => isOver(nuts[place], limit)));
   const further = furtherOf(rounds);
   return {
     rounds,
-    isSettled: running.length === RUNNING && running.every(({ nuts }) => nuts.every(isUnder)),
+    limit,
+    isSettled: running.length === RUNNING && running.every(({ nuts }) => nuts.every((nut) => isUnder(nut, limit))),
     losing,
-    open: places.filter((place) => !isUnder(last.nuts[place]) && !losing.includes(place)),
+    open: places.filter((place) => !isUnder(last.nuts[place], limit) && !losing.includes(place)),
     unsaid: places.filter((place) => !isKnown(last.nuts[place])),
     ...(further && { further }),
   };

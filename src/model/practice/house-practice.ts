@@ -16,6 +16,15 @@ export const LEAST_CYCLES: Readonly<Record<HeatCycleSchool, LeastCycle & { reado
   'head-80': { highest_C: 80, minutes: 20, at: 'at the head' },
 };
 
+/** The most that a nut may have lost of its clamp load, twice running, in a joint that has settled. */
+export const SETTLED_SCHOOLS = ['three-pct', 'five-pct', 'eight-pct'] as const;
+export type SettledSchool = (typeof SETTLED_SCHOOLS)[number];
+export const SETTLED_LIMITS: Readonly<Record<SettledSchool, number>> = {
+  'three-pct': 0.03,
+  'five-pct': 0.05,
+  'eight-pct': 0.08,
+};
+
 /** What the shop does where the books leave it open. Every row can be overridden for an engine, and on a joint. */
 export interface HousePractice {
   readonly range: RangeSchool;
@@ -29,6 +38,7 @@ export interface HousePractice {
   readonly seating: 'finger-tight' | 'small-figure' | 'with-compound';
   readonly retorque: RetorqueSchool;
   readonly heatCycle: HeatCycleSchool;
+  readonly settled: SettledSchool;
   readonly locking: 'tab' | 'compound' | 'self-locking' | 'wire' | 'two-together';
   readonly reuse: 'new-always' | 'if-good';
   readonly window: WrenchWindow;
@@ -131,6 +141,11 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('coolant-75', '75 °C in the coolant, ten minutes', 'the thermostat has opened, and the head has had its heat'),
     school('head-80', '80 °C at the head, twenty minutes', 'the gasket has had time to give'),
   ] },
+  { row: 'settled', question: 'A joint has settled where no nut may have lost more, twice running, than', schools: [
+    school('three-pct', '3 % of its clamp load', 'a wrench that reads angle can show it; an eye on a mark cannot'),
+    school('five-pct', '5 %', 'what a mark read by eye can show over two cycles'),
+    school('eight-pct', '8 %', 'a soft gasket that is gone over all the same'),
+  ] },
   { row: 'locking', question: 'Locking', schools: [
     school('tab', 'tab washer', 'seen to be locked'),
     school('compound', 'compound', 'in the hole or on the bolt; lubricates when wet'),
@@ -178,7 +193,7 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
 
 export const USUAL_PRACTICE: HousePractice = {
   range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
-  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', heatCycle: 'head-60', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
+  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', heatCycle: 'head-60', settled: 'five-pct', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
   careInside: 'wrench', careOutside: 'importance', careTrim: 'hand',
   clearance: 'page', oilClearance: 'micrometers', endFloat: 'dial', shellBacks: 'dry',
 }; // prettier-ignore

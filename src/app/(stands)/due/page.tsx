@@ -19,6 +19,7 @@ export default async function DuePage() {
       <RailOfShop />
       <DueScreen
         lines={dueLines(summariesOnce(shop), shelvedWrenches(shelvesOnce(shop), now), now)}
+        now={now}
         calendar={<CalendarPart secret={keptCalendar(shop).calendar.secret} />}
       />
     </>

@@ -253,7 +253,9 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       <p className={styles.lead}>
         {taken && `${taken}. `}
         {plan.act === 'slacken-and-pull'
-          ? 'Slacken a little, then pull to'
+          ? plan.slackenBy_deg === undefined
+            ? 'Slacken a little, then pull to'
+            : `Slacken by ${plan.slackenBy_deg}°, then pull to the figure, never to the mark:`
           : taken !== ''
             ? 'Set it to'
             : fresh

@@ -59,6 +59,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   gasketSays: 'What the gasket says of it',
   retorqueSource: 'Who says so',
   follows: 'What follows it',
+  slackenBy_deg: 'How far it is slackened first',
   changeMeans: 'What the change means',
   leftUnknown: 'What is left unknown',
   slope: 'Its own torque against angle',

@@ -139,6 +139,15 @@ export function RetorqueFields({ joint, onChange, onDetail }: Props) {
       />
       {isAsked && (
         <>
+          {retorqueSchool === 'slacken' && (
+            <MeasureField
+              kind="number"
+              label="Slackened by, degrees"
+              description="Empty: a little"
+              value={detail.slackenBy_deg}
+              onChange={(slackenBy_deg) => onDetail({ slackenBy_deg })}
+            />
+          )}
           <RuleField joint={joint} onDetail={onDetail} />
           <NativeSelect
             label="Printed on its gasket"

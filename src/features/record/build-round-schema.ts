@@ -131,6 +131,7 @@ const plan = Joi.object({
   act: oneOf(PULL_ACTS).required(),
   cycleId: Joi.string(),
   filmFound: oneOf(FILMS_FOUND),
+  slackenBy_deg: sentNumber().positive().max(360),
   asksOver: Joi.boolean().valid(true),
 }).required();
 

@@ -28,6 +28,7 @@ import type { JointRecord } from './queries';
 import { RunningHead } from '@/interface/parts/running-head';
 import { SignLine } from '@/interface/parts/sign-line';
 import { SHEET } from '@/interface/shell/sheet-id';
+import { HeatRecord } from './heat-record';
 import styles from './joint-record-page.module.css';
 
 /** What stood against the figure when it was begun, and why it was pulled all the same. */
@@ -223,24 +224,7 @@ export function JointRecordPage({ engine, inputs, state, worked, kinds: kindResu
       {state.tightenings.map((round) => (
         <Lines key={round.tightening.id} round={round} />
       ))}
-      {heat.cycles.length > 0 && (
-        <section className={styles.round}>
-          <h2>Heat</h2>
-          <ul className="points">
-            {heat.cycles.map((cycle) => (
-              <li key={cycle.id}>
-                Ran {fullTime(cycle.ranFrom)} to {fullTime(cycle.ranTo)}, highest {plain(cycle.highest_C)} °C, air{' '}
-                {plain(cycle.ambient_C)} °C{cycle.who && `, ${cycle.who}`}.
-                {heat.readings
-                  .filter((one) => one.cycleId === cycle.id)
-                  .map(
-                    (one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}${one.who ? `, ${one.who}` : ''}.`,
-                  )}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <HeatRecord heat={heat} />
       {notes.length > 0 && (
         <section className={styles.round}>
           <h2>Notes</h2>

@@ -2,6 +2,7 @@
 
 import { Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
+import { ListenKey } from '@/interface/instruments/listen-key';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { DayAndTimeFields } from '@/interface/parts/time-fields';
@@ -83,6 +84,14 @@ export function CycleForm({ engineId, now, onDone, focus, unit }: Props) {
         <Button type="submit" rank="main" busy={pending}>
           Log the run
         </Button>
+        <ListenKey
+          what="a probe"
+          onReading={(heard) => {
+            if (heard.kind !== 'thermometer') return false;
+            fields.setFieldValue('highest_C', `${heard.value} ${heard.unit}`);
+            return true;
+          }}
+        />
       </div>
     </ActionForm>
   );

@@ -4,7 +4,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { isHeatCycle } from '@/core/heat';
+import { isHeatCycle, minutesAt } from '@/core/heat';
 import { HEAT_CYCLE_SCHOOLS, LEAST_CYCLES, type HeatCycleSchool } from '@/model/practice/house-practice';
 import { TEMPERATURE_USES, type TemperatureUse } from '@/model/heat/temperature-table';
 import { useFigures } from '@/interface/figures/preferences';
@@ -107,7 +107,8 @@ function Counts({
         const least = LEAST_CYCLES[school];
         return (
           <li key={i}>
-            {name}: {least.minutes} min at {least.highest_C} °C {least.at} are asked for; it{' '}
+            {name}: {least.minutes} min at {least.highest_C} °C {least.at} are asked for; it was{' '}
+            {Math.floor(minutesAt(series, least.highest_C))} min there, and{' '}
             <b>{isHeatCycle(run, least) ? 'counts' : 'does not count'}</b>.
           </li>
         );

@@ -175,6 +175,8 @@ export interface JointDetail extends FigureDetail {
   readonly retorqueSource: string;
   /** What is looked at after it was gone over, in order; null: what the shop usually looks at. */
   readonly follows: readonly string[] | null;
+  /** How far each is slackened before it is pulled to its figure, degrees; null: a little. */
+  readonly slackenBy_deg: number | null;
 }
 
 /** What a gasket says of going over it; `unread` until somebody looked. */
@@ -250,6 +252,7 @@ export const PLAIN_DETAIL: JointDetail = {
   gasketSays: 'unread',
   retorqueSource: '',
   follows: null,
+  slackenBy_deg: null,
   changeMeans: null,
   leftUnknown: [],
   slope: null,

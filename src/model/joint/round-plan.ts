@@ -149,6 +149,8 @@ export function retorquePlan(
     steps,
     guards: [...guards, ...alsoAgainst],
     act: joint.retorqueSchool === 'slacken' ? 'slacken-and-pull' : 'pull',
+    ...(joint.retorqueSchool === 'slacken' &&
+      joint.detail.slackenBy_deg !== null && { slackenBy_deg: joint.detail.slackenBy_deg }),
     asksOver: true,
     ...(reason && { reason }),
     cycleId,

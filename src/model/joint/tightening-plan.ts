@@ -52,6 +52,8 @@ export interface TighteningPlan extends PlannedFigure {
   readonly care?: Care;
   /** What is said before each pull: “Slacken a little, then pull”. */
   readonly act: PullAct;
+  /** How far each is slackened first, degrees; left out: a little. */
+  readonly slackenBy_deg?: number;
   /** The heat cycle that this retorque answers. */
   readonly cycleId?: string;
   /** Of a retorque: how the lubricant was found; older plans do not say. */

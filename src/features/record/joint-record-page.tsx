@@ -156,7 +156,6 @@ function Lines({ round }: { readonly round: TighteningState }) {
 
 /** The record of one joint, laid out to be printed. */
 export function JointRecordPage({ engine, inputs, state, worked, kinds: kindResults, heat, notes }: JointRecord) {
-  const { plain } = useFigures();
   const { joint, source, leaf } = inputs;
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;

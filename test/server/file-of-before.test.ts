@@ -23,9 +23,12 @@ const LATE_END = 'Sat 01:08';
 function firstMissing(before: readonly string[], now: readonly string[]): string | undefined {
   let at = 0;
   for (const line of before) {
-    const found = now.indexOf(SAID_OTHERWISE[line] ?? line.replace('Sat 00:21', LATE_END), at);
-    if (found < 0) return line;
-    at = found + 1;
+    const today = SAID_OTHERWISE[line] ?? line.replace('Sat 00:21', LATE_END);
+    // On Due it is told with both ends; the tag tells the early one, as before.
+    const onDue = today.replace(/ about (20:43)$/, `: from $1, by ${LATE_END}`);
+    const found = [today, onDue].map((said) => now.indexOf(said, at)).filter((place) => place >= 0);
+    if (found.length === 0) return line;
+    at = Math.min(...found) + 1;
   }
   return undefined;
 }

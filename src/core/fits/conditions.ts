@@ -23,6 +23,9 @@ export const CONDITIONS = {
   'seal-out': 'no seal is fitted yet',
   'cover-tight': 'the cover that sets it is tight',
   squared: 'the ring is squared in its own bore',
+  'valve-shut': 'the cam is on the back of its lobe, the valve shut',
+  'warm-as-page': 'the engine is as cold or as hot as the page says',
+  'head-final': 'the head is at its final figure',
 } as const;
 export type ConditionId = keyof typeof CONDITIONS;
 
@@ -51,6 +54,7 @@ export const CHANGES = {
   'shaft-turned': { name: 'the shaft was turned on the strip', voids: ['shaft-still'], parts: [] },
   'seal-fitted': { name: 'a seal was fitted', voids: ['seal-out'], parts: [] },
   'cover-off': { name: 'the cover was taken off', voids: ['cover-tight'], parts: [] },
+  'head-gone-over': { name: 'the head was gone over again', voids: ['head-final'], parts: [] },
   'part-changed': { name: 'a part was changed', voids: [], parts: PARTS },
 } as const satisfies Record<string, Change>;
 export type ChangeId = keyof typeof CHANGES;
@@ -71,6 +75,7 @@ export const REMEDIES = {
   machine: { name: 'Machine it', reopens: ['length', ...FLOAT, 'high', 'low'] },
   'deepen-hole': { name: 'Deepen the hole', reopens: ['bore'] },
   'shorten-stud': { name: 'Shorten the stud', reopens: ['journal'] },
+  adjust: { name: 'Set it again', reopens: ['goes', 'stops'] },
   straighten: { name: 'Straighten it', reopens: ['high', 'low'] },
   replace: { name: 'Another part', reopens: PARTS },
 } as const satisfies Record<string, Remedy>;

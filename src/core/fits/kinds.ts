@@ -39,6 +39,7 @@ export interface FitKind {
 const CAP: readonly ConditionId[] = ['cap-final', 'final-bolts'];
 const STRIP: readonly ConditionId[] = [...CAP, 'dry', 'shaft-still'];
 const PLAIN_BEARING = { bore: CAP, strip: STRIP } as const;
+const TAPPET: readonly ConditionId[] = ['valve-shut', 'warm-as-page', 'head-final'];
 const OIL_RULE = {
   perDiameter: [0.00075, 0.001],
   floor_mm: 0.025,
@@ -93,6 +94,7 @@ export const FIT_KINDS: readonly FitKind[] = [
   kind({ id: 'valve-guide', name: 'Valve in its guide', shape: 'pair', at: 'valves', sides: ['Stem', 'Guide'], stations: 2, remedies: ['machine-bore', 'replace'] }),
   kind({ id: 'backlash', name: 'Backlash', shape: 'float', stations: 3, remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'runout', name: 'Runout', shape: 'runout', stations: 3, remedies: ['straighten', 'machine', 'replace'] }),
+  kind({ id: 'valve-clearance', name: 'Valve clearance', shape: 'feelers', at: 'valves', conditions: { goes: TAPPET, stops: TAPPET }, remedies: ['adjust', 'shim', 'machine', 'replace'] }),
   kind({ id: 'spring-height', name: 'Spring, fitted height', shape: 'length', at: 'valves', isSize: true, gauges: ['Caliper', ''], remedies: ['shim', 'machine', 'replace'] }),
   kind({ id: 'press-fit', name: 'Press or shrink fit', shape: 'pair', sides: ['Shaft', 'Housing'], interference: true, stations: 2, angles: 2, remedies: ['machine-bore', 'machine-journal', 'replace'] }),
   kind({ id: 'stud-hole', name: 'Stud and depth of its hole', shape: 'pair', sides: ['Stud', 'Hole'], along: true, gauges: ['Caliper', 'Depth gauge'], remedies: ['deepen-hole', 'shorten-stud', 'replace'] }),

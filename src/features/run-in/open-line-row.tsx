@@ -1,6 +1,7 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
+import Link from 'next/link';
 import { useState } from 'react';
 import type { OpenLine } from '@/model/heat/follows';
 import { useLine } from '@/interface/record/use-line';
@@ -31,6 +32,12 @@ export function OpenLineRow({ engineId, line, what }: Props) {
           , {SAYS[state]}
           {outcome && `: ${outcome}`}
         </span>
+        {/clearance/i.test(what) && (
+          <>
+            {' '}
+            <Link href={`/engines/${engineId}/fits`}>By feelers, among the fits</Link>
+          </>
+        )}
         {problem && <span role="alert"> {problem.message}</span>}
       </span>
       {key !== undefined && (

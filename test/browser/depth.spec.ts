@@ -104,6 +104,8 @@ test('which wrench: from the shelf by house practice, with the reason against th
   await page.goto(`${bench.address}/shelves/practice`);
   await page.getByLabel('Where a wrench is trusted').selectOption('upper-two-thirds');
   await expect(page.getByText('its error is a share of full scale')).toBeVisible();
+  // It stands on disk once it can be taken back.
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeVisible();
   await page.goto(`${bench.address}/engines/demo-maestrale/joints/demo-m-joint-cover`);
   await expect(page.locator('[data-code="off-window"]')).toContainText('trusted from 80 lbf·in up');
   await fold(page, 'The wrench');

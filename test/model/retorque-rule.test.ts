@@ -88,7 +88,10 @@ describe('what comes next, in words', () => {
     );
   });
   test('come to, and not hot since', () => {
-    expect(nextWords(next({ isReached: true }))).toContain('waits for a heat cycle');
+    expect(nextWords(next({ isReached: true }))).toContain(
+      'waits for a heat cycle, as none was logged since it was last gone over',
+    );
+    expect(nextWords(next({ isReached: true, stage: 0 }))).toContain('since it was tightened');
   });
 });
 

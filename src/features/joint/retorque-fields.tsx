@@ -92,6 +92,7 @@ const linesOf = (text: string): readonly string[] => [
   ),
 ];
 const MOST_CHARACTERS = 120;
+const MOST_ROWS = 8;
 
 /** What is looked at after it was gone over: ours to start from, the engine's own once somebody wrote it. */
 function FollowsField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
@@ -101,9 +102,8 @@ function FollowsField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
     <Textarea
       label="What follows it"
       description="A line each, in order"
-      autosize
-      minRows={2}
-      maxRows={8}
+      // As tall as it is drawn by the server: one that is measured here would push the page about.
+      rows={Math.min(MOST_ROWS, (text ?? standing).split('\n').length + 1)}
       value={text ?? standing}
       onChange={({ currentTarget: { value } }) => {
         setText(value);

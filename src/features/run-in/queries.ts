@@ -14,7 +14,7 @@ import { LEAST_CYCLES, SETTLED_LIMITS } from '@/model/practice/house-practice';
 import { fullDate } from '@/interface/figures/times';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
-import { cyclesOf, headReadingsOf, metersOf, type EngineState } from '@/model/engine/engine-state';
+import { cyclesOf, headReadingsOf, metersOf, tightenedAtOf, type EngineState } from '@/model/engine/engine-state';
 import type { CoolingReading, HeatCycle, MeterReading, Sign } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
@@ -154,9 +154,8 @@ const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
 
 /** Everything that passed since a joint was tightened. */
 function sinceTight(state: EngineState, { joint, final }: JointState, now: number): readonly SinceTight[] {
-  const last = final?.state.complete ? final.state.last : undefined;
-  if (!last || joint.retorqueSchool === 'none') return [];
-  const since = Date.parse(last.at);
+  const since = tightenedAtOf(final);
+  if (since === undefined || joint.retorqueSchool === 'none') return [];
   const [runs, meters] = [cyclesOf(state.heat).filter(({ ranFrom }) => ranFrom >= since), metersOf(state.heat)];
   const until = Math.max(now, since);
   const unit = unitOf(state);
@@ -207,7 +206,8 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
   const start = cycles.length === 0 ? firstStartOf(state) : undefined;
   return {
     ...(start && { start }),
-    meters: [...heat.meters].sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
+    // Hours are told to the minute: of two in one, the one that was written later is the later.
+    meters: [...heat.meters].reverse().sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
     unit: unitOf(state),
     sinceTight: joints.flatMap((joint) => sinceTight(state, joint, now)),
     older: Math.max(0, cycles.length - MOST_RUNS),

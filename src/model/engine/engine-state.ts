@@ -60,6 +60,15 @@ export const headReadingsOf = (heat: HeatLog): readonly HeadReadingFact[] =>
     .map(({ cycleId, at, head_C, ambient_C }) => ({ cycleId, at: time(at), head_C, ambient_C }))
     .sort((a, b) => minuteOf(a) - minuteOf(b));
 
+/** The line that a round stands at, with the hours that it has on the server's clock. */
+const lastOf = ({ events, state }: TighteningState) => events.find(({ id }) => id === state.last?.id);
+
+/** When the last fastener of a joint came to its final figure, ms since 1970; undefined while it is not tight. */
+export function tightenedAtOf(final: TighteningState | undefined): number | undefined {
+  const last = final?.state.complete ? lastOf(final) : undefined;
+  return last && time(happenedAt(last));
+}
+
 /** How a joint is gone over again: not at all where its gasket says so, whatever the manual or the shop say. */
 export const schoolInForce = ({ retorqueSchool, detail }: Pick<Joint, 'retorqueSchool' | 'detail'>): RetorqueSchool =>
   detail.gasketSays === 'no-retorque' ? 'none' : retorqueSchool;
@@ -71,12 +80,14 @@ export function retorqueOf(
   heat: HeatLog,
   { rounds, final }: { readonly rounds: readonly TighteningState[]; readonly final: TighteningState | undefined },
 ): RetorqueState {
-  const last = final?.state.complete ? final.events.find(({ id }) => id === final.state.last?.id) : undefined;
-  const tightenedAt = last && happenedAt(last);
-  const answered = rounds.flatMap(({ tightening, state: now }) => {
+  const tightenedAt = tightenedAtOf(final);
+  const answered = rounds.flatMap((round) => {
+    const { tightening, state: now } = round;
     const { cycleId } = tightening.plan;
-    const ended = now.last?.at ?? tightening.startedAt;
-    return tightening.purpose === 'retorque' && now.complete && cycleId ? [{ cycleId, at: time(ended) }] : [];
+    const ended = lastOf(round);
+    return tightening.purpose === 'retorque' && now.complete && cycleId
+      ? [{ cycleId, at: time(ended ? happenedAt(ended) : tightening.startedAt) }]
+      : [];
   });
   return retorqueState({
     kind: engine.kind,
@@ -84,7 +95,7 @@ export function retorqueOf(
     school: schoolInForce(joint),
     least: LEAST_CYCLES[joint.detail.heatCycle],
     ...(joint.detail.warm && { warm_C: joint.detail.warm.head_C }),
-    tightenedAt: tightenedAt === undefined ? undefined : time(tightenedAt),
+    tightenedAt,
     cycles: cyclesOf(heat),
     readings: headReadingsOf(heat),
     answered,

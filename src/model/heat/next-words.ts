@@ -22,7 +22,9 @@ export const isUnknown = ({ asks }: NextRetorque): boolean =>
 export function nextWords(next: NextRetorque): string {
   const again = next.stage === 0 ? 'first' : 'again';
   if (next.isReached)
-    return `due ${again === 'again' ? 'again ' : ''}by its rule; it waits for a heat cycle, as none was logged since it was last gone over`;
+    return next.stage === 0
+      ? 'due by its rule; it waits for a heat cycle, as none was logged since it was tightened'
+      : 'due again by its rule; it waits for a heat cycle, as none was logged since it was last gone over';
   const words = next.asks.flatMap((ask) => askWords(ask) ?? []);
   return [again, words.join(' or ')].filter((part) => part !== '').join(' ');
 }

@@ -172,10 +172,15 @@ describe('a rule of a joint', () => {
     expect(there(runIn().dues.find(({ jointId }) => jointId === HEAD)).state.state).toBe('cooling');
   });
 
-  test('days have an hour, and so a place in the calendar', () => {
+  test('days have an hour, and so a place in the calendar', async () => {
     setRule({ again: [{ days: 30 }] });
     const { since } = there(runIn().sinceTight.find(({ jointId }) => jointId === HEAD));
-    expect(wait()).toMatchObject({ about: since + 30 * 86_400_000, key: `${HEAD}-0` });
+    expect(wait()).toMatchObject({ about: since + 30 * 86_400_000, key: `${HEAD}-0`, state: 'waiting' });
+    // One that has not been hot since is no more than told.
+    for (const { id } of log().cycles)
+      await accepted(strikeHeatAction({ id: `strike-${id}`, engineId: ENGINE, strikesId: id }));
+    expect(wait()).toMatchObject({ state: 'rest', waitsFor: expect.stringContaining('once it has been hot') });
+    expect(wait()).not.toHaveProperty('about');
   });
 });
 

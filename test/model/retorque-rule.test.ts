@@ -72,6 +72,7 @@ describe('what comes next, in words', () => {
     of: 2,
     asks: [],
     isReached: false,
+    isHot: true,
     ...part,
   });
   test('how far it is', () => {
@@ -86,6 +87,11 @@ describe('what comes next, in words', () => {
     expect(nextWords(next({ asks: [{ what: 'distance', of: 300, unit: 'mi', done: 20, unsaidRuns: 2 }] }))).toContain(
       '2 runs of unknown length',
     );
+  });
+  test('its days are told as such until it has been hot, and then by their date', () => {
+    const asks = [{ what: 'days' as const, of: 60 }];
+    expect(nextWords(next({ asks, isHot: false }))).toBe('again 60 days after it was tightened, once it has been hot');
+    expect(nextWords(next({ asks }))).toBe('again');
   });
   test('come to, and not hot since', () => {
     expect(nextWords(next({ isReached: true }))).toContain(

@@ -19,6 +19,8 @@ export interface NextRetorque {
   readonly dayAt?: number;
   /** It was come to, but it was not hot since it was last gone over. */
   readonly isReached: boolean;
+  /** It was hot since it was last gone over, or tightened: its days make it fall due. */
+  readonly isHot: boolean;
 }
 
 export type RetorqueState =
@@ -120,8 +122,13 @@ function nextStage(input: RetorqueInput, tightenedAt: number, counting: readonly
     since: tightenedAt,
     ...(input.daysAfter && { daysAfter: input.daysAfter }),
   };
-  const own = new Set(counting.map(({ id }) => id));
-  const rounds = input.answered.filter(({ cycleId }) => own.has(cycleId));
+  const own = new Map(counting.map(({ id, ranTo }) => [id, ranTo]));
+  // Clocks of two machines may differ: what was gone over after a run was gone over after it.
+  const rounds = input.answered.flatMap(({ cycleId, at }) => {
+    const ranTo = own.get(cycleId);
+    return ranTo === undefined ? [] : [{ cycleId, at: Math.max(at, ranTo) }];
+  });
+  const latest = counting.at(-1)?.id;
   const index = stages.findIndex((stage) => !rounds.some(({ at }) => answersStage(stage, log, at)));
   const stage = stages[index];
   if (!stage) return undefined;
@@ -134,6 +141,7 @@ function nextStage(input: RetorqueInput, tightenedAt: number, counting: readonly
     asks: asksOf(stage, log),
     ...(day !== undefined && { dayAt: day }),
     isReached,
+    isHot: latest !== undefined && rounds.every(({ cycleId }) => cycleId !== latest),
   };
   return { next, since: isReached ? reached : undefined, isPlain: stages === FIRST_HEAT };
 }

@@ -20,7 +20,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 
 /** The retorque that comes next by the rule, with its day. */
 const nextLine = (next: NextRetorque, now: number): string =>
-  `${capital(nextWords(next))}${next.dayAt === undefined || next.isReached ? '' : `${next.asks.length > 1 ? ', or' : ''} ${now > next.dayAt ? 'since' : 'from'} ${nearTime(next.dayAt, now)}`}.`;
+  `${capital(nextWords(next))}${next.dayAt === undefined || next.isReached || !next.isHot ? '' : `${next.asks.length > 1 ? ', or' : ''} ${now > next.dayAt ? 'since' : 'from'} ${nearTime(next.dayAt, now)}`}.`;
 
 /** What is said of a joint's retorque. */
 export function retorqueLine({ joint, retorque, openRetorque }: JointState, now: number): string {

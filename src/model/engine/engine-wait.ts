@@ -42,9 +42,11 @@ const place = (step: Step | undefined, order: readonly number[]): string => {
 /** The retorque that comes next by the rule: by the odometer it is said how far it is, by its days it has an hour. */
 const nextWait = (joint: Joint, next: NextRetorque): Ranked => ({
   rank: next.isReached ? 3.1 : isUnknown(next) ? 3.2 : 5,
-  state: next.isReached || isUnknown(next) ? 'waiting' : next.dayAt === undefined ? 'rest' : 'waiting',
+  state: next.isReached || isUnknown(next) || (next.isHot && next.dayAt !== undefined) ? 'waiting' : 'rest',
   waitsFor: `${joint.name}: ${nextWords(next)}`,
+  // An engine that stands for years is not overdue every day: it waits until it has run.
   ...(next.dayAt !== undefined &&
+    next.isHot &&
     !next.isReached && { about: next.dayAt, by: next.dayAt + DAY_MS, key: `${joint.id}-${next.stage}` }),
   to: { at: 'run-in' },
 });

@@ -25,6 +25,11 @@ export function nextWords(next: NextRetorque): string {
     return next.stage === 0
       ? 'due by its rule; it waits for a heat cycle, as none was logged since it was tightened'
       : 'due again by its rule; it waits for a heat cycle, as none was logged since it was last gone over';
-  const words = next.asks.flatMap((ask) => askWords(ask) ?? []);
+  const days = next.asks.find(({ what }) => what === 'days');
+  const words = [
+    ...next.asks.flatMap((ask) => askWords(ask) ?? []),
+    // Of one that is hot its day is told.
+    ...(days && !next.isHot ? [`${days.of} days after it was tightened, once it has been hot`] : []),
+  ];
   return [again, words.join(' or ')].filter((part) => part !== '').join(' ');
 }

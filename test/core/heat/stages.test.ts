@@ -107,6 +107,20 @@ describe('when a joint is gone over again by its rule', () => {
     expect(told(part)).toBe(expected);
   }); // prettier-ignore
 
+  test('a round whose clock lay behind its run was made after it all the same', () => {
+    expect(of({ stages: [{ cycles: 1 }], answered: [{ cycleId: 'a', at: 0 }] }).state).toBe('done');
+  });
+
+  test('it is hot once a run that counts follows the last round', () => {
+    const hot = (part: Partial<Input>) => {
+      const state = of(part);
+      return (state.state === 'done' || state.state === 'waits-for-heat') && state.next?.isHot;
+    };
+    expect(hot({ answered: DONE_ONCE })).toBe(false);
+    expect(hot({ cycles: DRIVEN, answered: DONE_ONCE })).toBe(true);
+    expect(hot({ cycles: [drive('a', 1), drive('b', 20, { highest_C: 40 })], answered: DONE_ONCE })).toBe(false);
+  });
+
   test('days are counted by the clock on the wall, where it is given', () => {
     const state = of({ answered: DONE_ONCE, daysAfter: (at, days) => at + days * DAY - HOUR });
     expect(state).toMatchObject({ state: 'done', next: { dayAt: 60 * DAY - HOUR } });

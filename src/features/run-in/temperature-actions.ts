@@ -155,6 +155,7 @@ export const enterTemperaturesAction = shopAction(recordedSchema, (given, bench)
       else
         shop.heat.addReading({ id: `${id}-${i}`, engineId, cycleId: id, at: at(minutes), head_C, ambient_C }, nowIso);
     });
-  bench.tell(`A recorded run up to ${Math.round(highest_C)} °C was logged`);
+  const left = doubtful === 0 ? '' : `; ${doubtful} of its readings as it cooled were doubtful, and left out`;
+  bench.tell(`A recorded run up to ${Math.round(highest_C)} °C was logged${left}`);
   return { doubtful };
 });

@@ -12,6 +12,7 @@ import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section } from '@/interface/parts/screen';
+import { useDrafts } from '@/interface/parts/use-draft';
 import { DayAndTimeFields } from '@/interface/parts/time-fields';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { addMeterAction, strikeHeatAction } from './actions';
@@ -121,6 +122,7 @@ function Since({
 export function MeterSection({ engineId, now, unit, meters, sinceTight }: Props) {
   const { plain } = useFigures();
   const [entering, { open, close }] = useDisclosure(false);
+  useDrafts((names) => names.includes('meter') && open());
   const [refusal, setRefusal] = useState<string>();
   const strike = async (strikesId: string) => {
     const outcome = await send(strikeHeatAction, { id: nanoid(), engineId, strikesId });

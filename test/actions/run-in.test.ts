@@ -122,6 +122,16 @@ describe('odometer and hours', () => {
     expect(log().meters.at(-1)).toMatchObject({ reads: 12, jump: { from: 45_010, to: 2 } });
   });
 
+  test('of two readings told to one minute the one that is written later is the later, whatever the jitter', async () => {
+    await accepted(addMeterAction(meter({ at: new Date(Date.parse(iso(5)) + 900).toISOString() })));
+    await accepted(addMeterAction(meter({ reads: '12', jumpFrom: '45,010', jumpTo: '0' })));
+    await accepted(addMeterAction(meter({ reads: '14', at: new Date(Date.parse(iso(5)) - 400).toISOString() })));
+    expect([...log().meters].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).map(({ reads }) => reads)).toEqual([
+      45_000, 12, 14,
+    ]);
+    expect(runIn().meters.map(({ reads }) => reads)).toEqual([14, 12, 45_000]);
+  });
+
   test('one in the future is refused; one that was wrong is cancelled by a line', async () => {
     const ahead = await refused(addMeterAction(meter({ at: iso(-60) })));
     expect(ahead.fields?.at).toContain('future');

@@ -25,8 +25,12 @@ import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertAlone, onThisClock } from './device-time';
 import { cycleSchema, meterSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
 
+// Hours are typed to the minute: a reading of the minute in which the engine was stopped is not before it.
+const MINUTE_MS = 60_000;
 // A watch may run ahead of the device that it is typed into a little.
 const AHEAD_MS = 5 * 60_000;
+
+const iso = (at: number) => new Date(at).toISOString();
 
 function assertPast(at: number, now: number, field: string): void {
   if (at > now + AHEAD_MS)
@@ -45,12 +49,21 @@ function assertKnown<Line extends { readonly id: string }>(
   assertSameLine(known ? of(known) : {}, of(sent));
 }
 
-const iso = (at: number) => new Date(at).toISOString();
+/**
+ * Hours are told to the minute, and come over with a jitter: of two readings in one minute the one that is written later
+ * is the later.
+ */
+function afterItsMinute(others: readonly MeterReading[], at: string): string {
+  const told = Date.parse(at);
+  const near = others.map((one) => Date.parse(one.at)).filter((other) => Math.abs(other - told) < MINUTE_MS);
+  return iso(Math.max(told, ...near.map((other) => other + 1)));
+}
 
 /** Writes what a meter read. @throws DomainError meter-back, bad-field, id-taken */
-function addMeter({ shop, nowIso }: Bench, meter: MeterReading): void {
-  const known = shop.heat.log(meter.engineId).meters;
-  const others = known.filter(({ id }) => id !== meter.id);
+function addMeter({ shop, nowIso }: Bench, told: MeterReading): void {
+  const known = shop.heat.log(told.engineId).meters;
+  const others = known.filter(({ id }) => id !== told.id);
+  const meter = { ...told, at: afterItsMinute(others, told.at) };
   const doubt = meterDoubt(others, meter);
   if (doubt)
     throw new DomainError(
@@ -106,9 +119,6 @@ export const addMeterAction = shopAction(meterSchema, (given, bench) => {
   bench.tell(`${fields.unit === 'h' ? 'The hour meter' : 'The odometer'} was read at ${fields.reads} ${fields.unit}`);
   return {};
 });
-
-// Hours are typed to the minute: a reading of the minute in which the engine was stopped is not before it.
-const MINUTE_MS = 60_000;
 
 /** Adds a reading at the head while it cools. */
 export const addReadingAction = shopAction(readingSchema, (given, bench) => {

@@ -6,7 +6,7 @@ import { readBack } from '@/features/record/read-back';
 import { enterTemperaturesAction, previewTemperaturesAction } from '@/features/run-in/temperature-actions';
 import { addCycleAction, addMeterAction, strikeHeatAction } from '@/features/run-in/actions';
 import { runInOf } from '@/features/run-in/queries';
-import { seenTyped } from '@/features/run-in/seen-words';
+import { seenTyped } from '@/features/run-in/seen-typed';
 import { openShop } from '@/db/shop';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { waitsOf } from '@/model/engine/engine-wait';
@@ -61,7 +61,7 @@ describe('a run', () => {
     });
     expect(log().meters).toMatchObject([{ reads: 45_012, unit: 'km' }]);
     const [latest] = runIn().cycles;
-    expect(latest?.seenLines).toMatchObject([{ what: 'leak: left corner', state: 'unsaid' }]);
+    expect(latest?.seenLines).toMatchObject([{ what: 'a leak: left corner', state: 'unsaid' }]);
     expect(latest?.seenLines[0]?.words).toContain('At the run of');
   });
 
@@ -91,6 +91,25 @@ describe('a run', () => {
     await accepted(addMeterAction(meter({ at: iso(60) })));
     const problem = await refusedWhole(shop, () => addCycleAction(run({ reads: '44,000', unit: 'mi' })));
     expect(problem.code).toBe('meter-back');
+  });
+
+  test('miles or km are never assumed', async () => {
+    expect(await refusedWhole(shop, () => addCycleAction(run({ went: '5' })))).toMatchObject({
+      fields: { unit: expect.stringContaining('miles or in km') as unknown },
+    });
+    expect(await refusedWhole(shop, () => addCycleAction(run({ reads: '45,000' })))).toMatchObject({
+      code: 'bad-field',
+    });
+  });
+
+  test('taken back it takes along what the odometer read with it, and nothing else', async () => {
+    await accepted(addMeterAction(meter({ at: iso(60) })));
+    const sent = run({ reads: '45,010', unit: 'mi' });
+    await accepted(addCycleAction(sent));
+    expect(log().meters).toHaveLength(2);
+    await accepted(strikeHeatAction({ id: 'strike-of-run', engineId: ENGINE, strikesId: sent.id }));
+    expect(log().cycles.map(({ id }) => id)).not.toContain(sent.id);
+    expect(log().meters.map(({ reads }) => reads)).toEqual([45_000]);
   });
 
   test('an engine runs once at a time', async () => {
@@ -198,7 +217,7 @@ describe('in a build file', () => {
   test('runs, meters and rules come over whole', async () => {
     await accepted(addMeterAction(meter({ at: iso(60) })));
     await accepted(addMeterAction(meter({ reads: '12', jumpFrom: '45,010', jumpTo: '2', at: iso(50) })));
-    await accepted(addCycleAction(run({ went: '5', seen: [{ sign: 'noise', words: '' }] })));
+    await accepted(addCycleAction(run({ went: '5', unit: 'km', seen: [{ sign: 'noise', words: '' }] })));
     const joint = there(shop.joints.find(HEAD));
     const again = [{ cycles: 1 }, { distance: { value: 300, unit: 'mi' as const }, days: 30 }];
     shop.joints.alter({
@@ -219,6 +238,35 @@ describe('in a build file', () => {
       gasketSays: 'retorque',
       retorqueSource: 'Leaf 3',
     });
+  });
+
+  test.each([
+    [
+      [
+        [0, 20],
+        [20, 80],
+        [10, 85],
+      ],
+      'not in their order',
+    ],
+    [
+      [
+        [0, 20],
+        [500, 80],
+      ],
+      'go beyond it',
+    ],
+  ] as const)('temperatures %j are refused', async (series, _) => {
+    await accepted(addCycleAction(run()));
+    const file = JSON.parse(JSON.stringify(buildFileOf(shop, there(shop.engines.find(ENGINE)), iso(0)))) as {
+      heat: { cycles: { series?: unknown }[] };
+    };
+    there(file.heat.cycles.at(-1)).series = series;
+    const other = openShop(temporaryFile());
+    expect(() => readBack(other, parseBuildFile(JSON.stringify(file)).file, nowMs(), () => 'fresh-of-test')).toThrow(
+      'not in their order, or go beyond it',
+    );
+    expect(other.engines.all()).toEqual([]);
   });
 
   test('an odometer that goes back in it is refused, and nothing is changed', async () => {

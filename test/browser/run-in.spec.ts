@@ -99,7 +99,7 @@ test('a recorder’s table: looked at, put right, logged with its readings; what
   // The engine ran then: another run at that hour is refused; one with a leak is told of.
   await page.goto(bench.address + CASE);
   const seen = page.getByRole('list', { name: /^Seen at the run of/ });
-  await seen.getByRole('button', { name: /^It is to be done.*leak: a film of oil/ }).click();
+  await seen.getByRole('button', { name: /^It is to be done.*a leak: a film of oil/ }).click();
   await expect(seen.getByText(/lowest screw of the case, open/)).toBeVisible();
   await seen.getByLabel(/^What came of it: At the run of/).fill('the screw was short; exchanged');
   await seen.getByRole('button', { name: /^It is done/ }).click();

@@ -23,7 +23,7 @@ export {
   type SlopeReading,
   type UnmovedNut,
 } from './settlement';
-export { MOST_STAGES, assertStages, type RetorqueStage, type StageAsk, type StageMeasure } from './stages';
+export { MOST_STAGES, assertStages, passedAt, type RetorqueStage, type StageAsk, type StageMeasure } from './stages';
 export {
   DISTANCE_UNITS,
   KM_PER_MILE,

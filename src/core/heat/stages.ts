@@ -55,6 +55,16 @@ const hourMeter = (log: WayLog) => log.meters.filter(({ unit }) => unit === 'h')
 const wayAt = (log: WayLog, at: number) => travelled(odometer(log), wayRuns(log), log.since, at);
 const hoursAt = (log: WayLog, at: number) => travelled(hourMeter(log), hourRuns(log), log.since, at);
 
+/** What passed since a joint was tightened: km, hours, and heats; what is not known is left out. */
+export const passedAt = (log: WayLog, until: number) => {
+  const [way, hours] = [wayAt(log, until), hoursAt(log, until)];
+  return {
+    ...(way && { way_km: way.amount, unsaidRuns: way.unsaidRuns }),
+    ...(hours && { hours: hours.amount }),
+    heats: log.counting.filter(({ ranFrom }) => ranFrom >= log.since).length,
+  };
+};
+
 /** The hours at which the log says something new. */
 const moments = (log: WayLog): readonly number[] =>
   [...log.runs.map(({ ranTo }) => ranTo), ...log.meters.map(({ at }) => at)]
@@ -116,8 +126,7 @@ export const answersStage = (stage: RetorqueStage, log: WayLog, at: number): boo
 export function asksOf(stage: RetorqueStage, log: WayLog): readonly StageAsk[] {
   const { cycles, distance, hours, days } = stage;
   const until = moments(log).at(-1) ?? log.since;
-  const way = distance && wayAt(log, until);
-  const ran = hours === undefined ? undefined : hoursAt(log, until);
+  const { way_km, unsaidRuns, hours: ran, heats } = passedAt(log, until);
   return [
     ...(cycles === undefined
       ? []
@@ -125,7 +134,7 @@ export function asksOf(stage: RetorqueStage, log: WayLog): readonly StageAsk[] {
           {
             what: 'cycles' as const,
             of: cycles,
-            done: log.counting.filter(({ ranFrom }) => ranFrom >= log.since).length,
+            done: heats,
           },
         ]),
     ...(distance
@@ -134,11 +143,11 @@ export function asksOf(stage: RetorqueStage, log: WayLog): readonly StageAsk[] {
             what: 'distance' as const,
             of: distance.value,
             unit: distance.unit,
-            ...(way && { done: way.amount / (distance.unit === 'mi' ? KM_PER_MILE : 1), unsaidRuns: way.unsaidRuns }),
+            ...(way_km !== undefined && { done: way_km / (distance.unit === 'mi' ? KM_PER_MILE : 1), unsaidRuns }),
           },
         ]
       : []),
-    ...(hours === undefined ? [] : [{ what: 'hours' as const, of: hours, ...(ran && { done: ran.amount }) }]),
+    ...(hours === undefined ? [] : [{ what: 'hours' as const, of: hours, ...(ran !== undefined && { done: ran }) }]),
     ...(days === undefined ? [] : [{ what: 'days' as const, of: days }]),
   ];
 }

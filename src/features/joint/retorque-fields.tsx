@@ -70,14 +70,15 @@ function RuleField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
       error={refusal}
       onChange={({ currentTarget: { value } }) => {
         setText(value);
-        const read = tryCore(() => stagesTyped(value));
         setRefusal(undefined);
-        if (read.ok && stagesText(read.result) !== standing) onDetail({ again: read.result });
       }}
       onBlur={() => {
         const read = tryCore(() => stagesTyped(text ?? standing));
         setRefusal(read.ok ? undefined : `${read.error.message} The rule before it stands.`);
-        if (read.ok) setText(undefined);
+        if (!read.ok) return;
+        setText(undefined);
+        // Once it is whole: “3 days” on the way to “30 days” is nobody's rule.
+        if (stagesText(read.result) !== standing) onDetail({ again: read.result });
       }}
     />
   );

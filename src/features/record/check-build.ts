@@ -174,6 +174,11 @@ function assertPast(file: BuildFile, now: number): void {
   for (const { ranFrom, ranTo, highest_C, ambient_C } of heat.cycles)
     if (!(Date.parse(ranTo) > Date.parse(ranFrom)) || !(highest_C > ambient_C))
       throw notWhole('a run of the engine ends before it begins, or never warmed.', 'heat');
+  for (const { series, ranFrom, ranTo } of heat.cycles) {
+    const length_min = (Date.parse(ranTo) - Date.parse(ranFrom)) / 60_000;
+    const isWhole = series?.every(([at], i) => at <= length_min + 1 && at > (series[i - 1]?.[0] ?? -1)) ?? true;
+    if (!isWhole) throw notWhole('the temperatures of a run are not in their order, or go beyond it.', 'heat');
+  }
   const back = meterGoesBack(heat.meters);
   if (back) throw notWhole(back, 'heat');
 }

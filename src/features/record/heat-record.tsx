@@ -1,20 +1,10 @@
 'use client';
 
-import type { CoolingReading, HeatCycle, HeatLog, SeenAtRun } from '@/model/heat/heat-log';
+import type { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
+import { seenWords } from '@/interface/words/seen-words';
 import styles from './joint-record-page.module.css';
-
-const SIGNS: Readonly<Record<SeenAtRun['sign'], string>> = {
-  leak: 'a leak',
-  noise: 'a noise',
-  smoke: 'smoke',
-  pressure: 'oil pressure low, or late',
-  overheated: 'too hot',
-  other: '',
-};
-
-const seenWords = ({ sign, words }: SeenAtRun) => [SIGNS[sign], words].filter((part) => part !== '').join(': ');
 
 /** A recorder’s readings are many: the last of them are printed, and how many came before. */
 const PRINTED = 4;

@@ -75,6 +75,9 @@ function addMeter({ shop, nowIso }: Bench, told: MeterReading): void {
   if (!isNew) assertKnown(known, meter, ['reads', 'unit']);
 }
 
+/** What the odometer read when a run was stopped, by the id of the run. */
+const meterOfRun = (runId: string) => `${runId}-m`;
+
 /** Logs a run of the engine. Its hours are told by a device: they count by how long ago they were when it sent them. */
 export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
   const { sentAt, went, reads, unit, ...fields } = given;
@@ -87,17 +90,19 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
     throw new DomainError('bad-field', 'It must have been stopped after it was started.', 'ranTo');
   if (!(fields.highest_C > fields.ambient_C))
     throw new DomainError('bad-field', 'The highest temperature must be above that of the air.', 'highest_C');
+  if ((went !== undefined || reads !== undefined) && unit === undefined)
+    throw new DomainError('bad-field', 'Say whether that is in miles or in km.', 'unit');
   assertAlone(shop.heat.log(fields.engineId).cycles, { id: fields.id, ranFrom, ranTo });
   const cycle = {
     ...fields,
     ranFrom: iso(ranFrom),
     ranTo: iso(ranTo),
-    ...(went !== undefined && { went: { value: went, unit } }),
+    ...(went !== undefined && unit !== undefined && { went: { value: went, unit } }),
   };
   const isNew = shop.heat.addCycle(cycle, nowIso);
   if (!isNew) assertKnown(shop.heat.log(fields.engineId).cycles, fields, ['highest_C', 'ambient_C']);
-  if (reads !== undefined)
-    addMeter(bench, { id: `${fields.id}-m`, engineId: fields.engineId, at: cycle.ranTo, reads, unit });
+  if (reads !== undefined && unit !== undefined)
+    addMeter(bench, { id: meterOfRun(fields.id), engineId: fields.engineId, at: cycle.ranTo, reads, unit });
   bench.tell(`A run up to ${fields.highest_C} °C was logged`);
   return {};
 });
@@ -154,6 +159,9 @@ export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
   if (![...cycles, ...readings, ...meters].some((line) => line.id === fields.strikesId))
     throw new DomainError('nothing-to-strike', 'That line is not standing.', 'strikesId');
   shop.heat.strike({ ...fields, at: nowIso }, nowIso);
+  // What the odometer read came in with the run, and goes with it.
+  const own = meters.find(({ id }) => id === meterOfRun(fields.strikesId));
+  if (own) shop.heat.strike({ ...fields, id: `${fields.id}-m`, strikesId: own.id, at: nowIso }, nowIso);
   bench.tell(cycles.some(({ id }) => id === fields.strikesId) ? 'The run was cancelled' : 'The reading was cancelled');
   return {};
 });
@@ -210,6 +218,7 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
   // The sheet speaks of the thread under the nut only where it is still as it was pulled.
   const own = changes.length === 0 ? judgedWhole(worked, kinds).guards : pulled.guards;
   const ofToday = [
+    ...[joint, ...kinds.map(({ inputs: of }) => of.joint)].flatMap(lockerGuards).slice(0, 1),
     ...filmGuards(film, pulled),
     ...warmGuards(
       joint,
@@ -218,11 +227,7 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
       retorque.state === 'open' ? (retorque.reading?.ambient_C ?? USUAL_AIR_C) : USUAL_AIR_C,
     ),
   ];
-  const guards = [
-    ...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)),
-    ...[joint, ...kinds.map(({ inputs: of }) => of.joint)].flatMap(lockerGuards).slice(0, 1),
-    ...ofToday,
-  ];
+  const guards = [...own.filter(({ code }) => !NOT_AT_A_RETORQUE.has(code)), ...ofToday];
   // What was found today is answered for today: the reason that it was first pulled with speaks of something else.
   assertReasoned(ofToday, reason);
   const given = reason || pulled.reason || '';

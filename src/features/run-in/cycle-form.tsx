@@ -10,7 +10,8 @@ import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { DISTANCE_UNITS, type DistanceUnit } from '@/core/heat';
 import { addCycleAction } from './actions';
-import { SIGN_CHOICES, seenTyped } from './seen-words';
+import { SIGN_CHOICES } from '@/interface/words/seen-words';
+import { seenTyped } from './seen-typed';
 import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
 
 const HALF_HOUR_MS = 30 * 60_000;

@@ -2,7 +2,7 @@ import {
   KM_PER_MILE,
   coolingWindow,
   isHeatCycle,
-  travelled,
+  passedAt,
   type CoolingWindow,
   type DistanceUnit,
   type RetorqueState,
@@ -11,11 +11,12 @@ import type { Position } from '@/core/tightening';
 import { followsOf, openLineOf, type Follow, type OpenLine } from '@/model/heat/follows';
 import { ownUnit } from '@/model/heat/meter';
 import { LEAST_CYCLES, SETTLED_LIMITS } from '@/model/practice/house-practice';
+import { seenWords } from '@/interface/words/seen-words';
 import { fullDate } from '@/interface/figures/times';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { cyclesOf, headReadingsOf, metersOf, tightenedAtOf, type EngineState } from '@/model/engine/engine-state';
-import type { CoolingReading, HeatCycle, MeterReading, Sign } from '@/model/heat/heat-log';
+import type { CoolingReading, HeatCycle, MeterReading } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
@@ -132,18 +133,9 @@ function firstStartOf(state: EngineState): FirstStart | undefined {
   };
 }
 
-const SIGN_WORDS: Readonly<Record<Sign, string>> = {
-  leak: 'leak',
-  noise: 'noise',
-  smoke: 'smoke',
-  pressure: 'oil pressure',
-  overheated: 'too hot',
-  other: 'seen',
-};
-
 function seenLines({ seen = [], ranTo }: HeatCycle, lines: EngineState['order']['lines']): readonly SeenLine[] {
   return seen.map(({ sign, words }) => {
-    const what = words === '' ? SIGN_WORDS[sign] : `${SIGN_WORDS[sign]}: ${words}`;
+    const what = seenWords({ sign, words });
     return { what, ...openLineOf(`At the run of ${fullDate(ranTo)}, ${what}`, lines, ranTo) };
   });
 }
@@ -156,31 +148,22 @@ const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
 function sinceTight(state: EngineState, { joint, final }: JointState, now: number): readonly SinceTight[] {
   const since = tightenedAtOf(final);
   if (since === undefined || joint.retorqueSchool === 'none') return [];
-  const [runs, meters] = [cyclesOf(state.heat).filter(({ ranFrom }) => ranFrom >= since), metersOf(state.heat)];
-  const until = Math.max(now, since);
+  const runs = cyclesOf(state.heat).filter(({ ranFrom }) => ranFrom >= since);
+  const least = LEAST_CYCLES[joint.detail.heatCycle];
+  const counting = runs.filter((run) => isHeatCycle(run, least));
+  const log = { runs, counting, meters: metersOf(state.heat), since };
+  const { way_km, unsaidRuns = 0, hours, heats } = passedAt(log, Math.max(now, since));
   const unit = unitOf(state);
-  const way = travelled(
-    meters.filter((one) => one.unit !== 'h'),
-    runs.map(({ ranFrom, ranTo, went_km }) => ({ ranFrom, ranTo, adds: went_km })),
-    since,
-    until,
-  );
-  const hours = travelled(
-    meters.filter((one) => one.unit === 'h'),
-    runs.map(({ ranFrom, ranTo }) => ({ ranFrom, ranTo, adds: (ranTo - ranFrom) / 3_600_000 })),
-    since,
-    until,
-  );
   return [
     {
       jointId: joint.id,
       name: joint.name,
       since,
-      heats: runs.filter((run) => isHeatCycle(run, LEAST_CYCLES[joint.detail.heatCycle])).length,
-      ...(way && {
-        way: { value: way.amount / (unit === 'mi' ? KM_PER_MILE : 1), unit, unsaidRuns: way.unsaidRuns },
+      heats,
+      ...(way_km !== undefined && {
+        way: { value: way_km / (unit === 'mi' ? KM_PER_MILE : 1), unit, unsaidRuns },
       }),
-      ...(hours && { hours: hours.amount }),
+      ...(hours !== undefined && { hours }),
     },
   ];
 }

@@ -44,7 +44,7 @@ export interface CycleFields {
   /** How far it went, and what the odometer read when it was stopped; each left out where nobody looked. */
   readonly went?: number;
   readonly reads?: number;
-  readonly unit: DistanceUnit;
+  readonly unit?: DistanceUnit;
   readonly seen: SeenAtRun[];
 }
 
@@ -82,7 +82,7 @@ export const cycleSchema = Joi.object<CycleFields, true>({
   ambient_C: celsius('the air temperature'),
   went: figure('how far it went').max(100_000),
   reads: figure('what the odometer read'),
-  unit: oneOf(DISTANCE_UNITS).default('mi'),
+  unit: oneOf(DISTANCE_UNITS),
   seen: CYCLE_EXTRAS.seen.default([]),
 });
 

@@ -25,6 +25,9 @@ const TemperatureChart = dynamic(() => import('./temperature-chart'), {
 
 const MINUTE_MS = 60_000;
 
+/** An air-cooled head that works hard is read at so much beside a stud; more is rather another unit. */
+const HOTTEST_C = 150;
+
 /** Joints that are gone over again, and what a run has to come to for each. */
 export interface CountsFor {
   readonly name: string;
@@ -149,6 +152,12 @@ function Shown({ engineId, now, counts, shown }: Props & { readonly shown: Table
         </p>
       ) : (
         <Notice kind="wait">{preview.why}</Notice>
+      )}
+      {preview.run && preview.run.highest_C > HOTTEST_C && (
+        <Notice kind="wait">
+          No head and no coolant is read at {plain(preview.run.highest_C)} °C without harm: is it in °F? Write °F into
+          the heading of its column, and look at it again.
+        </Notice>
       )}
       <div role="img" aria-label="The temperatures that were recorded, with the run marked in them">
         <TemperatureChart points={preview.points} {...span} hourOf={hourOf} />

@@ -1,15 +1,3 @@
-import { SIGNS, type Sign } from '@/model/heat/heat-log';
-import { choices } from '@/interface/words/choices';
-
-export const SIGN_CHOICES = choices(SIGNS, {
-  leak: 'A leak',
-  noise: 'A noise',
-  smoke: 'Smoke',
-  pressure: 'Oil pressure low, or late',
-  overheated: 'Too hot',
-  other: 'Something else',
-} satisfies Readonly<Record<Sign, string>>);
-
 /** What was ticked and said at a run, as it is sent: words without a tick are something else. */
 export function seenTyped(ticked: string, words: string) {
   const signs = ticked.split(',').filter((one) => one !== '');

@@ -49,6 +49,7 @@ describe('a line whose id is known', () => {
       ranTo: at(600_000),
       highest_C: 82,
       ambient_C: 14,
+      startReason: 'on the trailer',
     };
     await accepted(addCycleAction(run));
     await accepted(addCycleAction({ ...run, sentAt: at(0) }));

@@ -153,7 +153,7 @@ export const writeLineAction = shopAction(lineSchema, ({ engineId, line }, bench
     return {};
   }
   const state = engineStateNow(bench, engineId);
-  const checked = assertLine(state, line, nowIso.slice(0, 10));
+  const checked = assertLine(state, line, nowIso);
   shop.build.record(engineId, { ...checked, at: nowIso }, nowIso);
   tell(lineWords(state, checked));
   return {};

@@ -11,6 +11,8 @@ const hrefOf = (engineId: string, to: BarPlace): string => {
       return `${at}/joints/${to.id}`;
     case 'step':
       return `${at}/order?step=${to.id}`;
+    case 'start':
+      return `${at}/run-in`;
     case 'tray':
       return `${at}/order/tray`;
     default:

@@ -1,3 +1,5 @@
+import { seenWords } from '@/interface/words/seen-words';
+import { ANSWER_WORDS, START_WORDS } from '@/interface/words/start-words';
 import type { BuildLine } from '@/model/order/build-line';
 import type { GateState } from '@/model/order/gate';
 
@@ -33,6 +35,12 @@ export function lineWords({ order }: GateState, line: BuildLine): string {
       return `Swarf was made: ${line.body.words}`;
     case 'turned':
       return `The crank was turned${line.body.words === '' ? '' : `: ${line.body.words}`}`;
+    case 'start-look':
+      return `First start, ${START_WORDS[line.body.check]}: ${ANSWER_WORDS[line.body.is]}`;
+    case 'start-wrong':
+      return `A start that went wrong: ${line.body.seen.map(seenWords).join('; ')}`;
+    case 'start-passed':
+      return `Started all the same: ${line.body.reason}`;
     case 'paused':
       return 'The work was laid still';
     case 'resumed':

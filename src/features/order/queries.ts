@@ -72,14 +72,14 @@ function choicesOf({ joints, fits, leaves }: EngineRows, { steps }: OrderState):
   };
 }
 
-function barsOf(state: EngineState, today: string): OrderPage['bars'] {
+function barsOf(state: EngineState, at: string): OrderPage['bars'] {
   const asked = state.order.steps.filter(
     ({ step, state: stands }) => stands === 'open' || (isGated(step) && stands !== 'done'),
   );
   return Object.fromEntries(
     asked.map(({ step, state: stands }) => [
       step.id,
-      stands === 'open' ? barsOfDoing(state, step.id, today) : barsOfStep(state, step, false),
+      stands === 'open' ? barsOfDoing(state, step.id, at) : barsOfStep(state, step, false),
     ]),
   );
 }
@@ -103,7 +103,7 @@ function notesOfSteps({ notes }: EngineRows): OrderPage['notes'] {
 }
 
 /** The order of one engine, with everything its sheet needs. */
-export function orderPage(rows: EngineRows, state: EngineState, today: string): OrderPage {
+export function orderPage(rows: EngineRows, state: EngineState, at: string): OrderPage {
   const { order, engine } = state;
   const now = likeliestFirst(order.steps, order.trial?.isGoing ? order.trial.stretch : undefined);
   const steps = order.steps.map(({ step }) => step);
@@ -112,7 +112,7 @@ export function orderPage(rows: EngineRows, state: EngineState, today: string): 
     engineName: engine.name,
     steps: order.steps,
     now: now.map(({ step }) => step.id),
-    bars: barsOf(state, today),
+    bars: barsOf(state, at),
     ...(order.trial && {
       trial: {
         stretch: [...order.trial.stretch],

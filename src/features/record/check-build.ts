@@ -163,7 +163,9 @@ function assertPast(file: BuildFile, now: number): void {
     heat.meters.some(({ at }) => latest(at)) ||
     asides.some(({ at }) => latest(at)) ||
     boltSets.some(({ readings }) => readings.some(({ at }) => latest(at))) ||
-    order.buildLines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)) ||
+    order.buildLines.some(
+      (line) => latest(line.at, line.recordedAt ?? line.at) || (line.kind === 'start-wrong' && latest(line.body.on)),
+    ) ||
     fits.some(({ lines }) => lines.some(({ at, recordedAt }) => latest(at, recordedAt ?? at)));
   if (ahead)
     throw new DomainError(

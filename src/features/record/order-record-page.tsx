@@ -1,12 +1,14 @@
 'use client';
 
 import type { Engine } from '@/model/engine/engine';
-import { fullDate } from '@/interface/figures/times';
+import { fullDate, fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { RunningHead } from '@/interface/parts/running-head';
 import { Notice, Screen, Section } from '@/interface/parts/screen';
 import { SignLine } from '@/interface/parts/sign-line';
 import table from '@/interface/parts/table.module.css';
+import { seenWords } from '@/interface/words/seen-words';
+import { ANSWER_WORDS, START_WORDS } from '@/interface/words/start-words';
 import { STEP_STATE_WORDS } from '@/interface/words/order-words';
 import type { NoteWithPhotos } from '@/model/note';
 import { NotesPrinted } from './notes-printed';
@@ -134,6 +136,12 @@ function eventWords(line: BuildLine): string | undefined {
       return `Opened up again: ${line.body.reason}`;
     case 'looked':
       return `Looked at: ${line.body.words}`;
+    case 'start-look':
+      return `First start, ${START_WORDS[line.body.check]}: ${ANSWER_WORDS[line.body.is]}${line.body.words && `, ${line.body.words}`}`;
+    case 'start-wrong':
+      return `A start that went wrong, ${fullTime(line.body.on)}: ${line.body.seen.map(seenWords).join('; ')}`;
+    case 'start-passed':
+      return `Started all the same: ${line.body.reason} (${line.body.bars.join(' ')})`;
     case 'paused':
       return `Laid still${line.body.covered && `, covered: ${line.body.covered}`}`;
     case 'resumed':

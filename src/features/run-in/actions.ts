@@ -22,8 +22,10 @@ import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { assertWorkedWith } from '@/server/assert-worked-with';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
+import { seenWords } from '@/interface/words/seen-words';
 import { assertAlone, onThisClock } from './device-time';
-import { cycleSchema, meterSchema, readingSchema, retorqueSchema, strikeSchema } from './schema';
+import { cycleSchema, meterSchema, readingSchema, retorqueSchema, startWrongSchema, strikeSchema } from './schema';
+import { assertStarted, lineOfStart } from './start-gate';
 
 // Hours are typed to the minute: a reading of the minute in which the engine was stopped is not before it.
 const MINUTE_MS = 60_000;
@@ -80,7 +82,7 @@ const meterOfRun = (runId: string) => `${runId}-m`;
 
 /** Logs a run of the engine. Its hours are told by a device: they count by how long ago they were when it sent them. */
 export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
-  const { sentAt, went, reads, unit, ...fields } = given;
+  const { sentAt, went, reads, unit, startReason: _, ...fields } = given;
   const { shop, now, nowIso } = bench;
   engineOf(bench, fields.engineId);
   const ranFrom = onThisClock(fields.ranFrom, sentAt, now);
@@ -93,6 +95,7 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
   if ((went !== undefined || reads !== undefined) && unit === undefined)
     throw new DomainError('bad-field', 'Say whether that is in miles or in km.', 'unit');
   assertAlone(shop.heat.log(fields.engineId).cycles, { id: fields.id, ranFrom, ranTo });
+  assertStarted(bench, given);
   const cycle = {
     ...fields,
     ranFrom: iso(ranFrom),
@@ -104,6 +107,22 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
   if (reads !== undefined && unit !== undefined)
     addMeter(bench, { id: meterOfRun(fields.id), engineId: fields.engineId, at: cycle.ranTo, reads, unit });
   bench.tell(`A run up to ${fields.highest_C} °C was logged`);
+  return {};
+});
+
+/** Logs a start that went wrong. What is in doubt after it is looked at again before the next. */
+export const startWrongAction = shopAction(startWrongSchema, ({ id, engineId, sentAt, on, seen }, bench) => {
+  const { shop, now, nowIso } = bench;
+  engineOf(bench, engineId);
+  const at = onThisClock(on, sentAt, now);
+  assertPast(at, now, 'on');
+  const known = shop.build.line(id);
+  if (known && known.engineId !== engineId)
+    throw new DomainError('bad-id', 'A line of that id is of another engine.', 'id');
+  if (known) return {};
+  const body = { on: iso(Math.min(at, now)), seen };
+  shop.build.record(engineId, { id, kind: 'start-wrong', at: nowIso, body }, nowIso);
+  bench.tell(`A start that went wrong was logged: ${seen.map(seenWords).join('; ')}`);
   return {};
 });
 
@@ -162,6 +181,13 @@ export const strikeHeatAction = shopAction(strikeSchema, (fields, bench) => {
   // What the odometer read came in with the run, and goes with it.
   const own = meters.find(({ id }) => id === meterOfRun(fields.strikesId));
   if (own) shop.heat.strike({ ...fields, id: `${fields.id}-m`, strikesId: own.id, at: nowIso }, nowIso);
+  const passed = lineOfStart(fields.strikesId);
+  if (shop.build.line(passed))
+    shop.build.record(
+      fields.engineId,
+      { id: `${fields.id}-s`, kind: 'strike', strikes: passed, at: nowIso, body: {} },
+      nowIso,
+    );
   bench.tell(cycles.some(({ id }) => id === fields.strikesId) ? 'The run was cancelled' : 'The reading was cancelled');
   return {};
 });

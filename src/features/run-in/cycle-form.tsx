@@ -1,6 +1,6 @@
 'use client';
 
-import { Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { ListenKey } from '@/interface/instruments/listen-key';
 import { ActionForm } from '@/interface/parts/action-form';
@@ -10,7 +10,7 @@ import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { DISTANCE_UNITS, type DistanceUnit } from '@/core/heat';
 import { addCycleAction } from './actions';
-import { SIGN_CHOICES } from '@/interface/words/seen-words';
+import { RUNNING_CHOICES, SeenFields } from './seen-fields';
 import { seenTyped } from './seen-typed';
 import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
 
@@ -24,6 +24,8 @@ interface Props {
   readonly focus: boolean;
   /** The one that its odometer reads in. */
   readonly unit: DistanceUnit;
+  /** It is the first, and its sheet is not finished. */
+  readonly asksWhy: boolean;
 }
 
 const add = ({ signs = '', seenWords = '', ...fields }: Record<string, string>) =>
@@ -36,7 +38,7 @@ const add = ({ signs = '', seenWords = '', ...fields }: Record<string, string>) 
   });
 
 /** Logs a first start or a later run. */
-export function CycleForm({ engineId, now, onDone, focus, unit }: Props) {
+export function CycleForm({ engineId, now, onDone, focus, unit, asksWhy }: Props) {
   const initial: Record<string, string> = {
     id: nanoid(),
     engineId,
@@ -49,6 +51,7 @@ export function CycleForm({ engineId, now, onDone, focus, unit }: Props) {
     unit,
     signs: '',
     seenWords: '',
+    startReason: '',
   };
   const { form: fields, submit, pending, problem, draft } = useActionForm('run', initial, add, onDone);
   useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields);
@@ -63,24 +66,15 @@ export function CycleForm({ engineId, now, onDone, focus, unit }: Props) {
       <TextInput label="It went" description="Left empty where nobody knows" inputMode="decimal" {...field('went')} />
       <TextInput label="Odometer when stopped" description="If it has one" inputMode="decimal" {...field('reads')} />
       <NativeSelect label="Both in" data={[...DISTANCE_UNITS]} {...field('unit')} />
-      <Checkbox.Group
-        className={form.wide}
-        label="Seen at it"
-        value={(fields.values.signs ?? '').split(',').filter((one) => one !== '')}
-        onChange={(signs) => fields.setFieldValue('signs', signs.join(','))}
-      >
-        <span className={form.acts}>
-          {SIGN_CHOICES.map(({ value, label }) => (
-            <Checkbox key={value} value={value} label={label} />
-          ))}
-        </span>
-      </Checkbox.Group>
-      <TextInput
-        className={form.wide}
-        label="What, and where"
-        description="A start that went wrong is told here too"
-        {...field('seenWords')}
-      />
+      <SeenFields label="Seen at it" fields={fields} choices={RUNNING_CHOICES} />
+      {asksWhy && (
+        <TextInput
+          className={form.wide}
+          label="Why it was started all the same"
+          description="The sheet above is not finished. If it ran before it came here, say that."
+          {...field('startReason')}
+        />
+      )}
       <div className={form.acts}>
         <Button type="submit" rank="main" busy={pending}>
           Log the run

@@ -16,15 +16,15 @@ import { fullDate } from '@/interface/figures/times';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { cyclesOf, headReadingsOf, metersOf, tightenedAtOf, type EngineState } from '@/model/engine/engine-state';
-import type { CoolingReading, HeatCycle, MeterReading } from '@/model/heat/heat-log';
+import type { CoolingReading, HeatCycle, MeterReading, SeenAtRun } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
-import { barsOfStep } from '@/model/order/gate';
-import { does } from '@/model/order/step';
+import { barsOfStart } from '@/model/order/gate';
+import { startSheetOf, type AnsweredCheck } from '@/model/order/start-sheet';
 import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
@@ -70,17 +70,30 @@ export interface SinceTight {
   readonly heats: number;
 }
 
-/** What the order of the work says to the first start. */
+/** The first start's sheet, with what the order of the work says to it. */
 export interface FirstStart {
-  /** What stands against it, where it is not done. */
+  /** What stands against it. */
   readonly bars: readonly string[];
-  readonly isDone: boolean;
+  readonly checks: readonly AnsweredCheck[];
+  readonly isReady: boolean;
   readonly href: string;
 }
 
+/** A start that went wrong, and whether what was seen stands on the list of what is open. */
+export interface WrongStart {
+  readonly id: string;
+  readonly on: string;
+  readonly who?: string;
+  readonly seenLines: readonly SeenLine[];
+}
+
 export interface RunIn {
-  /** Until the first run was logged; left out where the order has no start in it. */
+  /** Until the first run was logged. */
   readonly start?: FirstStart;
+  /** Starts that went wrong, the latest first. */
+  readonly wrongStarts: readonly WrongStart[];
+  /** Set where it stood so long that its oil has drained away: since when. */
+  readonly stoodSince?: string;
   /** The latest runs, the latest first, and how many came before those. */
   readonly cycles: readonly LoggedCycle[];
   readonly older: number;
@@ -110,6 +123,8 @@ const whatFollows = ({ order }: EngineState, joint: JointState): Pick<RetorqueDu
 };
 
 const DAY_MS = 86_400_000;
+/** After so many days the oil has drained from its galleries. */
+const DRAINS_DAYS = 60;
 
 /** Whether a joint waits for a reading at the head: of one that has long been cold nothing else is said. */
 const waitsForHead = (joints: readonly JointState[]): boolean =>
@@ -120,25 +135,36 @@ const waitsForHead = (joints: readonly JointState[]): boolean =>
       (retorque.state === 'done' && (retorque.further !== undefined || retorque.next !== undefined)),
   );
 
-/** What stands against starting the engine, as the order's own gate has it. */
-function firstStartOf(state: EngineState): FirstStart | undefined {
-  const { engine, order } = state;
-  const found = order.steps.find(({ step }) => does(step, 'starts'));
-  if (!found) return undefined;
-  const isDone = found.state === 'done';
+function firstStartOf(state: EngineState, now: number): FirstStart {
+  const { checks, open } = startSheetOf(state.order.lines, now);
+  const bars = barsOfStart(state).map(({ message }) => message);
   return {
-    isDone,
-    bars: isDone ? [] : barsOfStep(state, found.step, false).map(({ message }) => message),
-    href: `/engines/${engine.id}/order`,
+    checks,
+    bars,
+    isReady: open.length === 0 && bars.length === 0,
+    href: `/engines/${state.engine.id}/order`,
   };
 }
 
-function seenLines({ seen = [], ranTo }: HeatCycle, lines: EngineState['order']['lines']): readonly SeenLine[] {
-  return seen.map(({ sign, words }) => {
-    const what = seenWords({ sign, words });
-    return { what, ...openLineOf(`At the run of ${fullDate(ranTo)}, ${what}`, lines, ranTo) };
-  });
+function wrongStarts({ order: { lines } }: EngineState, now: number): readonly WrongStart[] {
+  return [...startSheetOf(lines, now).wrong].reverse().map(({ id, who, body: { on, seen } }) => ({
+    id,
+    on,
+    who,
+    seenLines: seenAt('start', on, seen, lines),
+  }));
 }
+
+const seenAt = (
+  what: 'run' | 'start',
+  at: string,
+  seen: readonly SeenAtRun[],
+  lines: EngineState['order']['lines'],
+): readonly SeenLine[] =>
+  seen.map((one) => {
+    const words = seenWords(one);
+    return { what: words, ...openLineOf(`At the ${what} of ${fullDate(at)}, ${words}`, lines, at) };
+  });
 
 /** Its odometer's own unit; before it was read, the one that goes with its torques. */
 const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
@@ -186,9 +212,12 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
       cycles: facts,
       readings: headReadingsOf(heat),
     });
-  const start = cycles.length === 0 ? firstStartOf(state) : undefined;
+  const last = cycles[0];
+  const isStood = last !== undefined && now - Date.parse(last.ranTo) > DRAINS_DAYS * DAY_MS;
   return {
-    ...(start && { start }),
+    ...(last ? {} : { start: firstStartOf(state, now) }),
+    ...(isStood && { stoodSince: last.ranTo }),
+    wrongStarts: wrongStarts(state, now),
     // Hours are told to the minute: of two in one, the one that was written later is the later.
     meters: [...heat.meters].reverse().sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
     unit: unitOf(state),
@@ -196,7 +225,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
     older: Math.max(0, cycles.length - MOST_RUNS),
     cycles: cycles.slice(0, MOST_RUNS).map((cycle) => ({
       ...cycle,
-      seenLines: seenLines(cycle, state.order.lines),
+      seenLines: seenAt('run', cycle.ranTo, cycle.seen ?? [], state.order.lines),
       readings: heat.readings
         .filter((reading) => reading.cycleId === cycle.id)
         .sort((a, b) => Date.parse(a.at) - Date.parse(b.at)),

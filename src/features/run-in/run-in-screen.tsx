@@ -12,6 +12,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
+import form from '@/interface/parts/form.module.css';
 import { useAct } from '@/interface/parts/use-act';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { FILMS_FOUND, type FilmFound } from '@/model/joint/retorque-guards';
@@ -25,6 +26,8 @@ import { CycleList } from './cycle-list';
 import { MeterSection } from './meter-section';
 import type { RetorqueDue, RunIn, SettledJoint } from './queries';
 import { ReadingForm } from './reading-form';
+import { WrongStartForm } from './wrong-start-form';
+import { WrongStarts } from './wrong-starts';
 import { SettledSection } from './settled-section';
 import styles from './run-in-screen.module.css';
 import { workingOfWindow } from './window-working';
@@ -150,6 +153,11 @@ function Due({ due }: { readonly due: RetorqueDue }) {
   );
 }
 
+const useOpened = () => {
+  const [opened, { open, close }] = useDisclosure(false);
+  return { opened, open, close };
+};
+
 interface Props extends RunIn {
   readonly engineId: string;
   readonly now: number;
@@ -161,6 +169,8 @@ export function RunInScreen({
   engineId,
   now,
   start,
+  stoodSince,
+  wrongStarts,
   cycles,
   older,
   dues,
@@ -171,8 +181,12 @@ export function RunInScreen({
   sinceTight,
 }: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
+  const wrong = useOpened();
   useSingleKeys({ n: open });
-  useDrafts((names) => names.includes('run') && open());
+  useDrafts((names) => {
+    if (names.includes('run')) open();
+    if (names.includes('wrong-start')) wrong.open();
+  });
   const latest = cycles[0];
   const ranTo = latest ? Date.parse(latest.ranTo) : 0;
   useDefaultWorking(
@@ -197,19 +211,47 @@ export function RunInScreen({
           ))}
         </ul>
       )}
+      {stoodSince !== undefined && !logging && (
+        <Notice kind="wait">
+          It has stood since {nearTime(stoodSince, now)}: its oil has drained away. The pressure is raised without
+          firing before it is started.
+        </Notice>
+      )}
       {logging && (
-        <Section title={cycles.length === 0 ? 'First start' : 'Another run'}>
-          {cycles.length === 0 ? (
-            <FirstStart start={start} />
+        <Section title={start ? 'First start' : 'Another run'}>
+          {start ? (
+            <FirstStart engineId={engineId} start={start} now={now} />
           ) : (
             <Notice kind="stop">
               Belts, fans and hot metal; fumes. Doors open, extinguisher at hand, and nobody in line with the fan.
+              {stoodSince !== undefined &&
+                ` It has stood since ${nearTime(stoodSince, now)}: raise the oil pressure without firing first.`}
             </Notice>
           )}
+          {start && <h3 className={styles.after}>When it has run</h3>}
           <p className="soft">
             From a recorder: <Link href={`/engines/${engineId}/run-in/recorded`}>read its table of temperatures</Link>
           </p>
-          <CycleForm engineId={engineId} now={now} onDone={close} focus={cycles.length > 0} unit={unit} />
+          <CycleForm
+            engineId={engineId}
+            now={now}
+            onDone={close}
+            focus={!start}
+            unit={unit}
+            asksWhy={start !== undefined && !start.isReady}
+          />
+        </Section>
+      )}
+      {(logging || wrong.opened || wrongStarts.length > 0) && (
+        <Section title="Starts that went wrong">
+          <WrongStarts engineId={engineId} starts={wrongStarts} now={now} />
+          {wrong.opened ? (
+            <WrongStartForm engineId={engineId} now={now} onDone={wrong.close} />
+          ) : (
+            <p className={form.acts}>
+              <Button onClick={wrong.open}>Log a start that went wrong</Button>
+            </p>
+          )}
         </Section>
       )}
       {latest && window && (

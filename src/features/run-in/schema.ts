@@ -32,6 +32,9 @@ const figure = (label: string) =>
     .label(label)
     .messages({ 'number.base': `Give ${label} as a number, such as 45,210 or 12.5.` });
 
+/** Why a first run was made although something stood open. */
+export const startReason = () => Joi.string().trim().max(400).allow('').default('');
+
 export interface CycleFields {
   readonly id: string;
   readonly engineId: string;
@@ -45,6 +48,17 @@ export interface CycleFields {
   readonly went?: number;
   readonly reads?: number;
   readonly unit?: DistanceUnit;
+  readonly seen: SeenAtRun[];
+  /** Why it was started although its sheet was open; asked of the first run alone. */
+  readonly startReason: string;
+}
+
+/** A start that went wrong: it need not have warmed anything. */
+export interface StartWrongFields {
+  readonly id: string;
+  readonly engineId: string;
+  readonly sentAt: string;
+  readonly on: string;
   readonly seen: SeenAtRun[];
 }
 
@@ -84,6 +98,15 @@ export const cycleSchema = Joi.object<CycleFields, true>({
   reads: figure('what the odometer read'),
   unit: oneOf(DISTANCE_UNITS),
   seen: CYCLE_EXTRAS.seen.default([]),
+  startReason: startReason(),
+});
+
+export const startWrongSchema = Joi.object<StartWrongFields, true>({
+  id,
+  engineId,
+  sentAt: Joi.string().isoDate().required(),
+  on: time('when it was tried'),
+  seen: CYCLE_EXTRAS.seen.min(1).required().messages({ 'array.min': 'Say what was seen, or what it did.' }),
 });
 
 export const meterSchema = Joi.object<MeterFields, true>({

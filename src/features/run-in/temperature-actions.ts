@@ -17,6 +17,8 @@ import { sentNumber, typedCelsius } from '@/model/typed-number';
 import { readRecords } from '@/server/read-records';
 import { engineOf, shopAction, shopQuestion } from '@/server/shop-action';
 import { assertAlone, onThisClock } from './device-time';
+import { startReason } from './schema';
+import { assertStarted } from './start-gate';
 
 const MAX_CHARACTERS = 4_000_000;
 /** A recorder that keeps every second of five hours. */
@@ -71,6 +73,7 @@ export interface RecordedFields {
   readonly to_min: number;
   readonly ambient_C: number;
   readonly probed: (typeof PROBED)[number];
+  readonly startReason: string;
 }
 
 const recordedSchema = Joi.object<RecordedFields, true>({
@@ -93,6 +96,7 @@ const recordedSchema = Joi.object<RecordedFields, true>({
     .label('the air temperature')
     .messages({ 'number.base': 'Give the air temperature in °C, or in °F with its letter.' }),
   probed: oneOf(PROBED).required(),
+  startReason: startReason(),
 });
 
 const APART_MIN = 10;
@@ -135,6 +139,7 @@ export const enterTemperaturesAction = shopAction(recordedSchema, (given, bench)
     .map(({ ranFrom }) => (Date.parse(ranFrom) - first) / MINUTE_MS)
     .filter((minutes) => minutes >= to_min);
   const cooling = points.filter(([minutes]) => next.every((started) => minutes < started));
+  assertStarted(bench, given);
   const series = thinned(
     during.map(([minutes, C]): Recorded => [Number((minutes - from_min).toFixed(3)), C]),
     MOST_POINTS,

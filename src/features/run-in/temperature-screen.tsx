@@ -38,6 +38,8 @@ interface Props {
   readonly engineId: string;
   readonly now: number;
   readonly counts: readonly CountsFor[];
+  /** It would be the first run, and the first start's sheet is not finished. */
+  readonly asksWhy: boolean;
 }
 
 /** When its first line was: as the table has it, on the day that is given; else so that it ends now. */
@@ -121,7 +123,7 @@ function Counts({
 }
 
 /** One table as it is read: its columns, its curve, the run in it, and what is written of it. */
-function Shown({ engineId, now, counts, shown }: Props & { readonly shown: TableShown<TemperaturePreview> }) {
+function Shown({ engineId, now, counts, asksWhy, shown }: Props & { readonly shown: TableShown<TemperaturePreview> }) {
   const { preview, text, pending, enter, lookAgain } = shown;
   const { plain } = useFigures();
   const [firstAt, setFirstAt] = useState(() => firstField(preview, now));
@@ -130,6 +132,7 @@ function Shown({ engineId, now, counts, shown }: Props & { readonly shown: Table
   const [span, setSpan] = useState({ from_min: preview.run?.from_min ?? 0, to_min: preview.run?.to_min ?? end_min });
   const [ambient, setAmbient] = useState(() => String(preview.air_C ?? preview.run?.began_C ?? ''));
   const [probed, setProbed] = useState<'head' | 'coolant-or-oil' | ''>('');
+  const [startReason, setStartReason] = useState('');
   const [id] = useState(() => nanoid());
   const hourOf = (minutes: number) =>
     Number.isNaN(first) ? `${Math.round(minutes)} min` : clockTime(first + minutes * MINUTE_MS);
@@ -177,6 +180,15 @@ function Shown({ engineId, now, counts, shown }: Props & { readonly shown: Table
           onChange={(event) => setProbed(event.currentTarget.value as typeof probed)}
         />
         <TextInput label="Air, °C" value={ambient} onChange={(event) => setAmbient(event.currentTarget.value)} />
+        {asksWhy && (
+          <TextInput
+            className={form.wide}
+            label="Why it was started all the same"
+            description="Its first start’s sheet is not finished. If it ran before it came here, say that."
+            value={startReason}
+            onChange={(event) => setStartReason(event.currentTarget.value)}
+          />
+        )}
       </div>
       <Counts preview={preview} {...span} counts={counts} />
       <p className="soft">
@@ -206,6 +218,7 @@ function Shown({ engineId, now, counts, shown }: Props & { readonly shown: Table
                 ...span,
                 ambient_C: ambient,
                 probed,
+                startReason,
               }),
             )
           }

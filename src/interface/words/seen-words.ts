@@ -8,6 +8,7 @@ export const SIGN_CHOICES = choices(SIGNS, {
   smoke: 'Smoke',
   pressure: 'Oil pressure low, or late',
   overheated: 'Too hot',
+  'no-fire': 'It would not fire, or not run',
   other: 'Something else',
 });
 

@@ -1,7 +1,7 @@
 import type { DistanceUnit, MeterUnit } from '@/core/heat';
 
 /** What may be seen at a run. */
-export const SIGNS = ['leak', 'noise', 'smoke', 'pressure', 'overheated', 'other'] as const;
+export const SIGNS = ['leak', 'noise', 'smoke', 'pressure', 'overheated', 'no-fire', 'other'] as const;
 export type Sign = (typeof SIGNS)[number];
 
 /** What was seen at a run, and where. */

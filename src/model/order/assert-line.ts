@@ -2,7 +2,9 @@ import { DomainError } from '@/core/units';
 import { isSameMark } from '@/model/engine/engine-measure';
 import type { BuildLine, LineOf } from './build-line';
 import { barsOfStep, namesOfWaits, type Bar, type GateState } from './gate';
-import { pastItsDate } from './step';
+import { does, pastItsDate } from './step';
+import { MAY_BE_NONE } from './start-checks';
+import { barsOfSheet, startSheetOf } from './start-sheet';
 import type { StepState } from './step-state';
 import type { TrayPart } from './tray';
 
@@ -55,24 +57,27 @@ const barsOfDates = ({ step }: StepState, today: string): readonly Bar[] =>
     to: { at: 'step', id: step.id },
   }));
 
-/** What stands against doing a step on a day, and would be passed by a written reason. */
+/** What stands against doing a step at an hour by the server's clock, and would be passed by a written reason. */
 export const barsOfDoing = (
   state: GateState,
   stepId: string,
-  today: string,
+  at: string,
   marks?: LineOf<'done'>['body']['marks'],
 ): readonly Bar[] => {
   const one = stepOf(state, stepId);
   return [
     ...barsOfStep(state, one.step, isTriedNow(state, stepId)),
-    ...barsOfDates(one, today),
+    ...barsOfDates(one, at.slice(0, 10)),
+    ...(does(one.step, 'starts') && !isTriedNow(state, stepId)
+      ? barsOfSheet(startSheetOf(state.order.lines, Date.parse(at)))
+      : []),
     ...barsOfMarks(state, one, marks),
   ];
 };
 
 function doneLine(
   state: GateState,
-  today: string,
+  at: string,
   { reason = '', ...line }: LineOf<'done'> & { readonly reason?: string },
 ): BuildLine {
   const one = stepOf(state, line.stepId);
@@ -95,7 +100,7 @@ function doneLine(
       'Write down how it was set, and to what: by the marks, degrees on a disc, the piston’s drop.',
       'set',
     );
-  const bars = barsOfDoing(state, step.id, today, said.marks);
+  const bars = barsOfDoing(state, step.id, at, said.marks);
   const absolute = bars.find((bar) => bar.absolute);
   if (absolute) refuse(absolute.code, `${absolute.message} No reason passes this.`, 'stepId');
   const words = bars.map(({ message }) => message);
@@ -153,6 +158,13 @@ const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: 
   tight: ({ order }, { body }) => {
     if (!order.loose.some(({ key }) => key === body.of)) refuse('not-loose', 'That is not on the list.', 'of');
   },
+  'start-look': (_, { body }) => {
+    if (body.is === 'none' && !MAY_BE_NONE.has(body.check))
+      refuse('not-none', 'Every engine has that: it is done, or left out with a reason.', 'is');
+  },
+  // Written by the log of runs alone, which knows the hours and what stood open.
+  'start-wrong': () => refuse('by-run-in', 'A start that went wrong is logged on the run-in.', 'kind'),
+  'start-passed': () => refuse('by-run-in', 'It is written with the first run, by the run-in.', 'kind'),
   paused: ({ order }) => {
     if (order.paused) refuse('paused', 'The work lies still already.', 'kind');
   },
@@ -184,12 +196,12 @@ function undoneLine(state: GateState, { body, ...line }: LineOf<'undone'>): Buil
 /**
  * A line as it is written: refused where it cannot be, with what the order itself says of it put in. Sheet, bench and
  * any other door go through here.
- * @param today the day by the server's clock, `YYYY-MM-DD`
+ * @param at the hour by the server's clock, ISO
  * @throws DomainError with the field that it is about
  */
-export function assertLine(state: GateState, said: SaidLine, today: string): BuildLine {
+export function assertLine(state: GateState, said: SaidLine, at: string): BuildLine {
   const { reason, ...line } = said;
-  if (line.kind === 'done') return doneLine(state, today, { ...line, reason });
+  if (line.kind === 'done') return doneLine(state, at, { ...line, reason });
   (CHECKS[line.kind] as ((of: GateState, one: BuildLine) => void) | undefined)?.(state, line);
   return line.kind === 'undone' ? undoneLine(state, line) : line;
 }

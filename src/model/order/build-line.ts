@@ -1,4 +1,6 @@
 import { cancelledOf } from '@/model/cancelled-lines';
+import type { SeenAtRun } from '@/model/heat/heat-log';
+import type { StartAnswer, StartCheck } from './start-checks';
 import type { StepAid } from './step';
 
 interface Line<Kind extends string, Body> {
@@ -52,6 +54,11 @@ export type BuildLine =
   | Line<'swarf', { readonly words: string }>
   | Line<'turned', { readonly words: string }>
   | OfStep<'exchanged', { readonly words: string }>
+  | Line<'start-look', { readonly check: StartCheck; readonly is: StartAnswer; readonly words: string }>
+  // Tried when, and what was seen: it may have warmed nothing.
+  | Line<'start-wrong', { readonly on: string; readonly seen: readonly SeenAtRun[] }>
+  // What stood open when it was started all the same, and why.
+  | Line<'start-passed', { readonly bars: readonly string[]; readonly reason: string }>
   | Line<'paused', { readonly words: string; readonly covered: string }>
   | Line<'resumed', { readonly words: string }>
   | OfPart<'part-in', { readonly count: number; readonly checked: readonly string[] }>
@@ -78,6 +85,9 @@ export const BUILD_LINE_KINDS = [
   'swarf',
   'turned',
   'exchanged',
+  'start-look',
+  'start-wrong',
+  'start-passed',
   'paused',
   'resumed',
   'part-in',

@@ -9,7 +9,8 @@ import { does, isGated, type Step } from './step';
 
 /** Where a bar is put right. */
 export type BarPlace =
-  { readonly at: 'fit' | 'joint' | 'step'; readonly id: string } | { readonly at: 'in' | 'loose' | 'tray' | 'trial' };
+  | { readonly at: 'fit' | 'joint' | 'step'; readonly id: string }
+  | { readonly at: 'in' | 'loose' | 'tray' | 'trial' | 'start' };
 
 /** One thing that stands against closing an engine, starting it, or going round a joint. */
 export interface Bar {
@@ -97,18 +98,18 @@ function barsOfTray({ order }: GateState, beneath: ReadonlySet<string>, all: boo
 }
 
 /**
- * What stands against the step that closes an engine, or starts it. One place decides it: the sheet, the server and the
- * record ask here.
+ * What stands against the step that closes an engine, or starts it; against a start where its order has no step for it.
+ * One place decides it: the sheet, the server and the record ask here.
  */
-export function barsOfGate(state: GateState, step: Step): readonly Bar[] {
+export function barsOfGate(state: GateState, step?: Step): readonly Bar[] {
   const { order } = state;
-  const all = does(step, 'starts');
+  const all = step === undefined || does(step, 'starts');
   const steps = order.steps.map((one) => one.step);
-  const beneath = new Set([...restsOn(steps, step.id)].filter((id) => id !== step.id));
-  const others = all ? steps.filter((one) => !isGated(one) && !restsOn(steps, one.id).has(step.id)) : [];
+  const beneath = new Set(step ? [...restsOn(steps, step.id)].filter((id) => id !== step.id) : []);
+  const others = all ? steps.filter((one) => !isGated(one) && !(step && restsOn(steps, one.id).has(step.id))) : [];
   for (const one of others) beneath.add(one.id);
   // The step's own part and joint are of what it closes.
-  const own = new Set([...beneath, step.id]);
+  const own = new Set([...beneath, ...(step ? [step.id] : [])]);
   return [
     ...barsOfWhatIsIn(order),
     ...(order.trial
@@ -123,7 +124,7 @@ export function barsOfGate(state: GateState, step: Step): readonly Bar[] {
       .filter(
         (one) =>
           (one.stepId === undefined || !order.trial?.isGoing) &&
-          (one.jointId === undefined || one.jointId !== step.jointId),
+          (one.jointId === undefined || one.jointId !== step?.jointId),
       )
       .map(barOfLoose),
     ...barsOfFits(state, own, all),
@@ -165,6 +166,17 @@ export const barsOfStep = (state: GateState, step: Step, isTrial: boolean): read
   ...barsOfCrank(state, step),
   ...(isGated(step) && !isTrial ? barsOfGate(state, step) : []),
 ];
+
+/** The step that starts the engine, where its order has one. */
+export const startStepOf = ({ order }: Pick<GateState, 'order'>) =>
+  order.steps.find(({ step }) => does(step, 'starts'));
+
+/** What stands against starting an engine, but for what is looked at by hand: nothing once its order says that it was. */
+export function barsOfStart(state: GateState): readonly Bar[] {
+  const found = startStepOf(state);
+  if (!found) return barsOfGate(state);
+  return found.state === 'done' ? [] : barsOfStep(state, found.step, false);
+}
 
 // Said by the fits' own gate before a joint already.
 const SAID_BY_FITS: ReadonlySet<string> = new Set(['strip-in', 'fit-out', 'fit-stale', 'fit-not-proven']);

@@ -1,10 +1,12 @@
 import Joi from 'joi';
 import type { Checked } from '@/core/units';
 import { PURPOSES } from '@/model/joint/tightening';
+import { CYCLE_EXTRAS } from '@/model/heat/heat-schemas';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
 import { BUILD_LINE_KINDS, PART_LINES, STEP_LINES, type BuildLineKind } from './build-line';
 import { ARRIVAL_CHECKS, CONDITIONS_OF_PART, MAX_COUNT, ORIGINS, type Part, type PartDetail } from './part';
+import { START_ANSWERS, START_CHECKS } from './start-checks';
 import { EFFECTS, MAX_STEP_NAME, STEP_KINDS, type Step, type StepAid, type StepDetail, type Surface } from './step';
 
 const id = () =>
@@ -121,6 +123,20 @@ const BODIES: Readonly<Record<BuildLineKind, Joi.ObjectSchema>> = {
   swarf: Joi.object({ words: said(200).messages({ 'string.empty': 'Say what was cut, honed or filed.' }) }),
   turned: Joi.object({ words: words(200).required() }),
   exchanged: Joi.object({ words: said(200).messages({ 'string.empty': 'Say what was exchanged.' }) }),
+  'start-look': Joi.object({
+    check: oneOf(START_CHECKS).required(),
+    is: oneOf(START_ANSWERS).required(),
+    words: Joi.when('is', {
+      is: 'left-out',
+      then: said(200).messages({ 'string.empty': 'Say why it is left out.' }),
+      otherwise: words(200).required(),
+    }),
+  }),
+  'start-wrong': Joi.object({
+    on: Joi.string().isoDate().required(),
+    seen: CYCLE_EXTRAS.seen.min(1).required().messages({ 'array.min': 'Say what was seen, or what it did.' }),
+  }),
+  'start-passed': passed,
   paused: Joi.object({ words: words().required(), covered: words(200).required() }),
   resumed: Joi.object({ words: words().required() }),
   'part-in': Joi.object({ count: count(), checked: Joi.array().items(oneOf(ARRIVAL_CHECKS)).unique().required() }),

@@ -71,7 +71,7 @@ export function bench(steps: readonly Step[], given: Partial<OrderRows> = {}) {
       minute += 1;
       const at = new Date(STARTED + minute * 60_000).toISOString();
       const id = `line-${minute}`;
-      const line = assertLine(state(), { ...said, id, at }, at.slice(0, 10));
+      const line = assertLine(state(), { ...said, id, at }, at);
       lines.push({ ...line, at, recordedAt: at });
       return id;
     },

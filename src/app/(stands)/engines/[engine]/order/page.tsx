@@ -5,7 +5,7 @@ import { orderPage, proposedMeetings } from '@/features/order/queries';
 import { TimingReckoner } from '@/features/reckon/timing-reckoner';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
-import { nowMs } from '@/server/clock';
+import { nowIso } from '@/server/clock';
 import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'Order' };
@@ -13,7 +13,7 @@ export const metadata: Metadata = { title: 'Order' };
 export default async function OrderOfBuildPage({ params }: EngineParams) {
   const state = await engineStateAt(params);
   const { rows } = await engineRowsAt(params);
-  const page = orderPage(rows, state, new Date(nowMs()).toISOString().slice(0, 10));
+  const page = orderPage(rows, state, nowIso());
   if (page.steps.length === 0) return <NoOrderScreen page={page} meetings={proposedMeetings(rows)} />;
   return (
     <OrderScreen page={page} reckoner={<TimingReckoner />}>

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
+import { runInOf } from '@/features/run-in/queries';
 import { TemperatureScreen } from '@/features/run-in/temperature-screen';
+import { engineStateOf } from '@/model/engine/engine-rows';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
@@ -10,5 +12,14 @@ export default async function RecordedRunPage({ params }: EngineParams) {
   const counts = rows.joints
     .filter(({ retorqueSchool }) => retorqueSchool !== 'none')
     .map(({ name, detail }) => ({ name, school: detail.heatCycle }));
-  return <TemperatureScreen engineId={rows.engine.id} now={nowMs()} counts={counts} />;
+  const now = nowMs();
+  const { start } = runInOf(engineStateOf(rows), now);
+  return (
+    <TemperatureScreen
+      engineId={rows.engine.id}
+      now={now}
+      counts={counts}
+      asksWhy={start !== undefined && !start.isReady}
+    />
+  );
 }

@@ -389,7 +389,17 @@ describe('a retorque', () => {
     );
     const sentAt = new Date(nowMs()).toISOString();
     const engineId = 'demo-fourteen';
-    await accepted(addCycleAction({ id: 'run-000001', engineId, sentAt, ...ran, highest_C: 16, ambient_C: 12 }));
+    await accepted(
+      addCycleAction({
+        id: 'run-000001',
+        engineId,
+        sentAt,
+        ...ran,
+        highest_C: 16,
+        ambient_C: 12,
+        startReason: 'tried',
+      }),
+    );
     const at = new Date(nowMs() - 30_000).toISOString();
     await accepted(
       addReadingAction({ id: 'cold-00002', engineId, cycleId: 'run-000001', at, sentAt, head_C: 13, ambient_C: 12 }),

@@ -65,6 +65,18 @@ describe('a run', () => {
     expect(latest?.seenLines[0]?.words).toContain('At the run of');
   });
 
+  test('keeps how it was left to cool, and why it is no cycle of its own', async () => {
+    await accepted(addCycleAction(run({ ranFrom: iso(200), ranTo: iso(160), stood: 'fan' })));
+    await accepted(addCycleAction(run({ ranFrom: iso(150), ranTo: iso(120), stood: '' })));
+    await accepted(addCycleAction(run({ ranFrom: iso(9), ranTo: iso(3), highest_C: '48' })));
+    const [cool, warm, first] = runIn().cycles;
+    expect(first).toMatchObject({ stood: 'fan', noCycle: [] });
+    expect(warm).not.toHaveProperty('stood');
+    expect(warm?.noCycle).toMatchObject([{ joint: 'Cylinder head', no: { why: 'not-cooled' } }]);
+    expect(cool?.noCycle).toMatchObject([{ no: { why: 'too-cool' }, least: { highest_C: 60, cooledTo_C: 40 } }]);
+    expect(runIn().sinceTight.find(({ name }) => name === 'Cylinder head')?.heats).toBe(2);
+  });
+
   test('that says nothing of its way has none, and sent twice it is one', async () => {
     const sent = run({ went: '', reads: '' });
     await accepted(addCycleAction(sent));
@@ -80,6 +92,7 @@ describe('a run', () => {
     [{ went: 'far' }, 'went'],
     [{ reads: '1e3' }, 'reads'],
     [{ unit: 'h' }, 'unit'],
+    [{ stood: 'the moon' }, 'stood'],
     [{ seen: [{ sign: 'ghost', words: '' }] }, 'seen'],
     [{ seen: Array.from({ length: 13 }, () => ({ sign: 'leak', words: '' })) }, 'seen'],
   ])('%j is refused at the door', async (part, field) => {

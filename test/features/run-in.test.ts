@@ -206,7 +206,7 @@ describe('before the first start', () => {
   const start = (id: string) => runInOf(stateNamed(yardShop(), id), Date.parse(YARD_NOW)).start;
   test('what stands against it is what the gate of the order has', () => {
     const found = start('demo-norrhem');
-    expect(found).toMatchObject({ isDone: false, href: '/engines/demo-norrhem/order' });
+    expect(found).toMatchObject({ isReady: false, href: '/engines/demo-norrhem/order' });
     expect(found?.bars.join(' ')).toMatch(/out of limits/);
     expect(found?.bars.length).toBeGreaterThan(3);
   });

@@ -11,4 +11,21 @@ export const COLD_WITHIN_K: Readonly<Record<HeadMetal, number>> = { aluminium: 5
 /** Time constants to start from before an engine has shown its own, in minutes. Judgement, not measurement. */
 export const USUAL_TAU_MIN = { car: 180, motorcycle: 75 } as const;
 
-export const coldTarget = (ambient_C: number, metal: HeadMetal): number => ambient_C + COLD_WITHIN_K[metal];
+/**
+ * When a head counts as cold, where not by its metal: within so many kelvins of the air, or so many hours after it was
+ * stopped.
+ */
+export type ColdRule = { readonly within_K: number } | { readonly hours: number };
+
+/**
+ * After its hours a head may be so far above the air and no more, in K: twice what its metal allows. By then head, block
+ * and studs are even; one that is still warm was not left to stand. Judgement, not measurement.
+ */
+const AFTER_HOURS = 2;
+
+/** How far above the air a head may be, K. */
+export const allowedOver = (metal: HeadMetal, rule?: ColdRule): number =>
+  rule === undefined ? COLD_WITHIN_K[metal] : 'within_K' in rule ? rule.within_K : AFTER_HOURS * COLD_WITHIN_K[metal];
+
+export const coldTarget = (ambient_C: number, metal: HeadMetal, rule?: ColdRule): number =>
+  ambient_C + allowedOver(metal, rule);

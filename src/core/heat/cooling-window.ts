@@ -1,5 +1,5 @@
 import { cooling } from './cooling';
-import { COLD_WITHIN_K, USUAL_TAU_MIN, coldTarget, type HeadMetal } from './cold';
+import { USUAL_TAU_MIN, allowedOver, coldTarget, type ColdRule, type HeadMetal } from './cold';
 import { MS_PER_MIN, type CycleFact, type HeadReadingFact } from './heat-facts';
 
 export interface CoolingWindow {
@@ -16,14 +16,20 @@ export interface CoolingWindow {
   readonly tauFrom: 'this-run' | 'own-earlier-run' | 'usual';
   /** Of how many earlier runs it is the middle. */
   readonly pooledRuns?: number;
+  /** Those were left to stand as this one is. */
+  readonly pooledAlike?: boolean;
   readonly used: readonly { readonly minutes: number; readonly C: number }[];
   readonly ambient_C: number;
   readonly target_C: number;
+  /** Set where it counts as cold by so many hours: both ends lie there, whatever the curve says. */
+  readonly byHours?: number;
 }
 
 export interface WindowInput {
   readonly kind: keyof typeof USUAL_TAU_MIN;
   readonly headMetal: HeadMetal;
+  /** By its metal if absent. */
+  readonly cold?: ColdRule;
   readonly cycle: CycleFact;
   /** Every cycle and reading of this engine: earlier ones give its own time constant. */
   readonly cycles: readonly CycleFact[];
@@ -57,22 +63,26 @@ function tryCooling(input: Parameters<typeof cooling>[0]) {
 /** Before so many minutes heat soaks out of the engine, and what is read tells nothing of how it cools. */
 const EVEN_MIN = 30;
 const MOST_POOLED = 8;
+const MIN_PER_HOUR = 60;
 
 /** The time constant this engine showed on its latest earlier runs that were read at least twice: their middle. */
 function ownTau({
   cycle,
   cycles,
   readings,
-}: WindowInput): { readonly tau_min: number; readonly runs: number } | undefined {
+}: WindowInput): { readonly tau_min: number; readonly runs: number; readonly isAlike: boolean } | undefined {
   const byCycle = new Map<string, HeadReadingFact[]>();
   for (const reading of readings) {
     const own = byCycle.get(reading.cycleId);
     if (own) own.push(reading);
     else byCycle.set(reading.cycleId, [reading]);
   }
-  const earlier = cycles
+  const read = cycles
     .filter((other) => other.ranTo < cycle.ranTo && (byCycle.get(other.id)?.length ?? 0) >= 2)
     .sort((a, b) => b.ranTo - a.ranTo);
+  // A head before a fan cools by another law than one in a closed shed: like is taken with like, where there is any.
+  const alike = cycle.stood === undefined ? [] : read.filter(({ stood }) => stood === cycle.stood);
+  const earlier = alike.length > 0 ? alike : read;
   const found: number[] = [];
   for (const other of earlier) {
     if (found.length === MOST_POOLED) break;
@@ -83,7 +93,11 @@ function ownTau({
     if (fit) found.push(Math.log(fit.tau_min));
   }
   if (found.length === 0) return undefined;
-  return { tau_min: Math.exp(found.reduce((sum, one) => sum + one, 0) / found.length), runs: found.length };
+  return {
+    tau_min: Math.exp(found.reduce((sum, one) => sum + one, 0) / found.length),
+    runs: found.length,
+    isAlike: alike.length > 0,
+  };
 }
 
 /**
@@ -99,9 +113,17 @@ const tailAfter = (last_min: number, late_min: number): number => TAIL * Math.ma
  * figure. What was read in the first half hour does not count: heat was still evening out.
  */
 export function coolingWindow(input: WindowInput): CoolingWindow {
-  const { cycle, headMetal, kind } = input;
+  const { cycle, cold } = input;
+  const window = windowByCurve(input);
+  if (cold === undefined || !('hours' in cold)) return window;
+  const at = cycle.ranTo + cold.hours * MIN_PER_HOUR * MS_PER_MIN;
+  return { ...window, from: at, by: at, byHours: cold.hours };
+}
+
+function windowByCurve(input: WindowInput): CoolingWindow {
+  const { cycle, headMetal, kind, cold } = input;
   const ambient_C = ambientOf(cycle, input.readings);
-  const target_C = coldTarget(ambient_C, headMetal);
+  const target_C = coldTarget(ambient_C, headMetal, cold);
   const taken = coolingReadings(cycle, input.readings, ambient_C).filter(({ minutes }) => minutes >= EVEN_MIN);
   const at = (minutes: number) => cycle.ranTo + minutes * MS_PER_MIN;
   const fitted = taken.length >= 2 ? tryCooling({ ambient_C, readings: taken, target_C }) : undefined;
@@ -125,7 +147,10 @@ export function coolingWindow(input: WindowInput): CoolingWindow {
     };
   }
   const own = ownTau(input);
-  const last = taken.at(-1) ?? { minutes: 0, C: Math.max(cycle.highest_C, ambient_C + COLD_WITHIN_K[headMetal] + 1) };
+  const last = taken.at(-1) ?? {
+    minutes: 0,
+    C: Math.max(cycle.highest_C, ambient_C + allowedOver(headMetal, cold) + 1),
+  };
   const tau_min = own?.tau_min ?? USUAL_TAU_MIN[kind];
   const one = cooling({ ambient_C, readings: [last], target_C, tau_min });
   const tailBy_min = tailAfter(last.minutes, one.readyBy_min);
@@ -138,7 +163,7 @@ export function coolingWindow(input: WindowInput): CoolingWindow {
     tailBy_min,
     basis: taken.length > 0 ? 'one-reading' : 'highest-at-stop',
     tauFrom: own === undefined ? 'usual' : 'own-earlier-run',
-    ...(own && { pooledRuns: own.runs }),
+    ...(own && { pooledRuns: own.runs, pooledAlike: own.isAlike }),
     used: [last],
     ambient_C,
     target_C,

@@ -1,5 +1,9 @@
 export const MS_PER_MIN = 60_000;
 
+/** How an engine stands while it cools. */
+export const STOOD = ['closed-shed', 'open-air', 'fan'] as const;
+export type Stood = (typeof STOOD)[number];
+
 /** Times are milliseconds since 1970, temperatures °C. */
 export interface CycleFact {
   readonly id: string;
@@ -11,6 +15,8 @@ export interface CycleFact {
   readonly went_km?: number;
   /** Its temperatures, minutes after it was started and °C, where they were recorded; in their order. */
   readonly series?: readonly (readonly [minutes: number, C: number])[];
+  /** How it stood as it cooled, where somebody said so. */
+  readonly stood?: Stood;
 }
 
 export interface HeadReadingFact {
@@ -20,11 +26,15 @@ export interface HeadReadingFact {
   readonly ambient_C: number;
 }
 
-/** What a run has to come to before it counts as a heat cycle: so hot, and for so long. */
+/** What a run has to come to before it counts as a heat cycle: so hot, for so long, and cooled to so much after it. */
 export interface LeastCycle {
   readonly highest_C: number;
   readonly minutes: number;
+  readonly cooledTo_C: number;
 }
+
+/** So hot, and for so long. */
+export type HotEnough = Pick<LeastCycle, 'highest_C' | 'minutes'>;
 
 /** How long a record of temperatures was at so much or over it, minutes: in straight lines from one to the next. */
 export function minutesAt(series: readonly (readonly [minutes: number, C: number])[], least_C: number): number {
@@ -40,6 +50,6 @@ export function minutesAt(series: readonly (readonly [minutes: number, C: number
  * Whether a run is a heat cycle, and not only a start: so hot, and for so long. Where its temperatures were recorded it
  * was so hot for so long; else all of its minutes are counted.
  */
-export const isHeatCycle = ({ ranFrom, ranTo, highest_C, series }: CycleFact, least: LeastCycle): boolean =>
+export const isHeatCycle = ({ ranFrom, ranTo, highest_C, series }: CycleFact, least: HotEnough): boolean =>
   highest_C >= least.highest_C &&
   (series ? minutesAt(series, least.highest_C) : (ranTo - ranFrom) / MS_PER_MIN) >= least.minutes;

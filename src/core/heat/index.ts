@@ -1,9 +1,18 @@
 export { celsiusOf } from './celsius';
 export { coldWithin, type ColdWithinInput } from './cold-within';
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
-export { COLD_WITHIN_K, HEAD_METALS, type HeadMetal } from './cold';
+export { COLD_WITHIN_K, HEAD_METALS, allowedOver, type ColdRule, type HeadMetal } from './cold';
 export { coolingWindow, type CoolingWindow } from './cooling-window';
-export { isHeatCycle, minutesAt, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
+export { heatCycles, type NoCycle } from './heat-cycles';
+export {
+  STOOD,
+  isHeatCycle,
+  minutesAt,
+  type CycleFact,
+  type HeadReadingFact,
+  type LeastCycle,
+  type Stood,
+} from './heat-facts';
 export {
   RETORQUE_SCHOOLS,
   headDoubts,

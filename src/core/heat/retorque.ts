@@ -1,7 +1,8 @@
 import type { Note } from '@/core/units';
 import { USUAL_TAU_MIN, coldTarget } from './cold';
 import { coolingWindow, minutesAfter, type CoolingWindow, type WindowInput } from './cooling-window';
-import { MS_PER_MIN, isHeatCycle, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
+import { heatCycles } from './heat-cycles';
+import { MS_PER_MIN, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
 import { FIRST_HEAT, answersStage, asksOf, dayOf, reachedAt, type RetorqueStage, type StageAsk } from './stages';
 import type { MeterFact } from './travelled';
 
@@ -91,11 +92,13 @@ function isSteady(readings: readonly HeadReadingFact[], cycleId: string): boolea
 }
 
 const WARM_WITHIN_K = 10;
+const MS_PER_HOUR = 60 * MS_PER_MIN;
 
 /** Whether a reading at the head opens it, by the school: cold, or as warm as the page says. */
-function opens({ school, headMetal, warm_C }: RetorqueInput, reading: HeadReadingFact): boolean {
+function opens({ school, headMetal, warm_C, cold }: RetorqueInput, reading: HeadReadingFact, run: CycleFact): boolean {
   if (school === 'warm') return warm_C !== undefined && Math.abs(reading.head_C - warm_C) <= WARM_WITHIN_K;
-  return reading.head_C <= coldTarget(reading.ambient_C, headMetal);
+  if (cold && 'hours' in cold && reading.at < run.ranTo + cold.hours * MS_PER_HOUR) return false;
+  return reading.head_C <= coldTarget(reading.ambient_C, headMetal, cold);
 }
 
 /** The run from which the head cools now, and the last reading since. */
@@ -158,16 +161,16 @@ export function retorqueState(input: RetorqueInput): RetorqueState {
   if (tightenedAt === undefined) return { state: 'waits-for-tightening' };
   if (input.school === 'warm' && input.warm_C === undefined) return { state: 'waits-for-page' };
   const after = cycles.filter(({ ranFrom }) => ranFrom >= tightenedAt).sort((a, b) => a.ranTo - b.ranTo);
-  const counting = after.filter((cycle) => isHeatCycle(cycle, input.least));
-  const cycle = counting.at(-1);
   const answers = new Set(answered.map(({ cycleId }) => cycleId));
+  const { counting } = heatCycles({ runs: after, readings, least: input.least, kind: input.kind, answered: answers });
+  const cycle = counting.at(-1);
   const done = counting.findLast(({ id }) => answers.has(id));
   const due = nextStage(input, tightenedAt, counting);
   const beyond = due && !due.isPlain ? { next: due.next } : {};
   if (done && (due?.since === undefined || cycle === undefined || cycle === done)) {
     if (cycle === undefined || cycle === done) return { state: 'done', cycleId: done.id, ...beyond };
-    const { reading } = coolingFrom(input, cycle);
-    const open = reading !== undefined && opens(input, reading);
+    const { run, reading } = coolingFrom(input, cycle);
+    const open = reading !== undefined && opens(input, reading, run);
     return { state: 'done', cycleId: done.id, further: { cycleId: cycle.id, open }, ...beyond };
   }
   if (!cycle || due?.since === undefined) {
@@ -177,7 +180,7 @@ export function retorqueState(input: RetorqueInput): RetorqueState {
   const { run, reading } = coolingFrom(input, cycle);
   const window = coolingWindow({ ...input, cycle: run });
   // It may have been driven between a reading at the head and the one of the odometer that made it due.
-  if (reading === undefined || reading.at < due.since || !opens(input, reading))
+  if (reading === undefined || reading.at < due.since || !opens(input, reading, run))
     return { state: 'cooling', cycleId: cycle.id, window };
   return { state: 'open', cycleId: cycle.id, window, reading, steady: isSteady(readings, run.id) };
 }

@@ -1,6 +1,6 @@
 import type { Database } from 'better-sqlite3';
 import { cancelledOf } from '@/model/cancelled-lines';
-import type { DistanceUnit, MeterUnit } from '@/core/heat';
+import type { DistanceUnit, MeterUnit, Stood } from '@/core/heat';
 import type {
   CoolingReading,
   HeatCycle,
@@ -31,6 +31,7 @@ interface HeatRow {
   readonly reads: number | null;
   readonly jump_from: number | null;
   readonly jump_to: number | null;
+  readonly stood: string | null;
 }
 
 const toCycle = (row: HeatRow): HeatCycle => ({
@@ -42,6 +43,7 @@ const toCycle = (row: HeatRow): HeatCycle => ({
   ambient_C: row.ambient_c as number,
   ...(row.went !== null && { went: { value: row.went, unit: row.unit as DistanceUnit } }),
   ...(row.seen && { seen: JSON.parse(row.seen) as readonly SeenAtRun[] }),
+  ...(row.stood !== null && { stood: row.stood as Stood }),
   ...(row.series !== null && { series: JSON.parse(row.series) as readonly TemperaturePoint[] }),
   who: row.who || undefined,
 });
@@ -82,6 +84,7 @@ const EMPTY = {
   reads: null,
   jumpFrom: null,
   jumpTo: null,
+  stood: null,
 };
 
 /** A line without what it leaves unsaid. */
@@ -89,9 +92,9 @@ const defined = (line: object) => Object.fromEntries(Object.entries(line).filter
 
 const INSERT = `INSERT INTO heat_event
   (id, engine_id, kind, cycle_id, ran_from, ran_to, highest_c, ambient_c, head_c, strikes_id, at, recorded_at, who,
-   went, unit, seen, series, reads, jump_from, jump_to)
+   went, unit, seen, series, reads, jump_from, jump_to, stood)
   VALUES (@id, @engineId, @kind, @cycleId, @ranFrom, @ranTo, @highest_C, @ambient_C, @head_C, @strikesId, @at,
-   @recordedAt, coalesce(@who, who()), @went, @unit, @seen, @series, @reads, @jumpFrom, @jumpTo)
+   @recordedAt, coalesce(@who, who()), @went, @unit, @seen, @series, @reads, @jumpFrom, @jumpTo, @stood)
   ON CONFLICT (id) DO NOTHING`;
 
 /** What of a run is kept otherwise than it is said. */

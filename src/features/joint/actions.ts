@@ -20,6 +20,7 @@ import type { Joint } from '@/model/joint/joint';
 import { renamedKinds } from '@/model/joint/kind-places';
 import { assertThreadTold, type ThreadHints } from '@/model/joint/likely-threads';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { COLD_RULES } from '@/model/practice/house-practice';
 import { assertReckoned, usualFaceOf } from '@/model/joint/joint-result';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { designationOn, shelvesFor } from '@/model/shelf/shelves';
@@ -96,6 +97,7 @@ function newJoint(bench: Bench, given: NewJointFields, conditionText: string | n
       wrenchByHand: false,
       confirming: practice.confirming === 'yes',
       heatCycle: practice.heatCycle,
+      cold: COLD_RULES[practice.cold],
     },
     version: 1,
     createdAt: bench.nowIso,

@@ -9,6 +9,7 @@ import type { Guard } from '@/core/joint';
 import { ChangedNotice } from './changed-notice';
 import { FastenerFold } from './fastener-fold';
 import { GuardList } from './guard-list';
+import type { SlopeSeen } from '@/model/heat/slopes-of-round';
 import type { AnswerSource } from './known-elsewhere';
 import { LadderView } from './ladder-view';
 import type { JointChange } from './schema';
@@ -25,6 +26,7 @@ interface Props {
   /** What stands against it from outside its figure. */
   readonly against: readonly Guard[];
   readonly answers: AnswerSource;
+  readonly slopeSeen?: SlopeSeen;
   /** Which page its figure is from. */
   readonly pages: ReactNode;
   readonly onChange: (part: JointChange) => void;
@@ -32,7 +34,17 @@ interface Props {
 }
 
 /** The figure of fasteners that are alike: its ladder, what stands against it, and what it is made of. */
-export function FigureFolds({ setting, worked, pulled, against, answers, pages, onChange, onDetail }: Props) {
+export function FigureFolds({
+  setting,
+  worked,
+  pulled,
+  against,
+  answers,
+  slopeSeen,
+  pages,
+  onChange,
+  onDetail,
+}: Props) {
   const { joint } = setting;
   return (
     <>
@@ -46,7 +58,9 @@ export function FigureFolds({ setting, worked, pulled, against, answers, pages, 
       <FastenerFold setting={setting} onChange={onChange} onDetail={onDetail} />
       {worked && <WrenchFold setting={setting} worked={worked} onChange={onChange} onDetail={onDetail} />}
       {worked && <SpreadFold setting={setting} worked={worked} />}
-      {worked && joint.retorqueSchool !== 'none' && <SlopeFold setting={setting} worked={worked} onDetail={onDetail} />}
+      {worked && joint.retorqueSchool !== 'none' && (
+        <SlopeFold setting={setting} worked={worked} seen={slopeSeen} onDetail={onDetail} />
+      )}
     </>
   );
 }

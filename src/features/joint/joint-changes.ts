@@ -54,6 +54,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   leafReason: 'Why that entry',
   overLeafId: 'Over which entry',
   heatCycle: 'What counts as a heat cycle',
+  cold: 'When its head counts as cold',
   warm: 'A warm retorque',
   again: 'When it is gone over again',
   gasketSays: 'What the gasket says of it',

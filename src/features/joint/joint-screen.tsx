@@ -39,7 +39,7 @@ import { PrintCard } from './print-card';
 import { ShapeFold } from './shape-fold';
 import { SourcesFold } from './sources-fold';
 import { StartControls } from './start-controls';
-import type { OtherShape, Resume } from './queries';
+import type { JointPage, OtherShape, Resume } from './queries';
 import { JointConflict } from './joint-conflict';
 import { useKeptJoint, type KeptJoint } from './use-kept-joint';
 import { useWholeJoint, type WorkedFigure, type WorkedKind } from './use-whole-joint';
@@ -64,6 +64,7 @@ interface Props {
   readonly pulled: boolean;
   readonly halfPulled: boolean;
   readonly others: readonly OtherShape[];
+  readonly slopes: JointPage['slopes'];
   /** The last round for good as it was pulled, where the clamp map knows enough to draw it. */
   readonly asPulled?: AsPulled;
   /** The engine and its number, as they stand at the head of a printed page. */
@@ -83,6 +84,7 @@ function WholeFolds({
   others,
   stretch,
   asPulled,
+  answers,
   onShow,
 }: {
   readonly kept: KeptJoint;
@@ -90,7 +92,7 @@ function WholeFolds({
   readonly kinds: readonly WorkedKind[];
   readonly leaves: readonly Leaf[];
   readonly onShow: (kind: number | undefined) => void;
-} & Pick<Props, 'pulled' | 'halfPulled' | 'others' | 'stretch' | 'asPulled'>) {
+} & Pick<Props, 'pulled' | 'halfPulled' | 'others' | 'stretch' | 'asPulled' | 'answers'>) {
   const { joint, change, changeDetail } = kept;
   const { plain } = useFigures();
   const { setting, worked, stageList } = own;
@@ -105,6 +107,7 @@ function WholeFolds({
       </Disclosure>
       <PlanFold
         setting={setting}
+        headMetal={answers.headMetal}
         worked={worked}
         stageList={stageList}
         kinds={kinds}
@@ -160,12 +163,13 @@ function KindFolds({
   leaves,
   pulledWith,
   answers,
+  slopes,
 }: {
   readonly kept: KeptJoint;
   readonly at: number;
   readonly worked: WorkedKind;
   readonly leaves: readonly Leaf[];
-} & Pick<Props, 'pulledWith' | 'answers'>) {
+} & Pick<Props, 'pulledWith' | 'answers' | 'slopes'>) {
   const { setting, worked, stageList, kind } = one;
   const onChange: KeptJoint['change'] = (part) => kept.changeKind(at, part, {});
   const onDetail: KeptJoint['changeDetail'] = (part) => kept.changeKind(at, {}, part);
@@ -177,6 +181,7 @@ function KindFolds({
       pulled={kindAmong(pulledWith?.kinds, kind)}
       against={[]}
       answers={answers}
+      slopeSeen={slopes[kind.name]}
       pages={
         <>
           <KindPagesFold
@@ -248,7 +253,15 @@ export function JointScreen(props: Props) {
       <HydrationGate>
         <KindSwitch joint={joint} shown={shown && wanted} onShow={setShown} />
         {shown && wanted !== undefined ? (
-          <KindFolds kept={kept} at={wanted} worked={shown} leaves={leaves} pulledWith={pulledWith} answers={answers} />
+          <KindFolds
+            kept={kept}
+            at={wanted}
+            worked={shown}
+            leaves={leaves}
+            pulledWith={pulledWith}
+            answers={answers}
+            slopes={props.slopes}
+          />
         ) : (
           <>
             <FigureFolds
@@ -257,6 +270,7 @@ export function JointScreen(props: Props) {
               pulled={pulledWith}
               against={[...against, ...ofKinds, ...(pulledWith ? placesChanged(pulledWith, joint) : [])]}
               answers={answers}
+              slopeSeen={props.slopes['']}
               pages={
                 <SourcesFold
                   joint={joint}
@@ -279,6 +293,7 @@ export function JointScreen(props: Props) {
               others={props.others}
               stretch={props.stretch}
               asPulled={props.asPulled}
+              answers={answers}
               onShow={setShown}
             />
           </>

@@ -6,6 +6,8 @@ import type { HousePractice } from '@/model/practice/house-practice';
 import { careOf, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import form from '@/interface/parts/form.module.css';
+import type { HeadMetal } from '@/core/heat';
+import type { WarmHead } from '@/model/joint/warm-head';
 import type { JointChange } from './schema';
 import { PrintedTurn } from './printed-turn';
 import { CARE_CHOICES, CLASSES, TURNS, WORK_UNITS } from './joint-words';
@@ -15,6 +17,8 @@ import { ConfirmingField, StageFields } from './stage-fields';
 interface Props {
   readonly joint: Joint;
   readonly practice: HousePractice;
+  readonly headMetal: HeadMetal;
+  readonly warm?: WarmHead;
   readonly unit: string;
   readonly stageFigures: readonly number[];
   readonly onChange: (part: JointChange) => void;
@@ -28,7 +32,7 @@ const FIRST_CAP_WHY: Readonly<Record<HousePractice['firstCap'], string>> = {
 };
 
 /** Stages, turn, shaft and retorque of a joint. */
-export function PlanControls({ joint, practice, unit, stageFigures, onChange, onDetail }: Props) {
+export function PlanControls({ joint, practice, headMetal, warm, unit, stageFigures, onChange, onDetail }: Props) {
   const inherited = CARE_CHOICES.find(
     ({ value }) => value === careOf({ ...joint.detail, care: null }, practice),
   )?.label.toLowerCase();
@@ -83,7 +87,7 @@ export function PlanControls({ joint, practice, unit, stageFigures, onChange, on
           onChange={(event) => onDetail({ firstCap: Number(event.currentTarget.value) || null })}
         />
       )}
-      <RetorqueFields joint={joint} onChange={onChange} onDetail={onDetail} />
+      <RetorqueFields joint={joint} headMetal={headMetal} warm={warm} onChange={onChange} onDetail={onDetail} />
       <label className={form.choice}>
         <input
           type="checkbox"

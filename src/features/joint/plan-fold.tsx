@@ -4,6 +4,8 @@ import { useMemo } from 'react';
 import { rowTurn, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
+import { warmHeadOf } from '@/model/joint/warm-head';
+import type { HeadMetal } from '@/core/heat';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { keyOfShape, shapeOfPlan } from '@/model/joint/joint-shape';
 import { shaftOf, type JointResult } from '@/model/joint/joint-result';
@@ -21,6 +23,7 @@ import styles from './joint-screen.module.css';
 
 interface Props {
   readonly setting: JointInputs;
+  readonly headMetal: HeadMetal;
   readonly worked?: JointResult;
   readonly stageList: readonly PlannedStage[];
   readonly kinds: readonly WorkedKind[];
@@ -30,8 +33,10 @@ interface Props {
 }
 
 /** The turn drawn on the pattern, the stages, and what they are made from. */
-export function PlanFold({ setting: { joint, shelves }, worked, stageList, kinds, onChange, onDetail, plain }: Props) {
+export function PlanFold({ setting, headMetal, worked, stageList, kinds, onChange, onDetail, plain }: Props) {
+  const { joint, shelves } = setting;
   const shaft = shaftOf(joint);
+  const warm = worked && tryCore(() => warmHeadOf(setting, worked, headMetal));
   // Two windows may leave places and number apart for as long as nobody said which stands.
   const drawn = useMemo(
     () =>
@@ -106,6 +111,8 @@ export function PlanFold({ setting: { joint, shelves }, worked, stageList, kinds
         key={keyOfShape(joint)}
         joint={joint}
         practice={shelves.practice}
+        headMetal={headMetal}
+        warm={warm?.ok ? warm.result : undefined}
         unit={worked?.wrench.unit ?? ''}
         stageFigures={stageList.flatMap((stage) => (stage.turn ? [] : [stage.setting]))}
         onChange={onChange}

@@ -10,6 +10,7 @@ import { gateOf } from '@/model/fit/fit-gate';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { turnsWords } from '@/model/joint/turns-words';
+import { slopesSeen, type SlopeSeen } from '@/model/heat/slopes-of-round';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, computeKinds, filmsName, judgedWhole, prevailingOf } from '@/model/joint/joint-result';
 import { shapeChanges, wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
@@ -103,6 +104,8 @@ export interface JointPage {
   /** The last round for good as it was pulled. */
   readonly asPulled?: AsPulled;
   readonly others: readonly OtherShape[];
+  /** What the last pass shows of its own slope, and of that of its kinds by their names. */
+  readonly slopes: Readonly<Record<string, SlopeSeen>>;
 }
 
 const pulledFigure = ({ filmName, thread, leaf, ladder }: PlannedFigure) => ({
@@ -156,6 +159,7 @@ export function jointPage(
   return {
     inputs,
     asPulled: asPulledOf(state, inputs),
+    slopes: slopesSeen(state),
     others: rows.joints.flatMap(({ id, name, pattern, detail }) =>
       id !== joint.id && pattern === 'free' && detail.places ? [{ id, name, places: detail.places }] : [],
     ),

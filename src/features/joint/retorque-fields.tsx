@@ -8,13 +8,20 @@ import { stagesText, stagesTyped } from '@/model/heat/retorque-rule';
 import { GASKET_SAYS, type GasketSays, type JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
 import { tryCore } from '@/model/try-core';
+import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { choices } from '@/interface/words/choices';
+import type { HeadMetal } from '@/core/heat';
+import type { WarmHead } from '@/model/joint/warm-head';
+import { ColdFields, WarmLoss } from './cold-fields';
 import type { JointChange } from './schema';
 import { RETORQUES } from './joint-words';
 
 interface Props {
   readonly joint: Joint;
+  readonly headMetal: HeadMetal;
+  /** What a warm head costs it; undefined where its figure cannot be reckoned. */
+  readonly warm?: WarmHead;
   readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
@@ -101,6 +108,7 @@ function FollowsField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
   const [text, setText] = useState<string>();
   return (
     <Textarea
+      className={form.wide}
       label="What follows it"
       description="A line each, in order"
       // As tall as it is drawn by the server: one that is measured here would push the page about.
@@ -125,7 +133,7 @@ const GASKET_CHOICES = choices(GASKET_SAYS, {
 });
 
 /** How a joint is gone over again, when, and who says so. */
-export function RetorqueFields({ joint, onChange, onDetail }: Props) {
+export function RetorqueFields({ joint, headMetal, warm, onChange, onDetail }: Props) {
   const { retorqueSchool, detail } = joint;
   const isForbidden = detail.gasketSays === 'no-retorque';
   const isAsked = retorqueSchool !== 'none';
@@ -172,7 +180,15 @@ export function RetorqueFields({ joint, onChange, onDetail }: Props) {
           />
         </>
       )}
-      {retorqueSchool === 'warm' && <WarmFields joint={joint} onDetail={onDetail} />}
+      {isAsked && retorqueSchool !== 'warm' && (
+        <ColdFields detail={detail} headMetal={headMetal} warm={warm} onDetail={onDetail} />
+      )}
+      {retorqueSchool === 'warm' && (
+        <>
+          <WarmFields joint={joint} onDetail={onDetail} />
+          <WarmLoss detail={detail} headMetal={headMetal} warm={warm} />
+        </>
+      )}
     </>
   );
 }

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { slopeRead, type SlopeReading } from '@/core/heat';
+import type { SlopeSeen } from '@/model/heat/slopes-of-round';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
@@ -18,6 +19,8 @@ import { tryCore } from '@/model/try-core';
 interface Props {
   readonly setting: JointInputs;
   readonly worked: JointResult;
+  /** What the last pass shows of it, where its wrench read the angle. */
+  readonly seen?: SlopeSeen;
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
@@ -34,7 +37,7 @@ const isSame = (cells: Cells, slope: SlopeReading | null): boolean =>
   JSON.stringify(cells) === JSON.stringify(cellsOf(slope));
 
 /** The joint's own torque against angle: what each degree that a nut moves at a retorque is worth. */
-export function SlopeFold({ setting, worked, onDetail }: Props) {
+export function SlopeFold({ setting, worked, seen, onDetail }: Props) {
   const { significant } = useFigures();
   const { slope } = setting.joint.detail;
   const [cells, setCells] = useState<Cells>(cellsOf(slope));
@@ -46,6 +49,12 @@ export function SlopeFold({ setting, worked, onDetail }: Props) {
     // What is half typed, or cannot be, is not kept: what was kept before stands until it is whole.
     if (!isWhole(next) || (isSame(next, slope) && !isOfOther) || !tryCore(() => slopeRead(next)).ok) return;
     const kept = { ...next, of: slopedOf(setting.joint) };
+    wrote(JSON.stringify(kept));
+    onDetail({ slope: kept });
+  };
+  const take = (reading: SlopeReading) => {
+    setCells(cellsOf(reading));
+    const kept = { ...reading, of: slopedOf(setting.joint) };
     wrote(JSON.stringify(kept));
     onDetail({ slope: kept });
   };
@@ -68,6 +77,16 @@ export function SlopeFold({ setting, worked, onDetail }: Props) {
         and read the torque again. With it the movement at a retorque tells the clamp load that was lost, whatever the
         friction is.
       </p>
+      {seen && !isSame(cellsOf(seen.reading), slope) && (
+        <p className={form.acts}>
+          <span>
+            On its last pass {seen.nuts === 1 ? 'one nut was' : `${seen.nuts} nuts were`} read with torque and angle:{' '}
+            {significant(slopeRead(seen.reading), 2)} N·m a degree
+            {seen.nuts > 1 && ` in the middle, ${significant(seen.low, 2)} to ${significant(seen.high, 2)}`}.
+          </span>
+          <Button onClick={() => take(seen.reading)}>Take it from the last pass</Button>
+        </p>
+      )}
       <div className={form.grid}>
         <MeasureField
           kind="torque"

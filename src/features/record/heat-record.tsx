@@ -3,7 +3,7 @@
 import type { CoolingReading, HeatCycle, HeatLog } from '@/model/heat/heat-log';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
-import { seenWords } from '@/interface/words/seen-words';
+import { seenWords, stoodWords } from '@/interface/words/seen-words';
 import styles from './joint-record-page.module.css';
 
 /** A recorder’s readings are many: the last of them are printed, and how many came before. */
@@ -22,6 +22,7 @@ function Run({ cycle, readings }: { readonly cycle: HeatCycle; readonly readings
         .slice(before)
         .map((one) => ` Head ${plain(one.head_C)} °C at ${fullTime(one.at)}${one.who ? `, ${one.who}` : ''}.`)}
       {cycle.went && ` It went ${plain(cycle.went.value)} ${cycle.went.unit}.`}
+      {cycle.stood && ` Left to cool ${stoodWords(cycle.stood)}.`}
       {cycle.series && ` Its temperatures were recorded, in ${cycle.series.length} points.`}
       {cycle.seen?.map((seen) => ` Seen: ${seenWords(seen)}.`)}
     </li>

@@ -10,6 +10,7 @@ import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { DISTANCE_UNITS, type DistanceUnit } from '@/core/heat';
 import { addCycleAction } from './actions';
+import { STOOD_CHOICES } from '@/interface/words/seen-words';
 import { RUNNING_CHOICES, SeenFields } from './seen-fields';
 import { seenTyped } from './seen-typed';
 import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
@@ -52,6 +53,7 @@ export function CycleForm({ engineId, now, onDone, focus, unit, asksWhy }: Props
     signs: '',
     seenWords: '',
     startReason: '',
+    stood: '',
   };
   const { form: fields, submit, pending, problem, draft } = useActionForm('run', initial, add, onDone);
   useOwnClock({ ranFrom: now - HALF_HOUR_MS, ranTo: now }, now, fields);
@@ -66,6 +68,12 @@ export function CycleForm({ engineId, now, onDone, focus, unit, asksWhy }: Props
       <TextInput label="It went" description="Left empty where nobody knows" inputMode="decimal" {...field('went')} />
       <TextInput label="Odometer when stopped" description="If it has one" inputMode="decimal" {...field('reads')} />
       <NativeSelect label="Both in" data={[...DISTANCE_UNITS]} {...field('unit')} />
+      <NativeSelect
+        label="Left to cool"
+        description="It cools by the same law again where it stands alike"
+        data={[{ value: '', label: 'Nobody said' }, ...STOOD_CHOICES]}
+        {...field('stood')}
+      />
       <SeenFields label="Seen at it" fields={fields} choices={RUNNING_CHOICES} />
       {asksWhy && (
         <TextInput

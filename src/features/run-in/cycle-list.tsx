@@ -2,9 +2,10 @@
 
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { minutesAt } from '@/core/heat';
+import { minutesAt, type LeastCycle, type NoCycle } from '@/core/heat';
 import { useFigures } from '@/interface/figures/preferences';
 import { nearTime } from '@/interface/figures/times';
+import { stoodWords } from '@/interface/words/seen-words';
 import { send } from '@/interface/parts/use-action-form';
 import { strikeHeatAction } from './actions';
 import { OpenLineRow } from './open-line-row';
@@ -25,6 +26,14 @@ const WARM_C = 60;
 /** As many of a recorder’s readings as are read at a glance: the latest. */
 const GLANCE = 4;
 
+/** Why a run is no heat cycle of its own. */
+function noCycleWords(no: NoCycle, least: LeastCycle, plain: (value: number) => string): string {
+  if (no.why === 'too-cool') return `it did not come to ${least.highest_C} °C`;
+  if (no.why === 'too-brief')
+    return `${plain(Math.floor(no.minutes))} of ${least.minutes} min at ${least.highest_C} °C`;
+  return `started again at about ${Math.round(no.C)} °C, before it had cooled to ${least.cooledTo_C}; one with the run before`;
+}
+
 /** One run with its readings, the latest of them where there are many. */
 function Run({
   engineId,
@@ -36,7 +45,7 @@ function Run({
   readonly onStrike: (id: string) => void;
 }) {
   const { plain } = useFigures();
-  const { readings, ranFrom, ranTo, highest_C, ambient_C, went, series, seenLines, who, id } = cycle;
+  const { readings, ranFrom, ranTo, highest_C, ambient_C, went, series, stood, seenLines, noCycle, who, id } = cycle;
   const [all, setAll] = useState(false);
   const hidden = all || readings.length <= GLANCE + 1 ? 0 : readings.length - GLANCE;
   return (
@@ -47,12 +56,18 @@ function Run({
           °C
           {went && `, ${plain(went.value)} ${went.unit}`}
           {series && `, recorded: ${Math.round(minutesAt(series, WARM_C))} min at ${WARM_C} °C or over`}
+          {stood && `, left ${stoodWords(stood)}`}
           {who && `, ${who}`}
         </span>
         <button type="button" className={`text-button ${styles.strike}`} onClick={() => onStrike(id)}>
           Undo this run
         </button>
       </p>
+      {noCycle.map(({ joint, no, least }) => (
+        <p key={joint} className="soft">
+          To {joint} no heat cycle of its own: {noCycleWords(no, least, plain)}.
+        </p>
+      ))}
       {seenLines.length > 0 && (
         <ul className={styles.readings} aria-label={`Seen at the run of ${nearTime(ranTo, now)}`}>
           {seenLines.map((seen) => (

@@ -1,10 +1,11 @@
 import {
   KM_PER_MILE,
   coolingWindow,
-  isHeatCycle,
   passedAt,
   type CoolingWindow,
   type DistanceUnit,
+  type LeastCycle,
+  type NoCycle,
   type RetorqueState,
 } from '@/core/heat';
 import type { Position } from '@/core/tightening';
@@ -15,7 +16,15 @@ import { seenWords } from '@/interface/words/seen-words';
 import { fullDate } from '@/interface/figures/times';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
-import { cyclesOf, headReadingsOf, metersOf, tightenedAtOf, type EngineState } from '@/model/engine/engine-state';
+import {
+  cyclesOf,
+  headReadingsOf,
+  heatCyclesOf,
+  metersOf,
+  schoolInForce,
+  tightenedAtOf,
+  type EngineState,
+} from '@/model/engine/engine-state';
 import type { CoolingReading, HeatCycle, MeterReading, SeenAtRun } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
@@ -58,6 +67,8 @@ export interface SeenLine extends OpenLine {
 export interface LoggedCycle extends HeatCycle {
   readonly readings: readonly CoolingReading[];
   readonly seenLines: readonly SeenLine[];
+  /** The joints to which it is no heat cycle, and why. */
+  readonly noCycle: readonly { readonly joint: string; readonly no: NoCycle; readonly least: LeastCycle }[];
 }
 
 /** How far and how long an engine went since one of its joints was tightened, by its meters and its runs. */
@@ -170,13 +181,31 @@ const seenAt = (
 const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
   ownUnit(heat.meters) ?? (/lb|oz/.test(engine.preferredUnit) ? 'mi' : 'km');
 
+/** Why a run is no heat cycle to the joints that were tight then and are gone over again, by the run. */
+function noCyclesOf(state: EngineState): ReadonlyMap<string, LoggedCycle['noCycle']> {
+  const found = new Map<string, LoggedCycle['noCycle'][number][]>();
+  const facts = cyclesOf(state.heat);
+  for (const of of state.joints) {
+    const since = tightenedAtOf(of.final);
+    if (since === undefined || schoolInForce(of.joint) === 'none') continue;
+    const { not } = heatCyclesOf(
+      state,
+      of,
+      facts.filter(({ ranFrom }) => ranFrom >= since),
+    );
+    const least = LEAST_CYCLES[of.joint.detail.heatCycle];
+    for (const [id, no] of not) found.set(id, [...(found.get(id) ?? []), { joint: of.joint.name, no, least }]);
+  }
+  return found;
+}
+
 /** Everything that passed since a joint was tightened. */
-function sinceTight(state: EngineState, { joint, final }: JointState, now: number): readonly SinceTight[] {
+function sinceTight(state: EngineState, of: JointState, now: number): readonly SinceTight[] {
+  const { joint, final } = of;
   const since = tightenedAtOf(final);
   if (since === undefined || joint.retorqueSchool === 'none') return [];
   const runs = cyclesOf(state.heat).filter(({ ranFrom }) => ranFrom >= since);
-  const least = LEAST_CYCLES[joint.detail.heatCycle];
-  const counting = runs.filter((run) => isHeatCycle(run, least));
+  const { counting } = heatCyclesOf(state, of, runs);
   const log = { runs, counting, meters: metersOf(state.heat), since };
   const { way_km, unsaidRuns = 0, hours, heats } = passedAt(log, Math.max(now, since));
   const unit = unitOf(state);
@@ -203,16 +232,20 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
   const cycles = [...heat.cycles].sort((a, b) => Date.parse(b.ranTo) - Date.parse(a.ranTo));
   const facts = cyclesOf(heat);
   const latest = facts.find((cycle) => cycle.id === cycles[0]?.id);
+  // Of the joint that waits for the cold: what counts as cold is its own.
+  const waiting = joints.flatMap(({ retorque }) => ('window' in retorque ? [retorque.window] : []))[0];
   const window =
-    latest &&
-    coolingWindow({
-      kind: engine.kind,
-      headMetal: engine.headMetal,
-      cycle: latest,
-      cycles: facts,
-      readings: headReadingsOf(heat),
-    });
+    waiting ??
+    (latest &&
+      coolingWindow({
+        kind: engine.kind,
+        headMetal: engine.headMetal,
+        cycle: latest,
+        cycles: facts,
+        readings: headReadingsOf(heat),
+      }));
   const last = cycles[0];
+  const noCycle = noCyclesOf(state);
   const isStood = last !== undefined && now - Date.parse(last.ranTo) > DRAINS_DAYS * DAY_MS;
   return {
     ...(last ? {} : { start: firstStartOf(state, now) }),
@@ -225,6 +258,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
     older: Math.max(0, cycles.length - MOST_RUNS),
     cycles: cycles.slice(0, MOST_RUNS).map((cycle) => ({
       ...cycle,
+      noCycle: noCycle.get(cycle.id) ?? [],
       seenLines: seenAt('run', cycle.ranTo, cycle.seen ?? [], state.order.lines),
       readings: heat.readings
         .filter((reading) => reading.cycleId === cycle.id)

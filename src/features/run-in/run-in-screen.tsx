@@ -153,6 +153,34 @@ function Due({ due }: { readonly due: RetorqueDue }) {
   );
 }
 
+/** How the head cools, and the window in which it is cold enough. */
+const CurveOfWindow = ({
+  window,
+  ranTo,
+  now,
+}: {
+  readonly window: NonNullable<RunIn['window']>;
+  readonly ranTo: number;
+  readonly now: number;
+}) => (
+  <>
+    <p className={styles.window}>
+      Cold enough from <b>{nearTime(window.from, now)}</b>, by <b>{nearTime(window.by, now)}</b>. The clock only
+      proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head opens it.
+    </p>
+    <div
+      role="img"
+      aria-label={`The head cools to ${window.target_C.toFixed(0)} °C between ${nearTime(window.from, now)} and ${nearTime(window.by, now)}`}
+    >
+      <CoolingChart window={window} ranTo={ranTo} />
+    </div>
+    <p className={styles.legend}>
+      Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned with.
+      <span> The band is wider on either side by what sensor and air may be off.</span>
+    </p>
+  </>
+);
+
 const useOpened = () => {
   const [opened, { open, close }] = useDisclosure(false);
   return { opened, open, close };
@@ -256,21 +284,14 @@ export function RunInScreen({
       )}
       {latest && window && (
         <Section title="Cooling">
-          <p className={styles.window}>
-            Cold enough from <b>{nearTime(window.from, now)}</b>, by <b>{nearTime(window.by, now)}</b>. The clock only
-            proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head opens it.
-          </p>
-          <div
-            role="img"
-            aria-label={`The head cools to ${window.target_C.toFixed(0)} °C between ${nearTime(window.from, now)} and ${nearTime(window.by, now)}`}
-          >
-            <CoolingChart window={window} ranTo={ranTo} />
-          </div>
-          <p className={styles.legend}>
-            Full line: exponential, the early end. Broken line: still air, the late end. Diamonds: readings reckoned
-            with.
-            <span> The band is wider on either side by what sensor and air may be off.</span>
-          </p>
+          {window.byHours === undefined ? (
+            <CurveOfWindow window={window} ranTo={ranTo} now={now} />
+          ) : (
+            <p className={styles.window}>
+              Cold enough from <b>{nearTime(window.from, now)}</b>, {window.byHours} hours after it was stopped. The
+              clock only proposes; a reading of {window.target_C.toFixed(0)} °C or less at the head then opens it.
+            </p>
+          )}
           <ReadingForm
             key={latest.id}
             engineId={engineId}

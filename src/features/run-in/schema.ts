@@ -1,7 +1,7 @@
 import { readVersion } from '@/model/versioned';
 import { typedCelsius, typedCount } from '@/model/typed-number';
 import Joi from 'joi';
-import { DISTANCE_UNITS, METER_UNITS, type DistanceUnit, type MeterUnit } from '@/core/heat';
+import { DISTANCE_UNITS, METER_UNITS, type DistanceUnit, type MeterUnit, type Stood } from '@/core/heat';
 import type { SeenAtRun } from '@/model/heat/heat-log';
 import { CYCLE_EXTRAS, MAX_METER } from '@/model/heat/heat-schemas';
 import { FILMS_FOUND, type FilmFound } from '@/model/joint/retorque-guards';
@@ -49,6 +49,7 @@ export interface CycleFields {
   readonly reads?: number;
   readonly unit?: DistanceUnit;
   readonly seen: SeenAtRun[];
+  readonly stood?: Stood;
   /** Why it was started although its sheet was open; asked of the first run alone. */
   readonly startReason: string;
 }
@@ -98,6 +99,7 @@ export const cycleSchema = Joi.object<CycleFields, true>({
   reads: figure('what the odometer read'),
   unit: oneOf(DISTANCE_UNITS),
   seen: CYCLE_EXTRAS.seen.default([]),
+  stood: CYCLE_EXTRAS.stood.empty(''),
   startReason: startReason(),
 });
 

@@ -1,10 +1,10 @@
 'use server';
 
 import Joi from 'joi';
-import { headDoubts, recordedRun, thinned, type Recorded, type RecordedRun } from '@/core/heat';
+import { headDoubts, recordedRun, thinned, type Recorded, type RecordedRun, type Stood } from '@/core/heat';
 import { DomainError } from '@/core/units';
 import { oneOf } from '@/model/one-of';
-import { MOST_POINTS } from '@/model/heat/heat-schemas';
+import { CYCLE_EXTRAS, MOST_POINTS } from '@/model/heat/heat-schemas';
 import {
   TEMPERATURE_USES,
   readTemperatures,
@@ -74,6 +74,7 @@ export interface RecordedFields {
   readonly ambient_C: number;
   readonly probed: (typeof PROBED)[number];
   readonly startReason: string;
+  readonly stood?: Stood;
 }
 
 const recordedSchema = Joi.object<RecordedFields, true>({
@@ -97,6 +98,7 @@ const recordedSchema = Joi.object<RecordedFields, true>({
     .messages({ 'number.base': 'Give the air temperature in °C, or in °F with its letter.' }),
   probed: oneOf(PROBED).required(),
   startReason: startReason(),
+  stood: CYCLE_EXTRAS.stood.empty(''),
 });
 
 const APART_MIN = 10;
@@ -145,7 +147,16 @@ export const enterTemperaturesAction = shopAction(recordedSchema, (given, bench)
     MOST_POINTS,
   );
   const isNew = shop.heat.addCycle(
-    { id, engineId, ranFrom: at(from_min), ranTo: at(to_min), highest_C, ambient_C, series },
+    {
+      id,
+      engineId,
+      ranFrom: at(from_min),
+      ranTo: at(to_min),
+      highest_C,
+      ambient_C,
+      series,
+      ...(given.stood && { stood: given.stood }),
+    },
     nowIso,
   );
   if (!isNew) return { doubtful: 0 };

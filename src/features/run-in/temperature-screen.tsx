@@ -2,9 +2,10 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
+import { STOOD_CHOICES } from '@/interface/words/seen-words';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { isHeatCycle, minutesAt } from '@/core/heat';
+import { isHeatCycle, minutesAt, type Stood } from '@/core/heat';
 import { HEAT_CYCLE_SCHOOLS, LEAST_CYCLES, type HeatCycleSchool } from '@/model/practice/house-practice';
 import { TEMPERATURE_USES, type TemperatureUse } from '@/model/heat/temperature-table';
 import { useFigures } from '@/interface/figures/preferences';
@@ -132,6 +133,7 @@ function Shown({ engineId, now, counts, asksWhy, shown }: Props & { readonly sho
   const [span, setSpan] = useState({ from_min: preview.run?.from_min ?? 0, to_min: preview.run?.to_min ?? end_min });
   const [ambient, setAmbient] = useState(() => String(preview.air_C ?? preview.run?.began_C ?? ''));
   const [probed, setProbed] = useState<'head' | 'coolant-or-oil' | ''>('');
+  const [stood, setStood] = useState<Stood | ''>('');
   const [startReason, setStartReason] = useState('');
   const [id] = useState(() => nanoid());
   const hourOf = (minutes: number) =>
@@ -180,6 +182,12 @@ function Shown({ engineId, now, counts, asksWhy, shown }: Props & { readonly sho
           onChange={(event) => setProbed(event.currentTarget.value as typeof probed)}
         />
         <TextInput label="Air, °C" value={ambient} onChange={(event) => setAmbient(event.currentTarget.value)} />
+        <NativeSelect
+          label="Left to cool"
+          data={[{ value: '', label: 'Nobody said' }, ...STOOD_CHOICES]}
+          value={stood}
+          onChange={(event) => setStood(event.currentTarget.value as Stood | '')}
+        />
         {asksWhy && (
           <TextInput
             className={form.wide}
@@ -219,6 +227,7 @@ function Shown({ engineId, now, counts, asksWhy, shown }: Props & { readonly sho
                 ambient_C: ambient,
                 probed,
                 startReason,
+                ...(stood && { stood }),
               }),
             )
           }

@@ -15,8 +15,27 @@ const TAU: Readonly<Record<CoolingWindow['tauFrom'], string>> = {
 
 const figure = (value: number, digits = 4) => ({ value, digits });
 
+/** Where it counts as cold by its hours there is no curve to reckon with. */
+const workingByHours = ({ ambient_C, target_C }: CoolingWindow, hours: number): Working => ({
+  title: 'When the head is cold',
+  lines: [
+    { formula: 'from = stopped + hours', figures: [figure(hours), ' h'] },
+    {
+      formula: 'and no more above the air than twice what its metal allows',
+      figures: [figure(target_C), ' − ', figure(ambient_C), ' = ', figure(target_C - ambient_C), ' K'],
+    },
+  ],
+  remarks: [
+    ['School', 'so many hours after it was stopped; head, block and studs are even by then'],
+    ['Opens', 'by a reading at the head after those hours, never by the clock'],
+  ],
+  caution: 'Hot coolant under a cap scalds. Leave it shut until the head is cold.',
+});
+
 /** How the window of time was reckoned. */
 export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
+  if (window.byHours !== undefined) return workingByHours(window, window.byHours);
+
   const first = window.used[0];
   const last = window.used.at(-1);
   const target = window.target_C - window.ambient_C;
@@ -104,7 +123,7 @@ export function workingOfWindow(window: CoolingWindow, ranTo: number): Working {
         'τ',
         window.pooledRuns === undefined
           ? TAU[window.tauFrom]
-          : `${TAU[window.tauFrom]}, the middle of ${window.pooledRuns}`,
+          : `${TAU[window.tauFrom]}, the middle of ${window.pooledRuns}${window.pooledAlike ? ', left to stand as this one is' : ''}`,
       ],
       [
         'Spread',

@@ -38,6 +38,8 @@ export function retorqueLine({ joint, retorque, openRetorque }: JointState, now:
     case 'waits-for-page':
       return 'Retorque warm: no page says yet how warm. Enter it on the joint’s sheet, under The plan.';
     case 'cooling':
+      if (retorque.window.byHours !== undefined)
+        return `Retorque when it has stood ${retorque.window.byHours} hours: from ${nearTime(retorque.window.from, now)}.`;
       return `Retorque when cold: from ${nearTime(retorque.window.from, now)}, by ${nearTime(retorque.window.by, now)}.`;
     case 'open':
       return joint.retorqueSchool === 'warm'

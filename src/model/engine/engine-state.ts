@@ -1,6 +1,7 @@
 import { happenedAt } from '@/model/line-time';
 import {
   KM_PER_MILE,
+  heatCycles,
   retorqueState,
   type CycleFact,
   type HeadReadingFact,
@@ -28,7 +29,7 @@ export interface EngineState {
 const time = (iso: string) => Date.parse(iso);
 
 export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
-  heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C, went, series }) => ({
+  heat.cycles.map(({ id, ranFrom, ranTo, highest_C, ambient_C, went, series, stood }) => ({
     id,
     ranFrom: time(ranFrom),
     ranTo: time(ranTo),
@@ -36,6 +37,7 @@ export const cyclesOf = (heat: HeatLog): readonly CycleFact[] =>
     ambient_C,
     ...(went && { went_km: went.value * (went.unit === 'mi' ? KM_PER_MILE : 1) }),
     ...(series && { series }),
+    ...(stood && { stood }),
   }));
 
 export const metersOf = (heat: HeatLog): readonly MeterFact[] =>
@@ -73,6 +75,31 @@ export function tightenedAtOf(final: TighteningState | undefined): number | unde
 export const schoolInForce = ({ retorqueSchool, detail }: Pick<Joint, 'retorqueSchool' | 'detail'>): RetorqueSchool =>
   detail.gasketSays === 'no-retorque' ? 'none' : retorqueSchool;
 
+/** The runs after which a joint was gone over, and when. */
+const answeredBy = (rounds: readonly TighteningState[]) =>
+  rounds.flatMap((round) => {
+    const { tightening, state: now } = round;
+    const { cycleId } = tightening.plan;
+    const ended = lastOf(round);
+    return tightening.purpose === 'retorque' && now.complete && cycleId
+      ? [{ cycleId, at: time(ended ? happenedAt(ended) : tightening.startedAt) }]
+      : [];
+  });
+
+/** Which of some runs are heat cycles to a joint, and why the others are none. */
+export const heatCyclesOf = (
+  { engine, heat }: Pick<EngineState, 'engine' | 'heat'>,
+  { joint, tightenings }: Pick<JointState, 'joint' | 'tightenings'>,
+  runs: readonly CycleFact[],
+) =>
+  heatCycles({
+    runs,
+    readings: headReadingsOf(heat),
+    least: LEAST_CYCLES[joint.detail.heatCycle],
+    kind: engine.kind,
+    answered: new Set(answeredBy(tightenings).map(({ cycleId }) => cycleId)),
+  });
+
 /** Whether a joint is to be gone over again, and what that waits for. */
 export function retorqueOf(
   engine: Engine,
@@ -81,19 +108,13 @@ export function retorqueOf(
   { rounds, final }: { readonly rounds: readonly TighteningState[]; readonly final: TighteningState | undefined },
 ): RetorqueState {
   const tightenedAt = tightenedAtOf(final);
-  const answered = rounds.flatMap((round) => {
-    const { tightening, state: now } = round;
-    const { cycleId } = tightening.plan;
-    const ended = lastOf(round);
-    return tightening.purpose === 'retorque' && now.complete && cycleId
-      ? [{ cycleId, at: time(ended ? happenedAt(ended) : tightening.startedAt) }]
-      : [];
-  });
+  const answered = answeredBy(rounds);
   return retorqueState({
     kind: engine.kind,
     headMetal: engine.headMetal,
     school: schoolInForce(joint),
     least: LEAST_CYCLES[joint.detail.heatCycle],
+    ...(joint.detail.cold && { cold: joint.detail.cold }),
     ...(joint.detail.warm && { warm_C: joint.detail.warm.head_C }),
     tightenedAt,
     cycles: cyclesOf(heat),

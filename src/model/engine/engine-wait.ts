@@ -28,6 +28,8 @@ export type WaitPlace =
   | { readonly at: 'joint' | 'fit' | 'round'; readonly id: string };
 
 const DAY_MS = 86_400_000;
+/** A head that is cold by its hours stays so: for so long it is not said to be overdue. */
+const HOURS_SPAN_MS = 4 * 3_600_000;
 
 type Ranked = Omit<Wait, 'to'> & { readonly rank: number; readonly to?: WaitPlace };
 
@@ -89,7 +91,8 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
       to: atBench(final.tightening.id),
     };
   if (retorque.state === 'cooling') {
-    const { from, by } = retorque.window;
+    const { from, byHours } = retorque.window;
+    const by = retorque.window.by + (byHours === undefined ? 0 : HOURS_SPAN_MS);
     return {
       rank: 3,
       state: 'waiting',

@@ -21,6 +21,18 @@ function clampOf({ plan, clamp_N = plan?.ladder.band.p50_N }: Pick<PulledRound, 
   return clamp_N === undefined ? {} : { clamp_N };
 }
 
+/**
+ * What was done to the head that a clearance rests on. Where nobody said which joint that is, any that is gone over again
+ * may be it: its readings are asked for anew rather than taken to stand.
+ */
+const headWorkOf = (heads: readonly Joint[], rounds: readonly PulledRound[], openings: readonly Opening[]) =>
+  heads.flatMap(({ id, name: jointName }) =>
+    [
+      ...rounds.filter(({ jointId }) => jointId === id).map(({ startedAt }) => startedAt),
+      ...openings.filter(({ jointId }) => jointId === id).map(({ at }) => at),
+    ].map((at) => ({ at, jointName })),
+  );
+
 export const contextOf = (
   fit: Fit,
   page: FitPageSays | undefined,
@@ -30,7 +42,12 @@ export const contextOf = (
 ): FitContext => {
   const joint = joints.find(({ id }) => id === fit.jointId);
   const paged = page && { page };
-  if (!joint) return { rounds: [], ...paged };
+  const headWork = headWorkOf(
+    joint ? [joint] : joints.filter(({ retorqueSchool }) => retorqueSchool !== 'none'),
+    rounds,
+    openings,
+  );
+  if (!joint) return { rounds: [], headWork, ...paged };
   return {
     rounds: rounds
       .filter(({ jointId }) => jointId === joint.id)
@@ -38,6 +55,7 @@ export const contextOf = (
     openings: openings.filter(({ jointId }) => jointId === joint.id).map(({ at }) => at),
     bolts: fastenerFingerprint(joint),
     jointName: joint.name,
+    headWork,
     ...paged,
   };
 };

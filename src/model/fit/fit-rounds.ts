@@ -24,6 +24,13 @@ export function isOpenedSince(reading: ReadingLine, rounds: readonly FitRound[])
 export const isOpenedUp = (reading: ReadingLine, openings: readonly string[] = []): boolean =>
   reading.recordedAt !== undefined && openings.some((at) => at > happenedAt(reading));
 
+/** The joint that was gone over, tightened or opened up after a reading was taken; undefined where none was. */
+export const workedOnSince = (
+  reading: ReadingLine,
+  work: readonly { readonly at: string; readonly jointName: string }[] = [],
+): string | undefined =>
+  reading.recordedAt === undefined ? undefined : work.find(({ at }) => at > happenedAt(reading))?.jointName;
+
 /** A cap that is clamped harder or less hard makes another bore of it. */
 const CLAMP_CHANGE = 0.05;
 

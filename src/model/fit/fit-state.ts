@@ -17,7 +17,7 @@ import {
 } from '@/core/fits';
 import type { Fit, FitLine, ReadingLine } from './fit';
 import type { FitPageSays } from './fit-page';
-import { clampChange, isOpenedSince, isOpenedUp, type FitRound } from './fit-rounds';
+import { clampChange, isOpenedSince, isOpenedUp, workedOnSince, type FitRound } from './fit-rounds';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [
@@ -53,6 +53,8 @@ export interface FitContext {
   readonly openings?: readonly string[];
   readonly bolts?: string;
   readonly jointName?: string;
+  /** When a head that its readings rest on was gone over, tightened or opened up, by its name. */
+  readonly headWork?: readonly { readonly at: string; readonly jointName: string }[];
   /** The page that what is wanted was taken from. */
   readonly page?: FitPageSays;
 }
@@ -200,6 +202,8 @@ function staleReason(
     return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was opened up.`;
   if (conditions.includes('cap-final') && isOpenedSince(reading, context.rounds))
     return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
+  const head = conditions.includes('head-final') ? workedOnSince(reading, context.headWork) : undefined;
+  if (head !== undefined) return `Since it was read ${CHANGES['head-gone-over'].name}: ${head}.`;
   const clamp = conditions.includes('cap-final') ? clampChange(reading, context.rounds) : undefined;
   if (clamp !== undefined) return clamp;
   if (

@@ -1,4 +1,4 @@
-import type { DistanceUnit, MeterUnit } from '@/core/heat';
+import type { DistanceUnit, MeterUnit, Stood } from '@/core/heat';
 
 /** What may be seen at a run. */
 export const SIGNS = ['leak', 'noise', 'smoke', 'pressure', 'overheated', 'no-fire', 'other'] as const;
@@ -26,6 +26,8 @@ export interface HeatCycle {
   readonly seen?: readonly SeenAtRun[];
   /** Its temperatures, where they were recorded; in their order. */
   readonly series?: readonly TemperaturePoint[];
+  /** How it was left to cool, where somebody said so. */
+  readonly stood?: Stood;
   /** Initials of whoever wrote it. */
   readonly who?: string;
 }

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { DISTANCE_UNITS, METER_UNITS } from '@/core/heat';
+import { DISTANCE_UNITS, METER_UNITS, STOOD } from '@/core/heat';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
 import { SIGNS } from './heat-log';
@@ -12,6 +12,7 @@ const meter = () => sentNumber().min(0).max(MAX_METER);
 
 /** What a run may say beyond its hours and its temperatures. */
 export const CYCLE_EXTRAS = {
+  stood: oneOf(STOOD),
   went: Joi.object({ value: sentNumber().min(0).max(100_000).required(), unit: oneOf(DISTANCE_UNITS).required() }),
   seen: Joi.array()
     .items(Joi.object({ sign: oneOf(SIGNS).required(), words: Joi.string().trim().max(400).allow('').required() }))

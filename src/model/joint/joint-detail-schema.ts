@@ -246,6 +246,12 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
     .default(null),
   alsoLeaves: Joi.array().items(id()).max(40).required(),
   heatCycle: oneOf(HEAT_CYCLE_SCHOOLS).default('head-60'),
+  cold: Joi.alternatives(
+    Joi.object({ within_K: sentNumber().min(1).max(60).required() }),
+    Joi.object({ hours: sentNumber().min(1).max(168).required() }),
+  )
+    .allow(null)
+    .default(null),
   warm: Joi.object({
     head_C: sentNumber().min(20).max(200).required(),
     page: Joi.string().trim().min(1).max(200).required(),

@@ -4,7 +4,7 @@ import type { Care } from './care';
 import type { ClampMapFacts } from './clamp-map-facts';
 import type { FigureFields } from './figure-fields';
 import type { Locking, Override, RungId } from '@/core/joint';
-import type { RetorqueStage, SlopeReading } from '@/core/heat';
+import type { ColdRule, RetorqueStage, SlopeReading } from '@/core/heat';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
 import type { KindTurn, Position } from '@/core/tightening';
 import type { Adaptor } from '@/core/wrench';
@@ -165,6 +165,8 @@ export interface JointDetail extends FigureDetail {
   readonly alsoLeaves: readonly string[];
   /** What a run has to come to before it counts here. */
   readonly heatCycle: HeatCycleSchool;
+  /** When its head counts as cold; null: by its metal. */
+  readonly cold: ColdRule | null;
   /** How warm the head is to be for a warm retorque, and the page that says so. */
   readonly warm: { readonly head_C: number; readonly page: string } | null;
   /** After what it is gone over again, one after the other; empty: after the first heat. */
@@ -247,6 +249,7 @@ export const PLAIN_DETAIL: JointDetail = {
   leafReason: null,
   overLeafId: null,
   heatCycle: 'head-60',
+  cold: null,
   warm: null,
   again: [],
   gasketSays: 'unread',

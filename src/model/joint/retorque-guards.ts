@@ -2,7 +2,7 @@ import type { Guard } from '@/core/joint';
 import type { HeadMetal } from '@/core/heat';
 import type { Joint } from './joint';
 import type { PlannedFigure, TighteningPlan } from './tightening-plan';
-import type { WarmHead } from './warm-head';
+import { lostByWarmth, type WarmHead } from './warm-head';
 
 /** How the lubricant is found when a joint is gone over again. One coated afresh is pulled by its sheet. */
 export const FILMS_FOUND = ['as-pulled', 'dried', 'stuck'] as const;
@@ -90,7 +90,7 @@ export function warmGuards(
 ): readonly Guard[] {
   if (retorqueSchool !== 'warm' || headMetal !== 'aluminium' || !detail.warm) return [];
   const over_K = detail.warm.head_C - air_C;
-  const lost = cost?.is === 'known' ? (0.02 * over_K) / cost.within_K : undefined;
+  const lost = cost?.is === 'known' ? lostByWarmth(cost, over_K) : undefined;
   const told =
     lost === undefined
       ? 'How much is not known: its grip was not given.'

@@ -1,4 +1,4 @@
-import { COLD_WITHIN_K, coldWithin, type HeadMetal } from '@/core/heat';
+import { allowedOver, coldWithin, type HeadMetal } from '@/core/heat';
 import { threadNamed } from '@/core/thread';
 import { EXPANSIONS_UM_PER_MK } from '@/core/units';
 import { boltStiffness } from './clamp-map';
@@ -19,7 +19,12 @@ export type WarmHead =
     }
   | { readonly is: 'unknown' };
 
-const LOSS = 0.02;
+/** So much of the clamp load a head may cost by not being cold. */
+export const COLD_LOSS = 0.02;
+
+/** Share of the clamp load that a head so many kelvins above the air may cost: in proportion. */
+export const lostByWarmth = ({ within_K }: { readonly within_K: number }, over_K: number): number =>
+  (COLD_LOSS * over_K) / within_K;
 
 /**
  * By the fastener alone, as if nothing else gave: it costs this much at most. Steel in what is clamped, all of it of the
@@ -40,8 +45,8 @@ export function warmHeadOf(
     length_mm,
     head_um_per_mK: EXPANSIONS_UM_PER_MK[headMetal === 'iron' ? 'cast iron' : headMetal],
     stud_um_per_mK: EXPANSIONS_UM_PER_MK.steel,
-    loss: LOSS,
+    loss: COLD_LOSS,
   });
-  const counts_K = COLD_WITHIN_K[headMetal];
-  return { is: 'known', counts_K, share: (LOSS * counts_K) / within_K, within_K };
+  const counts_K = allowedOver(headMetal, setting.joint.detail.cold ?? undefined);
+  return { is: 'known', counts_K, share: lostByWarmth({ within_K }, counts_K), within_K };
 }

@@ -1,5 +1,5 @@
 import { storedJson } from '@/model/stored-json';
-import type { LeastCycle, RetorqueSchool } from '@/core/heat';
+import type { ColdRule, LeastCycle, RetorqueSchool } from '@/core/heat';
 import type { RangeSchool } from '@/core/joint';
 import type { NamedScheme, UnitOfWork } from '@/core/tightening';
 import type { WrenchWindow } from '@/core/wrench';
@@ -9,11 +9,20 @@ import type { Care } from '@/model/joint/care';
 export const HEAT_CYCLE_SCHOOLS = ['head-60', 'coolant-75', 'head-80'] as const;
 export type HeatCycleSchool = (typeof HEAT_CYCLE_SCHOOLS)[number];
 
-/** What the schools ask for: the highest temperature, where it is read, and for how long. */
+/** What the schools ask for: the highest temperature, where it is read, for how long, and to what the head has cooled after it. */
 export const LEAST_CYCLES: Readonly<Record<HeatCycleSchool, LeastCycle & { readonly at: string }>> = {
-  'head-60': { highest_C: 60, minutes: 10, at: 'at the head' },
-  'coolant-75': { highest_C: 75, minutes: 10, at: 'in the coolant' },
-  'head-80': { highest_C: 80, minutes: 20, at: 'at the head' },
+  'head-60': { highest_C: 60, minutes: 10, cooledTo_C: 40, at: 'at the head' },
+  'coolant-75': { highest_C: 75, minutes: 10, cooledTo_C: 40, at: 'in the coolant' },
+  'head-80': { highest_C: 80, minutes: 20, cooledTo_C: 30, at: 'at the head' },
+};
+
+/** When a head counts as cold. */
+export const COLD_SCHOOLS = ['metal', 'air-5', 'hours-10'] as const;
+export type ColdSchool = (typeof COLD_SCHOOLS)[number];
+export const COLD_RULES: Readonly<Record<ColdSchool, ColdRule | null>> = {
+  metal: null,
+  'air-5': { within_K: 5 },
+  'hours-10': { hours: 10 },
 };
 
 /** The most that a nut may have lost of its clamp load, twice running, in a joint that has settled. */
@@ -38,6 +47,7 @@ export interface HousePractice {
   readonly seating: 'finger-tight' | 'small-figure' | 'with-compound';
   readonly retorque: RetorqueSchool;
   readonly heatCycle: HeatCycleSchool;
+  readonly cold: ColdSchool;
   readonly settled: SettledSchool;
   readonly locking: 'tab' | 'compound' | 'self-locking' | 'wire' | 'two-together';
   readonly reuse: 'new-always' | 'if-good';
@@ -137,9 +147,14 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('none', 'none, where the gasket says so', 'the print on the gasket governs it'),
   ] },
   { row: 'heatCycle', question: 'A run counts as a heat cycle from', schools: [
-    school('head-60', '60 °C at the head, ten minutes', 'an air-cooled head, or one read by a probe'),
-    school('coolant-75', '75 °C in the coolant, ten minutes', 'the thermostat has opened, and the head has had its heat'),
-    school('head-80', '80 °C at the head, twenty minutes', 'the gasket has had time to give'),
+    school('head-60', '60 °C at the head, 10 min, cooled to 40', 'an air-cooled head, or one read by a probe'),
+    school('coolant-75', '75 °C in the coolant, 10 min, cooled to 40', 'the thermostat has opened, and the head has had its heat'),
+    school('head-80', '80 °C at the head, 20 min, cooled to 30', 'the gasket has had time to give'),
+  ] },
+  { row: 'cold', question: 'A head counts as cold', schools: [
+    school('metal', 'by its metal: aluminium within 5 K of the air, iron within 10', 'what is still warm costs an aluminium head two in a hundred of its clamp load'),
+    school('air-5', 'within 5 K of the air, whatever its metal', 'head, block and studs are even'),
+    school('hours-10', 'ten hours after it was stopped', 'left overnight nothing is uneven; a reading at the head still opens it'),
   ] },
   { row: 'settled', question: 'A joint has settled where no nut may have lost more, twice running, than', schools: [
     school('three-pct', '3 % of its clamp load', 'a wrench that reads angle can show it; an eye on a mark cannot'),
@@ -193,7 +208,7 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
 
 export const USUAL_PRACTICE: HousePractice = {
   range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
-  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', heatCycle: 'head-60', settled: 'five-pct', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
+  track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', heatCycle: 'head-60', cold: 'metal', settled: 'five-pct', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
   careInside: 'wrench', careOutside: 'importance', careTrim: 'hand',
   clearance: 'page', oilClearance: 'micrometers', endFloat: 'dial', shellBacks: 'dry',
 }; // prettier-ignore

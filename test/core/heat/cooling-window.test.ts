@@ -121,7 +121,7 @@ describe('the window in which a head is cold', () => {
     const readings = cycles.flatMap(({ id }, i) => decay(id, i + 1, 120));
     const began = performance.now();
     const state = retorqueState({
-      kind: 'car', headMetal: 'iron', school: 'straight', least: { highest_C: 60, minutes: 10 }, tightenedAt: 0, cycles, readings,
+      kind: 'car', headMetal: 'iron', school: 'straight', least: { highest_C: 60, minutes: 10, cooledTo_C: 40 }, tightenedAt: 0, cycles, readings,
       answered: [{ cycleId: 'c0', at: 2 * 1440 * MIN }],
       stages: [{ cycles: 1 }, { distance: { value: 300, unit: 'mi' }, hours: 9000, days: 20_000 }],
       meters: cycles.map(({ ranTo }, i) => ({ at: ranTo, reads: i / 100, unit: 'mi' as const })),

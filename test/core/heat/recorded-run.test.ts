@@ -81,7 +81,7 @@ describe('a run in a record', () => {
 
   test('a long run that was hot for a moment only is no heat cycle, and by its hours alone it would be', () => {
     const run = { id: 'a', ranFrom: 0, ranTo: 60 * 60_000, highest_C: 65, ambient_C: 12 };
-    const least = { highest_C: 60, minutes: 10 };
+    const least = { highest_C: 60, minutes: 10, cooledTo_C: 40 };
     expect(isHeatCycle(run, least)).toBe(true);
     expect(isHeatCycle({ ...run, series: [[0, 12], [50, 50], [55, 65], [60, 50]] }, least)).toBe(false);
   }); // prettier-ignore

@@ -23,7 +23,7 @@ const base = {
   kind: 'car',
   headMetal: 'aluminium',
   school: 'slacken',
-  least: { highest_C: 60, minutes: 10 },
+  least: { highest_C: 60, minutes: 10, cooledTo_C: 40 },
   tightenedAt: 0,
   cycles: [cycle('a', 100, 130)],
   readings: [],

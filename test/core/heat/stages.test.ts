@@ -40,7 +40,7 @@ const base = {
   kind: 'car',
   headMetal: 'iron',
   school: 'straight',
-  least: { highest_C: 60, minutes: 10 },
+  least: { highest_C: 60, minutes: 10, cooledTo_C: 40 },
   tightenedAt: 0,
   stages: RULE,
   cycles: [drive('a', 1)],

@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import type { ReadingLine } from '@/model/fit/fit';
-import { clampChange, isOpenedSince, isOpenedUp, type FitRound } from '@/model/fit/fit-rounds';
+import { contextOf } from '@/model/fit/fit-context';
+import type { Fit } from '@/model/fit/fit';
+import { clampChange, isOpenedSince, isOpenedUp, workedOnSince, type FitRound } from '@/model/fit/fit-rounds';
+import type { Joint } from '@/model/joint/joint';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { codeOf } from '../../core/code-of';
 
@@ -33,6 +36,27 @@ describe('a reading and the rounds of the joint that closes it', () => {
     expect(isOpenedUp(read(5), [day(4), day(5)])).toBe(false);
     expect(isOpenedUp(read(5))).toBe(false);
     expect(isOpenedUp(read(5, null), [day(6)])).toBe(false);
+  });
+  test('a clearance rests on its head: whatever was done to it since asks for it anew, a retorque as well', () => {
+    const joints = [
+      { id: 'head', name: 'Cylinder head', retorqueSchool: 'slacken', detail: { original: {} } },
+      { id: 'case', name: 'Crankcase halves', retorqueSchool: 'slacken', detail: { original: {} } },
+      { id: 'mains', name: 'Main bearings', retorqueSchool: 'none', detail: { original: {} } },
+    ] as unknown as readonly Joint[];
+    const rounds = [
+      { jointId: 'head', purpose: 'retorque', startedAt: day(6) },
+      { jointId: 'mains', purpose: 'final', startedAt: day(7) },
+    ] as const;
+    const work = (jointId: string | null, openings: Parameters<typeof contextOf>[4] = []) =>
+      contextOf({ jointId } as Fit, undefined, joints, rounds, openings).headWork;
+    expect(workedOnSince(read(5), work('head'))).toBe('Cylinder head');
+    expect(workedOnSince(read(6), work('head'))).toBeUndefined();
+    expect(workedOnSince(read(5), work('case'))).toBeUndefined();
+    // Where nobody said which joint it rests on, any that is gone over again may be it; one that is not may not.
+    expect(workedOnSince(read(5), work(null))).toBe('Cylinder head');
+    expect(workedOnSince(read(6), work(null))).toBeUndefined();
+    expect(workedOnSince(read(7), work('case', [{ jointId: 'case', at: day(8) }] as never))).toBe('Crankcase halves');
+    expect(workedOnSince(read(5, null), work('head'))).toBeUndefined();
   });
   test('read at one clamp load and closed with another, more than a twentieth off, is another bore', () => {
     const rounds = (now: number, purpose: FitRound['purpose'] = 'final') => [

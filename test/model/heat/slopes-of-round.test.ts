@@ -1,0 +1,68 @@
+import { describe, expect, test } from '@jest/globals';
+import { roundState, type BenchEvent } from '@/core/tightening';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { slopesSeen } from '@/model/heat/slopes-of-round';
+import { askedAt } from '@/model/joint/pull-reading';
+import { planOfJoint } from '@/model/joint/round-plan';
+import { jointNamed, YARD_NOW, yardShop } from '../../db/temporary-shop';
+
+const shop = yardShop();
+const head = jointNamed(shop, 'demo-f-joint-head');
+const plan = planOfJoint(jointInputs(shop, head, Date.parse(YARD_NOW)));
+const last = plan.steps.reduce((most, step) => (step.kind === 'pull' ? Math.max(most, step.stage) : most), 0);
+
+/** A round in which every nut is read at each pass, and turns by so many degrees in the last. */
+function round(turned: (place: number) => number | undefined, part: { reads?: boolean; outcome?: 'went-over' } = {}) {
+  const events = plan.steps.flatMap((step, i): readonly (BenchEvent & { readonly recordedAt: string })[] => {
+    if (step.kind !== 'pull') return [];
+    const turned_deg = step.stage === last ? turned(step.position) : undefined;
+    return [
+      {
+        id: `p-${i}`,
+        kind: 'pull',
+        step: i,
+        outcome: (step.stage === last && part.outcome) || 'pulled',
+        at: YARD_NOW,
+        recordedAt: YARD_NOW,
+        ...(part.reads !== false && { read_Nm: askedAt(plan, step).asked_Nm }),
+        ...(turned_deg !== undefined && { turned_deg }),
+      },
+    ];
+  });
+  const tightening = { id: 'round', jointId: head.id, purpose: 'final' as const, plan, startedAt: YARD_NOW };
+  return { tightening, events, state: roundState(plan.steps, events, plan.positions.length) };
+}
+
+const pulls = plan.steps.flatMap((step) => (step.kind === 'pull' && step.position === 0 ? [step] : []));
+const [before, after] = [pulls.at(-2)?.torque_Nm ?? 0, pulls.at(-1)?.torque_Nm ?? 0];
+
+describe('a joint’s own slope from its last pass', () => {
+  test('is the torque that was added over the angle it turned, of the nut in the middle', () => {
+    const seen = slopesSeen({ joint: head, final: round((place) => 20 + place) })[''];
+    const count = plan.positions.length;
+    expect(seen?.nuts).toBe(count);
+    expect(seen?.reading.from_Nm).toBeCloseTo(before, 2);
+    expect(seen?.reading.to_Nm).toBeCloseTo(after, 2);
+    expect(seen?.high).toBeCloseTo((after - before) / 20, 3);
+    expect(seen?.low).toBeCloseTo((after - before) / (19 + count), 3);
+    // The flattest are those that turned furthest.
+    expect(seen?.reading.turned_deg).toBe(20 + count - 1 - Math.floor((count - 1) / 2));
+  });
+
+  test('is read of those alone that have both; a nut that turned by nothing, or went over, tells none', () => {
+    expect(slopesSeen({ joint: head, final: round((place) => (place === 1 ? 24 : undefined)) })['']).toMatchObject({
+      nuts: 1,
+      reading: { turned_deg: 24 },
+    });
+    expect(slopesSeen({ joint: head, final: round(() => 0) })).toEqual({});
+    expect(slopesSeen({ joint: head, final: round(() => undefined) })).toEqual({});
+    expect(slopesSeen({ joint: head, final: round(() => 24, { reads: false }) })).toEqual({});
+    expect(slopesSeen({ joint: head, final: round(() => 24, { outcome: 'went-over' }) })).toEqual({});
+    expect(slopesSeen({ joint: head })).toEqual({});
+  });
+
+  test('is none of what is in it by now, where that is another lubricant', () => {
+    const other = { ...head, todayFilm: head.todayFilm === 'dry-bare' ? 'engine-oil' : 'dry-bare' };
+    expect(slopesSeen({ joint: other, final: round(() => 24) })).toEqual({});
+  });
+});

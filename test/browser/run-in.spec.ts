@@ -107,3 +107,91 @@ test('a recorder’s table: looked at, put right, logged with its readings; what
   // Three retorques: settled, but for one that goes on losing.
   await expect(page.getByText(/Not settled: number 2 lost more than 5 % twice running/)).toBeVisible();
 });
+
+test('the first start: its sheet is ticked, left out, taken back; one that went wrong is logged, and asks anew', async ({
+  page,
+  bench,
+}) => {
+  await page.goto(`${bench.address}/engines/demo-norrhem/run-in`);
+  const sheet = page.getByRole('list', { name: 'The first start’s sheet' });
+  await expect(page.getByText('10 of 10 to be looked at.')).toBeVisible();
+  // What stands open in the order bars it here too.
+  await expect(page.getByText(/things stand against the start/)).toBeVisible();
+
+  await sheet.getByRole('checkbox', { name: /^Oil in/ }).click();
+  await expect(sheet.getByRole('listitem').first()).toContainText('looked at');
+  await expect(sheet.getByRole('checkbox', { name: /^Oil in/ })).toBeChecked();
+  await sheet.getByRole('button', { name: /^It has none/ }).click();
+  await expect(sheet.getByText(/it has none/)).toBeVisible();
+  await sheet.getByRole('button', { name: /^Leave out.*timing/ }).click();
+  await page.getByLabel(/^Why it is left out/).fill('timed on the bench, leaf 31');
+  await page.keyboard.press('Enter');
+  await expect(sheet.getByText(/left out: timed on the bench, leaf 31/)).toBeVisible();
+  await expect(page.getByText('7 of 10 to be looked at.')).toBeVisible();
+  await sheet.getByRole('checkbox', { name: /^Oil in/ }).click();
+  await expect(page.getByText('8 of 10 to be looked at.')).toBeVisible();
+  await sheet.getByRole('checkbox', { name: /^Oil in/ }).click();
+  await expect(page.getByText('7 of 10 to be looked at.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Log a start that went wrong' }).click();
+  const form = page.getByRole('form', { name: 'A start that went wrong' });
+  await form.getByRole('button', { name: 'Log the start' }).click();
+  await expect(form.getByText('Say what was seen, or what it did.').first()).toBeVisible();
+  await form.getByRole('checkbox', { name: /would not fire/ }).click();
+  await form.getByLabel('What, and where').fill('leads of 2 and 3 crossed');
+  await form.getByRole('button', { name: 'Log the start' }).click();
+  const wrong = page.getByRole('list', { name: 'Starts that went wrong' });
+  await expect(wrong).toContainText('it would not fire, or not run: leads of 2 and 3 crossed');
+  // What was looked at before it is in doubt.
+  await expect(sheet.getByText(/a start went wrong since: look at it again/)).toBeVisible();
+  await expect(page.getByText('8 of 10 to be looked at.')).toBeVisible();
+  await wrong.getByRole('button', { name: /^It is to be done/ }).click();
+  await expect(wrong).toContainText(', open');
+
+  // It runs all the same: why is asked for, and printed with what stood open.
+  await page.getByLabel('Highest temperature, °C').fill('82');
+  await page.getByLabel('Air, °C').fill('14');
+  await page.getByRole('button', { name: 'Log the run' }).click();
+  await expect(page.getByText(/8 of 10 not looked at/).first()).toBeVisible();
+  await page.getByLabel('Why it was started all the same').fill('heard it on the stand');
+  await page.getByLabel('Left to cool').selectOption('fan');
+  await page.getByRole('button', { name: 'Log the run' }).click();
+  await expect(page.getByText(/left before a fan/)).toBeVisible();
+  await expect(sheet).toHaveCount(0);
+  await page.goto(`${bench.address}/engines/demo-norrhem/record/order`);
+  await expect(page.getByText(/Started all the same: heard it on the stand/)).toBeVisible();
+  await expect(page.getByText(/First start, timing: left out, timed on the bench/)).toBeVisible();
+});
+
+test('clearances by feelers rest on the head: once it is gone over again they are asked for anew', async ({
+  page,
+  bench,
+}) => {
+  await page.goto(`${bench.address}/engines/demo-fourteen/fits/new`);
+  for (const box of await page.getByRole('checkbox', { checked: true }).all()) await box.uncheck();
+  await page.getByRole('checkbox', { name: /^Valve clearance/ }).check();
+  await page.getByLabel('Valves', { exact: true }).fill('1');
+  await page.getByRole('button', { name: 'Make these fits' }).click();
+  await page.getByRole('link', { name: 'Valve clearance', exact: true }).click();
+  await page.getByRole('button', { name: 'Go on reading' }).click();
+  for (const thou of ['12', '13']) {
+    await page.keyboard.type(thou);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByRole('button', { name: 'All read' })).toBeVisible();
+  for (const answer of await page.getByLabel(/^Yes/).all()) await answer.check();
+  await expect(page.getByText(/Since it was read/)).toHaveCount(0);
+  const fit = page.url();
+
+  await page.goto(bench.address + RUN_IN);
+  await page.getByLabel('Head, °C').fill('15');
+  await page.getByRole('button', { name: 'Save the reading' }).click();
+  await page.getByRole('button', { name: 'Go over it again' }).click();
+  await page.getByRole('button', { name: 'As it was pulled' }).click();
+  await expect(page).toHaveURL(/\/face\//);
+
+  await page.goto(fit);
+  await expect(page.getByText('Since it was read the head was gone over again: Cylinder head.').first()).toBeVisible();
+  await page.goto(`${bench.address}/due`);
+  await expect(page.getByText(/Valve clearance: stale/)).toBeVisible();
+});

@@ -139,6 +139,10 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
   await page.getByRole('link', { name: /Run-in/ }).click();
   await page.getByLabel('Highest temperature, °C').fill('86');
   await page.getByLabel('Air, °C').fill('12');
+  // Nobody looked at the first start's sheet: that is asked about, and written down.
+  await page.getByRole('button', { name: 'Log the run' }).click();
+  await expect(page.getByText(/10 of 10 not looked at/).first()).toBeVisible();
+  await page.getByLabel('Why it was started all the same').fill('it ran on the bench before');
   await page.getByRole('button', { name: 'Log the run' }).click();
   await expect(page.getByText('Retorque when cold: from').first()).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Engines on stands' })).toContainText('cold about');

@@ -25,6 +25,14 @@ const IN_DOUBT: ReadonlySet<StartCheck> = new Set([
   'watch',
 ]);
 
+const MINUTE_MS = 60_000;
+
+/** Whether an answer is from before a start. Its hour is told to the minute: within one the later written is the later. */
+function isBefore(at: string, start: LineOf<'start-wrong'>): boolean {
+  const after_ms = Date.parse(at) - Date.parse(start.body.on);
+  return after_ms < 0 || (after_ms < MINUTE_MS && writtenAt(start) > at);
+}
+
 export interface AnsweredCheck {
   readonly check: StartCheck;
   /** The line that answers it; taken back by striking it. Absent where nobody looked. */
@@ -50,17 +58,13 @@ export interface StartSheet {
  */
 export function startSheetOf(lines: readonly BuildLine[], now: number): StartSheet {
   const wrong = lines.filter((line): line is LineOf<'start-wrong'> => line.kind === 'start-wrong');
-  const lastWrong = wrong
-    .map(({ body }) => body.on)
-    .sort()
-    .at(-1);
   const checks = START_CHECKS.map((check): AnsweredCheck => {
     const line = lines.findLast(
       (one): one is LineOf<'start-look'> => one.kind === 'start-look' && one.body.check === check,
     );
     if (!line) return { check };
     const at = writtenAt(line);
-    if (IN_DOUBT.has(check) && lastWrong !== undefined && lastWrong > at) return { check, line, again: 'went-wrong' };
+    if (IN_DOUBT.has(check) && wrong.some((one) => isBefore(at, one))) return { check, line, again: 'went-wrong' };
     const days = KEEPS_DAYS[check];
     const isOld = days !== undefined && line.body.is === 'done' && now - Date.parse(at) > days * DAY_MS;
     return { check, line, ...(isOld && { again: 'old' as const }) };

@@ -53,6 +53,15 @@ describe('the first start’s sheet', () => {
     expect(openAt([...lines, look('oil', 0)], 0)).not.toContain('oil');
     expect(startSheetOf(lines, AT).wrong).toHaveLength(1);
   });
+
+  test('within the minute that it is told to, what is written later is later', () => {
+    const minute = 1 / 1440;
+    const tried = { ...wrong(0), recordedAt: iso(0.5 * minute) } as BuildLine;
+    expect(openAt([...all(0.2 * minute), tried], 0.001)).toContain('oil');
+    expect(openAt([tried, ...all(0.7 * minute)], 0.001)).toEqual([]);
+    // Told much later than it was.
+    expect(openAt([...all(2 * minute), { ...wrong(0), recordedAt: iso(9 * minute) } as BuildLine], 0.01)).toEqual([]);
+  });
 });
 
 describe('at the step that starts the engine', () => {

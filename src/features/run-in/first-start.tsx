@@ -95,10 +95,7 @@ function Check({
             onChange={(event) => setReason(event.currentTarget.value)}
             onKeyDown={(event) => event.key === 'Enter' && reason.trim() !== '' && say('left-out', reason)}
           />
-          <Button
-            aria-disabled={reason.trim() === '' || undefined}
-            onClick={() => reason.trim() !== '' && say('left-out', reason)}
-          >
+          <Button disabled={reason.trim() === ''} onClick={() => say('left-out', reason)}>
             Leave it out
           </Button>
           <Button onClick={() => setReason(undefined)}>Close</Button>

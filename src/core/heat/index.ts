@@ -1,7 +1,7 @@
 export { celsiusOf } from './celsius';
 export { coldWithin, type ColdWithinInput } from './cold-within';
 export { cooling, type Cooling, type CoolingInput, type HeadReading } from './cooling';
-export { COLD_WITHIN_K, HEAD_METALS, allowedOver, type ColdRule, type HeadMetal } from './cold';
+export { HEAD_METALS, allowedOver, type ColdRule, type HeadMetal } from './cold';
 export { coolingWindow, type CoolingWindow } from './cooling-window';
 export { heatCycles, type NoCycle } from './heat-cycles';
 export {

@@ -60,7 +60,7 @@ describe('the first start’s sheet', () => {
     expect(openAt([...all(0.2 * minute), tried], 0.001)).toContain('oil');
     expect(openAt([tried, ...all(0.7 * minute)], 0.001)).toEqual([]);
     // Told much later than it was.
-    expect(openAt([...all(2 * minute), { ...wrong(0), recordedAt: iso(9 * minute) } as BuildLine], 0.01)).toEqual([]);
+    expect(openAt([...all(2 * minute), { ...wrong(0), recordedAt: iso(9 * minute) }], 0.01)).toEqual([]);
   });
 });
 

@@ -16,6 +16,12 @@ const SAID_OTHERWISE: Readonly<Record<string, string>> = {
   'None: the gasket says not to': 'Not gone over again',
 };
 
+/** What counts as a heat cycle has to cool, too, and says so. */
+const withCooling = (line: string): string =>
+  line
+    .replace(/(60 °C at the head|75 °C in the coolant), ten minutes$/, '$1, 10 min, cooled to 40')
+    .replace(/80 °C at the head, twenty minutes$/, '80 °C at the head, 20 min, cooled to 30');
+
 /** The late end of the cooling, since it allows for a block that cools more slowly than its head. */
 const LATE_END = 'Sat 01:08';
 
@@ -23,7 +29,7 @@ const LATE_END = 'Sat 01:08';
 function firstMissing(before: readonly string[], now: readonly string[]): string | undefined {
   let at = 0;
   for (const line of before) {
-    const today = SAID_OTHERWISE[line] ?? line.replace('Sat 00:21', LATE_END);
+    const today = SAID_OTHERWISE[line] ?? withCooling(line.replace('Sat 00:21', LATE_END));
     // On Due it is told with both ends; the tag tells the early one, as before.
     const onDue = today.replace(/ about (20:43)$/, `: from $1, by ${LATE_END}`);
     const found = [today, onDue].map((said) => now.indexOf(said, at)).filter((place) => place >= 0);

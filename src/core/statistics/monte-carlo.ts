@@ -1,8 +1,8 @@
 import { assertBand, type ClampBand, type ClampBandInput, headArm, liftArm, threadArm } from '@/core/joint';
 import type { Friction } from '@/core/film';
 import { DomainError } from '@/core/units';
-import { normalQuantile } from './normal';
-import { quantilesOf } from './quantile';
+import { normalQuantiles } from './normal';
+import { ranksOf } from './quantile';
 import { createRandom } from './random';
 
 export interface MonteCarloInput extends ClampBandInput {
@@ -40,6 +40,58 @@ function assertSamples(samples: number): void {
     );
 }
 
+/** What is drawn of each sample, in this order; and where in it each of them lies. */
+function columnsOf(isDrawn: readonly boolean[]) {
+  const each = isDrawn.filter(Boolean).length;
+  return { each, at: isDrawn.map((_, i) => isDrawn.slice(0, i).filter(Boolean).length) };
+}
+
+/** Draws so many clamp loads into a list, and gives the sum so far with theirs added in their order. */
+type Sampler = (forces: Float64Array, from: number, count: number, sum: number) => number;
+
+function samplerOf({ seed, sharedFilm, ...input }: MonteCarloInput): Sampler {
+  const { torque_Nm, muThread, muHead, prevailing_Nm = 0, prevailingSpread_Nm = 0, graduation_Nm = 0 } = input;
+  const { fill } = createRandom(seed);
+  const shared = sharedFilm !== false;
+  const [p, ct, ch] = [liftArm(input.thread), threadArm(input.thread), headArm(input.bearing)];
+  const [inThread, underHead] = [slopes(muThread), slopes(muHead)];
+  // In one film as wide under the head as in the thread both coefficients move by one factor.
+  const isAlike = shared && inThread.up === underHead.up && inThread.down === underHead.down;
+  const deviation = input.wrenchAccuracy_pct / 200;
+  const nut = prevailingSpread_Nm / 4;
+  const { each, at } = columnsOf([true, !shared, deviation > 0, graduation_Nm > 0, nut > 0]);
+  const [, headAt = 0, wrenchAt = 0, markAt = 0, nutAt = 0] = at;
+  const chance = new Float64Array(BATCH * each);
+  const column = () => new Float64Array(BATCH);
+  const [zs, zHeads, wrenches, owns] = [column(), shared ? undefined : column(), column(), column()];
+  // Everything the loop touches is local to it, and whole columns go through the quantile: a variable shared with a
+  // closure, or a number handed on by a call, would be boxed at every sample.
+  return (forces, from, count, before) => {
+    const u = count === BATCH ? chance : chance.subarray(0, count * each);
+    fill(u);
+    normalQuantiles(u, 0, each, count, zs);
+    if (zHeads) normalQuantiles(u, headAt, each, count, zHeads);
+    if (deviation > 0) normalQuantiles(u, wrenchAt, each, count, wrenches);
+    if (nut > 0) normalQuantiles(u, nutAt, each, count, owns);
+    let sum = before;
+    for (let i = 0; i < count; i++) {
+      const z = zs[i] as number;
+      const factor = Math.exp(z * (z >= 0 ? inThread.up : inThread.down));
+      const zHead = zHeads ? (zHeads[i] as number) : z;
+      const mt = muThread.middle * factor;
+      const mh = muHead.middle * (isAlike ? factor : Math.exp(zHead * (zHead >= 0 ? underHead.up : underHead.down)));
+      const wrench = deviation > 0 ? 1 + deviation * (wrenches[i] as number) : 1;
+      const mark = graduation_Nm > 0 ? graduation_Nm * ((u[i * each + markAt] as number) - 0.5) : 0;
+      const own = nut > 0 ? nut * (owns[i] as number) : 0;
+      const net = torque_Nm * wrench + mark - prevailing_Nm - own;
+      const force = net > 0 ? (net * N_MM_PER_N_M) / (p + mt * ct + mh * ch) : 0;
+      forces[from + i] = force;
+      sum += force;
+    }
+    return sum;
+  };
+}
+
 /**
  * Draws clamp loads: friction a split lognormal, thread and head with one deviate where they share a film;
  * the wrench's ± figure two deviations of a normal factor; a graduation a uniform ± half of it.
@@ -49,59 +101,23 @@ function assertSamples(samples: number): void {
  */
 export function startMonteCarlo(input: MonteCarloInput): MonteCarloRun {
   assertBand(input);
-  const {
-    samples,
-    thread,
-    bearing,
-    torque_Nm,
-    muThread,
-    muHead,
-    prevailing_Nm = 0,
-    prevailingSpread_Nm = 0,
-    wrenchAccuracy_pct,
-    graduation_Nm = 0,
-  } = input;
+  const { samples } = input;
   assertSamples(samples);
-  const { fill } = createRandom(input.seed);
-  const shared = input.sharedFilm !== false;
-  const [p, ct, ch] = [liftArm(thread), threadArm(thread), headArm(bearing)];
-  const [inThread, underHead] = [slopes(muThread), slopes(muHead)];
-  const [threadMiddle, headMiddle] = [muThread.middle, muHead.middle];
-  const deviation = wrenchAccuracy_pct / 200;
+  const sample = samplerOf(input);
   const forces = new Float64Array(samples);
-  const nut = prevailingSpread_Nm / 4;
-  const each = (shared ? 1 : 2) + (deviation > 0 ? 1 : 0) + (graduation_Nm > 0 ? 1 : 0) + (nut > 0 ? 1 : 0);
-  const chance = new Float64Array(BATCH * each);
   let drawn = 0;
-  // Everything the loop touches is local to it: a variable shared with a closure would be boxed at every sample.
-  const batch = (from: number, count: number): void => {
-    const u = count === BATCH ? chance : chance.subarray(0, count * each);
-    fill(u);
-    for (let i = 0, at = 0; i < count; i++) {
-      const z = normalQuantile(u[at++] as number);
-      const zHead = shared ? z : normalQuantile(u[at++] as number);
-      const mt = threadMiddle * Math.exp(z * (z >= 0 ? inThread.up : inThread.down));
-      const mh = headMiddle * Math.exp(zHead * (zHead >= 0 ? underHead.up : underHead.down));
-      const wrench = deviation > 0 ? 1 + deviation * normalQuantile(u[at++] as number) : 1;
-      const mark = graduation_Nm > 0 ? graduation_Nm * ((u[at++] as number) - 0.5) : 0;
-      const own = nut > 0 ? nut * normalQuantile(u[at++] as number) : 0;
-      const net = torque_Nm * wrench + mark - prevailing_Nm - own;
-      const force = net > 0 ? (net * N_MM_PER_N_M) / (p + mt * ct + mh * ch) : 0;
-      forces[from + i] = force;
-    }
-  };
+  let total = 0;
   const advance = (most: number): boolean => {
     const end = Math.min(samples, drawn + most);
     while (drawn < end) {
       const count = Math.min(BATCH, end - drawn);
-      batch(drawn, count);
+      total = sample(forces, drawn, count, total);
       drawn += count;
     }
     return drawn === samples;
   };
   const band = (): ClampBand => {
-    const total = forces.subarray(0, drawn).reduce((sum, force) => sum + force, 0);
-    const [p5_N = 0, p50_N = 0, p95_N = 0] = quantilesOf(forces.slice(0, drawn), [0.05, 0.5, 0.95]);
+    const [p5_N = 0, p50_N = 0, p95_N = 0] = ranksOf(forces.subarray(0, drawn), [0.05, 0.5, 0.95]);
     return { p5_N, p50_N, p95_N, mean_N: total / drawn };
   };
   return { drawn: () => drawn, advance, forces: () => forces.subarray(0, drawn), band };

@@ -11,6 +11,7 @@ export interface Random {
 }
 
 const STEPS = 4294967296;
+const HALF_STEP = 0.5 / STEPS;
 const MAX_SEED = Number.MAX_SAFE_INTEGER;
 
 /** Spreads one seed over the four words of state. splitmix32 (Steele, Lea, Flood 2014, the 32-bit variant). */
@@ -36,14 +37,14 @@ export function createRandom(seed: number): Random {
   if (!Number.isInteger(seed) || seed < 0 || seed > MAX_SEED)
     throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
   const state = spread(seed);
-  const one = new Uint32Array(1);
-  // The state lives in local whole numbers while a batch is drawn: kept in an array, each draw would cost several
-  // times as much.
-  const draw = (count: number, put: (i: number, word: number) => void) => {
+  const one = new Float64Array(1);
+  // The state lives in local whole numbers while a batch is drawn, and nothing is called in the loop: kept in an array, or
+  // handed on, each draw would cost several times as much.
+  const fill = (into: Float64Array): void => {
     let [s0, s1, s2, s3] = [state[0] as number, state[1] as number, state[2] as number, state[3] as number];
-    for (let i = 0; i < count; i++) {
+    for (let i = 0; i < into.length; i++) {
       const sum = (s0 + s3) | 0;
-      put(i, (((sum << 7) | (sum >>> 25)) + s0) >>> 0);
+      into[i] = ((((sum << 7) | (sum >>> 25)) + s0) >>> 0) / STEPS + HALF_STEP;
       const t = s1 << 9;
       s2 ^= s0;
       s3 ^= s1;
@@ -57,13 +58,10 @@ export function createRandom(seed: number): Random {
     state[2] = s2;
     state[3] = s3;
   };
-  const next = () => {
-    draw(1, (i, word) => (one[i] = word));
+  const uniform = () => {
+    fill(one);
     return one[0] as number;
   };
-  return {
-    next,
-    uniform: () => (next() + 0.5) / STEPS,
-    fill: (into) => draw(into.length, (i, word) => (into[i] = (word + 0.5) / STEPS)),
-  };
+  // Both are exact: a step and its half have few digits.
+  return { next: () => (uniform() - HALF_STEP) * STEPS, uniform, fill };
 }

@@ -3,9 +3,11 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
+import { engineRows } from '@/db/reads/engine-rows';
 import { openShop } from '@/db/shop';
 import { loadDemonstration } from '@demo/load-yard';
 import { fitPage, fitsPage } from '@/features/fits/queries';
+import { engineStateOf } from '@/model/engine/engine-rows';
 import { demonstrationYard } from '@demo/yard';
 
 const ENGINES = 500;
@@ -33,7 +35,7 @@ export function benchFits(): void {
     const engine = shop.engines.find('demo-fourteen');
     if (!engine) throw new Error('no Fourteen in the yard');
     const fits = shop.fits.ofEngine(engine.id).map((fit) => ({ fit, lines: shop.fits.lines(fit.id) }));
-    shop.together(() => {
+    shop.transaction(() => {
       for (let e = 1; e < ENGINES; e++) {
         const engineId = `engine-${e}`;
         shop.engines.add({ ...engine, id: engineId, name: `${engine.name} ${e}` });
@@ -46,9 +48,11 @@ export function benchFits(): void {
     });
     const count = (shop.db.prepare('SELECT count(*) AS n FROM fit_line').get() as { n: number }).n;
     console.log(`\n${ENGINES} engines, ${count.toLocaleString('en')} readings:`);
-    console.log(`  every fit of one engine, read and judged   ${timed(() => fitsPage(shop, engine))}`);
     console.log(
-      `  one fit’s sheet                            ${timed(() => fitPage(shop, engine, 'demo-f-fit-rods'))}`,
+      `  every fit of one engine, read and judged   ${timed(() => fitsPage(engineStateOf(engineRows(shop, engine))))}`,
+    );
+    console.log(
+      `  one fit’s sheet                            ${timed(() => fitPage(shop, engineRows(shop, engine), 'demo-f-fit-rods'))}`,
     );
   } finally {
     shop.close();

@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
 import type { Joint } from '@/model/joint/joint';
 import type { FigureFields } from '@/model/joint/figure-fields';
 import { withKind } from '@/model/joint/fastener-kind';
@@ -64,6 +64,13 @@ const without = (a: Change, b: Change): Change => ({
 });
 const isNothing = ({ change, detail }: Change) => Object.keys(change).length + Object.keys(detail).length === 0;
 
+/** A figure is written once the finger rests: each letter of it is no figure of its own. */
+const RESTS_MS = 300;
+
+/** Whether a change comes from a field that shows by itself what is typed into it. */
+const isTyping = (): boolean =>
+  document.activeElement?.matches('textarea, input:not([type=checkbox]):not([type=radio])') ?? false;
+
 /**
  * Keeps changes on disk behind the figures, one write at a time and in order: only what was changed goes out, with the
  * version that it was made on. What piles up while a write is under way goes out together.
@@ -74,7 +81,9 @@ export function useKeptJoint(initial: Joint): KeptJoint {
   const shown = useRef(initial);
   const setJoint = useCallback((next: Joint) => {
     shown.current = next;
-    setShown(next);
+    // The cell shows the letter at once; what follows from it is drawn behind it, and gives way to the next letter.
+    if (isTyping()) startTransition(() => setShown(next));
+    else setShown(next);
   }, []);
   const [problem, setProblem] = useState<string>();
   const [conflict, setConflict] = useState<Conflict>();
@@ -124,14 +133,36 @@ export function useKeptJoint(initial: Joint): KeptJoint {
 
     setJoint(initial);
   }, [initial, saving, conflict, setJoint]);
+  /** Set while the finger has not rested yet. */
+  const resting = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const writeNow = useCallback(() => {
+    clearTimeout(resting.current);
+    resting.current = undefined;
+    queue.current = queue.current.then(write);
+  }, [write]);
+  useEffect(() => {
+    // Whoever leaves the sheet, or puts the device down, leaves nothing unwritten behind.
+    const leave = () => {
+      if (resting.current !== undefined) writeNow();
+    };
+    document.addEventListener('visibilitychange', leave);
+    window.addEventListener('pagehide', leave);
+    return () => {
+      document.removeEventListener('visibilitychange', leave);
+      window.removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [writeNow]);
   const add = useCallback(
     (wanted: ToChange) => {
       const part = typeof wanted === 'function' ? wanted(shown.current) : wanted;
       waiting.current = both(waiting.current, part);
       setJoint(altered(shown.current, part));
-      queue.current = queue.current.then(write);
+      clearTimeout(resting.current);
+      if (isTyping()) resting.current = setTimeout(writeNow, RESTS_MS);
+      else writeNow();
     },
-    [write, setJoint],
+    [writeNow, setJoint],
   );
   const change = useCallback((part: JointChange) => add({ change: part, detail: {} }), [add]);
   const changeDetail = useCallback((part: Partial<JointDetail>) => add({ change: {}, detail: part }), [add]);
@@ -150,9 +181,10 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     if (how === 'mine') add(conflict);
   };
   const settled = useCallback(async () => {
+    if (resting.current !== undefined) writeNow();
     await queue.current;
     const isKept = isNothing(refused.current) && isNothing(waiting.current);
     return isKept ? onDisk.current.version : undefined;
-  }, []);
+  }, [writeNow]);
   return { joint, change, changeDetail, changeKind, savedAt, saving, problem, conflict, resolve, settled };
 }

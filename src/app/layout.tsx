@@ -1,4 +1,4 @@
-import '@mantine/core/styles.css';
+import '@/interface/theme/mantine-parts.css';
 import '@/interface/theme/tokens.css';
 import '@/interface/theme/base.css';
 import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';

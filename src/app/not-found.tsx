@@ -1,5 +1,5 @@
 import { SHEET } from '@/interface/shell/sheet-id';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import styles from '@/interface/shell/trouble-screen.module.css';
 
 export default function NotFound() {

@@ -5,8 +5,8 @@ import { shelvedWrenches } from '@/features/shelves/queries';
 import { standsPage } from '@/features/engine/stands-page';
 import { StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
-import { QuickReckoner } from '@/features/reckon/quick-reckoner';
-import { WrenchForm } from '@/features/shelves/wrench-form';
+import { DrawnReckoner } from '@/features/reckon/reckoner-box';
+import { DrawnWrenchForm } from '@/features/shelves/wrench-form-box';
 import { nowMs } from '@/server/clock';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
 import { isOffered } from '@/model/shelf/shelves';
@@ -34,8 +34,8 @@ export default async function StandsPage({ searchParams }: Props) {
         stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, now)}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
-        reckoner={<QuickReckoner films={films} />}
-        shelf={!wrenches.some(isOffered) ? <WrenchForm /> : undefined}
+        reckoner={<DrawnReckoner films={films} />}
+        shelf={!wrenches.some(isOffered) ? <DrawnWrenchForm /> : undefined}
       />
     </>
   );

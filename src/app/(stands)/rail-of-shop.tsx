@@ -1,7 +1,7 @@
 import { lastWritten } from '@/db/reads/last-written';
 import { engineTags, onStands } from '@/features/engine/queries';
 import { FindBox } from '@/features/find/find-box';
-import { QuickReckoner } from '@/features/reckon/quick-reckoner';
+import { ReckonerBox } from '@/features/reckon/reckoner-box';
 import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
 import { hungTags } from '@/interface/shell/rail-tags';
@@ -25,7 +25,7 @@ export async function RailOfShop({ engine }: { readonly engine?: string }) {
         engines={engines.length}
         home={HOMES[await currentShopName()]}
         find={<FindBox />}
-        reckoner={<QuickReckoner films={shelvesOnce(shop).films} />}
+        reckoner={<ReckonerBox films={shelvesOnce(shop).films} />}
       />
       {last !== undefined && isBehind(now, last) && <ClockNotice now={now} last={last} />}
     </>

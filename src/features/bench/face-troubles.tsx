@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { BenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
 import type { HeardAtBench } from './use-heard-wrench';

@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useState } from 'react';
 import { evenness } from '@/core/interaction';
 import { useFigures } from '@/interface/figures/preferences';

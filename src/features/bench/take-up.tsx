@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useState } from 'react';
 import type { Result } from '@/model/result';
 import type { OtherRound } from './other-rounds';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { FastenerMark, Position } from '@/core/tightening';
 import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';

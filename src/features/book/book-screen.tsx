@@ -1,7 +1,7 @@
 'use client';
 
 import { useDisclosure } from '@mantine/hooks';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useState, type ReactNode } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { Button } from '@/interface/parts/button';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { ReactNode } from 'react';
 import type { Leaf } from '@/model/book/leaf';
 import { useConverted } from '@/interface/parts/torque-reading';

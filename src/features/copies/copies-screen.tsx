@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useRef, useState } from 'react';
 import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';

@@ -1,7 +1,7 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { fullDate } from '@/interface/figures/times';
 import { ActionForm, Refusal } from '@/interface/parts/action-form';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { DueLine, DuePart } from './due';
 import styles from './due-list.module.css';
 

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { ReactNode } from 'react';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { fullTime } from '@/interface/figures/times';

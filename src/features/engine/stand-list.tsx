@@ -2,7 +2,7 @@
 
 import { TextInput } from '@mantine/core';
 import Form from 'next/form';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { Button } from '@/interface/parts/button';
 import type { StandsPage } from './stands-page';
 import styles from './stands-screen.module.css';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
 import { AsideList } from './aside';

@@ -1,5 +1,7 @@
 'use client';
 
+import '@mantine/core/styles/ModalBase.css';
+import '@mantine/core/styles/Modal.css';
 import '@mantine/spotlight/styles.css';
 import { createSpotlight, Spotlight } from '@mantine/spotlight';
 import { useRouter } from 'next/navigation';

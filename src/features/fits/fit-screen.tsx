@@ -1,7 +1,7 @@
 'use client';
 
 import { nanoid } from 'nanoid';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { canTellInside, cellGroups, type Answers, type ConditionId } from '@/core/fits';

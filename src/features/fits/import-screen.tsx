@@ -1,5 +1,6 @@
 'use client';
 
+import '@mantine/core/styles/Progress.css';
 import { Checkbox, Progress } from '@mantine/core';
 import { useState } from 'react';
 import { useLengths } from '@/interface/figures/preferences';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useMemo, useState, type ReactNode } from 'react';
 import type { Guard } from '@/core/joint';
 import { todayFacts } from '@/model/joint/joint-ladder';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, type ReactNode } from 'react';
 import type { Rung } from '@/core/joint';

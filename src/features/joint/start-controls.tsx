@@ -2,7 +2,7 @@
 
 import type { ChosenPurpose, TestPurpose } from '@/model/joint/tightening';
 import { NativeSelect, Textarea } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Guard } from '@/core/joint';

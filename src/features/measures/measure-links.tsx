@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { EngineMeasure, MeasureKind } from '@/model/engine/engine-measure';
 import { fullDate } from '@/interface/figures/times';
 import styles from './measures.module.css';

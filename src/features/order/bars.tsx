@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { Bar, BarPlace } from '@/model/order/gate';
 import styles from './order-screen.module.css';
 

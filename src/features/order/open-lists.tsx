@@ -1,7 +1,7 @@
 'use client';
 
 import { Checkbox, TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { ActionForm, Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';

@@ -1,5 +1,7 @@
 'use client';
 
+import '@mantine/core/styles/Pill.css';
+import '@mantine/core/styles/PillsInput.css';
 import { Checkbox, MultiSelect, NativeSelect, Textarea, TextInput } from '@mantine/core';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';

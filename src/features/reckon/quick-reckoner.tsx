@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useMemo, useState } from 'react';
 import { usualBearingFace } from '@/core/fastener';
 import { filmOfCondition, type Film } from '@/core/film';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { FitLine } from '@/model/fit/fit';
 import type { FitState } from '@/model/fit/fit-state';
 import type { Engine } from '@/model/engine/engine';

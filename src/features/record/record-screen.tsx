@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import key from '@/interface/parts/button.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import styles from './record-screen.module.css';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Checkbox, TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useState } from 'react';
 import { nearTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';

@@ -1,7 +1,7 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useState } from 'react';
 import type { OpenLine } from '@/model/heat/follows';
 import { useLine } from '@/interface/record/use-line';

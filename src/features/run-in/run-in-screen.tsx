@@ -3,7 +3,7 @@
 import { useDisclosure } from '@mantine/hooks';
 import { Textarea } from '@mantine/core';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';

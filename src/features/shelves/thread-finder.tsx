@@ -2,7 +2,7 @@
 
 import { isDomainError, type Note, plainFigure } from '@/core/units';
 import { TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useMemo, useState } from 'react';
 import { identifyThread, ownDesignation, ownRow, threadNamed, threadsForSpanner, type OwnThread } from '@/core/thread';
 import { readLength } from '@/core/print';

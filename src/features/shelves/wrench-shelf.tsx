@@ -8,7 +8,7 @@ import { fullDate } from '@/interface/figures/times';
 import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import styles from './shelves.module.css';
-import { WrenchForm } from './wrench-form';
+import { DrawnWrenchForm } from './wrench-form-box';
 
 export interface ShelvedWrench {
   readonly wrench: Wrench;
@@ -50,14 +50,14 @@ export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedW
             </Button>
             {changing === one.id && (
               <div className={styles.change}>
-                <WrenchForm wrench={one} focus onDone={() => setChanging(undefined)} />
+                <DrawnWrenchForm wrench={one} focus onDone={() => setChanging(undefined)} />
               </div>
             )}
           </li>
         ))}
       </ul>
       {changing === 'new' || wrenches.length === 0 ? (
-        <WrenchForm onDone={() => setChanging(undefined)} />
+        <DrawnWrenchForm onDone={() => setChanging(undefined)} />
       ) : (
         <Button onClick={() => setChanging('new')}>Another wrench</Button>
       )}

@@ -5,7 +5,7 @@ import { THOU_MM } from '@/core/units';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useMemo, useState } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ListenKey } from '@/interface/instruments/listen-key';

@@ -5,7 +5,7 @@ import { Button } from '@/interface/parts/button';
 import { Screen } from '@/interface/parts/screen';
 import type { TrayPart } from '@/model/order/tray';
 import type { TrayPage } from './queries';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import styles from './tray-screen.module.css';
 
 interface Bag {

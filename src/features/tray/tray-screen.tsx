@@ -1,7 +1,7 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useState } from 'react';
 import { Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';

@@ -2,7 +2,7 @@
 
 import { NativeSelect, TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useMemo, useState, useTransition } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import type { Result } from '@/model/result';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import type { NoteWithPhotos } from '@/model/note';
 import styles from './notes-seen.module.css';
 

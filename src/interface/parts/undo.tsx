@@ -5,7 +5,7 @@ import type { RemovableKind } from '@/model/removable';
 import type { AsideKind, ShelfAsideKind } from '@/model/set-aside';
 import type { SaidLine } from '@/model/order/assert-line';
 import type { Result } from '@/model/result';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { usePathname } from 'next/navigation';
 import { usePreferences } from '../figures/preferences';
 import { useSingleKeys } from '../shell/use-single-keys';

@@ -1,5 +1,8 @@
 'use client';
 
+import '@mantine/core/styles/ModalBase.css';
+import '@mantine/core/styles/Modal.css';
+import '@mantine/core/styles/Switch.css';
 import { Modal, Switch } from '@mantine/core';
 import { usePreferences } from '../figures/preferences';
 import { WhoField } from './who-field';

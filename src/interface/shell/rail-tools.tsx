@@ -1,15 +1,25 @@
 'use client';
 
-import { Modal, useMantineColorScheme } from '@mantine/core';
+import { useMantineColorScheme } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconBooks, IconContrast2, IconKeyboard, IconRuler2 } from '@tabler/icons-react';
-import Link from 'next/link';
-import type { ReactNode } from 'react';
+import { Link } from '@/interface/parts/link';
+import dynamic from 'next/dynamic';
+import { useState, type ReactNode } from 'react';
 import { usePreferences, useTorqueUnit } from '../figures/preferences';
-import { KeysDialog } from './keys-dialog';
-import dialog from './keys-dialog.module.css';
 import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
+
+// What opens over a page comes when it is first opened.
+const ReadingDialog = dynamic(() => import('./reading-dialog').then((module) => module.ReadingDialog), { ssr: false });
+const KeysDialog = dynamic(() => import('./keys-dialog').then((module) => module.KeysDialog), { ssr: false });
+
+/** True from when it first was. */
+function useWas(now: boolean): boolean {
+  const [was, setWas] = useState(now);
+  if (now && !was) setWas(true);
+  return was || now;
+}
 
 const LOOKS = ['light', 'dark', 'light-high', 'dark-high'] as const;
 const LOOK_NAMES: Readonly<Record<(typeof LOOKS)[number], string>> = {
@@ -39,6 +49,7 @@ export function RailTools({ reckoner, find }: { readonly reckoner: ReactNode; re
   const nextLook = useLook();
   const [keysOpen, { open, close, toggle }] = useDisclosure(false);
   const [reading, read] = useDisclosure(false);
+  const [wasReading, hadKeys] = [useWas(reading), useWas(keysOpen)];
   const flip = () => change({ otherUnits: !otherUnits });
   useSingleKeys({ u: flip, r: read.open, d: () => void nextLook() });
   // The list says where the keys are switched on again; it goes away by the key that it came by.
@@ -74,18 +85,12 @@ export function RailTools({ reckoner, find }: { readonly reckoner: ReactNode; re
       <button type="button" className={styles.tool} onClick={open} aria-label="Keys" title="Keys (?)">
         <IconKeyboard size={24} aria-hidden />
       </button>
-      <Modal
-        opened={reading}
-        onClose={read.close}
-        title="Read a figure"
-        shadow="none"
-        size="xl"
-        classNames={{ title: dialog.title, content: dialog.content, header: dialog.content }}
-        closeButtonProps={{ 'aria-label': 'Close' }}
-      >
-        {reckoner}
-      </Modal>
-      <KeysDialog opened={keysOpen} onClose={close} />
+      {wasReading && (
+        <ReadingDialog opened={reading} onClose={read.close}>
+          {reckoner}
+        </ReadingDialog>
+      )}
+      {hadKeys && <KeysDialog opened={keysOpen} onClose={close} />}
     </div>
   );
 }

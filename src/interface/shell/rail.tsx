@@ -1,7 +1,7 @@
 'use client';
 
 import type { WaitState } from '@/model/engine/engine-wait';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { useParams, useRouter } from 'next/navigation';
 import { useEffect, useRef, type ReactNode } from 'react';
 import type { TorqueUnit } from '@/core/units';

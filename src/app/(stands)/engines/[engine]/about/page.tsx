@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { NotesFold } from '@/features/notes/notes-fold';

@@ -5,7 +5,7 @@ import { currentLeaves } from '@/model/book/current-leaves';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { shelvesFor } from '@/model/shelf/shelves';
 import { shelvesOnce } from '@/server/request-reads';
-import { WrenchForm } from '@/features/shelves/wrench-form';
+import { DrawnWrenchForm } from '@/features/shelves/wrench-form-box';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Section, Screen } from '@/interface/parts/screen';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
@@ -27,7 +27,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
     return (
       <Screen plain title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
         <Section title="First, a wrench">
-          <WrenchForm focus />
+          <DrawnWrenchForm focus />
         </Section>
       </Screen>
     );

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/interface/parts/link';
 import { notFound } from 'next/navigation';
 import { NotesFold } from '@/features/notes/notes-fold';
 import { Screen } from '@/interface/parts/screen';

@@ -44,12 +44,51 @@ const REPLACEMENTS: readonly (readonly [RegExp, string])[] = [
   [/±|\+\s*\/?\s*-(?!\s*\d+\s*\/?\s*\+)|\bplus\s*(?:or|\/|-)\s*minus\b/gi, '±'],
 ];
 
+/** What a sign becomes wherever it stands: the rest of the list below looks at what is beside it. */
+const PLAINLY: ReadonlyMap<string, string> = new Map([
+  ...Object.entries(VULGAR).map(([sign, parts]): [string, string] => [sign, ` ${parts}`]),
+  ...'\u00a0\u2000\u2001\u2002\u2003\u2004\u2005\u2006\u2007\u2008\u2009\u200a\u202f\u205f\u3000'
+    .split('')
+    .map((sign): [string, string] => [sign, ' ']),
+  ...'‐‑‒–—―−⁻－〜～'.split('').map((sign): [string, string] => [sign, '-']),
+  ...'·⋅‧・'.split('').map((sign): [string, string] => [sign, '.']),
+  ...'×✕✖'.split('').map((sign): [string, string] => [sign, 'x']),
+  ...'″“”„'.split('').map((sign): [string, string] => [sign, '"']),
+  ...'′‘’´`'.split('').map((sign): [string, string] => [sign, "'"]),
+  ['º', '°'],
+  ['˚', '°'],
+  ['°', '°'],
+  ['\u03bc', 'µ'],
+  ['µ', 'µ'],
+  ['…', '...'],
+  ['±', '±'],
+]);
+const STRANGE = /[^ -~]|`/g;
+/** Two primes are one sign, and a plus may be half of one. */
+const PAIRED = /''|\+|\bplus\b/i;
+
+/** Folds a text whose signs are all of those that become the same wherever they stand; undefined where one is not. */
+function foldPlainly(text: string): string | undefined {
+  if (PAIRED.test(text)) return undefined;
+  let isPlain = true;
+  const folded = text.replace(STRANGE, (sign) => {
+    const plain = PLAINLY.get(sign);
+    if (plain !== undefined) return plain;
+    // Letters of Europe that are whole: there is nothing to put together.
+    if (!/[\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u017f]/.test(sign)) isPlain = false;
+    return sign;
+  });
+  return isPlain ? folded.toLowerCase() : undefined;
+}
+
 /**
  * Folds the many characters of print onto few: dashes, dots, spaces, primes and fractions.
  * The printed text itself is kept elsewhere, untouched.
  */
 export function foldCharacters(text: string): string {
   if (!SPECIAL.test(text)) return text.toLowerCase();
+  const plainly = foldPlainly(text);
+  if (plainly !== undefined) return plainly;
   let folded = text
     .normalize('NFC')
     .replace(/[\uff01-\uff5d]/g, (wide) => String.fromCharCode(wide.charCodeAt(0) - FULL_WIDTH));

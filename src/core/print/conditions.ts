@@ -35,6 +35,7 @@ const PARTS = new RegExp(
 );
 
 const NEGATED = new RegExp(`${EDGE}${NOT}${END}[^.;,()]{0,24}$`, 'u');
+const NOT_BEFORE = new RegExp(`${NOT}[^.;,()]{0,24}$`, 'u');
 const BESIDE_THREAD = new RegExp(`${EDGE}${THREAD}${END}`, 'u');
 const BESIDE_HEAD = new RegExp(`${EDGE}${HEAD}${END}`, 'u');
 /** Words that may stand in a clause of its own beside a condition, and are part of what is said of it. */
@@ -74,8 +75,21 @@ interface Said {
   readonly matched: string;
 }
 
+/** Pages say the same few things of their threads: what a clause without a figure says is kept. */
+const known = new Map<string, Said | 'unread' | undefined>();
+const MAX_KNOWN = 1000;
+
 /** One condition said in a clause, with what it is said of; undefined where it is said of something else. */
 function saidIn(clause: string, unitWords: (text: string) => string): Said | 'unread' | undefined {
+  if (!MAY_SAY.test(clause)) return undefined;
+  if (FIGURE.test(clause)) return saidAfresh(clause, unitWords);
+  if (known.has(clause)) return known.get(clause);
+  const said = saidAfresh(clause, unitWords);
+  if (known.size < MAX_KNOWN) known.set(clause, said);
+  return said;
+}
+
+function saidAfresh(clause: string, unitWords: (text: string) => string): Said | 'unread' | undefined {
   const found = STATE.exec(clause);
   if (!found?.[1]) return undefined;
   const isDry = found[2] !== undefined;
@@ -119,7 +133,7 @@ export function takeConditions(folded: string, unitWords: (text: string) => stri
       }
       said.push(one);
       const start = clause.indexOf(one.matched);
-      const gone = `${clause.slice(0, start).replace(new RegExp(`${NOT}[^.;,()]{0,24}$`, 'u'), blank)},${blank(one.matched).slice(1)}${clause.slice(start + one.matched.length)}`;
+      const gone = `${clause.slice(0, start).replace(NOT_BEFORE, blank)},${blank(one.matched).slice(1)}${clause.slice(start + one.matched.length)}`;
       clause = gone;
       rest = rest.slice(0, at) + gone.slice(0, text.length).padEnd(text.length) + rest.slice(at + text.length);
     }

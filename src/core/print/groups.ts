@@ -117,12 +117,21 @@ const textOf = (token: Token | undefined) => (token && token.kind !== 'number' ?
 
 const sameUnit = <U>(a: U | undefined, b: U | undefined) => JSON.stringify(a) === JSON.stringify(b);
 
+/** Nothing stood there: one list serves for all that are never added to. */
+const NONE: ReadonlySet<Joiner> = new Set();
+
+const joined = (before: ReadonlySet<Joiner>, joins: readonly Joiner[]): ReadonlySet<Joiner> => {
+  const all = new Set(before);
+  for (const join of joins) all.add(join);
+  return all;
+};
+
 interface Working<U> {
   groups: Group<U>[];
   numbers: Numeral[];
   tolerance?: Tolerance;
-  joiners: Set<Joiner>;
-  between: Set<Joiner>;
+  joiners: ReadonlySet<Joiner>;
+  between: ReadonlySet<Joiner>;
   limits: Set<Limit>;
   limitsBetween: number;
   leadingUnit?: UnitMatch<U>;
@@ -156,7 +165,7 @@ function addNumber<U>(state: Working<U>, figure: Numeral): void {
     else state.broken = true;
   }
   state.numbers.push(figure);
-  state.between = new Set();
+  state.between = NONE;
   state.limitsBetween = 0;
 }
 
@@ -165,8 +174,8 @@ function close<U>(state: Working<U>, match: UnitMatch<U> | undefined): void {
   state.groups.push({ numbers, tolerance, joiners, unit: match?.unit, quotient: match?.quotient ?? false });
   state.numbers = [];
   state.tolerance = undefined;
-  state.joiners = new Set();
-  state.between = new Set();
+  state.joiners = NONE;
+  state.between = NONE;
   state.limitsBetween = 0;
 }
 
@@ -177,7 +186,7 @@ function reopen<U>(state: Working<U>): UnitMatch<U> | undefined {
     return undefined;
   state.groups.pop();
   state.numbers = [...last.numbers];
-  state.joiners = new Set(last.joiners);
+  state.joiners = last.joiners;
   return { unit: last.unit, next: 0, quotient: last.quotient };
 }
 
@@ -224,8 +233,8 @@ function takeOther<U>(state: Working<U>, token: Token, before: Token | undefined
   }
   const joins = JOINERS[text];
   if (joins) {
-    const target = state.numbers.length > 0 ? state.between : state.joiners;
-    joins.forEach((join) => target.add(join));
+    if (state.numbers.length > 0) state.between = joined(state.between, joins);
+    else state.joiners = joined(state.joiners, joins);
     return;
   }
   if (text === '±' || text === '%') state.broken = true;
@@ -245,6 +254,7 @@ function takeUnit<U>(state: Working<U>, match: UnitMatch<U>): void {
 
 /** `36 lb ft to 40 lb ft` and `5 mkg to 6` are one range. */
 function mergeRanges<U>(groups: readonly Group<U>[]): readonly Group<U>[] {
+  if (groups.length < 2) return groups;
   const merged: Group<U>[] = [];
   for (const group of groups) {
     const last = merged.at(-1);
@@ -262,8 +272,8 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
   const state: Working<U> = {
     groups: [],
     numbers: [],
-    joiners: new Set(),
-    between: new Set(),
+    joiners: NONE,
+    between: NONE,
     limits: new Set(),
     limitsBetween: 0,
     unknownBeforeUnit: false,
@@ -274,7 +284,10 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
   };
   for (let i = 0; i < tokens.length;) {
     const token = tokens[i] as Token;
-    const afterTolerance = takeTolerance(state, tokens, i) ?? takeTrailingTolerance(state, tokens, i, matchUnit);
+    const afterTolerance =
+      token.kind === 'mark'
+        ? (takeTolerance(state, tokens, i) ?? takeTrailingTolerance(state, tokens, i, matchUnit))
+        : undefined;
     const match = isNumber(token) ? undefined : matchUnit(tokens, i);
     if (afterTolerance) i = afterTolerance;
     else if (isNumber(token)) {
@@ -293,5 +306,15 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
   const both = state.limits.has('upper-limit') && state.limits.has('lower-limit');
   const row = state.groups.some(({ numbers }) => numbers.length > 2);
   const broken = state.broken || (state.listed && !row);
-  return { ...state, broken, row, groups: mergeRanges(state.groups), limits: both ? new Set<Limit>() : state.limits };
+  const { unknownAfterFigure, unknownBeforeUnit, negative, unread } = state;
+  return {
+    groups: mergeRanges(state.groups),
+    limits: both ? new Set<Limit>() : state.limits,
+    unknownAfterFigure,
+    unknownBeforeUnit,
+    negative,
+    broken,
+    row,
+    unread,
+  };
 }

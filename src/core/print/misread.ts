@@ -20,6 +20,9 @@ const REPAIRS: readonly Repair[] = [
   [/(?<![\p{L}\d])Ib(?=s?\b)/gu, ['lb']],
 ];
 
+/** Each of the repairs needs one of these: most print has none of them, and is looked through once. */
+const MAY_BE_MISREAD = /\d[oOlI]|[lI]\d|%|[1I]bs?\b/;
+
 const SMALL_SIGN = /(?<=±\s?\d[\d.,]*\s?|[+-]\s?\d[\d.,]*\s?)%/;
 
 /**
@@ -27,6 +30,7 @@ const SMALL_SIGN = /(?<=±\s?\d[\d.,]*\s?|[+-]\s?\d[\d.,]*\s?)%/;
  * does. A sign is mended only where it cannot be read as it stands.
  */
 export function mended(text: string): Mended | undefined {
+  if (!MAY_BE_MISREAD.test(text)) return undefined;
   let texts: readonly string[] = [text];
   for (const [pattern, replacements] of REPAIRS) {
     if (pattern.source.includes('%') && SMALL_SIGN.test(text)) continue;
@@ -44,5 +48,8 @@ export function mended(text: string): Mended | undefined {
 const UNKNOWN_MARK = /[^\p{L}\p{N}\s.,;:()[\]{}/\\÷⁄+\-±×x*%°"'=<>≤≥~≈&#@!·…⌈⌊_]/u;
 const TOUCHES = new RegExp(`\\d\\s?(?:${UNKNOWN_MARK.source})|(?:${UNKNOWN_MARK.source})\\d`, 'u');
 
+/** Nothing but marks that can be read. */
+const ALL_KNOWN = /^[a-z\d .,;:()/\-+"'°⁄±x=]*$/;
+
 /** Whether a mark that nobody can read touches a figure: what is left of it is not the figure. */
-export const isDamaged = (folded: string): boolean => TOUCHES.test(folded);
+export const isDamaged = (folded: string): boolean => !ALL_KNOWN.test(folded) && TOUCHES.test(folded);

@@ -8,7 +8,8 @@ const END = '(?![\\p{L}])';
 const words = (pattern: string): RegExp => new RegExp(`${EDGE}(?:${pattern})${END}\\.?`, 'gu');
 
 const LIMIT_MARKS: readonly (readonly [RegExp, string])[] = [
-  [words('(?:not|no|never)(?: to be)? (?:less|under|below|lower)(?: than)?'), '⌊'],
+  // Before the limits from above: one of those is the plain word “limit”.
+  [words('(?:not|no|never)(?: to be)? (?:less|under|below|lower)(?: than)?|lower limit(?: of)?'), '⌊'],
   [
     words(
       '(?:do |must |should )?(?:not|never)(?: to| be)? (?:(?:be )?tighten(?:ed)? |torqued? |be |go |pull )?(?:over|above|beyond|past|exceed(?:ing)?|more than|greater than|higher than)',
@@ -27,7 +28,7 @@ const LIMIT_MARKS: readonly (readonly [RegExp, string])[] = [
   [/≤|<=|</g, '⌈'],
   [
     words(
-      'at (?:the )?(?:very )?least|or (?:more|over|above)|and (?:over|above|up)|upwards|more than|over|above|exceeding|lower limit|' +
+      'at (?:the )?(?:very )?least|or (?:more|over|above)|and (?:over|above|up)|upwards|more than|over|above|exceeding|' +
         'mindestens|wenigstens|oder mehr|mehr als|über|au moins|ou plus|plus de|almeno|al minimo|o più|più di|oltre|al menos|por lo menos|o más|más de|minst|eller mer|mer än|ten minste|tenminste|of meer|meer dan|nejméně|mindst',
     ),
     '⌊',
@@ -43,9 +44,22 @@ const LIMIT_MARKS: readonly (readonly [RegExp, string])[] = [
   [/~/g, '≈'],
 ];
 
+/** How the words above begin, and their marks: a text without any of these has no limit in it, and is looked through once. */
+const MAY_LIMIT = new RegExp(
+  `[≤≥<>~]|${EDGE}(?:o(?!\\p{L})|${(
+    'no ne do mu sh le lo be un at up li ex ni hö we bi gr au dé mo al me co ha ma öv mi te ho hø má or an ov ab od üb ou ' +
+    'pl pi ol po el of mí ap ar ro sa ci ca en et ru zi cc as om ok'
+  )
+    .split(' ')
+    .join('|')})`,
+  'u',
+);
+
 /** Writes each limit word as one mark: ⌈ upper, ⌊ lower, ≈ approximate. */
 export const markLimits = (folded: string): string =>
-  LIMIT_MARKS.reduce((text, [pattern, mark]) => text.replace(pattern, ` ${mark} `), folded);
+  MAY_LIMIT.test(folded)
+    ? LIMIT_MARKS.reduce((text, [pattern, mark]) => text.replace(pattern, ` ${mark} `), folded)
+    : folded;
 
 export const LIMIT_OF_MARK = dictionary<Limit>({
   '⌈': 'upper-limit',

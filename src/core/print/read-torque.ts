@@ -232,13 +232,12 @@ function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
     ...(lead.max_Nm > USUAL_NM ? ['beyond-usual' as const] : []),
     ...(crossCheck ? [crossCheck.agrees ? ('printed-units-agree' as const) : ('printed-units-disagree' as const)] : []),
   ]);
-  const result = {
-    kind: first.kind,
-    ambiguous: readings.length > 1 || first.notes.includes('bare-force-unit'),
-    readings,
-  };
-  const notes = [...[...codes].map((code) => printNote(code)), ...notUnderstood];
-  return { ...result, ...(crossCheck && { crossCheck }), ...printed, notes };
+  const { kind } = first;
+  const ambiguous = readings.length > 1 || first.notes.includes('bare-force-unit');
+  const notes = [...Array.from(codes, (code) => printNote(code)), ...notUnderstood];
+  return crossCheck
+    ? { kind, ambiguous, readings, crossCheck, ...printed, notes }
+    : { kind, ambiguous, readings, ...printed, notes };
 }
 
 /** What each of the likely repairs of a misread text gives, likeliest first; asked about whatever it gives. */

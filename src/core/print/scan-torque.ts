@@ -29,8 +29,14 @@ const COUNTED_STAGES = new RegExp(
 );
 const NUMBERED_STAGE = new RegExp(`(?<![\\p{L}])(${STAGE_WORDS})\\s?\\d{1,2}(?:\\s?[:.)](?!\\d)|(?=\\s+\\d))`, 'gu');
 
+/** Each of the labels below needs one of these. */
+const MAY_LABEL =
+  /\d\s?(?:st|nd|rd|th|off|pcs|pi|pezzi)|sta|ste|stu|pass|phas|fas[ie]|[ée]tap|kro|trin|m\d|bs[fw]|un[fc]|cei|whit/;
+
 /** The turns of fasteners and their numbers say nothing of the figure: `(10 off)`, `M8x1.25 25 Nm`, `3 in stages`. */
-const withoutLabels = (folded: string): string =>
+const withoutLabels = (folded: string): string => (MAY_LABEL.test(folded) ? labelsOut(folded) : folded);
+
+const labelsOut = (folded: string): string =>
   folded
     .replace(/\(?\b\d{1,2}\s?(?:off|pcs|pieces|stück|pièces|pezzi|st)\b\.?\)?/gu, ' ')
     .replace(/\b(\d)(?:st|nd|rd|th)\b/g, ' ')
@@ -43,7 +49,7 @@ export interface ScannedTorque extends Scan<TorquePrintUnit> {
   readonly printed: { readonly condition?: string; readonly headCondition?: string };
   readonly rest: string;
   /** A word that says that this is only the beginning. */
-  readonly partial?: string;
+  readonly partial: string | undefined;
 }
 
 const PARTIAL =
@@ -60,25 +66,38 @@ export function scanTorque(text: string): ScannedTorque {
     );
   const { rest, thread, head, unread } = takeConditions(withoutLabels(folded), withoutUnits);
   const scan = scanGroups(joinNumerals(tokens(markLimits(rest)), { either: true }), matchTorquePrintUnit);
-  const printed = {
-    ...(thread !== undefined && { condition: thread }),
-    ...(head !== undefined && head !== thread && { headCondition: head }),
-  };
   const partial = PARTIAL.exec(folded)?.[0];
-  const questioned = folded.includes('?') ? ['?'] : [];
+  const asked = folded.includes('?') ? ['?'] : [];
+  const words = unread.length + asked.length === 0 ? scan.unread : [...scan.unread, ...unread, ...asked];
+  // Written out: what is put together of parts that may be missing costs more than all the rest.
   return {
-    ...scan,
-    unread: [...new Set([...scan.unread, ...unread, ...questioned])],
-    printed,
+    groups: scan.groups,
+    limits: scan.limits,
+    unknownAfterFigure: scan.unknownAfterFigure,
+    unknownBeforeUnit: scan.unknownBeforeUnit,
+    negative: scan.negative,
+    broken: scan.broken,
+    row: scan.row,
+    unread: words.length < 2 ? words : [...new Set(words)],
+    printed: printedOf(thread, head),
     rest,
-    ...(partial !== undefined && { partial }),
+    partial,
   };
+}
+
+const NOTHING: ScannedTorque['printed'] = {};
+
+function printedOf(thread: string | undefined, head: string | undefined): ScannedTorque['printed'] {
+  const headCondition = head === thread ? undefined : head;
+  if (thread === undefined) return headCondition === undefined ? NOTHING : { headCondition };
+  return headCondition === undefined ? { condition: thread } : { condition: thread, headCondition };
 }
 
 const quoted = (words: readonly string[]) => words.map((word) => `“${word}”`).join(', ');
 
 /** What a person has to be asked of the words of a scan: what was not understood, and what holds for the face alone. */
 export const askedNotes = ({ unread, printed }: ScannedTorque, more: readonly string[] = []): readonly Note[] => {
+  if (unread.length + more.length === 0 && printed.headCondition === undefined) return [];
   const words = [...new Set([...unread, ...more])];
   return [
     ...(words.length > 0 ? [printNote('unread-words', quoted(words))] : []),

@@ -99,11 +99,12 @@ export function readStages(
   rest: string,
   square: boolean,
 ): StagePrint | undefined {
-  const says = saysStages(rest);
   const many = groups.length === 1 && (groups[0]?.numbers.length ?? 0) > 2;
   const follows =
     groups.length > 1 &&
     groups.slice(1).every((group) => group.joiners.has('plus') || (isTurn(group) && !group.joiners.has('apart')));
+  if (!many && groups.length < 2) return undefined;
+  const says = saysStages(rest);
   const listed = groups.length > 1 && says && groups.every((group) => group.unit !== undefined);
   if (!many && !follows && !listed) return undefined;
   // A figure takes the unit that is printed after it: `20, then 35 lb ft`.

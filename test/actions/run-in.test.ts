@@ -331,6 +331,23 @@ describe("a recorder's table", () => {
     expect((await refused(previewTemperaturesAction({ text: 'a,b\n1,2' }))).code).toBe('no-time');
   });
 
+  test('with a column of the air each reading has its own; a gap in it has the last that was read', async () => {
+    const airs = lines.map((line, i) => `${line},${i === 79 ? '' : (10 + i / 20).toFixed(1)}`);
+    const given = sent({ text: ['Minutes,Head °C,Air', ...airs].join('\n'), uses: ['time', 'temperature', 'air'] });
+    await accepted(enterTemperaturesAction(given as never));
+    const own = log().readings.filter(({ cycleId }) => cycleId === given.id);
+    expect(own[0]?.ambient_C).toBeCloseTo(10.4, 5);
+    expect(own.at(-1)?.ambient_C).toBeCloseTo(13.9, 5);
+    expect(new Set(own.map(({ ambient_C }) => ambient_C)).size).toBeGreaterThan(8);
+    const unread = sent({ id: 'recorded-plain', firstAt: iso(900) });
+    await accepted(enterTemperaturesAction(unread as never));
+    expect(
+      log()
+        .readings.filter(({ cycleId }) => cycleId === unread.id)
+        .every((one) => one.ambient_C === 12),
+    ).toBe(true);
+  });
+
   test('is one run with its temperatures, and readings at the head far enough apart, the last among them', async () => {
     const given = sent();
     await accepted(enterTemperaturesAction(given as never));

@@ -32,7 +32,7 @@ const table = {
   uses: Joi.array().items(oneOf(TEMPERATURE_USES)).max(200),
 };
 
-export interface TemperaturePreview extends TemperatureTable {
+export interface TemperaturePreview extends Omit<TemperatureTable, 'airs'> {
   /** What is recognised in it; why not, where nothing is. */
   readonly run?: RecordedRun;
   readonly why?: string;
@@ -46,7 +46,7 @@ const readText = (text: string, uses?: readonly TemperatureUse[]) =>
 export const previewTemperaturesAction = shopQuestion(
   Joi.object<{ text: string; uses?: TemperatureUse[] }, true>(table),
   ({ text, uses }): TemperaturePreview => {
-    const read = readText(text, uses);
+    const { airs: _, ...read } = readText(text, uses);
     const run = tryCore(() => recordedRun(read.points));
     return {
       ...read,
@@ -120,7 +120,8 @@ function coolingOf(points: readonly Recorded[], to_min: number): readonly Record
 export const enterTemperaturesAction = shopAction(recordedSchema, (given, bench) => {
   const { shop, now, nowIso } = bench;
   const engine = engineOf(bench, given.engineId);
-  const { points } = readText(given.text, given.uses);
+  const { points, airs } = readText(given.text, given.uses);
+  const airAt = new Map(points.map(([minutes], i) => [minutes, airs[i]]));
   const { engineId, id, from_min, to_min, ambient_C } = given;
   const during = points.filter(([minutes]) => minutes >= from_min && minutes <= to_min);
   const highest_C = during.reduce((high, [, C]) => Math.max(high, C), Number.NEGATIVE_INFINITY);
@@ -165,11 +166,16 @@ export const enterTemperaturesAction = shopAction(recordedSchema, (given, bench)
     coolingOf(cooling, to_min).forEach(([minutes, head_C], i) => {
       const log = shop.heat.log(engineId);
       const cycle = cyclesOf(log).find((one) => one.id === id);
-      const fact = { cycleId: id, at: Date.parse(at(minutes)), head_C, ambient_C };
+      // The air of a shed moves as the head cools: each reading has its own, where it was recorded.
+      const air_C = airAt.get(minutes) ?? ambient_C;
+      const fact = { cycleId: id, at: Date.parse(at(minutes)), head_C, ambient_C: air_C };
       // One that would be asked about by hand is not written for a recorder either.
       if (cycle && headDoubts(fact, cycle, headReadingsOf(log), engine.kind).length > 0) doubtful += 1;
       else
-        shop.heat.addReading({ id: `${id}-${i}`, engineId, cycleId: id, at: at(minutes), head_C, ambient_C }, nowIso);
+        shop.heat.addReading(
+          { id: `${id}-${i}`, engineId, cycleId: id, at: at(minutes), head_C, ambient_C: air_C },
+          nowIso,
+        );
     });
   const left = doubtful === 0 ? '' : `; ${doubtful} of its readings as it cooled were doubtful, and left out`;
   bench.tell(`A recorded run up to ${Math.round(highest_C)} °C was logged${left}`);

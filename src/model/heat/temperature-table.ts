@@ -18,6 +18,8 @@ export interface TemperatureTable {
   readonly points: readonly Recorded[];
   /** Of the air at the last line, where it has a column for it. */
   readonly air_C?: number;
+  /** Of the air at each of the points, the last that was read; empty where it has no column for it. */
+  readonly airs: readonly number[];
   /** Lines that could not be read, counted with the headings. */
   readonly aside: readonly { readonly line: number; readonly reason: string }[];
 }
@@ -92,6 +94,7 @@ export function readTemperatures(
   let first: { readonly minutes: number; readonly cell: string } | undefined;
   let [days, last] = [0, Number.NEGATIVE_INFINITY];
   let air_C: number | undefined;
+  const airs: number[] = [];
   records.forEach((record, i) => {
     const [cell, degrees] = [(record[time] ?? '').trim(), (record[temperature] ?? '').trim()];
     const isClock = times === 'hour' || times === 'day-and-hour';
@@ -111,6 +114,8 @@ export function readTemperatures(
     points.push([Number((minutes - first.minutes).toFixed(4)), C]);
     const around = air === undefined || air < 0 ? undefined : celsius((record[air] ?? '').trim(), air);
     air_C = around ?? air_C;
+    // What was read first stands for the lines before it.
+    if (air_C !== undefined) while (airs.length < points.length) airs.push(air_C);
   });
   if (points.length < 3) throw new DomainError('too-few-points', tooFew(points.length, aside), 'text');
   const begun = first as unknown as { readonly cell: string };
@@ -122,6 +127,7 @@ export function readTemperatures(
       firstAt: begun.cell.replace(' ', 'T').replace(/\.\d+/, ''),
     }),
     points,
+    airs,
     ...(air_C !== undefined && { air_C }),
     aside,
   };

@@ -12,6 +12,7 @@ import { engineStateOf } from '@/model/engine/engine-rows';
 import { START_CHECKS } from '@/model/order/start-checks';
 import { nowMs } from '@/server/clock';
 import { rowsNamed, temporaryFile } from '../db/temporary-shop';
+import { step } from '../model/order/bench-of-order';
 import { accepted, ownShop, refused, refusedWhole } from './own-shop';
 
 /** The yard's newest engine: it never ran. */
@@ -73,6 +74,17 @@ describe('the first run', () => {
   test('with all of it looked at asks nothing and writes no excuse', async () => {
     for (const check of START_CHECKS) await accepted(look(check));
     expect(runIn().start).toMatchObject({ isReady: true, bars: [] });
+    await accepted(addCycleAction(run()));
+    expect(passed()).toEqual([]);
+  });
+
+  test('asks nothing where the order says that it was started: its step asked before', async () => {
+    shop.build.addStep(step('first-start', { engineId: ENGINE, name: 'First start', detail: { makes: ['starts'] } }));
+    const done = { id: 'started-line', kind: 'done', stepId: 'first-start', body: {} };
+    expect((await refused(writeLineAction({ engineId: ENGINE, line: done }))).code).toBe('needs-reason');
+    expect(runIn().start?.asksWhy).toBe(true);
+    await accepted(writeLineAction({ engineId: ENGINE, line: { ...done, reason: 'it ran on the bench' } }));
+    expect(runIn().start).toMatchObject({ asksWhy: false, isReady: false });
     await accepted(addCycleAction(run()));
     expect(passed()).toEqual([]);
   });

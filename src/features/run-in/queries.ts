@@ -32,7 +32,7 @@ import type { JointState } from '@/model/joint/joint-state';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
-import { barsOfStart } from '@/model/order/gate';
+import { barsOfStart, startStepOf } from '@/model/order/gate';
 import { startSheetOf, type AnsweredCheck } from '@/model/order/start-sheet';
 import { retorqueLine } from '@/interface/words/status-words';
 
@@ -87,6 +87,8 @@ export interface FirstStart {
   readonly bars: readonly string[];
   readonly checks: readonly AnsweredCheck[];
   readonly isReady: boolean;
+  /** Why it was started all the same is asked with the first run: the order was not asked before. */
+  readonly asksWhy: boolean;
   readonly href: string;
 }
 
@@ -147,12 +149,14 @@ const waitsForHead = (joints: readonly JointState[]): boolean =>
   );
 
 function firstStartOf(state: EngineState, now: number): FirstStart {
-  const { checks, open } = startSheetOf(state.order.lines, now);
+  const { checks, open, passed } = startSheetOf(state.order.lines, now);
   const bars = barsOfStart(state).map(({ message }) => message);
+  const isReady = open.length === 0 && bars.length === 0;
   return {
     checks,
     bars,
-    isReady: open.length === 0 && bars.length === 0,
+    isReady,
+    asksWhy: !isReady && passed === undefined && startStepOf(state)?.state !== 'done',
     href: `/engines/${state.engine.id}/order`,
   };
 }

@@ -266,7 +266,7 @@ export function RunInScreen({
             onDone={close}
             focus={!start}
             unit={unit}
-            asksWhy={start !== undefined && !start.isReady}
+            asksWhy={start?.asksWhy ?? false}
           />
         </Section>
       )}

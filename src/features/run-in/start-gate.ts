@@ -1,5 +1,5 @@
 import { DomainError } from '@/core/units';
-import { barsOfStart } from '@/model/order/gate';
+import { barsOfStart, startStepOf } from '@/model/order/gate';
 import { barsOfSheet, startSheetOf } from '@/model/order/start-sheet';
 import { engineStateNow } from '@/server/engine-now';
 import type { Bench } from '@/server/shop-action';
@@ -22,6 +22,8 @@ export function assertStarted(
   const { shop, now, nowIso } = bench;
   if (shop.heat.log(engineId).cycles.length > 0) return;
   const state = engineStateNow(bench, engineId);
+  // Its step in the order asked the same, and has its own reason.
+  if (startStepOf(state)?.state === 'done') return;
   const sheet = startSheetOf(state.order.lines, now);
   if (sheet.passed) return;
   const bars = [...barsOfStart(state), ...barsOfSheet(sheet)].map(({ message }) => message);

@@ -14,12 +14,5 @@ export default async function RecordedRunPage({ params }: EngineParams) {
     .map(({ name, detail }) => ({ name, school: detail.heatCycle }));
   const now = nowMs();
   const { start } = runInOf(engineStateOf(rows), now);
-  return (
-    <TemperatureScreen
-      engineId={rows.engine.id}
-      now={now}
-      counts={counts}
-      asksWhy={start !== undefined && !start.isReady}
-    />
-  );
+  return <TemperatureScreen engineId={rows.engine.id} now={now} counts={counts} asksWhy={start?.asksWhy ?? false} />;
 }

@@ -35,14 +35,20 @@ const held = new WeakSet<Page>();
  * its own, which is the journey's matter.
  */
 export async function alive(page: Page): Promise<void> {
+  // The rail comes alive before the sheet does: where there is a sheet, it is the one that is waited for.
   await page.waitForFunction(
-    () =>
-      [...document.querySelectorAll('body *')].some((element) =>
-        Object.keys(element).some((key) => key.startsWith('__react')),
-      ),
+    () => {
+      const isAlive = (element: Element) => Object.keys(element).some((key) => key.startsWith('__react'));
+      const sheet = document.querySelector('main');
+      return sheet ? isAlive(sheet) : [...document.querySelectorAll('body *')].some(isAlive);
+    },
     undefined,
     { timeout: 60_000 },
   );
+  // Keys are listened to once what was drawn has been put in place.
+  await page
+    .evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))))
+    .catch(() => undefined);
   await page
     .waitForFunction(() => document.querySelector('fieldset:disabled') === null, undefined, { timeout: 15_000 })
     .catch(() => undefined);

@@ -1,6 +1,6 @@
 'use client';
 
-import { startTransition, useCallback, useEffect, useRef, useState } from 'react';
+import { startTransition, useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Joint } from '@/model/joint/joint';
 import type { FigureFields } from '@/model/joint/figure-fields';
 import { withKind } from '@/model/joint/fastener-kind';
@@ -9,6 +9,7 @@ import { fail } from '@/model/result';
 import { useOfferUndo } from '@/interface/parts/undo';
 import { UNREACHED, send } from '@/interface/parts/use-action-form';
 import { alterJointAction } from './actions';
+import { mergedOnto } from './merged-onto';
 import type { JointChange } from './schema';
 
 interface Change {
@@ -52,6 +53,17 @@ const altered = (joint: Joint, { change, detail }: Change): Joint => ({
   detail: { ...joint.detail, ...detail },
 });
 
+/** A change that a field made of the joint as it was drawn, on top of what was typed elsewhere since. */
+const ontoNow = ({ change, detail }: Change, drawn: Joint, now: Joint): Change => ({
+  change,
+  detail: Object.fromEntries(
+    Object.entries(detail).map(([field, mine]) => {
+      const name = field as keyof JointDetail;
+      return [field, mergedOnto(drawn.detail[name], mine, now.detail[name])];
+    }),
+  ),
+});
+
 const NO_CHANGE: Change = { change: {}, detail: {} };
 const both = (a: Change, b: Change): Change => ({
   change: { ...a.change, ...b.change },
@@ -85,6 +97,11 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     if (isTyping()) startTransition(() => setShown(next));
     else setShown(next);
   }, []);
+  /** As it is drawn: what a field makes of it is made of this, which may lie behind what was typed since. */
+  const drawn = useRef(initial);
+  useLayoutEffect(() => {
+    drawn.current = joint;
+  }, [joint]);
   const [problem, setProblem] = useState<string>();
   const [conflict, setConflict] = useState<Conflict>();
   const [savedAt, setSavedAt] = useState<number>();
@@ -155,7 +172,7 @@ export function useKeptJoint(initial: Joint): KeptJoint {
   }, [writeNow]);
   const add = useCallback(
     (wanted: ToChange) => {
-      const part = typeof wanted === 'function' ? wanted(shown.current) : wanted;
+      const part = typeof wanted === 'function' ? wanted(shown.current) : ontoNow(wanted, drawn.current, shown.current);
       waiting.current = both(waiting.current, part);
       setJoint(altered(shown.current, part));
       clearTimeout(resting.current);

@@ -2,14 +2,19 @@ import { useState } from 'react';
 
 /**
  * Follows a value that is kept elsewhere and also written from here: when it becomes another than the one written here,
- * as by taking an act back, what stands here begins anew from it.
+ * as by taking an act back, what stands here begins anew from it. What is written from here may be a while on its way
+ * there; until it has arrived, what was kept before stands, and is nothing new.
  * @returns told of what is written from here, in the same event
  */
 export function useOutside<T>(kept: T, beginAnew: (kept: T) => void): (own: T) => void {
   const [seen, setSeen] = useState(kept);
+  const [own, setOwn] = useState(kept);
   if (kept !== seen) {
     setSeen(kept);
-    beginAnew(kept);
+    if (kept !== own) {
+      setOwn(kept);
+      beginAnew(kept);
+    }
   }
-  return setSeen;
+  return setOwn;
 }

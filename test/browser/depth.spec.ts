@@ -82,6 +82,19 @@ test('a substitute stud: judged against the original, stopped, and pulled only w
   await expect(page.getByText(/softens and lets go/).first()).toBeVisible();
 });
 
+test('what is typed on a sheet that is left at once, by a link, is on disk', async ({ page, bench }) => {
+  await at(page, bench, HEAD);
+  const source = page.getByLabel('Who says so');
+  await source.fill('Bulletin 9');
+  await page
+    .getByRole('navigation', { name: 'Order of work' })
+    .getByRole('link', { name: /Run-in/ })
+    .click();
+  await page.waitForURL('**/run-in');
+  await page.goto(bench.address + HEAD);
+  await expect(source).toHaveValue('Bulletin 9');
+});
+
 test('a rung is set aside with a reason, and the record says so', async ({ page, bench }) => {
   await at(page, bench, HEAD);
   await page.getByRole('button', { name: 'Leave out Lubricant' }).click();

@@ -162,9 +162,12 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     const leave = () => {
       if (resting.current !== undefined) writeNow();
     };
+    // A link takes the focus before it goes: an act that is sent from the next page would not be of this one.
+    document.addEventListener('focusout', leave);
     document.addEventListener('visibilitychange', leave);
     window.addEventListener('pagehide', leave);
     return () => {
+      document.removeEventListener('focusout', leave);
       document.removeEventListener('visibilitychange', leave);
       window.removeEventListener('pagehide', leave);
       leave();

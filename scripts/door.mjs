@@ -1,7 +1,7 @@
 // Who may come in, with how much, and what the answer forbids the page that gets it. Asked once, before anything reads
 // the request.
 import { randomBytes } from 'node:crypto';
-import { hostname } from 'node:os';
+import { hostname, networkInterfaces } from 'node:os';
 import { isIP } from 'node:net';
 
 const MB = 1_000_000;
@@ -31,6 +31,22 @@ function namesOf({ host = '127.0.0.1', names = '' }) {
 }
 
 const refusal = (status, code, message) => ({ status, body: { ok: false, error: { code, message } } });
+
+/**
+ * An act that was sent from a page that does not know it, as one that was under way when its page was left: the program
+ * hands it on to itself, at the page that does, and tells no length. Its own limit of a form holds there.
+ */
+const isHandedOn = ({ headers, socket }, path) =>
+  headers['x-action-forwarded'] === '1' &&
+  headers['next-action'] !== undefined &&
+  headers['transfer-encoding'] === 'chunked' &&
+  !path.startsWith('/api/') &&
+  isOwnMachine(socket?.remoteAddress ?? '');
+
+const isOwnMachine = (address) =>
+  /^(?:::ffff:)?127\./.test(address) ||
+  address === '::1' ||
+  Object.values(networkInterfaces()).some((all) => all?.some((one) => address.replace(/^::ffff:/, '') === one.address));
 
 const isWriting = ({ method }) => method !== 'GET' && method !== 'HEAD' && method !== 'OPTIONS';
 
@@ -65,6 +81,7 @@ export function doorOf(options) {
       return refusal(403, 'other-origin', 'The request came from another site and was refused.');
     const most = LARGEST.find(([pattern]) => pattern.test(path))?.[1] ?? LARGEST_FORM;
     const length = headers['content-length'];
+    if (length === undefined && isHandedOn(request, path)) return undefined;
     if (length === undefined) return refusal(411, 'length-required', 'Say how long the body is.');
     if (!(Number(length) <= most))
       return refusal(413, 'too-large', `At most ${Math.round(most / MB)} MB at once. Nothing was changed.`);

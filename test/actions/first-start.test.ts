@@ -173,6 +173,10 @@ describe('a start that went wrong', () => {
     const line = ahead.order.buildLines.find(({ kind }) => kind === 'start-wrong') as { body: { on: string } };
     line.body.on = iso(-600);
     expect(() => readBack(openShop(temporaryFile()), ahead, nowMs(), () => 'fresh')).toThrow(/in the future/);
+    const none = JSON.parse(JSON.stringify(file)) as typeof file;
+    const answer = none.order.buildLines.find(({ kind }) => kind === 'start-look') as { body: { check: string } };
+    answer.body.check = 'oil';
+    expect(() => readBack(openShop(temporaryFile()), none, nowMs(), () => 'fresh')).toThrow(/what every engine has/);
     other.close();
   });
 });

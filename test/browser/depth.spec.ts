@@ -95,6 +95,24 @@ test('what is typed on a sheet that is left at once, by a link, is on disk', asy
   await expect(source).toHaveValue('Bulletin 9');
 });
 
+test('what is typed on a sheet that is left by the browser’s own way back is on disk: its act is handed on', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints`);
+  await page.getByRole('link', { name: 'Cylinder head', exact: true }).click();
+  await page.waitForURL('**' + HEAD);
+  const source = page.getByLabel('Who says so');
+  await source.fill('Bulletin 11');
+  const answered = page.waitForResponse((response) => response.request().method() === 'POST');
+  await page.goBack();
+  await page.waitForURL('**/joints');
+  await answered;
+  await page.goto(bench.address + HEAD);
+  await expect(source).toHaveValue('Bulletin 11');
+});
+
 test('a rung is set aside with a reason, and the record says so', async ({ page, bench }) => {
   await at(page, bench, HEAD);
   await page.getByRole('button', { name: 'Leave out Lubricant' }).click();

@@ -195,3 +195,27 @@ test('clearances by feelers rest on the head: once it is gone over again they ar
   await page.goto(`${bench.address}/due`);
   await expect(page.getByText(/Valve clearance: stale/)).toBeVisible();
 });
+
+test('when its head counts as cold: typed letter by letter, kept within its limits, or taken by its clamp load', async ({
+  page,
+  bench,
+}) => {
+  const sheet = `${bench.address}/engines/demo-maestrale/joints/demo-m-joint-case`;
+  await page.goto(sheet);
+  await page.getByLabel('Its head counts as cold').selectOption('air');
+  const kelvins = page.getByLabel('Kelvins above the air');
+  await expect(kelvins).toHaveValue('5');
+  await kelvins.fill('');
+  await kelvins.pressSequentially('90');
+  await expect(page.getByText('From 1 to 60.')).toBeVisible();
+  await kelvins.fill('');
+  await kelvins.pressSequentially('12');
+  await expect(kelvins).toBeFocused();
+  await expect(page.getByText(/12 K may cost [\d.]+ % of its clamp load/)).toBeVisible();
+  await page.getByRole('button', { name: /^Cold by its clamp load: within/ }).click();
+  const taken = await kelvins.inputValue();
+  expect(Number(taken)).toBeLessThan(12);
+  await expect(page.getByText(/^Saved \d/)).toBeVisible();
+  await page.reload();
+  await expect(kelvins).toHaveValue(taken);
+});

@@ -102,6 +102,14 @@ describe('with how much', () => {
   test('a body of no told length, another way of writing, a bad address', async () => {
     const chunked = await ask({ method: 'POST', path: '/api/reckon', headers: { 'transfer-encoding': 'chunked' } });
     expect([chunked.status, chunked.code]).toEqual([411, 'length-required']);
+    // An act that the program hands on to itself tells no length; what only looks like one is asked for it.
+    const handedOn = { 'transfer-encoding': 'chunked', 'x-action-forwarded': '1', 'next-action': '00' };
+    const status = async (path: string, headers: Readonly<Record<string, string>>) =>
+      (await ask({ method: 'POST', path, headers })).status;
+    expect(await status('/engines/x/joints', handedOn)).not.toBe(411);
+    expect(await status('/api/reckon', handedOn)).toBe(411);
+    expect(await status('/engines/x/joints', { ...handedOn, 'x-action-forwarded': '' })).toBe(411);
+    expect(await status('/engines/x/joints', { 'transfer-encoding': 'chunked', 'x-action-forwarded': '1' })).toBe(411);
     expect((await ask({ method: 'PUT', path: '/api/reckon', body: '{}' })).status).toBe(405);
     for (const path of ['/api/photos/%ff', '/%', '/engines/%E0%A4%A']) expect((await ask({ path })).status).toBe(400);
     expect((await ask({ path: '/_next/image?url=%2Fa&w=64&q=75' })).status).toBe(404);

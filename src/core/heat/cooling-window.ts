@@ -1,6 +1,6 @@
 import { cooling } from './cooling';
 import { USUAL_TAU_MIN, allowedOver, coldTarget, type ColdRule, type HeadMetal } from './cold';
-import { MS_PER_MIN, type CycleFact, type HeadReadingFact } from './heat-facts';
+import { MS_PER_HOUR, MS_PER_MIN, type CycleFact, type HeadReadingFact } from './heat-facts';
 
 export interface CoolingWindow {
   readonly from: number;
@@ -63,7 +63,6 @@ function tryCooling(input: Parameters<typeof cooling>[0]) {
 /** Before so many minutes heat soaks out of the engine, and what is read tells nothing of how it cools. */
 const EVEN_MIN = 30;
 const MOST_POOLED = 8;
-const MIN_PER_HOUR = 60;
 
 /** The time constant this engine showed on its latest earlier runs that were read at least twice: their middle. */
 function ownTau({
@@ -116,7 +115,7 @@ export function coolingWindow(input: WindowInput): CoolingWindow {
   const { cycle, cold } = input;
   const window = windowByCurve(input);
   if (cold === undefined || !('hours' in cold)) return window;
-  const at = cycle.ranTo + cold.hours * MIN_PER_HOUR * MS_PER_MIN;
+  const at = cycle.ranTo + cold.hours * MS_PER_HOUR;
   return { ...window, from: at, by: at, byHours: cold.hours };
 }
 

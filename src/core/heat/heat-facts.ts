@@ -1,4 +1,5 @@
 export const MS_PER_MIN = 60_000;
+export const MS_PER_HOUR = 60 * MS_PER_MIN;
 
 /** How an engine stands while it cools. */
 export const STOOD = ['closed-shed', 'open-air', 'fan'] as const;

@@ -2,7 +2,7 @@ import type { Note } from '@/core/units';
 import { USUAL_TAU_MIN, coldTarget } from './cold';
 import { coolingWindow, minutesAfter, type CoolingWindow, type WindowInput } from './cooling-window';
 import { heatCycles } from './heat-cycles';
-import { MS_PER_MIN, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
+import { MS_PER_HOUR, MS_PER_MIN, type CycleFact, type HeadReadingFact, type LeastCycle } from './heat-facts';
 import { FIRST_HEAT, answersStage, asksOf, dayOf, reachedAt, type RetorqueStage, type StageAsk } from './stages';
 import type { MeterFact } from './travelled';
 
@@ -92,7 +92,6 @@ function isSteady(readings: readonly HeadReadingFact[], cycleId: string): boolea
 }
 
 const WARM_WITHIN_K = 10;
-const MS_PER_HOUR = 60 * MS_PER_MIN;
 
 /** Whether a reading at the head opens it, by the school: cold, or as warm as the page says. */
 function opens({ school, headMetal, warm_C, cold }: RetorqueInput, reading: HeadReadingFact, run: CycleFact): boolean {

@@ -1,6 +1,6 @@
 import { DomainError } from '@/core/units';
 import { KM_PER_MILE, travelled, type DistanceUnit, type MeterFact, type Travelled } from './travelled';
-import type { CycleFact } from './heat-facts';
+import { MS_PER_HOUR, type CycleFact } from './heat-facts';
 
 /**
  * When a joint is gone over again, counted from when it was tightened: whichever of what is given comes first. Empty
@@ -41,14 +41,13 @@ export interface StageAsk {
 }
 
 const DAY_MS = 86_400_000;
-const HOUR_MS = 3_600_000;
 
 /** A round in the last tenth of what is asked for was made for it: nobody goes out for the last few miles. */
 const NEAR = 0.9;
 
 const wayRuns = (log: WayLog) => log.runs.map(({ ranFrom, ranTo, went_km }) => ({ ranFrom, ranTo, adds: went_km }));
 const hourRuns = (log: WayLog) =>
-  log.runs.map(({ ranFrom, ranTo }) => ({ ranFrom, ranTo, adds: (ranTo - ranFrom) / HOUR_MS }));
+  log.runs.map(({ ranFrom, ranTo }) => ({ ranFrom, ranTo, adds: (ranTo - ranFrom) / MS_PER_HOUR }));
 const odometer = (log: WayLog) => log.meters.filter(({ unit }) => unit !== 'h');
 const hourMeter = (log: WayLog) => log.meters.filter(({ unit }) => unit === 'h');
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { NativeSelect } from '@mantine/core';
+import { useState } from 'react';
 import { allowedOver, type ColdRule, type HeadMetal } from '@/core/heat';
 import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
@@ -8,7 +9,8 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
 import { choices } from '@/interface/words/choices';
-import { COLD_LOSS, lostByWarmth, type WarmHead } from '@/model/joint/warm-head';
+import { COLD_LOSS, USUAL_AIR_C, lostByWarmth, type WarmHead } from '@/model/joint/warm-head';
+import { COLD_RULES } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 
 const WAYS = ['metal', 'air', 'hours'] as const;
@@ -16,7 +18,15 @@ type Way = (typeof WAYS)[number];
 
 const wayOf = (cold: ColdRule | null): Way => (cold === null ? 'metal' : 'hours' in cold ? 'hours' : 'air');
 
-const USUAL: Readonly<Record<Way, ColdRule | null>> = { metal: null, air: { within_K: 5 }, hours: { hours: 10 } };
+/** What a way begins with: as house practice has it. */
+const USUAL: Readonly<Record<Way, ColdRule | null>> = {
+  metal: COLD_RULES.metal,
+  air: COLD_RULES['air-5'],
+  hours: COLD_RULES['hours-10'],
+};
+
+const MOST_K = 60;
+const MOST_HOURS = 168;
 
 interface Props {
   readonly detail: JointDetail;
@@ -32,7 +42,9 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
   const way = wayOf(cold);
   const within_K = allowedOver(headMetal, cold ?? undefined);
   const known = warm?.is === 'known' ? warm : undefined;
-  const clamp_K = known && Math.max(1, Math.floor(2 * known.within_K) / 2);
+  const clamp_K = known && Math.min(MOST_K, Math.max(1, Math.floor(2 * known.within_K) / 2));
+  // A figure that is taken by a press is put into its cell; one that is typed there is left alone.
+  const [taken, setTaken] = useState(0);
   const hours = cold && 'hours' in cold ? cold.hours : undefined;
   return (
     <>
@@ -48,14 +60,12 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
       />
       {way === 'air' && (
         <MeasureField
-          key={`${within_K}`}
+          key={taken}
           kind="number"
           label="Kelvins above the air"
-          description="1 to 60"
+          limits={[1, MOST_K]}
           value={within_K}
-          onChange={(next) => {
-            if (next !== null && next >= 1 && next <= 60) onDetail({ cold: { within_K: next } });
-          }}
+          onChange={(next) => next !== null && onDetail({ cold: { within_K: next } })}
         />
       )}
       {hours !== undefined && (
@@ -63,10 +73,9 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
           kind="number"
           label="Hours"
           description={`And within ${within_K} K of the air`}
+          limits={[1, MOST_HOURS]}
           value={hours}
-          onChange={(next) => {
-            if (next !== null && next >= 1 && next <= 168) onDetail({ cold: { hours: next } });
-          }}
+          onChange={(next) => next !== null && onDetail({ cold: { hours: next } })}
         />
       )}
       {known && clamp_K !== undefined && (
@@ -75,9 +84,14 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
             {within_K} K may cost {significant(100 * lostByWarmth(known, within_K), 2)} % of its clamp load, by the
             stiffness of its fastener; {100 * COLD_LOSS} % lie at {significant(known.within_K, 2)} K.
           </p>
-          {!(cold && 'within_K' in cold && cold.within_K === Math.min(60, clamp_K)) && (
-            <Button onClick={() => onDetail({ cold: { within_K: Math.min(60, clamp_K) } })}>
-              Cold by its clamp load: within {Math.min(60, clamp_K)} K
+          {!(cold && 'within_K' in cold && cold.within_K === clamp_K) && (
+            <Button
+              onClick={() => {
+                setTaken(taken + 1);
+                onDetail({ cold: { within_K: clamp_K } });
+              }}
+            >
+              Cold by its clamp load: within {clamp_K} K
             </Button>
           )}
         </div>
@@ -107,6 +121,3 @@ export function WarmLoss({
     </div>
   );
 }
-
-/** Where nobody read the air. */
-const USUAL_AIR_C = 20;

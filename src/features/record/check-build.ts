@@ -1,3 +1,4 @@
+import { MAY_BE_NONE } from '@/model/order/start-checks';
 import { DomainError, atField } from '@/core/units';
 import { wrenchSetting } from '@/core/wrench';
 import { assertOrder } from '@/model/order/edit-steps';
@@ -119,6 +120,8 @@ function assertOrderRows(file: BuildFile): void {
     if ('partId' in row) part(row.partId, 'part');
     if (row.kind === 'strike') line(row.strikes, 'line');
     if (row.kind === 'trial') step(row.body.upTo, 'step');
+    if (row.kind === 'start-look' && row.body.is === 'none' && !MAY_BE_NONE.has(row.body.check))
+      throw notWhole('a first start’s sheet says that an engine has none of what every engine has.', 'order');
     if (row.kind === 'undone' && row.body.jointId !== undefined) joint(row.body.jointId, 'joint');
   }
 }

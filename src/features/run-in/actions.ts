@@ -11,7 +11,7 @@ import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import { filmGuards, lockerGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
-import { warmHeadOf } from '@/model/joint/warm-head';
+import { USUAL_AIR_C, warmHeadOf } from '@/model/joint/warm-head';
 import { tryCore } from '@/model/try-core';
 import { computeJoint, computeKinds, judgedWhole } from '@/model/joint/joint-result';
 import { retorquePlan } from '@/model/joint/round-plan';
@@ -205,9 +205,6 @@ const NOT_AT_A_RETORQUE: ReadonlySet<string> = new Set([
   'once-only',
   'plated-unbaked',
 ]);
-
-/** Where nobody read the air. */
-const USUAL_AIR_C = 20;
 
 /** Begins the retorque of a joint whose head was read cold, and answers with its face. */
 export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, version, asPulled, reason, film }, bench) => {

@@ -3,6 +3,7 @@ import {
   coolingWindow,
   passedAt,
   type CoolingWindow,
+  type CycleFact,
   type DistanceUnit,
   type LeastCycle,
   type NoCycle,
@@ -33,7 +34,7 @@ import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
 import { barsOfStart, startStepOf } from '@/model/order/gate';
-import { startSheetOf, type AnsweredCheck } from '@/model/order/start-sheet';
+import { OIL_DRAINS_DAYS, startSheetOf, type AnsweredCheck, type StartSheet } from '@/model/order/start-sheet';
 import { retorqueLine } from '@/interface/words/status-words';
 
 export interface RetorqueDue {
@@ -136,8 +137,6 @@ const whatFollows = ({ order }: EngineState, joint: JointState): Pick<RetorqueDu
 };
 
 const DAY_MS = 86_400_000;
-/** After so many days the oil has drained from its galleries. */
-const DRAINS_DAYS = 60;
 
 /** Whether a joint waits for a reading at the head: of one that has long been cold nothing else is said. */
 const waitsForHead = (joints: readonly JointState[]): boolean =>
@@ -148,8 +147,7 @@ const waitsForHead = (joints: readonly JointState[]): boolean =>
       (retorque.state === 'done' && (retorque.further !== undefined || retorque.next !== undefined)),
   );
 
-function firstStartOf(state: EngineState, now: number): FirstStart {
-  const { checks, open, passed } = startSheetOf(state.order.lines, now);
+function firstStartOf(state: EngineState, { checks, open, passed }: StartSheet): FirstStart {
   const bars = barsOfStart(state).map(({ message }) => message);
   const isReady = open.length === 0 && bars.length === 0;
   return {
@@ -161,8 +159,8 @@ function firstStartOf(state: EngineState, now: number): FirstStart {
   };
 }
 
-function wrongStarts({ order: { lines } }: EngineState, now: number): readonly WrongStart[] {
-  return [...startSheetOf(lines, now).wrong].reverse().map(({ id, who, body: { on, seen } }) => ({
+function wrongStarts({ order: { lines } }: EngineState, { wrong }: StartSheet): readonly WrongStart[] {
+  return [...wrong].reverse().map(({ id, who, body: { on, seen } }) => ({
     id,
     on,
     who,
@@ -185,46 +183,54 @@ const seenAt = (
 const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
   ownUnit(heat.meters) ?? (/lb|oz/.test(engine.preferredUnit) ? 'mi' : 'km');
 
-/** Why a run is no heat cycle to the joints that were tight then and are gone over again, by the run. */
-function noCyclesOf(state: EngineState): ReadonlyMap<string, LoggedCycle['noCycle']> {
-  const found = new Map<string, LoggedCycle['noCycle'][number][]>();
+/** The runs since each joint was tightened, and which of them are heat cycles to it: worked out once for all that ask. */
+interface RunsSince extends ReturnType<typeof heatCyclesOf> {
+  readonly of: JointState;
+  readonly since: number;
+  readonly runs: readonly CycleFact[];
+}
+
+function runsSince(state: EngineState): readonly RunsSince[] {
   const facts = cyclesOf(state.heat);
-  for (const of of state.joints) {
+  return state.joints.flatMap((of) => {
     const since = tightenedAtOf(of.final);
-    if (since === undefined || schoolInForce(of.joint) === 'none') continue;
-    const { not } = heatCyclesOf(
-      state,
-      of,
-      facts.filter(({ ranFrom }) => ranFrom >= since),
-    );
+    if (since === undefined || of.joint.retorqueSchool === 'none') return [];
+    const runs = facts.filter(({ ranFrom }) => ranFrom >= since);
+    return [{ of, since, runs, ...heatCyclesOf(state, of, runs) }];
+  });
+}
+
+/** Why a run is no heat cycle to the joints that are gone over again, by the run. */
+function noCyclesOf(all: readonly RunsSince[]): ReadonlyMap<string, LoggedCycle['noCycle']> {
+  const found = new Map<string, LoggedCycle['noCycle'][number][]>();
+  for (const { of, not } of all) {
+    if (schoolInForce(of.joint) === 'none') continue;
     const least = LEAST_CYCLES[of.joint.detail.heatCycle];
-    for (const [id, no] of not) found.set(id, [...(found.get(id) ?? []), { joint: of.joint.name, no, least }]);
+    for (const [id, no] of not) {
+      const said = { joint: of.joint.name, no, least };
+      const before = found.get(id);
+      if (before) before.push(said);
+      else found.set(id, [said]);
+    }
   }
   return found;
 }
 
 /** Everything that passed since a joint was tightened. */
-function sinceTight(state: EngineState, of: JointState, now: number): readonly SinceTight[] {
-  const { joint, final } = of;
-  const since = tightenedAtOf(final);
-  if (since === undefined || joint.retorqueSchool === 'none') return [];
-  const runs = cyclesOf(state.heat).filter(({ ranFrom }) => ranFrom >= since);
-  const { counting } = heatCyclesOf(state, of, runs);
+function sinceTight(state: EngineState, { of: { joint }, since, runs, counting }: RunsSince, now: number): SinceTight {
   const log = { runs, counting, meters: metersOf(state.heat), since };
   const { way_km, unsaidRuns = 0, hours, heats } = passedAt(log, Math.max(now, since));
   const unit = unitOf(state);
-  return [
-    {
-      jointId: joint.id,
-      name: joint.name,
-      since,
-      heats,
-      ...(way_km !== undefined && {
-        way: { value: way_km / (unit === 'mi' ? KM_PER_MILE : 1), unit, unsaidRuns },
-      }),
-      ...(hours !== undefined && { hours }),
-    },
-  ];
+  return {
+    jointId: joint.id,
+    name: joint.name,
+    since,
+    heats,
+    ...(way_km !== undefined && {
+      way: { value: way_km / (unit === 'mi' ? KM_PER_MILE : 1), unit, unsaidRuns },
+    }),
+    ...(hours !== undefined && { hours }),
+  };
 }
 
 /**
@@ -249,16 +255,18 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
         readings: headReadingsOf(heat),
       }));
   const last = cycles[0];
-  const noCycle = noCyclesOf(state);
-  const isStood = last !== undefined && now - Date.parse(last.ranTo) > DRAINS_DAYS * DAY_MS;
+  const sheet = startSheetOf(state.order.lines, now);
+  const since = runsSince(state);
+  const noCycle = noCyclesOf(since);
+  const isStood = last !== undefined && now - Date.parse(last.ranTo) > OIL_DRAINS_DAYS * DAY_MS;
   return {
-    ...(last ? {} : { start: firstStartOf(state, now) }),
+    ...(last ? {} : { start: firstStartOf(state, sheet) }),
     ...(isStood && { stoodSince: last.ranTo }),
-    wrongStarts: wrongStarts(state, now),
+    wrongStarts: wrongStarts(state, sheet),
     // Hours are told to the minute: of two in one, the one that was written later is the later.
     meters: [...heat.meters].reverse().sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),
     unit: unitOf(state),
-    sinceTight: joints.flatMap((joint) => sinceTight(state, joint, now)),
+    sinceTight: since.map((one) => sinceTight(state, one, now)),
     older: Math.max(0, cycles.length - MOST_RUNS),
     cycles: cycles.slice(0, MOST_RUNS).map((cycle) => ({
       ...cycle,

@@ -115,7 +115,8 @@ function Counts({
           <li key={i}>
             {name}: {least.minutes} min at {least.highest_C} °C {least.at} are asked for; it was{' '}
             {Math.floor(minutesAt(series, least.highest_C))} min there, and{' '}
-            <b>{isHeatCycle(run, least) ? 'counts' : 'does not count'}</b>.
+            <b>{isHeatCycle(run, least) ? 'counts' : 'does not count'}</b>
+            {isHeatCycle(run, least) && ', where the head had cooled since the run before'}.
           </li>
         );
       })}

@@ -63,6 +63,8 @@ interface Props {
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
   readonly zero?: boolean;
+  /** The least and the most that it may be; what lies beyond is said, and not kept. */
+  readonly limits?: readonly [least: number, most: number];
   /** True where it may lie below nothing: a dome, a piston above the face. */
   readonly signed?: boolean;
   /** True where a length is told, and a bare figure read, in inches while inches are shown. */
@@ -80,6 +82,7 @@ export function MeasureField({
   value,
   onChange,
   zero = false,
+  limits,
   signed = false,
   bothSystems = false,
 }: Props) {
@@ -87,7 +90,8 @@ export function MeasureField({
   const { inch } = useLengths();
   const scale = SCALES[bothSystems && kind === 'length' && inch ? 'inch' : kind];
   const [text, setText] = useTyped(value, scale);
-  const stands = (one: number) => signed || one > 0 || (zero && one === 0);
+  const isBeyond = (one: number) => limits !== undefined && (one < limits[0] || one > limits[1]);
+  const stands = (one: number) => (signed || one > 0 || (zero && one === 0)) && !isBeyond(one);
   const read = readMeasure(text, scale, signed);
   const low = read.ok && read.value !== null && !stands(read.value);
   const converted = read.ok && read.value !== null && !isBare(text.replace(SIGN, ''));
@@ -107,7 +111,9 @@ export function MeasureField({
       inputMode={kind === 'number' ? 'decimal' : 'text'}
       autoComplete="off"
       value={text}
-      error={(!read.ok && read.message) || (low && 'It must be above 0.')}
+      error={
+        (!read.ok && read.message) || (low && (limits ? `From ${limits[0]} to ${limits[1]}.` : 'It must be above 0.'))
+      }
       onChange={(event) => type(event.currentTarget.value)}
     />
   );

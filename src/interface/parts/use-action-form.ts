@@ -110,13 +110,15 @@ const NOT_TAKEN: Problem = {
 const wasAnswered = (error: unknown): boolean =>
   error instanceof Error && ('digest' in error || /unexpected response/i.test(error.message));
 
-/** Calls an action; a server that does not answer becomes a refusal like any other. */
+/** Calls an action; a server that does not answer, or answers nothing, becomes a refusal like any other. */
 export async function send<Values, T>(
   action: (values: Values) => Promise<Result<T>>,
   values: Values,
 ): Promise<Result<T>> {
   try {
-    return await action(values);
+    // An act that could not be handed on comes back as nothing at all.
+    const outcome = (await action(values)) as Result<T> | undefined;
+    return outcome ?? { ok: false, error: UNREACHED };
   } catch (error) {
     return { ok: false, error: wasAnswered(error) ? NOT_TAKEN : UNREACHED };
   }

@@ -1,10 +1,9 @@
 'use client';
 
-import '@mantine/core/styles/ModalBase.css';
-import '@mantine/core/styles/Modal.css';
 import '@mantine/core/styles/Switch.css';
-import { Modal, Switch } from '@mantine/core';
+import { Switch } from '@mantine/core';
 import { usePreferences } from '../figures/preferences';
+import { OverPage } from '../parts/over-page';
 import { WhoField } from './who-field';
 import { GLOSSARY } from './glossary';
 import { KEY_LIST } from './keys';
@@ -14,15 +13,7 @@ import styles from './keys-dialog.module.css';
 export function KeysDialog({ opened, onClose }: { readonly opened: boolean; readonly onClose: () => void }) {
   const { keys, decimalSign, change } = usePreferences();
   return (
-    <Modal
-      opened={opened}
-      onClose={onClose}
-      title="Keys, words, settings"
-      shadow="none"
-      size="lg"
-      classNames={{ title: styles.title, content: styles.content, header: styles.content }}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
+    <OverPage title="Keys, words, settings" size="lg" opened={opened} onClose={onClose}>
       <div className={styles.settings}>
         <Switch
           checked={keys}
@@ -61,6 +52,6 @@ export function KeysDialog({ opened, onClose }: { readonly opened: boolean; read
           ))}
         </dl>
       </section>
-    </Modal>
+    </OverPage>
   );
 }

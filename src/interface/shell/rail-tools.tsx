@@ -11,7 +11,7 @@ import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
 
 // What opens over a page comes when it is first opened.
-const ReadingDialog = dynamic(() => import('./reading-dialog').then((module) => module.ReadingDialog), { ssr: false });
+const OverPage = dynamic(() => import('../parts/over-page').then((module) => module.OverPage), { ssr: false });
 const KeysDialog = dynamic(() => import('./keys-dialog').then((module) => module.KeysDialog), { ssr: false });
 
 /** True from when it first was. */
@@ -86,9 +86,9 @@ export function RailTools({ reckoner, find }: { readonly reckoner: ReactNode; re
         <IconKeyboard size={24} aria-hidden />
       </button>
       {wasReading && (
-        <ReadingDialog opened={reading} onClose={read.close}>
+        <OverPage title="Read a figure" size="xl" opened={reading} onClose={read.close}>
           {reckoner}
-        </ReadingDialog>
+        </OverPage>
       )}
       {hadKeys && <KeysDialog opened={keysOpen} onClose={close} />}
     </div>

@@ -125,8 +125,11 @@ const lossOf = (is: KnownLoss['is'], moved_deg: number, { remaining, low, high }
   high: 1 - low,
 });
 
-/** Older plans say no films by their rows: then the thread alone tells. */
-const isOfOther = ({ of }: SettlingFacts, { thread, films }: PlannedFigure): boolean =>
+/** Whether what was pulled is another thread or lubricant than what is in it now; older plans tell the thread alone. */
+export const isOfOther = (
+  { of }: Pick<SettlingFacts, 'of'>,
+  { thread, films }: Pick<PlannedFigure, 'thread' | 'films'>,
+): boolean =>
   thread !== of.thread || (films !== undefined && (films.thread !== of.threadFilm || films.head !== of.headFilm));
 
 /** By the figure at which it broke away, read in the wrench's own figures. */

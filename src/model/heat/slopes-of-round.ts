@@ -1,10 +1,12 @@
 import { slopeRead, type SlopeReading } from '@/core/heat';
 import type { PullStep } from '@/core/tightening';
+import { jointOfKind } from '@/model/joint/fastener-kind';
 import { slopedOf } from '@/model/joint/sheet-changes';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
 import { askedAt } from '@/model/joint/pull-reading';
 import { figureAt, kindAt } from '@/model/joint/tightening-plan';
 import { tryCore } from '@/model/try-core';
+import { isOfOther } from './settled';
 
 /** What the last pass shows of a joint's own slope, from a wrench that reads torque and angle. */
 export interface SlopeSeen {
@@ -52,17 +54,18 @@ function slopeAt({ tightening: { plan }, state: { done } }: TighteningState, pla
 export function slopesSeen({ joint, final }: Pick<JointState, 'joint' | 'final'>): Readonly<Record<string, SlopeSeen>> {
   if (!final) return {};
   const { plan } = final.tightening;
+  const inItNow = new Map([
+    ['', slopedOf(joint)],
+    ...joint.detail.kinds.map((kind) => [kind.name, slopedOf(jointOfKind(joint, kind))] as const),
+  ]);
   const byKind = new Map<string, SlopeReading[]>();
   plan.positions.forEach((_, place) => {
     const reading = slopeAt(final, place);
     const name = kindAt(plan, place)?.name ?? '';
-    const { thread, films } = figureAt(plan, place);
-    const of = slopedOf(joint);
-    // Of a kind it is its own sheet that says what is in it; of the joint's own fasteners another film is another slope.
-    const isOther =
-      name === '' &&
-      (thread !== of.thread || (films !== undefined && (films.thread !== of.threadFilm || films.head !== of.headFilm)));
-    if (reading && !isOther) byKind.set(name, [...(byKind.get(name) ?? []), reading]);
+    const of = inItNow.get(name);
+    // What is in it by now is another slope; a kind that is no more has none.
+    if (reading && of && !isOfOther({ of }, figureAt(plan, place)))
+      byKind.set(name, [...(byKind.get(name) ?? []), reading]);
   });
   return Object.fromEntries(
     [...byKind].map(([name, readings]) => {

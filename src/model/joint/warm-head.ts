@@ -19,6 +19,9 @@ export type WarmHead =
     }
   | { readonly is: 'unknown' };
 
+/** Where nobody read the air, °C. */
+export const USUAL_AIR_C = 20;
+
 /** So much of the clamp load a head may cost by not being cold. */
 export const COLD_LOSS = 0.02;
 

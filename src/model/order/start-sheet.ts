@@ -4,9 +4,12 @@ import { START_CHECKS, type StartCheck } from './start-checks';
 
 const DAY_MS = 86_400_000;
 
+/** After so many days the oil has drained from its galleries. */
+export const OIL_DRAINS_DAYS = 30;
+
 /** After so many days it is looked at again: oil drains away, fuel goes stale, and what holds for a day holds for one. */
 const KEEPS_DAYS: Readonly<Partial<Record<StartCheck, number>>> = {
-  primed: 30,
+  primed: OIL_DRAINS_DAYS,
   fuel: 30,
   turned: 30,
   extinguisher: 1,

@@ -61,6 +61,25 @@ describe('a joint’s own slope from its last pass', () => {
     expect(slopesSeen({ joint: head })).toEqual({});
   });
 
+  test('of a kind goes by what is in that kind now; of one that is no more there is none', () => {
+    const kind = { name: 'long', places: [0], fields: { ...head }, detail: { ...head.detail, kinds: [] } };
+    const ofKind = { ...plan, name: 'long', places: [0] };
+    const made = round(() => 24);
+    const final = {
+      ...made,
+      tightening: { ...made.tightening, plan: { ...plan, kinds: [ofKind] } },
+    } as unknown as typeof made;
+    const withKinds = (kinds: readonly unknown[]) =>
+      ({ ...head, detail: { ...head.detail, kinds } }) as unknown as typeof head;
+    expect(slopesSeen({ joint: withKinds([kind]), final }).long).toMatchObject({ nuts: 1 });
+    expect(slopesSeen({ joint: withKinds([]), final })).not.toHaveProperty('long');
+    const other = {
+      ...kind,
+      fields: { ...kind.fields, todayFilm: head.todayFilm === 'dry-bare' ? 'oil' : 'dry-bare' },
+    };
+    expect(slopesSeen({ joint: withKinds([other]), final })).not.toHaveProperty('long');
+  });
+
   test('is none of what is in it by now, where that is another lubricant', () => {
     const other = { ...head, todayFilm: head.todayFilm === 'dry-bare' ? 'engine-oil' : 'dry-bare' };
     expect(slopesSeen({ joint: other, final: round(() => 24) })).toEqual({});

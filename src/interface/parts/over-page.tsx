@@ -4,23 +4,25 @@ import '@mantine/core/styles/ModalBase.css';
 import '@mantine/core/styles/Modal.css';
 import { Modal } from '@mantine/core';
 import type { ReactNode } from 'react';
-import dialog from './keys-dialog.module.css';
+import styles from './over-page.module.css';
 
 interface Props {
+  readonly title: string;
+  readonly size: 'lg' | 'xl';
   readonly opened: boolean;
   readonly onClose: () => void;
   readonly children: ReactNode;
 }
 
-/** Reads a figure from anywhere, over the page. */
-export const ReadingDialog = ({ opened, onClose, children }: Props) => (
+/** What opens over a page, and goes away by Escape or its key. */
+export const OverPage = ({ title, size, opened, onClose, children }: Props) => (
   <Modal
     opened={opened}
     onClose={onClose}
-    title="Read a figure"
+    title={title}
     shadow="none"
-    size="xl"
-    classNames={{ title: dialog.title, content: dialog.content, header: dialog.content }}
+    size={size}
+    classNames={{ title: styles.title, content: styles.content, header: styles.content }}
     closeButtonProps={{ 'aria-label': 'Close' }}
   >
     {children}

@@ -1,4 +1,5 @@
 // How long the server takes for every screen on a shop of twenty years: `npm run demo:big`, then `npm run bench:screens`.
+import SqliteDatabase from 'better-sqlite3';
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
@@ -39,6 +40,11 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
 const TIMES = 15;
 const port = Number(process.env.PORT ?? 4631);
 const address = `http://127.0.0.1:${port}`;
+// What another edition worked out is void: as it is after the program was made anew.
+const file = new SqliteDatabase(join(folder, 'shop.sqlite'));
+file.prepare('DELETE FROM engine_summary').run();
+file.close();
+
 const server = spawn(process.execPath, ['scripts/server.mjs'], {
   stdio: 'ignore',
   env: {
@@ -67,7 +73,12 @@ try {
     await pause(50);
   }
   const first = await ask('/');
-  console.log(`first page after a new build: ${(first.ms / 1000).toFixed(1)} s`);
+  console.log(`first page after a new edition: ${(first.ms / 1000).toFixed(1)} s`);
+  const beside = await ask('/');
+  // Whoever asks for the calendar waits until it is known of every engine what it waits for.
+  const all = await ask('/api/calendar');
+  console.log(`the second, while the others are worked out behind it: ${(beside.ms / 1000).toFixed(1)} s`);
+  console.log(`known of every engine after ${((first.ms + beside.ms + all.ms) / 1000).toFixed(1)} s`);
   console.log('screen              status  median ms  worst ms      kB');
   for (const [name, path] of SCREENS) {
     await ask(path);

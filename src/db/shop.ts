@@ -30,6 +30,9 @@ export function openShop(file: string) {
   // Lines take their writer's initials from the file's own function, so that no way of writing one forgets them.
   let writer = '';
   db.function('who', () => writer);
+  const marked = db.prepare<[], { readonly own: number; readonly others: number }>(
+    'SELECT total_changes() AS own, data_version AS others FROM pragma_data_version',
+  );
   return {
     file,
     /** Does some work in somebody's name: every line written in it has these initials. */
@@ -69,6 +72,15 @@ export function openShop(file: string) {
       } catch (error) {
         throw troubleOf(error, file) ?? error;
       }
+    },
+    /**
+     * The same for as long as nothing is written to the file, here or by another program; undefined within a
+     * transaction, which may yet be taken back.
+     */
+    mark: (): string | undefined => {
+      if (db.inTransaction) return undefined;
+      const { own, others } = marked.get() as { readonly own: number; readonly others: number };
+      return `${own} ${others}`;
     },
     close: () => db.close(),
     db,

@@ -55,7 +55,7 @@ describe('an engine', () => {
     expect((await refusedWhole(shop, () => addEngineAction({ ...ENGINE, ...part }))).field).toBe(field);
   });
   test('is put aside for a reason, and brought back as it was', async () => {
-    const asideIn = () => shop.summaries.stamped('x').find(({ engineId }) => engineId === 'demo-norrhem')?.aside;
+    const asideIn = () => shop.summaries.stamped().find(({ engineId }) => engineId === 'demo-norrhem')?.aside;
     const engineId = 'demo-norrhem';
     expect((await refusedWhole(shop, () => putAsideAction({ engineId, reason: ' ' }))).field).toBe('reason');
     expect((await refusedWhole(shop, () => putAsideAction({ engineId: 'none', reason: 'sold' }))).code).toBe(

@@ -93,7 +93,7 @@ describe('the file itself', () => {
       }
   });
   test('a source altered stamps every engine it stands in the book of, each with a stamp of its own', () => {
-    const stamps = () => new Map(shop.summaries.stamped('x').map(({ engineId, stamp }) => [engineId, stamp]));
+    const stamps = () => new Map(shop.summaries.stamped().map(({ engineId, stamp }) => [engineId, stamp]));
     shop.book.linkSource('demo-norrhem', 'demo-fourteen-service');
     const before = stamps();
     const source = shop.book.findSource('demo-fourteen-service');

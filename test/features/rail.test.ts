@@ -1,16 +1,20 @@
 import { describe, expect, jest, test } from '@jest/globals';
-import { engineSummaries } from '@/db/reads/engine-summaries';
-import type { Shop } from '@/db/shop';
+import { beingWorkedOut, engineSummaries } from '@/db/reads/engine-summaries';
+import { openShop, type Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
+import { dueLines } from '@/features/engine/due';
 import { engineTags, onStands } from '@/features/engine/queries';
 import { waitLine } from '@/features/engine/wait-line';
+import { BEING_WORKED_OUT, UNREADABLE } from '@/model/engine/engine-summary';
 import { waitsOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
+import { EDITION } from '@/server/edition';
 import { keptRows } from '@/server/kept-rows';
+import { workOutRest } from '@/server/work-out-rest';
 import { freshTightening, rowsNamed, stateNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const AT = '2026-05-16T14:30:00.000Z';
-const stamps = (shop: Shop) => new Map(shop.summaries.stamped('any').map(({ engineId, stamp }) => [engineId, stamp]));
+const stamps = (shop: Shop) => new Map(shop.summaries.stamped().map(({ engineId, stamp }) => [engineId, stamp]));
 const latest = (shop: Shop) => [...stamps(shop)].sort((a, b) => b[1] - a[1])[0]?.[0];
 const told = (shop: Shop, edition: string) =>
   engineTags(onStands(engineSummaries(shop, edition, (id) => rowsNamed(shop, id))), Date.now()).map(
@@ -102,19 +106,27 @@ const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Sh
 
 describe('what the engines wait for, kept between pages', () => {
   const shop = yardShop();
+  const keptBy = (own: Shop, edition: string) =>
+    own.summaries.keptAfter(0, edition).filter(({ body }) => body !== undefined).length;
   test('is worked out once, and read after that', () => {
-    expect(shop.summaries.stamped('first').every(({ body }) => body === undefined)).toBe(true);
-    expect(told(shop, 'first')).toEqual(afresh(shop));
-    expect(shop.summaries.stamped('first').every(({ body }) => body !== undefined)).toBe(true);
+    expect(keptBy(shop, 'first')).toBe(0);
+    const anew = afresh(shop);
+    expect(told(shop, 'first')).toEqual(anew);
+    expect(keptBy(shop, 'first')).toBe(3);
     const joints = jest.spyOn(shop.joints, 'ofEngine');
     expect(told(shop, 'first')).toHaveLength(3);
-    expect(joints).not.toHaveBeenCalled();
+    const again = openShop(shop.file);
+    const jointsAgain = jest.spyOn(again.joints, 'ofEngine');
+    expect(told(again, 'first')).toEqual(anew);
+    expect([joints.mock.calls.length, jointsAgain.mock.calls.length]).toEqual([0, 0]);
     joints.mockRestore();
+    again.close();
   });
   test('another edition of the program trusts nothing of it', () => {
     told(shop, 'first');
-    expect(shop.summaries.stamped('second').every(({ body }) => body === undefined)).toBe(true);
+    expect(keptBy(shop, 'second')).toBe(0);
     expect(told(shop, 'second')).toEqual(afresh(shop));
+    expect(keptBy(shop, 'second')).toBe(3);
   });
   test.each(WRITES)('%s makes %s the latest, and leaves the others as they were', (_, engine, write) => {
     const before = stamps(shop);
@@ -169,6 +181,79 @@ describe('what the engines wait for, kept between pages', () => {
     expect(told(locked, 'first')).toEqual(afresh(locked));
     expect([keep.mock.calls.length, warn.mock.calls.length]).toEqual([1, 1]);
     warn.mockRestore();
+  });
+});
+
+describe('a shop of many engines after a new edition', () => {
+  const filled = () => {
+    const own = yardShop();
+    const [first] = own.engines.all();
+    if (!first) throw new Error('no engine');
+    for (let n = 0; n < 20; n++) own.engines.add({ ...first, id: `more-${n}`, name: `More ${n}` });
+    return own;
+  };
+  const summaries = (own: Shop) => engineSummaries(own, EDITION, (id) => rowsNamed(own, id));
+  test('shows those worked on last, and says of the others that nothing is known of them', () => {
+    const own = filled();
+    const first = summaries(own);
+    expect([first.length, beingWorkedOut(first)]).toEqual([23, 11]);
+    const known = first.filter(({ summary }) => summary !== BEING_WORKED_OUT).map(({ engineId }) => engineId);
+    expect(new Set(known)).toEqual(new Set(Array.from({ length: 12 }, (_, n) => `more-${n + 8}`)));
+    expect(dueLines(first, [], Date.parse(YARD_NOW))).toEqual([]);
+    expect(beingWorkedOut(summaries(own))).toBe(11);
+  });
+  test('works the others out behind the page, so that all of it is what it would be afresh', async () => {
+    const own = filled();
+    summaries(own);
+    const work = workOutRest(own);
+    expect(workOutRest(own)).toBe(work);
+    await work;
+    const joints = jest.spyOn(own.joints, 'ofEngine');
+    expect(beingWorkedOut(summaries(own))).toBe(0);
+    expect(joints).not.toHaveBeenCalled();
+    joints.mockRestore();
+    expect(told(own, EDITION)).toEqual(afresh(own));
+  });
+  test('ends where a file cannot be written, is closed, or an engine cannot be read', async () => {
+    const locked = filled();
+    jest.spyOn(locked.summaries, 'keep').mockImplementation(() => {
+      throw new Error('disk full');
+    });
+    const warn = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+    const told = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    await workOutRest(locked);
+    expect(beingWorkedOut(summaries(locked))).toBe(0);
+    const closed = filled();
+    closed.close();
+    await workOutRest(closed);
+    const damaged = filled();
+    damaged.db.prepare(`UPDATE joint SET detail = 'x' WHERE engine_id = 'demo-norrhem'`).run();
+    await workOutRest(damaged);
+    const all = summaries(damaged);
+    expect(all.filter(({ summary }) => summary === UNREADABLE).map(({ engineId }) => engineId)).toEqual([
+      'demo-norrhem',
+    ]);
+    expect(beingWorkedOut(all)).toBe(0);
+    warn.mockRestore();
+    told.mockRestore();
+  });
+});
+
+describe('the mark of a file', () => {
+  test('is the same until something is written, here or by another program', () => {
+    const own = yardShop();
+    const marks = [own.mark(), own.mark()];
+    own.db.prepare('UPDATE engine SET name = name').run();
+    marks.push(own.mark());
+    const beside = openShop(own.file);
+    marks.push(own.mark());
+    beside.db.prepare('UPDATE engine SET name = name').run();
+    marks.push(own.mark());
+    beside.close();
+    expect(marks[1]).toBe(marks[0]);
+    expect(marks[2]).not.toBe(marks[1]);
+    expect(marks[4]).not.toBe(marks[3]);
+    own.transaction(() => expect(own.mark()).toBeUndefined());
   });
 });
 

@@ -1,5 +1,6 @@
 import { RailOfShop } from './rail-of-shop';
-import { asideEngines } from '@/features/engine/queries';
+import { beingWorkedOut } from '@/db/reads/engine-summaries';
+import { asideEngines, onStands } from '@/features/engine/queries';
 import { dueLines } from '@/features/engine/due';
 import { shelvedWrenches } from '@/features/shelves/queries';
 import { standsPage } from '@/features/engine/stands-page';
@@ -31,6 +32,7 @@ export default async function StandsPage({ searchParams }: Props) {
       <RailOfShop />
       <StandsScreen
         due={dueLines(summaries, shelvedWrenches(shelvesOnce(shop), now), now)}
+        unknown={beingWorkedOut(onStands(summaries))}
         stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, now)}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}

@@ -1,16 +1,18 @@
 import { engineStateOf, type EngineRows } from '@/model/engine/engine-rows';
-import { UNREADABLE, summaryOf, type EngineSummary } from '@/model/engine/engine-summary';
+import { BEING_WORKED_OUT, UNREADABLE, summaryOf, type EngineSummary } from '@/model/engine/engine-summary';
 import type { StampedEngine, Worked } from '../repositories/engine-summary-repository';
 import type { Shop } from '../shop';
 import { troubleOf } from '../trouble';
 
-export type SummarizedEngine = Omit<StampedEngine, 'body'> & { readonly summary: EngineSummary };
+export interface SummarizedEngine extends StampedEngine {
+  readonly summary: EngineSummary;
+}
 
 /** A page is shown whether or not it could be kept for the next one. */
-function keepIfWritable(shop: Shop, build: string, worked: readonly Worked[]): void {
+function keepIfWritable(shop: Shop, edition: string, worked: readonly Worked[]): void {
   if (worked.length === 0) return;
   try {
-    shop.summaries.keep(build, worked);
+    shop.summaries.keep(edition, worked);
   } catch (error) {
     console.warn('What the engines wait for could not be kept:', error);
   }
@@ -32,40 +34,78 @@ function readable(shop: Shop, work: () => EngineSummary | undefined): EngineSumm
   }
 }
 
-/** As it was taken out of its text the last time, by engine: a page asks for those of the whole shop. */
-const taken = new WeakMap<Shop, Map<string, { readonly body: string; readonly summary: EngineSummary }>>();
+/** As it was worked out or read the last time, by engine: a page asks for those of the whole shop. */
+interface Mind {
+  readonly edition: string;
+  readonly engines: Map<string, { readonly stamp: number; readonly summary: EngineSummary }>;
+  /** What stands at or under it is in mind. */
+  upTo: number;
+}
 
-function summaryIn(shop: Shop, engineId: string, body: string): EngineSummary {
-  const known = taken.get(shop) ?? new Map<string, { readonly body: string; readonly summary: EngineSummary }>();
-  taken.set(shop, known);
-  const last = known.get(engineId);
-  if (last?.body === body) return last.summary;
-  const summary = JSON.parse(body) as EngineSummary;
-  known.set(engineId, { body, summary });
-  return summary;
+const minds = new WeakMap<Shop, Mind>();
+
+function mindOf(shop: Shop, edition: string): Mind {
+  const known = minds.get(shop);
+  if (known?.edition === edition && !shop.db.inTransaction) return known;
+  const empty: Mind = { edition, engines: new Map(), upTo: 0 };
+  // What a transaction writes may yet be taken back, and its stamp given again to other rows.
+  if (!shop.db.inTransaction) minds.set(shop, empty);
+  return empty;
+}
+
+/** Every engine; what the file keeps of those that are not in mind as they stand now is brought to it. */
+function stampedIn(shop: Shop, mind: Mind): readonly StampedEngine[] {
+  return shop.summaries.keptAfter(mind.upTo, mind.edition).map(({ body, ...engine }) => {
+    if (body !== undefined)
+      mind.engines.set(engine.engineId, { stamp: engine.stamp, summary: JSON.parse(body) as EngineSummary });
+    return engine;
+  });
+}
+
+/** So many are worked out while a page waits for them; an engine of twenty joints takes about a twelfth of a second. */
+const LATEST = 12;
+
+interface Asked {
+  /** Of the engines written of last: those that hang on the rail are always among them. */
+  readonly latest?: number;
+  /** Of those of which nothing is known yet, whichever they are. */
+  readonly more?: number;
 }
 
 /**
- * What each engine's tag and strip say, in one query: as it was last worked out where no row of the engine was written
- * since, else worked out now from its rows and kept.
+ * What each engine's tag and strip say: as it was last worked out where no row of the engine was written since, else
+ * worked out now from its rows and kept. Where it is so of more than a few, as after a new edition of the program, the
+ * others are said to be `BEING_WORKED_OUT`: whoever asks goes on with them.
  */
 export function engineSummaries(
   shop: Shop,
-  build: string,
+  edition: string,
   rowsOf: (engineId: string) => EngineRows | undefined,
+  { latest = LATEST, more = 0 }: Asked = {},
 ): readonly SummarizedEngine[] {
+  const mind = mindOf(shop, edition);
+  const engines = stampedIn(shop, mind);
+  const isStale = ({ engineId, stamp }: StampedEngine) => mind.engines.get(engineId)?.stamp !== stamp;
+  const byStamp = [...engines].sort((a, b) => b.stamp - a.stamp);
+  const now = [...byStamp.slice(0, latest).filter(isStale), ...byStamp.slice(latest).filter(isStale).slice(0, more)];
   const worked: Worked[] = [];
-  const summaries = shop.summaries.stamped(build).flatMap(({ body, ...engine }): readonly SummarizedEngine[] => {
-    if (body !== undefined) return [{ ...engine, summary: summaryIn(shop, engine.engineId, body) }];
+  for (const { engineId, stamp } of now) {
     const summary = readable(shop, () => {
-      const rows = rowsOf(engine.engineId);
+      const rows = rowsOf(engineId);
       return rows && summaryOf(engineStateOf(rows));
     });
-    if (!summary) return [];
-    if (summary === UNREADABLE) return [{ ...engine, summary }];
-    worked.push({ engineId: engine.engineId, stamp: engine.stamp, body: JSON.stringify(summary) });
-    return [{ ...engine, summary }];
-  });
-  keepIfWritable(shop, build, worked);
-  return summaries;
+    if (!summary) continue;
+    mind.engines.set(engineId, { stamp, summary });
+    if (summary !== UNREADABLE) worked.push({ engineId, stamp, body: JSON.stringify(summary) });
+  }
+  keepIfWritable(shop, edition, worked);
+  if (!engines.some(isStale)) mind.upTo = byStamp[0]?.stamp ?? 0;
+  return engines.map((engine) => ({
+    ...engine,
+    summary: (isStale(engine) ? undefined : mind.engines.get(engine.engineId)?.summary) ?? BEING_WORKED_OUT,
+  }));
 }
+
+/** The engines of which nothing is known yet. */
+export const beingWorkedOut = (engines: readonly SummarizedEngine[]): number =>
+  engines.filter(({ summary }) => summary === BEING_WORKED_OUT).length;

@@ -1,6 +1,7 @@
 import { Link } from '@/interface/parts/link';
 import type { ReactNode } from 'react';
 import { Notice, Screen } from '@/interface/parts/screen';
+import { BeingWorkedOut } from '@/interface/shell/being-worked-out';
 import { fullTime } from '@/interface/figures/times';
 import styles from './due-list.module.css';
 import type { DueLine } from './due';
@@ -13,10 +14,13 @@ const MOST = 100;
 /** Everything over all engines that is due, waits, is on order, is out, or is overdue. */
 export const DueScreen = ({
   lines,
+  unknown,
   now,
   calendar,
 }: {
   readonly lines: readonly DueLine[];
+  /** So many engines are not in it yet. */
+  readonly unknown: number;
   readonly now: number;
   readonly calendar: ReactNode;
 }) => (
@@ -31,7 +35,12 @@ export const DueScreen = ({
     }
   >
     <p className={styles.printed}>As it stood on {fullTime(now)}</p>
-    {lines.length === 0 ? <Notice kind="done">Nothing is due.</Notice> : <DueList lines={lines.slice(0, MOST)} />}
+    {unknown > 0 && <BeingWorkedOut engines={unknown} />}
+    {lines.length > 0 ? (
+      <DueList lines={lines.slice(0, MOST)} />
+    ) : (
+      unknown === 0 && <Notice kind="done">Nothing is due.</Notice>
+    )}
     {lines.length > MOST && <p className="soft">{lines.length - MOST} more stand on the sheets of their engines.</p>}
     <div className={styles.unprinted}>{calendar}</div>
   </Screen>

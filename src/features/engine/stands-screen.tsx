@@ -1,6 +1,7 @@
 import { Link } from '@/interface/parts/link';
 import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
+import { BeingWorkedOut } from '@/interface/shell/being-worked-out';
 import { AsideList } from './aside';
 import type { DueLine } from './due';
 import { DueList } from './due-list';
@@ -15,6 +16,8 @@ const FIRST = 6;
 interface Props {
   readonly stands: StandsPage;
   readonly due: readonly DueLine[];
+  /** Of so many engines it is not known yet what is due. */
+  readonly unknown: number;
   readonly aside: readonly AsideEngine[];
   /** What an empty shop offers beside an engine of one's own. */
   readonly demonstration: React.ReactNode;
@@ -24,7 +27,7 @@ interface Props {
 }
 
 /** Every stand of the shop; in an empty one, where to begin. A figure can be read at the side at any time. */
-export const StandsScreen = ({ stands, due, aside, demonstration, reckoner, shelf }: Props) => (
+export const StandsScreen = ({ stands, due, unknown, aside, demonstration, reckoner, shelf }: Props) => (
   <div className={styles.frame}>
     <Screen
       title={stands.engines > 0 ? 'On the stands' : aside.length > 0 ? 'No engine on a stand' : 'An empty shop'}
@@ -44,6 +47,7 @@ export const StandsScreen = ({ stands, due, aside, demonstration, reckoner, shel
         </span>
       }
     >
+      {unknown > 0 && <BeingWorkedOut engines={unknown} />}
       {due.length > 0 && (
         <Section title="Due">
           <DueList lines={due.slice(0, FIRST)} />

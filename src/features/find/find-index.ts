@@ -125,7 +125,7 @@ const MANY = 20;
 async function engineIndex(shop: Shop): Promise<MiniSearch<Entry>> {
   const own: Kept = kept.get(shop) ?? { index: newIndex(), stamps: new Map(), keys: new Map() };
   kept.set(shop, own);
-  const now = new Map(shop.summaries.stamped('').map(({ engineId, stamp, name }) => [engineId, { stamp, name }]));
+  const now = new Map(shop.summaries.stamped().map(({ engineId, stamp, name }) => [engineId, { stamp, name }]));
   const changed = [...now].filter(([id, { stamp }]) => own.stamps.get(id) !== stamp);
   const gone = [...own.stamps.keys()].filter((id) => !now.has(id));
   for (const id of [...gone, ...changed.map(([one]) => one)]) {

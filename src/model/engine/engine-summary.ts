@@ -44,16 +44,24 @@ export const summaryOf = (state: EngineState): EngineSummary => ({
 
 const NOTHING: Progress = { done: 0, total: 0 };
 
+const UNKNOWN: EngineSummary['progress'] = {
+  book: NOTHING,
+  joints: NOTHING,
+  fits: NOTHING,
+  order: NOTHING,
+  tighten: NOTHING,
+  'run-in': NOTHING,
+  record: NOTHING,
+};
+
 /** What is said of an engine whose rows cannot be read. */
 export const UNREADABLE: EngineSummary = {
   waits: [{ state: 'stop', waitsFor: 'a look: its record cannot be read', to: { at: 'joints' } }],
-  progress: {
-    book: NOTHING,
-    joints: NOTHING,
-    fits: NOTHING,
-    order: NOTHING,
-    tighten: NOTHING,
-    'run-in': NOTHING,
-    record: NOTHING,
-  },
+  progress: UNKNOWN,
+};
+
+/** What is said of an engine until it is worked out what it waits for: nothing is known of it, so nothing is due. */
+export const BEING_WORKED_OUT: EngineSummary = {
+  waits: [{ state: 'rest', waitsFor: 'being worked out', to: { at: 'joints' } }],
+  progress: UNKNOWN,
 };

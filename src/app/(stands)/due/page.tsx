@@ -3,7 +3,9 @@ import { RailOfShop } from '../rail-of-shop';
 import { CalendarPart } from '@/features/engine/calendar-part';
 import { keptCalendar } from '@/features/engine/calendar';
 import { DueScreen } from '@/features/engine/due-screen';
+import { beingWorkedOut } from '@/db/reads/engine-summaries';
 import { dueLines } from '@/features/engine/due';
+import { onStands } from '@/features/engine/queries';
 import { shelvedWrenches } from '@/features/shelves/queries';
 import { nowMs } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
@@ -14,11 +16,13 @@ export const metadata: Metadata = { title: 'Due' };
 export default async function DuePage() {
   const shop = await currentShop();
   const now = nowMs();
+  const engines = summariesOnce(shop);
   return (
     <>
       <RailOfShop />
       <DueScreen
-        lines={dueLines(summariesOnce(shop), shelvedWrenches(shelvesOnce(shop), now), now)}
+        lines={dueLines(engines, shelvedWrenches(shelvesOnce(shop), now), now)}
+        unknown={beingWorkedOut(onStands(engines))}
         now={now}
         calendar={<CalendarPart secret={keptCalendar(shop).calendar.secret} />}
       />

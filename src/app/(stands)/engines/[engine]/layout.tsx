@@ -6,7 +6,7 @@ import { stopsOf } from '@/features/engine/queries';
 import { OwnUnit } from '@/interface/figures/preferences';
 import { currentShop } from '@/server/current-shop';
 import { engineAt, type EngineParams } from '@/server/engine-at';
-import { engineOnce, summariesOnce } from '@/server/request-reads';
+import { engineOnce, summariesOnce, summaryOnce } from '@/server/request-reads';
 import { OrderStrip } from '@/interface/shell/order-strip';
 import { WorkingMargin, WorkingProvider } from '@/interface/shell/working-margin';
 import styles from '@/interface/shell/engine-frame.module.css';
@@ -20,6 +20,7 @@ export async function generateMetadata({ params }: EngineParams): Promise<Metada
 export default async function EngineLayout({ params, children }: EngineParams & { readonly children: ReactNode }) {
   const { shop, engine } = await engineAt(params);
   const own = summariesOnce(shop).find(({ engineId }) => engineId === engine.id);
+  const summary = summaryOnce(shop, engine.id);
   return (
     <>
       <RailOfShop engine={engine.id} />
@@ -27,7 +28,7 @@ export default async function EngineLayout({ params, children }: EngineParams & 
         <WorkingProvider>
           <div className={styles.frame}>
             {own?.aside && <AsideNotice engine={{ id: engine.id, name: engine.name, ...own.aside }} />}
-            {own && <OrderStrip stops={stopsOf(engine.id, own.summary)} />}
+            {summary && <OrderStrip stops={stopsOf(engine.id, summary)} />}
             {children}
             <WorkingMargin />
           </div>

@@ -1,9 +1,9 @@
 // How long the server takes for every screen on a shop of twenty years: `npm run demo:big`, then `npm run bench:screens`.
-import SqliteDatabase from 'better-sqlite3';
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
+import { openShop } from '@/db/shop';
 
 const folder = join(process.env.SPANNER_DATA ?? 'data', 'big');
 if (!existsSync(join(folder, 'shop.sqlite'))) {
@@ -41,9 +41,9 @@ const TIMES = 15;
 const port = Number(process.env.PORT ?? 4631);
 const address = `http://127.0.0.1:${port}`;
 // What another edition worked out is void: as it is after the program was made anew.
-const file = new SqliteDatabase(join(folder, 'shop.sqlite'));
-file.prepare('DELETE FROM engine_summary').run();
-file.close();
+const shop = openShop(join(folder, 'shop.sqlite'));
+shop.db.prepare('DELETE FROM engine_summary').run();
+shop.close();
 
 const server = spawn(process.execPath, ['scripts/server.mjs'], {
   stdio: 'ignore',

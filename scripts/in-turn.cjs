@@ -3,9 +3,12 @@
 /** Costs the thread next to nothing, or stays open for hours. */
 const FREE = [/^\/_next\/static\//, /^\/api\/instruments\/stream$/];
 
-/** Each with how many of it may be under way. What waits for the reckoner's own thread keeps no page waiting. */
+/**
+ * Each with how many of it may be under way. Pulls of several benches are written together. What waits for the reckoner's own thread keeps no page
+ * waiting.
+ */
 const LANES = [
-  { pattern: /^\/api\/tightenings\//, most: 1, goesFirst: true },
+  { pattern: /^\/api\/tightenings\//, most: 16, goesFirst: true },
   { pattern: /^\/api\/reckon$/, most: 2, goesFirst: false },
   { pattern: /^/, most: 2, goesFirst: false },
 ];

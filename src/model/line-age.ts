@@ -1,3 +1,4 @@
+import type { Problem } from '@/model/result';
 import { sentNumber } from '@/model/typed-number';
 
 const MS_PER_YEAR = 365.25 * 86_400_000;
@@ -17,6 +18,12 @@ export interface Recorded {
   readonly isNew: boolean;
   readonly at: string;
   readonly recordedAt: string;
+}
+
+/** What became of lines that were sent together: those written, and why the one after them was refused. */
+export interface RecordedTogether {
+  readonly recorded: readonly Recorded[];
+  readonly refused?: Problem;
 }
 
 // A clock that is set by the network moves by less.

@@ -190,7 +190,11 @@ test('with the network gone for twenty pulls and back, each is on disk once, in 
   await expect(page.getByRole('alert').filter({ hasText: 'not on disk yet' })).toBeVisible();
   const stood = await place.textContent();
   await page.unroute('**/events');
+  let sent = 0;
+  page.on('request', (request) => (sent += Number(request.method() === 'POST' && request.url().endsWith('/events'))));
   await expect(page.locator('[data-pending]')).toHaveCount(0, { timeout: 30_000 });
+  // What waited is sent together.
+  expect(sent).toBeLessThanOrEqual(2);
   const shop = openShop(join(bench.folder, 'demonstration.sqlite'));
   const events = shop.tightenings.events('large-round');
   shop.close();

@@ -55,12 +55,12 @@ describe('what comes at once', () => {
     expect(begun).toEqual(['a', 'b', 'pull', 'c', 'd']);
   });
 
-  test('pulls follow one another', () => {
-    const first = comes(PULL, '1');
-    comes(PULL, '2');
-    expect(begun).toEqual(['1']);
-    first.answered();
-    expect(begun).toEqual(['1', '2']);
+  test('pulls of several benches are let in together, so that they are written together', () => {
+    const pulls = Array.from({ length: 18 }, (_, n) => comes(PULL, `${n}`));
+    expect(begun).toHaveLength(16);
+    pulls[5]?.answered();
+    expect(begun.at(-1)).toBe('16');
+    expect(begun).toHaveLength(17);
   });
 
   test('what is being reckoned keeps no page waiting', () => {

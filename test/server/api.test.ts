@@ -135,6 +135,15 @@ describe('the bench', () => {
       result: { ...first.result, isNew: false },
     });
   });
+  test('lines that follow one another are taken together; what cannot stand is told beside those written', async () => {
+    const lines = [8, 3].map((step) => ({ ...line, id: `together-at-${step}`, step }));
+    const answer = await post(path, JSON.stringify(lines));
+    expect(answer.status).toBe(200);
+    expect(await answer.json()).toMatchObject({
+      ok: true,
+      result: { recorded: [{ id: 'together-at-8', isNew: true }], refused: { code: 'out-of-turn' } },
+    });
+  });
   test('an unknown tightening is not found', async () =>
     expect((await post('/api/tightenings/none/events', JSON.stringify(line))).status).toBe(404));
 });

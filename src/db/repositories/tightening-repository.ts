@@ -6,12 +6,14 @@ import { assertReadingStands, assertReadOnce, readAlready } from '@/model/joint/
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { json, table, type Row } from '../table';
+import { readOnce } from '../read-once';
 
 const TIGHTENING = table<Tightening>('tightening', {
   id: 'id',
   jointId: 'joint_id',
   purpose: 'purpose',
-  plan: json('plan', PLAN_JSON),
+  // Every line of a round asks for its plan, and rounds of one joint mostly have the same.
+  plan: json('plan', { ...PLAN_JSON, read: readOnce(PLAN_JSON.read) }),
   startedAt: 'started_at',
 });
 

@@ -4,7 +4,8 @@ import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { assertWorkedWith } from '@/server/assert-worked-with';
 import { nowMs } from '@/server/clock';
-import { madeAt, type Recorded } from '@/model/line-age';
+import { madeAt, type Recorded, type RecordedTogether } from '@/model/line-age';
+import { MOST_TOGETHER } from '@/model/most-together';
 import { problemOf, problemOfThrown } from '@/server/problem';
 import { ok, type Result, fail } from '@/model/result';
 import { validateEvent } from './event-schema';
@@ -66,6 +67,22 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Re
   } catch (thrown) {
     return fail(problemOfThrown(thrown));
   }
+}
+
+/**
+ * Writes lines of the bench one after another, each as if it had come by itself. A pull rests on those before it: none
+ * is looked at after one that was refused.
+ */
+export function recordEvents(shop: Shop, tighteningId: string, bodies: readonly unknown[]): Result<RecordedTogether> {
+  if (bodies.length > MOST_TOGETHER)
+    return fail({ code: 'too-many', message: `At most ${MOST_TOGETHER} lines are taken at once.` });
+  const recorded: Recorded[] = [];
+  for (const body of bodies) {
+    const outcome = recordEvent(shop, tighteningId, body);
+    if (!outcome.ok) return ok({ recorded, refused: outcome.error });
+    recorded.push(outcome.result);
+  }
+  return ok({ recorded });
 }
 
 /** Every line written so far. */

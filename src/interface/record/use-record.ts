@@ -1,6 +1,7 @@
 'use client';
 
-import type { Recorded } from '@/model/line-age';
+import type { Recorded, RecordedTogether } from '@/model/line-age';
+import { MOST_TOGETHER } from '@/model/most-together';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { TroubleCode } from '@/model/trouble-code';
 import type { Result } from '@/model/result';
@@ -40,14 +41,27 @@ async function answerOf<T>(request: () => Promise<Response>): Promise<Result<T> 
 }
 
 /** A line goes out with its age, not with its hour: what this device's clock says is nobody else's business. */
-const post = (address: string, { at, ...line }: Timed) =>
-  answerOf<Recorded>(() =>
+const aged = ({ at, ...line }: Timed) => ({ ...line, age_ms: Math.max(0, Date.now() - Date.parse(at)) });
+
+const post = <T>(address: string, body: object) =>
+  answerOf<T>(() =>
     fetch(address, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ ...line, age_ms: Math.max(0, Date.now() - Date.parse(at)) }),
+      body: JSON.stringify(body),
     }),
   );
+
+/** Sends the first line, or all that wait together; undefined where nothing answers. */
+async function sent(address: string, lines: readonly Timed[]): Promise<RecordedTogether | undefined> {
+  const [first] = lines;
+  if (lines.length > 1) {
+    const outcome = await post<RecordedTogether>(address, lines.map(aged));
+    return outcome && (outcome.ok ? outcome.result : { recorded: [], refused: outcome.error });
+  }
+  const outcome = first && (await post<Recorded>(address, aged(first)));
+  return outcome && (outcome.ok ? { recorded: [outcome.result] } : { recorded: [], refused: outcome.error });
+}
 
 const UNREACHED = 'The last line is not on disk yet: the program on this machine does not answer.';
 const KEPT_HERE = 'It is kept here and sent again.';
@@ -77,41 +91,58 @@ interface Sending<Line> {
   readonly after: AfterRefusal;
 }
 
-/** Sends waiting lines one after another; a line leaves the outbox only when the server has it on disk. */
+/** By its identity: the page may have been read again meanwhile, with the line already in it. */
+function acknowledged<Line extends Timed>({ written, waiting }: Lines<Line>, recorded: readonly Recorded[]) {
+  const times = new Map(recorded.map((one) => [one.id, timesOf(one)]));
+  const known = new Set(written.map(({ id }) => id));
+  return {
+    written: [
+      ...written,
+      ...waiting.flatMap((line) => {
+        const own = times.get(line.id);
+        return own && !known.has(line.id) ? [{ ...line, ...own }] : [];
+      }),
+    ],
+    waiting: waiting.filter(({ id }) => !times.has(id)),
+  };
+}
+
+/**
+ * Sends waiting lines in their order, those that follow one another together; a line leaves the outbox only when the
+ * server has it on disk.
+ */
 function useSending<Line extends Timed>({ address, ready, lines, setLines, after }: Sending<Line>) {
   const { waiting } = lines;
   const [trouble, setTrouble] = useState<string>();
   const [refusal, setRefusal] = useState<string>();
   const [attempt, setAttempt] = useState(0);
   const sending = useRef(false);
+  const queue = useRef(waiting);
+  useEffect(() => {
+    queue.current = waiting;
+  }, [waiting]);
   const first = waiting[0];
   useEffect(() => {
     if (!ready || !first || sending.current) return;
     sending.current = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const again = () => setAttempt((n) => n + 1);
-    void post(address, first).then(async (outcome) => {
+    void sent(address, queue.current.slice(0, after === 'stop' ? MOST_TOGETHER : 1)).then(async (outcome) => {
       sending.current = false;
-      if (outcome?.ok) {
+      if (outcome?.recorded.length) setLines((before) => acknowledged(before, outcome.recorded));
+      if (outcome && !outcome.refused) {
         setTrouble(undefined);
-        // By its identity: the page may have been read again meanwhile, with the line already in it.
-        setLines(({ written, waiting: rest }) => ({
-          written: written.some(({ id }) => id === first.id)
-            ? written
-            : [...written, { ...first, ...timesOf(outcome.result) }],
-          waiting: rest.filter(({ id }) => id !== first.id),
-        }));
-      } else if (outcome && !KEPT.has(outcome.error.code)) {
+      } else if (outcome?.refused && !KEPT.has(outcome.refused.code)) {
         // Another screen went on meanwhile, or the line cannot stand: what is on disk stands.
         const written = await answerOf<readonly Line[]>(() => fetch(address));
         setTrouble(undefined);
-        setRefusal(`${outcome.error.message} The record was read again.`);
+        setRefusal(`${outcome.refused.message} The record was read again.`);
         setLines((before) => ({
           written: written?.ok ? written.result : before.written,
           waiting: after === 'go-on' ? before.waiting.filter(({ id }) => id !== first.id) : [],
         }));
       } else {
-        setTrouble(outcome ? outcome.error.message : UNREACHED);
+        setTrouble(outcome?.refused ? outcome.refused.message : UNREACHED);
         timer = setTimeout(again, RETRY_MS);
       }
     });

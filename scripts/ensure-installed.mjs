@@ -1,6 +1,7 @@
 // Installs what is missing, and only then; anything it has to say goes to standard error, so that a pipe stays clean.
+// With `--to-serve` what only the tests need is left out.
 import { spawnSync } from 'node:child_process';
-import { existsSync, statSync } from 'node:fs';
+import { existsSync, readFileSync, statSync } from 'node:fs';
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 if (major < 20 || (major === 20 && minor < 19)) {
@@ -11,12 +12,20 @@ if (major < 20 || (major === 20 && minor < 19)) {
 }
 
 const marker = 'node_modules/.package-lock.json';
-const isCurrent = existsSync(marker) && statSync(marker).mtimeMs >= statSync('package-lock.json').mtimeMs;
+const { devDependencies } = JSON.parse(readFileSync('package.json', 'utf8'));
+const isThere = (name) => existsSync(`node_modules/${name}`);
+const toServe = process.argv.includes('--to-serve');
+const isCurrent =
+  existsSync(marker) &&
+  statSync(marker).mtimeMs >= statSync('package-lock.json').mtimeMs &&
+  (toServe || Object.keys(devDependencies).every(isThere));
 if (!isCurrent) {
   console.error('Installing what is missing (a few minutes the first time) …');
   const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
   // Not `npm ci`: it refuses a lockfile written where the registry does not carry every platform's binaries.
-  const { status } = spawnSync(npm, ['install', '--no-save', '--no-audit', '--no-fund'], {
+  // Where the tests were run before, what they need stays.
+  const without = toServe && !isThere('jest') ? ['--omit=dev'] : [];
+  const { status } = spawnSync(npm, ['install', '--no-save', '--no-audit', '--no-fund', ...without], {
     stdio: ['ignore', 2, 2],
     shell: process.platform === 'win32',
   });

@@ -1,6 +1,6 @@
 'use client';
 
-import { IconSearch } from '@tabler/icons-react';
+import { IconSearch } from '@/interface/icons/icons';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { useHotkeys } from '@mantine/hooks';

@@ -1,7 +1,7 @@
 'use client';
 
 import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
-import { IconArrowDown, IconArrowLeft, IconArrowRight, IconArrowUp } from '@tabler/icons-react';
+import { IconArrowDown, IconArrowLeft, IconArrowRight, IconArrowUp } from '@/interface/icons/icons';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { TransformComponent, TransformWrapper, useControls } from 'react-zoom-pan-pinch';
 import type { Position } from '@/core/tightening';

@@ -2,7 +2,7 @@
 
 import { useMantineColorScheme } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
-import { IconBooks, IconContrast2, IconKeyboard, IconRuler2 } from '@tabler/icons-react';
+import { IconBooks, IconContrast2, IconKeyboard, IconRuler2 } from '../icons/icons';
 import { Link } from '@/interface/parts/link';
 import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';

@@ -4,6 +4,7 @@ import { dirname } from 'node:path';
 import { comingOf, hasForeignLog, markAnew, putLogAside, sizeOf } from './log-owner';
 import { MIGRATIONS_FOLDER, assertDigests, migrate, pendingMigrations } from './migrate';
 import { assertShop } from './whose-file';
+import { teachPacking } from './packed-text';
 import { troubleOf } from './trouble';
 
 const BUSY_MS = 4000;
@@ -36,6 +37,7 @@ function open(file: string, folder: string): Database {
   if (hasForeignLog(file)) console.warn(`A log that is not of ${file} was put aside: ${putLogAside(file)}`);
   const isNew = sizeOf(file) === 0;
   const db = new SqliteDatabase(file, { timeout: BUSY_MS, ...counting() });
+  teachPacking(db);
   try {
     if (!isNew) assertShop(db, file);
     const pending = pendingMigrations(db, folder);

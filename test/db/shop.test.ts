@@ -120,7 +120,9 @@ describe('bench lines', () => {
       'UPDATE bench_event SET step = 0',
       'DELETE FROM bench_event',
       'UPDATE leaf SET page = 1',
-      "UPDATE tightening SET plan = '{}'",
+      "UPDATE tightening SET plan_digest = ''",
+      "UPDATE plan SET body = x'00'",
+      'DELETE FROM plan',
       'UPDATE heat_event SET head_c = 1',
       'DELETE FROM heat_event',
     ])

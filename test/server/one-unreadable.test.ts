@@ -12,8 +12,12 @@ test('one plan that cannot be read takes no other engine with it, and its rows c
   const folder = mkdtempSync(join(tmpdir(), 'spanner-unreadable-'));
   const shop = yardShop(join(folder, 'shop.sqlite'));
   const round = longRound(shop, 'round');
-  shop.db.exec('DROP TRIGGER tightening_is_not_altered');
-  shop.db.prepare("UPDATE tightening SET plan = replace(plan, '\"steps\"', '\"st') WHERE id = ?").run(round);
+  shop.db.exec('DROP TRIGGER plan_is_not_altered');
+  shop.db
+    .prepare(
+      "UPDATE plan SET body = packed(replace(unpacked(body), '\"steps\"', '\"st')) WHERE digest = (SELECT plan_digest FROM tightening WHERE id = ?)",
+    )
+    .run(round);
   shop.close();
   const server = await startServer(folder, await freePort());
   const get = async (path: string) => {
@@ -26,8 +30,9 @@ test('one plan that cannot be read takes no other engine with it, and its rows c
     for (const path of ['/engines/demo-fourteen/joints', '/engines/demo-maestrale/record', '/shelves/films'])
       expect([path, (await get(path))[0]]).toEqual([path, 200]);
     const [, rows] = await get('/api/engines/demo-norrhem/rows');
-    const { rows: taken } = JSON.parse(rows) as { rows: Record<string, { id: string; plan?: string }[]> };
-    expect(taken.tightening?.find(({ id }) => id === round)?.plan).toContain('"st');
+    const { rows: taken } = JSON.parse(rows) as { rows: Record<string, Readonly<Record<string, string>>[]> };
+    const damaged = taken.tightening?.find(({ id }) => id === round)?.plan_digest;
+    expect(taken.plan?.find(({ digest }) => digest === damaged)?.body).toContain('"st');
     expect(taken.joint?.length).toBeGreaterThan(1);
     const [, own] = await get('/engines/demo-norrhem/joints');
     expect(own).not.toContain('Main bearing caps');

@@ -13,6 +13,7 @@ const REACHING: Readonly<Record<string, string>> = {
   leaf: OF_ENGINE,
   joint: OF_ENGINE,
   tightening: OF_JOINT,
+  plan: `digest IN (SELECT plan_digest FROM tightening WHERE ${OF_JOINT})`,
   bench_event: `tightening_id IN (SELECT id FROM tightening WHERE ${OF_JOINT})`,
   heat_event: OF_ENGINE,
   bolt_set: OF_JOINT,
@@ -29,11 +30,14 @@ const REACHING: Readonly<Record<string, string>> = {
   note_photo: 'note_id IN (SELECT id FROM note WHERE engine_id = @id)',
 };
 
+/** Everything of a row, but for what no person could read of it. */
+const columnsOf = (table: string): string => (table === 'plan' ? 'digest, clamp_n, unpacked(body) AS body' : '*');
+
 /** An engine's rows as they lie on disk, read by nothing that could refuse them; a table that fails says why. */
 export function salvage(shop: Shop, engineId: string): Readonly<Record<string, unknown>> {
   const rowsOf = (table: string, which: string): unknown => {
     try {
-      return shop.db.prepare(`SELECT * FROM ${table} WHERE ${which}`).all({ id: engineId });
+      return shop.db.prepare(`SELECT ${columnsOf(table)} FROM ${table} WHERE ${which}`).all({ id: engineId });
     } catch (error) {
       return { unreadable: error instanceof Error ? error.message : 'it cannot be read' };
     }

@@ -5,16 +5,31 @@ import { assertFollows, type BenchEvent, type PullOutcome, type PullReading, typ
 import { assertReadingStands, assertReadOnce, readAlready } from '@/model/joint/pull-reading';
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
-import { json, table, type Row } from '../table';
+import { unpacked } from '../packed-text';
 import { readOnce } from '../read-once';
 
-const TIGHTENING = table<Tightening>('tightening', {
-  id: 'id',
-  jointId: 'joint_id',
-  purpose: 'purpose',
-  // Every line of a round asks for its plan, and rounds of one joint mostly have the same.
-  plan: json('plan', { ...PLAN_JSON, read: readOnce(PLAN_JSON.read) }),
-  startedAt: 'started_at',
+interface RoundPlanned {
+  readonly id: string;
+  readonly joint_id: string;
+  readonly purpose: Purpose;
+  readonly digest: string;
+  readonly body: Buffer | null;
+  readonly started_at: string;
+}
+
+// A plan is kept once, however many rounds go by it. A round whose plan is lost is no less a round: reading it fails.
+const COLUMNS = 'tightening.id, joint_id, purpose, plan_digest AS digest, plan.body, started_at';
+const PLAN = 'LEFT JOIN plan ON plan.digest = plan_digest';
+
+// Every line of a round asks for its plan; a text of the same digest is the same text, in whatever file.
+const planOnce = readOnce<TighteningPlan>();
+
+const toTightening = ({ digest, body, ...row }: RoundPlanned): Tightening => ({
+  id: row.id,
+  jointId: row.joint_id,
+  purpose: row.purpose,
+  plan: body === null ? PLAN_JSON.read('') : planOnce(digest, () => PLAN_JSON.read(unpacked(body) ?? '')),
+  startedAt: row.started_at,
 });
 
 interface EventRow {
@@ -132,22 +147,31 @@ interface RoundRow {
 
 // Going-rounds follow one another as they were written: a clock that went back would hide the one under way.
 const prepared = (db: Database) => ({
-  byId: db.prepare<[string], Row>(`SELECT ${TIGHTENING.columns} FROM tightening WHERE id = ?`),
-  ofJoint: db.prepare<[string], Row>(`SELECT ${TIGHTENING.columns} FROM tightening WHERE joint_id = ? ORDER BY rowid`),
-  ofEngine: db.prepare<[string], Row>(
-    `SELECT ${TIGHTENING.columns} FROM joint JOIN tightening ON joint_id = joint.id
+  byId: db.prepare<[string], RoundPlanned>(`SELECT ${COLUMNS} FROM tightening ${PLAN} WHERE tightening.id = ?`),
+  ofJoint: db.prepare<[string], RoundPlanned>(
+    `SELECT ${COLUMNS} FROM tightening ${PLAN} WHERE joint_id = ? ORDER BY tightening.rowid`,
+  ),
+  ofEngine: db.prepare<[string], RoundPlanned>(
+    `SELECT ${COLUMNS} FROM joint JOIN tightening ON joint_id = joint.id ${PLAN}
      WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
   rounds: db.prepare<[string], RoundRow>(
-    `SELECT tightening.id, joint_id, purpose, started_at, json_extract(plan, '$.ladder.band.p50_N') AS clamp_n
-     FROM joint JOIN tightening ON joint_id = joint.id
+    `SELECT tightening.id, joint_id, purpose, started_at, clamp_n
+     FROM joint JOIN tightening ON joint_id = joint.id ${PLAN}
      WHERE engine_id = ? ORDER BY tightening.rowid`,
   ),
   dropUnpulled: db.prepare<[string]>(
     `DELETE FROM tightening WHERE joint_id = ?
      AND NOT EXISTS (SELECT 1 FROM bench_event WHERE tightening_id = tightening.id)`,
   ),
-  insert: db.prepare(TIGHTENING.insert),
+  keepPlan: db.prepare(
+    `INSERT INTO plan (digest, clamp_n, body)
+     VALUES (digest(@plan), json_extract(@plan, '$.ladder.band.p50_N'), packed(@plan)) ON CONFLICT (digest) DO NOTHING`,
+  ),
+  insert: db.prepare(
+    `INSERT INTO tightening (id, joint_id, purpose, plan_digest, started_at)
+     VALUES (@id, @jointId, @purpose, digest(@plan), @startedAt)`,
+  ),
   events: db.prepare<[string], EventRow>(
     `SELECT ${EVENT_COLUMNS} FROM bench_event WHERE tightening_id = ? ORDER BY seq`,
   ),
@@ -209,18 +233,23 @@ export const createTighteningRepository = (db: Database) => {
     sql.insertEvent.run(rowOf(tightening, event, recordedAt));
     return true;
   });
+  const start = db.transaction((tightening: Tightening): void => {
+    const plan = PLAN_JSON.write(tightening.plan);
+    sql.keepPlan.run({ plan });
+    sql.insert.run({ ...tightening, plan });
+  });
   return {
     find: (id: string): Tightening | undefined => {
       const row = sql.byId.get(id);
-      return row && TIGHTENING.fromRow(row);
+      return row && toTightening(row);
     },
-    ofJoint: (jointId: string): readonly Tightening[] => sql.ofJoint.all(jointId).map(TIGHTENING.fromRow),
-    ofEngine: (engineId: string): readonly Tightening[] => sql.ofEngine.all(engineId).map(TIGHTENING.fromRow),
+    ofJoint: (jointId: string): readonly Tightening[] => sql.ofJoint.all(jointId).map(toTightening),
+    ofEngine: (engineId: string): readonly Tightening[] => sql.ofEngine.all(engineId).map(toTightening),
     /** When each going-round of an engine began, without its plan. */
     rounds: (engineId: string): readonly Round[] => sql.rounds.all(engineId).map(toRound),
     /** Drops a joint’s rounds in which nothing was recorded. */
     dropUnpulled: (jointId: string): void => void sql.dropUnpulled.run(jointId),
-    start: (tightening: Tightening): void => void sql.insert.run(TIGHTENING.toRow(tightening)),
+    start,
     events,
     eventsOfEngine: (engineId: string) => byRound(sql.eventsOfEngine.all(engineId)),
     /**

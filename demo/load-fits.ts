@@ -1,4 +1,5 @@
-import { READING_UNITS_MM, cellGroups, type Answers, type Part, type ReadingUnit } from '@/core/fits';
+import { cellGroups, type Answers, type Part } from '@/core/fits';
+import { READING_UNITS_MM, type ReadingUnit } from '@/core/units';
 import type { Fit, FitLine, ReadingBody, Shim } from '@/model/fit/fit';
 import { planOfFit } from '@/model/fit/fit-state';
 import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';

@@ -1,5 +1,4 @@
-import { READING_UNITS_MM, type ReadingUnit } from '@/core/fits';
-import { TORQUE_UNITS, type TorqueUnit } from '@/core/units';
+import { READING_UNITS_MM, type ReadingUnit, TORQUE_UNITS, type TorqueUnit } from '@/core/units';
 
 const LENGTH_UNITS = Object.keys(READING_UNITS_MM) as readonly ReadingUnit[];
 const TEMPERATURE_UNITS = ['°C', '°F'] as const;

@@ -1,4 +1,4 @@
-import type { ReadingUnit } from '@/core/fits';
+import type { ReadingUnit } from '@/core/units';
 import {
   READING_FORMAT,
   READING_VERSION,

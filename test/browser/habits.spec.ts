@@ -379,6 +379,31 @@ test('a bench that lay open and asleep asks at the first press, whatever it show
   await expect(place).toHaveText('Number 4 of 4, stage 2 of 3');
 });
 
+test('what the bench draws later is fetched while the program answers; out of reach before, it says so and goes on', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(bench.address + FACE);
+  await faceAlive(page);
+  const why = page.getByLabel('Why it is passed over; it comes back at the end');
+  const later = page.getByRole('button', { name: 'Later, with a reason' });
+  await page.route('**/*.js', (route) => route.abort());
+  await later.click();
+  await expect(page.getByRole('alert').filter({ hasText: 'does not answer: press again' })).toBeVisible();
+  await expect(why).toHaveCount(0);
+  await page.unroute('**/*.js');
+  await later.click();
+  await expect(why).toBeFocused();
+  // A bench that lay open for a moment has it all: nothing is fetched any more.
+  await page.reload();
+  await faceAlive(page);
+  await page.waitForTimeout(2500);
+  await page.route('**/*.js', (route) => route.abort());
+  await later.click();
+  await expect(why).toBeFocused();
+});
+
 test('one that cannot be reached is passed over with a reason, and comes back when the others are done', async ({
   page,
   bench,

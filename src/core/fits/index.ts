@@ -48,7 +48,7 @@ export {
   type PlaceReading,
   type PlaceResult,
 } from './place';
-export { READING_UNITS_MM, isSigned, readReading, sizeAt20C, type ReadingUnit, type TypedReading } from './reading';
+export { isSigned, readReading, sizeAt20C, type TypedReading } from './reading';
 export { ruleLimits, type ClearanceRule } from './rule';
 export { runout, type Runout } from './runout';
 export { shims, type ShimChoice, type ShimInput } from './shims';

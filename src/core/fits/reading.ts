@@ -1,16 +1,6 @@
 import { readLength } from '@/core/print';
-import { DomainError, INCH_MM, THOU_MM, plainFigure } from '@/core/units';
+import { DomainError, READING_UNITS_MM, plainFigure, type ReadingUnit } from '@/core/units';
 import type { Part } from './conditions';
-
-/** The units in which an instrument is read, in mm. Exact. */
-export const READING_UNITS_MM = {
-  mm: 1,
-  µm: 0.001,
-  in: INCH_MM,
-  thou: THOU_MM,
-  '0.0001 in': THOU_MM / 10,
-} as const;
-export type ReadingUnit = keyof typeof READING_UNITS_MM;
 
 export interface TypedReading {
   readonly typed: string;

@@ -14,6 +14,7 @@ export { torqueUnitFromLetters } from './torque-unit-name';
 export { FORCE_N, FORCE_WORDS, LENGTH_M, LENGTH_WORDS, type ForceWord, type LengthWord } from './unit-words';
 export { convert, imperialNotes } from './convert';
 export { INCH_MM, THOU_MM } from './factors';
+export { READING_UNITS_MM, type ReadingUnit } from './reading-units';
 export { figureWithThousands, plainFigure } from './plain-figure';
 export type { Checked } from './checked';
 export { EXPANSIONS_UM_PER_MK, type ExpandingMetal } from './expansion';

@@ -5,11 +5,11 @@ import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import type { PullOutcome, PullReading } from '@/core/tightening';
 import type { Purpose } from '@/model/joint/tightening';
-import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
 import { agoFrom } from '@/interface/figures/times';
 import { SHEET } from '@/interface/shell/sheet-id';
-import { lineOf, turnNumber } from '@/interface/words/bench-words';
+import { lineOf } from '@/interface/words/bench-words';
 import { callWords } from './call-words';
 import { FaceCall } from './face-call';
 import { FaceDrawing } from './face-drawing';
@@ -19,9 +19,9 @@ import { FaceInstruments, FaceLive } from './face-instruments';
 import { FaceKeyRow } from './face-key-row';
 import { FaceTroubles } from './face-troubles';
 import type { KnownOfPlaces } from './known-of-places';
-import { FaceSlot } from './face-slot';
 import { LOCK_LAST, lockingAt, SLOT_MEETS } from './lock-words';
 import { LookingOn } from './looking-on';
+import { NoSlot, useNoSlot } from './no-slot';
 import type { ChangedSince } from './queries';
 import { movedPull } from './read-words';
 import { say } from './say';
@@ -80,7 +80,7 @@ export function FaceBody(props: FaceBodyProps) {
   const called = isOver ? plan.steps[round.over[0] ?? -1] : step;
   const pulled = called?.kind === 'pull' ? called : undefined;
   const asksSlot = !isOver && pulled?.final === true && lockingAt(props, pulled.position) === 'pin';
-  const [noSlotAt, setNoSlotAt] = useState<number>();
+  const noSlot = useNoSlot(record.count);
   const isRead = pulled !== undefined && plan.care !== 'hand';
   const put = (outcome: PullOutcome, words?: string, reading?: PullReading) =>
     isOver ? record.again(outcome, reading) : step?.kind === 'pull' && record.pull(outcome, words, reading);
@@ -115,8 +115,7 @@ export function FaceBody(props: FaceBodyProps) {
     isLong && round.last
       ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`
       : callWords(plan, round, held, plain, props.known.placeNotes);
-  const isSlotOpen = asksSlot && !isLong && !hold.looksOn && noSlotAt === record.count;
-  const noSlot = () => setNoSlotAt(record.count);
+  const isSlotOpen = asksSlot && !isLong && !hold.looksOn && noSlot.isOpen;
   const meets = (words: string) =>
     heard.held ? heard.decide(heard.held.outcome ?? 'pulled', words) : pull('pulled', words);
   useFaceKeys({
@@ -152,12 +151,7 @@ export function FaceBody(props: FaceBodyProps) {
           ago={agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}
         />
       ) : pulled && isSlotOpen ? (
-        <FaceSlot
-          number={turnNumber(plan, pulled.position)}
-          basis={props.known.slots[kindAt(plan, pulled.position)?.name ?? '']}
-          onMeets={meets}
-          onLeave={() => setNoSlotAt(undefined)}
-        />
+        <NoSlot plan={plan} pulled={pulled} known={props.known} onMeets={meets} onLeave={noSlot.close} />
       ) : (
         <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
       )}
@@ -165,11 +159,18 @@ export function FaceBody(props: FaceBodyProps) {
         {press.passedOver ? 'One press counted. ' : ''}
         {call}
       </p>
-      <FaceTroubles changed={changed} record={record} sheet={props.sheet} hold={hold} heard={heard} />
+      <FaceTroubles
+        changed={changed}
+        record={record}
+        sheet={props.sheet}
+        hold={hold}
+        heard={heard}
+        isOut={noSlot.isOut}
+      />
       {hold.looksOn ? (
         <LookingOn hold={hold} openedAt={props.openedAt} onLeave={leave} />
       ) : heard.held && pulled ? (
-        <FaceHeld plan={plan} step={pulled} heard={heard} isAgain={isOver} onNoSlot={noSlot} />
+        <FaceHeld plan={plan} step={pulled} heard={heard} isAgain={isOver} onNoSlot={noSlot.open} />
       ) : (
         <FaceKeyRow
           plan={plan}
@@ -182,7 +183,7 @@ export function FaceBody(props: FaceBodyProps) {
           pulled={pulled}
           standIn={props.standIn}
           isSlotOpen={isSlotOpen}
-          onNoSlot={noSlot}
+          onNoSlot={noSlot.open}
           asksMoved={purpose === 'retorque' && isRead && pulled.turn === undefined}
           onMoved={(moved) => act(() => put(...movedPull(plan, pulled, moved)))}
           onTurned={(words) => act(() => record.shaftTurned(words))}

@@ -2,6 +2,7 @@ import { Link } from '@/interface/parts/link';
 import type { BenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
 import type { HeardAtBench } from './use-heard-wrench';
+import { OUT_OF_REACH } from './use-fetched';
 import type { Hold } from './use-hold';
 import keys from './face-keys.module.css';
 import styles from './face.module.css';
@@ -12,10 +13,12 @@ interface Props {
   readonly sheet: string;
   readonly hold: Hold;
   readonly heard: HeardAtBench;
+  /** What was pressed is to be fetched first, and nobody answers. */
+  readonly isOut: boolean;
 }
 
 /** What stands in the way, or is asked from elsewhere. */
-export function FaceTroubles({ changed, record, sheet, hold: { seen, move }, heard }: Props) {
+export function FaceTroubles({ changed, record, sheet, hold: { seen, move }, heard, isOut }: Props) {
   const isWaiting = record.isWaiting;
   return (
     <div className={styles.troubles}>
@@ -36,6 +39,11 @@ export function FaceTroubles({ changed, record, sheet, hold: { seen, move }, hea
       {heard.trouble && (
         <p className={styles.trouble} role="alert">
           {heard.trouble}
+        </p>
+      )}
+      {isOut && (
+        <p className={styles.trouble} role="alert">
+          {OUT_OF_REACH}
         </p>
       )}
       {record.trouble && (

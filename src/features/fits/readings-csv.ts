@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
-import { isDomainError, plainFigure } from '@/core/units';
+import { isDomainError, plainFigure, READING_UNITS_MM, type ReadingUnit } from '@/core/units';
 import { stringify } from 'csv-stringify/sync';
-import { PARTS, READING_UNITS_MM, cellKey, isSigned, readReading, type Part, type ReadingUnit } from '@/core/fits';
+import { PARTS, cellKey, isSigned, readReading, type Part } from '@/core/fits';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { assertAsked } from '@/model/fit/fit-reading';
 import { cancelledIn } from '@/model/fit/fit-state';

@@ -1,15 +1,8 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import {
-  CONDITIONS,
-  READING_UNITS_MM,
-  type Answer,
-  type Answers,
-  type ConditionId,
-  type FitKind,
-  type ReadingUnit,
-} from '@/core/fits';
+import { CONDITIONS, type Answer, type Answers, type ConditionId, type FitKind } from '@/core/fits';
+import { READING_UNITS_MM, type ReadingUnit } from '@/core/units';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { RESOLUTIONS, type Session } from './session';

@@ -1,13 +1,5 @@
-import { THOU_MM, plainFigure } from '@/core/units';
-import {
-  READING_UNITS_MM,
-  isSigned,
-  readReading,
-  type Answers,
-  type FitKind,
-  type Part,
-  type ReadingUnit,
-} from '@/core/fits';
+import { plainFigure, READING_UNITS_MM, type ReadingUnit, THOU_MM } from '@/core/units';
+import { isSigned, readReading, type Answers, type FitKind, type Part } from '@/core/fits';
 import type { FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
 
 /** How readings are being taken just now; what was used last is offered again. */

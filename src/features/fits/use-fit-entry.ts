@@ -3,8 +3,8 @@
 import { nanoid } from 'nanoid';
 import { useLocalStorage } from '@mantine/hooks';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import { READING_UNITS_MM, cellKey, entryOrder } from '@/core/fits';
-import { isDomainError } from '@/core/units';
+import { cellKey, entryOrder } from '@/core/fits';
+import { isDomainError, READING_UNITS_MM } from '@/core/units';
 import type { FitLine, ReadingLine } from '@/model/fit/fit';
 import { doubtsOf, type PlacedCell } from '@/model/fit/reading-doubts';
 import { assertOfThisBore } from '@/model/fit/fit-reading';

@@ -4,7 +4,7 @@ import { plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import type { ReadingUnit } from '@/core/fits';
+import type { ReadingUnit } from '@/core/units';
 import type {
   InstrumentReading,
   LengthReading,

@@ -1,7 +1,7 @@
-import { DomainError, type Checked } from '@/core/units';
+import { type Checked, DomainError, READING_UNITS_MM } from '@/core/units';
 import { liftBuildFile } from './lift-build-file';
 import { oneOf } from '@/model/one-of';
-import { FIT_KINDS, METHODS, READING_UNITS_MM, RUNOUT_SENSES } from '@/core/fits';
+import { FIT_KINDS, METHODS, RUNOUT_SENSES } from '@/core/fits';
 import { MAX_FASTENERS } from '@/core/tightening';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';

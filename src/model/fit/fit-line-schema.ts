@@ -1,7 +1,8 @@
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
-import { ANSWERS, CHANGES, CONDITIONS, PARTS, READING_UNITS_MM, REMEDIES } from '@/core/fits';
+import { ANSWERS, CHANGES, CONDITIONS, PARTS, REMEDIES } from '@/core/fits';
+import { READING_UNITS_MM } from '@/core/units';
 import { lineAge } from '@/model/line-age';
 import type { FitLine, FitLineKind, Untimed } from './fit';
 

@@ -1,5 +1,6 @@
 import { storedJson } from '@/model/stored-json';
-import type { Answers, ChangeId, Limits, Method, Part, ReadingUnit, RemedyId, Wanted } from '@/core/fits';
+import type { Answers, ChangeId, Limits, Method, Part, RemedyId, Wanted } from '@/core/fits';
+import type { ReadingUnit } from '@/core/units';
 
 /** The shims that a fit is set by. */
 export interface ShimDetail {

@@ -5,7 +5,6 @@ import {
   CONDITIONS,
   FIT_KINDS,
   PARTS,
-  READING_UNITS_MM,
   REMEDIES,
   angleBetween,
   assertWanted,
@@ -27,8 +26,8 @@ import {
   unmetCondition,
   wantedFigures,
   type ChangeId,
-  type ReadingUnit,
 } from '@/core/fits';
+import { READING_UNITS_MM, type ReadingUnit } from '@/core/units';
 import { codeOf } from '../code-of';
 
 describe('a reading as typed', () => {

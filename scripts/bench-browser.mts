@@ -9,7 +9,10 @@ import { chromium as playwright, type Browser, type Page } from '@playwright/tes
 import { openShop } from '@/db/shop';
 import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
+import { buildIfStale } from './build-if-stale.mjs';
 import { chromium } from './chromium.mjs';
+
+buildIfStale();
 
 const JOINT = '/engines/demo-fourteen/joints/demo-f-joint-head';
 const FACE = '/face/demo-m-joint-head-round-1';

@@ -10,6 +10,9 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
+import { buildIfStale } from './build-if-stale.mjs';
+
+buildIfStale();
 
 const CLIENTS = [1, 10, 50];
 const SECONDS = 6;

@@ -4,12 +4,15 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { openShop } from '@/db/shop';
+import { buildIfStale } from './build-if-stale.mjs';
 
 const folder = join(process.env.SPANNER_DATA ?? 'data', 'big');
 if (!existsSync(join(folder, 'shop.sqlite'))) {
   console.error(`There is no big shop in ${folder} yet: npm run demo:big makes it.`);
   process.exit(1);
 }
+
+buildIfStale();
 
 const ENGINE = 'big-250';
 const at = (path: string) => `/engines/${ENGINE}/${path}`;

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { chromium } from './scripts/chromium.mjs';
 
 export default defineConfig({
   testDir: 'test/browser',
@@ -14,7 +15,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: chromium() ?? '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',

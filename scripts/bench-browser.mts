@@ -1,6 +1,5 @@
 // What a page fetches, when it is alive, how a key and a pull feel on a slow tablet: `npm run build`, then
 // `npm run bench:browser`. The processor is slowed to a quarter; medians of several tries.
-import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,6 +9,7 @@ import { openShop } from '@/db/shop';
 import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
 import { buildIfStale } from './build-if-stale.mjs';
+import { served } from './served.mts';
 import { chromium } from './chromium.mjs';
 
 buildIfStale();
@@ -34,17 +34,7 @@ loadDemonstration(shop, demonstrationYard, new Date().toISOString());
 shop.close();
 
 const port = Number(process.env.PORT ?? 4634);
-const address = `http://127.0.0.1:${port}`;
-const server = spawn(process.execPath, ['scripts/server.mjs'], {
-  stdio: 'ignore',
-  env: {
-    ...process.env,
-    NODE_ENV: 'production',
-    SPANNER_DATA: folder,
-    SPANNER_OPEN: 'demonstration',
-    PORT: String(port),
-  },
-});
+const { address, stop } = await served(folder, port, { SPANNER_OPEN: 'demonstration' });
 
 const middle = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
@@ -177,14 +167,6 @@ const executablePath = chromium();
 if (!executablePath) process.exit(1);
 const browser = await playwright.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
 try {
-  for (let tries = 0; tries < 200; tries++) {
-    const up = await fetch(address).then(
-      () => true,
-      () => false,
-    );
-    if (up) break;
-    await pause(50);
-  }
   console.log('kB over the wire     fonts   styles   script   html');
   for (const [name, path] of ROUTES) {
     const sums = await weightOf(browser, path);
@@ -214,6 +196,6 @@ try {
   );
 } finally {
   await browser.close();
-  server.kill('SIGKILL');
+  stop();
   rmSync(folder, { recursive: true, force: true });
 }

@@ -1,16 +1,15 @@
 // How many pulls a second are taken, each answered once it is on disk: `npm run build`, then `npm run bench:pulls`.
-import { spawn } from 'node:child_process';
 import { closeSync, fsyncSync, mkdtempSync, openSync, rmSync, writeSync } from 'node:fs';
 import { Agent, request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { setTimeout as pause } from 'node:timers/promises';
 import { openShop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { loadDemonstration } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
 import { buildIfStale } from './build-if-stale.mjs';
+import { served } from './served.mts';
 
 buildIfStale();
 
@@ -40,17 +39,7 @@ for (const clients of CLIENTS)
 shop.close();
 
 const port = Number(process.env.PORT ?? 4633);
-const server = spawn(process.execPath, ['scripts/server.mjs'], {
-  stdio: 'ignore',
-  env: {
-    ...process.env,
-    NODE_ENV: 'production',
-    NEXT_TELEMETRY_DISABLED: '1',
-    SPANNER_DATA: folder,
-    SPANNER_OPEN: 'demonstration',
-    PORT: String(port),
-  },
-});
+const { address, stop } = await served(folder, port, { SPANNER_OPEN: 'demonstration' });
 
 const agent = new Agent({ keepAlive: true, maxSockets: 64 });
 
@@ -110,15 +99,7 @@ function rawPerSecond(): number {
 }
 
 try {
-  for (let tries = 0; tries < 200; tries++) {
-    const up = await fetch(`http://127.0.0.1:${port}/api/instruments/readings`).then(
-      () => true,
-      () => false,
-    );
-    if (up) break;
-    await pause(50);
-  }
-  await fetch(`http://127.0.0.1:${port}/api/tightenings/bench-1-0-0/events`);
+  await fetch(`${address}/api/tightenings/bench-1-0-0/events`);
   console.log('benches   pulls a second   p50 ms   p99 ms   writes a second of the disk itself');
   for (const clients of CLIENTS) {
     const raw = rawPerSecond();
@@ -135,6 +116,6 @@ try {
   }
 } finally {
   agent.destroy();
-  server.kill('SIGKILL');
+  stop();
   rmSync(folder, { recursive: true, force: true });
 }

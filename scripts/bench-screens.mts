@@ -1,10 +1,9 @@
 // How long the server takes for every screen on a shop of twenty years: `npm run demo:big`, then `npm run bench:screens`.
-import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { setTimeout as pause } from 'node:timers/promises';
 import { openShop } from '@/db/shop';
 import { buildIfStale } from './build-if-stale.mjs';
+import { served } from './served.mts';
 
 const folder = join(process.env.SPANNER_DATA ?? 'data', 'big');
 if (!existsSync(join(folder, 'shop.sqlite'))) {
@@ -42,22 +41,12 @@ const SCREENS: readonly (readonly [name: string, path: string])[] = [
 
 const TIMES = 15;
 const port = Number(process.env.PORT ?? 4631);
-const address = `http://127.0.0.1:${port}`;
 // What another edition worked out is void: as it is after the program was made anew.
 const shop = openShop(join(folder, 'shop.sqlite'));
 shop.db.prepare('DELETE FROM engine_summary').run();
 shop.close();
 
-const server = spawn(process.execPath, ['scripts/server.mjs'], {
-  stdio: 'ignore',
-  env: {
-    ...process.env,
-    NODE_ENV: 'production',
-    NEXT_TELEMETRY_DISABLED: '1',
-    SPANNER_DATA: folder,
-    PORT: String(port),
-  },
-});
+const { address, stop } = await served(folder, port);
 
 const ask = async (path: string) => {
   const from = performance.now();
@@ -67,14 +56,6 @@ const ask = async (path: string) => {
 };
 
 try {
-  for (let tries = 0; tries < 200; tries++) {
-    const up = await fetch(`${address}/api/instruments/readings`).then(
-      () => true,
-      () => false,
-    );
-    if (up) break;
-    await pause(50);
-  }
   const first = await ask('/');
   console.log(`first page after a new edition: ${(first.ms / 1000).toFixed(1)} s`);
   const beside = await ask('/');
@@ -95,5 +76,5 @@ try {
     );
   }
 } finally {
-  server.kill('SIGKILL');
+  stop();
 }

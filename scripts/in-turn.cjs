@@ -4,8 +4,8 @@
 const FREE = [/^\/_next\/static\//, /^\/api\/instruments\/stream$/];
 
 /**
- * Each with how many of it may be under way. Pulls of several benches are written together. What waits for the reckoner's own thread keeps no page
- * waiting.
+ * Each with how many of it may be under way. Pulls of several benches are written together. What waits for the
+ * reckoner's own thread keeps no page waiting.
  */
 const LANES = [
   { pattern: /^\/api\/tightenings\//, most: 16, goesFirst: true },

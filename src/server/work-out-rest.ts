@@ -5,7 +5,9 @@ import type { Shop } from '@/db/shop';
 import { setTimeout as pause } from 'node:timers/promises';
 import { EDITION } from './edition';
 
-const under = new WeakMap<Shop, Promise<void>>();
+// Pages and routes are bundled apart; what one of them works out the other does not work out beside it.
+const holder = globalThis as { spannerWorkedOut?: WeakMap<Shop, Promise<void>> };
+const under = (holder.spannerWorkedOut ??= new WeakMap<Shop, Promise<void>>());
 
 /** As long again as it worked, so that pages and pulls are answered in between. */
 const rested = (worked_ms: number) => pause(Math.min(worked_ms, 250));

@@ -11,13 +11,14 @@ interface Props extends Asked {
   readonly open: string;
 }
 
-const form = () => import('./face-reason-form').then(({ FaceReasonForm }) => FaceReasonForm);
-const FaceReasonForm = dynamic(form);
+/** Fetched by the face itself too: in some of its states there is no such key yet. */
+export const reasonForm = () => import('./face-reason-form').then(({ FaceReasonForm }) => FaceReasonForm);
+const FaceReasonForm = dynamic(reasonForm);
 
 /** Something at the bench that is done only for a reason, which goes into the record. */
 export function FaceReason({ open, ...asked }: Props) {
   const [isOpen, setOpen] = useState(false);
-  const { ready, isOut } = useFetched(form);
+  const { ready, isOut } = useFetched(reasonForm);
   if (isOpen) return <FaceReasonForm {...asked} onClose={() => setOpen(false)} />;
   return (
     <>

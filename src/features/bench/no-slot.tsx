@@ -5,10 +5,12 @@ import { useState } from 'react';
 import type { PullStep } from '@/core/tightening';
 import { turnNumber } from '@/interface/words/bench-words';
 import { kindAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { reasonForm } from './face-reason';
 import type { KnownOfPlaces } from './known-of-places';
 import { useFetched } from './use-fetched';
 
-const slot = () => import('./face-slot').then(({ FaceSlot }) => FaceSlot);
+// With the reason that it may ask for.
+const slot = () => Promise.all([import('./face-slot'), reasonForm()]).then(([{ FaceSlot }]) => FaceSlot);
 
 /** With what a slot further costs, and the reading of what is typed: fetched once the key is open. */
 const FaceSlot = dynamic(slot);

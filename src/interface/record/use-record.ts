@@ -129,18 +129,22 @@ function useSending<Line extends Timed>({ address, ready, lines, setLines, after
     const again = () => setAttempt((n) => n + 1);
     void sent(address, queue.current.slice(0, after === 'stop' ? MOST_TOGETHER : 1)).then(async (outcome) => {
       sending.current = false;
-      if (outcome?.recorded.length) setLines((before) => acknowledged(before, outcome.recorded));
-      if (outcome && !outcome.refused) {
-        setTrouble(undefined);
-      } else if (outcome?.refused && !KEPT.has(outcome.refused.code)) {
-        // Another screen went on meanwhile, or the line cannot stand: what is on disk stands.
+      const taken = (before: Lines<Line>) => acknowledged(before, outcome?.recorded ?? []);
+      if (outcome?.refused && !KEPT.has(outcome.refused.code)) {
+        // Another screen went on meanwhile, or the line cannot stand: what is on disk stands. Until it is known what
+        // that is, none of those behind it is sent once more.
         const written = await answerOf<readonly Line[]>(() => fetch(address));
         setTrouble(undefined);
         setRefusal(`${outcome.refused.message} The record was read again.`);
         setLines((before) => ({
-          written: written?.ok ? written.result : before.written,
+          written: written?.ok ? written.result : taken(before).written,
           waiting: after === 'go-on' ? before.waiting.filter(({ id }) => id !== first.id) : [],
         }));
+        return;
+      }
+      if (outcome?.recorded.length) setLines(taken);
+      if (outcome && !outcome.refused) {
+        setTrouble(undefined);
       } else {
         setTrouble(outcome?.refused ? outcome.refused.message : UNREACHED);
         timer = setTimeout(again, RETRY_MS);

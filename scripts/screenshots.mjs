@@ -150,6 +150,8 @@ try {
     await act?.(page);
     await page.waitForTimeout(400);
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    // A bench that is left lays its wrench down; one that is shut off does not.
+    await page.goto('about:blank');
     await context.close();
     console.log(`${FOLDER}/${name}.png`);
   }

@@ -1,7 +1,7 @@
 import '@/interface/theme/mantine-parts.css';
 import '@/interface/theme/tokens.css';
 import '@/interface/theme/base.css';
-import { ColorSchemeScript, MantineProvider, mantineHtmlProps } from '@mantine/core';
+import { ColorSchemeScript, mantineHtmlProps } from '@mantine/core';
 import type { Metadata } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
@@ -14,7 +14,7 @@ import { UndoProvider } from '@/interface/parts/undo';
 import { HeadingFocus } from '@/interface/shell/heading-focus';
 import { SHEET } from '@/interface/shell/sheet-id';
 import { currentShopName } from '@/server/current-shop';
-import { theme } from '@/interface/theme/theme';
+import { PartsProvider } from '@/interface/theme/parts-provider';
 
 export const metadata: Metadata = {
   title: { default: 'Unhurried Spanner', template: '%s · Unhurried Spanner' },
@@ -39,7 +39,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
         <ColorSchemeScript defaultColorScheme="auto" nonce={nonce} />
       </head>
       <body>
-        <MantineProvider theme={theme} defaultColorScheme="auto">
+        <PartsProvider>
           <a href={`#${SHEET}`} className="skip">
             To the sheet
           </a>
@@ -55,7 +55,7 @@ export default async function RootLayout({ children }: { readonly children: Reac
               {children}
             </UndoProvider>
           </PreferencesProvider>
-        </MantineProvider>
+        </PartsProvider>
       </body>
     </html>
   );

@@ -8,6 +8,7 @@ import { StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
 import { DrawnReckoner } from '@/features/reckon/reckoner-box';
 import { DrawnWrenchForm } from '@/features/shelves/wrench-form-box';
+import { inColumns } from '@/interface/shell/in-columns';
 import { nowMs } from '@/server/clock';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
 import { isOffered } from '@/model/shelf/shelves';
@@ -36,7 +37,7 @@ export default async function StandsPage({ searchParams }: Props) {
         stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, now)}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
-        reckoner={<DrawnReckoner films={films} />}
+        reckoner={<DrawnReckoner sent={inColumns({ films })} />}
         shelf={!wrenches.some(isOffered) ? <DrawnWrenchForm /> : undefined}
       />
     </>

@@ -4,6 +4,8 @@ import { Link } from '@/interface/parts/link';
 import type { FastenerMark, Position } from '@/core/tightening';
 import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
+import { useRest } from '@/interface/parts/use-rest';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import styles from './tighten-screen.module.css';
@@ -34,6 +36,9 @@ const AT_THE_BENCH: Working = {
   caution: 'Stand so that a slip hurts nobody. A stud that shears gives no warning.',
 };
 
+/** How many joints are seen before the sheet is moved. */
+const DRAWN_WITH_THE_PAGE = 6;
+
 /** Puts what holds for every joint into the margin. */
 function Margin() {
   useDefaultWorking(AT_THE_BENCH);
@@ -41,50 +46,52 @@ function Margin() {
 }
 
 /** Every joint with where its tightening stands, and the way to its face. */
-export const TightenScreen = ({
-  engineId,
-  lines,
-}: {
+export const TightenScreen = sentInColumns<{
   readonly engineId: string;
   readonly lines: readonly TightenLine[];
-}) => (
-  <Screen title="Tighten" lead="Any of these can be left for as long as need be; it goes on at the same fastener.">
-    <Margin />
-    {lines.length === 0 && (
-      <Notice kind="plain">
-        There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from an entry of the book.</Link>
-      </Notice>
-    )}
-    <ul>
-      {lines.map((line) => (
-        <li key={line.jointId} className={styles.line}>
-          <div className={styles.drawing}>
-            <PatternDrawing
-              positions={line.positions}
-              order={line.order}
-              marks={line.marks}
-              caps={line.caps}
-              label={`${line.name}: ${line.line}`}
-            />
-          </div>
-          <div>
-            <h2 className={styles.name}>{line.name}</h2>
-            <p>{line.line}</p>
-            <p className="soft">{line.retorque}</p>
-            {line.roundId !== undefined && (
-              <p>
-                <Link href={`/engines/${engineId}/tighten/${line.roundId}`}>
-                  Copy a paper card<span className="only-spoken"> of {line.name}</span>
-                </Link>
-              </p>
-            )}
-          </div>
-          <Link href={line.href} className={key.key} data-rank={line.ready ? 'main' : 'plain'}>
-            {line.act}
-            <span className="only-spoken"> {line.name}</span>
-          </Link>
-        </li>
-      ))}
-    </ul>
-  </Screen>
-);
+}>(function Tighten({ engineId, lines }) {
+  const all = useRest();
+  return (
+    <Screen title="Tighten" lead="Any of these can be left for as long as need be; it goes on at the same fastener.">
+      <Margin />
+      {lines.length === 0 && (
+        <Notice kind="plain">
+          There is no joint yet. <Link href={`/engines/${engineId}/joints`}>Make one from an entry of the book.</Link>
+        </Notice>
+      )}
+      <ul>
+        {lines.map((line, i) => (
+          <li key={line.jointId} className={styles.line}>
+            <div className={styles.drawing}>
+              {(all || i < DRAWN_WITH_THE_PAGE) && (
+                <PatternDrawing
+                  positions={line.positions}
+                  order={line.order}
+                  marks={line.marks}
+                  caps={line.caps}
+                  label={`${line.name}: ${line.line}`}
+                />
+              )}
+            </div>
+            <div>
+              <h2 className={styles.name}>{line.name}</h2>
+              <p>{line.line}</p>
+              <p className="soft">{line.retorque}</p>
+              {line.roundId !== undefined && (
+                <p>
+                  <Link href={`/engines/${engineId}/tighten/${line.roundId}`}>
+                    Copy a paper card<span className="only-spoken"> of {line.name}</span>
+                  </Link>
+                </p>
+              )}
+            </div>
+            <Link href={line.href} className={key.key} data-rank={line.ready ? 'main' : 'plain'}>
+              {line.act}
+              <span className="only-spoken"> {line.name}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Screen>
+  );
+});

@@ -26,7 +26,9 @@ interface Props {
 export function FitBand({ figure, wanted, kind, label, whole }: Props) {
   const told = useLengths(whole);
   const at = bandShape({ ...figure, hard: wanted.hard, soft: wanted.soft, target_mm: wanted.target_mm });
-  const x = (share: number) => 4 + share * (WIDTH - 8);
+  const x = (share: number) => Math.round((4 + share * (WIDTH - 8)) * 10) / 10;
+  const upright = (at: number, half: number) => `M${x(at)} ${MIDDLE - half}v${half * 2}`;
+  const wide = (from: number, to: number) => Math.round((x(to) - x(from)) * 10) / 10;
   const words = `${label}: ${cameTo(told, figure)}, wanted ${told.span(wanted.hard.min_mm, wanted.hard.max_mm)}`;
   return (
     <svg
@@ -38,28 +40,22 @@ export function FitBand({ figure, wanted, kind, label, whole }: Props) {
       preserveAspectRatio="none"
     >
       <line className={styles.scale} x1={4} x2={WIDTH - 4} y1={MIDDLE} y2={MIDDLE} />
-      <rect className={styles.wanted} x={x(at.low)} width={x(at.high) - x(at.low)} y={5} height={HEIGHT - 10} />
+      <rect className={styles.wanted} x={x(at.low)} width={wide(at.low, at.high)} y={5} height={HEIGHT - 10} />
       {at.soft && (
-        <rect
-          className={styles.soft}
-          x={x(at.soft[0])}
-          width={x(at.soft[1]) - x(at.soft[0])}
-          y={8}
-          height={HEIGHT - 16}
-        />
+        <rect className={styles.soft} x={x(at.soft[0])} width={wide(...at.soft)} y={8} height={HEIGHT - 16} />
       )}
-      <line className={styles.limit} x1={x(at.low)} x2={x(at.low)} y1={2} y2={HEIGHT - 2} />
-      <line className={styles.limit} x1={x(at.high)} x2={x(at.high)} y1={2} y2={HEIGHT - 2} />
+      <path className={styles.limit} d={upright(at.low, MIDDLE - 2) + upright(at.high, MIDDLE - 2)} />
       {at.target !== undefined && (
         <line className={styles.target} x1={x(at.target)} x2={x(at.target)} y1={5} y2={HEIGHT - 5} />
       )}
-      <line className={styles.doubt} x1={x(at.doubtLeft)} x2={x(at.doubtRight)} y1={MIDDLE} y2={MIDDLE} />
-      <line className={styles.doubt} x1={x(at.doubtLeft)} x2={x(at.doubtLeft)} y1={MIDDLE - 4} y2={MIDDLE + 4} />
-      <line className={styles.doubt} x1={x(at.doubtRight)} x2={x(at.doubtRight)} y1={MIDDLE - 4} y2={MIDDLE + 4} />
+      <path
+        className={styles.doubt}
+        d={`M${x(at.doubtLeft)} ${MIDDLE}H${x(at.doubtRight)}${upright(at.doubtLeft, 4)}${upright(at.doubtRight, 4)}`}
+      />
       <rect
         className={styles.figure}
         x={x(at.least) - 2}
-        width={x(at.greatest) - x(at.least) + 4}
+        width={wide(at.least, at.greatest) + 4}
         y={MIDDLE - 5}
         height={10}
       />

@@ -7,6 +7,7 @@ import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { canTellInside, cellGroups, type Answers, type ConditionId } from '@/core/fits';
 import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Button } from '@/interface/parts/button';
@@ -120,8 +121,13 @@ function TooCoarse({ judged, resolution_mm }: { readonly judged: FitState; reado
   );
 }
 
+interface Beside {
+  readonly engineId: string;
+  readonly notes: ReactNode;
+}
+
 /** One fit: what it comes to place by place, its readings drawn as the part, what is wanted, and every line. */
-export function FitScreen({
+export const FitScreen = sentInColumns<FitPage, Beside>(function Fit({
   fit,
   lines: onDisk,
   context,
@@ -130,7 +136,7 @@ export function FitScreen({
   shims,
   engineId,
   notes,
-}: FitPage & { readonly engineId: string; readonly notes: ReactNode }) {
+}) {
   const told = useLengths(kindOf(fit).isSize);
   const address = `/api/fits/${fit.id}/lines`;
   const { lines, waiting, ready, trouble, add } = useRecord(`fit-${fit.id}`, address, onDisk, 'go-on');
@@ -201,4 +207,4 @@ export function FitScreen({
       </HydrationGate>
     </Screen>
   );
-}
+});

@@ -6,6 +6,7 @@ import { useMemo, type ReactNode } from 'react';
 import { isHolding, isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
@@ -95,7 +96,12 @@ function FitLine({
 }
 
 /** Every fit of the engine, the worst first, as bands whose limits stand beneath one another. */
-export function FitsScreen({ engine, fits, joints, children }: FitsPage & { readonly children: ReactNode }) {
+export const FitsScreen = sentInColumns<FitsPage, { readonly children: ReactNode }>(function Fits({
+  engine,
+  fits,
+  joints,
+  children,
+}) {
   const router = useRouter();
   const first = fits[0];
   const worst = first && worstOf(first);
@@ -146,4 +152,4 @@ export function FitsScreen({ engine, fits, joints, children }: FitsPage & { read
       </p>
     </Screen>
   );
-}
+});

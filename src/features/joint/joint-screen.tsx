@@ -18,6 +18,7 @@ import { Disclosure } from '@/interface/parts/disclosure';
 import { RunningHead } from '@/interface/parts/running-head';
 import { SavedNote } from '@/interface/parts/saved-note';
 import { Notice, Screen } from '@/interface/parts/screen';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { placesChanged, type PulledWith } from '@/model/joint/sheet-changes';
 import { ClampMapFold } from './clamp-map-fold';
@@ -44,7 +45,7 @@ import { JointConflict } from './joint-conflict';
 import { useKeptJoint, type KeptJoint } from './use-kept-joint';
 import { useWholeJoint, type WorkedFigure, type WorkedKind } from './use-whole-joint';
 
-interface Props {
+interface Of {
   readonly inputs: JointInputs;
   /** A going-round that was begun and can be gone on with. */
   readonly resume?: Resume;
@@ -69,8 +70,6 @@ interface Props {
   readonly asPulled?: AsPulled;
   /** The engine and its number, as they stand at the head of a printed page. */
   readonly engineLine: string;
-  /** What was written down of it. */
-  readonly notes: ReactNode;
 }
 
 /** What the whole of the joint has, whatever its fasteners are: plan, kinds, shape, notes. */
@@ -92,7 +91,7 @@ function WholeFolds({
   readonly kinds: readonly WorkedKind[];
   readonly leaves: readonly Leaf[];
   readonly onShow: (kind: number | undefined) => void;
-} & Pick<Props, 'pulled' | 'halfPulled' | 'others' | 'stretch' | 'asPulled' | 'answers'>) {
+} & Pick<Of, 'pulled' | 'halfPulled' | 'others' | 'stretch' | 'asPulled' | 'answers'>) {
   const { joint, change, changeDetail } = kept;
   const { plain } = useFigures();
   const { setting, worked, stageList } = own;
@@ -169,7 +168,7 @@ function KindFolds({
   readonly at: number;
   readonly worked: WorkedKind;
   readonly leaves: readonly Leaf[];
-} & Pick<Props, 'pulledWith' | 'answers' | 'slopes'>) {
+} & Pick<Of, 'pulledWith' | 'answers' | 'slopes'>) {
   const { setting, worked, stageList, kind } = one;
   const onChange: KeptJoint['change'] = (part) => kept.changeKind(at, part, {});
   const onDetail: KeptJoint['changeDetail'] = (part) => kept.changeKind(at, {}, part);
@@ -211,7 +210,7 @@ function KindFolds({
 }
 
 /** One joint: its ladder, what stands against it, what it is made of, its plan, and the way to the face. */
-export function JointScreen(props: Props) {
+export const JointScreen = sentInColumns<Of, { readonly notes: ReactNode }>(function Joint(props) {
   const { inputs, resume, tight, status, ranked, otherLeaves, torques, against, answers, pulledWith, engineLine } =
     props;
   const kept = useKeptJoint(inputs.joint);
@@ -312,4 +311,4 @@ export function JointScreen(props: Props) {
       )}
     </Screen>
   );
-}
+});

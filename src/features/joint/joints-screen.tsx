@@ -7,6 +7,7 @@ import type { Rung } from '@/core/joint';
 import type { TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
@@ -51,17 +52,18 @@ export interface JointSummary {
 const workingOf = ({ filmRung, name }: JointSummary): Working | undefined =>
   filmRung && { ...workingOfRung(filmRung), title: name };
 
+interface Of {
+  readonly engineId: string;
+  readonly joints: readonly JointSummary[];
+  readonly canAdd: boolean;
+}
+
 /** Every joint of the engine: what is printed, what to set, where it stands. */
-export function JointsScreen({
+export const JointsScreen = sentInColumns<Of, { readonly children?: ReactNode }>(function Joints({
   engineId,
   joints,
   canAdd,
   children,
-}: {
-  readonly engineId: string;
-  readonly joints: readonly JointSummary[];
-  readonly canAdd: boolean;
-  readonly children?: ReactNode;
 }) {
   const router = useRouter();
   const { plain, torque, unit } = useFigures();
@@ -158,4 +160,4 @@ export function JointsScreen({
       {children}
     </Screen>
   );
-}
+});

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { useRest } from '@/interface/parts/use-rest';
 import { STEP_STATE_WORDS } from '@/interface/words/order-words';
 import { does } from '@/model/order/step';
 import type { StepState } from '@/model/order/step-state';
@@ -19,6 +20,30 @@ type Place = { readonly x: number; readonly y: number };
 
 const path = (points: readonly (readonly [number, number])[]) =>
   points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
+
+/** Of a long order, how many stations from its head and on either side of the one looked at come with the page. */
+const AT_HEAD = 20;
+const BESIDE = 20;
+
+/** The lines between stations, those drawn alike in one. */
+function Tracks({ tracks, done }: { readonly tracks: LineLayout['tracks']; readonly done: ReadonlySet<string> }) {
+  return [false, true].flatMap((hides) =>
+    [false, true].map((isDone) => {
+      const alike = tracks.filter((track) => track.hides === hides && done.has(track.from) === isDone);
+      return (
+        alike.length > 0 && (
+          <path
+            key={`${hides} ${isDone}`}
+            d={alike.map(({ points }) => path(points)).join('')}
+            className={styles.track}
+            data-hides={hides || undefined}
+            data-done={isDone || undefined}
+          />
+        )
+      );
+    }),
+  );
+}
 
 /** The next step in a direction: along the order up and down, to the nearest other branch left and right. */
 function nextOf(
@@ -75,26 +100,21 @@ export function LineDrawing({ steps, layout, selected, onSelect }: Props) {
   };
   const isDone = new Set(steps.flatMap(({ step, state }) => (state === 'done' || state === 'stale' ? [step.id] : [])));
   const gates = steps.filter(({ step }) => does(step, 'closes') || does(step, 'starts'));
+  const all = useRest();
+  const at = steps.findIndex(({ step }) => step.id === selected);
+  const shown = all ? steps : steps.filter((_, i) => i < AT_HEAD || Math.abs(i - at) <= BESIDE);
   return (
     <div ref={frame} className={styles.frame}>
       <div className={styles.canvas} style={{ width: layout.width, height: layout.height }}>
         <svg className={styles.tracks} width={layout.width} height={layout.height} aria-hidden>
-          {layout.tracks.map(({ from, to, hides, points }) => (
-            <path
-              key={`${from} ${to}`}
-              d={path(points)}
-              className={styles.track}
-              data-hides={hides || undefined}
-              data-done={isDone.has(from) || undefined}
-            />
-          ))}
+          <Tracks tracks={layout.tracks} done={isDone} />
           {gates.map(({ step }) => {
             const place = layout.places[step.id];
             return place && <Gate key={step.id} place={place} words={does(step, 'closes') ? 'closes' : 'starts'} />;
           })}
         </svg>
         <ol ref={list} className={styles.list} aria-label="The order, a step a station" onKeyDown={walk}>
-          {steps.map(({ step, state }) => {
+          {shown.map(({ step, state }) => {
             const place = layout.places[step.id] ?? { x: 0, y: 0 };
             return (
               <li key={step.id} className={styles.item} style={{ left: place.x, top: place.y, ...STATION }}>

@@ -4,6 +4,7 @@ import { useSearchParams } from 'next/navigation';
 import { useCallback, type ReactNode } from 'react';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen, Section } from '@/interface/parts/screen';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { ChangesFold } from './changes-fold';
 import { LineDrawing } from './line-drawing';
@@ -14,8 +15,11 @@ import { CrankNotice, PausedNotice, PauseFold, TrialNotice } from './standing-no
 import { StepPanel } from './step-panel';
 import styles from './order-screen.module.css';
 
-interface Props {
+interface Of {
   readonly page: OrderPage;
+}
+
+interface Beside {
   /** What stands by a step that sets the timing. */
   readonly reckoner?: ReactNode;
   readonly children?: ReactNode;
@@ -24,7 +28,7 @@ interface Props {
 const NAMED = 3;
 
 /** What is wrong with the order itself, said as it is made. */
-function OrderNotices({ page: { trouble, hanging } }: Props) {
+function OrderNotices({ page: { trouble, hanging } }: Of) {
   return (
     <>
       {trouble && <Notice kind="stop">{trouble} Change what comes before one of them.</Notice>}
@@ -59,7 +63,7 @@ function useSelected({ steps, now, engineId }: OrderPage): readonly [string, (id
 }
 
 /** The order of the build: what can be done now, the line, the step that is looked at, and the three open lists. */
-export function OrderScreen({ page, reckoner, children }: Props) {
+export const OrderScreen = sentInColumns<Of, Beside>(function Order({ page, reckoner, children }) {
   const [selected, select] = useSelected(page);
   const one = page.steps.find(({ step }) => step.id === selected);
   useSingleKeys({ n: () => document.querySelector<HTMLElement>('#more summary')?.click() });
@@ -87,4 +91,4 @@ export function OrderScreen({ page, reckoner, children }: Props) {
       {children}
     </Screen>
   );
-}
+});

@@ -51,7 +51,7 @@ export interface OrderPage extends Pick<OrderState, 'aids' | 'loose' | 'crank' |
   readonly onOrder: readonly string[];
   /** Notes of steps, by the step. */
   readonly notes: Readonly<Record<string, readonly NoteWithPhotos[]>>;
-  /** Marks of parts that a step takes, by the step. */
+  /** Marks of parts that a step takes, by the step, of those that can be done. */
   readonly marked: Readonly<Record<string, readonly string[]>>;
   readonly kit: readonly {
     readonly stepId: string;
@@ -137,7 +137,8 @@ export function orderPage(rows: EngineRows, state: EngineState, at: string): Ord
     ),
     notes: notesOfSteps(rows),
     marked: Object.fromEntries(
-      steps.flatMap(({ id }) => {
+      order.steps.flatMap(({ step: { id }, state: stands }) => {
+        if (stands !== 'open') return [];
         const marks = order.tray
           .filter(({ part }) => part.stepId === id && part.mark !== '' && part.detail.mates !== '')
           .map(({ part }) => `${part.name}, ${part.mark}: ${part.detail.mates}`);

@@ -2,7 +2,10 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import type { QuickReckoner } from './quick-reckoner';
+
+type Props = ComponentProps<typeof QuickReckoner>;
 
 // What it reckons with comes when it is opened, and not with every page.
 const Reckoner = dynamic(() => import('./quick-reckoner').then((module) => module.QuickReckoner), { ssr: false });
@@ -10,7 +13,7 @@ const Reckoner = dynamic(() => import('./quick-reckoner').then((module) => modul
 const Drawn = dynamic(() => import('./quick-reckoner').then((module) => module.QuickReckoner));
 
 /** The quick reckoner where a page is drawn with it: a page that is drawn without does not fetch it. */
-export const DrawnReckoner = (props: ComponentProps<typeof QuickReckoner>) => <Drawn {...props} />;
+export const DrawnReckoner = sentInColumns<Props>((props) => <Drawn {...props} />);
 
 /** The quick reckoner, fetched when it is first looked at. */
-export const ReckonerBox = (props: ComponentProps<typeof QuickReckoner>) => <Reckoner {...props} />;
+export const ReckonerBox = sentInColumns<Props>((props) => <Reckoner {...props} />);

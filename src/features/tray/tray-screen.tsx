@@ -2,12 +2,14 @@
 
 import { TextInput } from '@mantine/core';
 import { Link } from '@/interface/parts/link';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen } from '@/interface/parts/screen';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
+import { useRest } from '@/interface/parts/use-rest';
 import { ORIGIN_WORDS, PART_CONDITION_WORDS } from '@/interface/words/order-words';
 import type { TrayPart } from '@/model/order/tray';
 import { useAct } from '@/interface/parts/use-act';
@@ -103,12 +105,20 @@ function MarksOffer({ page: { engineId, pairs } }: { readonly page: TrayPage }) 
   );
 }
 
+/** Of a full tray, how many parts come with the page. */
+const WITH_THE_PAGE = 40;
+
 const textOf = ({ part }: TrayPart) =>
   plainWords([part.name, part.mark, part.serial, part.bag, part.detail.words].join(' '));
 
 /** The tray: every part and fastener of the engine, and where it goes. */
-export function TrayScreen({ page }: { readonly page: TrayPage }) {
+export const TrayScreen = sentInColumns<{ readonly page: TrayPage }>(function Tray({ page }) {
   const [find, setFind] = useState('');
+  const all = useRest();
+  useEffect(() => {
+    // The part that the address names may not have been there yet.
+    if (all) document.getElementById(window.location.hash.slice(1))?.scrollIntoView();
+  }, [all]);
   const { tray, engineId } = page;
   const words = plainWords(find).split(/\s+/);
   const shown = tray.filter((one) => words.every((word) => textOf(one).includes(word)));
@@ -151,7 +161,7 @@ export function TrayScreen({ page }: { readonly page: TrayPage }) {
         />
       )}
       <ul>
-        {shown.map((one) => (
+        {(all ? shown : shown.slice(0, WITH_THE_PAGE)).map((one) => (
           <PartLine key={one.part.id} page={page} one={one} />
         ))}
       </ul>
@@ -173,4 +183,4 @@ export function TrayScreen({ page }: { readonly page: TrayPage }) {
       </p>
     </Screen>
   );
-}
+});

@@ -42,6 +42,9 @@ export function boxNear(positions: readonly Position[], next: number | undefined
 /** The two ends of a witness mark, on the rim of the head and the part beside it, clear of the number. */
 export const WITNESS_ENDS = [-1, 1] as const;
 
+/** Finer than a hundredth of a unit nothing is seen, and sixteen places of it are sent for each line. */
+const seen = (value: number): number => Math.round(value * 100) / 100;
+
 /**
  * The ends of the tick for pass `pass`, outside a head of radius `radius`, from the left over the top, clear of the
  * witness mark.
@@ -49,7 +52,7 @@ export const WITNESS_ENDS = [-1, 1] as const;
 export function tickEnds(pass: number, radius: number): readonly [x1: number, y1: number, x2: number, y2: number] {
   const angle = ((-160 + pass * 30) * Math.PI) / 180;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];
-  return [c * (radius + 4), s * (radius + 4), c * (radius + 15), s * (radius + 15)];
+  return [seen(c * (radius + 4)), seen(s * (radius + 4)), seen(c * (radius + 15)), seen(s * (radius + 15))];
 }
 
 /** A pointed triangle about the middle. */
@@ -62,4 +65,5 @@ export const trianglePoints = (radius: number): string =>
     .join(' ');
 
 /** A pennant on a short staff, below on the right of a head of radius `radius`: clear of ticks and witness mark. */
-export const pennant = (radius: number): string => `M ${radius * 0.6} ${radius * 0.85} v 26 m 0 -26 l 22 7 l -22 7 z`;
+export const pennant = (radius: number): string =>
+  `M ${seen(radius * 0.6)} ${seen(radius * 0.85)} v 26 m 0 -26 l 22 7 l -22 7 z`;

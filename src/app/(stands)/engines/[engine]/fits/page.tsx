@@ -4,6 +4,7 @@ import { fitsPage } from '@/features/fits/queries';
 import { MeasureLinks } from '@/features/measures/measure-links';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
+import { inColumns } from '@/interface/shell/in-columns';
 import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'Fits' };
@@ -14,7 +15,7 @@ export default async function FitsPage({ params }: EngineParams) {
   // The rows that its state was worked out of: read once a request.
   const { shop, rows } = await engineRowsAt(params);
   return (
-    <FitsScreen {...fitsPage(state)}>
+    <FitsScreen sent={inColumns(fitsPage(state))}>
       <MeasureLinks engineId={id} measures={shop.measures.all(id)} />
       <AsideFold asides={asidesOf(rows, 'fit')} />
     </FitsScreen>

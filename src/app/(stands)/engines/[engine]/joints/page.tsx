@@ -4,6 +4,7 @@ import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { jointSummaries } from '@/features/joint/queries';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
+import { inColumns } from '@/interface/shell/in-columns';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
@@ -14,9 +15,11 @@ export default async function JointsPage({ params }: EngineParams) {
   const { shop, rows } = await engineRowsAt(params);
   return (
     <JointsScreen
-      engineId={rows.engine.id}
-      joints={jointSummaries(rows, shelvesOnce(shop), nowMs())}
-      canAdd={torqueLeaves(rows.leaves).length > 0}
+      sent={inColumns({
+        engineId: rows.engine.id,
+        joints: jointSummaries(rows, shelvesOnce(shop), nowMs()),
+        canAdd: torqueLeaves(rows.leaves).length > 0,
+      })}
     >
       <AsideFold asides={asidesOf(rows, 'joint')} />
     </JointsScreen>

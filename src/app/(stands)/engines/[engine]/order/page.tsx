@@ -5,6 +5,7 @@ import { orderPage, proposedMeetings } from '@/features/order/queries';
 import { TimingReckoner } from '@/features/reckon/timing-reckoner';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
+import { inColumns } from '@/interface/shell/in-columns';
 import { nowIso } from '@/server/clock';
 import { engineRowsAt, engineStateAt, type EngineParams } from '@/server/engine-at';
 
@@ -16,7 +17,7 @@ export default async function OrderOfBuildPage({ params }: EngineParams) {
   const page = orderPage(rows, state, nowIso());
   if (page.steps.length === 0) return <NoOrderScreen page={page} meetings={proposedMeetings(rows)} />;
   return (
-    <OrderScreen page={page} reckoner={<TimingReckoner />}>
+    <OrderScreen sent={inColumns({ page })} reckoner={<TimingReckoner />}>
       <AsideFold asides={asidesOf(rows, 'step')} />
     </OrderScreen>
   );

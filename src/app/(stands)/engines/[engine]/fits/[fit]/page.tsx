@@ -4,6 +4,7 @@ import { FitScreen } from '@/features/fits/fit-screen';
 import { fitPage } from '@/features/fits/queries';
 import { NotesFold } from '@/features/notes/notes-fold';
 import { notesOf } from '@/model/engine/engine-rows';
+import { inColumns } from '@/interface/shell/in-columns';
 import { engineRowsAt, titleFrom } from '@/server/engine-at';
 
 interface Props {
@@ -21,5 +22,5 @@ export default async function FitPage({ params }: Props) {
   if (!page) notFound();
   const of = { engineId: rows.engine.id, jointId: null, fitId: page.fit.id };
   const notes = <NotesFold of={of} notes={notesOf(rows, of)} />;
-  return <FitScreen key={page.fit.id} engineId={rows.engine.id} {...page} notes={notes} />;
+  return <FitScreen key={page.fit.id} engineId={rows.engine.id} sent={inColumns(page)} notes={notes} />;
 }

@@ -4,6 +4,7 @@ import { JointScreen } from '@/features/joint/joint-screen';
 import { jointPage } from '@/features/joint/queries';
 import { NotesFold } from '@/features/notes/notes-fold';
 import { notesOf } from '@/model/engine/engine-rows';
+import { inColumns } from '@/interface/shell/in-columns';
 import { nowMs } from '@/server/clock';
 import { engineRowsAt, titleFrom } from '@/server/engine-at';
 import { shelvesOnce } from '@/server/request-reads';
@@ -24,5 +25,5 @@ export default async function JointPage({ params }: Props) {
   const { id, engineId, fasteners } = page.inputs.joint;
   const of = { engineId, jointId: id, fitId: null };
   const notes = <NotesFold of={of} notes={notesOf(rows, of)} fasteners={fasteners} />;
-  return <JointScreen key={`${id} ${page.inputs.leaf.id}`} {...page} notes={notes} />;
+  return <JointScreen key={`${id} ${page.inputs.leaf.id}`} sent={inColumns(page)} notes={notes} />;
 }

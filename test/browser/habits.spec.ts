@@ -404,6 +404,37 @@ test('what the bench draws later is fetched while the program answers; out of re
   await expect(why).toBeFocused();
 });
 
+test('what a sheet fetches when it is opened says so out of reach, and takes neither the sheet nor what is typed away', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  const out = page.getByRole('alert').filter({ hasText: 'does not answer: press again' });
+  await page.getByRole('heading', { name: 'Notes and photographs' }).click();
+  const note = page.getByLabel('A note');
+  await note.fill('the third stud from the front is short');
+  await page.route(/\/_next\/static\//, (route) => route.abort());
+  await page.getByRole('button', { name: 'Find' }).click();
+  await expect(out).toBeVisible();
+  await page.getByText('The spread', { exact: true }).click();
+  await expect(out).toHaveCount(2);
+  await page.getByText('What the other nuts are doing', { exact: true }).click();
+  await expect(out).toHaveCount(3);
+  await expect(note).toHaveValue('the third stud from the front is short');
+  await page.unroute(/\/_next\/static\//);
+  // Each by its own key; the box by the key that it is asked for with, too.
+  await page.locator('main').getByRole('button', { name: 'Try again' }).first().click();
+  await page.locator('main').getByRole('button', { name: 'Try again' }).click();
+  await expect(out).toHaveCount(1);
+  await expect(page.getByLabel('Modulus E, GPa')).toBeVisible();
+  await page.getByRole('button', { name: 'Find' }).click();
+  await expect(page.getByRole('textbox', { name: 'Find' })).toBeFocused();
+  await expect(out).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await expect(note).toHaveValue('the third stud from the front is short');
+});
+
 test('one that cannot be reached is passed over with a reason, and comes back when the others are done', async ({
   page,
   bench,

@@ -3,7 +3,8 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Asked } from './face-reason-form';
-import { OUT_OF_REACH, useFetched } from './use-fetched';
+import { OUT_OF_REACH } from '@/interface/parts/out-of-reach';
+import { useFetched } from './use-fetched';
 import keys from './face-keys.module.css';
 
 interface Props extends Asked {

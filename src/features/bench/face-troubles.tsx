@@ -2,7 +2,7 @@ import { Link } from '@/interface/parts/link';
 import type { BenchRecord } from './use-bench-record';
 import type { ChangedSince } from './queries';
 import type { HeardAtBench } from './use-heard-wrench';
-import { OUT_OF_REACH } from './use-fetched';
+import { OUT_OF_REACH } from '@/interface/parts/out-of-reach';
 import type { Hold } from './use-hold';
 import keys from './face-keys.module.css';
 import styles from './face.module.css';

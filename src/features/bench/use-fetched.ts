@@ -3,8 +3,6 @@ import { useCallback, useEffect, useState } from 'react';
 /** Rest enough for the key to open first, on a slow tablet too. */
 const AFTER_MS = 1500;
 
-export const OUT_OF_REACH = 'The program on this machine does not answer: press again once it does.';
-
 export interface Fetched {
   /** Goes on once it is there. */
   readonly ready: (then: () => void) => void;

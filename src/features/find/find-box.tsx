@@ -1,14 +1,14 @@
 'use client';
 
 import { IconSearch } from '@/interface/icons/icons';
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { useState } from 'react';
 import { useHotkeys } from '@mantine/hooks';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import rail from '@/interface/shell/rail.module.css';
 
 // The box and what it is made of come with the first look for something.
-const FindDialog = dynamic(() => import('./find-dialog'), { ssr: false });
+const FindDialog = fetchedPart(() => import('./find-dialog').then((module) => module.default), { over: true });
 
 /** Finds anything from anywhere, by one key. */
 export function FindBox() {

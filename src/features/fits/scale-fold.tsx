@@ -1,11 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import type { FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { Disclosure } from '@/interface/parts/disclosure';
 
-const BandChart = dynamic(() => import('@/interface/parts/band-chart'), { ssr: false });
+const BandChart = fetchedPart(() => import('@/interface/parts/band-chart').then((module) => module.default));
 
 /**
  * Every place on one scale, in µm or tenths of a thou: a bar from least to greatest, a point its mean, behind them

@@ -1,7 +1,7 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { useMemo, useState, useTransition } from 'react';
 import { meantAsTyped, type HandAtSize, type HandPullRow } from '@/model/trial/hand-pull';
 import { useFigures } from '@/interface/figures/preferences';
@@ -18,9 +18,8 @@ import { useDefaultWorking, useShowWorking, type Working } from '@/interface/she
 import { addHandPullAction, strikeHandPullAction } from './actions';
 import styles from './hands.module.css';
 
-const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
-  ssr: false,
-  loading: () => <div className={styles.space} />,
+const BandChart = fetchedPart(() => import('@/interface/parts/band-chart').then((module) => module.default), {
+  space: <div className={styles.space} />,
 });
 
 /** A wrench to hold a hand against. */

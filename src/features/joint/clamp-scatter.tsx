@@ -8,7 +8,7 @@ import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
 import type { ClampWorks } from './clamp-works';
 import { useWorkerRun } from './use-worker-run';
-import styles from './clamp-map-fold.module.css';
+import styles from './clamp-map-body.module.css';
 
 interface Props {
   readonly worked: JointResult;

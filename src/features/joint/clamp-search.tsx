@@ -17,7 +17,7 @@ import { Button } from '@/interface/parts/button';
 import type { SeededSearch } from '@/workers/clamp-search.worker';
 import type { ClampWorks } from './clamp-works';
 import { useWorkerRun } from './use-worker-run';
-import styles from './clamp-map-fold.module.css';
+import styles from './clamp-map-body.module.css';
 
 interface Props {
   readonly joint: Joint;

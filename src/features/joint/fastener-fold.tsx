@@ -11,11 +11,14 @@ import type { JointInputs } from '@/model/joint/joint-inputs';
 import { usualFaceOf } from '@/model/joint/joint-result';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import type { JointChange } from './schema';
-import { FastenerFields } from './fastener-fields';
 import styles from './fastener-fold.module.css';
+
+// Every fact of a fastener, with what is chosen from: no weight of a sheet whose fastener nobody opens.
+const FastenerFields = fetchedPart(() => import('./fastener-fields').then((module) => module.FastenerFields));
 
 interface Props {
   readonly setting: JointInputs;

@@ -1,10 +1,10 @@
 'use client';
 
 import { NativeSelect, Textarea } from '@mantine/core';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Position } from '@/core/tightening';
 import { Button } from '@/interface/parts/button';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import form from '@/interface/parts/form.module.css';
 import type { Origins } from '@/model/joint/places-followed';
 import {
@@ -22,9 +22,8 @@ import type { OtherShape } from './queries';
 import styles from './places-editor.module.css';
 
 /** Drawn once somebody looks at it: zoom and drag are no weight of a sheet that has a pattern. */
-const PlacesDrawing = dynamic(() => import('./places-drawing').then((module) => module.PlacesDrawing), {
-  ssr: false,
-  loading: () => <div className={styles.space} />,
+const PlacesDrawing = fetchedPart(() => import('./places-drawing').then((module) => module.PlacesDrawing), {
+  space: <div className={styles.space} />,
 });
 
 interface Props {

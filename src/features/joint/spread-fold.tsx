@@ -1,6 +1,6 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { useMemo } from 'react';
 import { spreadOf, type ClampBand, type Spread } from '@/core/joint';
 import type { MonteCarloInput } from '@/core/statistics';
@@ -14,9 +14,8 @@ import type { BandLine, BandRow } from '@/interface/parts/band-chart';
 import { useWorkerRun } from './use-worker-run';
 import styles from './spread-fold.module.css';
 
-const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
-  ssr: false,
-  loading: () => <div className={styles.space} />,
+const BandChart = fetchedPart(() => import('@/interface/parts/band-chart').then((module) => module.default), {
+  space: <div className={styles.space} />,
 });
 
 const rowsOf = ({ rows }: Spread): readonly BandRow[] =>

@@ -11,8 +11,7 @@ import { pastedSteps } from '@/model/order/pasted-steps';
 import { pasteStepsAction } from './actions';
 import type { OrderPage } from './queries';
 import { LineForm } from '@/interface/parts/line-form';
-import { SortList } from './sort-list';
-import { StepForm } from './step-form';
+import { SortList, StepForm } from './fetched-forms';
 import { useLine } from '@/interface/record/use-line';
 import styles from './order-screen.module.css';
 

@@ -16,7 +16,7 @@ import type { OrderPage } from './queries';
 import { LineForm } from '@/interface/parts/line-form';
 import { Station } from './station';
 import { StepFacts } from './step-facts-list';
-import { StepForm } from './step-form';
+import { StepForm } from './fetched-forms';
 import { MoveForm } from './move-form';
 import { WhyNotYet } from './why-not-yet';
 import styles from './order-screen.module.css';

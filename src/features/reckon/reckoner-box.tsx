@@ -2,13 +2,14 @@
 
 import dynamic from 'next/dynamic';
 import type { ComponentProps } from 'react';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import type { QuickReckoner } from './quick-reckoner';
 
 type Props = ComponentProps<typeof QuickReckoner>;
 
 // What it reckons with comes when it is opened, and not with every page.
-const Reckoner = dynamic(() => import('./quick-reckoner').then((module) => module.QuickReckoner), { ssr: false });
+const Reckoner = fetchedPart(() => import('./quick-reckoner').then((module) => module.QuickReckoner));
 
 const Drawn = dynamic(() => import('./quick-reckoner').then((module) => module.QuickReckoner));
 

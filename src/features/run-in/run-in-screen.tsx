@@ -2,7 +2,7 @@
 
 import { useDisclosure } from '@mantine/hooks';
 import { Textarea } from '@mantine/core';
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
@@ -32,9 +32,8 @@ import { SettledSection } from './settled-section';
 import styles from './run-in-screen.module.css';
 import { workingOfWindow } from './window-working';
 
-const CoolingChart = dynamic(() => import('./cooling-chart'), {
-  ssr: false,
-  loading: () => <div className={styles.chartSpace} />,
+const CoolingChart = fetchedPart(() => import('./cooling-chart').then((module) => module.default), {
+  space: <div className={styles.chartSpace} />,
 });
 
 const KIND = {

@@ -1,6 +1,6 @@
 'use client';
 
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { nearTime } from '@/interface/figures/times';
 import { Notice, Section } from '@/interface/parts/screen';
 import { Disclosure } from '@/interface/parts/disclosure';
@@ -11,9 +11,8 @@ import { furtherWords, lossWords, mostLost, verdictWords, workingOfSettled } fro
 import table from '@/interface/parts/table.module.css';
 import styles from './settled-section.module.css';
 
-const SettledChart = dynamic(() => import('./settled-chart'), {
-  ssr: false,
-  loading: () => <div className={styles.space} />,
+const SettledChart = fetchedPart(() => import('./settled-chart').then((module) => module.default), {
+  space: <div className={styles.space} />,
 });
 
 const FORMS: readonly string[] = [];

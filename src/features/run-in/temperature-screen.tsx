@@ -3,7 +3,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { STOOD_CHOICES } from '@/interface/words/seen-words';
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { useState } from 'react';
 import { isHeatCycle, minutesAt, type Stood } from '@/core/heat';
 import { HEAT_CYCLE_SCHOOLS, LEAST_CYCLES, type HeatCycleSchool } from '@/model/practice/house-practice';
@@ -19,9 +19,8 @@ import { enterTemperaturesAction, previewTemperaturesAction, type TemperaturePre
 import styles from './run-in-screen.module.css';
 import { fieldOf, isoOfField } from './time-field';
 
-const TemperatureChart = dynamic(() => import('./temperature-chart'), {
-  ssr: false,
-  loading: () => <div className={styles.chartSpace} />,
+const TemperatureChart = fetchedPart(() => import('./temperature-chart').then((module) => module.default), {
+  space: <div className={styles.chartSpace} />,
 });
 
 const MINUTE_MS = 60_000;

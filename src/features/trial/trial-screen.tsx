@@ -1,7 +1,7 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { Link } from '@/interface/parts/link';
 import { useMemo, useState, useTransition } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
@@ -21,9 +21,8 @@ import type { TrialPage, TrialReach, TriedFilm } from './queries';
 import { RenameTrial } from './rename-trial';
 import styles from './trial-screen.module.css';
 
-const BandChart = dynamic(() => import('@/interface/parts/band-chart'), {
-  ssr: false,
-  loading: () => <div className={styles.space} />,
+const BandChart = fetchedPart(() => import('@/interface/parts/band-chart').then((module) => module.default), {
+  space: <div className={styles.space} />,
 });
 
 const ROW_PX = 60;

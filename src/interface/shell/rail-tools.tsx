@@ -4,15 +4,15 @@ import { useMantineColorScheme } from '@mantine/core';
 import { useDisclosure } from '@mantine/hooks';
 import { IconBooks, IconContrast2, IconKeyboard, IconRuler2 } from '../icons/icons';
 import { Link } from '@/interface/parts/link';
-import dynamic from 'next/dynamic';
+import { fetchedPart } from '../parts/fetched-part';
 import { useState, type ReactNode } from 'react';
 import { usePreferences, useTorqueUnit } from '../figures/preferences';
 import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
 
 // What opens over a page comes when it is first opened.
-const OverPage = dynamic(() => import('../parts/over-page').then((module) => module.OverPage), { ssr: false });
-const KeysDialog = dynamic(() => import('./keys-dialog').then((module) => module.KeysDialog), { ssr: false });
+const OverPage = fetchedPart(() => import('../parts/over-page').then(({ OverPage: part }) => part), { over: true });
+const KeysDialog = fetchedPart(() => import('./keys-dialog').then(({ KeysDialog: part }) => part), { over: true });
 
 /** True from when it first was. */
 function useWas(now: boolean): boolean {

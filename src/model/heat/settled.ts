@@ -5,7 +5,7 @@ import { threadNamed } from '@/core/thread';
 import type { TurnedFastener } from '@/core/joint';
 import { SETTLED_LIMITS, USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { inputsByName } from '@/model/joint/fastener-kind';
-import { boltStiffness } from '@/model/joint/clamp-map';
+import { boltStiffness } from '@/model/joint/bolt-stiffness';
 import { inItsThread, todayFacts } from '@/model/joint/joint-ladder';
 import type { KeptSlope } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';

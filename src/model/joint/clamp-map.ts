@@ -109,7 +109,3 @@ export function ringsOf(positions: readonly Position[]): readonly number[] {
     if (rings.length === 0 || one - (rings.at(-1) as number) > SAME_RING * most) rings.push(one);
   return away.map((one) => rings.findLastIndex((ring) => ring <= one));
 }
-
-/** Stiffness of a fastener of steel: 205 GPa over its length and one diameter more, for what gives in head and nut. */
-export const boltStiffness = (stressArea_mm2: number, length_mm: number, major_mm: number): number =>
-  (205e3 * stressArea_mm2) / (length_mm + major_mm);

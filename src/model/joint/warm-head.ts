@@ -1,7 +1,7 @@
 import { allowedOver, coldWithin, type HeadMetal } from '@/core/heat';
 import { threadNamed } from '@/core/thread';
 import { EXPANSIONS_UM_PER_MK } from '@/core/units';
-import { boltStiffness } from './clamp-map';
+import { boltStiffness } from './bolt-stiffness';
 import { todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
 import type { JointResult } from './joint-result';

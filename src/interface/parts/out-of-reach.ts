@@ -1,0 +1,1 @@
+export const OUT_OF_REACH = 'The program on this machine does not answer: press again once it does.';

@@ -14,7 +14,7 @@ const handle = app.getRequestHandler();
 const takeTurn = inTurn();
 const server = createServer((request, response) => {
   const nonce = newNonce();
-  for (const [name, value] of Object.entries(headersOf(nonce))) response.setHeader(name, value);
+  for (const [name, value] of Object.entries(headersOf(nonce, request.url ?? '/'))) response.setHeader(name, value);
   const refusal = refused(request);
   if (refusal) {
     response.writeHead(refusal.status, { 'content-type': 'application/json; charset=utf-8', connection: 'close' });

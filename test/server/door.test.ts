@@ -134,6 +134,28 @@ test('every answer forbids a page what it needs not, and its own scripts run by 
   expect(page.match(/<script(?![^>]*nonce=)(?![^>]*src=)/g)).toBeNull();
 });
 
+test('a style sheet and a face of type carry no policy of a page; whatever only looks like one does', async () => {
+  const page = await (await fetch(server.address)).text();
+  const assets = [...page.matchAll(/"(\/_next\/static\/[^"?]+\.(css|woff2|js))/g)].map(([, path = '', kind]) => ({
+    path,
+    kind,
+  }));
+  expect(new Set(assets.map(({ kind }) => kind))).toEqual(new Set(['css', 'woff2', 'js']));
+  for (const { path, kind } of assets) {
+    const { status, headers } = await ask({ path });
+    expect([status, headers['x-content-type-options']]).toEqual([200, 'nosniff']);
+    expect(headers['content-security-policy'] === undefined).toBe(kind !== 'js');
+  }
+  for (const path of [
+    '/_next/static/../../copies/x.css',
+    '/_next/static/chunks/../../../copies/x.css',
+    '/_next/static/chunks/%2e%2e/%2e%2e/copies.css',
+    '/copies/x.css',
+    '/_next/static/chunks/x.css?y',
+  ])
+    expect((await ask({ path })).headers['content-security-policy']).toContain("object-src 'none'");
+});
+
 describe('whatever is being reckoned', () => {
   const ring = Array.from({ length: 500 }, (_, i) => [
     Number((100 * Math.cos((i / 250) * Math.PI)).toFixed(1)),

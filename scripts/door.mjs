@@ -116,7 +116,7 @@ export const policyOf = (nonce) =>
 
 export const newNonce = () => randomBytes(16).toString('base64');
 
-/** A style sheet or a face of type does nothing by itself, and a page has two dozen: a policy for each weighs as much as one. */
+/** A style sheet or a face of type does nothing by itself; a policy for each of a page's two dozen weighs as one more. */
 const isInert = (path) => /^\/_next\/static\/(chunks|media)\/[\w.~-]+\.(css|woff2)$/.test(path);
 
 /** The headers of every answer, by what is asked for. */

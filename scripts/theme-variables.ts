@@ -8,7 +8,7 @@ const UNUSED =
 const used = (variables: Readonly<Record<string, string>>) =>
   Object.fromEntries(Object.entries(variables).filter(([name]) => !UNUSED.test(name)));
 
-/** The variables of the parts as a style sheet: fetched once and kept, where the library writes them into every page. */
+/** The variables of the parts as a style sheet, fetched once and kept: the library writes them into every page. */
 export function themeVariables(): string {
   const theme = mergeMantineTheme(DEFAULT_THEME, LOOK);
   const { variables, light, dark } = defaultCssVariablesResolver(theme);
@@ -20,6 +20,7 @@ export function themeVariables(): string {
   const lines = text
     .replaceAll(/\s*([{};])\s*/g, '$1')
     .replaceAll('{', ' {\n  ')
-    .replaceAll(';', ';\n  ');
+    .replaceAll(';', ';\n  ')
+    .replaceAll('), ', '),\n    ');
   return `/* Made by \`npm run theme\` from look.ts. */\n${lines.replaceAll('  }', '}\n\n').trim()}\n`;
 }

@@ -14,8 +14,8 @@ export async function look(page: Page, scheme: 'light' | 'dark', contrast: 'norm
 }
 
 /**
- * What is wrong with a page by those tags or rules, else by the usual ones, each with where. The checker is put into a page once: in it, half the
- * time of a look in another colour was its own reading in.
+ * What is wrong with a page by those tags or rules, else by the usual ones, each with where. The checker is put into a
+ * page once: half the time of a look in another colour was its own reading in.
  */
 export async function faultsOf(page: Page, runOnly?: string[]): Promise<readonly string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);

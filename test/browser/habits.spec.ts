@@ -404,7 +404,7 @@ test('what the bench draws later is fetched while the program answers; out of re
   await expect(why).toBeFocused();
 });
 
-test('what a sheet fetches when it is opened says so out of reach, and takes neither the sheet nor what is typed away', async ({
+test('what a sheet fetches later says so out of reach, and takes neither it nor what is typed away', async ({
   page,
   bench,
 }) => {

@@ -40,7 +40,7 @@ interface Props {
 
 const MAX_UNDONE = 50;
 
-/** Numbered as the book numbers them, by pressing one after another; whoever stops early leaves the rest as they follow. */
+/** Numbered as the book numbers them, by pressing one after another; what is not pressed follows in its turn. */
 function Numbering({
   count,
   pressed,

@@ -1,7 +1,8 @@
 import SqliteDatabase from 'better-sqlite3';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { loadBigYard } from '@demo/big-yard';
 import { yardShop, YARD_NOW } from '../db/temporary-shop';
@@ -25,6 +26,15 @@ interface Counted {
   readonly count: (path: string) => Promise<{ readonly status: number; readonly queries: readonly string[] }>;
 }
 
+/** Until what the page before had begun behind it is done: its questions are not this one's. */
+async function quiet(log: string): Promise<void> {
+  for (let size = -1, now = 0; now !== size; ) {
+    size = now;
+    await pause(40);
+    now = existsSync(log) ? statSync(log).size : 0;
+  }
+}
+
 /** A real server on the yard and so many engines more, whose statements are counted. */
 async function counted(engines: number): Promise<Counted> {
   const folder = mkdtempSync(join(tmpdir(), 'spanner-count-'));
@@ -41,6 +51,7 @@ async function counted(engines: number): Promise<Counted> {
     // Its engine was worked on since the last look, so that nothing kept between pages answers for the file.
     const engine = /demo-[a-z]+/.exec(path)?.[0];
     if (engine) beside.prepare('UPDATE engine SET name = name WHERE id = ?').run(engine);
+    await quiet(log);
     writeFileSync(log, '');
     const { status } = await fetch(server.address + path).then(async (response) => (await response.text(), response));
     const queries = readFileSync(log, 'utf8')

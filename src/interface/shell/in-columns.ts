@@ -183,7 +183,7 @@ function valuesOf(column: Column, count: number, texts: readonly string[]): read
   }
 }
 
-/** The value again. What is the same in many rows is one value in all of them. */
+/** The value again, as plain data. */
 export function outOfColumns<T>(text: InColumns<T>): T {
   const [texts, column] = JSON.parse(text) as [readonly string[], Column];
   return valuesOf(column, 1, texts)[0] as T;

@@ -28,7 +28,7 @@ interface Counted {
 
 /** Until what the page before had begun behind it is done: its questions are not this one's. */
 async function quiet(log: string): Promise<void> {
-  for (let size = -1, now = 0; now !== size; ) {
+  for (let size = -1, now = 0; now !== size;) {
     size = now;
     await pause(40);
     now = existsSync(log) ? statSync(log).size : 0;

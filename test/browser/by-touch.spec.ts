@@ -78,6 +78,8 @@ async function withSource(page: Page, { title, year, entries }: Source, isFirst:
 
 async function toTheBench(page: Page, { joint: [subject, fasteners, thread], setting }: Build, hasWrench: boolean) {
   await tap(page.getByRole('navigation', { name: /order|Book/i }).getByRole('link', { name: /Joints/ }));
+  // The sheet before has a way to a joint, too, and may give way under the finger.
+  await expect(page.getByRole('heading', { level: 1, name: 'Joints' })).toBeVisible();
   await tap(
     page
       .getByRole('link', { name: 'Make a joint' })

@@ -83,8 +83,9 @@ describe('the drawing of a pattern', () => {
   test('ticks of passes stand outside the head, none over another', () => {
     const ends = Array.from({ length: 8 }, (_, pass) => tickEnds(pass, 22));
     for (const [x1, y1, x2, y2] of ends) {
-      expect(Math.hypot(x1, y1)).toBeCloseTo(26, 1);
-      expect(Math.hypot(x2, y2)).toBeCloseTo(37, 1);
+      // Each end is sent to a hundredth.
+      expect(Math.abs(Math.hypot(x1, y1) - 26)).toBeLessThan(0.01);
+      expect(Math.abs(Math.hypot(x2, y2) - 37)).toBeLessThan(0.01);
     }
     const apart = ends.slice(1).map(([x, y], i) => Math.hypot(x - (ends[i]?.[0] ?? 0), y - (ends[i]?.[1] ?? 0)));
     expect(Math.min(...apart)).toBeGreaterThan(10);

@@ -8,7 +8,9 @@ import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import rail from '@/interface/shell/rail.module.css';
 
 // The box and what it is made of come with the first look for something.
-const FindDialog = fetchedPart(() => import('./find-dialog').then((module) => module.default), { over: true });
+const FindDialog = fetchedPart(() => import('./find-dialog').then((module) => module.default), {
+  over: ({ asked }) => asked > 0,
+});
 
 /** Finds anything from anywhere, by one key. */
 export function FindBox() {

@@ -4,11 +4,11 @@ import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { OUT_OF_REACH } from './out-of-reach';
 import styles from './fetched-part.module.css';
 
-interface Place {
+interface Place<Props> {
   /** What keeps its place meanwhile. */
   readonly space?: ReactNode;
-  /** It opens over the page: so does what is said where it is out of reach. */
-  readonly over?: boolean;
+  /** It opens over the page while this is so: only then is it fetched, and said over the page that it is out of reach. */
+  readonly over?: (props: Props) => boolean;
 }
 
 /**
@@ -17,7 +17,7 @@ interface Place {
  */
 export function fetchedPart<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
-  { space, over = false }: Place = {},
+  { space, over }: Place<Props> = {},
 ) {
   let here: ComponentType<Props> | undefined;
   return function FetchedPart(props: Props) {
@@ -25,7 +25,7 @@ export function fetchedPart<Props extends object>(
     const [tries, setTries] = useState(0);
     const [outAt, setOutAt] = useState<number>();
     useEffect(() => {
-      if (Part) return;
+      if (Part || over?.(props) === false) return;
       let gone = false;
       void load().then(
         (found) => {
@@ -40,13 +40,21 @@ export function fetchedPart<Props extends object>(
       // Asked for anew, as by its key, it is tried anew.
     }, [Part, tries, props]);
     if (Part) return <Part {...props} />;
-    if (outAt !== tries) return space;
+    if (outAt !== tries || over?.(props) === false) return space;
     return (
       <p role="alert" className={over ? styles.over : styles.out}>
         {OUT_OF_REACH}{' '}
         <button type="button" className="text-button" onClick={() => setTries((was) => was + 1)}>
           Try again
         </button>
+        {over && (
+          <>
+            {' '}
+            <button type="button" className="text-button" onClick={() => setOutAt(undefined)}>
+              Leave it
+            </button>
+          </>
+        )}
       </p>
     );
   };

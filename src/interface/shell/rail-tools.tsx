@@ -10,9 +10,11 @@ import { usePreferences, useTorqueUnit } from '../figures/preferences';
 import { useSingleKeys } from './use-single-keys';
 import styles from './rail.module.css';
 
+const isOpened = ({ opened }: { readonly opened: boolean }) => opened;
+
 // What opens over a page comes when it is first opened.
-const OverPage = fetchedPart(() => import('../parts/over-page').then(({ OverPage: part }) => part), { over: true });
-const KeysDialog = fetchedPart(() => import('./keys-dialog').then(({ KeysDialog: part }) => part), { over: true });
+const OverPage = fetchedPart(() => import('../parts/over-page').then(({ OverPage: part }) => part), { over: isOpened });
+const KeysDialog = fetchedPart(() => import('./keys-dialog').then(({ KeysDialog: part }) => part), { over: isOpened });
 
 /** True from when it first was. */
 function useWas(now: boolean): boolean {

@@ -13,15 +13,74 @@ export async function look(page: Page, scheme: 'light' | 'dark', contrast: 'norm
   await page.waitForFunction(() => document.getAnimations().every(({ playState }) => playState !== 'running'));
 }
 
-/**
- * What is wrong with a page by those tags or rules, else by the usual ones, each with where. The checker is put into a
- * page once: half the time of a look in another colour was its own reading in.
- */
-export async function faultsOf(page: Page, runOnly?: string[]): Promise<readonly string[]> {
+async function checkerIn(page: Page): Promise<void> {
+  // It is put into a page once: half the time of a look in another colour was its own reading in.
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
+}
+
+/** What is wrong with a page by those tags or rules, else by the usual ones, each with where. */
+export async function faultsOf(page: Page, runOnly?: string[]): Promise<readonly string[]> {
+  await checkerIn(page);
   return page.evaluate(async (only) => {
     const checker = (window as unknown as { readonly axe: typeof axe }).axe;
     const { violations } = await checker.run(document, { resultTypes: ['violations'], ...(only && { runOnly: only }) });
     return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
   }, runOnly);
+}
+
+/**
+ * Colours too faint, each with where, among what stands on something else than what was looked at before: of words whose
+ * own style and that of all around them are those of two that stand in `seen`, no more are looked at. The fortieth row
+ * of a table and the rail of the sixtieth screen are coloured like the first two.
+ */
+export async function faintIn(page: Page, seen: Map<string, number>): Promise<readonly string[]> {
+  await checkerIn(page);
+  const [faults, counts] = await page.evaluate(
+    async (before) => {
+      const times = new Map(before);
+      const chains = new Map<Element, string>();
+      const chainOf = (element: Element | null): string => {
+        if (!element) return '';
+        const known = chains.get(element);
+        if (known !== undefined) return known;
+        const style = getComputedStyle(element);
+        const own = [
+          element.tagName,
+          element.getAttribute('class'),
+          style.color,
+          style.backgroundColor,
+          style.backgroundImage,
+          style.opacity,
+          style.position,
+          style.fontSize,
+          style.fontWeight,
+        ];
+        const chain = `${own.join('|')}\n${chainOf(element.parentElement)}`;
+        chains.set(element, chain);
+        return chain;
+      };
+      const isRead = (element: Element) =>
+        element.matches('input, select, textarea') ||
+        [...element.childNodes].some(
+          ({ nodeType, textContent }) => nodeType === Node.TEXT_NODE && textContent?.trim() !== '',
+        );
+      const include = [...document.querySelectorAll('body *')].filter(isRead).filter((element) => {
+        const chain = chainOf(element);
+        const count = (times.get(chain) ?? 0) + 1;
+        times.set(chain, count);
+        return count <= 2;
+      });
+      if (include.length === 0) return [[], [...times]] as const;
+      const checker = (window as unknown as { readonly axe: typeof axe }).axe;
+      const { violations } = await checker.run(
+        { include },
+        { resultTypes: ['violations'], runOnly: ['color-contrast'] },
+      );
+      const where = violations.flatMap(({ nodes }) => nodes.map(({ target }) => `color-contrast: ${target.join(' ')}`));
+      return [where, [...times]] as const;
+    },
+    [...seen],
+  );
+  for (const [chain, count] of counts) seen.set(chain, count);
+  return faults;
 }

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { SCREENS } from '../server/screens';
-import { EVERY_RULE, faultsOf, look } from './axe';
+import { EVERY_RULE, faintIn, faultsOf, look } from './axe';
 import { expect, inYard, test } from './bench';
 
 /** A screen with everything on it opened. */
@@ -29,6 +29,7 @@ for (const [eighth, screens] of EIGHTHS.entries())
     faults,
   }) => {
     await inYard(page, bench);
+    const seen = new Map<string, number>();
     for (const [name, path] of screens) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await page.emulateMedia({ colorScheme: 'light' });
@@ -36,7 +37,7 @@ for (const [eighth, screens] of EIGHTHS.entries())
       for (const [i, [scheme, contrast]] of LOOKS.entries()) {
         await look(page, scheme, contrast);
         // Only colour changes with the look: the rest is looked at once.
-        const faultsSeen = await faultsOf(page, i === 0 ? EVERY_RULE : ['color-contrast']);
+        const faultsSeen = i === 0 ? await faultsOf(page, EVERY_RULE) : await faintIn(page, seen);
         expect.soft(faultsSeen, `${name}, ${scheme} ${contrast}`).toEqual([]);
       }
       for (const width of [1280, 1024, 390, 320]) {
@@ -51,6 +52,25 @@ for (const [eighth, screens] of EIGHTHS.entries())
     }
     expect(faults.filter((fault) => !fault.includes('404'))).toEqual([]);
   });
+
+test('a colour too faint is found wherever it stands, also where all around it was looked at before', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  const seen = new Map<string, number>();
+  await open(page, `${bench.address}/engines/demo-fourteen/order`);
+  await look(page, 'dark');
+  expect(await faintIn(page, seen)).toEqual([]);
+  const one = page.locator('main h2, main h3').last();
+  await one.evaluate((element) => void (element.style.color = '#555'));
+  expect(await faintIn(page, seen)).toEqual([expect.stringContaining('color-contrast')]);
+  await one.evaluate((element) => void (element.style.color = ''));
+  expect(await faintIn(page, seen)).toEqual([]);
+  // Its own colour is as before: what it stands on is not.
+  await one.evaluate((element) => void element.parentElement?.style.setProperty('background', '#888'));
+  expect(await faintIn(page, seen)).not.toEqual([]);
+});
 
 test('the setting on the face is at least 120 px high, and its keys are broad', async ({ page, bench }) => {
   await inYard(page, bench);

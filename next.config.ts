@@ -27,6 +27,8 @@ const config: NextConfig = {
   experimental: {
     // A build file or a table comes in by a form; the limit is the door's, which says so.
     serverActions: { bodySizeLimit: '60mb' },
+    // A page's program is read in when it is first asked for: all sixty at the start kept the first page waiting.
+    preloadEntriesOnStart: false,
     // Sheets by what a page has on it: the usual way puts those of all pages into each.
     cssChunking: { type: 'graph', requestCost: 20_000, weightDistribution: 0.4 },
     optimizePackageImports: ['@mantine/core', '@mantine/hooks'],

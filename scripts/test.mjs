@@ -1,5 +1,5 @@
 // Everything that is checked, in order: lint, types, core, build, server, browser. Stops at the first that fails.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { chromium } from './chromium.mjs';
 
@@ -19,14 +19,14 @@ function close(status) {
   process.exit(status);
 }
 
+const environment = (more = {}) => ({ ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...more });
+
 /** Runs one step; a step that counts its own tests says how it went in `count`. */
-function step(title, command, args, { env = {}, count } = {}) {
+async function step(title, command, args, { env, count } = {}) {
   console.log(`\n— ${title}`);
   const from = Date.now();
-  const { status } = spawnSync(command, args, {
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
-  });
+  const child = spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'], env: environment(env) });
+  const status = await new Promise((end) => child.on('error', () => end(1)).on('close', end));
   const counted = count?.() ?? { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
   passed += counted.passed;
   failed += status !== 0 && counted.failed === 0 ? 1 : counted.failed;
@@ -34,32 +34,33 @@ function step(title, command, args, { env = {}, count } = {}) {
   if (status !== 0) close(1);
 }
 
-/** Runs steps beside each other, each with what it says kept together: none of them counts tests, and a core would stand idle. */
-async function beside(steps) {
+/**
+ * Runs a step beside whatever comes next, what it says kept together until it ends: it counts no tests and has one thread,
+ * so that of two cores one would stand idle.
+ */
+function beside(title, command, args) {
   const from = Date.now();
-  const ends = await Promise.all(
-    steps.map(
-      ([title, command, args]) =>
-        new Promise((end) => {
-          const child = spawn(command, args, { env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' } });
-          const said = [];
-          child.stdout.on('data', (part) => said.push(part));
-          child.stderr.on('data', (part) => said.push(part));
-          child.on('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
-          child.on('close', (status) => {
-            console.log(`\n— ${title}`);
-            process.stdout.write(Buffer.concat(said));
-            const seconds = ((Date.now() - from) / 1000).toFixed(0);
-            console.log(`  ${title}: ${status === 0 ? 'good' : 'failed'}, at ${seconds} s`);
-            end(status === 0);
-          });
-        }),
-    ),
-  );
-  for (const good of ends)
-    if (good) passed += 1;
-    else failed += 1;
-  if (ends.includes(false)) close(1);
+  return new Promise((end) => {
+    const child = spawn(command, args, { env: environment() });
+    process.once('exit', () => child.kill());
+    const said = [];
+    child.stdout.on('data', (part) => said.push(part));
+    child.stderr.on('data', (part) => said.push(part));
+    child.on('error', (error) => said.push(Buffer.from(`${error.message}\n`)));
+    child.on('close', (status) => {
+      console.log(`\n— ${title}`);
+      process.stdout.write(Buffer.concat(said));
+      console.log(`  ${title}: ${status === 0 ? 'good' : 'failed'}, ${((Date.now() - from) / 1000).toFixed(0)} s`);
+      if (status === 0) passed += 1;
+      else failed += 1;
+      end(status === 0);
+    });
+  });
+}
+
+/** Waits for what runs beside, and ends if it failed. */
+async function ended(running) {
+  if (!(await running)) close(1);
 }
 
 const jestCount = (file) => () => {
@@ -89,16 +90,17 @@ const jest = (project) => [
 const browser = chromium();
 if (!browser) close(1);
 
-step('types of the routes', bin('next'), ['typegen']);
-await beside([
-  ['lint', bin('eslint'), ['.', '--max-warnings', '0']],
-  ['import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']],
-  ['unused code', bin('knip'), []],
-  ['type check', bin('tsc'), ['--noEmit']],
-]);
-step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
-step('build', bin('next'), ['build']);
-step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });
+await step('types of the routes', bin('next'), ['typegen']);
+const lint = beside('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+await ended(beside('type check', bin('tsc'), ['--noEmit']));
+await ended(beside('unused code', bin('knip'), []));
+await ended(
+  beside('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']),
+);
+await step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
+await ended(lint);
+await step('build', bin('next'), ['build']);
+await step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });
 rmSync('browser-results.json', { force: true });
-step('browser', bin('playwright'), ['test'], { env: { CHROMIUM: browser }, count: playwrightCount });
+await step('browser', bin('playwright'), ['test'], { env: { CHROMIUM: browser }, count: playwrightCount });
 close(0);

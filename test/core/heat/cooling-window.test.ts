@@ -119,7 +119,8 @@ describe('the window in which a head is cold', () => {
   test('ten thousand runs behind it, and it is told at once where it stands', () => {
     const cycles = Array.from({ length: 10_000 }, (_, i) => cycle(`c${i}`, i + 1));
     const readings = cycles.flatMap(({ id }, i) => decay(id, i + 1, 120));
-    const began = performance.now();
+    // The processor's time: what else the machine does is no part of it.
+    const began = process.cpuUsage();
     const state = retorqueState({
       kind: 'car', headMetal: 'iron', school: 'straight', least: { highest_C: 60, minutes: 10, cooledTo_C: 40 }, tightenedAt: 0, cycles, readings,
       answered: [{ cycleId: 'c0', at: 2 * 1440 * MIN }],
@@ -127,6 +128,6 @@ describe('the window in which a head is cold', () => {
       meters: cycles.map(({ ranTo }, i) => ({ at: ranTo, reads: i / 100, unit: 'mi' as const })),
     }); // prettier-ignore
     expect(state.state).toBe('done');
-    expect(performance.now() - began).toBeLessThan(2000);
+    expect(process.cpuUsage(began).user / 1000).toBeLessThan(2000);
   });
 });

@@ -58,9 +58,14 @@ export function bench(steps: readonly Step[], given: Partial<OrderRows> = {}) {
   const lines: BuildLine[] = [];
   let minute = 0;
   const rows = { steps, parts: [], joints: [], fits: [], cutAt: [], ...given } as OrderRows;
+  // A line that was refused leaves it as it was: of a made history most are.
+  let known: { readonly of: readonly BuildLine[]; readonly is: GateState } | undefined;
   const state = (): GateState => {
-    const held = { ...rows, lines };
-    return { order: orderState(held), joints: held.joints, fits: held.fits };
+    if (known?.of.length !== lines.length || known.of.some((line, i) => line !== lines[i])) {
+      const held = { ...rows, lines: [...lines] };
+      known = { of: held.lines, is: { order: orderState(held), joints: held.joints, fits: held.fits } };
+    }
+    return known.is;
   };
   return {
     state,

@@ -35,8 +35,8 @@ async function step(title, command, args, { env, count } = {}) {
 }
 
 /**
- * Runs a step beside whatever comes next, what it says kept together until it ends: it counts no tests and has one thread,
- * so that of two cores one would stand idle.
+ * Runs a step beside whatever comes next, what it says kept together until it ends: it counts no tests and has one
+ * thread, so that of two cores one would stand idle.
  */
 function beside(title, command, args) {
   const from = Date.now();

@@ -20,6 +20,7 @@ const VULGAR: Readonly<Record<string, string>> = {
 };
 
 const FULL_WIDTH = 0xfee0;
+const BACKTICK = 96;
 
 // Most print is plain: letters, digits, stops and hyphens need no folding.
 const SPECIAL = /[^ -~]|''|\+|\bplus\b|[´`]/i;
@@ -63,22 +64,27 @@ const PLAINLY: ReadonlyMap<string, string> = new Map([
   ['…', '...'],
   ['±', '±'],
 ]);
-const STRANGE = /[^ -~]|`/g;
 /** Two primes are one sign, and a plus may be half of one. */
 const PAIRED = /''|\+|\bplus\b/i;
 
 /** Folds a text whose signs are all of those that become the same wherever they stand; undefined where one is not. */
 function foldPlainly(text: string): string | undefined {
   if (PAIRED.test(text)) return undefined;
-  let isPlain = true;
-  const folded = text.replace(STRANGE, (sign) => {
-    const plain = PLAINLY.get(sign);
-    if (plain !== undefined) return plain;
-    // Letters of Europe that are whole: there is nothing to put together.
-    if (!/[\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u017f]/.test(sign)) isPlain = false;
-    return sign;
-  });
-  return isPlain ? folded.toLowerCase() : undefined;
+  let folded = '';
+  let from = 0;
+  for (let at = 0; at < text.length; at++) {
+    const code = text.charCodeAt(at);
+    if (code >= 32 && code <= 126 && code !== BACKTICK) continue;
+    const plain = PLAINLY.get(text[at] ?? '');
+    if (plain === undefined) {
+      // Letters of Europe that are whole: there is nothing to put together.
+      if (code < 0xc0 || code > 0x17f || code === 0xd7 || code === 0xf7) return undefined;
+      continue;
+    }
+    folded += text.slice(from, at) + plain;
+    from = at + 1;
+  }
+  return (folded + text.slice(from)).toLowerCase();
 }
 
 /**

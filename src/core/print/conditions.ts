@@ -25,7 +25,8 @@ const EDGE = '(?<![\\p{L}])';
 const END = '(?![\\p{L}])';
 
 const STATE = new RegExp(`${EDGE}(${ADVERBS}(?:(?:${OILS})|(${DRY})))${END}`, 'u');
-const MAY_SAY =
+/** Each oil and each dryness has one of these in one of its words. */
+export const MAY_SAY =
   /oil|dry|lubri|greas|graph|wax|mol|seize|copper|lock|tallow|öl|fett|trocken|graiss|huil|sec|sèch|oli|grass|aceit|engras|olj|smor|droo|droge|vet|such|olej|namaz|tør|torr|smø|smur|asciut/u;
 
 /** Parts of an engine whose names have oil or dry in them. */
@@ -111,12 +112,35 @@ function saidAfresh(clause: string, unitWords: (text: string) => string): Said |
 /** Blanks that keep every position where it was. */
 const blank = (text: string) => ' '.repeat(text.length);
 
+/** What stands in clauses of their own behind the last figure says the same behind any figure: it is kept. */
+const tails = new Map<string, PrintedConditions>();
+const MAX_TAILS = 500;
+const CUTS = ',;()[]:';
+const isDigit = (code: number) => code >= 48 && code <= 57;
+
+/** Where the first clause of its own begins behind the last figure, if nothing before it may say a thing; else 0. */
+function tailAt(folded: string): number {
+  let at = folded.length;
+  while (at > 0 && !isDigit(folded.charCodeAt(at - 1))) at--;
+  while (at < folded.length && !CUTS.includes(folded[at] ?? '')) at++;
+  return at < folded.length && !MAY_SAY.test(folded.slice(0, at)) ? at + 1 : 0;
+}
+
 /**
  * Takes what is printed of thread and face out of the text. A condition counts beside a word for the thread or the
  * face, or in a clause of its own; a negation turns an oil into dry; names of parts do not count.
  * @param unitWords takes figures and units out of a clause
  */
 export function takeConditions(folded: string, unitWords: (text: string) => string): PrintedConditions {
+  const at = tailAt(folded);
+  if (at === 0) return takenOut(folded, unitWords);
+  const tail = folded.slice(at);
+  const known = tails.get(tail) ?? takenOut(tail, unitWords);
+  if (tails.size < MAX_TAILS) tails.set(tail, known);
+  return { rest: folded.slice(0, at) + known.rest, thread: known.thread, head: known.head, unread: known.unread };
+}
+
+function takenOut(folded: string, unitWords: (text: string) => string): PrintedConditions {
   if (!MAY_SAY.test(folded)) return { rest: folded, unread: [] };
   let rest = folded.replace(PARTS, blank);
   const said: Said[] = [];

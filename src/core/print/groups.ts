@@ -1,4 +1,3 @@
-import { dictionary } from '@/core/units';
 import { isHarmless } from './harmless';
 import { LIMIT_OF_MARK, type Limit } from './phrases';
 import type { Numeral, Token } from './tokens';
@@ -43,67 +42,19 @@ export interface Scan<U> {
   readonly unread: readonly string[];
 }
 
-const JOINERS = dictionary<readonly Joiner[]>({
-  '-': ['range'],
-  '/': ['range'],
-  '÷': ['range'],
-  '..': ['range'],
-  '...': ['range'],
-  to: ['range'],
-  až: ['range'],
-  az: ['range'],
-  do: ['range'],
-  y: ['range'],
-  hasta: ['range'],
-  tot: ['range'],
-  and: ['range'],
-  bis: ['range'],
-  und: ['range'],
-  et: ['range'],
-  ed: ['range'],
-  e: ['range'],
-  à: ['range', 'lever'],
-  a: ['range', 'lever'],
-  al: ['range'],
-  ad: ['range'],
-  til: ['range'],
-  till: ['range'],
-  through: ['range'],
-  thru: ['range'],
-  or: ['apart'],
-  '(': ['apart'],
-  ')': ['apart'],
-  '[': ['apart'],
-  ']': ['apart'],
-  '=': ['apart'],
-  ';': ['apart'],
-  ',': ['apart', 'lever'],
-  ':': ['apart'],
-  '+': ['plus'],
-  then: ['plus'],
-  plus: ['plus'],
-  followed: ['plus'],
-  puis: ['plus'],
-  dann: ['plus'],
-  poi: ['plus'],
-  luego: ['plus'],
-  sedan: ['plus'],
-  daarna: ['plus'],
-  potom: ['plus'],
-  '&': ['plus'],
-  x: ['lever'],
-  '*': ['lever'],
-  at: ['lever'],
-  on: ['lever'],
-  with: ['lever'],
-  am: ['lever'],
-  an: ['lever'],
-  auf: ['lever'],
-  sur: ['lever'],
-  su: ['lever'],
-  bei: ['lever'],
-  by: ['lever'],
-});
+/** What joins two figures or groups, by the words and marks that stand between them. */
+const JOINERS: ReadonlyMap<string, ReadonlySet<Joiner>> = new Map(
+  (
+    [
+      [['range'], '- / ÷ .. ... to až az do y hasta tot and bis und et ed e al ad til till through thru'],
+      [['range', 'lever'], 'à a'],
+      [['apart'], 'or ( ) [ ] = ; :'],
+      [['apart', 'lever'], ','],
+      [['plus'], '+ then plus followed puis dann poi luego sedan daarna potom &'],
+      [['lever'], 'x * at on with am an auf sur su bei by'],
+    ] as readonly (readonly [readonly Joiner[], string])[]
+  ).flatMap(([joins, words]) => words.split(' ').map((word): [string, ReadonlySet<Joiner>] => [word, new Set(joins)])),
+);
 
 const OPENERS = new Set(['(', '[', ':', '=', ';', ',']);
 
@@ -119,12 +70,10 @@ const sameUnit = <U>(a: U | undefined, b: U | undefined) => JSON.stringify(a) ==
 
 /** Nothing stood there: one list serves for all that are never added to. */
 const NONE: ReadonlySet<Joiner> = new Set();
+const NO_LIMITS: ReadonlySet<Limit> = new Set();
 
-const joined = (before: ReadonlySet<Joiner>, joins: readonly Joiner[]): ReadonlySet<Joiner> => {
-  const all = new Set(before);
-  for (const join of joins) all.add(join);
-  return all;
-};
+const joined = (before: ReadonlySet<Joiner>, joins: ReadonlySet<Joiner>): ReadonlySet<Joiner> =>
+  before.size === 0 ? joins : new Set([...before, ...joins]);
 
 interface Working<U> {
   groups: Group<U>[];
@@ -132,7 +81,7 @@ interface Working<U> {
   tolerance?: Tolerance;
   joiners: ReadonlySet<Joiner>;
   between: ReadonlySet<Joiner>;
-  limits: Set<Limit>;
+  limits: ReadonlySet<Limit>;
   limitsBetween: number;
   leadingUnit?: UnitMatch<U>;
   unknownAfterFigure?: string;
@@ -145,9 +94,11 @@ interface Working<U> {
 }
 
 function isNegative<U>(state: Working<U>, tokens: readonly Token[], at: number): boolean {
-  const [sign, before, figure] = [tokens[at - 1], tokens[at - 2], tokens[at]];
-  if (textOf(sign) === 'minus') return true;
-  if (textOf(sign) !== '-' || state.numbers.length > 0) return false;
+  const sign = tokens[at - 1];
+  const text = textOf(sign);
+  if (text === 'minus') return true;
+  if (text !== '-' || state.numbers.length > 0) return false;
+  const [before, figure] = [tokens[at - 2], tokens[at]];
   if (!before) return true;
   if (OPENERS.has(textOf(before) ?? '')) return true;
   return state.groups.length === 0 && sign?.spaceBefore === true && figure?.spaceBefore === false;
@@ -225,13 +176,13 @@ function takeTolerance<U>(state: Working<U>, tokens: readonly Token[], at: numbe
 
 function takeOther<U>(state: Working<U>, token: Token, before: Token | undefined): void {
   const text = textOf(token) ?? '';
-  const limit = LIMIT_OF_MARK[text];
+  const limit = LIMIT_OF_MARK.get(text);
   if (limit) {
-    state.limits.add(limit);
+    state.limits = new Set([...state.limits, limit]);
     state.limitsBetween++;
     return;
   }
-  const joins = JOINERS[text];
+  const joins = JOINERS.get(text);
   if (joins) {
     if (state.numbers.length > 0) state.between = joined(state.between, joins);
     else state.joiners = joined(state.joiners, joins);
@@ -274,7 +225,7 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
     numbers: [],
     joiners: NONE,
     between: NONE,
-    limits: new Set(),
+    limits: NO_LIMITS,
     limitsBetween: 0,
     unknownBeforeUnit: false,
     negative: false,
@@ -309,7 +260,7 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
   const { unknownAfterFigure, unknownBeforeUnit, negative, unread } = state;
   return {
     groups: mergeRanges(state.groups),
-    limits: both ? new Set<Limit>() : state.limits,
+    limits: both ? NO_LIMITS : state.limits,
     unknownAfterFigure,
     unknownBeforeUnit,
     negative,

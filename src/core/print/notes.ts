@@ -30,7 +30,7 @@ const MESSAGES = {
 
 export type PrintNoteCode = keyof typeof MESSAGES;
 
-export const printNote = (code: PrintNoteCode, repeated = ''): Note => ({
+export const printNote = (code: PrintNoteCode, repeated?: string): Note => ({
   code,
-  message: MESSAGES[code].replace('{}', repeated),
+  message: repeated === undefined ? MESSAGES[code] : MESSAGES[code].replace('{}', repeated),
 });

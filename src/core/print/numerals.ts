@@ -1,4 +1,3 @@
-import { dictionary } from '@/core/units';
 import type { Numeral, Token } from './tokens';
 
 const ONES =
@@ -6,27 +5,29 @@ const ONES =
     ' ',
   );
 const TENS = ['twenty', 'thirty', 'forty', 'fifty', 'sixty', 'seventy', 'eighty', 'ninety'];
-const DENOMINATORS = dictionary<number>({
-  half: 2,
-  halves: 2,
-  third: 3,
-  thirds: 3,
-  quarter: 4,
-  quarters: 4,
-  fourth: 4,
-  fourths: 4,
-  sixth: 6,
-  sixths: 6,
-  eighth: 8,
-  eighths: 8,
-  sixteenth: 16,
-  sixteenths: 16,
-  demi: 2,
-  quart: 4,
-  halbe: 2,
-  viertel: 4,
-  mezzo: 2,
-});
+const DENOMINATORS: ReadonlyMap<string, number> = new Map(
+  Object.entries({
+    half: 2,
+    halves: 2,
+    third: 3,
+    thirds: 3,
+    quarter: 4,
+    quarters: 4,
+    fourth: 4,
+    fourths: 4,
+    sixth: 6,
+    sixths: 6,
+    eighth: 8,
+    eighths: 8,
+    sixteenth: 16,
+    sixteenths: 16,
+    demi: 2,
+    quart: 4,
+    halbe: 2,
+    viertel: 4,
+    mezzo: 2,
+  }),
+);
 const CARDINALS = new Map<string, number>([
   ...ONES.map((word, i): [string, number] => [word, i]),
   ...TENS.map((word, i): [string, number] => [word, 20 + 10 * i]),
@@ -50,7 +51,14 @@ const textAt = (tokens: readonly Token[], i: number) => {
 };
 const isWhole = (n: Numeral | undefined): n is Numeral => n !== undefined && Number.isInteger(n.value) && !n.comma;
 
-const fraction = (top: number, bottom: number, spaceBefore: boolean): Numeral => ({
+/** A fraction that is one; `alsoRange` where it may be two figures as well, `rangeFirst` where that is likelier. */
+const fraction = (
+  top: number,
+  bottom: number,
+  spaceBefore: boolean,
+  alsoRange?: readonly [number, number],
+  rangeFirst?: boolean,
+): Numeral => ({
   kind: 'number',
   value: top / bottom,
   half: 0.5 / bottom,
@@ -58,8 +66,11 @@ const fraction = (top: number, bottom: number, spaceBefore: boolean): Numeral =>
   fraction: true,
   bottom,
   spaceBefore,
-  ...(isEither(top, bottom) && { alsoRange: [top, bottom] as const }),
+  alsoRange,
+  rangeFirst,
 });
+
+const eitherOf = (top: number, bottom: number) => (isEither(top, bottom) ? ([top, bottom] as const) : undefined);
 
 const coprime = (a: number, b: number): boolean => (b === 0 ? a === 1 : coprime(b, a % b));
 
@@ -78,24 +89,32 @@ function digitFraction(
   after: boolean,
   { either = false, tenths = false }: FractionHabits,
 ): Numeral | undefined {
-  const [top, bottom, slash] = [numberAt(tokens, i), numberAt(tokens, i + 2), textAt(tokens, i + 1)];
+  const slash = textAt(tokens, i + 1);
+  if (slash !== '/' && slash !== '⁄') return undefined;
+  const top = numberAt(tokens, i);
+  const bottom = numberAt(tokens, i + 2);
   if (!isWhole(top) || !isWhole(bottom) || top.value >= bottom.value || top.value < 1) return undefined;
-  if (slash === '⁄') return { ...fraction(top.value, bottom.value, top.spaceBefore), alsoRange: undefined };
-  if (slash === '/' && !after && (DECIMAL_DENOMINATORS.has(bottom.value) || (tenths && bottom.value === 10)))
-    return fraction(top.value, bottom.value, top.spaceBefore);
+  if (slash === '⁄') return fraction(top.value, bottom.value, top.spaceBefore);
+  const alsoRange = eitherOf(top.value, bottom.value);
+  if (!after && (DECIMAL_DENOMINATORS.has(bottom.value) || (tenths && bottom.value === 10)))
+    return fraction(top.value, bottom.value, top.spaceBefore, alsoRange);
   const fits = after || top.value === 1 ? MIXED_DENOMINATORS : LONE_DENOMINATORS;
-  const likelierRange = !after && !fits.has(bottom.value) && isEither(top.value, bottom.value);
-  if (slash === '/' && either && likelierRange)
-    return { ...fraction(top.value, bottom.value, top.spaceBefore), rangeFirst: true };
-  if (slash !== '/' || !fits.has(bottom.value) || !coprime(bottom.value, top.value)) return undefined;
-  return fraction(top.value, bottom.value, top.spaceBefore);
+  if (either && !after && !fits.has(bottom.value) && alsoRange)
+    return fraction(top.value, bottom.value, top.spaceBefore, alsoRange, true);
+  if (!fits.has(bottom.value) || !coprime(bottom.value, top.value)) return undefined;
+  return fraction(top.value, bottom.value, top.spaceBefore, alsoRange);
 }
 
 const mixed = (whole: Numeral, part: Numeral): Numeral => ({
-  ...part,
+  kind: 'number',
   value: whole.value + part.value,
-  alsoRange: undefined,
+  half: part.half,
+  comma: part.comma,
+  fraction: part.fraction,
+  bottom: part.bottom,
   spaceBefore: whole.spaceBefore,
+  alsoRange: undefined,
+  rangeFirst: part.rangeFirst,
 });
 
 interface Taken {
@@ -122,7 +141,8 @@ const skipHyphen = (tokens: readonly Token[], i: number) => (textAt(tokens, i) =
 function takeWords(tokens: readonly Token[], i: number): Taken | undefined {
   const first = textAt(tokens, i) ?? '';
   const spaceBefore = tokens[i]?.spaceBefore ?? false;
-  if (DENOMINATORS[first]) return { token: fraction(1, DENOMINATORS[first], spaceBefore), next: i + 1 };
+  const part = DENOMINATORS.get(first);
+  if (part !== undefined) return { token: fraction(1, part, spaceBefore, eitherOf(1, part)), next: i + 1 };
   let count = CARDINALS.get(first);
   if (count === undefined) return undefined;
   let next = i + 1;
@@ -131,28 +151,34 @@ function takeWords(tokens: readonly Token[], i: number): Taken | undefined {
     count += unit;
     next = skipHyphen(tokens, next) + 1;
   }
-  const bottom = DENOMINATORS[textAt(tokens, skipHyphen(tokens, next)) ?? ''];
-  if (bottom) return { token: fraction(count, bottom, spaceBefore), next: skipHyphen(tokens, next) + 1 };
+  const bottom = DENOMINATORS.get(textAt(tokens, skipHyphen(tokens, next)) ?? '');
+  if (bottom !== undefined)
+    return {
+      token: fraction(count, bottom, spaceBefore, eitherOf(count, bottom)),
+      next: skipHyphen(tokens, next) + 1,
+    };
   return { token: { kind: 'number', value: count, half: 0.5, comma: false, fraction: false, spaceBefore }, next };
 }
 
 /** `one and a half`, `3 and one quarter`: a whole number, `and`, and a fraction. */
 function takeAndFraction(tokens: readonly Token[], whole: Taken): Taken {
-  if (!isWhole(numberAt([whole.token], 0)) || textAt(tokens, whole.next) !== 'and') return whole;
+  const { token } = whole;
+  if (textAt(tokens, whole.next) !== 'and' || token.kind !== 'number' || !isWhole(token)) return whole;
   let at = whole.next + 1;
   if (['a', 'an'].includes(textAt(tokens, at) ?? '')) at++;
   const part = takeWords(tokens, at) ?? takeDigits(tokens, at, {});
   const isPart = part?.token.kind === 'number' && part.token.fraction && part.token.value < 1;
-  return isPart ? { token: mixed(whole.token as Numeral, part.token), next: part.next } : whole;
+  return isPart ? { token: mixed(token, part.token), next: part.next } : whole;
 }
 
 /** Joins fractions, mixed numbers and numbers in words into single figures. */
 export function joinNumerals(tokens: readonly Token[], habits: FractionHabits = {}): readonly Token[] {
   const joined: Token[] = [];
   for (let i = 0; i < tokens.length;) {
-    const taken = takeDigits(tokens, i, habits) ?? takeWords(tokens, i);
+    const token = tokens[i] as Token;
+    const taken = token.kind === 'number' ? takeDigits(tokens, i, habits) : takeWords(tokens, i);
     const whole = taken && takeAndFraction(tokens, taken);
-    joined.push(whole ? whole.token : (tokens[i] as Token));
+    joined.push(whole ? whole.token : token);
     i = whole ? whole.next : i + 1;
   }
   return joined;

@@ -1,5 +1,3 @@
-import { dictionary } from '@/core/units';
-
 /** Words on limits and on the state of the thread, taken out of the text before the figures are read. */
 export type Limit = 'upper-limit' | 'lower-limit' | 'approximate';
 
@@ -45,7 +43,7 @@ const LIMIT_MARKS: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** How the words above begin, and their marks: a text without any of these has no limit in it, and is looked through once. */
-const MAY_LIMIT = new RegExp(
+export const MAY_LIMIT = new RegExp(
   `[≤≥<>~]|${EDGE}(?:o(?!\\p{L})|${(
     'no ne do mu sh le lo be un at up li ex ni hö we bi gr au dé mo al me co ha ma öv mi te ho hø má or an ov ab od üb ou ' +
     'pl pi ol po el of mí ap ar ro sa ci ca en et ru zi cc as om ok'
@@ -61,8 +59,8 @@ export const markLimits = (folded: string): string =>
     ? LIMIT_MARKS.reduce((text, [pattern, mark]) => text.replace(pattern, ` ${mark} `), folded)
     : folded;
 
-export const LIMIT_OF_MARK = dictionary<Limit>({
-  '⌈': 'upper-limit',
-  '⌊': 'lower-limit',
-  '≈': 'approximate',
-});
+export const LIMIT_OF_MARK: ReadonlyMap<string, Limit> = new Map([
+  ['⌈', 'upper-limit'],
+  ['⌊', 'lower-limit'],
+  ['≈', 'approximate'],
+]);

@@ -5,8 +5,8 @@ import type { Group, Scan } from './groups';
 import { printNote, type PrintNoteCode } from './notes';
 import { mended } from './misread';
 import type { Limit } from './phrases';
-import { askedNotes, scanTorque } from './scan-torque';
-import { readStages, saysStages, type StagePrint } from './stages';
+import { askedNotes, scanTorque, type ScannedTorque } from './scan-torque';
+import { readStages, type StagePrint } from './stages';
 import type { TorquePrintUnit } from './torque-print-units';
 import { bareForceStep, leverStep, torqueStep, type TorqueReading, type TorqueStep } from './torque-readings';
 
@@ -51,7 +51,7 @@ const negative = () =>
   new DomainError('negative', 'A torque cannot be negative. Check the sign before the figure.', 'text');
 const unknownUnit = (scan: Scan<TorquePrintUnit>) =>
   new DomainError('unknown-unit', `“${scan.unknownAfterFigure}” is not a torque unit known here.`, 'text');
-const unitKind = (group: TorqueGroup | undefined) => group?.unit?.kind;
+const isTurn = ({ unit }: TorqueGroup) => unit?.kind === 'turn';
 
 function assertScan(scan: Scan<TorquePrintUnit>): void {
   if (scan.groups.length === 0)
@@ -69,9 +69,9 @@ function assertScan(scan: Scan<TorquePrintUnit>): void {
 }
 
 function assertAboveZero(group: TorqueGroup): void {
-  const { max } = amountOf(group, 'thousand');
+  const { min: least, max } = amountOf(group, 'thousand');
   // Either sense of a comma may be chosen later, so the smaller must stand too.
-  const min = Math.min(amountOf(group, 'decimal').min, amountOf(group, 'thousand').min);
+  const min = Math.min(amountOf(group, 'decimal').min, least);
   if (max > LARGEST_FIGURE) throw unreadable(`The figure is larger than any page prints: ${max}.`);
   if (min < 0) throw new DomainError('negative', 'The tolerance reaches below zero. Check the page.', 'text');
   if (min === 0) throw new DomainError('zero', 'A figure of zero is no torque. Check the page.', 'text');
@@ -103,6 +103,7 @@ function takeStep(groups: readonly TorqueGroup[]): { step: TorqueStep; used: num
 }
 
 function takeSteps(groups: readonly TorqueGroup[]): readonly TorqueStep[] {
+  if (groups.length === 1) return [takeStep(groups).step];
   const steps: TorqueStep[] = [];
   for (let rest = groups; rest.length > 0;) {
     const { step, used } = takeStep(rest);
@@ -125,33 +126,42 @@ interface Checked {
   readonly crossCheck?: TorqueCrossCheck;
 }
 
+/** The first two readings that agree, else the likeliest two. */
+function bestPair(first: TorqueStep, other: TorqueStep) {
+  let likeliest: { readonly i: number; readonly j: number; readonly agreement: Agreement } | undefined;
+  for (const [i, mine] of first.intervals.entries())
+    for (const [j, theirs] of other.intervals.entries()) {
+      const agreement = compareIntervals(mine, theirs);
+      if (agreement.agrees) return { i, j, agreement };
+      likeliest ??= { i, j, agreement };
+    }
+  return likeliest;
+}
+
 /** Holds the second printed unit against the first; where the first is ambiguous, what agrees is put first. */
 function crossChecked(first: TorqueStep, others: readonly TorqueStep[]): Checked {
   if (others.length === 0) return { readings: first.readings };
-  const checks = others.map((other) => {
-    const pairs = first.intervals.flatMap((mine, i) =>
-      other.intervals.map((theirs, j) => ({ i, j, ...compareIntervals(mine, theirs) })),
-    );
-    const best = pairs.find((pair) => pair.agrees) ?? pairs[0];
-    return { other, best };
-  });
-  const chosen = checks.find(({ best }) => !best?.agrees) ?? checks[0];
+  const checks = others.map((other) => ({ other, best: bestPair(first, other) }));
+  const chosen = checks.find(({ best }) => !best?.agreement.agrees) ?? checks[0];
   if (!chosen?.best) return { readings: first.readings };
-  const { i, j, differencePct, agrees } = chosen.best;
+  const { i, j } = chosen.best;
+  const { differencePct, agrees } = chosen.best.agreement;
   const printed = chosen.other.readings[j] as TorqueReading;
   const lead = first.readings[i] as TorqueReading;
   return {
-    readings: [lead, ...first.readings.filter((reading) => reading !== lead)],
+    readings: i === 0 ? first.readings : [lead, ...first.readings.filter((reading) => reading !== lead)],
     crossCheck: { unit: printed.unit ?? 'N·m', min_Nm: printed.min_Nm, max_Nm: printed.max_Nm, differencePct, agrees },
   };
 }
 
-const closingNotes = (limits: ReadonlySet<Limit>, reversed: boolean, ratio: number): readonly PrintNoteCode[] => [
-  ...(reversed ? ['range-reversed' as const] : []),
+const closingNotes = (limits: ReadonlySet<Limit>, reversed: boolean, ratio: number): readonly PrintNoteCode[] => {
+  const codes: PrintNoteCode[] = [];
+  if (reversed) codes.push('range-reversed');
   // A hair of rounding is no slip: 988.2 is three times 329.4 on the page, whatever the product of the two comes to.
-  ...(ratio > SUSPECT_RATIO * (1 + 1e-9) ? ['suspect-magnitude' as const] : []),
-  ...limits,
-];
+  if (ratio > SUSPECT_RATIO * (1 + 1e-9)) codes.push('suspect-magnitude');
+  for (const limit of limits) codes.push(limit);
+  return codes;
+};
 
 function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, square: boolean) {
   const [group] = groups as [TorqueGroup];
@@ -184,7 +194,7 @@ const TURNED_BACK =
   /(?<![\p{L}])(?:back(?:ed|ing|wards?)?|slack(?:en\p{L}*|ed)?|loosen\p{L}*|undo|undone|unscrew\p{L}*|releas\p{L}*|eas(?:e|ed) off|(?:anti|counter)-?\s?clockwise|zurück\p{L}*|lös\p{L}*|lose|locker\p{L}*|desserr\p{L}*|dévis\p{L}*|desviss\p{L}*|allent\p{L}*|svit\p{L}*|afloj\p{L}*|afloja|desapert\p{L}*|lossa\p{L}*|lossen|losdraai\p{L}*|terug\p{L}*|povol\p{L}*|løsn\p{L}*|tilbage)(?![\p{L}])/u;
 
 function assertForward(text: string, groups: readonly TorqueGroup[]): void {
-  if (groups.some((group) => unitKind(group) === 'turn') && TURNED_BACK.test(text.toLowerCase()))
+  if (groups.some(isTurn) && TURNED_BACK.test(text.toLowerCase()))
     throw unreadable(
       'The page turns it back. Enter the figure that it is left at, and what is turned back as a note of its own.',
     );
@@ -192,9 +202,8 @@ function assertForward(text: string, groups: readonly TorqueGroup[]): void {
 
 function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
   const scan = scanTorque(text);
-  const { printed, rest } = scan;
-  const square = /\b(square|vierkant|carr[ée]e?|quadr[ao])/.test(rest);
-  const stages = scan.broken || scan.unknownBeforeUnit ? undefined : readStages(scan, rest, square);
+  const { printed, square } = scan;
+  const stages = scan.broken || scan.unknownBeforeUnit ? undefined : readStages(scan, scan.saysStages, square);
   if (!stages) assertScan(scan);
   else if (scan.negative) throw negative();
   scan.groups.forEach(assertAboveZero);
@@ -206,10 +215,13 @@ function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
     return { ...stages, ...printed, notes };
   }
   // A range that is said to be pulled in stages may be the stages themselves.
-  const figures = scan.groups[0]?.numbers.length ?? 0;
-  const maybeStages = figures > 1 && saysStages(rest) ? ['stages'] : [];
-  const notUnderstood = askedNotes(scan, [...maybeStages, ...(scan.partial ? [scan.partial] : [])]);
-  if (scan.groups.some((group) => unitKind(group) === 'turn')) {
+  const maybeStages = scan.saysStages && (scan.groups[0]?.numbers.length ?? 0) > 1;
+  const more =
+    maybeStages || scan.partial
+      ? [...(maybeStages ? ['stages'] : []), ...(scan.partial ? [scan.partial] : [])]
+      : undefined;
+  const notUnderstood = askedNotes(scan, more);
+  if (scan.groups.some(isTurn)) {
     const turn = readTurn(scan.groups, scan.limits, square);
     return {
       kind: 'turn',
@@ -225,19 +237,36 @@ function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
   const [first, ...others] = steps as [TorqueStep, ...TorqueStep[]];
   const { readings, crossCheck } = crossChecked(first, others);
   const lead = readings[0] as TorqueReading;
-  const codes = new Set<PrintNoteCode>([
-    ...first.notes,
-    ...others.flatMap((step) => step.notes),
-    ...closingNotes(scan.limits, first.reversed, lead.max_Nm / lead.min_Nm),
-    ...(lead.max_Nm > USUAL_NM ? ['beyond-usual' as const] : []),
-    ...(crossCheck ? [crossCheck.agrees ? ('printed-units-agree' as const) : ('printed-units-disagree' as const)] : []),
-  ]);
-  const { kind } = first;
+  const codes: PrintNoteCode[] = steps.length === 1 ? [...first.notes] : steps.flatMap((step) => step.notes);
+  codes.push(...closingNotes(scan.limits, first.reversed, lead.max_Nm / lead.min_Nm));
+  if (lead.max_Nm > USUAL_NM) codes.push('beyond-usual');
+  if (crossCheck) codes.push(crossCheck.agrees ? 'printed-units-agree' : 'printed-units-disagree');
+  const notes: Note[] = [];
+  for (const [i, code] of codes.entries()) if (codes.indexOf(code) === i) notes.push(printNote(code));
+  notes.push(...notUnderstood);
   const ambiguous = readings.length > 1 || first.notes.includes('bare-force-unit');
-  const notes = [...Array.from(codes, (code) => printNote(code)), ...notUnderstood];
+  return torquePrint({ kind: first.kind, ambiguous, readings, crossCheck, notes }, printed);
+}
+
+/** Each shape written out: what is put together of parts that may be missing costs more than the reading. */
+function torquePrint(
+  { kind, ambiguous, readings, crossCheck, notes }: Omit<TorquePrint, 'condition' | 'headCondition'>,
+  { condition, headCondition }: ScannedTorque['printed'],
+): TorquePrint {
+  if (headCondition !== undefined || (crossCheck && condition === undefined))
+    return {
+      kind,
+      ambiguous,
+      readings,
+      ...(crossCheck && { crossCheck }),
+      ...(condition !== undefined && { condition }),
+      ...(headCondition !== undefined && { headCondition }),
+      notes,
+    };
+  if (condition === undefined) return { kind, ambiguous, readings, notes };
   return crossCheck
-    ? { kind, ambiguous, readings, crossCheck, ...printed, notes }
-    : { kind, ambiguous, readings, ...printed, notes };
+    ? { kind, ambiguous, readings, crossCheck, condition, notes }
+    : { kind, ambiguous, readings, condition, notes };
 }
 
 /** What each of the likely repairs of a misread text gives, likeliest first; asked about whatever it gives. */

@@ -1,12 +1,13 @@
 import { DomainError, FORCE_WORDS, LENGTH_WORDS, torqueUnitFromLetters, type Note } from '@/core/units';
 import { foldCharacters } from './characters';
-import { takeConditions } from './conditions';
+import { askingWords } from './asking-words';
+import { MAY_SAY, takeConditions, type PrintedConditions } from './conditions';
 import { scanGroups, type Scan } from './groups';
 import { isDamaged } from './misread';
 import { printNote } from './notes';
 import { joinNumerals } from './numerals';
-import { markLimits } from './phrases';
-import { STAGE_WORDS } from './stages';
+import { markLimits, MAY_LIMIT } from './phrases';
+import { saysStages, STAGE_WORDS } from './stages';
 import { tokens } from './tokens';
 import { matchTorquePrintUnit, type TorquePrintUnit } from './torque-print-units';
 
@@ -29,13 +30,13 @@ const COUNTED_STAGES = new RegExp(
 );
 const NUMBERED_STAGE = new RegExp(`(?<![\\p{L}])(${STAGE_WORDS})\\s?\\d{1,2}(?:\\s?[:.)](?!\\d)|(?=\\s+\\d))`, 'gu');
 
-/** Each of the labels below needs one of these. */
-const MAY_LABEL =
-  /\d\s?(?:st|nd|rd|th|off|pcs|pi|pezzi)|sta|ste|stu|pass|phas|fas[ie]|[ée]tap|kro|trin|m\d|bs[fw]|un[fc]|cei|whit/;
+/** Each of the labels below needs a word like one of these. */
+const MAY_LABEL = new RegExp(
+  '^(?:off|pcs|pieces|stück|pièces|pezzi|st|nd|rd|th)(?![a-z\\d_])|sta[gp]|ste[gp]|stuf|pass|phas|fas[ie]|[ée]tap|kro|' +
+    'trin|m\\d|bs[fw]|un[fc]|cei|whit',
+);
 
 /** The turns of fasteners and their numbers say nothing of the figure: `(10 off)`, `M8x1.25 25 Nm`, `3 in stages`. */
-const withoutLabels = (folded: string): string => (MAY_LABEL.test(folded) ? labelsOut(folded) : folded);
-
 const labelsOut = (folded: string): string =>
   folded
     .replace(/\(?\b\d{1,2}\s?(?:off|pcs|pieces|stück|pièces|pezzi|st)\b\.?\)?/gu, ' ')
@@ -47,7 +48,10 @@ const labelsOut = (folded: string): string =>
 
 export interface ScannedTorque extends Scan<TorquePrintUnit> {
   readonly printed: { readonly condition?: string; readonly headCondition?: string };
-  readonly rest: string;
+  /** Whether it names stages. */
+  readonly saysStages: boolean;
+  /** Whether what is turned is square, so that a flat is a quarter of a turn. */
+  readonly square: boolean;
   /** A word that says that this is only the beginning. */
   readonly partial: string | undefined;
 }
@@ -55,7 +59,26 @@ export interface ScannedTorque extends Scan<TorquePrintUnit> {
 const PARTIAL =
   /(?<![\p{L}\d])(?:1st|2nd|first|second|initial(?:ly)?|preliminary|snug|erste[nrs]?|première?|premier|prima|primo|primero|första)(?![\p{L}])/u;
 
-/** The groups of a printed torque, with what is said of thread and face and what was not understood. @throws DomainError unreadable */
+const SQUARE = /\b(square|vierkant|carr[ée]e?|quadr[ao])/;
+
+const [LABEL, CONDITION, LIMIT, PARTIALLY, STAGES, SQUARELY] = [1, 2, 4, 8, 16, 32];
+const mayOf = askingWords([
+  (word) => MAY_LABEL.test(word),
+  (word) => MAY_SAY.test(word),
+  (word) => MAY_LIMIT.test(word),
+  (word) => [word, `1${word}`, `2${word}`].some((one) => PARTIAL.test(one)),
+  saysStages,
+  (word) => SQUARE.test(word),
+]);
+
+const HABITS = { either: true } as const;
+const NO_WORDS: readonly string[] = [];
+const unsaid = (rest: string): PrintedConditions => ({ rest, unread: NO_WORDS });
+
+/**
+ * The groups of a printed torque, with what is said of thread and face and what was not understood.
+ * @throws DomainError unreadable
+ */
 export function scanTorque(text: string): ScannedTorque {
   const folded = foldCharacters(text);
   if (isDamaged(folded))
@@ -64,10 +87,12 @@ export function scanTorque(text: string): ScannedTorque {
       'A mark that cannot be read touches a figure, so the figure is not sure. Look at the page again.',
       'text',
     );
-  const { rest, thread, head, unread } = takeConditions(withoutLabels(folded), withoutUnits);
-  const scan = scanGroups(joinNumerals(tokens(markLimits(rest)), { either: true }), matchTorquePrintUnit);
-  const partial = PARTIAL.exec(folded)?.[0];
-  const asked = folded.includes('?') ? ['?'] : [];
+  const may = mayOf(folded);
+  const bare = may & LABEL ? labelsOut(folded) : folded;
+  const { rest, thread, head, unread } = may & CONDITION ? takeConditions(bare, withoutUnits) : unsaid(bare);
+  const figures = joinNumerals(tokens(may & LIMIT ? markLimits(rest) : rest), HABITS);
+  const scan = scanGroups(figures, matchTorquePrintUnit);
+  const asked = folded.includes('?') ? ['?'] : NO_WORDS;
   const words = unread.length + asked.length === 0 ? scan.unread : [...scan.unread, ...unread, ...asked];
   // Written out: what is put together of parts that may be missing costs more than all the rest.
   return {
@@ -80,8 +105,9 @@ export function scanTorque(text: string): ScannedTorque {
     row: scan.row,
     unread: words.length < 2 ? words : [...new Set(words)],
     printed: printedOf(thread, head),
-    rest,
-    partial,
+    saysStages: (may & STAGES) !== 0 && saysStages(rest),
+    square: (may & SQUARELY) !== 0 && SQUARE.test(rest),
+    partial: may & PARTIALLY ? PARTIAL.exec(folded)?.[0] : undefined,
   };
 }
 
@@ -93,11 +119,12 @@ function printedOf(thread: string | undefined, head: string | undefined): Scanne
   return headCondition === undefined ? { condition: thread } : { condition: thread, headCondition };
 }
 
+const NO_NOTES: readonly Note[] = [];
 const quoted = (words: readonly string[]) => words.map((word) => `“${word}”`).join(', ');
 
-/** What a person has to be asked of the words of a scan: what was not understood, and what holds for the face alone. */
+/** What a person has to be asked of a scan's words: what was not understood, and what holds for the face alone. */
 export const askedNotes = ({ unread, printed }: ScannedTorque, more: readonly string[] = []): readonly Note[] => {
-  if (unread.length + more.length === 0 && printed.headCondition === undefined) return [];
+  if (unread.length + more.length === 0 && printed.headCondition === undefined) return NO_NOTES;
   const words = [...new Set([...unread, ...more])];
   return [
     ...(words.length > 0 ? [printNote('unread-words', quoted(words))] : []),

@@ -39,6 +39,7 @@ export const STAGE_WORDS =
   'stages?|steps?|passes|stufen?|étapes?|phases?|fasi|fase|etapas?|steg|stappen|krocích|kroky|trin';
 const SAYS_STAGES = new RegExp(`(?<![\\p{L}])(?:${STAGE_WORDS})(?![\\p{L}])`, 'u');
 
+/** Whether stages are named; a text says so by one word of it. */
 export const saysStages = (text: string): boolean => SAYS_STAGES.test(text);
 
 const isTurn = (group: TorqueGroup | undefined) => group?.unit?.kind === 'turn';
@@ -91,20 +92,20 @@ function endOf(
 }
 
 /**
- * Reads several stages: figures one after another in so many words (`then`, `+`, `in three stages`), or a torque and a
- * turn after it. Undefined where the text is no such thing.
+ * Reads several stages, where the page `says` that they are stages or the figures do: figures one after another in so
+ * many words (`then`, `+`, `in three stages`), or a torque and a turn after it. Undefined where the text is no such
+ * thing.
  */
 export function readStages(
   { groups }: { readonly groups: readonly TorqueGroup[] },
-  rest: string,
+  says: boolean,
   square: boolean,
 ): StagePrint | undefined {
   const many = groups.length === 1 && (groups[0]?.numbers.length ?? 0) > 2;
+  if (!many && groups.length < 2) return undefined;
   const follows =
     groups.length > 1 &&
     groups.slice(1).every((group) => group.joiners.has('plus') || (isTurn(group) && !group.joiners.has('apart')));
-  if (!many && groups.length < 2) return undefined;
-  const says = saysStages(rest);
   const listed = groups.length > 1 && says && groups.every((group) => group.unit !== undefined);
   if (!many && !follows && !listed) return undefined;
   // A figure takes the unit that is printed after it: `20, then 35 lb ft`.

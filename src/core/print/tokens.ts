@@ -82,6 +82,62 @@ const take = (pattern: RegExp, text: string, at: number): string | undefined => 
 
 const isSpace = (text: string, at: number) => text.charCodeAt(at) <= 32;
 
+const HALVES = Array.from({ length: 10 }, (_, decimals) => halfOf(decimals));
+const isDigit = (code: number) => code >= 48 && code <= 57;
+const isPlainLetter = (code: number) => code >= 97 && code <= 122;
+const [COMMA, STOP, SPACE, HYPHEN] = [44, 46, 32, 45];
+/** Marks that are one sign, whatever follows. */
+const SINGLE = new Set('+±/⁄÷%°"\'()[]=;:*<>≤≥~⌈⌊≈');
+
+/** Where the digits end that begin at `at`. */
+function digitsEnd(text: string, at: number): number {
+  let end = at;
+  while (isDigit(text.charCodeAt(end))) end++;
+  return end;
+}
+
+/**
+ * Where a figure ends that can only be read in one way: digits, or digits, a stop and digits, with nothing after them
+ * that may belong to them. 0 where it has to be looked at closely.
+ */
+function plainFigureEnd(text: string, at: number): number {
+  const whole = digitsEnd(text, at);
+  if (whole === at) return 0;
+  const after = text.charCodeAt(whole);
+  if (after === COMMA) return 0;
+  // Three digits after a space may be the thousands' rest.
+  if (after === SPACE) return digitsEnd(text, whole + 1) === whole + 4 ? 0 : whole;
+  if (after !== STOP || !isDigit(text.charCodeAt(whole + 1))) return whole;
+  const end = digitsEnd(text, whole + 1);
+  const next = text.charCodeAt(end);
+  // Three digits after a stop may be thousands.
+  if (next === COMMA || next === STOP || end - whole === 4 || end - whole > HALVES.length) return 0;
+  return end;
+}
+
+function plainFigure(text: string, at: number, end: number, spaceBefore: boolean): Numeral {
+  const digits = text.slice(at, end);
+  const stop = digits.indexOf('.');
+  return plain(Number(digits), HALVES[stop < 0 ? 0 : digits.length - stop - 1] ?? 0, false, spaceBefore);
+}
+
+/** Where a word of plain letters ends with nothing grown on to it; 0 where there is none. */
+function plainWordEnd(text: string, at: number): number {
+  let end = at;
+  while (isPlainLetter(text.charCodeAt(end))) end++;
+  const after = text.charCodeAt(end);
+  return end === at || isDigit(after) || after > 127 ? 0 : end;
+}
+
+/** The mark at `at`, where it is one sign whatever is beside it. */
+function plainMark(text: string, at: number): string | undefined {
+  const sign = text[at] ?? '';
+  if (SINGLE.has(sign)) return sign;
+  const next = text.charCodeAt(at + 1);
+  const code = sign.charCodeAt(0);
+  return (code === HYPHEN && next !== HYPHEN) || (code === COMMA && !isDigit(next)) ? sign : undefined;
+}
+
 /** Splits folded text into figures, words and marks. Lone full stops carry nothing and are dropped. */
 export function tokens(folded: string): readonly Token[] {
   const found: Token[] = [];
@@ -91,6 +147,25 @@ export function tokens(folded: string): readonly Token[] {
       continue;
     }
     const spaceBefore = found.length === 0 || isSpace(folded, at - 1);
+    const figureEnd = plainFigureEnd(folded, at);
+    if (figureEnd > 0) {
+      found.push(plainFigure(folded, at, figureEnd, spaceBefore));
+      at = figureEnd;
+      continue;
+    }
+    const wordEnd = plainWordEnd(folded, at);
+    if (wordEnd > 0) {
+      const text = folded.slice(at, wordEnd);
+      found.push({ kind: text === 'x' ? 'mark' : 'word', text, spaceBefore });
+      at = wordEnd;
+      continue;
+    }
+    const sign = plainMark(folded, at);
+    if (sign !== undefined) {
+      found.push({ kind: 'mark', text: sign, spaceBefore });
+      at++;
+      continue;
+    }
     const digits = take(NUMBER, folded, at);
     const word = digits === undefined ? (take(PLAIN_WORD, folded, at) ?? take(WORD, folded, at)) : undefined;
     const mark = digits === undefined && word === undefined ? take(MARK, folded, at) : undefined;

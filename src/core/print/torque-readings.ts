@@ -74,6 +74,10 @@ const sensesFor = (group: TorqueGroup, unit: TorqueUnit): readonly CommaSense[] 
 };
 
 const alternativesIn = (group: TorqueGroup, unit: TorqueUnit): readonly Alternative[] => {
+  const [figure] = group.numbers;
+  // Most print can be read in one way.
+  if (group.numbers.length === 1 && figure?.thousand === undefined && figure?.alsoRange === undefined)
+    return [alternative(amountOf(group, 'decimal'), unit)];
   const amounts = sensesFor(group, unit).map((sense) => amountOf(group, sense));
   const asRange = rangeOfFraction(group);
   const small = SMALL_TORQUE_UNITS.has(unit);
@@ -99,14 +103,13 @@ function notesOf(group: TorqueGroup, units: readonly TorqueUnit[]): readonly Pri
   const comma = group.numbers.some(
     (n) => n.comma && (n.thousand === undefined || !units.every((u) => SMALL_TORQUE_UNITS.has(u))),
   );
-  return [
-    ...(group.quotient ? ['quotient-notation' as const] : []),
-    ...(choice ? ['thousands-or-decimal' as const] : comma ? ['decimal-comma' as const] : []),
-    ...(group.numbers.some((n) => n.fraction && !(n.rangeFirst && inSmall)) ? ['fraction' as const] : []),
-    ...(rangeOfFraction(group) && units.some((unit) => !SMALL_TORQUE_UNITS.has(unit))
-      ? ['fraction-or-range' as const]
-      : []),
-  ];
+  const codes: PrintNoteCode[] = [];
+  if (group.quotient) codes.push('quotient-notation');
+  if (choice) codes.push('thousands-or-decimal');
+  else if (comma) codes.push('decimal-comma');
+  if (group.numbers.some((n) => n.fraction && !(n.rangeFirst && inSmall))) codes.push('fraction');
+  if (rangeOfFraction(group) && units.some((unit) => !SMALL_TORQUE_UNITS.has(unit))) codes.push('fraction-or-range');
+  return codes;
 }
 
 const toStep = (

@@ -20,10 +20,20 @@ const VULGAR: Readonly<Record<string, string>> = {
 };
 
 const FULL_WIDTH = 0xfee0;
-const BACKTICK = 96;
 
-// Most print is plain: letters, digits, stops and hyphens need no folding.
-const SPECIAL = /[^ -~]|''|\+|\bplus\b|[´`]/i;
+const [BACKTICK, PLUS, QUOTE] = [96, 43, 39];
+
+/** Most print is plain: letters, digits, stops and hyphens need no folding. */
+function isPlain(text: string): boolean {
+  for (let at = 0; at < text.length; at++) {
+    const code = text.charCodeAt(at);
+    if (code < 32 || code > 126 || code === BACKTICK || code === PLUS) return false;
+    if (code === QUOTE && text.charCodeAt(at + 1) === QUOTE) return false;
+    // `plus` may be half of a sign, in any case of its letters.
+    if ((code | 32) === 112 && (text.charCodeAt(at + 1) | 32) === 108) return false;
+  }
+  return true;
+}
 
 const REPLACEMENTS: readonly (readonly [RegExp, string])[] = [
   [/㎏/g, 'kg'],
@@ -92,7 +102,7 @@ function foldPlainly(text: string): string | undefined {
  * The printed text itself is kept elsewhere, untouched.
  */
 export function foldCharacters(text: string): string {
-  if (!SPECIAL.test(text)) return text.toLowerCase();
+  if (isPlain(text)) return text.toLowerCase();
   const plainly = foldPlainly(text);
   if (plainly !== undefined) return plainly;
   let folded = text

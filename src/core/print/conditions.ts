@@ -1,3 +1,5 @@
+import { askingWords } from './asking-words';
+
 /** What a page prints of the thread and of what the head turns on; as printed, but for a negation, which is turned round. */
 export interface PrintedConditions {
   readonly rest: string;
@@ -115,6 +117,7 @@ const blank = (text: string) => ' '.repeat(text.length);
 /** What stands in clauses of their own behind the last figure says the same behind any figure: it is kept. */
 const tails = new Map<string, PrintedConditions>();
 const MAX_TAILS = 500;
+const maySay = askingWords([(word) => MAY_SAY.test(word)]);
 const CUTS = ',;()[]:';
 const isDigit = (code: number) => code >= 48 && code <= 57;
 
@@ -123,7 +126,7 @@ function tailAt(folded: string): number {
   let at = folded.length;
   while (at > 0 && !isDigit(folded.charCodeAt(at - 1))) at--;
   while (at < folded.length && !CUTS.includes(folded[at] ?? '')) at++;
-  return at < folded.length && !MAY_SAY.test(folded.slice(0, at)) ? at + 1 : 0;
+  return at < folded.length && maySay(folded.slice(0, at)) === 0 ? at + 1 : 0;
 }
 
 /**

@@ -66,7 +66,7 @@ const FILLERS = new Set(
 const isNumber = (token: Token | undefined): token is Numeral => token?.kind === 'number';
 const textOf = (token: Token | undefined) => (token && token.kind !== 'number' ? token.text : undefined);
 
-const sameUnit = <U>(a: U | undefined, b: U | undefined) => JSON.stringify(a) === JSON.stringify(b);
+const sameUnit = <U>(a: U | undefined, b: U | undefined) => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** Nothing stood there: one list serves for all that are never added to. */
 const NONE: ReadonlySet<Joiner> = new Set();
@@ -236,7 +236,7 @@ export function scanGroups<U>(tokens: readonly Token[], matchUnit: MatchUnit<U>)
   for (let i = 0; i < tokens.length;) {
     const token = tokens[i] as Token;
     const afterTolerance =
-      token.kind === 'mark'
+      token.kind === 'mark' && (token.text === '±' || token.text === '+')
         ? (takeTolerance(state, tokens, i) ?? takeTrailingTolerance(state, tokens, i, matchUnit))
         : undefined;
     const match = isNumber(token) ? undefined : matchUnit(tokens, i);

@@ -20,8 +20,22 @@ const REPAIRS: readonly Repair[] = [
   [/(?<![\p{L}\d])Ib(?=s?\b)/gu, ['lb']],
 ];
 
-/** Each of the repairs needs one of these: most print has none of them, and is looked through once. */
-const MAY_BE_MISREAD = /\d[oOlI]|[lI]\d|%|[1I]bs?\b/;
+const isDigit = (code: number) => code >= 48 && code <= 57;
+const [PERCENT, ONE, BIG_I, BIG_O, SMALL_B, SMALL_L, SMALL_O] = [37, 49, 73, 79, 98, 108, 111];
+
+/** Each of the repairs needs a letter beside a digit, `1b`, `Ib` or `%`: most print has none of them. */
+function mayBeMisread(text: string): boolean {
+  for (let at = 0; at < text.length; at++) {
+    const code = text.charCodeAt(at);
+    if (code === PERCENT) return true;
+    const isLike1 = code === SMALL_L || code === BIG_I;
+    if (isLike1 && isDigit(text.charCodeAt(at + 1))) return true;
+    if (!isLike1 && code !== SMALL_O && code !== BIG_O && code !== SMALL_B) continue;
+    const before = text.charCodeAt(at - 1);
+    if (code === SMALL_B ? before === ONE || before === BIG_I : isDigit(before)) return true;
+  }
+  return false;
+}
 
 const SMALL_SIGN = /(?<=±\s?\d[\d.,]*\s?|[+-]\s?\d[\d.,]*\s?)%/;
 
@@ -30,7 +44,7 @@ const SMALL_SIGN = /(?<=±\s?\d[\d.,]*\s?|[+-]\s?\d[\d.,]*\s?)%/;
  * does. A sign is mended only where it cannot be read as it stands.
  */
 export function mended(text: string): Mended | undefined {
-  if (!MAY_BE_MISREAD.test(text)) return undefined;
+  if (!mayBeMisread(text)) return undefined;
   let texts: readonly string[] = [text];
   for (const [pattern, replacements] of REPAIRS) {
     if (pattern.source.includes('%') && SMALL_SIGN.test(text)) continue;

@@ -33,6 +33,8 @@ const CARDINALS = new Map<string, number>([
   ...TENS.map((word, i): [string, number] => [word, 20 + 10 * i]),
 ]);
 
+const NUMBER_WORDS: ReadonlySet<string> = new Set([...DENOMINATORS.keys(), ...CARDINALS.keys()]);
+
 const LONE_DENOMINATORS = new Set([2, 3, 4, 8, 16, 32, 64]);
 const MIXED_DENOMINATORS = new Set([2, 3, 4, 5, 6, 8, 9, 10, 12, 16, 32, 64]);
 // Always a part, never a range: 5/100 mm.
@@ -176,6 +178,11 @@ export function joinNumerals(tokens: readonly Token[], habits: FractionHabits = 
   const joined: Token[] = [];
   for (let i = 0; i < tokens.length;) {
     const token = tokens[i] as Token;
+    if (token.kind !== 'number' && !NUMBER_WORDS.has(token.text)) {
+      joined.push(token);
+      i++;
+      continue;
+    }
     const taken = token.kind === 'number' ? takeDigits(tokens, i, habits) : takeWords(tokens, i);
     const whole = taken && takeAndFraction(tokens, taken);
     joined.push(whole ? whole.token : token);

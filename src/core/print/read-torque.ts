@@ -1,12 +1,13 @@
 import { DomainError, isDomainError, type Note } from '@/core/units';
 import { amountOf } from './amounts';
-import { compareIntervals, type Agreement } from './cross-check';
+import { compareIntervals, type Agreement, type PrintedInterval } from './cross-check';
 import type { Group, Scan } from './groups';
 import { printNote, type PrintNoteCode } from './notes';
 import { mended } from './misread';
 import type { Limit } from './phrases';
 import { askedNotes, scanTorque, type ScannedTorque } from './scan-torque';
 import { readStages, type StagePrint } from './stages';
+import type { Numeral } from './tokens';
 import type { TorquePrintUnit } from './torque-print-units';
 import { bareForceStep, leverStep, torqueStep, type TorqueReading, type TorqueStep } from './torque-readings';
 
@@ -68,10 +69,13 @@ function assertScan(scan: Scan<TorquePrintUnit>): void {
     throw new DomainError('no-unit', 'The figure has no unit. Add it as printed, such as “lb. ft.” or “mkg”.', 'text');
 }
 
+const isTwofold = ({ thousand }: Numeral) => thousand !== undefined;
+
 function assertAboveZero(group: TorqueGroup): void {
-  const { min: least, max } = amountOf(group, 'thousand');
+  const decimal = amountOf(group, 'decimal');
+  const { min: least, max } = group.numbers.some(isTwofold) ? amountOf(group, 'thousand') : decimal;
   // Either sense of a comma may be chosen later, so the smaller must stand too.
-  const min = Math.min(amountOf(group, 'decimal').min, least);
+  const min = Math.min(decimal.min, least);
   if (max > LARGEST_FIGURE) throw unreadable(`The figure is larger than any page prints: ${max}.`);
   if (min < 0) throw new DomainError('negative', 'The tolerance reaches below zero. Check the page.', 'text');
   if (min === 0) throw new DomainError('zero', 'A figure of zero is no torque. Check the page.', 'text');
@@ -129,9 +133,9 @@ interface Checked {
 /** The first two readings that agree, else the likeliest two. */
 function bestPair(first: TorqueStep, other: TorqueStep) {
   let likeliest: { readonly i: number; readonly j: number; readonly agreement: Agreement } | undefined;
-  for (const [i, mine] of first.intervals.entries())
-    for (const [j, theirs] of other.intervals.entries()) {
-      const agreement = compareIntervals(mine, theirs);
+  for (let i = 0; i < first.intervals.length; i++)
+    for (let j = 0; j < other.intervals.length; j++) {
+      const agreement = compareIntervals(first.intervals[i] as PrintedInterval, other.intervals[j] as PrintedInterval);
       if (agreement.agrees) return { i, j, agreement };
       likeliest ??= { i, j, agreement };
     }
@@ -242,7 +246,7 @@ function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
   if (lead.max_Nm > USUAL_NM) codes.push('beyond-usual');
   if (crossCheck) codes.push(crossCheck.agrees ? 'printed-units-agree' : 'printed-units-disagree');
   const notes: Note[] = [];
-  for (const [i, code] of codes.entries()) if (codes.indexOf(code) === i) notes.push(printNote(code));
+  for (const code of codes) if (!notes.some((note) => note.code === code)) notes.push(printNote(code));
   notes.push(...notUnderstood);
   const ambiguous = readings.length > 1 || first.notes.includes('bare-force-unit');
   return torquePrint({ kind: first.kind, ambiguous, readings, crossCheck, notes }, printed);

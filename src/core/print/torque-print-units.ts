@@ -48,6 +48,13 @@ function nextWord(tokens: readonly Token[], at: number): { at: number; quotient:
   return wordAt(tokens, wordsAt) === undefined ? undefined : { at: wordsAt, quotient };
 }
 
+const torques = new Map<TorqueUnit, TorquePrintUnit>();
+function torque(unit: TorqueUnit): TorquePrintUnit {
+  const known = torques.get(unit) ?? ({ kind: 'torque', unit } as const);
+  torques.set(unit, known);
+  return known;
+}
+
 /** The longest run of up to four words that together name a torque unit. */
 function matchTorque(tokens: readonly Token[], at: number): UnitMatch<TorquePrintUnit> | undefined {
   let letters = '';
@@ -56,7 +63,7 @@ function matchTorque(tokens: readonly Token[], at: number): UnitMatch<TorquePrin
   for (let i = at, words = 0; words < 4; words++) {
     letters += wordAt(tokens, i) ?? '';
     const unit = torqueUnitFromLetters(letters);
-    if (unit) best = { unit: { kind: 'torque', unit }, next: i + 1, quotient };
+    if (unit) best = { unit: torque(unit), next: i + 1, quotient };
     const next = nextWord(tokens, i + 1);
     if (!next) break;
     quotient ||= next.quotient;
@@ -82,8 +89,8 @@ export function matchTorquePrintUnit(tokens: readonly Token[], at: number): Unit
     return { unit: { kind: 'turn', degrees: 1, flat: false }, next: at + 1 };
   const word = wordAt(tokens, at);
   if (word === undefined) return undefined;
-  const torque = matchTorque(tokens, at);
-  if (torque) return torque;
+  const found = matchTorque(tokens, at);
+  if (found) return found;
   const force = FORCE_WORDS.get(word);
   if (force && !isTied(tokens, at + 1)) return { unit: { kind: 'force', word: force }, next: at + 1 };
   const length = LENGTH_WORDS.get(word);

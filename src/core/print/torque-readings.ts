@@ -11,6 +11,7 @@ import { amountOf, hasThousandChoice, rangeOfFraction, type Amount, type CommaSe
 import type { PrintedInterval } from './cross-check';
 import type { Group } from './groups';
 import type { PrintNoteCode } from './notes';
+import type { Numeral } from './tokens';
 import type { TorquePrintUnit } from './torque-print-units';
 
 /** One reading of a printed torque, in N·m, with the figures as they stand on the page. */
@@ -95,7 +96,11 @@ const alternativesIn = (group: TorqueGroup, unit: TorqueUnit): readonly Alternat
   return meant.map((amount) => alternative(amount, unit));
 };
 
+const NO_NOTES: readonly PrintNoteCode[] = [];
+const isPlain = ({ comma, fraction, thousand }: Numeral) => !comma && !fraction && thousand === undefined;
+
 function notesOf(group: TorqueGroup, units: readonly TorqueUnit[]): readonly PrintNoteCode[] {
+  if (!group.quotient && group.numbers.every(isPlain)) return NO_NOTES;
   const inSmall = units.some((unit) => SMALL_TORQUE_UNITS.has(unit));
   const choice = hasStopChoice(group)
     ? inSmall
@@ -118,8 +123,8 @@ const toStep = (
   notes: readonly PrintNoteCode[],
 ): TorqueStep => ({
   kind,
-  readings: found.map((a) => a.reading),
-  intervals: found.map((a) => a.interval),
+  readings: found.map(({ reading }) => reading),
+  intervals: found.map(({ interval }) => interval),
   notes,
   reversed: found[0]?.reversed ?? false,
 });

@@ -261,3 +261,17 @@ test.each([
   ['1/4 varv', 90],
   ['120° (2 flats)', 120],
 ])('%j is a turn of %d°', (text, degrees) => expect(read(text)).toMatchObject({ kind: 'turn', max_deg: degrees }));
+
+test.each([
+  ...'off pcs pieces stück pièces pezzi'.split(' ').map((word) => `25 Nm (10 ${word})`),
+  ...'stages steps passes stufen étapes phases fasi etapas steg stappen kroky trin'
+    .split(' ')
+    .map((word) => `25 Nm in 3 ${word}`),
+  ...['M8x1.25', '3/8 BSF', '3/8 bsw', '5/16 unf', '1/4 UNC', '1/4 cei', '1/4 whitworth'].map(
+    (size) => `${size} 25 Nm`,
+  ),
+  ...'stage step stufe étape fase etapa steg'.split(' ').map((word) => `${word} 2: 25 Nm`),
+])('“%s” has one figure in it', (text) => {
+  const { readings } = readTorque(text);
+  expect(readings.map(({ min_Nm, max_Nm }) => [min_Nm, max_Nm])).toEqual([[25, 25]]);
+});

@@ -9,12 +9,15 @@ const config = {
   mutate: ['src/{core,model,db,server}/**/*.ts', 'src/features/*/{*actions,schema,*-schema}.ts'],
   // Words of a message may change without a test: what they are thrown for may not.
   mutator: { excludedMutations: ['StringLiteral'] },
-  reporters: ['clear-text', 'html', 'json'],
+  // The others say nothing until the end, which may be hours away.
+  reporters: ['progress-append-only', 'clear-text', 'html', 'json'],
   htmlReporter: { fileName: 'test-results/mutation/index.html' },
   jsonReporter: { fileName: 'test-results/mutation/mutation.json' },
   ignorePatterns: ['.next', 'data', 'docs/screenshots', 'test-results'],
   concurrency: 2,
   timeoutMS: 20_000,
+  // All tests of the core, with what they cover noted.
+  dryRunTimeoutMinutes: 40,
 };
 
 export default config;

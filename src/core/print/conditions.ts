@@ -117,7 +117,8 @@ const blank = (text: string) => ' '.repeat(text.length);
 /** What stands in clauses of their own behind the last figure says the same behind any figure: it is kept. */
 const tails = new Map<string, PrintedConditions>();
 const MAX_TAILS = 500;
-const maySay = askingWords([(word) => MAY_SAY.test(word)]);
+// A wet sump is a part as well, and is taken out wherever anything is said of oil.
+const maySay = askingWords([(word) => MAY_SAY.test(word) || word === 'wet']);
 const CUTS = ',;()[]:';
 const isDigit = (code: number) => code >= 48 && code <= 57;
 

@@ -275,3 +275,12 @@ test.each([
   const { readings } = readTorque(text);
   expect(readings.map(({ min_Nm, max_Nm }) => [min_Nm, max_Nm])).toEqual([[25, 25]]);
 });
+
+test.each([
+  'wet sump nuts 38 lb ft, oiled',
+  'oil pump nuts 38 lb ft, oiled',
+  'locknut 38 lb ft (dry)',
+  'grease nipple 38 lb ft; threads greased',
+])('“%s”: a part before the figure is no condition and is not asked about', (text) => {
+  expect(read(text)).toMatchObject({ condition: expect.stringMatching(/^(oiled|dry|greased)$/), notes: [] });
+});

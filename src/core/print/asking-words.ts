@@ -1,30 +1,31 @@
+import { isDigit } from './characters';
+
 const FRACTION_SLASH = 0x2044;
 const MAX_KNOWN = 4000;
 const [FIRST_SIGN_AFTER_LETTERS, TIMES, DIVIDED, MICRO] = [0x250, 0xd7, 0xf7, 0xb5];
 
 /** `<`, `>` and `~` say as much as a word. */
 const isSaying = (code: number) => code === 60 || code === 62 || code === 126;
-const isDigit = (code: number) => code >= 48 && code <= 57;
 const isLetter = (code: number) =>
   (code >= 97 && code <= 122) ||
   code === MICRO ||
   (code >= 0xc0 && code < FIRST_SIGN_AFTER_LETTERS && code !== TIMES && code !== DIVIDED);
 
-/** Whether one word, with what stands at once after it where that is a digit, may say a thing. */
-export type MaySay = (word: string) => boolean;
+/** A bit, and whether one word, with what stands at once after it where that is a digit, may say what it stands for. */
+export type MaySay = readonly [bit: number, says: (word: string) => boolean];
 
 /**
- * Makes what tells of a folded text by its words alone which things it may say, a bit for each in their order. Each
+ * Makes what tells of a folded text by its words alone which things it may say, the bits of all of them together. Each
  * word is looked at once in the life of the program, so that most print is spared the closer look at all of it; a text
  * with signs that are not told apart here may say everything.
  */
 export function askingWords(things: readonly MaySay[]): (folded: string) => number {
-  const everything = 2 ** things.length - 1;
+  const everything = things.reduce((all, [bit]) => all | bit, 0);
   const known = new Map<string, number>();
   const ofWord = (word: string): number => {
     const before = known.get(word);
     if (before !== undefined) return before;
-    const may = things.reduce((all, says, bit) => (says(word) ? all | (1 << bit) : all), 0);
+    const may = things.reduce((all, [bit, says]) => (says(word) ? all | bit : all), 0);
     if (known.size < MAX_KNOWN) known.set(word, may);
     return may;
   };

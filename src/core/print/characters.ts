@@ -1,3 +1,6 @@
+/** Whether that is the code of one of the ten plain digits. */
+export const isDigit = (code: number): boolean => code >= 48 && code <= 57;
+
 // Ligature fractions become n⁄d with the fraction slash, so that ½ is never mistaken for a range “1/2”.
 const VULGAR: Readonly<Record<string, string>> = {
   '½': '1⁄2',

@@ -1,4 +1,5 @@
 import { askingWords } from './asking-words';
+import { isDigit } from './characters';
 
 /** What a page prints of the thread and of what the head turns on; as printed, but for a negation, which is turned round. */
 export interface PrintedConditions {
@@ -118,9 +119,8 @@ const blank = (text: string) => ' '.repeat(text.length);
 const tails = new Map<string, PrintedConditions>();
 const MAX_TAILS = 500;
 // A wet sump is a part as well, and is taken out wherever anything is said of oil.
-const maySay = askingWords([(word) => MAY_SAY.test(word) || word === 'wet']);
+const maySay = askingWords([[1, (word) => MAY_SAY.test(word) || word === 'wet']]);
 const CUTS = ',;()[]:';
-const isDigit = (code: number) => code >= 48 && code <= 57;
 
 /** Where the first clause of its own begins behind the last figure, if nothing before it may say a thing; else 0. */
 function tailAt(folded: string): number {

@@ -1,3 +1,5 @@
+import { isDigit } from './characters';
+
 /** A text in which a sign may have been misread from the page, mended in the likeliest ways. */
 export interface Mended {
   readonly texts: readonly string[];
@@ -20,7 +22,6 @@ const REPAIRS: readonly Repair[] = [
   [/(?<![\p{L}\d])Ib(?=s?\b)/gu, ['lb']],
 ];
 
-const isDigit = (code: number) => code >= 48 && code <= 57;
 const [PERCENT, ONE, BIG_I, BIG_O, SMALL_B, SMALL_L, SMALL_O] = [37, 49, 73, 79, 98, 108, 111];
 
 /** Each of the repairs needs a letter beside a digit, `1b`, `Ib` or `%`: most print has none of them. */

@@ -63,12 +63,12 @@ const SQUARE = /\b(square|vierkant|carr[ée]e?|quadr[ao])/;
 
 const [LABEL, CONDITION, LIMIT, PARTIALLY, STAGES, SQUARELY] = [1, 2, 4, 8, 16, 32];
 const mayOf = askingWords([
-  (word) => MAY_LABEL.test(word),
-  (word) => MAY_SAY.test(word),
-  (word) => MAY_LIMIT.test(word),
-  (word) => [word, `1${word}`, `2${word}`].some((one) => PARTIAL.test(one)),
-  saysStages,
-  (word) => SQUARE.test(word),
+  [LABEL, (word) => MAY_LABEL.test(word)],
+  [CONDITION, (word) => MAY_SAY.test(word)],
+  [LIMIT, (word) => MAY_LIMIT.test(word)],
+  [PARTIALLY, (word) => [word, `1${word}`, `2${word}`].some((one) => PARTIAL.test(one))],
+  [STAGES, saysStages],
+  [SQUARELY, (word) => SQUARE.test(word)],
 ]);
 
 const HABITS = { either: true } as const;

@@ -1,3 +1,5 @@
+import { isDigit } from './characters';
+
 /** A figure as printed. `thousand` is the other reading of a comma before exactly three digits. */
 export interface Numeral {
   readonly kind: 'number';
@@ -35,7 +37,6 @@ export type Token = Numeral | Word | Mark;
 
 const NUMBER =
   /\d{1,3}(?:,\d{3}){2,}(?:\.\d+)?|\d{1,3},\d{3}\.\d+|\d{1,3}(?:\.\d{3})+,\d+|\d{1,3}(?: \d{3})+(?![\d.,]|\s*\/)|\d+[.,]\d+|[.,]\d+|\d+/y;
-const PLAIN_WORD = /[a-z]+(?![\p{L}²³\d])/uy;
 const WORD = /\p{L}+[²³\d]*/uy;
 const MARK = /\.{2,}|-{2,}|[-+±/⁄÷x%°"'()[\]=,;:*<>≤≥~⌈⌊≈]/y;
 
@@ -83,7 +84,6 @@ const take = (pattern: RegExp, text: string, at: number): string | undefined => 
 const isSpace = (text: string, at: number) => text.charCodeAt(at) <= 32;
 
 const HALVES = Array.from({ length: 10 }, (_, decimals) => halfOf(decimals));
-const isDigit = (code: number) => code >= 48 && code <= 57;
 const isPlainLetter = (code: number) => code >= 97 && code <= 122;
 const [COMMA, STOP, SPACE, HYPHEN] = [44, 46, 32, 45];
 /** Marks that are one sign, whatever follows. */
@@ -167,7 +167,7 @@ export function tokens(folded: string): readonly Token[] {
       continue;
     }
     const digits = take(NUMBER, folded, at);
-    const word = digits === undefined ? (take(PLAIN_WORD, folded, at) ?? take(WORD, folded, at)) : undefined;
+    const word = digits === undefined ? take(WORD, folded, at) : undefined;
     const mark = digits === undefined && word === undefined ? take(MARK, folded, at) : undefined;
     if (digits !== undefined) found.push(numeral(digits, spaceBefore));
     else if (word === 'x') found.push({ kind: 'mark', text: 'x', spaceBefore });

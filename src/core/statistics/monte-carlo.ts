@@ -1,6 +1,7 @@
 import { assertBand, type ClampBand, type ClampBandInput, headArm, liftArm, threadArm } from '@/core/joint';
 import type { Friction } from '@/core/film';
 import { DomainError } from '@/core/units';
+import { exponentials, naturalLog } from './exponential';
 import { normalQuantiles } from './normal';
 import { ranksOf } from './quantile';
 import { createRandom } from './random';
@@ -27,8 +28,8 @@ const BATCH = 1024;
 
 /** The logarithm's slope on either side of the middle, a standard deviation. */
 const slopes = ({ low, middle, high }: Friction) => ({
-  up: Math.log(high / middle) / Z95,
-  down: Math.log(middle / low) / Z95,
+  up: naturalLog(high / middle) / Z95,
+  down: naturalLog(middle / low) / Z95,
 });
 
 function assertSamples(samples: number): void {
@@ -49,6 +50,49 @@ function columnsOf(isDrawn: readonly boolean[]) {
 /** Draws so many clamp loads into a list, and gives the sum so far with theirs added in their order. */
 type Sampler = (forces: Float64Array, from: number, count: number, sum: number) => number;
 
+/** Factors, what they multiply, and the arm on which that acts. */
+type Scaled = readonly [factors: Float64Array, middle: number, arm: number];
+
+/** From deviates to torques. */
+function wrenched(nets: Float64Array, torque_Nm: number, deviation: number, count: number): void {
+  for (let i = 0; i < count; i++) nets[i] = torque_Nm * (1 + deviation * (nets[i] as number));
+}
+
+/** Adds where between two marks each of them was read. */
+function addMarks(
+  nets: Float64Array,
+  graduation_Nm: number,
+  u: Float64Array,
+  from: number,
+  step: number,
+  count: number,
+): void {
+  for (let i = 0, k = from; i < count; i++, k += step)
+    nets[i] = (nets[i] as number) + graduation_Nm * ((u[k] as number) - 0.5);
+}
+
+/** The clamp loads of a batch's net torques, from a place in their list on; gives the sum so far with theirs. */
+function clampLoads(
+  nets: Float64Array,
+  lift: number,
+  [threads, muThread, ct]: Scaled,
+  [heads, muHead, ch]: Scaled,
+  forces: Float64Array,
+  from: number,
+  count: number,
+  before: number,
+): number {
+  let sum = before;
+  for (let i = 0; i < count; i++) {
+    const net = nets[i] as number;
+    const arm = lift + muThread * (threads[i] as number) * ct + muHead * (heads[i] as number) * ch;
+    const force = net > 0 ? (net * N_MM_PER_N_M) / arm : 0;
+    forces[from + i] = force;
+    sum += force;
+  }
+  return sum;
+}
+
 function samplerOf({ seed, sharedFilm, ...input }: MonteCarloInput): Sampler {
   const { torque_Nm, muThread, muHead, prevailing_Nm = 0, prevailingSpread_Nm = 0, graduation_Nm = 0 } = input;
   const { fill } = createRandom(seed);
@@ -63,32 +107,29 @@ function samplerOf({ seed, sharedFilm, ...input }: MonteCarloInput): Sampler {
   const [, headAt = 0, wrenchAt = 0, markAt = 0, nutAt = 0] = at;
   const chance = new Float64Array(BATCH * each);
   const column = () => new Float64Array(BATCH);
-  const [zs, zHeads, wrenches, owns] = [column(), shared ? undefined : column(), column(), column()];
-  // Everything the loop touches is local to it, and whole columns go through the quantile: a variable shared with a
-  // closure, or a number handed on by a call, would be boxed at every sample.
+  const [zs, factors, nets] = [column(), column(), column()];
+  const [zHeads, headFactors] = [shared ? zs : column(), isAlike ? factors : column()];
+  const threads: Scaled = [factors, muThread.middle, ct];
+  const heads: Scaled = [headFactors, muHead.middle, ch];
+  // Whole columns, each in a loop of its own: a variable shared with a closure, or a number handed on by a call, would be
+  // boxed at every sample.
   return (forces, from, count, before) => {
     const u = count === BATCH ? chance : chance.subarray(0, count * each);
     fill(u);
     normalQuantiles(u, 0, each, count, zs);
-    if (zHeads) normalQuantiles(u, headAt, each, count, zHeads);
-    if (deviation > 0) normalQuantiles(u, wrenchAt, each, count, wrenches);
-    if (nut > 0) normalQuantiles(u, nutAt, each, count, owns);
-    let sum = before;
-    for (let i = 0; i < count; i++) {
-      const z = zs[i] as number;
-      const factor = Math.exp(z * (z >= 0 ? inThread.up : inThread.down));
-      const zHead = zHeads ? (zHeads[i] as number) : z;
-      const mt = muThread.middle * factor;
-      const mh = muHead.middle * (isAlike ? factor : Math.exp(zHead * (zHead >= 0 ? underHead.up : underHead.down)));
-      const wrench = deviation > 0 ? 1 + deviation * (wrenches[i] as number) : 1;
-      const mark = graduation_Nm > 0 ? graduation_Nm * ((u[i * each + markAt] as number) - 0.5) : 0;
-      const own = nut > 0 ? nut * (owns[i] as number) : 0;
-      const net = torque_Nm * wrench + mark - prevailing_Nm - own;
-      const force = net > 0 ? (net * N_MM_PER_N_M) / (p + mt * ct + mh * ch) : 0;
-      forces[from + i] = force;
-      sum += force;
+    exponentials(zs, inThread.up, inThread.down, count, factors);
+    if (!shared) normalQuantiles(u, headAt, each, count, zHeads);
+    if (!isAlike) exponentials(zHeads, underHead.up, underHead.down, count, headFactors);
+    if (deviation > 0) normalQuantiles(u, wrenchAt, each, count, nets);
+    if (deviation > 0) wrenched(nets, torque_Nm, deviation, count);
+    else nets.fill(torque_Nm);
+    if (graduation_Nm > 0) addMarks(nets, graduation_Nm, u, markAt, each, count);
+    if (prevailing_Nm > 0) for (let i = 0; i < count; i++) nets[i] = (nets[i] as number) - prevailing_Nm;
+    if (nut > 0) {
+      normalQuantiles(u, nutAt, each, count, zs);
+      for (let i = 0; i < count; i++) nets[i] = (nets[i] as number) - nut * (zs[i] as number);
     }
-    return sum;
+    return clampLoads(nets, p, threads, heads, forces, from, count, before);
   };
 }
 

@@ -1,3 +1,5 @@
+import { naturalLog } from './exponential';
+
 /** Where the coefficients below hold: the middle of the distribution. */
 const SPLIT1 = 0.425;
 const SPLIT2 = 5;
@@ -17,6 +19,11 @@ const tail = (r: number): number => {
   ); // prettier-ignore
 };
 
+const tailQuantile = (p: number): number => {
+  const z = tail(Math.sqrt(-naturalLog(p < 0.5 ? p : 1 - p)));
+  return p < 0.5 ? -z : z;
+};
+
 /**
  * The standard normal's quantile: z with P(Z ≤ z) = p, for 0 < p < 1, to about 1 part in 10¹⁶.
  * @source Wichura, Algorithm AS 241 (PPND16), Applied Statistics 37 (1988)
@@ -31,22 +38,34 @@ export function normalQuantile(p: number): number {
       (((((((5226.495278852545925 * r + 28729.085735721942674) * r + 39307.89580009271061) * r + 21213.794301586595867) * r + 5394.1960214247511077) * r + 687.1870074920579083) * r + 42.313330701600911252) * r + 1)
     ); // prettier-ignore
   }
-  const z = tail(Math.sqrt(-Math.log(q < 0 ? p : 1 - p)));
-  return q < 0 ? -z : z;
+  return tailQuantile(p);
 }
+
+/** The places of a column's tails: no loop has them across a call. */
+const BLOCK = 1024;
+const tails = new Int32Array(BLOCK);
 
 /**
  * The quantiles of a column: of `count` numbers, the first at `from`, each `step` after the one before. The same figures
- * as one by one; the middle is worked out in the loop itself, where nothing has to be handed on.
+ * as one by one. The middle's are worked out for all, and the tails' put in their places after: a turn taken at one in
+ * seven would stop what the processor does ahead.
  */
 export function normalQuantiles(p: Float64Array, from: number, step: number, count: number, into: Float64Array): void {
-  for (let i = 0, at = from; i < count; i++, at += step) {
-    const q = (p[at] as number) - 0.5;
-    if (q <= SPLIT1 && q >= -SPLIT1) {
+  for (let start = 0; start < count; start += BLOCK) {
+    const end = Math.min(count, start + BLOCK);
+    let found = 0;
+    for (let i = start, at = from + start * step; i < end; i++, at += step) {
+      const q = (p[at] as number) - 0.5;
       const r = 0.180625 - q * q;
       into[i] =
         (q * (((((((2509.0809287301226727 * r + 33430.575583588128105) * r + 67265.770927008700853) * r + 45921.953931549871457) * r + 13731.693765509461125) * r + 1971.5909503065514427) * r + 133.14166789178437745) * r + 3.387132872796366608)) /
         (((((((5226.495278852545925 * r + 28729.085735721942674) * r + 39307.89580009271061) * r + 21213.794301586595867) * r + 5394.1960214247511077) * r + 687.1870074920579083) * r + 42.313330701600911252) * r + 1); // prettier-ignore
-    } else into[i] = normalQuantile(p[at] as number);
+      tails[found] = i;
+      found += Math.abs(q) > SPLIT1 ? 1 : 0;
+    }
+    for (let k = 0; k < found; k++) {
+      const i = tails[k] as number;
+      into[i] = tailQuantile(p[from + i * step] as number);
+    }
   }
 }

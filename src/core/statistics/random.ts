@@ -11,6 +11,7 @@ export interface Random {
 }
 
 const STEPS = 4294967296;
+const STEP = 1 / STEPS;
 const HALF_STEP = 0.5 / STEPS;
 const MAX_SEED = Number.MAX_SAFE_INTEGER;
 
@@ -44,7 +45,7 @@ export function createRandom(seed: number): Random {
     let [s0, s1, s2, s3] = [state[0] as number, state[1] as number, state[2] as number, state[3] as number];
     for (let i = 0; i < into.length; i++) {
       const sum = (s0 + s3) | 0;
-      into[i] = ((((sum << 7) | (sum >>> 25)) + s0) >>> 0) / STEPS + HALF_STEP;
+      into[i] = ((((sum << 7) | (sum >>> 25)) + s0) >>> 0) * STEP + HALF_STEP;
       const t = s1 << 9;
       s2 ^= s0;
       s3 ^= s1;

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { exponentials, naturalLog } from '@/core/statistics/exponential';
 import { normalQuantile, normalQuantiles } from '@/core/statistics/normal';
 import { quantilesOf, ranksOf } from '@/core/statistics/quantile';
 import { createRandom } from '@/core/statistics/random';
@@ -36,6 +37,15 @@ describe('whole columns give what one by one gives', () => {
     const some = new Float64Array(4);
     normalQuantiles(p, 1, 3, 4, some);
     expect([...some]).toEqual([1, 4, 7, 10].map((at) => normalQuantile(p[at] as number)));
+  });
+
+  test('a column longer than a block, all tails, all middle, and both by turns', () => {
+    for (const lie of [(u: number) => u / 20, (u: number) => 0.2 + u / 2, (u: number) => u]) {
+      const p = made(9, 3000, lie);
+      const into = new Float64Array(3000);
+      normalQuantiles(p, 0, 1, 3000, into);
+      expect(into).toEqual(p.map(normalQuantile));
+    }
   });
 
   test('a list filled at once, by ones, and by whole numbers', () => {
@@ -81,4 +91,63 @@ describe('whole columns give what one by one gives', () => {
       ),
       { numRuns: 40 },
     ));
+});
+
+/** @source Abramowitz and Stegun, Handbook of Mathematical Functions, tables 4.2 and 4.4 (to the digits a number holds) */
+const PRINTED_EXP = [
+  [0.1, 1.1051709180756477],
+  [0.5, 1.6487212707001282],
+  [1, 2.718281828459045],
+  [-1, 0.36787944117144233],
+  [2, 7.38905609893065],
+  [10, 22026.465794806718],
+  [-10, 0.00004539992976248485],
+] as const;
+const PRINTED_LOG = [
+  [0.1, -2.302585092994046],
+  [0.5, -0.6931471805599453],
+  [1.5, 0.4054651081081644],
+  [2, 0.6931471805599453],
+  [3, 1.0986122886681098],
+  [10, 2.302585092994046],
+  [0.001, -6.907755278982137],
+] as const;
+
+const expOf = (x: number, up = 1, down = 1) => {
+  const into = new Float64Array(1);
+  exponentials(Float64Array.of(x), up, down, 1, into);
+  return into[0] as number;
+};
+/** How far apart in parts of the second, in steps of the last place. */
+const apart = (a: number, b: number) => Math.abs(a - b) / (Math.abs(b) * Number.EPSILON || 1);
+
+describe('exp and log of sums, products and quotients alone', () => {
+  test.each(PRINTED_EXP)('e to the %d as printed', (x, printed) => expect(apart(expOf(x), printed)).toBeLessThan(1.5));
+  test.each(PRINTED_LOG)('the logarithm of %d as printed', (x, printed) =>
+    expect(apart(naturalLog(x), printed)).toBeLessThan(1.5),
+  );
+  test('within two of the last place of the language’s own, in all that an engine can ask', () =>
+    fc.assert(
+      fc.property(fc.double({ min: -700, max: 700, noNaN: true }), (x) => {
+        const e = Math.exp(x);
+        expect(apart(expOf(x), e)).toBeLessThan(2);
+        expect(apart(naturalLog(e), Math.log(e))).toBeLessThan(2);
+      }),
+      { numRuns: 2000 },
+    ));
+  test('each side of nothing by its own factor', () => {
+    expect(expOf(2, 0.5, 9)).toBe(expOf(1));
+    expect(expOf(-2, 9, 0.5)).toBe(expOf(-1));
+    expect(expOf(0, 3, 4)).toBe(1);
+  });
+  test('beyond all reach it ends, and says so', () => {
+    expect([expOf(800), expOf(-800), expOf(Number.NaN)]).toEqual([Infinity, 0, Number.NaN]);
+    expect([naturalLog(0), naturalLog(Infinity), naturalLog(-1), naturalLog(1)]).toEqual([
+      -Infinity,
+      Infinity,
+      Number.NaN,
+      0,
+    ]);
+    for (const x of [5e-324, 1e-310, Number.MAX_VALUE]) expect(apart(naturalLog(x), Math.log(x))).toBeLessThan(2);
+  });
 });

@@ -5,6 +5,8 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { usualFaceOf, computeJoint } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { SHELF_FILMS } from '@/core/film';
+import { ownFilms, overlaid } from '@/model/shelf/shelves';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { jointPage, jointSummaries } from '@/features/joint/queries';
 import { standardReading } from '@/features/joint/standard-leaf';
@@ -68,7 +70,11 @@ describe('the shelves as shown', () => {
   test('an own row has the shipped one beneath it', () => {
     const film = shelvesOf(shop).films[0];
     if (!film) throw new Error('no lubricants');
+    expect(ownFilms(shelvesOf(shop))).toEqual([]);
     shop.shelf.put('film', { ...film, name: 'Ours', provenance: 'own' }, 0, YARD_NOW);
+    // A page is sent these alone, and lays them over the shipped ones itself.
+    expect(ownFilms(shelvesOf(shop)).map(({ name }) => name)).toEqual(['Ours']);
+    expect(overlaid(SHELF_FILMS, ownFilms(shelvesOf(shop)))).toEqual(shelvesOf(shop).films);
     expect(shelfRows(shop, 'film').find(({ row }) => row.id === film.id)).toEqual({
       row: { ...film, name: 'Ours', provenance: 'own' },
       version: 1,

@@ -11,7 +11,7 @@ import { DrawnWrenchForm } from '@/features/shelves/wrench-form-box';
 import { inColumns } from '@/interface/shell/in-columns';
 import { nowMs } from '@/server/clock';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
-import { isOffered } from '@/model/shelf/shelves';
+import { isOffered, ownFilms } from '@/model/shelf/shelves';
 import { currentShop, currentShopName } from '@/server/current-shop';
 
 interface Props {
@@ -25,20 +25,20 @@ export default async function StandsPage({ searchParams }: Props) {
   const { find, page } = await searchParams;
   const shop = await currentShop();
   const inYard = (await currentShopName()) === 'demonstration';
-  const { wrenches, films } = shelvesOnce(shop);
+  const shelves = shelvesOnce(shop);
   const summaries = summariesOnce(shop);
   const now = nowMs();
   return (
     <>
       <RailOfShop />
       <StandsScreen
-        due={dueLines(summaries, shelvedWrenches(shelvesOnce(shop), now), now)}
+        due={dueLines(summaries, shelvedWrenches(shelves, now), now)}
         unknown={beingWorkedOut(onStands(summaries))}
         stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, now)}
         aside={asideEngines(summaries)}
         demonstration={<DemonstrationControls inYard={inYard} />}
-        reckoner={<DrawnReckoner sent={inColumns({ films })} />}
-        shelf={!wrenches.some(isOffered) ? <DrawnWrenchForm /> : undefined}
+        reckoner={<DrawnReckoner sent={inColumns({ ownFilms: ownFilms(shelves) })} />}
+        shelf={!shelves.wrenches.some(isOffered) ? <DrawnWrenchForm /> : undefined}
       />
     </>
   );

@@ -6,6 +6,7 @@ import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
 import { hungTags } from '@/interface/shell/rail-tags';
 import { isBehind } from '@/model/line-age';
+import { ownFilms } from '@/model/shelf/shelves';
 import { inColumns } from '@/interface/shell/in-columns';
 import { nowMs } from '@/server/clock';
 import { currentShop, currentShopName } from '@/server/current-shop';
@@ -26,7 +27,7 @@ export async function RailOfShop({ engine }: { readonly engine?: string }) {
         engines={engines.length}
         home={HOMES[await currentShopName()]}
         find={<FindBox />}
-        reckoner={<ReckonerBox sent={inColumns({ films: shelvesOnce(shop).films })} />}
+        reckoner={<ReckonerBox sent={inColumns({ ownFilms: ownFilms(shelvesOnce(shop)) })} />}
       />
       {last !== undefined && isBehind(now, last) && <ClockNotice now={now} last={last} />}
     </>

@@ -1,5 +1,6 @@
 'use client';
 
+import '@mantine/core/styles/ScrollArea.css';
 import '@mantine/core/styles/ModalBase.css';
 import '@mantine/core/styles/Modal.css';
 import '@mantine/spotlight/styles.css';

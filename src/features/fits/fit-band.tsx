@@ -21,7 +21,7 @@ interface Props {
 
 /**
  * A fit as a band: the limits always at the same two places, the readings between their ends, their doubt as
- * whiskers.
+ * whiskers. Scale, doubt and figure have their look from where they stand: a sheet draws some forty of these.
  */
 export function FitBand({ figure, wanted, kind, label, whole }: Props) {
   const told = useLengths(whole);
@@ -39,7 +39,7 @@ export function FitBand({ figure, wanted, kind, label, whole }: Props) {
       data-kind={kind}
       preserveAspectRatio="none"
     >
-      <line className={styles.scale} x1={4} x2={WIDTH - 4} y1={MIDDLE} y2={MIDDLE} />
+      <line x1={4} x2={WIDTH - 4} y1={MIDDLE} y2={MIDDLE} />
       <rect className={styles.wanted} x={x(at.low)} width={wide(at.low, at.high)} y={5} height={HEIGHT - 10} />
       {at.soft && (
         <rect className={styles.soft} x={x(at.soft[0])} width={wide(...at.soft)} y={8} height={HEIGHT - 16} />
@@ -49,16 +49,9 @@ export function FitBand({ figure, wanted, kind, label, whole }: Props) {
         <line className={styles.target} x1={x(at.target)} x2={x(at.target)} y1={5} y2={HEIGHT - 5} />
       )}
       <path
-        className={styles.doubt}
         d={`M${x(at.doubtLeft)} ${MIDDLE}H${x(at.doubtRight)}${upright(at.doubtLeft, 4)}${upright(at.doubtRight, 4)}`}
       />
-      <rect
-        className={styles.figure}
-        x={x(at.least) - 2}
-        width={wide(at.least, at.greatest) + 4}
-        y={MIDDLE - 5}
-        height={10}
-      />
+      <rect x={x(at.least) - 2} width={wide(at.least, at.greatest) + 4} y={MIDDLE - 5} height={10} />
       {at.offLeft && <path className={styles.off} d={`M2 ${MIDDLE} l9 -7 v14 z`} />}
       {at.offRight && <path className={styles.off} d={`M${WIDTH - 2} ${MIDDLE} l-9 -7 v14 z`} />}
     </svg>

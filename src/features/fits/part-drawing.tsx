@@ -10,46 +10,28 @@ const stationX = (station: number) => (station + 0.5) * WIDTH;
  */
 export function PartDrawing({ side, stations }: { readonly side: 'inner' | 'outer'; readonly stations: number }) {
   const width = stations * WIDTH;
-  const marks = Array.from({ length: stations }, (_, i) => i);
+  const metal =
+    side === 'inner'
+      ? `M0 2h10v58H0zM${width} 2h-10v58h10zM10 14h${width - 20}v34H10z`
+      : `M4 2h${width - 8}v12H4zM4 48h${width - 8}v12H4z`;
+  const upright = side === 'inner' ? '8v46' : '6v50';
+  const marks = Array.from({ length: stations }, (_, station) => `M${stationX(station)} ${upright}`);
   return (
     <svg className={styles.part} viewBox={`0 0 ${width} ${HEIGHT}`} aria-hidden preserveAspectRatio="none">
-      {side === 'inner' ? (
-        <>
-          <path className={styles.metal} d={`M0 2 h10 v58 h-10 z M${width} 2 h-10 v58 h10 z`} />
-          <rect className={styles.metal} x={10} y={14} width={width - 20} height={34} />
-        </>
-      ) : (
-        <>
-          <rect className={styles.metal} x={4} y={2} width={width - 8} height={12} />
-          <rect className={styles.metal} x={4} y={48} width={width - 8} height={12} />
-        </>
-      )}
-      <line className={styles.centre} x1={0} x2={width} y1={HEIGHT / 2} y2={HEIGHT / 2} />
-      {marks.map((station) => (
-        <line
-          key={station}
-          className={styles.station}
-          x1={stationX(station)}
-          x2={stationX(station)}
-          y1={side === 'inner' ? 8 : 6}
-          y2={side === 'inner' ? 54 : 56}
-        />
-      ))}
+      <path className={styles.metal} d={metal} />
+      <path className={styles.centre} d={`M0 ${HEIGHT / 2}H${width}`} />
+      <path className={styles.station} d={marks.join('')} />
     </svg>
   );
 }
 
 /** The part from its end, with the way the instrument is held across it. */
-export function AngleDrawing({ degrees }: { readonly degrees: number }) {
-  const turn = (degrees * Math.PI) / 180;
-  const [x, y] = [Math.sin(turn) * 9, Math.cos(turn) * 9];
-  return (
-    <svg className={styles.angle} viewBox="-12 -12 24 24" aria-hidden>
-      <circle className={styles.round} r={9} />
-      <line className={styles.station} x1={-x} y1={y} x2={x} y2={-y} />
-    </svg>
-  );
-}
+export const AngleDrawing = ({ degrees }: { readonly degrees: number }) => (
+  <svg className={styles.angle} viewBox="-12 -12 24 24" aria-hidden>
+    <circle r={9} />
+    <path d="M0 9V-9" transform={degrees === 0 ? undefined : `rotate(${degrees})`} />
+  </svg>
+);
 
 /** A stud, or the blind hole that takes it, from the side, with the length that is read. */
 export const LengthDrawing = ({ side }: { readonly side: 'inner' | 'outer' }) => (

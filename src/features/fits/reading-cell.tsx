@@ -58,7 +58,6 @@ export function ReadingCell({ cell, label, place, entry, small = false, apart = 
         aria-label={label}
         aria-invalid={problem !== undefined || undefined}
         aria-describedby={problem ? `${id}-problem` : undefined}
-        inputMode="text"
         autoComplete="off"
         spellCheck={false}
         value={draft ?? current?.typed ?? ''}

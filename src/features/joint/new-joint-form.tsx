@@ -3,13 +3,14 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import type { Leaf } from '@/model/book/leaf';
-import type { Shelves } from '@/model/shelf/shelves';
+import type { HousePractice } from '@/model/practice/house-practice';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Suggestions } from '@/interface/parts/suggestions';
 import { USUAL_THREADS } from '@/interface/words/usual-threads';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { addJointAction } from './actions';
 import { originalFilmFor, todayFilmFor } from './film-reason';
 import { PATTERNS } from './joint-words';
@@ -19,15 +20,17 @@ interface Props {
   readonly engineId: string;
   readonly leaves: readonly Leaf[];
   readonly leafId?: string;
-  readonly shelves: Shelves;
+  /** What may be named: no more of them is needed here. */
+  readonly films: readonly { readonly id: string; readonly name: string }[];
+  readonly practice: HousePractice;
 }
 
-const filmsFor = (leaf: Leaf | undefined, { practice }: Shelves) => {
+const filmsFor = (leaf: Leaf | undefined, practice: HousePractice) => {
   const originalFilm = originalFilmFor(leaf?.conditionText ?? null, practice);
   return { originalFilm, todayFilm: todayFilmFor(originalFilm, practice) };
 };
 
-const initial = ({ engineId, leaves, leafId, shelves }: Props) => {
+const initial = ({ engineId, leaves, leafId, practice }: Props) => {
   const leaf = leaves.find((one) => one.id === leafId) ?? leaves[0];
   return {
     engineId,
@@ -36,15 +39,15 @@ const initial = ({ engineId, leaves, leafId, shelves }: Props) => {
     name: leaf?.subject ?? '',
     pattern: 'rows',
     ...offeredByLine(leaf),
-    ...filmsFor(leaf, shelves),
+    ...filmsFor(leaf, practice),
     orderSchool: 'centre-out',
     turnShaft: false,
-    retorqueSchool: shelves.practice.retorque as string,
+    retorqueSchool: practice.retorque as string,
   };
 };
 
 /** Makes a joint from a leaf. The rest is set on its own sheet, where the figure is seen to move. */
-export function NewJointForm(props: Props) {
+export const NewJointForm = sentInColumns<Props>(function NewJoint(props) {
   const router = useRouter();
   const {
     form: fields,
@@ -54,13 +57,13 @@ export function NewJointForm(props: Props) {
     draft,
   } = useActionForm('joint', initial(props), addJointAction, ({ href }) => router.push(href));
   const field = fields.getInputProps;
-  const films = props.shelves.films.map((film) => ({ value: film.id, label: film.name }));
+  const films = props.films.map((film) => ({ value: film.id, label: film.name }));
   const chooseLeaf = (leafId: string) => {
     const leaf = props.leaves.find((one) => one.id === leafId);
     const { thread, fasteners } = offeredByLine(leaf);
     fields.setValues({
       leafId,
-      ...filmsFor(leaf, props.shelves),
+      ...filmsFor(leaf, props.practice),
       name: leaf?.subject ?? '',
       ...(thread && { thread }),
       ...(fasteners && { fasteners }),
@@ -72,7 +75,7 @@ export function NewJointForm(props: Props) {
       pattern,
       orderSchool: pattern === 'ring' ? 'star' : 'centre-out',
       turnShaft: pattern === 'caps',
-      retorqueSchool: pattern === 'caps' ? 'none' : props.shelves.practice.retorque,
+      retorqueSchool: pattern === 'caps' ? 'none' : props.practice.retorque,
     });
   return (
     <ActionForm
@@ -135,4 +138,4 @@ export function NewJointForm(props: Props) {
       </div>
     </ActionForm>
   );
-}
+});

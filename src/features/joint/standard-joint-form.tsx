@@ -4,25 +4,25 @@ import { isDomainError, plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useRouter } from 'next/navigation';
 import { useMemo } from 'react';
-import type { Shelves } from '@/model/shelf/shelves';
 import { useFigures } from '@/interface/figures/preferences';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
+import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { addStandardJointAction } from './actions';
-import { standardReading } from './standard-leaf';
+import { standardReading, type StandardShelves } from './standard-leaf';
 
 interface Props {
   readonly engineId: string;
-  readonly shelves: Shelves;
+  readonly shelves: StandardShelves;
 }
 
 /**
  * A joint that no page mentions: size, grade, film, parent metal and engagement in, the standard figure out, seen as
  * it is typed.
  */
-export function StandardJointForm({ engineId, shelves }: Props) {
+export const StandardJointForm = sentInColumns<Props>(function StandardJoint({ engineId, shelves }) {
   const router = useRouter();
   const { torque, kilonewtons } = useFigures();
   const start = {
@@ -95,4 +95,4 @@ export function StandardJointForm({ engineId, shelves }: Props) {
       </div>
     </ActionForm>
   );
-}
+});

@@ -14,11 +14,17 @@ export interface StandardReading {
   readonly page: string;
 }
 
+/** What a standard figure draws on. */
+export type StandardShelves = Pick<Shelves, 'films' | 'grades' | 'metals' | 'threads'>;
+
 /**
  * The standard figure where no page speaks: a share of proof load, held under what the parent's thread stands.
  * @throws DomainError
  */
-export function standardReading(fields: Omit<StandardFields, 'engineId' | 'name'>, shelves: Shelves): StandardReading {
+export function standardReading(
+  fields: Omit<StandardFields, 'engineId' | 'name'>,
+  shelves: StandardShelves,
+): StandardReading {
   const thread = atField('thread', () => threadNamed(designationOn(shelves, fields.thread)));
   const grade = gradeOn(shelves, fields.grade);
   const film = filmOn(shelves, fields.film);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, type CSSProperties, type KeyboardEvent } from 'react';
 import { useRest } from '@/interface/parts/use-rest';
 import { STEP_STATE_WORDS } from '@/interface/words/order-words';
 import { does } from '@/model/order/step';
@@ -18,12 +18,27 @@ interface Props {
 
 type Place = { readonly x: number; readonly y: number };
 
-const path = (points: readonly (readonly [number, number])[]) =>
-  points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
+type Point = readonly [x: number, y: number];
 
-/** Of a long order, how many stations from its head and on either side of the one looked at come with the page. */
-const AT_HEAD = 20;
-const BESIDE = 20;
+/** Without the points that lie on the way from the one before to the one after: most tracks go straight down. */
+const bendsOf = (points: readonly Point[]): readonly Point[] =>
+  points.filter(([x, y], i) => {
+    const [before, after] = [points[i - 1], points[i + 1]];
+    return !before || !after || !((x === before[0] && x === after[0]) || (y === before[1] && y === after[1]));
+  });
+
+const path = (points: readonly Point[]) =>
+  bendsOf(points)
+    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`)
+    .join('');
+
+/**
+ * Of a long order, how many stations from its head, which is what its frame shows at first, and on either side of the
+ * one looked at come with the page.
+ */
+const AT_HEAD = 16;
+const BESIDE = 8;
+const STATION_SIZE = { '--station-width': `${STATION.width}px`, '--station-height': `${STATION.height}px` };
 
 /** The lines between stations, those drawn alike in one. */
 function Tracks({ tracks, done }: { readonly tracks: LineLayout['tracks']; readonly done: ReadonlySet<string> }) {
@@ -113,11 +128,17 @@ export function LineDrawing({ steps, layout, selected, onSelect }: Props) {
             return place && <Gate key={step.id} place={place} words={does(step, 'closes') ? 'closes' : 'starts'} />;
           })}
         </svg>
-        <ol ref={list} className={styles.list} aria-label="The order, a step a station" onKeyDown={walk}>
+        <ol
+          ref={list}
+          className={styles.list}
+          style={STATION_SIZE as CSSProperties}
+          aria-label="The order, a step a station"
+          onKeyDown={walk}
+        >
           {shown.map(({ step, state }) => {
             const place = layout.places[step.id] ?? { x: 0, y: 0 };
             return (
-              <li key={step.id} className={styles.item} style={{ left: place.x, top: place.y, ...STATION }}>
+              <li key={step.id} className={styles.item} style={{ left: place.x, top: place.y }}>
                 <button
                   type="button"
                   data-step={step.id}

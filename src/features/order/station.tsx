@@ -4,7 +4,7 @@ import styles from './station.module.css';
 /** How a step stands, told by shape: ticked disc, half disc, triangle, open ring, small ring, barred square. */
 export function Station({ state }: { readonly state: StepStanding }) {
   return (
-    <svg className={styles.station} data-state={state} viewBox="0 0 24 24" width="24" height="24" aria-hidden>
+    <svg className={styles.station} data-state={state} viewBox="0 0 24 24" aria-hidden>
       {state === 'done' && (
         <>
           <circle cx="12" cy="12" r="9" className={styles.full} />

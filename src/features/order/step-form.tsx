@@ -1,5 +1,8 @@
 'use client';
 
+import '@mantine/core/styles/ScrollArea.css';
+import '@mantine/core/styles/Popover.css';
+import '@mantine/core/styles/Combobox.css';
 import '@mantine/core/styles/Pill.css';
 import '@mantine/core/styles/PillsInput.css';
 import { Checkbox, MultiSelect, NativeSelect, Textarea, TextInput } from '@mantine/core';

@@ -4,7 +4,7 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import { Link } from '@/interface/parts/link';
 import { useMemo, useState } from 'react';
 import { usualBearingFace } from '@/core/fastener';
-import { filmOfCondition, type Film } from '@/core/film';
+import { filmOfCondition, SHELF_FILMS, type Film } from '@/core/film';
 import { correct } from '@/core/joint';
 import { threadOnLine, type TorqueReading } from '@/core/print';
 import { threadNamed, type Thread } from '@/core/thread';
@@ -13,6 +13,7 @@ import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
+import { overlaid } from '@/model/shelf/shelves';
 import { TorqueReadingView, readPrint } from '@/interface/parts/torque-reading';
 import styles from './quick-reckoner.module.css';
 
@@ -74,8 +75,14 @@ function FilmsSideBySide({ reading, thread, book, films }: FilmsProps) {
   );
 }
 
+interface Props {
+  /** The films that the shop wrote itself, beside those that are shipped. */
+  readonly ownFilms: readonly Film[];
+}
+
 /** A figure read off a page without any engine: every unit, and the films side by side for a thread. */
-export function QuickReckoner({ films }: { readonly films: readonly Film[] }) {
+export function QuickReckoner({ ownFilms }: Props) {
+  const films = useMemo(() => overlaid(SHELF_FILMS, ownFilms), [ownFilms]);
   const [text, setText] = useState('');
   const [choice, setChosen] = useState(-1);
   const [threadTyped, setThreadText] = useState<string>();

@@ -59,6 +59,7 @@ function Check({
   return (
     <li className={styles.check}>
       <Checkbox
+        classNames={{ labelWrapper: styles.checkLabel }}
         label={LABELS.get(check)}
         checked={pending ? ticked : holds && line.body.is === 'done'}
         onChange={(event) => {

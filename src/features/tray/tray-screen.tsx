@@ -60,11 +60,10 @@ function PartLine({ page, one }: { readonly page: TrayPage; readonly one: TrayPa
         title={part.name}
         line={
           <span className={styles.stand}>
-            <span className={styles.counts}>
-              {left} of {Math.max(part.need, has)} here
-            </span>{' '}
+            <span className={styles.counts}>{`${left} of ${Math.max(part.need, has)} here`}</span>{' '}
             <b>
-              <span aria-hidden>{sign}</span> {words}
+              <span aria-hidden>{sign}</span>
+              {` ${words}`}
             </b>
           </span>
         }
@@ -78,7 +77,10 @@ function PartLine({ page, one }: { readonly page: TrayPage; readonly one: TrayPa
         ) : (
           'Goes nowhere yet'
         )}
-        {facts.filter(Boolean).map((fact) => `; ${String(fact)}`)}
+        {facts
+          .filter(Boolean)
+          .map((fact) => `; ${String(fact)}`)
+          .join('')}
       </p>
     </li>
   );
@@ -106,7 +108,7 @@ function MarksOffer({ page: { engineId, pairs } }: { readonly page: TrayPage }) 
 }
 
 /** Of a full tray, how many parts come with the page. */
-const WITH_THE_PAGE = 40;
+const WITH_THE_PAGE = 10;
 
 const textOf = ({ part }: TrayPart) =>
   plainWords([part.name, part.mark, part.serial, part.bag, part.detail.words].join(' '));

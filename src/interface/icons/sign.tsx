@@ -9,7 +9,6 @@ export const sign = (lines: readonly string[]) =>
   function Sign({ size = 24, ...rest }: Props) {
     return (
       <svg
-        xmlns="http://www.w3.org/2000/svg"
         width={size}
         height={size}
         viewBox="0 0 24 24"

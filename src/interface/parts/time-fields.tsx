@@ -1,5 +1,6 @@
 'use client';
 
+import '@mantine/core/styles/Popover.css';
 import '@mantine/core/styles/SimpleGrid.css';
 import '@mantine/dates/styles.css';
 import { DateInput, TimePicker } from '@mantine/dates';

@@ -6,7 +6,13 @@ import { theme } from './theme';
 
 /** The look of the parts: their variables are in a style sheet, their theme in the script, and no page says them. */
 export const PartsProvider = ({ children }: { readonly children: ReactNode }) => (
-  <MantineProvider theme={theme} defaultColorScheme="auto" withCssVariables={false} withGlobalClasses={false}>
+  <MantineProvider
+    theme={theme}
+    defaultColorScheme="auto"
+    withCssVariables={false}
+    withGlobalClasses={false}
+    withStaticClasses={false}
+  >
     {children}
   </MantineProvider>
 );

@@ -30,6 +30,10 @@ export const BUILT_IN = {
   thread: [] as readonly OwnThread[],
 } as const;
 
+/** The films that the shop wrote itself: what is shipped is in the program already, and goes to no page. */
+export const ownFilms = ({ films }: Pick<Shelves, 'films'>): readonly Film[] =>
+  films.filter((film) => !SHELF_FILMS.includes(film));
+
 const found = <T extends { readonly id: string }>(rows: readonly T[], id: string, what: string, field: string): T => {
   const row = rows.find((one) => one.id === id);
   if (!row) throw new DomainError('bad-field', `There is no ${what} “${id}” on the shelf.`, field);

@@ -74,13 +74,41 @@ describe('the simulated band', () => {
     { low: 0.08, middle: 0.12, high: 0.2 },
   ];
   test.each([
-    ['one film', { muThread: even, muHead: even }, 17009.77709063604, 20624.063207209703, 26001.815042127542, 20973.654951967506],
-    ['two films, drawn as one', { muThread: even, muHead: wide }, 15146.079505403097, 21392.339810053836, 28717.207670710985, 21539.8671743758],
-    ['two films apart, and a nut', { muThread: even, muHead: wide, sharedFilm: false, prevailing_Nm: 3, prevailingSpread_Nm: 2 }, 14598.764874529874, 19293.29055911446, 23862.7491297864, 19264.551937516408],
-    ['a perfect wrench', { muThread: wide, muHead: wide, wrenchAccuracy_pct: 0, graduation_Nm: 0, prevailing_Nm: 3 }, 12772.2042964069, 20081.654776208787, 28204.89459554529, 20111.732422467176],
+    [
+      'one film',
+      { muThread: even, muHead: even },
+      17009.77709063604,
+      20624.063207209703,
+      26001.815042127542,
+      20973.654951967506,
+    ],
+    [
+      'two films, drawn as one',
+      { muThread: even, muHead: wide },
+      15146.079505403097,
+      21392.339810053836,
+      28717.207670710985,
+      21539.8671743758,
+    ],
+    [
+      'two films apart, and a nut',
+      { muThread: even, muHead: wide, sharedFilm: false, prevailing_Nm: 3, prevailingSpread_Nm: 2 },
+      14598.764874529874,
+      19293.29055911446,
+      23862.7491297864,
+      19264.551937516408,
+    ],
+    [
+      'a perfect wrench',
+      { muThread: wide, muHead: wide, wrenchAccuracy_pct: 0, graduation_Nm: 0, prevailing_Nm: 3 },
+      12772.2042964069,
+      20081.654776208787,
+      28204.89459554529,
+      20111.732422467176,
+    ],
   ])('%s: the same seed gives the same answer for good', (_, films, p5_N, p50_N, p95_N, mean_N) =>
     expect(monteCarlo({ ...base, ...films, samples: 5000, seed: 1936 })).toEqual({ p5_N, p50_N, p95_N, mean_N }),
-  ); // prettier-ignore
+  );
   test('drawn in pieces or at once it is the same', () => {
     const film = SHELF_FILMS[0]!;
     const input = { ...base, muThread: film.thread, muHead: film.head, samples: 5000, seed: 3 };

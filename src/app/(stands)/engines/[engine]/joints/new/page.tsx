@@ -8,9 +8,13 @@ import { shelvesOnce } from '@/server/request-reads';
 import { DrawnWrenchForm } from '@/features/shelves/wrench-form-box';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Section, Screen } from '@/interface/parts/screen';
+import { inColumns } from '@/interface/shell/in-columns';
 import { engineRowsAt, type EngineParams } from '@/server/engine-at';
 
 export const metadata: Metadata = { title: 'New joint' };
+
+const namesOf = (rows: readonly { readonly id: string; readonly name: string }[]) =>
+  rows.map(({ id, name }) => ({ id, name }));
 
 interface Props extends EngineParams {
   readonly searchParams: Promise<{ readonly leaf?: string }>;
@@ -19,11 +23,11 @@ interface Props extends EngineParams {
 export default async function NewJointPage({ params, searchParams }: Props) {
   const { shop, rows } = await engineRowsAt(params);
   const { engine } = rows;
-  const shelves = shelvesFor(shelvesOnce(shop), engine);
+  const { films, grades, metals, threads, wrenches, practice } = shelvesFor(shelvesOnce(shop), engine);
   const { leaf } = await searchParams;
   const leaves = torqueLeaves(rows.leaves);
   const turnsAlone = currentLeaves(rows.leaves).filter(({ kind }) => kind === 'turn');
-  if (shelves.wrenches.every(({ aside }) => aside !== undefined))
+  if (wrenches.every(({ aside }) => aside !== undefined))
     return (
       <Screen plain title="New joint" lead="A joint is set with a wrench, and there is none on the shelf yet.">
         <Section title="First, a wrench">
@@ -38,7 +42,9 @@ export default async function NewJointPage({ params, searchParams }: Props) {
     >
       {leaves.length > 0 && (
         <Section title="From an entry">
-          <NewJointForm engineId={engine.id} leaves={leaves} leafId={leaf} shelves={shelves} />
+          <NewJointForm
+            sent={inColumns({ engineId: engine.id, leaves, leafId: leaf, films: namesOf(films), practice })}
+          />
         </Section>
       )}
       {turnsAlone.length > 0 && (
@@ -54,7 +60,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
         line="the standard figure, marked as such"
         open={leaves.length === 0}
       >
-        <StandardJointForm engineId={engine.id} shelves={shelves} />
+        <StandardJointForm sent={inColumns({ engineId: engine.id, shelves: { films, grades, metals, threads } })} />
       </Disclosure>
     </Screen>
   );

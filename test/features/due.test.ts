@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { engineSummaries, type SummarizedEngine } from '@/db/reads/engine-summaries';
-import { dueLines } from '@/features/engine/due';
+import { dueFirst, dueLines } from '@/features/engine/due';
 import { hrefOf, screenOf } from '@/features/engine/wait-line';
 import type { Wait } from '@/model/engine/engine-wait';
 import { UNREADABLE } from '@/model/engine/engine-summary';
@@ -34,24 +34,23 @@ describe('what is due over all engines', () => {
   });
 
   test('the overdue first, then what is stopped, then what can be done, then by the hour', () => {
-    const lines = dueLines(
-      [
-        engine('A', [
-          wait({ waitsFor: 'later', about: now + 2 * HOUR_MS, by: now + 4 * HOUR_MS }),
-          wait({ waitsFor: 'sooner', about: now + HOUR_MS, by: now + 3 * HOUR_MS }),
-        ]),
-        engine('B', [
-          wait({ waitsFor: 'go on', state: 'ready', to: { at: 'round', id: 'r' } }),
-          wait({ waitsFor: 'out', state: 'stop', to: { at: 'fit', id: 'f' } }),
-          wait({ waitsFor: 'head cold', about: now - 3 * HOUR_MS, by: now - HOUR_MS }),
-        ]),
-      ],
-      [
-        { wrench: { id: 'w', name: 'Big clicker' }, overdue: true },
-        { wrench: { id: 'v', name: 'Little one' }, overdue: false },
-      ],
-      now,
-    );
+    const engines = [
+      engine('A', [
+        wait({ waitsFor: 'later', about: now + 2 * HOUR_MS, by: now + 4 * HOUR_MS }),
+        wait({ waitsFor: 'sooner', about: now + HOUR_MS, by: now + 3 * HOUR_MS }),
+      ]),
+      engine('B', [
+        wait({ waitsFor: 'go on', state: 'ready', to: { at: 'round', id: 'r' } }),
+        wait({ waitsFor: 'out', state: 'stop', to: { at: 'fit', id: 'f' } }),
+        wait({ waitsFor: 'head cold', about: now - 3 * HOUR_MS, by: now - HOUR_MS }),
+      ]),
+    ];
+    const wrenches = [
+      { wrench: { id: 'w', name: 'Big clicker' }, overdue: true },
+      { wrench: { id: 'v', name: 'Little one' }, overdue: false },
+    ];
+    const lines = dueLines(engines, wrenches, now);
+    expect(dueFirst(engines, wrenches, now, 3)).toEqual({ lines: lines.slice(0, 3), total: lines.length });
     expect(lines.map(({ part, of }) => [part, of])).toEqual([
       ['overdue', 'B'],
       ['overdue', 'Big clicker'],

@@ -1,10 +1,10 @@
 import { RailOfShop } from './rail-of-shop';
 import { beingWorkedOut } from '@/db/reads/engine-summaries';
 import { asideEngines, onStands } from '@/features/engine/queries';
-import { dueLines } from '@/features/engine/due';
+import { dueFirst } from '@/features/engine/due';
 import { shelvedWrenches } from '@/features/shelves/queries';
 import { standsPage } from '@/features/engine/stands-page';
-import { StandsScreen } from '@/features/engine/stands-screen';
+import { DUE_ON_STANDS, StandsScreen } from '@/features/engine/stands-screen';
 import { DemonstrationControls } from '@/features/engine/demonstration-controls';
 import { DrawnReckoner } from '@/features/reckon/reckoner-box';
 import { DrawnWrenchForm } from '@/features/shelves/wrench-form-box';
@@ -32,7 +32,7 @@ export default async function StandsPage({ searchParams }: Props) {
     <>
       <RailOfShop />
       <StandsScreen
-        due={dueLines(summaries, shelvedWrenches(shelves, now), now)}
+        due={dueFirst(summaries, shelvedWrenches(shelves, now), now, DUE_ON_STANDS)}
         unknown={beingWorkedOut(onStands(summaries))}
         stands={standsPage(summaries, { find: textOf(find), page: Number(textOf(page)) }, now)}
         aside={asideEngines(summaries)}

@@ -47,27 +47,50 @@ function partOf(wait: Wait, now: number): DuePart | undefined {
   return state === 'stop' ? 'stopped' : state === 'ready' ? 'now' : 'waits';
 }
 
+/** What is due, before it is put into words: of ten thousand things a page tells six. */
+interface Found {
+  readonly part: DuePart;
+  readonly about?: number;
+  readonly line: () => Omit<DueLine, 'part' | 'about'>;
+}
+
+/** What has an hour by its hour, the rest behind it as it was found. */
+const byHour = (found: readonly Found[]): readonly Found[] => [
+  ...found.filter(({ about }) => about !== undefined).sort((a, b) => (a.about ?? 0) - (b.about ?? 0)),
+  ...found.filter(({ about }) => about === undefined),
+];
+
 /**
- * Everything over all engines that is out, due, waiting or overdue, and the wrenches whose check is: the overdue first,
- * and what has an hour by its hour.
+ * What is due over all engines: out, waiting or overdue, and the wrenches whose check is; the overdue first, and what
+ * has an hour by its hour. All are counted; of the first `most` it is told what they are.
  */
-export function dueLines(
+export function dueFirst(
   engines: readonly SummarizedEngine[],
   wrenches: readonly WrenchDue[],
   now: number,
-): readonly DueLine[] {
-  const ofEngines = onStands(engines).flatMap(({ engineId, name, summary: { waits } }) =>
-    waits.flatMap((wait): readonly DueLine[] => {
+  most: number,
+): { readonly lines: readonly DueLine[]; readonly total: number } {
+  const found: Readonly<Record<DuePart, Found[]>> = { overdue: [], stopped: [], now: [], waits: [], later: [] };
+  for (const { engineId, name, summary } of onStands(engines))
+    for (const wait of summary.waits) {
       const part = partOf(wait, now);
-      const line = { of: name, what: dueWords(wait, now), href: hrefOf(engineId, wait.to) };
-      return part ? [{ part, ...line, ...(wait.about !== undefined && { about: wait.about }) }] : [];
-    }),
-  );
-  const ofWrenches = wrenches.flatMap(({ wrench, overdue }): readonly DueLine[] =>
-    overdue ? [{ part: 'overdue', of: wrench.name, what: 'its check is overdue', href: '/shelves/wrenches' }] : [],
-  );
-  const rank = (part: DuePart) => DUE_PARTS.indexOf(part);
-  return [...ofEngines, ...ofWrenches].sort(
-    (a, b) => rank(a.part) - rank(b.part) || (a.about ?? Infinity) - (b.about ?? Infinity) || 0,
-  );
+      const line = () => ({ of: name, what: dueWords(wait, now), href: hrefOf(engineId, wait.to) });
+      if (part) found[part].push({ part, about: wait.about, line });
+    }
+  for (const { wrench, overdue } of wrenches) {
+    const line = () => ({ of: wrench.name, what: 'its check is overdue', href: '/shelves/wrenches' });
+    if (overdue) found.overdue.push({ part: 'overdue', line });
+  }
+  const all = DUE_PARTS.flatMap((part) => byHour(found[part]));
+  const lines = all
+    .slice(0, most)
+    .map(({ part, about, line }) => ({ part, ...line(), ...(about !== undefined && { about }) }));
+  return { lines, total: all.length };
 }
+
+/** All of it, in words. */
+export const dueLines = (
+  engines: readonly SummarizedEngine[],
+  wrenches: readonly WrenchDue[],
+  now: number,
+): readonly DueLine[] => dueFirst(engines, wrenches, now, Infinity).lines;

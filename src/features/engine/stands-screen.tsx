@@ -11,11 +11,11 @@ import type { StandsPage } from './stands-page';
 import styles from './stands-screen.module.css';
 
 /** As many as stand above the engines. */
-const FIRST = 6;
+export const DUE_ON_STANDS = 6;
 
 interface Props {
   readonly stands: StandsPage;
-  readonly due: readonly DueLine[];
+  readonly due: { readonly lines: readonly DueLine[]; readonly total: number };
   /** Of so many engines it is not known yet what is due. */
   readonly unknown: number;
   readonly aside: readonly AsideEngine[];
@@ -48,12 +48,12 @@ export const StandsScreen = ({ stands, due, unknown, aside, demonstration, recko
       }
     >
       {unknown > 0 && <BeingWorkedOut engines={unknown} />}
-      {due.length > 0 && (
+      {due.total > 0 && (
         <Section title="Due">
-          <DueList lines={due.slice(0, FIRST)} />
-          {due.length > FIRST && (
+          <DueList lines={due.lines} />
+          {due.total > due.lines.length && (
             <p>
-              <Link href="/due">All {due.length} that are due</Link>
+              <Link href="/due">All {due.total} that are due</Link>
             </p>
           )}
         </Section>

@@ -1,6 +1,7 @@
-import { readLengthLine, readTorqueLine, type PrintedTurn, type TorqueReading } from '@/core/print';
+import { readLengthLine, type PrintedTurn, type TorqueReading } from '@/core/print';
 import { DomainError, TORQUE_UNITS, isDomainError, type TorqueUnit } from '@/core/units';
 import type { Leaf, PrintedFigure } from './leaf';
+import { torqueLineOnce } from './torque-line-once';
 
 const SAME = 1e-9;
 
@@ -34,22 +35,14 @@ interface PrintedTorque {
 
 const NO_TURNS: readonly PrintedTurn[] = [];
 
-function readTorqueOf({ printedText }: Figured): PrintedTorque {
-  const print = readToday(() => readTorqueLine(printedText));
+/** A leaf that cannot be read any more says nothing. */
+function printedTorque({ printedText }: Figured): PrintedTorque {
+  const print = readToday(() => torqueLineOnce(printedText));
   if (!print) return { readings: [], turns: NO_TURNS };
   if (print.kind !== 'stages') return { readings: print.readings, turns: NO_TURNS };
   // Of figures in stages it is the last torque that the wrench is set to.
   const figure = print.final ?? print.snug;
   return { readings: figure ? [figure] : [], turns: print.turns ?? NO_TURNS };
-}
-
-const read = new WeakMap<Figured, PrintedTorque>();
-
-/** A leaf is never altered, so its text is read once for as long as it is held: a joint asks five times. */
-function printedTorque(leaf: Figured): PrintedTorque {
-  const known = read.get(leaf) ?? readTorqueOf(leaf);
-  read.set(leaf, known);
-  return known;
 }
 
 /** The turns that the page prints after its torque, in their order. */
@@ -109,7 +102,7 @@ export function figureDiffers(leaf: Figured): string | undefined {
           `${Number(min_Nm?.toPrecision(6))} to ${Number(max_Nm?.toPrecision(6))} N·m${min_deg === null ? '' : ` and ${min_deg} to ${max_deg}°`}`,
         );
   if (kind === 'turn') {
-    const print = readToday(() => readTorqueLine(printedText));
+    const print = readToday(() => torqueLineOnce(printedText));
     const same = print?.kind === 'turn' && isSame([min_deg ?? NaN, max_deg ?? NaN], [print.min_deg, print.max_deg]);
     return same ? undefined : differs(`${min_deg} to ${max_deg}°`);
   }

@@ -1,5 +1,6 @@
-import { notesToAgree, readLengthLine, readTorqueLine, type PrintedTurn, type TorqueReading } from '@/core/print';
+import { notesToAgree, readLengthLine, type PrintedTurn, type TorqueReading } from '@/core/print';
 import { DomainError, type Note } from '@/core/units';
+import { torqueLineOnce } from './torque-line-once';
 import { LEAF_KINDS, type Leaf, type LeafKind, type PrintedFigure } from './leaf';
 
 type Read = Pick<
@@ -43,7 +44,7 @@ const LENGTHS: ReadonlySet<LeafContent> = new Set(['stretch', 'clearance', 'end-
 
 /** The notes that a person is asked about before this text is taken. @throws DomainError for what cannot be read */
 export function askedOf({ kind, printedText }: Pick<LeafText, 'kind' | 'printedText'>): readonly Note[] {
-  if (kind === 'torque') return notesToAgree(readTorqueLine(printedText).notes);
+  if (kind === 'torque') return notesToAgree(torqueLineOnce(printedText).notes);
   if (!LENGTHS.has(kind)) return [];
   // The notes are of the figures, which are the same in either unit.
   return notesToAgree(readLengthLine(printedText).readings[0]?.notes ?? []);
@@ -85,7 +86,7 @@ export function leafOfText({ kind, printedText, conditionText, readingIndex }: L
     const { min_mm, max_mm, unit, printedMin, printedMax } = chosenOf(line, readingIndex);
     return { ...NOTHING, kind, figure: { unit, printedMin, printedMax }, min_mm, max_mm, agreedNotes, conditionText };
   }
-  const print = readTorqueLine(printedText);
+  const print = torqueLineOnce(printedText);
   const shared = { ...NOTHING, agreedNotes, conditionText: conditionText ?? print.condition ?? null };
   if (print.kind === 'turn') {
     const { min_deg, max_deg } = print;

@@ -28,9 +28,11 @@ function kindOf(value: unknown): Kind {
   if (typeof value === 'number') return Number.isFinite(value) ? 'v' : 'x';
   if (value === null || typeof value === 'boolean') return 'v';
   if (Array.isArray(value)) return 'l';
-  if (value instanceof Map) return 'm';
-  if (typeof value === 'object' && [Object.prototype, null].includes(Object.getPrototypeOf(value) as object | null))
-    return 'o';
+  if (typeof value === 'object') {
+    const of = Object.getPrototypeOf(value) as object | null;
+    if (of === Object.prototype || of === null) return 'o';
+    if (value instanceof Map) return 'm';
+  }
   throw new TypeError('only plain data goes into columns');
 }
 
@@ -51,7 +53,9 @@ const named = (sign: ':' | 'm', rows: readonly (readonly (readonly [unknown, unk
 ];
 
 function columnOfRows(rows: readonly Row[]): Column {
-  const fields = [...new Set(rows.flatMap((row) => Object.keys(row)))];
+  const found = new Set<string>();
+  for (const row of rows) for (const field of Object.keys(row)) found.add(field);
+  const fields = [...found];
   if (areByName(rows, fields.length))
     return named(
       ':',
@@ -85,16 +89,32 @@ function columnOfKind(kind: Kind, values: readonly unknown[]): Column {
   }
 }
 
+/** `u3v2`: three of one kind, two of another. */
+function runsOf(kinds: readonly Kind[]): string {
+  let said = '';
+  for (let i = 0; i < kinds.length;) {
+    const from = i;
+    while (kinds[i] === kinds[from] && i < kinds.length) i++;
+    said += i - from === 1 ? kinds[from] : `${kinds[from]}${i - from}`;
+  }
+  return said;
+}
+
+const areAllOf = (values: readonly unknown[], of: unknown): boolean => {
+  for (const value of values) if (value !== of) return false;
+  return true;
+};
+
 function columnOf(values: readonly unknown[]): Column {
-  const [first = 'v', ...others] = new Set(values.map(kindOf));
-  if (others.length === 0 && first !== 'u')
-    return 'sv'.includes(first) && values.every((value) => value === values[0])
+  const kinds = values.map(kindOf);
+  const [first = 'v'] = kinds;
+  if (first !== 'u' && areAllOf(kinds, first))
+    return (first === 's' || first === 'v') && areAllOf(values, values[0])
       ? ['=', values[0]]
       : columnOfKind(first, values);
-  const kinds = values.map(kindOf);
   return [
     '?',
-    kinds.join('').replaceAll(/(.)\1+/g, (run, kind: string) => `${kind}${run.length}`),
+    runsOf(kinds),
     KINDS.filter((kind) => kinds.includes(kind)).map((kind) => columnOf(values.filter((_, i) => kinds[i] === kind))),
   ];
 }
@@ -142,12 +162,37 @@ function cutUp(lengths: readonly number[], items: (all: number) => readonly unkn
 
 /** The values of a column of several kinds, each out of the column of its kind. */
 function ofSeveralKinds(said: string, columns: readonly Column[], texts: readonly string[]): readonly unknown[] {
-  const kinds = said.replaceAll(/(\D)(\d+)/g, (_, kind: string, times: string) => kind.repeat(Number(times)));
-  const present = KINDS.filter((kind) => kinds.includes(kind));
-  const left = new Map<string, Iterator<unknown>>(
-    present.map((kind, i) => [kind, valuesOf(columns[i] ?? ['v', []], kinds.split(kind).length - 1, texts).values()]),
+  const runs = [...said.matchAll(/(\D)(\d*)/g)].map(
+    ([, kind = 'u', times]) => [kind, times ? Number(times) : 1] as const,
   );
-  return [...kinds].map((kind) => left.get(kind)?.next().value as unknown);
+  const count = (of: string) => runs.reduce((sum, [kind, times]) => (kind === of ? sum + times : sum), 0);
+  const present = KINDS.filter((kind) => runs.some(([of]) => of === kind));
+  const left = new Map<string, { readonly values: readonly unknown[]; next: number }>(
+    present.map((kind, i) => [kind, { values: valuesOf(columns[i] ?? ['v', []], count(kind), texts), next: 0 }]),
+  );
+  const all: unknown[] = [];
+  for (const [kind, times] of runs) {
+    const own = left.get(kind);
+    for (let i = 0; i < times; i++) all.push(own ? own.values[own.next++] : undefined);
+  }
+  return all;
+}
+
+/** Rows of their fields, a column after another; what is not there is left out. */
+function rowsOf(fields: readonly string[], columns: readonly (readonly unknown[])[], count: number): readonly Row[] {
+  const rows = Array.from({ length: count }, (): Record<string, unknown> => ({}));
+  fields.forEach((field, i) => {
+    const values = columns[i] ?? [];
+    for (let row = 0; row < count; row++) {
+      const value = values[row];
+      if (value === undefined) continue;
+      // Put there as any other field, and not as what the row is made of.
+      if (field === '__proto__')
+        Object.defineProperty(rows[row], field, { value, enumerable: true, configurable: true, writable: true });
+      else (rows[row] as Record<string, unknown>)[field] = value;
+    }
+  });
+  return rows;
 }
 
 /** The `count` values of a column. */
@@ -156,7 +201,7 @@ function valuesOf(column: Column, count: number, texts: readonly string[]): read
   const cut = (counts: readonly number[], one: Column) => cutUp(counts, (all) => valuesOf(one, all, texts));
   switch (column[0]) {
     case '=':
-      return Array.from({ length: count }, () => column[1]);
+      return new Array<unknown>(count).fill(column[1]);
     case 's':
       return column[1].map((text) => (typeof text === 'number' ? texts[text] : text));
     case 'v':
@@ -165,13 +210,12 @@ function valuesOf(column: Column, count: number, texts: readonly string[]): read
       return column[1].map(Number);
     case '[':
       return cut(numbers(column[1]), column[2]);
-    case '{': {
-      const columns = column[2].map((one) => valuesOf(one, count, texts));
-      const fieldsOf = (row: number) => column[1].map((field, i) => [field, columns[i]?.[row]] as const);
-      return Array.from({ length: count }, (_, row) =>
-        Object.fromEntries(fieldsOf(row).filter(([, value]) => value !== undefined)),
+    case '{':
+      return rowsOf(
+        column[1],
+        column[2].map((one) => valuesOf(one, count, texts)),
+        count,
       );
-    }
     case '?':
       return ofSeveralKinds(column[1], column[2], texts);
     default: {

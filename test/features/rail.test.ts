@@ -205,9 +205,15 @@ describe('a shop of many engines after a new edition', () => {
   test('works the others out behind the page, so that all of it is what it would be afresh', async () => {
     const own = filled();
     summaries(own);
+    const kept = jest.spyOn(own.summaries, 'keptAfter');
     const work = workOutRest(own);
     expect(workOutRest(own)).toBe(work);
     await work;
+    // At no step is read again what was worked out at the steps before.
+    const newest = Math.max(...own.summaries.stamped().map(({ stamp }) => stamp));
+    expect(kept.mock.calls.length).toBeGreaterThan(10);
+    expect(new Set(kept.mock.calls.map(([stamp]) => stamp))).toEqual(new Set([newest]));
+    kept.mockRestore();
     const joints = jest.spyOn(own.joints, 'ofEngine');
     expect(beingWorkedOut(summaries(own))).toBe(0);
     expect(joints).not.toHaveBeenCalled();

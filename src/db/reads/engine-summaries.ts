@@ -38,7 +38,7 @@ function readable(shop: Shop, work: () => EngineSummary | undefined): EngineSumm
 interface Mind {
   readonly edition: string;
   readonly engines: Map<string, { readonly stamp: number; readonly summary: EngineSummary }>;
-  /** What stands at or under it is in mind. */
+  /** What the file kept of those at or under it was brought to mind. */
   upTo: number;
 }
 
@@ -99,7 +99,8 @@ export function engineSummaries(
     if (summary !== UNREADABLE) worked.push({ engineId, stamp, body: JSON.stringify(summary) });
   }
   keepIfWritable(shop, edition, worked);
-  if (!engines.some(isStale)) mind.upTo = byStamp[0]?.stamp ?? 0;
+  // What is stale below it the file did not have either: it is worked out, and not looked for again at every step.
+  mind.upTo = byStamp[0]?.stamp ?? 0;
   return engines.map((engine) => ({
     ...engine,
     summary: (isStale(engine) ? undefined : mind.engines.get(engine.engineId)?.summary) ?? BEING_WORKED_OUT,

@@ -190,3 +190,30 @@ describe('guards from what is known of a joint', () => {
     ).not.toContain('maker-film');
   });
 });
+
+describe('what is kept of the joints of an engine between two looks', () => {
+  const YEAR_MS = 365 * 86_400_000;
+  test('is what is found afresh at any hour: also once a wrench’s check has fallen due', () => {
+    for (const id of ['demo-fourteen', 'demo-maestrale', 'demo-norrhem']) {
+      const [rows, shelves] = [rowsNamed(shop, id), shelvesOf(shop)];
+      const hours = [now, now + YEAR_MS / 4, now + 2 * YEAR_MS, now, now + 9 * YEAR_MS];
+      for (const hour of hours)
+        expect(jointSummaries(rows, shelves, hour)).toEqual(jointSummaries(rowsNamed(shop, id), shelves, hour));
+    }
+    // Else nothing of it would be shown by the hours.
+    const asks = (hour: number) => jointSummaries(rowsNamed(shop, 'demo-fourteen'), shelvesOf(shop), hour);
+    expect(asks(now + 9 * YEAR_MS).map((one) => one.asks)).not.toEqual(asks(now).map((one) => one.asks));
+  });
+  test('goes with the shelves it was found on', () => {
+    const rows = rowsNamed(shop, 'demo-fourteen');
+    const shelves = shelvesOf(shop);
+    const setOn = (of: typeof shelves) => jointSummaries(rows, of, now).map(({ setting }) => setting);
+    const before = setOn(shelves);
+    const thinner = {
+      ...shelves,
+      films: shelves.films.map((film) => ({ ...film, thread: { low: 0.05, middle: 0.06, high: 0.08 } })),
+    };
+    expect(setOn(thinner)).not.toEqual(before);
+    expect(setOn(shelves)).toEqual(before);
+  });
+});

@@ -15,10 +15,11 @@ import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint, computeKinds, filmsName, judgedWhole, prevailingOf } from '@/model/joint/joint-result';
 import { shapeChanges, wholeChanges, type PulledWith } from '@/model/joint/sheet-changes';
 import type { PlannedFigure } from '@/model/joint/tightening-plan';
-import type { Shelves } from '@/model/shelf/shelves';
+import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import { todayFacts } from '@/model/joint/joint-ladder';
 import { ownPlaces } from '@/model/joint/kind-places';
+import { isOverdue } from '@/model/joint/joint-guards';
 import { drawnByRule, passageOf } from '@/model/joint/clamp-left';
 import { tryCore } from '@/model/try-core';
 import type { AsPulled } from './clamp-works';
@@ -26,8 +27,10 @@ import type { JointSummary } from './joints-screen';
 import { answerSource, type AnswerSource } from './known-elsewhere';
 import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 
-/** Every joint of an engine: what is printed, what to set, where it stands. */
-export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] {
+type JointFigures = Omit<JointSummary, 'status'>;
+
+/** What is printed, what to set, and what is asked: all that does not go with the hour. */
+function figuresOf(rows: EngineRows, shelves: Shelves, now: number): readonly JointFigures[] {
   const { joints, fits } = engineStateOf(rows);
   return joints.map((state) => {
     const { joint } = state;
@@ -59,13 +62,40 @@ export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number):
       ...(turns.length > 0 && { turns: turnsWords(turns) }),
       delivered_Nm: ladder.setting.achieved_Nm,
       film: filmsName(inputs),
-      status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}`,
       done: state.final?.state.complete ?? false,
       filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
       stops: [...guards, ...state.page].filter(({ severity }) => severity === 'stop').length + gate.held.length,
       asks: [...guards, ...state.page].filter(({ severity }) => severity === 'ask').length + gate.asks.length,
       unknown: unknown.length,
     };
+  });
+}
+
+const kept = new WeakMap<
+  EngineRows,
+  { readonly shelves: Shelves; readonly overdue: string; readonly figures: readonly JointFigures[] }
+>();
+
+/**
+ * The figures of twenty joints are the same for as long as no row of the engine and none of the shelves is written, and
+ * no wrench's check falls due: the hour comes into them by that alone.
+ */
+function figuresKept(rows: EngineRows, shelves: Shelves, now: number): readonly JointFigures[] {
+  const own = { shelves: shelvesFor(shelves, rows.engine), now };
+  const overdue = own.shelves.wrenches.map((wrench) => (isOverdue(wrench, own) ? wrench.id : '')).join();
+  const known = kept.get(rows);
+  if (known?.shelves === shelves && known.overdue === overdue) return known.figures;
+  const figures = figuresOf(rows, shelves, now);
+  kept.set(rows, { shelves, overdue, figures });
+  return figures;
+}
+
+/** Every joint of an engine: what is printed, what to set, where it stands. */
+export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] {
+  const figures = figuresKept(rows, shelves, now);
+  return engineStateOf(rows).joints.flatMap((state, i) => {
+    const own = figures[i];
+    return own ? [{ ...own, status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}` }] : [];
   });
 }
 

@@ -161,3 +161,51 @@ test('going-rounds follow one another as they were begun, whatever the clock sai
   const state = stateNamed(own, 'demo-norrhem').joints.find(({ joint }) => joint.id === first.jointId);
   expect(state?.final?.tightening.id).toBe('round-later');
 });
+
+describe('the lines of an engine, read all at once', () => {
+  // As a shop of its own: no line may be altered, and these stand in no order that a bench would take.
+  const own = yardShop();
+  const insert = own.db.prepare(
+    `INSERT INTO bench_event (id, tightening_id, kind, step, position, torque_nm, outcome, strikes_id, at, recorded_at,
+       words, read_nm, turned_deg, broke_nm, instrument, reading_id, who)
+     VALUES (@id, 'demo-m-joint-head-round-1', @kind, @step, NULL, NULL, @outcome, @strikes, @at, @at,
+       @words, @read, @turned, @broke, @instrument, @reading, @who)`,
+  );
+  const nothing = { step: 0, outcome: null, strikes: null, words: null, read: null, turned: null, broke: null };
+  const line = { ...nothing, instrument: null, reading: null, who: '', at: YARD_NOW };
+  const awkward = 'a “quote", a \\ and\na line, é, 🔧, \u2028';
+  test.each([
+    ['a pull', { kind: 'pull', outcome: 'pulled' }],
+    [
+      'one with all that is read',
+      {
+        kind: 'pull',
+        outcome: 'went-over',
+        read: 1 / 3,
+        turned: 0.1 + 0.2,
+        broke: 5,
+        instrument: 'ʺ½',
+        reading: 'r-1',
+        who: 'IH',
+        words: awkward,
+      },
+    ],
+    [
+      'one gone over again, whose words are not its own',
+      { kind: 'again', outcome: 'did-not-move', words: awkward, read: 41.2 },
+    ],
+    ['the shaft, without and with words', { kind: 'shaft' }],
+    ['a skip', { kind: 'skip', words: awkward, who: 'é' }],
+    ['one struck', { kind: 'strike', step: null, strikes: 'a pull' }],
+  ])('%s comes as it does by its round', (name, of) => {
+    insert.run({ ...line, id: name, ...of });
+    const all = own.tightenings.eventsOfEngine('demo-maestrale');
+    const byRound = own.tightenings.events('demo-m-joint-head-round-1');
+    expect(all.get('demo-m-joint-head-round-1')).toEqual(byRound);
+    expect(byRound.at(-1)).toMatchObject({ id: name, kind: of.kind });
+    // Also in the order of what is said of it, as files are compared letter by letter.
+    expect(JSON.stringify(all.get('demo-m-joint-head-round-1'))).toBe(JSON.stringify(byRound));
+  });
+  test('of an engine without a line there are none', () =>
+    expect(own.tightenings.eventsOfEngine('no-such-engine').size).toBe(0));
+});

@@ -179,6 +179,25 @@ describe('guards from what is known of a joint', () => {
       'pressure',
     );
   });
+  test('a stud and a bolt that goes right through have a nut, and its height and grade are asked for; one in a tapped hole has none', () => {
+    const found = (form: 'stud' | 'bolt', nutHeight_mm: number | null, nutGrade: string | null) => {
+      const original = { ...head.original, form, nutHeight_mm, nutGrade };
+      const joint = jointNamed('demo-f-joint-head');
+      const { guards, unknown } = computeJoint(
+        jointInputs(shop, { ...joint, detail: { ...joint.detail, original } }, now),
+      );
+      return [
+        ...unknown.flatMap(({ code, what }) => (code === 'nut' ? [what] : [])),
+        ...guards.map(({ code }) => code).filter((code) => code.startsWith('nut-') && code !== 'nut-not-full'),
+      ];
+    };
+    expect(found('bolt', null, null)).toEqual([]);
+    expect(found('stud', null, null)).toEqual(['the height of its nut']);
+    expect(found('bolt', 12, null)).toEqual(['the grade of its nut']);
+    expect(found('bolt', null, 'iso-12.9')).toEqual(['the height of its nut']);
+    expect(found('stud', 12, 'iso-12.9')).toEqual([]);
+    expect(found('stud', 5, 'iso-12.9')).toEqual(expect.arrayContaining(['nut-thin']));
+  });
   test('a thin shank yields before its thread', () => {
     expect(codes('demo-f-joint-head', { original: { ...head.original, shankDiameter_mm: 7 } })).toContain('over-yield');
   });

@@ -10,7 +10,7 @@ import {
   type HeardWrench,
   type WrenchLine,
 } from '@/model/joint/heard-wrench';
-import { assertReadOnce, assertReadingStands, limitsAt } from '@/model/joint/pull-reading';
+import { assertReadOnce, assertReadingStands, hasReading, limitsAt } from '@/model/joint/pull-reading';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { codeOf } from '../core/code-of';
 
@@ -194,6 +194,14 @@ describe('what a line with a reading is asked, by whatever door it comes', () =>
     const run = () => assertReadingStands(plan, pull(part));
     if (code) expect(codeOf(run)).toBe(code);
     else expect(run).not.toThrow();
+  });
+  test('a line without a reading is asked nothing, of whatever kind it is', () => {
+    const byFeel = { ...plan, care: 'hand' as const };
+    for (const line of [pull({}), pull({ kind: 'again' }), { id: 's', kind: 'strike' as const, strikes: 'a', at: '' }])
+      expect(() => assertReadingStands(byFeel, line)).not.toThrow();
+    expect([hasReading({}), hasReading({ read_Nm: 0 }), hasReading({ turned_deg: 0 })]).toEqual([false, true, true]);
+    expect(codeOf(() => assertReadingStands(byFeel, pull({ turned_deg: 3 })))).toBe('by-feel');
+    expect(codeOf(() => assertReadingStands(byFeel, pull({ kind: 'again', read_Nm: 40.5 })))).toBe('by-feel');
   });
   test('what goes by feel has no figure', () =>
     expect(codeOf(() => assertReadingStands({ ...plan, care: 'hand' }, pull({ read_Nm: 40.5 })))).toBe('by-feel'));

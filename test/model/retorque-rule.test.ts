@@ -14,6 +14,9 @@ describe('a rule as it is typed', () => {
     ['10,5 km', [{ distance: { value: 10.5, unit: 'km' } }]],
     ['500km', [{ distance: { value: 500, unit: 'km' } }]],
     ['first heat, then 10 hours', [{ cycles: 1 }, { hours: 10 }]],
+    ['first heat then 10 hours', [{ cycles: 1 }, { hours: 10 }]],
+    ['first heat,  then 10 hours', [{ cycles: 1 }, { hours: 10 }]],
+    ['first heat\n10 hours', [{ cycles: 1 }, { hours: 10 }]],
     ['3 heats or 2 weeks', [{ cycles: 3, days: 14 }]],
   ])('“%s”', (text, stages) => {
     expect(stagesTyped(text)).toEqual(stages);

@@ -1,6 +1,7 @@
 import { PRACTICE_JSON, USUAL_PRACTICE, type HousePractice } from '@/model/practice/house-practice';
 import type { ShelfKind, ShelfRows } from '@/model/shelf/shelf-rows';
-import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
+import { overlaid } from '@/model/shelf/overlaid';
+import { BUILT_IN, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '../shop';
 
 export const PRACTICE_KEY = 'house-practice';

@@ -13,7 +13,7 @@ import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import form from '@/interface/parts/form.module.css';
-import { overlaid } from '@/model/shelf/shelves';
+import { overlaid } from '@/model/shelf/overlaid';
 import { TorqueReadingView, readPrint } from '@/interface/parts/torque-reading';
 import styles from './quick-reckoner.module.css';
 

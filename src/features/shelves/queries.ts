@@ -1,6 +1,7 @@
 import { checkOverdue } from '@/model/practice/house-practice';
 import type { ShelfKind } from '@/model/shelf/shelf-rows';
-import { BUILT_IN, overlaid, type Shelves } from '@/model/shelf/shelves';
+import { overlaid } from '@/model/shelf/overlaid';
+import { BUILT_IN, type Shelves } from '@/model/shelf/shelves';
 import type { Shop } from '@/db/shop';
 import type { ShelvedRow } from './shelf-screen';
 import type { Stop } from '@/interface/shell/order-strip';

@@ -94,6 +94,30 @@ test('subjects are matched as a person would', () => {
   expect(sameSubject('Head nuts', 'Cylinder head nuts')).toBe(false);
 });
 
+describe('a page gives way to a later one that is in force, and to no other', () => {
+  const early = source('early');
+  const outOf = (late: Partial<Source>) => {
+    const sources = [early, source('late', { supersedesId: 'early', ...late })];
+    const ranked = rankedLeaves([leaf('e', 'early', 40), leaf('l', 'late', 50)], sources, {
+      year: 1936,
+      engineNumber: '',
+    });
+    return Object.fromEntries(ranked.map((one) => [one.leaf.id, one.out ? one.reason : undefined]));
+  };
+  test('to one that supersedes it', () => expect(outOf({})).toEqual({ e: 'Superseded by late.', l: undefined }));
+  test('to none that was set aside', () =>
+    expect(outOf({ aside: 'misprinted' })).toEqual({ e: undefined, l: 'Its source was set aside: misprinted.' }));
+  test('to none that does not apply to this engine', () =>
+    expect(outOf({ fromYear: 1950 })).toEqual({ e: undefined, l: expect.stringMatching(/^Does not apply/) }));
+  test('an entry whose source is missing is none', () => {
+    const ranked = rankedLeaves([leaf('lost', 'nowhere', 1), leaf('e', 'early', 40)], [early], {
+      year: null,
+      engineNumber: '',
+    });
+    expect(ranked.map((one) => one.leaf.id)).toEqual(['e']);
+  });
+});
+
 describe('the numbers of the ranking', () => {
   test.each([
     ['part-print', 1],

@@ -5,8 +5,8 @@ import { assertFollows, type BenchEvent, type PullOutcome, type PullReading, typ
 import { assertReadingStands, assertReadOnce, readAlready } from '@/model/joint/pull-reading';
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
+import { readOnce } from '@/model/read-once';
 import { unpacked } from '../packed-text';
-import { readOnce } from '../read-once';
 
 interface RoundPlanned {
   readonly id: string;
@@ -22,7 +22,9 @@ const COLUMNS = 'tightening.id, joint_id, purpose, plan_digest AS digest, plan.b
 const PLAN = 'LEFT JOIN plan ON plan.digest = plan_digest';
 
 // Every line of a round asks for its plan; a text of the same digest is the same text, in whatever file.
-const planOnce = readOnce<TighteningPlan>();
+/** Plans of the engines somebody is at work on; one takes some 60 kB. */
+const MOST_PLANS = 200;
+const planOnce = readOnce<TighteningPlan>(MOST_PLANS);
 
 const toTightening = ({ digest, body, ...row }: RoundPlanned): Tightening => ({
   id: row.id,
@@ -71,45 +73,12 @@ const EVENT_FIELDS = [
 ] as const satisfies readonly (keyof EventRow)[];
 const EVENT_COLUMNS = EVENT_FIELDS.map((column) => `bench_event.${column}`).join(', ');
 
-/** A row's cells, which lie as its fields do. */
-type CellsOf<Fields> = { readonly [At in keyof Fields]: EventRow[Fields[At] & keyof EventRow] };
-type Cells = CellsOf<typeof EVENT_FIELDS>;
-
-const toRow = ([
-  seq,
-  id,
-  tightening_id,
-  kind,
-  step,
-  outcome,
-  strikes_id,
-  at,
-  recorded_at,
-  words,
-  read_nm,
-  turned_deg,
-  broke_nm,
-  instrument,
-  reading_id,
-  who,
-]: Cells): EventRow => ({
-  seq,
-  id,
-  tightening_id,
-  kind,
-  step,
-  outcome,
-  strikes_id,
-  at,
-  recorded_at,
-  words,
-  read_nm,
-  turned_deg,
-  broke_nm,
-  instrument,
-  reading_id,
-  who,
-});
+/** A row out of its cells, which lie as its fields do. */
+function toRow(cells: readonly unknown[]): EventRow {
+  const row: Record<string, unknown> = {};
+  for (let i = 0; i < EVENT_FIELDS.length; i++) row[EVENT_FIELDS[i] as string] = cells[i];
+  return row as unknown as EventRow;
+}
 
 type Pulled = Extract<RecordedEvent, { readonly kind: 'pull' }>;
 type PulledSoFar = { -readonly [Field in keyof Pulled]?: Field extends 'kind' ? 'pull' | 'again' : Pulled[Field] };
@@ -304,7 +273,7 @@ export const createTighteningRepository = (db: Database) => {
     start,
     events,
     eventsOfEngine: (engineId: string) =>
-      byRound((JSON.parse(sql.eventsOfEngine.get(engineId) ?? '[]') as readonly Cells[]).map(toRow)),
+      byRound((JSON.parse(sql.eventsOfEngine.get(engineId) ?? '[]') as readonly (readonly unknown[])[]).map(toRow)),
     /**
      * Adds every line of a round that has none yet.
      * @throws DomainError out-of-turn, nothing-to-strike; id-taken where a line of that id stands anywhere already

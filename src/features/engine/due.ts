@@ -54,6 +54,12 @@ interface Found {
   readonly line: () => Omit<DueLine, 'part' | 'about'>;
 }
 
+/** The first of what is due in words, and how much there is in all. */
+export interface DueFirst {
+  readonly lines: readonly DueLine[];
+  readonly total: number;
+}
+
 /** What has an hour by its hour, the rest behind it as it was found. */
 const byHour = (found: readonly Found[]): readonly Found[] => [
   ...found.filter(({ about }) => about !== undefined).sort((a, b) => (a.about ?? 0) - (b.about ?? 0)),
@@ -69,13 +75,14 @@ export function dueFirst(
   wrenches: readonly WrenchDue[],
   now: number,
   most: number,
-): { readonly lines: readonly DueLine[]; readonly total: number } {
+): DueFirst {
   const found: Readonly<Record<DuePart, Found[]>> = { overdue: [], stopped: [], now: [], waits: [], later: [] };
   for (const { engineId, name, summary } of onStands(engines))
     for (const wait of summary.waits) {
       const part = partOf(wait, now);
+      if (!part) continue;
       const line = () => ({ of: name, what: dueWords(wait, now), href: hrefOf(engineId, wait.to) });
-      if (part) found[part].push({ part, about: wait.about, line });
+      found[part].push({ part, about: wait.about, line });
     }
   for (const { wrench, overdue } of wrenches) {
     const line = () => ({ of: wrench.name, what: 'its check is overdue', href: '/shelves/wrenches' });

@@ -3,7 +3,7 @@ import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
 import { BeingWorkedOut } from '@/interface/shell/being-worked-out';
 import { AsideList } from './aside';
-import type { DueLine } from './due';
+import type { DueFirst } from './due';
 import { DueList } from './due-list';
 import type { AsideEngine } from './queries';
 import { StandList } from './stand-list';
@@ -15,7 +15,7 @@ export const DUE_ON_STANDS = 6;
 
 interface Props {
   readonly stands: StandsPage;
-  readonly due: { readonly lines: readonly DueLine[]; readonly total: number };
+  readonly due: DueFirst;
   /** Of so many engines it is not known yet what is due. */
   readonly unknown: number;
   readonly aside: readonly AsideEngine[];

@@ -30,74 +30,72 @@ import { leavesOfJoint, torqueLeaves } from '@/model/book/leaves-of-joint';
 type JointFigures = Omit<JointSummary, 'status'>;
 
 /** What is printed, what to set, and what is asked: all that does not go with the hour. */
-function figuresOf(rows: EngineRows, shelves: Shelves, now: number): readonly JointFigures[] {
-  const { joints, fits } = engineStateOf(rows);
-  return joints.map((state) => {
-    const { joint } = state;
-    const gate = gateOf(fits, joint.id);
-    const inputs = inputsOf(rows, joint, shelves, now);
-    const worked = computeJoint(inputs);
-    const { ladder, wrench } = worked;
-    const kinds = computeKinds(inputs);
-    const { guards: own, unknown } = judgedWhole(worked, kinds);
-    const pulled = pulledWith(state);
-    const guards = pulled ? [...own, ...wholeChanges(pulled, inputs, worked, kinds).guards] : own;
-    const turns = turnsOfLeaf(inputs.leaf);
-    return {
-      id: joint.id,
-      name: joint.name,
-      printed: inputs.leaf.printedText,
-      thread: joint.detail.today?.thread ?? joint.thread,
-      fasteners: ownPlaces(joint).length,
-      kinds: kinds.map(({ kind, inputs: of, worked: found }) => ({
-        name: kind.name,
-        count: kind.places.length,
-        thread: todayFacts(of).thread,
-        setting: found.ladder.setting.rounded,
-        unit: found.wrench.unit,
-        turns: turnsWords(turnsOfLeaf(of.leaf)),
-      })),
-      setting: ladder.setting.rounded,
-      unit: wrench.unit,
-      ...(turns.length > 0 && { turns: turnsWords(turns) }),
-      delivered_Nm: ladder.setting.achieved_Nm,
-      film: filmsName(inputs),
-      done: state.final?.state.complete ?? false,
-      filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
-      stops: [...guards, ...state.page].filter(({ severity }) => severity === 'stop').length + gate.held.length,
-      asks: [...guards, ...state.page].filter(({ severity }) => severity === 'ask').length + gate.asks.length,
-      unknown: unknown.length,
-    };
-  });
+function figuresOf(state: JointState, rows: EngineRows, shelves: Shelves, now: number): JointFigures {
+  const { joint } = state;
+  const gate = gateOf(engineStateOf(rows).fits, joint.id);
+  const inputs = inputsOf(rows, joint, shelves, now);
+  const worked = computeJoint(inputs);
+  const { ladder, wrench } = worked;
+  const kinds = computeKinds(inputs);
+  const { guards: own, unknown } = judgedWhole(worked, kinds);
+  const pulled = pulledWith(state);
+  const guards = pulled ? [...own, ...wholeChanges(pulled, inputs, worked, kinds).guards] : own;
+  const turns = turnsOfLeaf(inputs.leaf);
+  return {
+    id: joint.id,
+    name: joint.name,
+    printed: inputs.leaf.printedText,
+    thread: joint.detail.today?.thread ?? joint.thread,
+    fasteners: ownPlaces(joint).length,
+    kinds: kinds.map(({ kind, inputs: of, worked: found }) => ({
+      name: kind.name,
+      count: kind.places.length,
+      thread: todayFacts(of).thread,
+      setting: found.ladder.setting.rounded,
+      unit: found.wrench.unit,
+      turns: turnsWords(turnsOfLeaf(of.leaf)),
+    })),
+    setting: ladder.setting.rounded,
+    unit: wrench.unit,
+    ...(turns.length > 0 && { turns: turnsWords(turns) }),
+    delivered_Nm: ladder.setting.achieved_Nm,
+    film: filmsName(inputs),
+    done: state.final?.state.complete ?? false,
+    filmRung: ladder.rungs.find((rung) => rung.id === 'film'),
+    stops: [...guards, ...state.page].filter(({ severity }) => severity === 'stop').length + gate.held.length,
+    asks: [...guards, ...state.page].filter(({ severity }) => severity === 'ask').length + gate.asks.length,
+    unknown: unknown.length,
+  };
 }
 
-const kept = new WeakMap<
-  EngineRows,
-  { readonly shelves: Shelves; readonly overdue: string; readonly figures: readonly JointFigures[] }
->();
+interface KeptFigures {
+  readonly shelves: Shelves;
+  readonly overdue: string;
+  readonly joints: readonly { readonly state: JointState; readonly figures: JointFigures }[];
+}
+
+const kept = new WeakMap<EngineRows, KeptFigures>();
 
 /**
  * The figures of twenty joints are the same for as long as no row of the engine and none of the shelves is written, and
  * no wrench's check falls due: the hour comes into them by that alone.
  */
-function figuresKept(rows: EngineRows, shelves: Shelves, now: number): readonly JointFigures[] {
+function figuresKept(rows: EngineRows, shelves: Shelves, now: number): KeptFigures['joints'] {
   const own = { shelves: shelvesFor(shelves, rows.engine), now };
   const overdue = own.shelves.wrenches.map((wrench) => (isOverdue(wrench, own) ? wrench.id : '')).join();
   const known = kept.get(rows);
-  if (known?.shelves === shelves && known.overdue === overdue) return known.figures;
-  const figures = figuresOf(rows, shelves, now);
-  kept.set(rows, { shelves, overdue, figures });
-  return figures;
+  if (known?.shelves === shelves && known.overdue === overdue) return known.joints;
+  const joints = engineStateOf(rows).joints.map((state) => ({ state, figures: figuresOf(state, rows, shelves, now) }));
+  kept.set(rows, { shelves, overdue, joints });
+  return joints;
 }
 
 /** Every joint of an engine: what is printed, what to set, where it stands. */
-export function jointSummaries(rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] {
-  const figures = figuresKept(rows, shelves, now);
-  return engineStateOf(rows).joints.flatMap((state, i) => {
-    const own = figures[i];
-    return own ? [{ ...own, status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}` }] : [];
-  });
-}
+export const jointSummaries = (rows: EngineRows, shelves: Shelves, now: number): readonly JointSummary[] =>
+  figuresKept(rows, shelves, now).map(({ state, figures }) => ({
+    ...figures,
+    status: `${tighteningLine(state, now)} ${retorqueLine(state, now)}`,
+  }));
 
 export interface Resume {
   readonly href: string;

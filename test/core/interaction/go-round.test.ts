@@ -43,6 +43,9 @@ const headOf = (foundation_N_per_mm3: number, terms: readonly [number, number] =
     }).compliance,
     boltStiffness_N_per_mm: 1.2e5,
   });
+/** How far two standings are apart at the place where they are furthest, NaN where one has no such place. */
+const furthest_N = (left: ArrayLike<number>, right: ArrayLike<number>): number =>
+  Math.max(...Array.from(right, (force, i) => Math.abs((left[i] ?? NaN) - force)));
 const CENTRE_OUT = [4, 5, 2, 7, 6, 3, 0, 9, 8, 1];
 
 describe('a round made ready', () => {
@@ -59,7 +62,7 @@ describe('a round made ready', () => {
           if (standing.forces_N.some((force, i) => force === 0 && standing.advances_mm[i] !== undefined)) letGo += 1;
         });
         const left = goRound(roundOf(givingAlike(giving), pulls), factors);
-        standing.forces_N.forEach((force, i) => expect(Math.abs((left[i] ?? NaN) - force)).toBeLessThan(1e-4));
+        expect(furthest_N(left, standing.forces_N)).toBeLessThan(1e-4);
       }),
       { numRuns: 400 },
     );
@@ -128,14 +131,15 @@ describe('a gasket that springs back stiffer than it was pressed', () => {
             const own = (by[i] ?? []).reduce((sum, value, j) => sum + value * (one.forces_N[j] ?? NaN), 0);
             return (one.advances_mm[i] ?? NaN) - own;
           };
-          before.advances_mm.forEach((advance, i) => {
-            if (advance === undefined || i === place) return;
-            const advanceThen = told(before.forces_N, i) + missing(before, i);
-            expect(Math.abs((standing.advances_mm[i] ?? NaN) - advanceThen)).toBeLessThan(1e-9);
-          });
+          const moved_mm = before.advances_mm.map((advance, i) =>
+            advance === undefined || i === place
+              ? 0
+              : Math.abs((standing.advances_mm[i] ?? NaN) - (told(before.forces_N, i) + missing(before, i))),
+          );
+          expect(Math.max(...moved_mm)).toBeLessThan(1e-9);
         });
         const left = goRound(roundOf(giving, pulls));
-        standing.forces_N.forEach((force, i) => expect(Math.abs((left[i] ?? NaN) - force)).toBeLessThan(1e-4));
+        expect(furthest_N(left, standing.forces_N)).toBeLessThan(1e-4);
       }),
       { numRuns: 300 },
     ));

@@ -6,7 +6,8 @@ export default defineConfig({
   // A slow machine takes three times as long as a quick one, and says the same.
   timeout: 360_000,
   expect: { timeout: 10_000 },
-  workers: 2,
+  // One more than the cores: a journey that waits for a key's time leaves its core idle.
+  workers: 3,
   fullyParallel: true,
   forbidOnly: process.env.CI !== undefined,
   // A second try is listed as flaky by name, never hidden.

@@ -59,6 +59,10 @@ describe('the first start’s sheet', () => {
     const tried = { ...wrong(0), recordedAt: iso(0.5 * minute) } as BuildLine;
     expect(openAt([...all(0.2 * minute), tried], 0.001)).toContain('oil');
     expect(openAt([tried, ...all(0.7 * minute)], 0.001)).toEqual([]);
+    // A whole minute later is after it, whenever it was told; written at the same instant, the answer stands.
+    expect(openAt([...all(minute), { ...wrong(0), recordedAt: iso(9 * minute) }], 0.01)).toEqual([]);
+    expect(openAt([...all(0.5 * minute), tried], 0.001)).toEqual([]);
+    expect(openAt([...all(0), { ...wrong(0), recordedAt: iso(0) }], 0)).toEqual([]);
     // Told much later than it was.
     expect(openAt([...all(2 * minute), { ...wrong(0), recordedAt: iso(9 * minute) }], 0.01)).toEqual([]);
   });

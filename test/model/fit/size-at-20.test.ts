@@ -1,0 +1,33 @@
+import { describe, expect, test } from '@jest/globals';
+import { provenFits } from '@/model/fit/fit-gate';
+import type { ReadingLine } from '@/model/fit/fit-line';
+import { value20_mm } from '@/model/fit/fit-state';
+import type { Fit } from '@/model/fit/fit';
+
+const reading = (part: 'bore' | 'journal', body: object) => ({ part, value_mm: 80, body }) as ReadingLine;
+const fitOf = (expansion?: object) => ({ detail: { ...(expansion && { expansion }) } }) as Fit;
+/** Of a part at so many °C, in mm: 80 mm of it grow by 0.08·α a mm/m·K. */
+const grown = (part: number, part_C: number, gauge_C: number) =>
+  (80 * (1 + 11.5e-6 * (gauge_C - 20))) / (1 + part * 1e-6 * (part_C - 20));
+
+describe('a reading brought to 20 °C', () => {
+  const ALUMINIUM = fitOf({ bore: 23.5, journal: 12 });
+  test('is as it was read, where no temperature was taken', () =>
+    expect(value20_mm(reading('bore', {}), ALUMINIUM)).toBe(80));
+  test.each([
+    ['a bore by what it is made of', 'bore', ALUMINIUM, 23.5],
+    ['a journal by what it is made of', 'journal', ALUMINIUM, 12],
+    ['a bore of which nothing is said as steel', 'bore', fitOf(), 11.5],
+    ['a journal of which nothing is said as steel', 'journal', fitOf({ bore: 23.5 }), 11.5],
+  ] as const)('%s', (_, part, fit, expansion) => {
+    expect(value20_mm(reading(part, { part_C: 35, gauge_C: 25 }), fit)).toBeCloseTo(grown(expansion, 35, 25), 9);
+    // A gauge that lay beside the part is as warm as it.
+    expect(value20_mm(reading(part, { part_C: 35 }), fit)).toBeCloseTo(grown(expansion, 35, 35), 9);
+  });
+});
+
+test('a fit is proven once each of its places is', () => {
+  const fit = (...states: readonly string[]) => ({ places: states.map((state) => ({ state })) });
+  const fits = [fit('inside', 'inside'), fit('inside', 'unread'), fit('loose')];
+  expect(provenFits(fits as never)).toBe(1);
+});

@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { provenFits } from '@/model/fit/fit-gate';
-import type { ReadingLine } from '@/model/fit/fit-line';
 import { value20_mm } from '@/model/fit/fit-state';
-import type { Fit } from '@/model/fit/fit';
+import type { Fit, ReadingLine } from '@/model/fit/fit';
 
 const reading = (part: 'bore' | 'journal', body: object) => ({ part, value_mm: 80, body }) as ReadingLine;
 const fitOf = (expansion?: object) => ({ detail: { ...(expansion && { expansion }) } }) as Fit;

@@ -47,11 +47,14 @@ export const createJointRepository = (db: Database) => {
   );
   const insert = db.prepare(JOINT.insert);
   const update = db.prepare(JOINT.update);
+  const engineOf = db.prepare<[string], string>('SELECT engine_id FROM joint WHERE id = ?').pluck();
   return {
     find: (id: string): Joint | undefined => {
       const row = byId.get(id);
       return row && JOINT.fromRow(row);
     },
+    /** The engine that a joint is of; undefined where there is no such joint. */
+    engineOf: (id: string): string | undefined => engineOf.get(id),
     /** Those that are worked with: what was set aside is left out. */
     ofEngine: (engineId: string): readonly Joint[] => ofEngine.all(engineId).map(JOINT.fromRow),
     /** Those that were set aside as well. */

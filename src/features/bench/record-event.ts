@@ -16,7 +16,7 @@ const noTightening = { code: 'not-found', message: 'That tightening is not in th
 
 /** Nothing turns the shaft while a strip lies in one of its bearings. @throws DomainError crank-held */
 function assertFree(shop: Shop, jointId: string): void {
-  const strips = stripsInEngine(shop, shop.joints.find(jointId)?.engineId);
+  const strips = stripsInEngine(shop, shop.joints.engineOf(jointId));
   if (strips.length > 0)
     throw new DomainError('crank-held', `The crank is held: a strip lies in ${strips.join(', ')}. Take it out first.`);
 }
@@ -27,7 +27,7 @@ function assertFree(shop: Shop, jointId: string): void {
  * @throws DomainError opened
  */
 function assertNotOpened(shop: Shop, round: Tightening, at: string): void {
-  const opened = openedSince(shop, shop.joints.find(round.jointId)?.engineId ?? '', round);
+  const opened = openedSince(shop, shop.joints.engineOf(round.jointId) ?? '', round);
   if (opened !== undefined && at > opened)
     throw new DomainError('opened', `${OPENED_SINCE} Begin a new one from its sheet.`);
 }

@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import next from 'next';
 import { doorOf, headersOf, newNonce } from './door.mjs';
 import { inTurn } from './in-turn.cjs';
+import { goesShort } from './short-way.mjs';
 
 const port = Number(process.env.PORT ?? 4620);
 const hostname = process.env.SPANNER_HOST ?? '127.0.0.1';
@@ -24,7 +25,9 @@ const server = createServer((request, response) => {
   // The pages' own scripts carry this request's nonce: they are told of it by the request.
   request.headers['x-nonce'] = nonce;
   request.headers['content-security-policy'] = `script-src 'nonce-${nonce}'`;
-  takeTurn(request.url ?? '/', response, () => void handle(request, response));
+  takeTurn(request.url ?? '/', response, () => {
+    if (!goesShort(request, response)) void handle(request, response);
+  });
 });
 
 // Whatever is under way is synchronous and whole; the shop's files are closed as the process ends.

@@ -96,12 +96,20 @@ export function shopNamed(name: ShopName): Shop {
   return shop;
 }
 
-/** Which shop this browser is looking at. */
-export async function currentShopName(): Promise<ShopName> {
-  const chosen = (await cookies()).get(SHOP_COOKIE)?.value;
+/** What a browser keeps for this program, as a request brings it. */
+export interface Kept {
+  readonly get: (name: string) => { readonly value: string } | undefined;
+}
+
+/** Which shop a browser that keeps this is looking at. */
+export function shopNameIn(kept: Kept): ShopName {
+  const chosen = kept.get(SHOP_COOKIE)?.value;
   if (chosen === 'own' || chosen === 'demonstration') return chosen;
   return process.env.SPANNER_OPEN === 'demonstration' ? 'demonstration' : 'own';
 }
+
+/** Which shop this browser is looking at. */
+export const currentShopName = async (): Promise<ShopName> => shopNameIn(await cookies());
 
 /** The shop this browser is looking at. @throws ShopTrouble */
 export const currentShop = async (): Promise<Shop> => shopNamed(await currentShopName());

@@ -28,23 +28,31 @@ const STATUS: Readonly<Record<string, number>> = {
   failed: 500,
 };
 
-export const toResponse = <T>(outcome: Result<T>): NextResponse =>
-  NextResponse.json(outcome, { status: outcome.ok ? 200 : (STATUS[outcome.error.code] ?? 400) });
+export const statusOf = <T>(outcome: Result<T>): number => (outcome.ok ? 200 : (STATUS[outcome.error.code] ?? 400));
 
-/** A page of another site must not write into the shop through this browser. */
-function isForeign(request: Request): boolean {
-  const origin = request.headers.get('origin');
-  return origin !== null && (!URL.canParse(origin) || new URL(origin).host !== request.headers.get('host'));
-}
+export const toResponse = <T>(outcome: Result<T>): NextResponse =>
+  NextResponse.json(outcome, { status: statusOf(outcome) });
+
+type Said = string | null | undefined;
+
+/** Whether a page of another site sent it: none must write into the shop through this browser. */
+const isForeign = (origin: Said, host: Said): boolean =>
+  typeof origin === 'string' && (!URL.canParse(origin) || new URL(origin).host !== host);
+
+/** The refusal of what came from another site; undefined for our own. */
+export const foreign = (origin: Said, host: Said): Result<never> | undefined =>
+  isForeign(origin, host)
+    ? fail({ code: 'other-origin', message: 'The request came from another site and was refused.' })
+    : undefined;
 
 /** Where this program answers, as the asker called it. */
 export const originOf = (request: Request): string => `http://${request.headers.get('host') ?? 'localhost'}`;
 
 /** The refusal for a page of another site; undefined for our own. */
-export const rejectCrossOrigin = (request: Request): NextResponse | undefined =>
-  isForeign(request)
-    ? toResponse(fail({ code: 'other-origin', message: 'The request came from another site and was refused.' }))
-    : undefined;
+export function rejectCrossOrigin({ headers }: Request): NextResponse | undefined {
+  const refusal = foreign(headers.get('origin'), headers.get('host'));
+  return refusal && toResponse(refusal);
+}
 
 export const badJson: Problem = { code: 'bad-json', message: 'The body must be JSON.' };
 

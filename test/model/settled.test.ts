@@ -111,6 +111,22 @@ describe('what a nut had lost', () => {
     expect(back).toMatchObject({ is: 'moved', middle: 0, low: 0 });
     expect(isKnown(back) && back.high).toBeLessThan(SETTLED_LOSS);
   });
+  test('a slope that was read is in the wrench’s own figures, one of the stiffness in those of the thread', () => {
+    // On an extension the wrench shows four fifths: the same slope on it is so much more of the figure.
+    const steps = SLACKENED.steps.map((step) =>
+      step.kind === 'pull' ? { ...step, setting: step.setting * 0.8 } : step,
+    );
+    const middle = (from: 'read' | 'stiffness', plan: TighteningPlan) => {
+      const own = there(facts['']);
+      const of = { '': { ...own, slope: { ...there(own.slope), from } } };
+      const nut = lastNut([round(1, all(6), plan)], of);
+      return isKnown(nut) ? nut.middle : NaN;
+    };
+    const extended = { ...SLACKENED, steps };
+    expect(middle('read', extended)).toBeCloseTo(middle('read', SLACKENED) / 0.8, 9);
+    expect(middle('stiffness', extended)).toBe(middle('stiffness', SLACKENED));
+    expect(middle('stiffness', SLACKENED)).toBeCloseTo(0.06, 2);
+  });
   test('pulled straight and not moved it is a bound, and never nothing', () => {
     for (const nut of [all(0), { outcome: 'did-not-move' } as const, { outcome: 'already-past' } as const]) {
       const found = lastNut([round(1, nut, STRAIGHT)]);

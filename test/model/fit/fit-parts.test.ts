@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { provenFits } from '@/model/fit/fit-gate';
+import { fittedElsewhere } from '@/model/fit/fit-reading';
 import { value20_mm } from '@/model/fit/fit-state';
 import type { Fit, ReadingLine } from '@/model/fit/fit';
 
@@ -17,7 +18,8 @@ describe('a reading brought to 20 °C', () => {
     ['a bore by what it is made of', 'bore', ALUMINIUM, 23.5],
     ['a journal by what it is made of', 'journal', ALUMINIUM, 12],
     ['a bore of which nothing is said as steel', 'bore', fitOf(), 11.5],
-    ['a journal of which nothing is said as steel', 'journal', fitOf({ bore: 23.5 }), 11.5],
+    ['a journal of which nothing is said as steel', 'journal', fitOf(), 11.5],
+    ['a journal beside a bore of which something is said', 'journal', fitOf({ bore: 23.5 }), 11.5],
   ] as const)('%s', (_, part, fit, expansion) => {
     expect(value20_mm(reading(part, { part_C: 35, gauge_C: 25 }), fit)).toBeCloseTo(grown(expansion, 35, 25), 9);
     // A gauge that lay beside the part is as warm as it.
@@ -29,4 +31,25 @@ test('a fit is proven once each of its places is', () => {
   const fit = (...states: readonly string[]) => ({ places: states.map((state) => ({ state })) });
   const fits = [fit('inside', 'inside'), fit('inside', 'unread'), fit('loose')];
   expect(provenFits(fits as never)).toBe(1);
+});
+
+test('a marked part is known again in another bore, however its mark is typed, and in no place of its own bore', () => {
+  const place = (name: string, piece?: string) => ({
+    name,
+    current: new Map([['a', { body: { piece } }]]),
+    beneath: [],
+  });
+  const places = [
+    place('Bore 1, ring 1', 'R1'),
+    place('bore 1 , ring 2'),
+    place('Bore 2, ring 1', 'R2'),
+    place('Bore 3'),
+  ];
+  const where = (at: number, piece: string) => fittedElsewhere({ places: places as never }, at, piece)?.name;
+  expect(where(2, ' r1 ')).toBe('Bore 1, ring 1');
+  expect(where(1, 'R1')).toBeUndefined();
+  expect(where(0, 'R2')).toBe('Bore 2, ring 1');
+  expect(where(0, 'R3')).toBeUndefined();
+  const lain = [{ ...place('Bore 1'), beneath: [{ body: { piece: ' R7' } }] }, place('Bore 2')];
+  expect(fittedElsewhere({ places: lain as never }, 1, 'r7')?.name).toBe('Bore 1');
 });

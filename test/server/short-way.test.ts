@@ -39,8 +39,12 @@ async function answers(way: 'short' | 'framework', { to = round, body = '{}', he
     headers: { 'content-type': 'application/json', ...headers },
   });
   const { status, headers: said } = answer;
+  const guards = ['cross-origin-resource-policy', 'x-content-type-options', 'x-frame-options'].map((name) =>
+    said.get(name),
+  );
   // The framework says by what its pages vary.
-  return { status, isShort: !said.has('vary'), type: said.get('content-type'), body: (await answer.json()) as object };
+  const isShort = !said.has('vary');
+  return { status, isShort, guards, type: said.get('content-type'), body: (await answer.json()) as object };
 }
 
 const linesOf = (file: string) => {
@@ -74,6 +78,7 @@ test.each([
 ] as const)('refused or taken alike either way: %s', async (_, sent) => {
   const [short, framework] = [await answers('short', sent), await answers('framework', sent)];
   expect({ ...short, isShort: false }).toEqual({ ...framework, isShort: false });
+  expect(short.guards.slice(0, 2)).toEqual(['same-origin', 'nosniff']);
 });
 
 test('it writes into the shop that the device looks at, in the name of whoever is there', async () => {

@@ -86,6 +86,25 @@ describe('which entry governs', () => {
     const found = rankedLeaves(leaves, [manual, bulletin, told], { year: null, engineNumber: 'B 117' });
     expect(found.map((one) => one.offBy_pct && Math.round(one.offBy_pct))).toEqual([undefined, 20, -20]);
   });
+  test('by a stretch and by a turn they are set beside each other as well, and never one beside the other', () => {
+    const bare = { min_Nm: null, max_Nm: null };
+    const stretch = (id: string, of: string, min_mm: number | null, max_mm: number | null) =>
+      ({ ...leaf(id, of, 1), ...bare, min_mm, max_mm }) as Leaf;
+    const turn = (id: string, of: string, min_deg: number | null, max_deg: number | null) =>
+      ({ ...leaf(id, of, 1), ...bare, min_deg, max_deg }) as Leaf;
+    // The manual governs: what the other says against it.
+    const against = (governing: Leaf, other: Leaf) =>
+      rankedLeaves([governing, other], [manual, told], { year: null, engineNumber: '' })[1]?.offBy_pct;
+    expect(against(stretch('a', 'manual', 0.1, 0.12), stretch('b', 'told', 0.13, 0.145))).toBeCloseTo(25, 9);
+    expect(against(turn('a', 'manual', 80, 100), turn('b', 'told', 60, 66))).toBeCloseTo(-30, 9);
+    expect(against(stretch('a', 'manual', 0.1, 0.12), turn('b', 'told', 60, 66))).toBeUndefined();
+    expect(against(leaf('a', 'manual', 40), stretch('b', 'told', 0.13, 0.145))).toBeUndefined();
+    // What says only how little, or how much, has no middle.
+    expect(against(stretch('a', 'manual', 0.1, 0.12), stretch('b', 'told', 0.13, null))).toBeUndefined();
+    expect(against(stretch('a', 'manual', 0.1, 0.12), stretch('b', 'told', null, 0.13))).toBeUndefined();
+    expect(against(turn('a', 'manual', 80, null), turn('b', 'told', 60, 66))).toBeUndefined();
+    expect(against(turn('a', 'manual', null, 80), turn('b', 'told', 60, 66))).toBeUndefined();
+  });
   test('nothing speaks, nothing governs', () => expect(order('B 1', [], leaves)).toEqual([]));
 });
 

@@ -16,7 +16,7 @@ const config = [
       '.stryker-tmp/**',
     ],
   },
-  // Only these floors import React: in the others its rules would look for components where none can be.
+  // Only these floors have components and hooks: in the others their rules would look for what cannot be there.
   ...coreWebVitals.map((config) => ({ ...config, files: ['src/{app,features,interface}/**', 'test/interface/**'] })),
   ...tseslint.configs.recommendedTypeChecked.map((config) => ({ ...config, files: ['**/*.ts', '**/*.tsx'] })),
   {
@@ -42,8 +42,6 @@ const config = [
       '@typescript-eslint/no-unsafe-argument': 'off',
     },
   },
-  // Playwright hands a fixture on with `use`, which is no hook.
-  { files: ['test/browser/**/*.ts'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   prettier,
 ];
 

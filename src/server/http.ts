@@ -40,7 +40,7 @@ const isForeign = (origin: Said, host: Said): boolean =>
   typeof origin === 'string' && (!URL.canParse(origin) || new URL(origin).host !== host);
 
 /** The refusal of what came from another site; undefined for our own. */
-export const foreign = (origin: Said, host: Said): Result<never> | undefined =>
+const foreign = (origin: Said, host: Said): Result<never> | undefined =>
   isForeign(origin, host)
     ? fail({ code: 'other-origin', message: 'The request came from another site and was refused.' })
     : undefined;
@@ -65,17 +65,24 @@ export async function catchToResponse(work: () => Promise<Response>): Promise<Re
   }
 }
 
+/** What a request that carries JSON brought: refused from another site, and where it is none. */
+export function jsonSent(origin: Said, host: Said, text: string): Result<unknown> {
+  const refusal = foreign(origin, host);
+  if (refusal) return refusal;
+  try {
+    return ok(JSON.parse(text) as unknown);
+  } catch {
+    return fail(badJson);
+  }
+}
+
 /** The same for a request that carries JSON. */
 export async function withJson(request: Request, work: (body: unknown) => Promise<Response>): Promise<Response> {
-  const other = rejectCrossOrigin(request);
-  if (other) return other;
-  let body: unknown;
-  try {
-    body = await request.json();
-  } catch {
-    return toResponse(fail(badJson));
-  }
-  return catchToResponse(() => work(body));
+  const { headers } = request;
+  // What broke off on its way is no JSON.
+  const text = await request.text().catch(() => '');
+  const sent = jsonSent(headers.get('origin'), headers.get('host'), text);
+  return sent.ok ? catchToResponse(() => work(sent.result)) : toResponse(sent);
 }
 
 /** Answers a photograph that was sent: refused from another site, and where none is there. */

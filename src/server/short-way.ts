@@ -2,7 +2,7 @@ import type { IncomingHttpHeaders } from 'node:http';
 import { NextRequest } from 'next/server';
 import { fail, type Result } from '@/model/result';
 import type { Kept } from './current-shop';
-import { badJson, foreign, statusOf } from './http';
+import { jsonSent, statusOf } from './http';
 import { problemOfThrown } from './problem';
 
 /** Takes what was sent for one round; its answer comes once it is on disk. */
@@ -22,16 +22,10 @@ const keptIn = ({ cookie }: IncomingHttpHeaders): Kept =>
   cookie === undefined ? new Map() : new NextRequest('http://127.0.0.1/', { headers: { cookie } }).cookies;
 
 async function outcomeOf(take: Take, ...[round, headers, text]: Parameters<ShortWay>): Promise<Result<unknown>> {
-  const refusal = foreign(headers.origin, headers.host);
-  if (refusal) return refusal;
-  let body: unknown;
+  const sent = jsonSent(headers.origin, headers.host, text);
+  if (!sent.ok) return sent;
   try {
-    body = JSON.parse(text);
-  } catch {
-    return fail(badJson);
-  }
-  try {
-    return await take(round, keptIn(headers), body);
+    return await take(round, keptIn(headers), sent.result);
   } catch (thrown) {
     return fail(problemOfThrown(thrown));
   }

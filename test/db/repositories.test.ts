@@ -175,9 +175,10 @@ describe('the lines of an engine, read all at once', () => {
   const line = { ...nothing, instrument: null, reading: null, who: '', at: YARD_NOW };
   const awkward = 'a “quote", a \\ and\na line, é, 🔧, \u2028';
   test.each([
-    ['a pull', { kind: 'pull', outcome: 'pulled' }],
+    ['a pull', 'step outcome kind', { kind: 'pull', outcome: 'pulled' }],
     [
       'one with all that is read',
+      'who step outcome read_Nm turned_deg broke_Nm instrument readingId kind words',
       {
         kind: 'pull',
         outcome: 'went-over',
@@ -192,19 +193,32 @@ describe('the lines of an engine, read all at once', () => {
     ],
     [
       'one gone over again, whose words are not its own',
+      'step outcome read_Nm kind',
       { kind: 'again', outcome: 'did-not-move', words: awkward, read: 41.2 },
     ],
-    ['the shaft, without and with words', { kind: 'shaft' }],
-    ['a skip', { kind: 'skip', words: awkward, who: 'é' }],
-    ['one struck', { kind: 'strike', step: null, strikes: 'a pull' }],
-  ])('%s comes as it does by its round', (name, of) => {
-    insert.run({ ...line, id: name, ...of });
-    const all = own.tightenings.eventsOfEngine('demo-maestrale');
+    ['the shaft', 'kind step', { kind: 'shaft' }],
+    ['the shaft with words', 'kind step words', { kind: 'shaft', words: awkward }],
+    ['a skip', 'who kind step words', { kind: 'skip', words: awkward, who: 'é' }],
+    ['one struck', 'kind strikes', { kind: 'strike', step: null, strikes: 'a pull' }],
+  ])('%s comes as it was written, by its round and by its engine', (name, fields, of) => {
+    const row = { ...line, id: name, ...of };
+    insert.run(row);
     const byRound = own.tightenings.events('demo-m-joint-head-round-1');
-    expect(all.get('demo-m-joint-head-round-1')).toEqual(byRound);
-    expect(byRound.at(-1)).toMatchObject({ id: name, kind: of.kind });
-    // Also in the order of what is said of it, as files are compared letter by letter.
-    expect(JSON.stringify(all.get('demo-m-joint-head-round-1'))).toBe(JSON.stringify(byRound));
+    // To the last bit, and in the order in which files are compared letter by letter.
+    const said: Readonly<Record<string, unknown>> = {
+      ...{ id: name, at: row.at, recordedAt: row.at, who: row.who, kind: row.kind, step: row.step },
+      ...{ outcome: row.outcome, read_Nm: row.read, turned_deg: row.turned, broke_Nm: row.broke },
+      ...{ instrument: row.instrument, readingId: row.reading, words: row.words, strikes: row.strikes },
+    };
+    const entries = ['id', 'at', 'recordedAt', ...fields.split(' ')].map((field) => [field, said[field]]);
+    expect(JSON.stringify(byRound.at(-1))).toBe(JSON.stringify(Object.fromEntries(entries)));
+    const all = own.tightenings.eventsOfEngine('demo-maestrale').get('demo-m-joint-head-round-1');
+    expect(JSON.stringify(all)).toBe(JSON.stringify(byRound));
+    // In the order in which they were written, whatever their hours say.
+    const written = own.db.prepare<[], string>(
+      "SELECT id FROM bench_event WHERE tightening_id = 'demo-m-joint-head-round-1' ORDER BY seq",
+    );
+    expect(byRound.map(({ id }) => id)).toEqual(written.pluck().all());
   });
   test('of an engine without a line there are none', () =>
     expect(own.tightenings.eventsOfEngine('no-such-engine').size).toBe(0));

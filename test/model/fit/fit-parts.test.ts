@@ -6,7 +6,7 @@ import type { Fit, ReadingLine } from '@/model/fit/fit';
 
 const reading = (part: 'bore' | 'journal', body: object) => ({ part, value_mm: 80, body }) as ReadingLine;
 const fitOf = (expansion?: object) => ({ detail: { ...(expansion && { expansion }) } }) as Fit;
-/** Of a part at so many °C, in mm: 80 mm of it grow by 0.08·α a mm/m·K. */
+/** 80 mm as a steel gauge reads them, of a part that grows by so many parts in a million a degree: in mm at 20 °C. */
 const grown = (part: number, part_C: number, gauge_C: number) =>
   (80 * (1 + 11.5e-6 * (gauge_C - 20))) / (1 + part * 1e-6 * (part_C - 20));
 

@@ -72,7 +72,7 @@ function seeded(seed: number) {
   };
 }
 
-test('no typing is lost at twenty reloads, backs, shortcuts and closed tabs, by chance', async ({
+test('no typing is lost at forty reloads, backs, shortcuts and closed tabs, by chance', async ({
   page,
   bench,
   context,
@@ -88,7 +88,7 @@ test('no typing is lost at twenty reloads, backs, shortcuts and closed tabs, by 
     'Text exactly as printed': '',
   };
   const labels = Object.keys(typed) as (keyof typeof typed)[];
-  for (let turn = 0; turn < 20; turn++) {
+  for (let turn = 0; turn < 40; turn++) {
     const label = labels[chance(labels.length)] ?? 'Page';
     typed[label] = `${label.slice(0, 3)} ${chance(1000)}`;
     await form().getByLabel(label, { exact: true }).fill(typed[label]);

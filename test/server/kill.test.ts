@@ -7,8 +7,7 @@ import { yardShop } from '../db/temporary-shop';
 import { longRound, newPull, sendPull, type Sent } from './pulls';
 import { freePort, startServer } from './running-server';
 
-/** As many as there is time for at every run; hundreds are for `KILLS=500 npm run soak`. */
-const KILLS = 25;
+const KILLS = 50;
 const LONGEST_LIFE_MS = 160;
 
 test(`killed ${KILLS} times in the middle of a tightening, no acknowledged pull is lost`, async () => {

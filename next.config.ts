@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { NextConfig } from 'next';
+import { readyFiles } from './scripts/page-files.cjs';
 
 /** What is worked out of an engine's rows depends on these alone. */
 const RECKONED_BY = ['src/core', 'src/model', 'src/db'];
@@ -23,6 +24,7 @@ const config: NextConfig = {
   devIndicators: false,
   // Types are checked by `npm run check` and `npm test`; whoever only wants to run it does not wait for it again.
   typescript: { ignoreBuildErrors: true },
+  compiler: { runAfterProductionCompile: ({ distDir }) => readyFiles(distDir) },
   turbopack: { root: __dirname },
   experimental: {
     // A build file or a table comes in by a form; the limit is the door's, which says so.

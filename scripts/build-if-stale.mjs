@@ -11,9 +11,15 @@ const newest = (path) =>
     : statSync(path).mtimeMs;
 
 export function buildIfStale() {
-  const sources = ['src', 'demo', 'public', 'next.config.ts', 'package.json', 'postcss.config.mjs'].filter((path) =>
-    existsSync(path),
-  );
+  const sources = [
+    'src',
+    'demo',
+    'public',
+    'scripts/page-files.cjs',
+    'next.config.ts',
+    'package.json',
+    'postcss.config.mjs',
+  ].filter((path) => existsSync(path));
   if (existsSync(MARKER) && statSync(MARKER).mtimeMs >= Math.max(...sources.map(newest))) return;
   console.error('Building (about half a minute) …');
   const { status } = spawnSync(process.execPath, ['node_modules/next/dist/bin/next', 'build'], {

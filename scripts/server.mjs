@@ -1,8 +1,10 @@
 // The built program behind its door: `node scripts/server.mjs`, on PORT and SPANNER_HOST.
 import { createServer } from 'node:http';
+import { join } from 'node:path';
 import next from 'next';
 import { doorOf, headersOf, newNonce } from './door.mjs';
 import { inTurn } from './in-turn.cjs';
+import { pageFiles } from './page-files.cjs';
 import { goesShort } from './short-way.mjs';
 
 const port = Number(process.env.PORT ?? 4620);
@@ -13,6 +15,7 @@ const app = next({ dev: false, hostname, port, dir: process.cwd() });
 const handle = app.getRequestHandler();
 
 const takeTurn = inTurn();
+const sendFile = pageFiles(join(process.cwd(), '.next'));
 const server = createServer((request, response) => {
   const nonce = newNonce();
   for (const [name, value] of Object.entries(headersOf(nonce, request.url ?? '/'))) response.setHeader(name, value);
@@ -25,9 +28,11 @@ const server = createServer((request, response) => {
   // The pages' own scripts carry this request's nonce: they are told of it by the request.
   request.headers['x-nonce'] = nonce;
   request.headers['content-security-policy'] = `script-src 'nonce-${nonce}'`;
-  takeTurn(request.url ?? '/', response, () => {
-    if (!goesShort(request, response)) void handle(request, response);
-  });
+  sendFile(request, response, () =>
+    takeTurn(request.url ?? '/', response, () => {
+      if (!goesShort(request, response)) void handle(request, response);
+    }),
+  );
 });
 
 // Whatever is under way is synchronous and whole; the shop's files are closed as the process ends.

@@ -142,10 +142,15 @@ test('a style sheet and a face of type carry no policy of a page; whatever only 
   }));
   expect(new Set(assets.map(({ kind }) => kind))).toEqual(new Set(['css', 'woff2', 'js']));
   for (const { path, kind } of assets) {
-    const { status, headers } = await ask({ path });
+    const { status, headers } = await ask({ path, headers: { 'accept-encoding': 'br, gzip' } });
     expect([status, headers['x-content-type-options']]).toEqual([200, 'nosniff']);
     expect(headers['content-security-policy'] === undefined).toBe(kind !== 'js');
+    // Every one of a build is packed, and nobody gets one by a name that is not this server's.
+    expect([path, headers['content-encoding']]).toEqual([path, kind === 'woff2' ? undefined : 'br']);
+    expect((await ask({ path, headers: { host: 'rebound.example' } })).status).toBe(421);
   }
+  const script = assets.find(({ kind }) => kind === 'js')?.path ?? '';
+  expect(await (await fetch(server.address + script)).text()).toMatch(/^\/\/# allFunctionsCalledOnLoad\n/);
   for (const path of [
     '/_next/static/../../copies/x.css',
     '/_next/static/chunks/../../../copies/x.css',

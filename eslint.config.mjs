@@ -18,13 +18,12 @@ const config = [
   },
   // Only these floors have components and hooks: in the others their rules would look for what cannot be there.
   ...coreWebVitals.map((config) => ({ ...config, files: ['src/{app,features,interface}/**', 'test/interface/**'] })),
-  ...tseslint.configs.recommendedTypeChecked.map((config) => ({ ...config, files: ['**/*.ts', '**/*.tsx'] })),
+  // Rules that need types stand in .oxlintrc.json, whose checker reads them in a tenth of the time.
+  ...tseslint.configs.recommended.map((config) => ({ ...config, files: ['**/*.ts', '**/*.tsx'] })),
   {
     files: ['**/*.ts', '**/*.tsx'],
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
-      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'max-lines-per-function': ['error', { max: 130, skipBlankLines: true, skipComments: true }],
     },
@@ -37,9 +36,6 @@ const config = [
     files: ['test/**/*.ts'],
     rules: {
       'max-lines-per-function': 'off',
-      '@typescript-eslint/no-unsafe-assignment': 'off',
-      '@typescript-eslint/no-unsafe-member-access': 'off',
-      '@typescript-eslint/no-unsafe-argument': 'off',
     },
   },
   prettier,

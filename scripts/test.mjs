@@ -107,7 +107,8 @@ const lint = beside('lint', process.execPath, [
   '--max-warnings',
   '0',
 ]);
-await ended(beside('type check', bin('tsc'), ['--noEmit']));
+await ended(beside('type check', process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit']));
+await ended(beside('rules that need types', bin('oxlint'), []));
 await ended(beside('unused code', bin('knip'), []));
 await ended(
   beside('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']),

@@ -6,7 +6,7 @@ import type { FigureFields } from '@/model/joint/figure-fields';
 import { withKind } from '@/model/joint/fastener-kind';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { fail } from '@/model/result';
-import { useOfferUndo } from '@/interface/parts/undo';
+import { useOfferUndo, useSettledBeforeUndo } from '@/interface/parts/undo';
 import { UNREACHED, send } from '@/interface/parts/use-action-form';
 import { alterJointAction } from './actions';
 import { mergedOnto } from './merged-onto';
@@ -206,5 +206,6 @@ export function useKeptJoint(initial: Joint): KeptJoint {
     const isKept = isNothing(refused.current) && isNothing(waiting.current);
     return isKept ? onDisk.current.version : undefined;
   }, [writeNow]);
+  useSettledBeforeUndo(useCallback(async () => (await settled()) !== undefined, [settled]));
   return { joint, change, changeDetail, changeKind, savedAt, saving, problem, conflict, resolve, settled };
 }

@@ -24,6 +24,16 @@ const undoIn = (result: unknown): Undoable | undefined =>
 
 const OfferContext = createContext<(result: unknown) => void>(() => undefined);
 
+/** Writes what waits, and tells whether all that stands on the sheet is on disk then. */
+type Settle = () => Promise<boolean>;
+const SettleContext = createContext<(settle: Settle) => () => void>(() => () => undefined);
+
+/** What is on a sheet and not yet written is written before anything is taken back: it is the last that was done. */
+export function useSettledBeforeUndo(settle: Settle): void {
+  const isAsked = useContext(SettleContext);
+  useEffect(() => isAsked(settle), [isAsked, settle]);
+}
+
 /** Offers to take an act back, where its answer says how. */
 export const useOfferUndo = () => useContext(OfferContext);
 
@@ -66,6 +76,13 @@ interface Props extends SharedActs {
 /** A line at the foot of the screen after an act: what was done, and the key that takes it back. */
 export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine, children }: Props) {
   const [offered, setOffered] = useState<Undoable>();
+  /** The same, for an offer that is made while something waits. */
+  const last = useRef<Undoable>(undefined);
+  const sheets = useRef(new Set<Settle>());
+  const isAsked = useCallback((settle: Settle) => {
+    sheets.current.add(settle);
+    return () => void sheets.current.delete(settle);
+  }, []);
   const [said, setSaid] = useState<string>();
   const [asks, setAsks] = useState(false);
   const { who } = usePreferences();
@@ -97,6 +114,7 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine,
       if (!next) return;
       // Asked with every act until it is answered, once a device.
       setAsks(whoRef.current === undefined);
+      last.current = next;
       setOffered(next);
       setSaid(undefined);
       leaveSoon();
@@ -105,8 +123,18 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine,
   );
   const takeBack = useCallback(async () => {
     if (!offered || atBench) return;
+    const areSettled = await Promise.all([...sheets.current].map((settle) => settle()));
+    const meant = last.current;
+    // Pressed twice, it is taken back once.
+    if (!meant) return;
+    if (areSettled.includes(false)) {
+      setSaid('What stands on this sheet is not on disk; nothing was taken back.');
+      leaveSoon();
+      return;
+    }
+    last.current = undefined;
     setOffered(undefined);
-    const outcome = await undo({ token: offered.token }).catch(() => undefined);
+    const outcome = await undo({ token: meant.token }).catch(() => undefined);
     setSaid(
       outcome === undefined
         ? 'The program on this machine did not answer; nothing was taken back.'
@@ -119,7 +147,9 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine,
   useSingleKeys(useMemo(() => ({ z: () => void takeBack() }), [takeBack]));
   return (
     <OfferContext value={offer}>
-      <ActsContext value={acts}>{children}</ActsContext>
+      <SettleContext value={isAsked}>
+        <ActsContext value={acts}>{children}</ActsContext>
+      </SettleContext>
       <div
         className={styles.place}
         role="status"

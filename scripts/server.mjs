@@ -1,4 +1,5 @@
 // The built program behind its door: `node scripts/server.mjs`, on PORT and SPANNER_HOST.
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { join } from 'node:path';
 import next from 'next';
@@ -7,15 +8,20 @@ import { inTurn } from './in-turn.cjs';
 import { pageFiles } from './page-files.cjs';
 import { goesShort } from './short-way.mjs';
 
+const BUILT = join(process.cwd(), '.next');
 const port = Number(process.env.PORT ?? 4620);
 const hostname = process.env.SPANNER_HOST ?? '127.0.0.1';
 const refused = doorOf({ host: hostname, names: process.env.SPANNER_NAMES });
 
+// The settings as they were built: read from their source they would be compiled anew at each start, and might be others.
+process.env.__NEXT_PRIVATE_STANDALONE_CONFIG ??= JSON.stringify(
+  JSON.parse(readFileSync(join(BUILT, 'required-server-files.json'), 'utf8')).config,
+);
 const app = next({ dev: false, hostname, port, dir: process.cwd() });
 const handle = app.getRequestHandler();
 
 const takeTurn = inTurn();
-const sendFile = pageFiles(join(process.cwd(), '.next'));
+const sendFile = pageFiles(BUILT);
 const server = createServer((request, response) => {
   const nonce = newNonce();
   for (const [name, value] of Object.entries(headersOf(nonce, request.url ?? '/'))) response.setHeader(name, value);

@@ -1,6 +1,9 @@
 import { defineConfig } from '@playwright/test';
 import { chromium } from './scripts/chromium.mjs';
 
+/** Journeys of a minute begin first: one of them last would leave the other workers idle. */
+const LONG = /(first-hour|kinds|screens|seven-steps|shape)\.spec\.ts$/;
+
 export default defineConfig({
   testDir: 'test/browser',
   // A slow machine takes three times as long as a quick one, and says the same.
@@ -8,6 +11,10 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   // One more than the cores: a journey that waits for a key's time leaves its core idle.
   workers: 3,
+  projects: [
+    { name: 'long', testMatch: LONG },
+    { name: 'short', testIgnore: LONG },
+  ],
   fullyParallel: true,
   forbidOnly: process.env.CI !== undefined,
   // A second try is listed as flaky by name, never hidden.

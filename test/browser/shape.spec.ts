@@ -230,6 +230,44 @@ test('what the other nuts are doing: asked for what it is, played through by key
   expect(faults).toEqual([]);
 });
 
+test('a figure that is taken back is gone from its cell, and what is typed stays as it was typed', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  const cell = page.getByLabel('Slackened by, degrees');
+  const undo = page.getByRole('button', { name: /^Undo/ });
+  await expect(cell).toHaveValue('');
+  // Letter by letter, with what is drawn behind each coming back between them.
+  await cell.pressSequentially('17.50', { delay: 120 });
+  await expect(page.getByText(/nothing → 17.5/)).toBeVisible();
+  await expect(cell).toHaveValue('17.50');
+  await undo.click();
+  await expect(page.getByText('Taken back.')).toBeVisible();
+  await expect(cell).toHaveValue('');
+  await cell.fill('23');
+  await expect(page.getByText(/nothing → 23/)).toBeVisible();
+  await cell.fill('30');
+  await undo.click();
+  await expect(cell).toHaveValue('23');
+  const source = page.getByLabel('Who says so');
+  const said = await source.inputValue();
+  await source.fill('Leaf 9 ');
+  await expect(page.getByText(/→ “?Leaf 9/)).toBeVisible();
+  await expect(source).toHaveValue('Leaf 9 ');
+  await undo.click();
+  await expect(source).toHaveValue(said);
+  // What is no figure stays to be put right, and goes nowhere.
+  await cell.fill('x');
+  await cell.blur();
+  await expect(cell).toHaveValue('x');
+  await page.reload();
+  await expect(cell).toHaveValue('23');
+  expect(faults).toEqual([]);
+});
+
 test('the scatter of a round and a more even way: worked out beside the page, stopped, and taken', async ({
   page,
   bench,

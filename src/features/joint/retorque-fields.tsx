@@ -125,6 +125,23 @@ function FollowsField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
   );
 }
 
+/** Who says so; without its blanks it goes out, and with them it is typed. */
+function SourceField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
+  const [text, setText] = useState<string>();
+  return (
+    <TextInput
+      label="Who says so"
+      description="The page, the leaflet, the bulletin"
+      value={text ?? joint.detail.retorqueSource}
+      onChange={({ currentTarget: { value } }) => {
+        setText(value);
+        onDetail({ retorqueSource: value.trim() });
+      }}
+      onBlur={() => setText(undefined)}
+    />
+  );
+}
+
 const GASKET_CHOICES = choices(GASKET_SAYS, {
   unread: 'Not looked yet',
   nothing: 'Nothing of it',
@@ -165,12 +182,7 @@ export function RetorqueFields({ joint, headMetal, warm, onChange, onDetail }: P
             value={detail.gasketSays}
             onChange={(event) => onDetail({ gasketSays: event.currentTarget.value as GasketSays })}
           />
-          <TextInput
-            label="Who says so"
-            description="The page, the leaflet, the bulletin"
-            defaultValue={detail.retorqueSource}
-            onChange={(event) => onDetail({ retorqueSource: event.currentTarget.value.trim() })}
-          />
+          <SourceField joint={joint} onDetail={onDetail} />
           <FollowsField joint={joint} onDetail={onDetail} />
           <NativeSelect
             label="A run counts from"

@@ -42,8 +42,20 @@ function readMeasure(text: string, scale: Scale, signed: boolean): Read {
   }
 }
 
-/** What was typed. A bare figure is told anew when the unit system changes, so that it never changes its meaning. */
-function useTyped(value: number | null, scale: Scale): readonly [text: string, setText: (text: string) => void] {
+interface Typed {
+  readonly text: string;
+  readonly setText: (text: string) => void;
+  /** Notes a value that goes out, so that it is known when it comes back. */
+  readonly give: (value: number | null) => void;
+  /** Nothing is on its way any more. */
+  readonly rest: () => void;
+}
+
+/**
+ * What was typed. A bare figure is told anew when the unit system changes, so that it never changes its meaning; and
+ * where another value stands than was typed, as once an act is taken back, that one is told.
+ */
+function useTyped(value: number | null, scale: Scale, signed: boolean): Typed {
   const { plain } = useFigures();
   // Without the thin space between thousands: a figure is read back as it stands in its cell.
   const told = (one: number | null) => (one === null ? '' : plain(scale.told(one)).replace(/\u202f/g, ''));
@@ -53,7 +65,23 @@ function useTyped(value: number | null, scale: Scale): readonly [text: string, s
     setUnit(scale.unit);
     if (isBare(text.replace(SIGN, '')) && value !== null) setText(told(value));
   }
-  return [text, setText];
+  const [stood, setStood] = useState(value);
+  // A sheet is drawn behind its letters: what comes back may be of a letter before the last one.
+  const [given, setGiven] = useState<readonly (number | null)[]>([]);
+  if (stood !== value) {
+    setStood(value);
+    const read = readMeasure(text, scale, signed);
+    if (given.length > 0) setGiven(given.slice(given.lastIndexOf(value) + 1 || given.length));
+    else if (!read.ok || read.value !== value) setText(told(value));
+  }
+  return {
+    text,
+    setText,
+    give: (one) => {
+      if (one !== (given.length > 0 ? given.at(-1) : value)) setGiven([...given, one]);
+    },
+    rest: () => setGiven([]),
+  };
 }
 
 interface Props {
@@ -89,7 +117,7 @@ export function MeasureField({
   const { plain } = useFigures();
   const { inch } = useLengths();
   const scale = SCALES[bothSystems && kind === 'length' && inch ? 'inch' : kind];
-  const [text, setText] = useTyped(value, scale);
+  const { text, setText, give, rest } = useTyped(value, scale, signed);
   const isBeyond = (one: number) => limits !== undefined && (one < limits[0] || one > limits[1]);
   const stands = (one: number) => (signed || one > 0 || (zero && one === 0)) && !isBeyond(one);
   const read = readMeasure(text, scale, signed);
@@ -98,7 +126,9 @@ export function MeasureField({
   const type = (next: string) => {
     setText(next);
     const now = readMeasure(next, scale, signed);
-    if (now.ok && (now.value === null || stands(now.value))) onChange(now.value);
+    if (!now.ok || !(now.value === null || stands(now.value))) return;
+    give(now.value);
+    onChange(now.value);
   };
   return (
     <TextInput
@@ -115,6 +145,7 @@ export function MeasureField({
         (!read.ok && read.message) || (low && (limits ? `From ${limits[0]} to ${limits[1]}.` : 'It must be above 0.'))
       }
       onChange={(event) => type(event.currentTarget.value)}
+      onBlur={rest}
     />
   );
 }

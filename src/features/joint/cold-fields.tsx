@@ -1,7 +1,6 @@
 'use client';
 
 import { NativeSelect } from '@mantine/core';
-import { useState } from 'react';
 import { allowedOver, type ColdRule, type HeadMetal } from '@/core/heat';
 import { useFigures } from '@/interface/figures/preferences';
 import { Button } from '@/interface/parts/button';
@@ -43,8 +42,6 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
   const within_K = allowedOver(headMetal, cold ?? undefined);
   const known = warm?.is === 'known' ? warm : undefined;
   const clamp_K = known && Math.min(MOST_K, Math.max(1, Math.floor(2 * known.within_K) / 2));
-  // A figure that is taken by a press is put into its cell; one that is typed there is left alone.
-  const [taken, setTaken] = useState(0);
   const hours = cold && 'hours' in cold ? cold.hours : undefined;
   return (
     <>
@@ -60,7 +57,6 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
       />
       {way === 'air' && (
         <MeasureField
-          key={taken}
           kind="number"
           label="Kelvins above the air"
           limits={[1, MOST_K]}
@@ -85,12 +81,7 @@ export function ColdFields({ detail: { cold }, headMetal, warm, onDetail }: Prop
             stiffness of its fastener; {100 * COLD_LOSS} % lie at {significant(known.within_K, 2)} K.
           </p>
           {!(cold && 'within_K' in cold && cold.within_K === clamp_K) && (
-            <Button
-              onClick={() => {
-                setTaken(taken + 1);
-                onDetail({ cold: { within_K: clamp_K } });
-              }}
-            >
+            <Button onClick={() => onDetail({ cold: { within_K: clamp_K } })}>
               Cold by its clamp load: within {clamp_K} K
             </Button>
           )}

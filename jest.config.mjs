@@ -21,6 +21,7 @@ const shared = {
     '^next/headers$': '<rootDir>/test/stubs/next-headers.ts',
   },
   testEnvironment: 'node',
+  globalSetup: '<rootDir>/test/own-folder.cjs',
   // Tests run in a context of their own, in which every look at a global is a slow one; these are handed to each module.
   sandboxInjectedGlobals: SLOW_GLOBALS,
 };

@@ -6,6 +6,7 @@ const LONG = /(first-hour|kinds|screens|seven-steps|shape)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: 'test/browser',
+  globalSetup: './test/own-folder.cjs',
   // A slow machine takes three times as long as a quick one, and says the same.
   timeout: 360_000,
   expect: { timeout: 10_000 },

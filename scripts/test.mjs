@@ -1,6 +1,6 @@
 // Everything that is checked, in order: lint, types, core, build, server, browser. Stops at the first that fails.
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { chromium } from './chromium.mjs';
 
 const bin = (name) => `node_modules/.bin/${name}`;
@@ -87,14 +87,6 @@ const jest = (project) => [
   `${results}/${project}.json`,
 ];
 
-/** Hundreds of files are made, filled and thrown away, and none is cut off from its power: memory does, where there is. */
-function inMemory() {
-  const folder = '/dev/shm';
-  if (!existsSync(folder)) return {};
-  const { bavail, bsize } = statfsSync(folder);
-  return bavail * bsize > 2 ** 30 ? { TMPDIR: folder } : {};
-}
-
 const browser = chromium();
 if (!browser) close(1);
 
@@ -113,10 +105,7 @@ await ended(beside('unused code', bin('knip'), []));
 await ended(
   beside('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']),
 );
-await step('core', process.execPath, jest('core'), {
-  env: inMemory(),
-  count: jestCount(`${results}/core.json`),
-});
+await step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
 await ended(lint);
 await step('build', bin('next'), ['build']);
 await step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });

@@ -1,4 +1,5 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 
@@ -48,6 +49,11 @@ describe('the house', () => {
         sheet,
         [],
       ]);
+  });
+  test('what tests write lies in the run’s own folder, and goes with it', () => {
+    const own = process.env.SPANNER_TEST_FOLDER ?? 'none';
+    expect(existsSync(own)).toBe(true);
+    expect(tmpdir()).toBe(own);
   });
   test('every action goes through the one wrapper', () => {
     const actions = SRC.filter(({ text }) => /^'use server'/.test(text));

@@ -268,6 +268,68 @@ test('a figure that is taken back is gone from its cell, and what is typed stays
   expect(faults).toEqual([]);
 });
 
+test('what is taken back is gone from the parts that are kept whole: adaptor, maker, thread, stages, warm', async ({
+  page,
+  bench,
+  faults,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  const takeBack = async () => {
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(page.getByText('Taken back.')).toBeVisible();
+  };
+  await fold(page, 'The wrench').click();
+  const arm = page.getByLabel('Wrench, square to hand, mm');
+  const extension = page.getByLabel('Adaptor, square to fastener, mm');
+  await arm.fill('400');
+  await extension.fill('50');
+  await page.getByRole('button', { name: 'With this adaptor' }).click();
+  await expect(page.getByRole('button', { name: 'No adaptor' })).toBeVisible();
+  await takeBack();
+  await expect(arm).toHaveValue('');
+  await expect(extension).toHaveValue('');
+  await expect(page.getByRole('button', { name: 'No adaptor' })).toBeHidden();
+
+  await fold(page, 'The fastener').click();
+  const figure = page.getByLabel('Its maker’s own figure');
+  const printed = page.getByLabel('Where it is printed');
+  await figure.fill('45 lb ft');
+  await printed.fill('the packet');
+  await page.getByRole('button', { name: 'The maker’s figure overrules' }).click();
+  await expect(page.getByRole('button', { name: 'Back to the manual’s' })).toBeVisible();
+  await takeBack();
+  await expect(figure).toHaveValue('');
+  await expect(printed).toHaveValue('');
+  const thread = page.getByLabel('Thread that turns').first();
+  const was = await thread.inputValue();
+  await thread.fill('m10');
+  await expect(page.getByText(/was changed: Thread/)).toBeVisible();
+  // As it was typed, until another stands.
+  await expect(thread).toHaveValue('m10');
+  await takeBack();
+  await expect(thread).toHaveValue(was);
+
+  const stages = page.getByRole('combobox', { name: 'Stages', exact: true });
+  await stages.selectOption('typed');
+  const listed = page.getByLabel(/^Figures as printed/);
+  const begun = await listed.inputValue();
+  await listed.fill('12, 24, 48');
+  await expect(listed).toHaveValue('12, 24, 48');
+  await takeBack();
+  await expect(listed).toHaveValue(begun);
+
+  await page.getByLabel('Gone over again').selectOption('warm');
+  const head = page.getByLabel('How warm, °C');
+  const says = page.getByLabel('The page that says so');
+  await head.fill('80');
+  await says.fill('p. 40');
+  await takeBack();
+  await expect(says).toHaveValue('');
+  await expect(head).toHaveValue('');
+  expect(faults).toEqual([]);
+});
+
 test('the scatter of a round and a more even way: worked out beside the page, stopped, and taken', async ({
   page,
   bench,

@@ -10,6 +10,7 @@ import { isDomainError } from '@/core/units';
 import { designationOn, type Shelves } from '@/model/shelf/shelves';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { useOutside } from '@/interface/parts/use-outside';
 import { LOCKING_CHOICES, SOCKETS } from './joint-words';
 
 interface Props {
@@ -34,17 +35,25 @@ interface ThreadProps {
 function ThreadField({ label, description, value, empty = false, shelves, onChange }: ThreadProps) {
   const [text, setText] = useState(value ?? '');
   const [refusal, setRefusal] = useState<string>();
+  const wrote = useOutside(value, (stands) => {
+    setText(stands ?? '');
+    setRefusal(undefined);
+  });
+  const keep = (next: string | null) => {
+    wrote(next);
+    onChange(next);
+  };
   const type = (next: string) => {
     setText(next);
     if (next.trim() === '') {
       setRefusal(empty ? undefined : 'Give the thread, such as 3/8 BSF or M8.');
-      if (empty) onChange(null);
+      if (empty) keep(null);
       return;
     }
     try {
       const { designation } = threadNamed(designationOn(shelves, next));
       setRefusal(undefined);
-      onChange(designation);
+      keep(designation);
     } catch (error) {
       if (!isDomainError(error)) throw error;
       setRefusal(error.message);

@@ -14,6 +14,7 @@ import { Disclosure } from '@/interface/parts/disclosure';
 import { fetchedPart } from '@/interface/parts/fetched-part';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { useOutside } from '@/interface/parts/use-outside';
 import type { JointChange } from './schema';
 import styles from './fastener-fold.module.css';
 
@@ -139,6 +140,15 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const [text, setText] = useState(maker?.text ?? '');
   const [film, setFilm] = useState(maker?.film ?? setting.joint.todayFilm);
   const [source, setSource] = useState(maker?.source ?? '');
+  const wrote = useOutside(JSON.stringify(maker), () => {
+    setText(maker?.text ?? '');
+    setFilm(maker?.film ?? setting.joint.todayFilm);
+    setSource(maker?.source ?? '');
+  });
+  const keep = (next: JointDetail['maker']) => {
+    wrote(JSON.stringify(next));
+    onDetail({ maker: next });
+  };
   const whole = text.trim() !== '' && source.trim() !== '';
   return (
     <div className={form.grid}>
@@ -161,13 +171,10 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         onChange={(event) => setSource(event.currentTarget.value)}
       />
       <div className={form.acts}>
-        <Button
-          onClick={() => onDetail({ maker: { text: text.trim(), film, source: source.trim() } })}
-          disabled={!whole}
-        >
+        <Button onClick={() => keep({ text: text.trim(), film, source: source.trim() })} disabled={!whole}>
           The maker’s figure overrules
         </Button>
-        {maker && <Button onClick={() => onDetail({ maker: null })}>Back to the manual’s</Button>}
+        {maker && <Button onClick={() => keep(null)}>Back to the manual’s</Button>}
       </div>
     </div>
   );

@@ -9,6 +9,7 @@ import { GASKET_SAYS, type GasketSays, type JointDetail } from '@/model/joint/jo
 import type { Joint } from '@/model/joint/joint';
 import { tryCore } from '@/model/try-core';
 import form from '@/interface/parts/form.module.css';
+import { useOutside } from '@/interface/parts/use-outside';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { choices } from '@/interface/words/choices';
 import type { HeadMetal } from '@/core/heat';
@@ -37,8 +38,15 @@ function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
   const { warm } = joint.detail;
   const [head_C, setHead] = useState(warm?.head_C ?? null);
   const [page, setPage] = useState(warm?.page ?? '');
-  const keep = (next_C: number | null, text: string) =>
-    onDetail({ warm: next_C === null || text.trim() === '' ? null : { head_C: next_C, page: text.trim() } });
+  const wrote = useOutside(JSON.stringify(warm), () => {
+    setHead(warm?.head_C ?? null);
+    setPage(warm?.page ?? '');
+  });
+  const keep = (next_C: number | null, text: string) => {
+    const next = next_C === null || text.trim() === '' ? null : { head_C: next_C, page: text.trim() };
+    wrote(JSON.stringify(next));
+    onDetail({ warm: next });
+  };
   return (
     <>
       <MeasureField

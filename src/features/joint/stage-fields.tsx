@@ -3,6 +3,7 @@ import { useState } from 'react';
 import form from '@/interface/parts/form.module.css';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { Joint } from '@/model/joint/joint';
+import { useOutside } from '@/interface/parts/use-outside';
 import { SCHEMES, schemeOfFigures } from './joint-words';
 import type { JointChange } from './schema';
 
@@ -14,8 +15,12 @@ interface Props {
 }
 
 /** Figures as the page lists them: typed in the wrench's unit, kept as shares of the last. */
-function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
-  const [text, setText] = useState(stageFigures.join(' '));
+function TypedStages({ joint, stageFigures, unit, onChange }: Props) {
+  const standing = stageFigures.join(' ');
+  // As it was typed, until what stands is no more of that.
+  const [typed, setTyped] = useState<string>();
+  const wrote = useOutside(JSON.stringify(joint.stageScheme), () => setTyped(undefined));
+  const text = typed ?? standing;
   const scheme = schemeOfFigures(text);
   return (
     <TextInput
@@ -25,9 +30,11 @@ function TypedStages({ stageFigures, unit, onChange }: Omit<Props, 'joint'>) {
       error={scheme ? undefined : 'Give figures that rise, such as 12 24 36.'}
       onChange={(event) => {
         const next = event.currentTarget.value;
-        setText(next);
+        setTyped(next);
         const shares = schemeOfFigures(next);
-        if (shares) onChange({ stageScheme: shares });
+        if (!shares) return;
+        wrote(JSON.stringify(shares));
+        onChange({ stageScheme: shares });
       }}
     />
   );
@@ -67,7 +74,7 @@ export function StageFields({ joint, unit, stageFigures, onChange }: Props) {
         value={named}
         onChange={(event) => choose(event.currentTarget.value)}
       />
-      {named === 'typed' && <TypedStages unit={unit} stageFigures={stageFigures} onChange={onChange} />}
+      {named === 'typed' && <TypedStages joint={joint} unit={unit} stageFigures={stageFigures} onChange={onChange} />}
     </>
   );
 }

@@ -11,6 +11,7 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { useOutside } from '@/interface/parts/use-outside';
 import type { JointChange } from './schema';
 import styles from './fastener-fold.module.css';
 
@@ -27,9 +28,18 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
   const [length, setLength] = useState(adaptor?.wrenchLength_mm ?? null);
   const [extension, setExtension] = useState(adaptor?.extension_mm ?? null);
   const [angle, setAngle] = useState<number | null>(adaptor?.angle_deg ?? 0);
+  const wrote = useOutside(JSON.stringify(adaptor), () => {
+    setLength(adaptor?.wrenchLength_mm ?? null);
+    setExtension(adaptor?.extension_mm ?? null);
+    setAngle(adaptor?.angle_deg ?? 0);
+  });
+  const keep = (next: JointDetail['adaptor']) => {
+    wrote(JSON.stringify(next));
+    onDetail({ adaptor: next });
+  };
   const fit = () => {
     if (length === null || extension === null) return;
-    onDetail({ adaptor: { wrenchLength_mm: length, extension_mm: extension, angle_deg: angle ?? 0 } });
+    keep({ wrenchLength_mm: length, extension_mm: extension, angle_deg: angle ?? 0 });
   };
   return (
     <div className={form.grid}>
@@ -47,7 +57,7 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
         <Button onClick={fit} disabled={length === null || extension === null}>
           With this adaptor
         </Button>
-        {adaptor && <Button onClick={() => onDetail({ adaptor: null })}>No adaptor</Button>}
+        {adaptor && <Button onClick={() => keep(null)}>No adaptor</Button>}
       </div>
     </div>
   );

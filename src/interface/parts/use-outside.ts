@@ -1,20 +1,19 @@
 import { useState } from 'react';
 
 /**
- * Follows a value that is kept elsewhere and also written from here: when it becomes another than the one written here,
- * as by taking an act back, what stands here begins anew from it. What is written from here may be a while on its way
- * there; until it has arrived, what was kept before stands, and is nothing new.
+ * Follows a value that is kept elsewhere and also written from here: when it becomes another than was written here, as by
+ * taking an act back, what stands here begins anew from it. What is written from here may be a while on its way there,
+ * several of them one behind the other; until one has arrived, what was kept before stands, and is nothing new.
  * @returns told of what is written from here, in the same event
  */
 export function useOutside<T>(kept: T, beginAnew: (kept: T) => void): (own: T) => void {
   const [seen, setSeen] = useState(kept);
-  const [own, setOwn] = useState(kept);
+  const [own, setOwn] = useState<readonly T[]>([]);
   if (kept !== seen) {
     setSeen(kept);
-    if (kept !== own) {
-      setOwn(kept);
-      beginAnew(kept);
-    }
+    const arrived = own.lastIndexOf(kept);
+    setOwn(own.slice(arrived + 1 || own.length));
+    if (arrived < 0) beginAnew(kept);
   }
-  return setOwn;
+  return (one) => setOwn((before) => [...before, one]);
 }

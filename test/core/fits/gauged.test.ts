@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { assertWanted, feelerDoubts } from '@/core/fits';
+import { assertWanted, feelerDoubts, wantedFigures } from '@/core/fits';
 import { codeOf, fieldOf } from '../code-of';
 
 const codes = (goes: number | undefined, stops: number | undefined) =>
@@ -47,4 +47,26 @@ describe('what is wanted of a fit', () => {
   ] as const)('%s', (_, wanted, field) => expect(fieldOf(() => assertWanted(wanted))?.split('.')[0]).toBe(field));
   test('a rule that is none is refused before there is a diameter', () =>
     expect(codeOf(() => assertWanted({ rule: { perDiameter: [0.002, 0.001] } }))).toBe('bad-field'));
+});
+
+describe('the limits in force', () => {
+  const limits = { min_mm: 0.03, max_mm: 0.06 };
+  const soft = { min_mm: 0.035, max_mm: 0.05 };
+  const rule = { perDiameter: [0.0005, 0.001] as const };
+  // On 60 mm: 0.030 to 0.060.
+  const ruled = { min_mm: 0.03, max_mm: 0.06 };
+  test.each([
+    ['nothing wanted', {}, 60, undefined],
+    ['a rule with no diameter yet', { rule }, undefined, undefined],
+    ['limits alone', { limits }, 60, { by: 'limits', hard: limits }],
+    ['limits with a target of none', { limits, target_mm: 0 }, 60, { by: 'limits', hard: limits, target_mm: 0 }],
+    ['soft limits', { limits, soft }, 60, { by: 'limits', hard: limits, soft }],
+    ['a rule alone', { rule }, 60, { by: 'rule', hard: ruled }],
+    ['a page before a rule', { limits: soft, rule }, 60, { by: 'limits', hard: soft, ruleSays: ruled }],
+    ['a page, and a rule with no diameter', { limits, rule }, undefined, { by: 'limits', hard: limits }],
+  ] as const)('%s', (_, wanted, diameter_mm, figures) => {
+    const found = wantedFigures(wanted, diameter_mm);
+    expect(found && Object.keys(found).sort()).toEqual(figures && Object.keys(figures).sort());
+    expect(found).toEqual(figures);
+  });
 });

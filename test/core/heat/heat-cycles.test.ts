@@ -50,6 +50,9 @@ describe('which runs are heat cycles', () => {
     expect(ids(late, [read('a', 628, 55)])).toEqual(['a']);
     // What was read after it was started again says nothing of how far it had cooled.
     expect(ids(soon, [read('a', 95, 20)])).toEqual(['a']);
+    // Read as it was started: down to what is asked for is down.
+    expect(ids(soon, [read('a', 90, 40)])).toEqual(['a', 'b']);
+    expect(ids(soon, [read('a', 90, 40.5)])).toEqual(['a']);
   });
 
   test('one after which a joint was gone over was cold, whatever is reckoned', () =>

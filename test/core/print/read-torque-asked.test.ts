@@ -261,6 +261,13 @@ test.each([
   ['1/4 varv', 90],
   ['120° (2 flats)', 120],
 ])('%j is a turn of %d°', (text, degrees) => expect(read(text)).toMatchObject({ kind: 'turn', max_deg: degrees }));
+test.each([
+  ['90°', []],
+  ['22,5°', ['decimal-comma']],
+  ['22-22,5°', ['decimal-comma']],
+  ['¼ turn', ['fraction']],
+  ['90 to 60°', ['range-reversed']],
+])('what is told of the turn %j: %j', (text, codes) => expect(read(text).notes.map(({ code }) => code)).toEqual(codes));
 
 test.each([
   ...'off pcs pieces stück pièces pezzi'.split(' ').map((word) => `25 Nm (10 ${word})`),

@@ -43,6 +43,17 @@ describe('what a record leaves in the fasteners', () => {
     const shares = left(whole);
     forces_N.forEach((force, place) => expect(shares[place]).toBeCloseTo(force / clamp_N, 9));
   });
+  test('what a locking nut turns with by itself clamps nothing, at its last figure as at each before', () => {
+    const torques = plan.steps.flatMap((step) => (step.kind === 'pull' && step.position === 0 ? [step.torque_Nm] : []));
+    const last = Math.max(...torques);
+    const { moves } = passageOf(plan, whole, { '': 8 });
+    const shares = moves.flatMap((move) => (move.is === 'pull' && move.place === 0 ? [move.share] : []));
+    expect(shares).toEqual(torques.map((torque) => expect.closeTo((torque - 8) / (last - 8), 12)));
+    // Pulled below what it turns with, it is drawn to nothing, never with less than none.
+    const stiff = passageOf(plan, whole.slice(0, 1), { '': Math.min(...torques) + 1 });
+    expect(Math.max(...sharesAfter(giving, stiff))).toBe(0);
+    expect(Math.min(...sharesAfter(giving, stiff))).toBe(0);
+  });
   test('a plan as it stands is every pull of it as it was meant', () => {
     expect(left(asPlanned(plan))).toEqual(left(whole));
     expect(

@@ -135,6 +135,10 @@ describe('a meter does not go back', () => {
   test('of a whole list, and the unit it is read in', () => {
     expect(meterGoesBack(known)).toBeUndefined();
     expect(meterGoesBack([...known, { at: at(10), reads: 3, unit: 'mi' as const }])).toContain('does not go back');
+    const exchanged = { at: at(10), reads: 12, unit: 'mi' as const, jump: { from: 45_120, to: 0 } };
+    // It is no reading before itself, and a list is taken by its days however it lies.
+    expect(meterGoesBack([exchanged])).toContain('nothing was read before');
+    expect(meterGoesBack([exchanged, ...known])).toBeUndefined();
     expect(ownUnit(known)).toBe('mi');
     expect(ownUnit([{ at: at(1), reads: 3, unit: 'h' as const }])).toBeUndefined();
   });

@@ -67,6 +67,7 @@ describe('a joint and a fit say by themselves when they are done', () => {
   test('freedom is written down as felt, and tried again after a later pass', () => {
     const { write, stands, why } = bench(steps, { joints: [joint('j', '2026-05-15T08:00:00.000Z')] });
     expect(refusal(() => write(done('free')))).toBe('not-felt');
+    expect(refusal(() => write(done('free', { felt: ' ' })))).toBe('not-felt');
     write(done('free', { felt: 'free all round' }));
     expect(stands('free')).toBe('done');
     const later = bench(steps, { joints: [joint('j', '2026-05-17T08:00:00.000Z')] });
@@ -142,6 +143,7 @@ describe('what is to be looked at again', () => {
         step('fix', { after: ['time'], detail: { makes: ['crank-free'] } }),
       ]);
       expect(refusal(() => one.write(done('time')))).toBe('not-set');
+      expect(refusal(() => one.write(done('time', { set: '  ' })))).toBe('not-set');
       one.write(done('time', { set: 'by the marks' }));
       expect(one.state().order.crank).toEqual({ state: 'locked', stepId: 'time' });
       if (fixed) one.write(done('fix'));
@@ -296,6 +298,10 @@ describe('parts of a step', () => {
     expect(fitted({ marks: ['3', '3'] })).toBe('needs-reason');
     expect(fitted({ marks: ['2', '3'] })).toBe('needs-reason');
     expect(fitted({ marks: ['2', ' 2 '] })).toBe('none');
+    const told = (body: object) => () => bench(steps, { parts: [marked] }).write(done('pump', body));
+    expect(told({})).toThrow(/is marked 2 \(saddle 2\): its marks were not read/);
+    expect(told({ marks: ['3', '3'] })).toThrow(/is written down with the mark 2; read is 3/);
+    expect(told({ marks: ['2', '3'] })).toThrow(/2 on the part, 3 where it goes/);
   });
   test('what no step waits for is not missed once it is struck off; what one waits for is', () => {
     const { write, state } = bench(steps, { parts: [part('spare'), part('gear', { stepId: 'pump' })] });

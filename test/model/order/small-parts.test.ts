@@ -61,6 +61,8 @@ describe('aids that are in', () => {
     ]);
     expect(inAt({ stuff: { movedAt: hour(8) }, clear: { movedAt: hour(9) } })).toEqual([]);
     expect(inAt({ stuff: { movedAt: hour(9) }, clear: { movedAt: hour(8) } })).toHaveLength(1);
+    // Ticked in one go, they have one time: it is out.
+    expect(inAt({ stuff: { movedAt: hour(9) }, clear: { movedAt: hour(9) } })).toEqual([]);
     expect(inAt({ clear: { movedAt: hour(8) } })).toEqual([]);
   });
 });
@@ -143,4 +145,7 @@ test('pairs of the last sheet of marks that no part of the tray is', () => {
   expect(pairsOffTray([], [])).toEqual([]);
   expect(pairsOffTray(measures, [part('rod', { name: 'Rod 1', mark: 'A' })])).toEqual([pair('Rod 2', 'B')]);
   expect(pairsOffTray(measures, [part('rod', { name: 'Rod 1', mark: 'B' })])).toHaveLength(2);
+  // One that is there is enough, whatever else lies on the tray.
+  const two = [part('rod', { name: 'Rod 1', mark: 'A' }), part('cap', { name: 'Cap', mark: '7' })];
+  expect(pairsOffTray(measures, two)).toEqual([pair('Rod 2', 'B')]);
 });

@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
 import { changedWords, type Say } from '@/model/stale';
 
-const say: Say = (field, value) => ({ field: field.toUpperCase(), value: value === null ? 'nothing' : String(value) });
+const said = (value: unknown) => (typeof value === 'string' ? value : JSON.stringify(value));
+const say: Say = (field, value) => ({ field: field.toUpperCase(), value: value === null ? 'nothing' : said(value) });
 const words = (before: object, sent: object) => changedWords('Cylinder head', before, sent, say);
 const long = 'x'.repeat(61);
 

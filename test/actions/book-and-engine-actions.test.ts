@@ -62,7 +62,8 @@ describe('an engine', () => {
       'not-found',
     );
     const before = everything(shop).replace(/"stamp":\d+/g, '');
-    await accepted(putAsideAction({ engineId, reason: 'sold' }));
+    // Its own pages are no place to be any more.
+    expect(await accepted(putAsideAction({ engineId, reason: 'sold' }))).toMatchObject({ href: '/' });
     expect(asideIn()).toMatchObject({ reason: 'sold' });
     // A second reason does not write over the first.
     await accepted(putAsideAction({ engineId, reason: 'lost' }));

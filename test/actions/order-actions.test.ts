@@ -72,6 +72,19 @@ describe('an order is begun', () => {
     expect(await refused(begin({}))).toMatchObject({ code: 'has-order' });
     expect(shop.build.ofEngine(engineId).steps).toHaveLength(steps.length);
   });
+  test('with joints and fits of the engine itself', async () => {
+    const engineId = bare();
+    shop.joints.add({ ...there(shop.joints.find('demo-f-joint-head')), id: 'own-joint', engineId });
+    shop.fits.add({ ...there(shop.fits.find('demo-f-fit-mains')), id: 'own-fit', engineId });
+    const begin = (meeting: object) => startFromAction({ engineId, start: 'flat-four', meeting });
+    expect(await refused(begin({ 'case-tight': 'own-joint', play: 'demo-f-fit-mains' }))).toMatchObject({
+      code: 'not-found',
+      field: 'meeting',
+    });
+    await accepted(begin({ 'case-tight': 'own-joint', play: 'own-fit', other: null }));
+    const { steps } = shop.build.ofEngine(engineId);
+    expect(steps.filter(({ jointId }) => jointId === 'own-joint')).toHaveLength(1);
+  });
   test('with steps of its own, put behind one another; what followed follows the new one', async () => {
     bare();
     const first = await accepted(keepStepAction(step({ name: 'First' })));

@@ -74,6 +74,8 @@ describe('a wrench', () => {
     [{ max: 20 }, 'max'],
     [{ max: '1e3' }, 'max'],
     [{ graduation: 0 }, 'graduation'],
+    // Of a scale from 20 to 210 at most two steps.
+    [{ graduation: 95.5 }, 'graduation'],
     [{ accuracy_pct: 51 }, 'accuracy_pct'],
     [{ accuracy_pct: -1 }, 'accuracy_pct'],
     [{ calibration: '20' }, 'calibration'],
@@ -83,6 +85,14 @@ describe('a wrench', () => {
     [{ id: 'none' }, 'id'],
   ])('%j is refused at %s', async (change, field) => {
     expect(await refusedWhole(shop, () => keepWrenchAction({ ...WRENCH, ...change }))).toMatchObject({ field });
+  });
+  test('a scale of two steps is one; what is wrong with the scale itself is not said of its marks too', async () => {
+    const { id } = await accepted(keepWrenchAction({ ...WRENCH, graduation: 95 }));
+    expect(shop.wrenches.find(id)?.graduation).toBe(95);
+    for (const max of [20, 10]) {
+      const { fields } = await refused(keepWrenchAction({ ...WRENCH, max }));
+      expect(Object.keys(there(fields))).toEqual(['max']);
+    }
   });
   test('pairs of set and delivered are read as they are written by hand', () => {
     expect(pointsOf('')).toEqual([]);

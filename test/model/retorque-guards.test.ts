@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { filmGuards, warmGuards } from '@/model/joint/retorque-guards';
+import { filmGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
 
 const NO_LOAD = { ladder: { band: { p5_N: 0, p50_N: 0, p95_N: 0 } } } as never;
 const LOAD = { ladder: { band: { p5_N: 18_000, p50_N: 20_000, p95_N: 23_000 } } } as never;
@@ -13,6 +13,23 @@ describe('what stands against going over a joint', () => {
     ]);
     expect(filmGuards('dried', NO_LOAD)[0]?.message).not.toContain('kN');
     expect(filmGuards('stuck', LOAD)).toMatchObject([{ severity: 'stop' }]);
+  });
+
+  test('in a dried one the least and the middle of the band come down, of each kind, and it is told; else nothing does', () => {
+    const figure = { ladder: { target_Nm: 40, notes: [], band: { p5_N: 20_000, p50_N: 20_000, p95_N: 23_000 } } };
+    const plan = { ...figure, kinds: [{ ...figure, name: 'long' }] } as never;
+    const less = {
+      target_Nm: 40,
+      band: { p5_N: 17_000, p50_N: 18_500, p95_N: 23_000 },
+      notes: [{ code: 'film-dried', message: expect.stringMatching(/down to 15 % less/) }],
+    };
+    expect(withFilmFound(plan, 'dried')).toEqual({
+      filmFound: 'dried',
+      ladder: less,
+      kinds: [{ name: 'long', ladder: less }],
+    });
+    expect(withFilmFound(figure as never, 'dried')).toEqual({ filmFound: 'dried', ladder: less });
+    expect(withFilmFound(plan, 'stuck')).toEqual({ ...(plan as object), filmFound: 'stuck' });
   });
 
   const warm = { retorqueSchool: 'warm' as const, detail: { ...PLAIN_DETAIL, warm: { head_C: 80, page: 'page 41' } } };

@@ -61,6 +61,9 @@ describe('aids that are in', () => {
     ]);
     expect(inAt({ stuff: { movedAt: hour(8) }, clear: { movedAt: hour(9) } })).toEqual([]);
     expect(inAt({ stuff: { movedAt: hour(9) }, clear: { movedAt: hour(8) } })).toHaveLength(1);
+    // Something else that is taken out is something else.
+    const other = [...steps.slice(0, 1), step('clear', { detail: { takesOut: ['tape'] } })];
+    expect(aidsIn(other, [], facts({ stuff: { movedAt: hour(8) }, clear: { movedAt: hour(9) } }))).toHaveLength(1);
     // Ticked in one go, they have one time: it is out.
     expect(inAt({ stuff: { movedAt: hour(9) }, clear: { movedAt: hour(9) } })).toEqual([]);
     expect(inAt({ clear: { movedAt: hour(8) } })).toEqual([]);

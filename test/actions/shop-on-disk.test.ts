@@ -117,7 +117,7 @@ describe('trouble with a file', () => {
 });
 
 describe('work on the one thread', () => {
-  afterEach(() => jest.restoreAllMocks());
+  afterEach(() => void jest.restoreAllMocks());
   /** How often others were served while so many items of so long were worked through. */
   async function served(items: number, ms: number): Promise<number> {
     let clock = 1000;

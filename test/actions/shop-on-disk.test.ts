@@ -156,7 +156,7 @@ const FEW_OF_EACH = {
 };
 
 describe('what the engines wait for', () => {
-  test('is worked out of one after another behind the page, once, and then read once for as long as nothing is written', async () => {
+  test('is worked out behind the page, once, and then read once for as long as nothing is written', async () => {
     const shop = yardShop();
     loadBigYard(shop, FEW_OF_EACH, Date.parse(YARD_NOW));
     const waits = () => beingWorkedOut(engineSummaries(shop, EDITION, () => undefined, { latest: 0 }));

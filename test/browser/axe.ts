@@ -54,7 +54,7 @@ export async function faintIn(page: Page, seen: Map<string, number>): Promise<re
       const times = new Map(before);
       const found = new Map<string, number>();
       const chains = new Map<Element | null, string>([[null, '']]);
-      // A chain is told by two sums of its text, 64 bits in all: the text itself, of thousands, took longer than looking.
+      // A chain is told by two sums of its text, 64 bits: the texts themselves took longer than looking.
       const sumOf = (text: string) => {
         let [one, other] = [0x811c9dc5, 0x9e3779b9];
         for (let i = 0; i < text.length; i += 1) {

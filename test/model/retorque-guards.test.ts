@@ -15,7 +15,7 @@ describe('what stands against going over a joint', () => {
     expect(filmGuards('stuck', LOAD)).toMatchObject([{ severity: 'stop' }]);
   });
 
-  test('in a dried one the least and the middle of the band come down, of each kind, and it is told; else nothing does', () => {
+  test('in a dried one the least and the middle of the band come down, of each kind; else nothing does', () => {
     const figure = { ladder: { target_Nm: 40, notes: [], band: { p5_N: 20_000, p50_N: 20_000, p95_N: 23_000 } } };
     const plan = { ...figure, kinds: [{ ...figure, name: 'long' }] } as never;
     const less = {

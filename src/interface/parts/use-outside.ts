@@ -1,8 +1,8 @@
 import { useState } from 'react';
 
 /**
- * Follows a value that is kept elsewhere and also written from here: when it becomes another than was written here, as by
- * taking an act back, what stands here begins anew from it. What is written from here may be a while on its way there,
+ * Follows a value that is kept elsewhere and also written from here: when it becomes another than was written here, as
+ * by taking an act back, what stands here begins anew from it. What is written from here may be a while on its way there,
  * several of them one behind the other; until one has arrived, what was kept before stands, and is nothing new.
  * @returns told of what is written from here, in the same event
  */

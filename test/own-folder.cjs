@@ -1,4 +1,4 @@
-// What tests write lies in one folder of the run's own and goes with it: hundreds of shops a run, some 20 MB each.
+// What tests write lies in one folder of the run's own and goes with it: the shop of the yard alone takes 750 kB each time.
 const { existsSync, mkdtempSync, rmSync, statfsSync } = require('node:fs');
 const { tmpdir } = require('node:os');
 const { join } = require('node:path');

@@ -1,19 +1,11 @@
-import { copyFileSync, renameSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { afterEach, describe, expect, jest, test } from '@jest/globals';
-import Joi from 'joi';
-import { loadBigYard } from '@demo/big-yard';
+import { copyFileSync, readdirSync, renameSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { afterEach, describe, expect, test } from '@jest/globals';
 import { copyShop } from '@/db/copies';
-import { beingWorkedOut, engineSummaries } from '@/db/reads/engine-summaries';
 import type { Shop } from '@/db/shop';
 import { ShopTrouble, isShopTrouble, troubleOf } from '@/db/trouble';
 import { shopNameIn, shopNamed } from '@/server/current-shop';
-import { EDITION } from '@/server/edition';
-import { inBits } from '@/server/in-bits';
-import { problemOf } from '@/server/problem';
-import { summariesOnce } from '@/server/request-reads';
-import { workOutRest } from '@/server/work-out-rest';
-import { YARD_NOW, yardShop } from '../db/temporary-shop';
+import { yardShop } from '../db/temporary-shop';
 import { ownShop } from './own-shop';
 
 describe('which shop a browser looks at', () => {
@@ -81,9 +73,9 @@ describe('a file that is exchanged while it is open', () => {
     expect(trouble()).toBeUndefined();
     expect(called()).toBe('copied');
   });
-  test('written over in place, the new one is taken, and what was open is left as it was', async () => {
+  test('written over in place, the new one is taken, and the log of what was open is put aside', async () => {
     const shop = ownShop();
-    const copy = join(shop.file, '..', 'copy.sqlite');
+    const copy = join(dirname(shop.file), 'copy.sqlite');
     const before = called();
     await copyShop(shop.db, copy);
     call(shop, 'after the copy');
@@ -93,6 +85,7 @@ describe('a file that is exchanged while it is open', () => {
     expect(trouble()).toBeUndefined();
     expect(called()).toBe(before);
     expect(shopNamed('own')).not.toBe(shop);
+    expect(readdirSync(dirname(shop.file)).some((name) => /\.aside-\d+-wal$/.test(name))).toBe(true);
   });
 });
 
@@ -103,78 +96,5 @@ describe('trouble with a file', () => {
     const cause = Object.assign(new Error('full'), { code: 'ENOSPC' });
     expect(troubleOf(cause, 'x')).toMatchObject({ code: 'disk-full', cause });
     expect(troubleOf(new Error('plain'), 'x')).toBeUndefined();
-  });
-  test('a refusal of no field in particular names none', () => {
-    const { error } = Joi.object({ a: Joi.number() }).or('a', 'b').validate({});
-    expect(error && problemOf(error)).toMatchObject({ code: 'bad-field', field: '' });
-    expect(problemOf(new Joi.ValidationError('nothing was sent', [], {}))).toEqual({
-      code: 'bad-field',
-      message: expect.stringMatching(/^Nothing was sent/),
-      field: undefined,
-      fields: {},
-    });
-  });
-});
-
-describe('work on the one thread', () => {
-  afterEach(() => void jest.restoreAllMocks());
-  /** How often others were served while so many items of so long were worked through. */
-  async function served(items: number, ms: number): Promise<number> {
-    let clock = 1000;
-    jest.spyOn(performance, 'now').mockImplementation(() => clock);
-    let count = 0;
-    let going = true;
-    const others = () => {
-      count += 1;
-      if (going) setImmediate(others);
-    };
-    setImmediate(others);
-    const done = await inBits(Array.from({ length: items }), (_, at) => ((clock += ms), at));
-    going = false;
-    expect(done).toEqual(Array.from({ length: items }, (_, at) => at));
-    return count;
-  }
-  test.each([
-    [30, 6, 10],
-    [4, 15, 4],
-    [4, 14, 2],
-    [100, 0.1, 0],
-  ])('%d items of %d ms each: others are served %d times', async (items, ms, times) =>
-    expect(await served(items, ms)).toBe(times),
-  );
-});
-
-const FEW_OF_EACH = {
-  engines: 17,
-  jointsPerEngine: 1,
-  pullsPerJoint: 2,
-  readingsPerEngine: 2,
-  cyclesPerEngine: 1,
-  leavesPerEngine: 1,
-  stepsPerEngine: 1,
-  partsPerEngine: 1,
-};
-
-describe('what the engines wait for', () => {
-  test('is worked out behind the page, once, and then read once for as long as nothing is written', async () => {
-    const shop = yardShop();
-    loadBigYard(shop, FEW_OF_EACH, Date.parse(YARD_NOW));
-    const waits = () => beingWorkedOut(engineSummaries(shop, EDITION, () => undefined, { latest: 0 }));
-    const all = waits();
-    expect(all).toBe(FEW_OF_EACH.engines + 3);
-    // What is not whole is not kept, and sees to the rest.
-    expect(beingWorkedOut(summariesOnce(shop))).toBeLessThan(all);
-    const work = workOutRest(shop);
-    expect(workOutRest(shop)).toBe(work);
-    // The pages that are asked for meanwhile come between the rest.
-    expect(waits()).toBeGreaterThan(0);
-    await work;
-    expect(waits()).toBe(0);
-    const known = summariesOnce(shop);
-    expect(beingWorkedOut(known)).toBe(0);
-    expect(summariesOnce(shop)).toBe(known);
-    call(shop, 'otherwise');
-    expect(summariesOnce(shop)).not.toBe(known);
-    shop.close();
   });
 });

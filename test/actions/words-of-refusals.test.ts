@@ -37,6 +37,16 @@ describe('a refusal by the form of a field', () => {
   test('a fault that has no words here is told without the name', () => {
     expect(said(Joi.string().pattern(/^a/), 'b')).not.toMatch(/length_mm/);
   });
+  test('a refusal of no field in particular names none', () => {
+    const { error } = Joi.object({ a: Joi.number() }).or('a', 'b').validate({});
+    expect(error && problemOf(error)).toMatchObject({ code: 'bad-field', field: '' });
+    expect(problemOf(new Joi.ValidationError('nothing was sent', [], {}))).toEqual({
+      code: 'bad-field',
+      message: expect.stringMatching(/^Nothing was sent/),
+      field: undefined,
+      fields: {},
+    });
+  });
   test('each field has its own sentence, by its path', () => {
     const { error } = Joi.object({ a: Joi.number(), b: Joi.string() }).validate(
       { a: 'x', b: '' },

@@ -1,7 +1,6 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useState } from 'react';
 import { schoolWords, type PracticeRow } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
@@ -14,7 +13,7 @@ import { Disclosure } from '@/interface/parts/disclosure';
 import { fetchedPart } from '@/interface/parts/fetched-part';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { useOutside } from '@/interface/parts/use-outside';
+import { useCells } from '@/interface/parts/use-outside';
 import type { JointChange } from './schema';
 import styles from './fastener-fold.module.css';
 
@@ -136,17 +135,12 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
 /** The figure of the fastener’s own maker, which overrules the manual for it. */
 function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const { maker } = setting.joint.detail;
+  const { todayFilm } = setting.joint;
   const films = setting.shelves.films.map(({ id, name }) => ({ value: id, label: name }));
-  const [text, setText] = useState(maker?.text ?? '');
-  const [film, setFilm] = useState(maker?.film ?? setting.joint.todayFilm);
-  const [source, setSource] = useState(maker?.source ?? '');
-  const wrote = useOutside(JSON.stringify(maker), () => {
-    setText(maker?.text ?? '');
-    setFilm(maker?.film ?? setting.joint.todayFilm);
-    setSource(maker?.source ?? '');
-  });
+  const { cells, put, wrote } = useCells(maker, (one) => one ?? { text: '', film: todayFilm, source: '' });
+  const { text, film, source } = cells;
   const keep = (next: JointDetail['maker']) => {
-    wrote(JSON.stringify(next));
+    wrote(next);
     onDetail({ maker: next });
   };
   const whole = text.trim() !== '' && source.trim() !== '';
@@ -156,19 +150,19 @@ function MakerFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         label="Its maker’s own figure"
         description="As printed on the packet, with its unit"
         value={text}
-        onChange={(event) => setText(event.currentTarget.value)}
+        onChange={(event) => put({ text: event.currentTarget.value })}
       />
       <NativeSelect
         className={form.double}
         label="In which lubricant"
         data={films}
         value={film}
-        onChange={(event) => setFilm(event.currentTarget.value)}
+        onChange={(event) => put({ film: event.currentTarget.value })}
       />
       <TextInput
         label="Where it is printed"
         value={source}
-        onChange={(event) => setSource(event.currentTarget.value)}
+        onChange={(event) => put({ source: event.currentTarget.value })}
       />
       <div className={form.acts}>
         <Button onClick={() => keep({ text: text.trim(), film, source: source.trim() })} disabled={!whole}>

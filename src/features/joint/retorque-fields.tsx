@@ -9,7 +9,7 @@ import { GASKET_SAYS, type GasketSays, type JointDetail } from '@/model/joint/jo
 import type { Joint } from '@/model/joint/joint';
 import { tryCore } from '@/model/try-core';
 import form from '@/interface/parts/form.module.css';
-import { useOutside } from '@/interface/parts/use-outside';
+import { useCells } from '@/interface/parts/use-outside';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { choices } from '@/interface/words/choices';
 import type { HeadMetal } from '@/core/heat';
@@ -33,19 +33,22 @@ const HEAT_CYCLES =
     label: name,
   })) ?? [];
 
+interface WarmCells {
+  readonly head_C: number | null;
+  readonly page: string;
+}
+
+const warmCells = (warm: JointDetail['warm']): WarmCells => warm ?? { head_C: null, page: '' };
+
 /** A warm retorque rests on a page: how warm, and where it says so. */
 function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
-  const { warm } = joint.detail;
-  const [head_C, setHead] = useState(warm?.head_C ?? null);
-  const [page, setPage] = useState(warm?.page ?? '');
-  const wrote = useOutside(JSON.stringify(warm), () => {
-    setHead(warm?.head_C ?? null);
-    setPage(warm?.page ?? '');
-  });
-  const keep = (next_C: number | null, text: string) => {
-    const next = next_C === null || text.trim() === '' ? null : { head_C: next_C, page: text.trim() };
-    wrote(JSON.stringify(next));
-    onDetail({ warm: next });
+  const { cells, put, wrote } = useCells(joint.detail.warm, warmCells);
+  const keep = (part: Partial<WarmCells>) => {
+    put(part);
+    const { head_C, page } = { ...cells, ...part };
+    const warm = head_C === null || page.trim() === '' ? null : { head_C, page: page.trim() };
+    wrote(warm);
+    onDetail({ warm });
   };
   return (
     <>
@@ -53,19 +56,13 @@ function WarmFields({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
         kind="number"
         label="How warm, °C"
         description="At the head, as the page says"
-        value={head_C}
-        onChange={(next) => {
-          setHead(next);
-          keep(next, page);
-        }}
+        value={cells.head_C}
+        onChange={(head_C) => keep({ head_C })}
       />
       <TextInput
         label="The page that says so"
-        value={page}
-        onChange={(event) => {
-          setPage(event.currentTarget.value);
-          keep(head_C, event.currentTarget.value);
-        }}
+        value={cells.page}
+        onChange={(event) => keep({ page: event.currentTarget.value })}
       />
     </>
   );

@@ -1,6 +1,5 @@
 'use client';
 
-import { useState } from 'react';
 import { slopeRead, type SlopeReading } from '@/core/heat';
 import type { SlopeSeen } from '@/model/heat/slopes-of-round';
 import type { JointDetail } from '@/model/joint/joint-detail';
@@ -13,7 +12,7 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
 import { slopedOf, slopeToday } from '@/model/joint/sheet-changes';
-import { useOutside } from '@/interface/parts/use-outside';
+import { useCells } from '@/interface/parts/use-outside';
 import { tryCore } from '@/model/try-core';
 
 interface Props {
@@ -40,23 +39,22 @@ const isSame = (cells: Cells, slope: SlopeReading | null): boolean =>
 export function SlopeFold({ setting, worked, seen, onDetail }: Props) {
   const { significant } = useFigures();
   const { slope } = setting.joint.detail;
-  const [cells, setCells] = useState<Cells>(cellsOf(slope));
-  const wrote = useOutside(JSON.stringify(slope), () => setCells(cellsOf(slope)));
+  const { cells, put, wrote } = useCells(slope, cellsOf);
   const isOfOther = slope !== null && slopeToday(setting.joint) === null;
-  const put = (part: Partial<Cells>) => {
+  const keep = (next: JointDetail['slope']) => {
+    wrote(next);
+    onDetail({ slope: next });
+  };
+  const type = (part: Partial<Cells>) => {
     const next = { ...cells, ...part };
-    setCells(next);
+    put(part);
     // What is half typed, or cannot be, is not kept: what was kept before stands until it is whole.
     if (!isWhole(next) || (isSame(next, slope) && !isOfOther) || !tryCore(() => slopeRead(next)).ok) return;
-    const kept = { ...next, of: slopedOf(setting.joint) };
-    wrote(JSON.stringify(kept));
-    onDetail({ slope: kept });
+    keep({ ...next, of: slopedOf(setting.joint) });
   };
   const take = (reading: SlopeReading) => {
-    setCells(cellsOf(reading));
-    const kept = { ...reading, of: slopedOf(setting.joint) };
-    wrote(JSON.stringify(kept));
-    onDetail({ slope: kept });
+    put(cellsOf(reading));
+    keep({ ...reading, of: slopedOf(setting.joint) });
   };
   const found = isWhole(cells) ? tryCore(() => slopeRead(cells)) : undefined;
   const kept = slope && !isOfOther && tryCore(() => slopeRead(slope));
@@ -92,20 +90,20 @@ export function SlopeFold({ setting, worked, seen, onDetail }: Props) {
           kind="torque"
           label="Torque at the first mark"
           value={cells.from_Nm}
-          onChange={(from_Nm) => put({ from_Nm })}
+          onChange={(from_Nm) => type({ from_Nm })}
         />
         <MeasureField
           kind="torque"
           label="Torque at the second mark"
           value={cells.to_Nm}
-          onChange={(to_Nm) => put({ to_Nm })}
+          onChange={(to_Nm) => type({ to_Nm })}
         />
         <MeasureField
           kind="number"
           label="Degrees between them"
           description="A flat of a hexagon is 60"
           value={cells.turned_deg}
-          onChange={(turned_deg) => put({ turned_deg })}
+          onChange={(turned_deg) => type({ turned_deg })}
         />
       </div>
       <div aria-live="polite">
@@ -127,9 +125,8 @@ export function SlopeFold({ setting, worked, seen, onDetail }: Props) {
         <p className={form.acts}>
           <Button
             onClick={() => {
-              wrote('null');
-              setCells(EMPTY);
-              onDetail({ slope: null });
+              put(EMPTY);
+              keep(null);
             }}
           >
             It was not read

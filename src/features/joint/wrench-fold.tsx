@@ -1,7 +1,6 @@
 'use client';
 
 import { Link } from '@/interface/parts/link';
-import { useState } from 'react';
 import { schoolWords } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -11,7 +10,7 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { useOutside } from '@/interface/parts/use-outside';
+import { useCells } from '@/interface/parts/use-outside';
 import type { JointChange } from './schema';
 import styles from './fastener-fold.module.css';
 
@@ -22,39 +21,48 @@ interface Props {
   readonly onDetail: (part: Partial<JointDetail>) => void;
 }
 
+type Adaptor = NonNullable<JointDetail['adaptor']>;
+type AdaptorCells = { readonly [Field in keyof Adaptor]: number | null };
+
+const adaptorCells = (adaptor: Adaptor | null): AdaptorCells =>
+  adaptor ?? { wrenchLength_mm: null, extension_mm: null, angle_deg: 0 };
+
 /** A crowfoot or other arm on the square: it changes what the wrench reads. */
 function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'>) {
   const { adaptor } = setting.joint.detail;
-  const [length, setLength] = useState(adaptor?.wrenchLength_mm ?? null);
-  const [extension, setExtension] = useState(adaptor?.extension_mm ?? null);
-  const [angle, setAngle] = useState<number | null>(adaptor?.angle_deg ?? 0);
-  const wrote = useOutside(JSON.stringify(adaptor), () => {
-    setLength(adaptor?.wrenchLength_mm ?? null);
-    setExtension(adaptor?.extension_mm ?? null);
-    setAngle(adaptor?.angle_deg ?? 0);
-  });
+  const { cells, put, wrote } = useCells(adaptor, adaptorCells);
+  const { wrenchLength_mm, extension_mm, angle_deg } = cells;
   const keep = (next: JointDetail['adaptor']) => {
-    wrote(JSON.stringify(next));
+    wrote(next);
     onDetail({ adaptor: next });
   };
   const fit = () => {
-    if (length === null || extension === null) return;
-    keep({ wrenchLength_mm: length, extension_mm: extension, angle_deg: angle ?? 0 });
+    if (wrenchLength_mm === null || extension_mm === null) return;
+    keep({ wrenchLength_mm, extension_mm, angle_deg: angle_deg ?? 0 });
   };
   return (
     <div className={form.grid}>
-      <MeasureField label="Wrench, square to hand" value={length} onChange={setLength} />
-      <MeasureField label="Adaptor, square to fastener" value={extension} onChange={setExtension} zero />
+      <MeasureField
+        label="Wrench, square to hand"
+        value={wrenchLength_mm}
+        onChange={(mm) => put({ wrenchLength_mm: mm })}
+      />
+      <MeasureField
+        label="Adaptor, square to fastener"
+        value={extension_mm}
+        onChange={(mm) => put({ extension_mm: mm })}
+        zero
+      />
       <MeasureField
         kind="number"
         zero
         label="Angle to the handle, degrees"
         description="0 in line, 90 across"
-        value={angle}
-        onChange={setAngle}
+        value={angle_deg}
+        onChange={(deg) => put({ angle_deg: deg })}
       />
       <div className={form.acts}>
-        <Button onClick={fit} disabled={length === null || extension === null}>
+        <Button onClick={fit} disabled={wrenchLength_mm === null || extension_mm === null}>
           With this adaptor
         </Button>
         {adaptor && <Button onClick={() => keep(null)}>No adaptor</Button>}

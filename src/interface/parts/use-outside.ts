@@ -17,3 +17,19 @@ export function useOutside<T>(kept: T, beginAnew: (kept: T) => void): (own: T) =
   }
   return (one) => setOwn((before) => [...before, one]);
 }
+
+/**
+ * The cells of something that is kept whole or not at all: they hold what is typed until it is, and begin anew where
+ * another stands than was written from them.
+ * @param kept plain data
+ * @returns `wrote` is told of what is written from the cells, in the same event
+ */
+export function useCells<Kept, Cells extends object>(kept: Kept, begun: (kept: Kept) => Cells) {
+  const [cells, setCells] = useState(() => begun(kept));
+  const wrote = useOutside(JSON.stringify(kept), () => setCells(begun(kept)));
+  return {
+    cells,
+    put: (part: Partial<Cells>) => setCells((before) => ({ ...before, ...part })),
+    wrote: (own: Kept) => wrote(JSON.stringify(own)),
+  };
+}

@@ -98,11 +98,14 @@ function isSound(path) {
   }
 }
 
-/** What a page may do: its own scripts, pictures and fonts, and nothing of anybody else. */
-export const policyOf = (nonce) =>
+/**
+ * What a page may do: its own scripts, pictures and fonts, and nothing of anybody else. A script's answer rules only the
+ * worker that it may become, which may compile what the program carries (draws of a simulation).
+ */
+const policyOf = (nonce, path) =>
   [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}'`,
+    `script-src 'self' 'nonce-${nonce}'${isScript(path) ? " 'wasm-unsafe-eval'" : ''}`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
@@ -114,6 +117,8 @@ export const policyOf = (nonce) =>
     "frame-ancestors 'none'",
   ].join('; ');
 
+const isScript = (path) => /^\/_next\/static\/chunks\/[\w.~-]+\.js$/.test(path);
+
 export const newNonce = () => randomBytes(16).toString('base64');
 
 /** A style sheet or a face of type does nothing by itself; a policy for each of a page's two dozen weighs as one more. */
@@ -124,7 +129,7 @@ export const headersOf = (nonce, path) => ({
   'Cross-Origin-Resource-Policy': 'same-origin',
   'X-Content-Type-Options': 'nosniff',
   ...(!isInert(path) && {
-    'Content-Security-Policy': policyOf(nonce),
+    'Content-Security-Policy': policyOf(nonce, path),
     'Cross-Origin-Opener-Policy': 'same-origin',
     'Referrer-Policy': 'same-origin',
     'X-Frame-Options': 'DENY',

@@ -217,8 +217,12 @@ test('by stretch: the ceiling without the stretch stops, a reading in inches is 
 test('the spread is drawn a million times and agrees with the closed form', async ({ page, bench }) => {
   await at(page, bench, HEAD);
   await fold(page, 'The spread');
+  const begun = page.waitForEvent('worker');
   await page.getByRole('button', { name: 'Simulate 1,000,000' }).click();
   await expect(page.getByTestId('simulated')).toContainText('21.3 kN', { timeout: 30_000 });
+  // What draws them may compile its draws: where it may not, they come later and are the same.
+  const { headers } = await page.request.get((await begun).url()).then((answer) => ({ headers: answer.headers() }));
+  expect(headers['content-security-policy']).toContain("'wasm-unsafe-eval'");
 });
 
 test('one key reads a figure from anywhere, with the lubricants side by side; another opens the shelves', async ({

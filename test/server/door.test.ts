@@ -145,6 +145,8 @@ test('a style sheet and a face of type carry no policy of a page; whatever only 
     const { status, headers } = await ask({ path, headers: { 'accept-encoding': 'br, gzip' } });
     expect([status, headers['x-content-type-options']]).toEqual([200, 'nosniff']);
     expect(headers['content-security-policy'] === undefined).toBe(kind !== 'js');
+    if (kind === 'js')
+      expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[\w+/=]{20,}' 'wasm-unsafe-eval';/);
     // Every one of a build is packed, and nobody gets one by a name that is not this server's.
     expect([path, headers['content-encoding']]).toEqual([path, kind === 'woff2' ? undefined : 'br']);
     expect((await ask({ path, headers: { host: 'rebound.example' } })).status).toBe(421);
@@ -157,8 +159,14 @@ test('a style sheet and a face of type carry no policy of a page; whatever only 
     '/_next/static/chunks/%2e%2e/%2e%2e/copies.css',
     '/copies/x.css',
     '/_next/static/chunks/x.css?y',
-  ])
-    expect((await ask({ path })).headers['content-security-policy']).toContain("object-src 'none'");
+    '/_next/static/chunks/../../../copies/x.js',
+    '/copies/x.js',
+    '/copies?/_next/static/chunks/x.js',
+  ]) {
+    const policy = (await ask({ path })).headers['content-security-policy'];
+    expect(policy).toContain("object-src 'none'");
+    expect(policy).not.toContain('wasm');
+  }
 });
 
 describe('whatever is being reckoned', () => {

@@ -15,8 +15,14 @@ const STEP = 1 / STEPS;
 const HALF_STEP = 0.5 / STEPS;
 const MAX_SEED = Number.MAX_SAFE_INTEGER;
 
-/** Spreads one seed over the four words of state. splitmix32 (Steele, Lea, Flood 2014, the 32-bit variant). */
-function spread(seed: number): Uint32Array {
+/**
+ * Spreads one seed over the four words of state. splitmix32 (Steele, Lea, Flood 2014, the 32-bit variant).
+ * @throws DomainError bad-field where the seed is no whole number of at least 0
+ */
+export function spread(seed: number): Uint32Array {
+  assertFinite(seed, 'seed');
+  if (!Number.isInteger(seed) || seed < 0 || seed > MAX_SEED)
+    throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
   const state = new Uint32Array(4);
   let word = ((seed % 4294967296) ^ Math.floor(seed / 4294967296)) >>> 0;
   for (let i = 0; i < 4; i++) {
@@ -34,9 +40,6 @@ function spread(seed: number): Uint32Array {
  * @throws DomainError bad-field where the seed is no whole number of at least 0
  */
 export function createRandom(seed: number): Random {
-  assertFinite(seed, 'seed');
-  if (!Number.isInteger(seed) || seed < 0 || seed > MAX_SEED)
-    throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
   const state = spread(seed);
   const one = new Float64Array(1);
   // The state lives in local whole numbers while a batch is drawn, and nothing is called in the loop: kept in an array, or

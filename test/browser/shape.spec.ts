@@ -236,12 +236,25 @@ test('a figure that is taken back is gone from its cell, and what is typed stays
   faults,
 }) => {
   await inYard(page, bench);
+  await page.clock.install();
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
   const cell = page.getByLabel('Slackened by, degrees');
   const undo = page.getByRole('button', { name: /^Undo/ });
   await expect(cell).toHaveValue('');
-  // Letter by letter, with what is drawn behind each coming back between them.
-  await cell.pressSequentially('17.50', { delay: 120 });
+  // Letter by letter, with what is drawn behind each coming back between them, and no time for the finger to rest.
+  await page.clock.pauseAt(Date.now() + 60_000);
+  for (const letter of '17.50') {
+    await cell.press(letter);
+    await page.evaluate(async () => {
+      const { port1, port2 } = new MessageChannel();
+      for (let i = 0; i < 5; i++)
+        await new Promise((drawn) => {
+          port1.onmessage = drawn;
+          port2.postMessage(i);
+        });
+    });
+  }
+  await page.clock.resume();
   await expect(page.getByText(/nothing → 17.5/)).toBeVisible();
   await expect(cell).toHaveValue('17.50');
   await undo.click();

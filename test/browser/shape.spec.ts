@@ -278,6 +278,14 @@ test('a figure that is taken back is gone from its cell, and what is typed stays
   await expect(cell).toHaveValue('x');
   await page.reload();
   await expect(cell).toHaveValue('23');
+  // At the foot of the screen, where the line comes to lie, it comes out from beneath it.
+  await cell.focus();
+  await cell.evaluate((one) => one.scrollIntoView({ block: 'end' }));
+  await cell.fill('24');
+  await expect(undo).toBeVisible();
+  const [own, line] = [await cell.boundingBox(), await page.getByRole('status').filter({ has: undo }).boundingBox()];
+  expect(own?.y).toBeGreaterThan(500);
+  expect((own?.y ?? 0) + (own?.height ?? 0)).toBeLessThanOrEqual(line?.y ?? 0);
   expect(faults).toEqual([]);
 });
 

@@ -10,6 +10,7 @@ import { usePathname } from 'next/navigation';
 import { usePreferences } from '../figures/preferences';
 import { useSingleKeys } from '../shell/use-single-keys';
 import { AskWho } from './ask-who';
+import { useClearOf } from './use-clear-of';
 import styles from './undo.module.css';
 
 /** What an act can be taken back by. */
@@ -145,12 +146,15 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine,
     leaveSoon();
   }, [offered, undo, leaveSoon, atBench]);
   useSingleKeys(useMemo(() => ({ z: () => void takeBack() }), [takeBack]));
+  const place = useRef<HTMLDivElement>(null);
+  useClearOf(place, atBench ? undefined : (offered ?? said));
   return (
     <OfferContext value={offer}>
       <SettleContext value={isAsked}>
         <ActsContext value={acts}>{children}</ActsContext>
       </SettleContext>
       <div
+        ref={place}
         className={styles.place}
         role="status"
         onPointerEnter={() => clearTimeout(timer.current)}

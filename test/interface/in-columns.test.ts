@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { inColumns, outOfColumns } from '@/interface/shell/in-columns';
+import { inColumns } from '@/interface/shell/in-columns';
+import { outOfColumns } from '@/interface/shell/out-of-columns';
 
 const again = <T>(value: T): T => outOfColumns(inColumns(value));
 const asJson = (value: unknown): unknown => JSON.parse(JSON.stringify(value)) as unknown;
@@ -63,6 +64,48 @@ describe('what a page is drawn from, in columns', () => {
   test('a key that an object has of itself is a name like another', () => {
     const odd = JSON.parse('[{"__proto__":{"a":1},"constructor":2,"toString":"x"}]') as unknown;
     expect(JSON.stringify(again(odd))).toBe(JSON.stringify(odd));
+  });
+  test('quotes, apostrophes and what has no letter come out as they went in, in names and in texts', () => {
+    for (const text of [`5" and 5'`, `'`, `"`, `\\"'\\'`, '\u0001', '\\u0001"', `"\u0001'`]) {
+      const odd = { [text]: text, rows: [{ [text]: [text] }, { [text]: [text, 'another'] }] };
+      expect(again(odd)).toEqual(odd);
+    }
+    expect(inColumns({ words: 'as printed' })).not.toContain('"');
+  });
+  test('texts and figures that come one after another are the same again, whatever is between them', () => {
+    const some = fc.array(
+      fc.tuple(fc.constantFrom('in', 'mm', 'a longer one', 0.00254, 0, -0, 7, true, null), fc.nat(9)),
+    );
+    fc.assert(
+      fc.property(some, (runs) => {
+        const rows = runs.flatMap(([unit, times]) => Array.from({ length: times }, () => ({ unit, name: 'x' })));
+        expect(again(rows)).toEqual(asJson(rows));
+      }),
+      { numRuns: 300 },
+    );
+    const rows = Array.from({ length: 200 }, (_, i) => ({ unit: i < 120 ? 'in' : 'mm', size: i < 7 ? 0.00254 : 0.01 }));
+    expect(inColumns(rows).length).toBeLessThan(120);
+  });
+  test('what stands in two places is said once: sheets of one kind, and the same shelves again', () => {
+    const shelves = {
+      films: Array.from({ length: 12 }, (_, i) => ({ id: `film-${i}`, low: i / 7, name: `Film ${i}` })),
+    };
+    const sheet = {
+      id: 'a',
+      original: 1,
+      printed: 'as printed',
+      today: true,
+      wrench: null,
+      detail: { kit: [], people: 1 },
+    };
+    const page = {
+      now: 1,
+      here: { shelves, sheet },
+      answers: { words: 'x', shelves },
+      others: [{ ...sheet, id: 'b' }],
+    };
+    expect(again(page)).toEqual(page);
+    expect(inColumns(page).length).toBeLessThan(inColumns({ now: 1, here: { shelves, sheet } }).length + 300);
   });
   test('says once what many rows say: a hundred and fifty steps in a quarter of their letters', () => {
     const steps = Array.from({ length: 150 }, (_, i) => ({

@@ -1,26 +1,10 @@
 // What a page is drawn from goes to the browser twice: as what is read, and as what the program goes on with. A long list
 // names its fields a hundred times and says the same of most of its rows: in columns it is said once.
 
-/** A value as one text; `outOfColumns` gives it back. */
-export type InColumns<T> = string & { readonly of?: T };
+import { KINDS, otherQuotes, type Column, type InColumns, type Kind } from './column';
+import { onceEach } from './once-each';
 
 type Row = Readonly<Record<string, unknown>>;
-
-/**
- * One column: `=` all the same, `s` texts, `v` as they are, `x` numbers that JSON has no word for, `[` lists, `{` rows,
- * `:` rows by name, `m` maps, `?` of several kinds.
- */
-type Column =
-  | readonly ['=', unknown]
-  | readonly ['s' | 'v' | 'x', readonly unknown[]]
-  | readonly ['[', lengths: Column, items: Column]
-  | readonly ['{', fields: readonly string[], columns: readonly Column[]]
-  | readonly [':' | 'm', counts: Column, keys: Column, values: Column]
-  | readonly ['?', kinds: string, columns: readonly Column[]];
-
-/** What a column is of: `u` is what is not there, and has none. */
-const KINDS = ['s', 'v', 'x', 'l', 'o', 'm'] as const;
-type Kind = (typeof KINDS)[number] | 'u';
 
 function kindOf(value: unknown): Kind {
   if (value === undefined) return 'u';
@@ -68,11 +52,25 @@ function columnOfRows(rows: readonly Row[]): Column {
   ];
 }
 
+/** Texts or values that come several times one after another are said once, where that is shorter. */
+function inRuns(kind: 's' | 'v', values: readonly unknown[]): Column {
+  const said: unknown[] = [];
+  const times: number[] = [];
+  values.forEach((value, i) => {
+    if (i > 0 && value === values[i - 1]) times[times.length - 1] = (times.at(-1) ?? 0) + 1;
+    else {
+      said.push(value);
+      times.push(1);
+    }
+  });
+  return said.length * 2 <= values.length ? ['r', kind, said, times] : [kind, values];
+}
+
 function columnOfKind(kind: Kind, values: readonly unknown[]): Column {
   switch (kind) {
     case 's':
     case 'v':
-      return [kind, values];
+      return inRuns(kind, values);
     case 'x':
       return ['x', values.map(String)];
     case 'o':
@@ -126,6 +124,8 @@ function withTexts(column: Column, of: (text: unknown) => unknown): Column {
   switch (column[0]) {
     case 's':
       return ['s', column[1].map(of)];
+    case 'r':
+      return column[1] === 's' ? ['r', 's', column[2].map(of), column[3]] : column;
     case '[':
       return ['[', withTexts(column[1], of), withTexts(column[2], of)];
     case '{':
@@ -147,88 +147,9 @@ export function inColumns<T>(value: T): InColumns<T> {
   const column = columnOf([value]);
   const times = new Map<unknown, number>();
   withTexts(column, (text) => times.set(text, (times.get(text) ?? 0) + 1));
-  const shared = [...times].filter(([text, n]) => n > 1 && String(text).length >= MIN_SHARED);
-  const texts = shared.sort(([, a], [, b]) => b - a).map(([text]) => text);
+  const often = [...times].filter(([text, n]) => n > 1 && String(text).length >= MIN_SHARED);
+  const texts = often.sort(([, a], [, b]) => b - a).map(([text]) => text);
   const at = new Map(texts.map((text, i) => [text, i]));
-  return JSON.stringify([texts, withTexts(column, (text) => at.get(text) ?? text)]);
-}
-
-/** Lists of those lengths, out of all their items one after another. */
-function cutUp(lengths: readonly number[], items: (all: number) => readonly unknown[]): readonly unknown[][] {
-  const all = items(lengths.reduce((sum, length) => sum + length, 0));
-  let from = 0;
-  return lengths.map((length) => all.slice(from, (from += length)));
-}
-
-/** The values of a column of several kinds, each out of the column of its kind. */
-function ofSeveralKinds(said: string, columns: readonly Column[], texts: readonly string[]): readonly unknown[] {
-  const runs = [...said.matchAll(/(\D)(\d*)/g)].map(
-    ([, kind = 'u', times]) => [kind, times ? Number(times) : 1] as const,
-  );
-  const count = (of: string) => runs.reduce((sum, [kind, times]) => (kind === of ? sum + times : sum), 0);
-  const present = KINDS.filter((kind) => runs.some(([of]) => of === kind));
-  const left = new Map<string, { readonly values: readonly unknown[]; next: number }>(
-    present.map((kind, i) => [kind, { values: valuesOf(columns[i] ?? ['v', []], count(kind), texts), next: 0 }]),
-  );
-  const all: unknown[] = [];
-  for (const [kind, times] of runs) {
-    const own = left.get(kind);
-    for (let i = 0; i < times; i++) all.push(own ? own.values[own.next++] : undefined);
-  }
-  return all;
-}
-
-/** Rows of their fields, a column after another; what is not there is left out. */
-function rowsOf(fields: readonly string[], columns: readonly (readonly unknown[])[], count: number): readonly Row[] {
-  const rows = Array.from({ length: count }, (): Record<string, unknown> => ({}));
-  fields.forEach((field, i) => {
-    const values = columns[i] ?? [];
-    for (let row = 0; row < count; row++) {
-      const value = values[row];
-      if (value === undefined) continue;
-      // Put there as any other field, and not as what the row is made of.
-      if (field === '__proto__')
-        Object.defineProperty(rows[row], field, { value, enumerable: true, configurable: true, writable: true });
-      else (rows[row] as Record<string, unknown>)[field] = value;
-    }
-  });
-  return rows;
-}
-
-/** The `count` values of a column. */
-function valuesOf(column: Column, count: number, texts: readonly string[]): readonly unknown[] {
-  const numbers = (one: Column) => valuesOf(one, count, texts) as readonly number[];
-  const cut = (counts: readonly number[], one: Column) => cutUp(counts, (all) => valuesOf(one, all, texts));
-  switch (column[0]) {
-    case '=':
-      return new Array<unknown>(count).fill(column[1]);
-    case 's':
-      return column[1].map((text) => (typeof text === 'number' ? texts[text] : text));
-    case 'v':
-      return column[1];
-    case 'x':
-      return column[1].map(Number);
-    case '[':
-      return cut(numbers(column[1]), column[2]);
-    case '{':
-      return rowsOf(
-        column[1],
-        column[2].map((one) => valuesOf(one, count, texts)),
-        count,
-      );
-    case '?':
-      return ofSeveralKinds(column[1], column[2], texts);
-    default: {
-      const counts = numbers(column[1]);
-      const values = cut(counts, column[3]);
-      const rows = cut(counts, column[2]).map((keys, row) => keys.map((key, i) => [key, values[row]?.[i]] as const));
-      return rows.map((row) => (column[0] === 'm' ? new Map(row) : (Object.fromEntries(row) as Row)));
-    }
-  }
-}
-
-/** The value again, as plain data. */
-export function outOfColumns<T>(text: InColumns<T>): T {
-  const [texts, column] = JSON.parse(text) as [readonly string[], Column];
-  return valuesOf(column, 1, texts)[0] as T;
+  const [told, shared] = onceEach(withTexts(column, (text) => at.get(text) ?? text));
+  return otherQuotes(`[${JSON.stringify(texts)},${told},${shared}]`);
 }

@@ -1,5 +1,6 @@
 import { useMemo, type ReactNode } from 'react';
-import { outOfColumns, type InColumns } from './in-columns';
+import type { InColumns } from './column';
+import { outOfColumns } from './out-of-columns';
 
 /** A sheet that is sent what it is drawn from in columns; what else it is given comes as it is. */
 export function sentInColumns<Page extends object, Rest extends object = object>(

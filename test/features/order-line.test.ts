@@ -25,8 +25,13 @@ describe.each(START_IDS)('the drawing of a %s', (start) => {
     );
     expect(over).toEqual([]);
   });
-  test('leads down from each step to what rests on it', () => {
+  test('leads down from each step to what rests on it, with a point where it bends and nowhere else', () => {
     for (const { from, to, points } of tracks) {
+      points.slice(1, -1).forEach(([x, y], i) => {
+        const [before, after] = [points[i], points[i + 2]];
+        expect([x === before?.[0] && x === after?.[0], y === before?.[1] && y === after?.[1]]).toEqual([false, false]);
+      });
+      points.slice(1).forEach(([x, y], i) => expect(x === points[i]?.[0] || y === points[i]?.[1]).toBe(true));
       expect(places[from]?.y).toBeLessThan(places[to]?.y ?? 0);
       expect(points[0]?.[1]).toBeLessThan(points.at(-1)?.[1] ?? 0);
       expect(points.at(-1)).toEqual([(places[to]?.x ?? 0) + 16, (places[to]?.y ?? 0) + STATION.height / 2]);

@@ -18,19 +18,9 @@ interface Props {
 
 type Place = { readonly x: number; readonly y: number };
 
-type Point = readonly [x: number, y: number];
+type Point = LineLayout['tracks'][number]['points'][number];
 
-/** Without the points that lie on the way from the one before to the one after: most tracks go straight down. */
-const bendsOf = (points: readonly Point[]): readonly Point[] =>
-  points.filter(([x, y], i) => {
-    const [before, after] = [points[i - 1], points[i + 1]];
-    return !before || !after || !((x === before[0] && x === after[0]) || (y === before[1] && y === after[1]));
-  });
-
-const path = (points: readonly Point[]) =>
-  bendsOf(points)
-    .map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`)
-    .join('');
+const path = (points: readonly Point[]) => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
 
 /**
  * Of a long order, how many stations from its head, which is what its frame shows at first, and on either side of the

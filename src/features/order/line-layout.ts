@@ -41,14 +41,21 @@ function needed(steps: readonly Step[]): readonly (readonly [from: string, to: s
   );
 }
 
+/** Without the points that lie on the way from the one before to the one after: most tracks go straight down. */
+const bendsOf = (points: Track['points']): Track['points'] =>
+  points.filter(([x, y], i) => {
+    const [before, after] = [points[i - 1], points[i + 1]];
+    return !before || !after || !((x === before[0] && x === after[0]) || (y === before[1] && y === after[1]));
+  });
+
 /** From mark to mark; between them where the layout bends it, from one row's gap to the next. */
 function through(graph: Graph, from: string, to: string): Track['points'] {
   const shift = MARK_X - STATION.width / 2;
-  const { points = [] } = graph.edge(from, to) as { points?: readonly { x: number; y: number }[] };
+  const { points: laid = [] } = graph.edge(from, to) as { points?: readonly { x: number; y: number }[] };
   const [a, b] = [graph.node(from) as { x: number; y: number }, graph.node(to) as { x: number; y: number }];
-  const bends = points.slice(1, -1).filter(({ x }, i, all) => x !== all[i - 1]?.x);
+  const bends = laid.slice(1, -1).filter(({ x }, i, all) => x !== all[i - 1]?.x);
   const last = bends.at(-1) ?? a;
-  return [
+  const points = [
     [a.x, a.y],
     ...bends.flatMap(({ x, y }, i): readonly [number, number][] => [
       [bends[i - 1]?.x ?? a.x, y - STATION.height / 2],
@@ -58,6 +65,7 @@ function through(graph: Graph, from: string, to: string): Track['points'] {
     [b.x, b.y - STATION.height / 2 - 6],
     [b.x, b.y],
   ].map(([x = 0, y = 0]) => [Math.round(x + shift), Math.round(y)] as const);
+  return bendsOf(points);
 }
 
 /** Lines somebody is at work on; laying out one of 150 steps takes about 80 ms, and a tick changes none of it. */

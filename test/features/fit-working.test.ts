@@ -2,10 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { WorkingLine } from '@/core/joint';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
-import { fitState, type FitState } from '@/model/fit/fit-state';
+import { fitState, worstFirst, worstPlaceOf, type FitState } from '@/model/fit/fit-state';
 import { workingOfShims, type Told } from '@/features/fits/figure-working';
 import { workingOfPlace } from '@/features/fits/fit-working';
-import { fitsOfEngine, yardShop } from '../db/temporary-shop';
+import { fitsPage } from '@/features/fits/queries';
+import { fitsOfEngine, stateNamed, yardShop } from '../db/temporary-shop';
 
 const told: Told = {
   small: (mm) => mm.toFixed(3),
@@ -277,3 +278,27 @@ describe('every fit of the yard', () => {
     },
   );
 });
+
+test.each(['demo-norrhem', 'demo-fourteen', 'demo-maestrale'])(
+  'the list of fits of %s has the readings of its worst places alone, and works them out as the fit itself does',
+  (engineId) => {
+    const shop = yardShop();
+    const state = stateNamed(shop, engineId);
+    const { fits } = fitsPage(state);
+    expect(fits.length).toBeGreaterThan(0);
+    worstFirst(state.fits).forEach((whole, i) => {
+      const one = fits[i] as FitState;
+      const [worst, own] = [worstPlaceOf(one), worstPlaceOf(whole)];
+      if (!worst || !own) throw new Error(`${whole.fit.name} has no place`);
+      expect(workingOfPlace(one, worst, told)).toEqual(workingOfPlace(whole, own, told));
+      expect(own.state).toBe(whole.state);
+      const read = (judged: FitState) => judged.places.map(({ current }) => current.size);
+      expect(read(one)).toEqual(whole.places.map((place) => (place === own ? place.current.size : 0)));
+      expect({ ...one, places: one.places.map(({ result }) => result) }).toEqual({
+        ...whole,
+        places: whole.places.map(({ result }) => result),
+      });
+    });
+    shop.close();
+  },
+);

@@ -5,7 +5,7 @@ import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { canTellInside, cellGroups, type Answers, type ConditionId } from '@/core/fits';
-import { fitState, isHolding, kindOf, planOfFit, type FitState } from '@/model/fit/fit-state';
+import { fitState, isHolding, kindOf, planOfFit, worstPlaceOf, type FitState } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
@@ -147,7 +147,7 @@ export const FitScreen = sentInColumns<FitPage, Beside>(function Fit({
   const line = useWantedLine(judged);
   useRefreshAfter(waiting.length, address);
   useSingleKeys({ n: entry.goOn });
-  const worst = judged.places.find(({ state }) => state === judged.state) ?? judged.places[0];
+  const worst = worstPlaceOf(judged);
   useDefaultWorking(useMemo(() => worst && workingOfPlace(judged, worst, told), [judged, worst, told]));
   const answer = (answers: Answers) => {
     setSession((before) => ({ ...before, answers }));

@@ -3,9 +3,10 @@
 import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, type ReactNode } from 'react';
-import { isHolding, isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { isHolding, isProven, worstPlaceOf, type FitState, type FitPlace } from '@/model/fit/fit-state';
 import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
+import { useRest } from '@/interface/parts/use-rest';
 import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import key from '@/interface/parts/button.module.css';
@@ -18,9 +19,8 @@ import type { FitsPage } from './queries';
 import styles from './fits-screen.module.css';
 
 const MAX_BANDS = 5;
-
-const worstOf = ({ places, state }: FitState): FitPlace | undefined =>
-  places.find((place) => place.state === state) ?? places[0];
+/** So many bands, from the head of the list, come with the page: what a screen shows at first. */
+const IN_SIGHT = 16;
 
 /** Places that are drawn: all of a short fit, else the worst of it. */
 function drawnOf({ places }: FitState): readonly FitPlace[] {
@@ -29,18 +29,31 @@ function drawnOf({ places }: FitState): readonly FitPlace[] {
   return [...read].sort((a, b) => Number(isProven(a.state)) - Number(isProven(b.state))).slice(0, MAX_BANDS);
 }
 
+/** How many fits, from the head of the list, stand within the first screen or begin there. */
+function inSightOf(fits: readonly FitState[]): number {
+  let bands = 0;
+  const beyond = fits.findIndex((judged) => {
+    const isBeyond = bands >= IN_SIGHT;
+    bands += drawnOf(judged).length;
+    return isBeyond;
+  });
+  return beyond < 0 ? fits.length : beyond;
+}
+
 function FitLine({
   judged,
   engineId,
   joints,
+  bare,
 }: {
   readonly judged: FitState;
   readonly engineId: string;
   readonly joints: FitsPage['joints'];
+  readonly bare: boolean;
 }) {
   const told = useLengths(judged.kind.isSize);
   const { fit, places } = judged;
-  const worst = worstOf(judged);
+  const worst = worstPlaceOf(judged);
   const working = worst && workingOfPlace(judged, worst, told);
   const show = useShowWorking(working ? [working] : []);
   const { sign, words, kind } = STATE_WORDS[judged.state];
@@ -69,6 +82,7 @@ function FitLine({
                 kind={STATE_WORDS[place.state].kind}
                 label={`${fit.name} ${place.name}`}
                 whole={judged.kind.isSize}
+                bare={bare}
               />
               <span className={styles.figure}>{cameTo(told, figure)}</span>
             </div>
@@ -103,8 +117,10 @@ export const FitsScreen = sentInColumns<FitsPage, { readonly children: ReactNode
   children,
 }) {
   const router = useRouter();
+  const all = useRest();
+  const inSight = useMemo(() => inSightOf(fits), [fits]);
   const first = fits[0];
-  const worst = first && worstOf(first);
+  const worst = first && worstPlaceOf(first);
   const told = useLengths(first?.kind.isSize);
   useDefaultWorking(useMemo(() => first && worst && workingOfPlace(first, worst, told), [first, worst, told]));
   const to = (path: string) => `/engines/${engine.id}/fits/${path}`;
@@ -134,8 +150,14 @@ export const FitsScreen = sentInColumns<FitsPage, { readonly children: ReactNode
       )}
       {fits.length > 0 && (
         <ul>
-          {fits.map((judged) => (
-            <FitLine key={judged.fit.id} judged={judged} engineId={engine.id} joints={joints} />
+          {fits.map((judged, i) => (
+            <FitLine
+              key={judged.fit.id}
+              judged={judged}
+              engineId={engine.id}
+              joints={joints}
+              bare={!all && i >= inSight}
+            />
           ))}
         </ul>
       )}

@@ -7,7 +7,7 @@ import { pagesOf } from '@/model/fit/fit-page';
 import type { Joint } from '@/model/joint/joint';
 import type { Engine } from '@/model/engine/engine';
 import type { Fit, FitLine, Shim } from '@/model/fit/fit';
-import { worstFirst, type FitContext, type FitState } from '@/model/fit/fit-state';
+import { worstFirst, worstPlaceOf, type FitContext, type FitPlace, type FitState } from '@/model/fit/fit-state';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 
@@ -66,15 +66,28 @@ export function fitPage(shop: Shop, rows: EngineRows, fitId: string): FitPage | 
   };
 }
 
+const NOT_LISTED: FitPlace['current'] = new Map();
+
 export interface FitsPage {
   readonly engine: Engine;
   readonly fits: readonly FitState[];
   readonly joints: readonly NamedJoint[];
 }
 
-/** Every fit of an engine, worst first. */
+/** As the list draws it: single readings stand in the working alone, and that is of its worst place. */
+function listed(judged: FitState): FitState {
+  const worst = worstPlaceOf(judged);
+  const places = judged.places.map((place) => ({
+    ...place,
+    current: place === worst ? place.current : NOT_LISTED,
+    beneath: [],
+  }));
+  return { ...judged, places };
+}
+
+/** Every fit of an engine, worst first; of the readings those of the worst place of each. */
 export const fitsPage = ({ engine, fits, joints }: EngineState): FitsPage => ({
   engine,
-  fits: worstFirst(fits),
+  fits: worstFirst(fits).map(listed),
   joints: named(joints.map(({ joint }) => joint)),
 });

@@ -276,6 +276,10 @@ function fitPlace(fit: Fit, kind: FitKind, all: readonly FitLine[], place: numbe
   };
 }
 
+/** The place by which a fit stands as it does; none where it has no place. */
+export const worstPlaceOf = ({ places, state }: FitState): FitPlace | undefined =>
+  places.find((place) => place.state === state) ?? places[0];
+
 const rank = (state: PlaceState) => PLACE_STATES.indexOf(state);
 
 /** Where a fit stands, place by place, from its lines. Plain rows in; nothing here touches a file. */

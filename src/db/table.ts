@@ -76,9 +76,16 @@ export function table<Entity extends object>(name: string, columns: Columns<Enti
           return [field, codec ? codec.write(value) : value];
         }),
       ),
-    fromRow: (row: Row): Entity =>
-      Object.fromEntries(
-        fields.map(({ field, column, codec }) => [field, codec ? codec.read(row[column]) : row[column]]),
-      ) as Entity,
+    fromRow: (row: Row): Entity => {
+      // Field after field: a list of pairs made for each row takes four times as long, and an engine has hundreds.
+      const entity: Record<string, unknown> = {};
+      for (const { field, column, codec } of fields) entity[field] = codec ? codec.read(row[column]) : row[column];
+      return entity as Entity;
+    },
   };
 }
+
+/** The cells of a row in the order of its fields: so a query gives many rows as one text, which is read much sooner. */
+export type Cells<Of, Fields extends readonly (keyof Of)[]> = {
+  readonly [I in keyof Fields]: Of[Fields[I] & keyof Of];
+};

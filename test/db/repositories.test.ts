@@ -223,3 +223,46 @@ describe('the lines of an engine, read all at once', () => {
   test('of an engine without a line there are none', () =>
     expect(own.tightenings.eventsOfEngine('no-such-engine').size).toBe(0));
 });
+
+describe('the lines of fits, read all at once', () => {
+  const own = yardShop();
+  const fit = 'demo-n-fit-mains';
+  const insert = own.db.prepare(
+    `INSERT INTO fit_line (id, fit_id, kind, place, part, station, angle, value_mm, typed, body, strikes_id, at, recorded_at, who)
+     VALUES (@id, @fit, @kind, @place, @part, @station, @angle, @value, @typed, @body, @strikes, @at, @at, @who)`,
+  );
+  const nothing = { part: null, station: null, angle: null, value: null, typed: null, strikes: null, who: '', fit };
+  const awkward = 'a “quote", a \\ and\na line, é, 🔧, \u2028';
+  const body = JSON.stringify({ unit: 'mm', instrument: awkward, answers: { 'sized here': 'yes' } });
+  const cell = { kind: 'reading', place: 2, part: 'bore', station: 1, angle: 0 };
+  test.each([
+    ['a reading', { ...cell, value: 0.1 + 0.2, typed: '0.3' }],
+    ['one of a size that has no end, by somebody', { ...cell, value: 1 / 3, typed: awkward, who: 'é' }],
+    ['one of nothing', { ...cell, value: 0, typed: '' }],
+    ['a remedy of no place', { kind: 'remedy', place: null }],
+    ['one struck', { kind: 'strike', place: 2, strikes: 'a reading' }],
+    ['one struck by somebody, long before', { kind: 'strike', place: 0, strikes: 'a reading', who: 'IH', at: '2001-01-01' }],
+  ])('%s comes as it was written, by its fit and by its engine', (id, of) => {
+    const row = { ...nothing, at: YARD_NOW, body, id, ...of };
+    insert.run(row);
+    const byFit = own.fits.lines(fit);
+    const { value, typed, part, station, angle, strikes, who } = row;
+    const said = {
+      ...{ id, kind: row.kind, place: row.place, at: row.at, recordedAt: row.at, ...(who && { who }) },
+      body: JSON.parse(body) as unknown,
+      ...(row.kind === 'strike' && { strikes }),
+      ...(row.kind === 'reading' && { part, station, angle, value_mm: value, typed }),
+    };
+    // To the last bit, and in the order in which files are compared letter by letter.
+    expect(JSON.stringify(byFit.at(-1))).toBe(JSON.stringify(said));
+    const all = own.fits.linesOfEngine('demo-norrhem');
+    expect(JSON.stringify(all.get(fit))).toBe(JSON.stringify(byFit));
+    // In the order in which they were written, whatever their hours say, of every fit.
+    for (const [fitId, lines] of all) {
+      const written = own.db.prepare<[string], string>('SELECT id FROM fit_line WHERE fit_id = ? ORDER BY seq').pluck();
+      expect(lines.map((line) => line.id)).toEqual(written.all(fitId));
+    }
+  });
+  test('of an engine without a line there are none', () =>
+    expect(own.fits.linesOfEngine('no-such-engine').size).toBe(0));
+});

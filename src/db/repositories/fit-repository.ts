@@ -9,7 +9,7 @@ import {
   type ReadingLine,
 } from '@/model/fit/fit';
 import { notAside } from './aside-repository';
-import { json, table, type Row } from '../table';
+import { json, table, type Cells, type Row } from '../table';
 
 const FIT = table<Omit<Fit, 'holds'>>('fit', {
   id: 'id',
@@ -34,6 +34,7 @@ const toFit = (row: Row): Fit => ({ ...FIT.fromRow(row), holds: JSON.parse(row.h
 const ofFit = ({ holds: _, ...fit }: Fit) => FIT.toRow(fit);
 
 interface LineRow {
+  readonly seq: number;
   readonly id: string;
   readonly fit_id: string;
   readonly kind: FitLineKind;
@@ -60,21 +61,70 @@ function bodies(): (text: string) => object {
   };
 }
 
-function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {
-  const shared = {
-    id: row.id,
-    kind: row.kind,
-    place: row.place,
-    at: row.at,
-    recordedAt: row.recorded_at,
-    ...(row.who !== '' && { who: row.who }),
-    body: bodyOf(row.body),
+const LINE_FIELDS = [
+  'seq',
+  'id',
+  'fit_id',
+  'kind',
+  'place',
+  'part',
+  'station',
+  'angle',
+  'value_mm',
+  'typed',
+  'body',
+  'strikes_id',
+  'at',
+  'recorded_at',
+  'who',
+] as const satisfies readonly (keyof LineRow)[];
+const LINE_COLUMNS = LINE_FIELDS.map((column) => `fit_line.${column}`).join(', ');
+
+type LineCells = Cells<LineRow, typeof LINE_FIELDS>;
+
+/** A row out of its cells, which lie as its fields do. */
+function toRow(cells: LineCells): LineRow {
+  const [seq, id, fit_id, kind, place, part, station, angle, value_mm, typed, body, strikes_id, at, recorded_at, who] =
+    cells;
+  return {
+    seq,
+    id,
+    fit_id,
+    kind,
+    place,
+    part,
+    station,
+    angle,
+    value_mm,
+    typed,
+    body,
+    strikes_id,
+    at,
+    recorded_at,
+    who,
   };
-  if (row.kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
-  if (row.kind !== 'reading') return shared as FitLine;
-  const { part, station, angle, value_mm, typed } = row;
-  return { ...shared, part, station, angle, value_mm, typed } as ReadingLine;
 }
+
+/** A line as it is in its row, a field after another: an engine has hundreds. */
+function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {
+  const { id, kind, place, at, recorded_at: recordedAt, who } = row;
+  const body = bodyOf(row.body);
+  const shared =
+    who === '' ? { id, kind, place, at, recordedAt, body } : { id, kind, place, at, recordedAt, who, body };
+  if (kind === 'strike') return { ...shared, kind: 'strike', strikes: row.strikes_id as string };
+  if (kind !== 'reading') return shared as FitLine;
+  const reading = shared as { -readonly [Field in keyof ReadingLine]?: unknown };
+  reading.part = row.part;
+  reading.station = row.station;
+  reading.angle = row.angle;
+  reading.value_mm = row.value_mm;
+  reading.typed = row.typed;
+  return reading as ReadingLine;
+}
+
+/** Rows out of the text that they came in, in the order in which they were written. */
+const rowsIn = (text: string | undefined): readonly LineRow[] =>
+  (JSON.parse(text ?? '[]') as readonly LineCells[]).map(toRow).sort((a, b) => a.seq - b.seq);
 
 function byFit(rows: readonly LineRow[]): ReadonlyMap<string, readonly FitLine[]> {
   const lines = new Map<string, FitLine[]>();
@@ -102,9 +152,12 @@ const INSERT_LINE = `INSERT INTO fit_line
 
 const createLines = (db: Database) => {
   const ofFitId = db.prepare<[string], LineRow>('SELECT * FROM fit_line WHERE fit_id = ? ORDER BY seq');
-  const ofEngine = db.prepare<[string], LineRow>(
-    'SELECT fit_line.* FROM fit JOIN fit_line ON fit_line.fit_id = fit.id WHERE fit.engine_id = ? ORDER BY seq',
-  );
+  const ofEngine = db
+    .prepare<[string], string>(
+      `SELECT json_group_array(json_array(${LINE_COLUMNS})) FROM fit JOIN fit_line ON fit_line.fit_id = fit.id
+       WHERE fit.engine_id = ?`,
+    )
+    .pluck();
   const insert = db.prepare(INSERT_LINE);
   const byId = db.prepare<[string], LineRow>('SELECT * FROM fit_line WHERE id = ?');
   return {
@@ -118,7 +171,7 @@ const createLines = (db: Database) => {
       return ofFitId.all(fitId).map((row) => toLine(row, bodyOf));
     },
     /** Every line of every fit of an engine, by fit, read at once. */
-    linesOfEngine: (engineId: string): ReadonlyMap<string, readonly FitLine[]> => byFit(ofEngine.all(engineId)),
+    linesOfEngine: (engineId: string): ReadonlyMap<string, readonly FitLine[]> => byFit(rowsIn(ofEngine.get(engineId))),
     /** Adds a line; the same line sent twice is one. */
     record: (fitId: string, line: FitLine, recordedAt: string): boolean =>
       insert.run({

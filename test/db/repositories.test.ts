@@ -241,7 +241,10 @@ describe('the lines of fits, read all at once', () => {
     ['one of nothing', { ...cell, value: 0, typed: '' }],
     ['a remedy of no place', { kind: 'remedy', place: null }],
     ['one struck', { kind: 'strike', place: 2, strikes: 'a reading' }],
-    ['one struck by somebody, long before', { kind: 'strike', place: 0, strikes: 'a reading', who: 'IH', at: '2001-01-01' }],
+    [
+      'one struck by somebody, long before',
+      { kind: 'strike', place: 0, strikes: 'a reading', who: 'IH', at: '2001-01-01' },
+    ],
   ])('%s comes as it was written, by its fit and by its engine', (id, of) => {
     const row = { ...nothing, at: YARD_NOW, body, id, ...of };
     insert.run(row);

@@ -28,5 +28,7 @@ export type Kind = (typeof KINDS)[number] | 'u';
  * and there are thousands.
  */
 export const otherQuotes = (text: string): string =>
-  // What stands for them in between is in no JSON: it would be told by its number.
-  text.replaceAll('"', '\u0001').replaceAll("'", '"').replaceAll('\u0001', "'");
+  text
+    .split('"')
+    .map((part) => part.replaceAll("'", '"'))
+    .join("'");

@@ -35,50 +35,63 @@ function textOf(column: Column, fields: string, parts: readonly string[]): strin
   }
 }
 
-const fieldsOf = (column: Column): string => (column[0] === '{' ? JSON.stringify(column[1]) : '');
+/** A column with its text, and those of what it is made of: each is told once. */
+interface Told {
+  readonly column: Column;
+  readonly text: string;
+  readonly fields: string;
+  readonly parts: readonly Told[];
+}
 
-/** A column as JSON, what it says in several places once and by its number there; and the list of those. */
-export function onceEach(column: Column): readonly [column: string, shared: string] {
-  const whole = new Map<Column, string>();
-  const said = (one: Column): string => {
-    const known = whole.get(one);
-    if (known !== undefined) return known;
-    const text = textOf(one, fieldsOf(one), partsOf(one).map(said));
-    whole.set(one, text);
-    return text;
-  };
+function toldOf(column: Column): Told {
+  const parts = partsOf(column).map(toldOf);
+  const fields = column[0] === '{' ? JSON.stringify(column[1]) : '';
+  const texts = parts.map(({ text }) => text);
+  return { column, text: textOf(column, fields, texts), fields, parts };
+}
+
+/** How often each text is said, where what is said again is not looked into again. */
+function timesSaid(whole: Told): ReadonlyMap<string, number> {
   const times = new Map<string, number>();
   const isNew = (text: string): boolean => {
+    if (text.length < MIN_LETTERS) return true;
     const before = times.get(text) ?? 0;
     times.set(text, before + 1);
     return before === 0;
   };
-  const count = (one: Column): void => {
-    if (!isNew(said(one))) return;
-    if (one[0] === '{') isNew(fieldsOf(one));
-    partsOf(one).forEach(count);
+  const count = ({ text, fields, parts }: Told): void => {
+    if (!isNew(text)) return;
+    if (fields) isNew(fields);
+    for (const part of parts) count(part);
   };
-  count(column);
+  count(whole);
+  return times;
+}
+
+/** A column as JSON, what it says in several places once and by its number there; and the list of those. */
+export function onceEach(column: Column): readonly [column: string, shared: string] {
+  const whole = toldOf(column);
+  const times = timesSaid(whole);
   const numbers = new Map<string, number>();
   const shared: string[] = [];
-  /** By its number, where it is said in several places. */
-  const once = (text: string, told: () => string, named: (number: number) => string): string => {
-    if (text.length < MIN_LETTERS || (times.get(text) ?? 0) < 2) return told();
-    let number = numbers.get(text);
-    if (number === undefined) {
-      number = shared.push('') - 1;
-      numbers.set(text, number);
-      shared[number] = told();
-    }
-    return named(number);
+  /** The number of what is said in several places; undefined of what is not. */
+  const numberOf = (text: string, body: () => string): number | undefined => {
+    if (text.length < MIN_LETTERS || (times.get(text) ?? 0) < 2) return undefined;
+    const known = numbers.get(text);
+    if (known !== undefined) return known;
+    const number = shared.push('') - 1;
+    numbers.set(text, number);
+    shared[number] = body();
+    return number;
   };
-  const fields = (text: string): string => once(text, () => text, String);
-  const told = (one: Column): string =>
-    once(
-      said(one),
-      () => textOf(one, fields(fieldsOf(one)), partsOf(one).map(told)),
-      (number) => `["@",${number}]`,
-    );
-  const text = told(column);
+  const once = ({ column: own, text, fields, parts }: Told): string => {
+    const body = () => {
+      if (parts.length === 0 && !fields) return text;
+      return textOf(own, String(numberOf(fields, () => fields) ?? fields), parts.map(once));
+    };
+    const number = numberOf(text, body);
+    return number === undefined ? body() : `["@",${number}]`;
+  };
+  const text = once(whole);
   return [text, `[${shared.join()}]`];
 }

@@ -50,6 +50,15 @@ function rowsOf(fields: readonly string[], columns: readonly (readonly unknown[]
   return rows;
 }
 
+/** Values each so many times, one after another. */
+function ofRuns(values: readonly unknown[], times: readonly number[]): readonly unknown[] {
+  const all: unknown[] = [];
+  values.forEach((value, i) => {
+    for (let left = times[i] as number; left > 0; left--) all.push(value);
+  });
+  return all;
+}
+
 /** The `count` values of a column. */
 function valuesOf(column: Column, count: number, said: Said): readonly unknown[] {
   const numbers = (one: Column) => valuesOf(one, count, said) as readonly number[];
@@ -62,10 +71,8 @@ function valuesOf(column: Column, count: number, said: Said): readonly unknown[]
       return column[1].map(text);
     case 'v':
       return column[1];
-    case 'r': {
-      const values = column[1] === 's' ? column[2].map(text) : column[2];
-      return column[3].flatMap((times, i) => new Array<unknown>(times).fill(values[i]));
-    }
+    case 'r':
+      return ofRuns(column[1] === 's' ? column[2].map(text) : column[2], column[3]);
     case '@':
       return valuesOf(said.shared[column[1]] as Column, count, said);
     case 'x':

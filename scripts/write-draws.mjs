@@ -6,8 +6,8 @@ import { main } from 'assemblyscript/asc';
 
 const source = readFileSync('src/core/statistics/draws.as', 'utf8');
 const options = ['-O3', '--runtime', 'stub', '--noAssert', '--enable', 'simd'];
-/** Two pages: a hundred kilobytes of columns, and nothing else. */
-const memory = ['--initialMemory', '2', '--maximumMemory', '2'];
+/** Two pages: a hundred kilobytes of columns, and whatever the language itself might keep behind them. */
+const memory = ['--initialMemory', '2', '--maximumMemory', '2', '--memoryBase', String(13 * 8192)];
 let code;
 const { error, stderr } = await main(['draws.ts', '--outFile', 'draws.wasm', ...options, ...memory], {
   readFile: (name) => (name === 'draws.ts' ? source : null),

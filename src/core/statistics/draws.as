@@ -79,7 +79,7 @@ function naturalLog(x: f64): f64 {
     (6.66666666666673513e-1 +
       w * (2.857142874366239149e-1 + w * (1.818357216161805012e-1 + w * 1.479819860511658591e-1)));
   const rest = odd + even;
-    if (part < NEAR_ROOT || part >= PAST_ROOT) return k * LN2_HIGH - (s * (f - rest) - k * LN2_LOW - f);
+  if (part < NEAR_ROOT || part >= PAST_ROOT) return k * LN2_HIGH - (s * (f - rest) - k * LN2_LOW - f);
   const half = 0.5 * f * f;
   return k * LN2_HIGH - (half - (s * (half + rest) + k * LN2_LOW) - f);
 }

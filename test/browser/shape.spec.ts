@@ -286,6 +286,14 @@ test('a figure that is taken back is gone from its cell, and what is typed stays
   const [own, line] = [await cell.boundingBox(), await page.getByRole('status').filter({ has: undo }).boundingBox()];
   expect(own?.y).toBeGreaterThan(500);
   expect((own?.y ?? 0) + (own?.height ?? 0)).toBeLessThanOrEqual(line?.y ?? 0);
+  // What is pressed there is not moved: the next press may be of the same place.
+  const moved = await fold(page, 'The fastener').evaluate((pressed: HTMLElement) => {
+    window.scrollBy(0, pressed.getBoundingClientRect().bottom - window.innerHeight);
+    const before = pressed.getBoundingClientRect().y;
+    pressed.focus({ preventScroll: true });
+    return [document.activeElement === pressed, pressed.getBoundingClientRect().y - before];
+  });
+  expect(moved).toEqual([true, 0]);
   expect(faults).toEqual([]);
 });
 

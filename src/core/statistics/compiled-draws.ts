@@ -17,14 +17,16 @@ const bytesOf = (text: string) => Uint8Array.from(atob(text), (letter) => letter
 /** Compiled at its first use, once; null where there is no WebAssembly, or it may not be compiled, or has no SIMD. */
 let kept: WebAssembly.Module | null | undefined;
 
-function compiled(): WebAssembly.Module | null {
-  if (kept !== undefined) return kept;
+/** A program with columns of its own, as several runs may be under way; null where it is not to be had. */
+function begun(): Exports | null {
+  if (kept === null) return null;
   try {
-    kept = new WebAssembly.Module(bytesOf(DRAWS));
+    kept ??= new WebAssembly.Module(bytesOf(DRAWS));
+    return new WebAssembly.Instance(kept).exports as unknown as Exports;
   } catch {
     kept = null;
+    return null;
   }
-  return kept;
 }
 
 /** Each name as it stands in `draws.as`. */
@@ -45,10 +47,10 @@ function valuesOf(draws: Draws): Readonly<Record<string, number>> {
  * @throws DomainError bad-field where the seed is no whole number of at least 0
  */
 export function compiledDraws(draws: Draws): Draw | null {
-  const module = compiled();
-  if (!module) return null;
-  const exports = new WebAssembly.Instance(module).exports as unknown as Exports;
-  for (const [name, value] of Object.entries(valuesOf(draws))) (exports[name] as Cell).value = value;
+  const values = Object.entries(valuesOf(draws));
+  const exports = begun();
+  if (!exports) return null;
+  for (const [name, value] of values) (exports[name] as Cell).value = value;
   const batch = new Float64Array(exports.memory.buffer, exports.forcesAt.value);
   return (forces, from, count, before) => {
     const sum = exports.draw(count, before);

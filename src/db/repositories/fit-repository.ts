@@ -83,27 +83,23 @@ const LINE_COLUMNS = LINE_FIELDS.map((column) => `fit_line.${column}`).join(', '
 type LineCells = Cells<LineRow, typeof LINE_FIELDS>;
 
 /** A row out of its cells, which lie as its fields do. */
-function toRow(cells: LineCells): LineRow {
-  const [seq, id, fit_id, kind, place, part, station, angle, value_mm, typed, body, strikes_id, at, recorded_at, who] =
-    cells;
-  return {
-    seq,
-    id,
-    fit_id,
-    kind,
-    place,
-    part,
-    station,
-    angle,
-    value_mm,
-    typed,
-    body,
-    strikes_id,
-    at,
-    recorded_at,
-    who,
-  };
-}
+const toRow = (cells: LineCells): LineRow => ({
+  seq: cells[0],
+  id: cells[1],
+  fit_id: cells[2],
+  kind: cells[3],
+  place: cells[4],
+  part: cells[5],
+  station: cells[6],
+  angle: cells[7],
+  value_mm: cells[8],
+  typed: cells[9],
+  body: cells[10],
+  strikes_id: cells[11],
+  at: cells[12],
+  recorded_at: cells[13],
+  who: cells[14],
+});
 
 /** A line as it is in its row, a field after another: an engine has hundreds. */
 function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {

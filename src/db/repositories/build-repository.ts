@@ -53,11 +53,9 @@ interface LineRow {
   readonly who: string;
 }
 
-type LineSoFar = Record<string, unknown>;
-
 /** A line as it is in its row, a field after another: an engine has hundreds. */
 function toLine(row: LineRow): BuildLine {
-  const line: LineSoFar = { id: row.id, kind: row.kind, at: row.at, recordedAt: row.recorded_at };
+  const line: Record<string, unknown> = { id: row.id, kind: row.kind, at: row.at, recordedAt: row.recorded_at };
   if (row.who !== '') line.who = row.who;
   if (row.step_id !== null) line.stepId = row.step_id;
   if (row.part_id !== null) line.partId = row.part_id;

@@ -32,12 +32,11 @@ function drawnOf({ places }: FitState): readonly FitPlace[] {
 /** How many fits, from the head of the list, stand within the first screen or begin there. */
 function inSightOf(fits: readonly FitState[]): number {
   let bands = 0;
-  const beyond = fits.findIndex((judged) => {
-    const isBeyond = bands >= IN_SIGHT;
+  for (const [i, judged] of fits.entries()) {
+    if (bands >= IN_SIGHT) return i;
     bands += drawnOf(judged).length;
-    return isBeyond;
-  });
-  return beyond < 0 ? fits.length : beyond;
+  }
+  return fits.length;
 }
 
 function FitLine({

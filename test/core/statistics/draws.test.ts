@@ -138,8 +138,8 @@ describe('where WebAssembly is not to be had', () => {
     ...{ wrenchAccuracy_pct: 4, graduation_Nm: 0.5, samples: 50_001, seed: 1936 },
   };
 
-  test('the answer is the same', async () => {
-    const asked = jest.spyOn(WebAssembly, 'Module').mockImplementation(() => {
+  test.each(['Module', 'Instance'] as const)('for want of its %s, the answer is the same', async (part) => {
+    const asked = jest.spyOn(WebAssembly, part).mockImplementation(() => {
       throw new Error('not here');
     });
     let without: unknown;

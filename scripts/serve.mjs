@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createServer } from 'node:net';
 import { buildIfStale } from './build-if-stale.mjs';
+import { compiled } from './compiled.mjs';
 
 const demonstration = process.argv.includes('--demonstration');
 const port = Number(process.env.PORT ?? 4620);
@@ -29,7 +30,10 @@ if (free !== true) {
   process.exit(1);
 }
 
+// Building needs one core more than the other.
+const compiling = compiled();
 buildIfStale();
+if (!(await compiling)) process.exit(1);
 
 const env = {
   ...process.env,

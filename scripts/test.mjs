@@ -1,7 +1,8 @@
-// Everything that is checked, in order: lint, types, core, build, server, browser. Stops at the first that fails.
+// Everything that is checked, in order: lint, types, build, core, server, browser. Stops at the first that fails.
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { chromium } from './chromium.mjs';
+import { chromiumBeside } from './chromium.mjs';
+import { compiled } from './compiled.mjs';
 
 const bin = (name) => `node_modules/.bin/${name}`;
 const results = 'test-results';
@@ -17,6 +18,12 @@ function close(status) {
   console.log(`\n${((Date.now() - started) / 1000).toFixed(0)} s`);
   console.log(`${passed} passed, ${failed} failed`);
   process.exit(status);
+}
+
+/** Ends where something is not there that all of it stands on. */
+function without() {
+  failed += 1;
+  close(1);
 }
 
 const environment = (more = {}) => ({ ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...more });
@@ -87,8 +94,10 @@ const jest = (project) => [
   `${results}/${project}.json`,
 ];
 
-const browser = chromium();
-if (!browser) close(1);
+// What is missing comes while that is looked at which needs neither: compiling takes one core, and building nothing of it.
+const browser = chromiumBeside();
+if (!browser) without();
+const compiling = compiled();
 
 await step('types of the routes', bin('next'), ['typegen']);
 // What it makes for each file is many times the room that young things have by default, and was swept up as often.
@@ -105,10 +114,13 @@ await ended(beside('unused code', bin('knip'), []));
 await ended(
   beside('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']),
 );
+await step('build', bin('next'), ['build']);
+if (!(await compiling)) without();
 await step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
 await ended(lint);
-await step('build', bin('next'), ['build']);
 await step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });
 rmSync('browser-results.json', { force: true });
-await step('browser', bin('playwright'), ['test'], { env: { CHROMIUM: browser }, count: playwrightCount });
+const found = await browser;
+if (!found) without();
+await step('browser', bin('playwright'), ['test'], { env: { CHROMIUM: found }, count: playwrightCount });
 close(0);

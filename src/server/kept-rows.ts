@@ -37,7 +37,7 @@ export function keptRows(shop: Shop, { engine, stamp }: EngineAtStamp): EngineRo
   if (shop.db.inTransaction) return engineRows(shop, engine);
   const kept = keptOf(shop);
   const known = kept.get(engine.id);
-  const rows = known?.stamp === stamp ? known.rows : engineRows(shop, engine);
+  const rows = known?.stamp === stamp ? known.rows : engineRows(shop, engine, known?.rows);
   keep(kept, engine.id, { stamp, rows });
   return rows;
 }

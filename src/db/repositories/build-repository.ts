@@ -81,13 +81,19 @@ interface BuildRow {
   readonly body: string;
 }
 
+/** Makes something of the text of a row, or hands out what was made of the same text before. */
+export type OfText = <Made>(text: string, make: (row: Row) => Made) => Made;
+
+const afresh: OfText = (text, make) => make(JSON.parse(text) as Row);
+
 /** The order of a build out of rows of `BUILD_ROWS`, whatever else stands among them. */
-export function toBuildRows(rows: readonly BuildRow[]): BuildRows {
-  const of = (what: string) => rows.filter((row) => row.what === what).map(({ body }) => JSON.parse(body) as Row);
+export function toBuildRows(rows: readonly BuildRow[], ofText = afresh): BuildRows {
+  const of = <Made>(what: string, make: (row: Row) => Made) =>
+    rows.filter((row) => row.what === what).map(({ body }) => ofText(body, make));
   return {
-    steps: of('step').map(STEP.fromRow),
-    parts: of('part').map(PART.fromRow),
-    buildLines: of('line').map((row) => toLine(row as unknown as LineRow)),
+    steps: of('step', STEP.fromRow),
+    parts: of('part', PART.fromRow),
+    buildLines: of('line', (row) => toLine(row as unknown as LineRow)),
   };
 }
 

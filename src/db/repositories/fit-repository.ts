@@ -8,6 +8,7 @@ import {
   type FitLineKind,
   type ReadingLine,
 } from '@/model/fit/fit';
+import { linesReadOn, type LinesBy } from '../lines-read-on';
 import { notAside } from './aside-repository';
 import { json, table, type Cells, type Row } from '../table';
 
@@ -118,20 +119,14 @@ function toLine(row: LineRow, bodyOf: (text: string) => object): FitLine {
   return reading as ReadingLine;
 }
 
+function toLines(rows: readonly LineRow[]): readonly FitLine[] {
+  const bodyOf = bodies();
+  return rows.map((row) => toLine(row, bodyOf));
+}
+
 /** Rows out of the text that they came in, in the order in which they were written. */
 const rowsIn = (text: string | undefined): readonly LineRow[] =>
   (JSON.parse(text ?? '[]') as readonly LineCells[]).map(toRow).sort((a, b) => a.seq - b.seq);
-
-function byFit(rows: readonly LineRow[]): ReadonlyMap<string, readonly FitLine[]> {
-  const lines = new Map<string, FitLine[]>();
-  const bodyOf = bodies();
-  for (const row of rows) {
-    const own = lines.get(row.fit_id);
-    if (own) own.push(toLine(row, bodyOf));
-    else lines.set(row.fit_id, [toLine(row, bodyOf)]);
-  }
-  return lines;
-}
 
 const NO_CELL = { part: null, station: null, angle: null, value_mm: null, typed: null };
 
@@ -148,12 +143,19 @@ const INSERT_LINE = `INSERT INTO fit_line
 
 const createLines = (db: Database) => {
   const ofFitId = db.prepare<[string], LineRow>('SELECT * FROM fit_line WHERE fit_id = ? ORDER BY seq');
-  const ofEngine = db
-    .prepare<[string], string>(
-      `SELECT json_group_array(json_array(${LINE_COLUMNS})) FROM fit JOIN fit_line ON fit_line.fit_id = fit.id
-       WHERE fit.engine_id = ?`,
-    )
-    .pluck();
+  const above = db.prepare<{ engineId: string; seq: number }, { readonly older: number; readonly newer: string }>(
+    `SELECT count(*) FILTER (WHERE seq <= @seq) AS older,
+       json_group_array(json_array(${LINE_COLUMNS})) FILTER (WHERE seq > @seq) AS newer
+     FROM fit JOIN fit_line ON fit_line.fit_id = fit.id WHERE fit.engine_id = @engineId`,
+  );
+  const linesOfEngine = linesReadOn(
+    (engineId, seq) => {
+      const found = above.get({ engineId, seq });
+      return { older: found?.older ?? 0, newer: rowsIn(found?.newer) };
+    },
+    (row: LineRow) => row.fit_id,
+    toLines,
+  );
   const insert = db.prepare(INSERT_LINE);
   const byId = db.prepare<[string], LineRow>('SELECT * FROM fit_line WHERE id = ?');
   return {
@@ -162,12 +164,9 @@ const createLines = (db: Database) => {
       const row = byId.get(id);
       return row && { fitId: row.fit_id, line: toLine(row, bodies()) };
     },
-    lines: (fitId: string): readonly FitLine[] => {
-      const bodyOf = bodies();
-      return ofFitId.all(fitId).map((row) => toLine(row, bodyOf));
-    },
-    /** Every line of every fit of an engine, by fit, read at once. */
-    linesOfEngine: (engineId: string): ReadonlyMap<string, readonly FitLine[]> => byFit(rowsIn(ofEngine.get(engineId))),
+    lines: (fitId: string): readonly FitLine[] => toLines(ofFitId.all(fitId)),
+    /** Every line of every fit of an engine, by fit; read on from what was read before. */
+    linesOfEngine: (engineId: string, before?: LinesBy<FitLine>) => linesOfEngine(engineId, before),
     /** Adds a line; the same line sent twice is one. */
     record: (fitId: string, line: FitLine, recordedAt: string): boolean =>
       insert.run({

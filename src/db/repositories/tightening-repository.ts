@@ -6,6 +6,7 @@ import { assertReadingStands, assertReadOnce, readAlready } from '@/model/joint/
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { readOnce } from '@/model/read-once';
+import { linesReadOn, type LinesBy } from '../lines-read-on';
 import { unpacked } from '../packed-text';
 import type { Cells } from '../table';
 
@@ -212,12 +213,12 @@ const prepared = (db: Database) => ({
       `SELECT json_group_array(json_array(${EVENT_COLUMNS})) FROM bench_event WHERE tightening_id = ?`,
     )
     .pluck(),
-  eventsOfEngine: db
-    .prepare<[string], string>(
-      `SELECT json_group_array(json_array(${EVENT_COLUMNS})) FROM joint JOIN tightening ON joint_id = joint.id
-       JOIN bench_event ON tightening_id = tightening.id WHERE engine_id = ?`,
-    )
-    .pluck(),
+  eventsAbove: db.prepare<{ engineId: string; seq: number }, { readonly older: number; readonly newer: string }>(
+    `SELECT count(*) FILTER (WHERE seq <= @seq) AS older,
+       json_group_array(json_array(${EVENT_COLUMNS})) FILTER (WHERE seq > @seq) AS newer
+     FROM joint JOIN tightening ON joint_id = joint.id JOIN bench_event ON tightening_id = tightening.id
+     WHERE engine_id = @engineId`,
+  ),
   eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
   // A copy of an engine has the readings of what it was copied from: they are of its own past.
   readElsewhere: db.prepare<[string, string], { readonly id: string }>(
@@ -231,22 +232,9 @@ const prepared = (db: Database) => ({
   ),
 });
 
-/** Rows out of the text that they came in. */
-const rowsIn = (text: string | undefined): EventRow[] => (JSON.parse(text ?? '[]') as readonly EventCells[]).map(toRow);
-
-/** In the order in which they were written: no index promises it. */
-const inTurn = (rows: EventRow[]): readonly RecordedEvent[] => rows.sort((a, b) => a.seq - b.seq).map(toEvent);
-
-/** Lines by the round they belong to, each in the order in which it was written. */
-function byRound(rows: readonly EventRow[]): ReadonlyMap<string, readonly RecordedEvent[]> {
-  const grouped = new Map<string, EventRow[]>();
-  for (const row of rows) {
-    const own = grouped.get(row.tightening_id);
-    if (own) own.push(row);
-    else grouped.set(row.tightening_id, [row]);
-  }
-  return new Map([...grouped].map(([id, own]) => [id, inTurn(own)]));
-}
+/** Rows out of the text that they came in, in the order in which they were written: no index promises it. */
+const rowsIn = (text: string | undefined): readonly EventRow[] =>
+  (JSON.parse(text ?? '[]') as readonly EventCells[]).map(toRow).sort((a, b) => a.seq - b.seq);
 
 /** What every line is asked before it is written, by whatever door it comes. @throws DomainError */
 function assertStands(plan: TighteningPlan, before: readonly BenchEvent[], event: BenchEvent): void {
@@ -263,7 +251,15 @@ function assertReadHere(sql: ReturnType<typeof prepared>, tighteningId: string, 
 
 export const createTighteningRepository = (db: Database) => {
   const sql = prepared(db);
-  const events = (id: string): readonly RecordedEvent[] => inTurn(rowsIn(sql.events.get(id)));
+  const events = (id: string): readonly RecordedEvent[] => rowsIn(sql.events.get(id)).map(toEvent);
+  const eventsOfEngine = linesReadOn(
+    (engineId, seq) => {
+      const found = sql.eventsAbove.get({ engineId, seq });
+      return { older: found?.older ?? 0, newer: rowsIn(found?.newer) };
+    },
+    (row: EventRow) => row.tightening_id,
+    (rows) => rows.map(toEvent),
+  );
   const append = db.transaction((tightening: Tightening, event: BenchEvent, recordedAt: string): boolean => {
     const known = sql.eventById.get(event.id);
     if (known) {
@@ -293,7 +289,8 @@ export const createTighteningRepository = (db: Database) => {
     dropUnpulled: (jointId: string): void => void sql.dropUnpulled.run(jointId),
     start,
     events,
-    eventsOfEngine: (engineId: string) => byRound(rowsIn(sql.eventsOfEngine.get(engineId))),
+    /** Every line of every round of an engine, by round; read on from what was read before. */
+    eventsOfEngine: (engineId: string, before?: LinesBy<RecordedEvent>) => eventsOfEngine(engineId, before),
     /**
      * Adds every line of a round that has none yet.
      * @throws DomainError out-of-turn, nothing-to-strike; id-taken where a line of that id stands anywhere already

@@ -1,5 +1,5 @@
 import { DomainError } from '@/core/units';
-import { roundState } from '@/core/tightening';
+import { roundState, type RoundState } from '@/core/tightening';
 import { pageGuardsOfWhole } from '@/model/book/page-guards';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
@@ -8,13 +8,13 @@ import type { Source } from '@/model/book/source';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
 import { pagesOf } from '@/model/fit/fit-page';
-import { cancelledIn, fitState, type FitState } from '@/model/fit/fit-state';
+import { cancelledIn, fitState, type FitContext, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { kindAmong } from '@/model/joint/kind-places';
 import { jointOfKind, leafIdsOf } from '@/model/joint/fastener-kind';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { endsInTurn, type PlannedFigure } from '@/model/joint/tightening-plan';
+import { endsInTurn, type PlannedFigure, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { isNoteOf, type NotedThing, type NoteWithPhotos } from '@/model/note';
 import type { SetAside } from '@/model/set-aside';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
@@ -50,12 +50,18 @@ export interface EngineRows {
   readonly order: BuildRows;
 }
 
+/** Where lines left a round: a list of lines is never added to, another is made, so that it holds for that list. */
+const leftAt = new WeakMap<readonly RecordedEvent[], { readonly plan: TighteningPlan; readonly state: RoundState }>();
+
 /** A going-round with its lines, and where they leave it. */
-export const tighteningState = (tightening: Tightening, events: readonly RecordedEvent[]): TighteningState => ({
-  tightening,
-  events,
-  state: roundState(tightening.plan.steps, events, tightening.plan.positions.length, tightening.plan.asksOver),
-});
+export function tighteningState(tightening: Tightening, events: readonly RecordedEvent[]): TighteningState {
+  const { plan } = tightening;
+  const known = leftAt.get(events);
+  if (known?.plan === plan) return { tightening, events, state: known.state };
+  const state = roundState(plan.steps, events, plan.positions.length, plan.asksOver);
+  leftAt.set(events, { plan, state });
+  return { tightening, events, state };
+}
 
 /** What is written down of the order of a build. */
 export interface BuildRows {
@@ -154,13 +160,30 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
   };
 }
 
+interface Stood {
+  readonly by: string;
+  readonly state: FitState;
+}
+
+/** Where a fit stood by its lines, and by what else it was judged: it is told by that again as long as both are the same. */
+const stood = new WeakMap<readonly FitLine[], Stood>();
+
+function stateByLines(fit: Fit, lines: readonly FitLine[], context: FitContext): FitState {
+  const by = JSON.stringify([fit, context]);
+  const known = stood.get(lines);
+  if (known?.by === by) return known.state;
+  const state = fitState(fit, lines, context);
+  stood.set(lines, { by, state });
+  return state;
+}
+
 /** Every fit of an engine with where it stands. */
 export const fitsOf = oncePerRows(
   ({ fits, lines, joints, tightenings, leaves, sources, order }: EngineRows): readonly FitState[] => {
     const openings = openingsOf(order.buildLines);
     const pageOf = pagesOf(leaves, sources);
     return fits.map((fit) =>
-      fitState(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings, openings)),
+      stateByLines(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings, openings)),
     );
   },
 );

@@ -4,7 +4,7 @@ import type { BuildLine } from '@/model/order/build-line';
 import { PART_DETAIL_JSON, type Part } from '@/model/order/part';
 import { STEP_DETAIL_JSON, type Step } from '@/model/order/step';
 import { notAside } from './aside-repository';
-import { json, table, type Row } from '../table';
+import { json, table, type Cells, type Row } from '../table';
 
 const STEP = table<Step>('step', {
   id: 'id',
@@ -43,6 +43,7 @@ const PART = table<Part>('part', {
 
 interface LineRow {
   readonly id: string;
+  readonly seq: number;
   readonly kind: string;
   readonly step_id: string | null;
   readonly part_id: string | null;
@@ -64,37 +65,90 @@ function toLine(row: LineRow): BuildLine {
   return line as unknown as BuildLine;
 }
 
-const buildRows = (steps: string) => `SELECT 'step' AS what, ${STEP.asJson} AS body, '[]' AS photos, step.place AS n,
-    step.created_at AS at, step.id AS id FROM step WHERE engine_id = @engineId ${steps}
-  UNION ALL SELECT 'part', ${PART.asJson}, '[]', 0, part.created_at, part.id FROM part WHERE engine_id = @engineId
-  UNION ALL SELECT 'line', json_object('id', id, 'kind', kind, 'step_id', step_id, 'part_id', part_id, 'body', body,
-      'strikes_id', strikes_id, 'at', at, 'recorded_at', recorded_at, 'who', who), '[]', seq, '', id
-    FROM build_line WHERE engine_id = @engineId`;
+const LINE_FIELDS = [
+  'id',
+  'seq',
+  'kind',
+  'step_id',
+  'part_id',
+  'body',
+  'strikes_id',
+  'at',
+  'recorded_at',
+  'who',
+] as const satisfies readonly (keyof LineRow)[];
+type LineCells = Cells<LineRow, typeof LINE_FIELDS>;
 
-/** Steps, parts and lines of the engine `@engineId`, each with what it is sorted by; steps set aside are left out. */
+const toRow = (cells: LineCells): LineRow => ({
+  id: cells[0],
+  seq: cells[1],
+  kind: cells[2],
+  step_id: cells[3],
+  part_id: cells[4],
+  body: cells[5],
+  strikes_id: cells[6],
+  at: cells[7],
+  recorded_at: cells[8],
+  who: cells[9],
+});
+
+/** All rows of one table as one text of lists of cells, the id first; beside others it lies as `photos, n, at, id`. */
+const allOf = (what: string, cells: string, where = '') =>
+  `SELECT '${what}' AS what, json_group_array(${cells}) AS body, '[]' AS photos, 0 AS n, '' AS at, '' AS id
+   FROM ${what} WHERE engine_id = @engineId ${where}`;
+
+const buildRows = (steps: string) =>
+  [
+    allOf('step', STEP.asCells, steps),
+    allOf('part', PART.asCells),
+    allOf('build_line', `json_array(${LINE_FIELDS.join(', ')})`),
+  ].join(' UNION ALL ');
+
+/** Steps, parts and lines of the engine `@engineId`; steps set aside are left out. */
 export const BUILD_ROWS = buildRows(`AND ${notAside('step')}`);
-
-const ORDER_BY = 'ORDER BY n, at, id';
 
 interface BuildRow {
   readonly what: string;
   readonly body: string;
 }
 
-/** Makes something of the text of a row, or hands out what was made of the same text before. */
-export type OfText = <Made>(text: string, make: (row: Row) => Made) => Made;
+interface Made {
+  readonly cells: readonly unknown[];
+  readonly one: object;
+}
 
-const afresh: OfText = (text, make) => make(JSON.parse(text) as Row);
+/** What rows were made into, by the table and the id of each. */
+const made = new WeakMap<BuildRows, ReadonlyMap<string, Made>>();
 
-/** The order of a build out of rows of `BUILD_ROWS`, whatever else stands among them. */
-export function toBuildRows(rows: readonly BuildRow[], ofText = afresh): BuildRows {
-  const of = <Made>(what: string, make: (row: Row) => Made) =>
-    rows.filter((row) => row.what === what).map(({ body }) => ofText(body, make));
-  return {
-    steps: of('step', STEP.fromRow),
-    parts: of('part', PART.fromRow),
-    buildLines: of('line', (row) => toLine(row as unknown as LineRow)),
+const byText = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
+const byAge = (a: Step | Part, b: Step | Part) => byText(a.createdAt, b.createdAt) || byText(a.id, b.id);
+
+/**
+ * The order of a build out of rows of `BUILD_ROWS`, whatever else stands among them.
+ * @param before what was read before: of a row whose cells are what they were, the very same thing stays
+ */
+export function toBuildRows(rows: readonly BuildRow[], before?: BuildRows): BuildRows {
+  const known = before && made.get(before);
+  const now = new Map<string, Made>();
+  function of<Row extends readonly unknown[], One extends object>(what: string, make: (cells: Row) => One): One[] {
+    const all = JSON.parse(rows.find((row) => row.what === what)?.body ?? '[]') as readonly Row[];
+    return all.map((cells) => {
+      const key = `${what} ${String(cells[0])}`;
+      const was = known?.get(key);
+      const one = was?.cells.every((cell, i) => cell === cells[i]) ? (was.one as One) : make(cells);
+      now.set(key, { cells, one });
+      return one;
+    });
+  }
+  const order = {
+    steps: of('step', STEP.fromCells).sort((a, b) => a.place - b.place || byAge(a, b)),
+    parts: of('part', PART.fromCells).sort(byAge),
+    buildLines: of('build_line', (cells: LineCells) => ({ seq: cells[1], line: toLine(toRow(cells)) }))
+      .sort((a, b) => a.seq - b.seq)
+      .map(({ line }) => line),
   };
+  made.set(order, now);
+  return order;
 }
 
 const INSERT_LINE = `INSERT INTO build_line
@@ -104,8 +158,8 @@ const INSERT_LINE = `INSERT INTO build_line
 
 /** The order of the build of an engine: its steps, its tray, and the lines of what was done. */
 export const createBuildRepository = (db: Database) => {
-  const ofEngine = db.prepare<{ engineId: string }, BuildRow>(`${BUILD_ROWS} ${ORDER_BY}`);
-  const everOfEngine = db.prepare<{ engineId: string }, BuildRow>(`${buildRows('')} ${ORDER_BY}`);
+  const ofEngine = db.prepare<{ engineId: string }, BuildRow>(BUILD_ROWS);
+  const everOfEngine = db.prepare<{ engineId: string }, BuildRow>(buildRows(''));
   const stepById = db.prepare<[string], Row>(`SELECT ${STEP.columns} FROM step WHERE id = ?`);
   const partById = db.prepare<[string], Row>(`SELECT ${PART.columns} FROM part WHERE id = ?`);
   const withSerial = db.prepare<[string], { id: string; engine: string }>(

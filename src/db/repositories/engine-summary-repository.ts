@@ -18,14 +18,22 @@ export interface KeptEngine extends StampedEngine {
   readonly body?: string;
 }
 
-interface SummaryRow {
-  readonly id: string;
-  readonly name: string;
-  readonly preferred_unit: TorqueUnit;
-  readonly stamp: number;
-  readonly body: string | null;
-  readonly aside_reason: string | null;
-  readonly aside_at: string | null;
+type SummaryCells = readonly [
+  id: string,
+  name: string,
+  preferredUnit: TorqueUnit,
+  stamp: number,
+  body: string | null,
+  reason: string | null,
+  at: string | null,
+];
+
+/** An engine out of its cells, a field after another: a page of any engine asks for those of the whole shop. */
+function toKept([engineId, name, preferredUnit, stamp, body, reason, at]: SummaryCells): KeptEngine {
+  const engine: { -readonly [Field in keyof KeptEngine]: KeptEngine[Field] } = { engineId, name, preferredUnit, stamp };
+  if (body !== null) engine.body = body;
+  if (reason !== null && at !== null) engine.aside = { reason, at };
+  return engine;
 }
 
 export interface Worked {
@@ -37,27 +45,20 @@ export interface Worked {
 /** What engines' tags and strips say, kept by stamp; may be thrown away at any time. */
 export const createEngineSummaryRepository = (db: Database) => {
   // The engine written of last has the highest stamp of the shop: what is known up to one is not read again.
-  const stamped = db.prepare<[number, string], SummaryRow>(
-    `SELECT e.id, e.name, e.preferred_unit, s.stamp, w.body, a.reason AS aside_reason, a.at AS aside_at
-     FROM engine e JOIN engine_stamp s ON s.engine_id = e.id LEFT JOIN engine_aside a ON a.engine_id = e.id
-     LEFT JOIN engine_summary w ON s.stamp > ? AND w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.build = ?
-     ORDER BY e.created_at, e.id`,
-  );
+  const stamped = db
+    .prepare<[number, string], string>(
+      `SELECT json_group_array(json_array(e.id, e.name, e.preferred_unit, s.stamp, w.body, a.reason, a.at)
+         ORDER BY e.created_at, e.id)
+       FROM engine e JOIN engine_stamp s ON s.engine_id = e.id LEFT JOIN engine_aside a ON a.engine_id = e.id
+       LEFT JOIN engine_summary w ON s.stamp > ? AND w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.build = ?`,
+    )
+    .pluck();
   const put = db.prepare<[string, number, string, string]>(
     `INSERT INTO engine_summary (engine_id, stamp, build, body) VALUES (?, ?, ?, ?)
      ON CONFLICT (engine_id) DO UPDATE SET stamp = excluded.stamp, build = excluded.build, body = excluded.body`,
   );
   const keptAfter = (stamp: number, edition: string): readonly KeptEngine[] =>
-    stamped
-      .all(stamp, edition)
-      .map(({ id, name, preferred_unit, body, aside_reason: reason, aside_at: at, ...row }) => ({
-        engineId: id,
-        name,
-        preferredUnit: preferred_unit,
-        stamp: row.stamp,
-        ...(body !== null && { body }),
-        ...(reason !== null && at !== null && { aside: { reason, at } }),
-      }));
+    (JSON.parse(stamped.get(stamp, edition) ?? '[]') as readonly SummaryCells[]).map(toKept);
   return {
     /** Every engine in the order in which it was put on its stand. */
     stamped: (): readonly StampedEngine[] => keptAfter(Infinity, ''),

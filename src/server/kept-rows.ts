@@ -33,10 +33,10 @@ function keep(kept: Map<string, Kept>, engineId: string, one: Kept): void {
  * process writes between the two is read anew the next time.
  */
 export function keptRows(shop: Shop, { engine, stamp }: EngineAtStamp): EngineRows {
-  // What a transaction writes may yet be taken back, and its stamp given again to other rows.
-  if (shop.db.inTransaction) return engineRows(shop, engine);
   const kept = keptOf(shop);
   const known = kept.get(engine.id);
+  // What a transaction writes may yet be taken back, and its stamp and its lines' numbers given again to other rows.
+  if (shop.db.inTransaction) return engineRows(shop, engine, known?.rows);
   const rows = known?.stamp === stamp ? known.rows : engineRows(shop, engine, known?.rows);
   keep(kept, engine.id, { stamp, rows });
   return rows;

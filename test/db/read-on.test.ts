@@ -128,6 +128,30 @@ describe('an engine is read on from what was read of it before', () => {
     expect(now()).toBe(on);
   });
 
+  test('what was taken back with its transaction is not read on from, though its number is given again', () => {
+    const shop = yardShop();
+    const now = () => keptRows(shop, shop.engines.atStamp('demo-norrhem') as EngineAtStamp);
+    const before = now();
+    const [first, second] = [lineOfFit(before, 0), lineOfFit(before, 1)];
+    const lastSeq = () => shop.db.prepare<[], number>('SELECT max(seq) FROM fit_line').pluck().get();
+    let inside: readonly (number | undefined)[] = [];
+    expect(() =>
+      shop.transaction(() => {
+        again(shop, 'fit_line', first);
+        const rows = now();
+        expect(rows).toEqual(engineRows(shop, rows.engine));
+        expect(rows.events).toBe(before.events);
+        inside = [[...rows.lines.values()].flat().length, lastSeq()];
+        throw new Error('taken back');
+      }),
+    ).toThrow('taken back');
+    expect(now().lines).toBe(before.lines);
+    again(shop, 'fit_line', second);
+    const after = now();
+    expect([[...after.lines.values()].flat().length, lastSeq()]).toEqual(inside);
+    expect(after).toEqual(engineRows(shop, after.engine));
+  });
+
   test('where its lines leave a round is told by its own plan', () => {
     const shop = yardShop();
     const round = shop.tightenings.find('demo-m-joint-head-round-1') as Tightening;

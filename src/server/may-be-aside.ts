@@ -1,12 +1,11 @@
 import { DomainError } from '@/core/units';
-import { engineRows } from '@/db/reads/engine-rows';
 import type { Shop } from '@/db/shop';
 import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { stripsIn } from '@/model/fit/fit-gate';
 import { isHolding } from '@/model/fit/fit-state';
 import type { AsideKind, ShelfAsideKind } from '@/model/set-aside';
-import { engineStateNow } from '@/server/engine-now';
-import { engineOf, found } from '@/server/shop-action';
+import { engineRowsNow, engineStateNow } from '@/server/engine-now';
+import { found } from '@/server/shop-action';
 
 interface Named {
   readonly engineId: string;
@@ -33,7 +32,7 @@ const stays = (name: string, why: string) => new DomainError('hangs', `“${name
 
 /** A fit that is out of limits keeps joints open: setting it aside would close them unmended. */
 function assertFitHoldsNothing(shop: Shop, id: string, { engineId, name }: Named): void {
-  const judged = fitsOf(engineRows(shop, engineOf({ shop }, engineId))).find(({ fit }) => fit.id === id);
+  const judged = fitsOf(engineRowsNow({ shop }, engineId)).find(({ fit }) => fit.id === id);
   if (judged && (isHolding(judged.state) || stripsIn([judged]).length > 0))
     throw stays(
       name,
@@ -44,7 +43,7 @@ function assertFitHoldsNothing(shop: Shop, id: string, { engineId, name }: Named
 /** A joint half pulled is loose, and would be on no list. */
 function assertNotHalfPulled(shop: Shop, id: string, { engineId, name }: Named): void {
   const joint = found(shop.joints, id, 'joint', 'id');
-  if (jointStateOf(engineRows(shop, engineOf({ shop }, engineId)), joint).halfPulled)
+  if (jointStateOf(engineRowsNow({ shop }, engineId), joint).halfPulled)
     throw stays(name, 'it is half pulled. Finish the round, or undo its pulls at the bench, first.');
 }
 

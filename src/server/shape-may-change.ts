@@ -1,9 +1,8 @@
 import { DomainError } from '@/core/units';
-import { engineRows } from '@/db/reads/engine-rows';
 import type { Shop } from '@/db/shop';
 import { jointStateOf } from '@/model/engine/engine-rows';
 import type { Joint } from '@/model/joint/joint';
-import { engineOf } from '@/server/shop-action';
+import { engineRowsNow } from '@/server/engine-now';
 
 /**
  * How many fasteners there are, and how they lie, stands while a round is half pulled; after that another number or
@@ -13,7 +12,7 @@ import { engineOf } from '@/server/shop-action';
  */
 export function assertShapeMayChange(shop: Shop, joint: Joint): void {
   shop.tightenings.dropUnpulled(joint.id);
-  const { halfPulled } = jointStateOf(engineRows(shop, engineOf({ shop }, joint.engineId)), joint);
+  const { halfPulled } = jointStateOf(engineRowsNow({ shop }, joint.engineId), joint);
   if (halfPulled)
     throw new DomainError(
       'half-pulled',

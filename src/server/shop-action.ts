@@ -92,9 +92,11 @@ export function found<Row>(
   return row;
 }
 
+export const goneEngine = () => new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+
 /** The engine of an id. @throws DomainError not-found */
 export const engineOf = ({ shop }: Pick<Bench, 'shop'>, id: string) => {
   const engine = shop.engines.find(id);
-  if (!engine) throw new DomainError('not-found', 'That engine is no longer on a stand.', 'engineId');
+  if (!engine) throw goneEngine();
   return engine;
 };

@@ -6,7 +6,6 @@ import { readTorqueLine } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { assertShape, isSameShape } from '@/model/joint/joint-shape';
 import { DomainError, atField } from '@/core/units';
-import { engineRows } from '@/db/reads/engine-rows';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
@@ -28,6 +27,7 @@ import { assertFresh, assertWritten, changedWords } from '@/model/stale';
 import { tryCore } from '@/model/try-core';
 import { assertWorkedWith } from '@/server/assert-worked-with';
 import { assertShapeMayChange } from '@/server/shape-may-change';
+import { engineRowsNow } from '@/server/engine-now';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { originalFilmFor, originalFilmReason } from './film-reason';
@@ -112,7 +112,7 @@ export const addJointAction = shopAction(newJointSchema, (fields, bench) => {
   if (leaf?.engineId !== fields.engineId)
     throw new DomainError('not-found', 'That entry is not in this engine’s book.', 'leafId');
   const { leafReason, ...given } = fields;
-  const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, fields.engineId));
+  const { engine, leaves, sources } = engineRowsNow(bench, fields.engineId);
   const { stops, governingId } = againstLeaf(engine, leaves, sources, leaf);
   if (stops.length > 0 && !leafReason)
     throw new DomainError(
@@ -222,7 +222,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
       ...before.detail,
       ...detail,
       ...(detail.kinds && {
-        kinds: keptKinds(before, detail.kinds, engineRows(bench.shop, engineOf(bench, before.engineId)), shelves),
+        kinds: keptKinds(before, detail.kinds, engineRowsNow(bench, before.engineId), shelves),
       }),
       leafReason: before.detail.leafReason,
       overLeafId: before.detail.overLeafId,
@@ -242,7 +242,7 @@ export const alterJointAction = shopAction(jointSchema, ({ id, version, change, 
 /** Takes another leaf for a joint; one that does not govern only with a written reason. */
 export const chooseLeafAction = shopAction(chooseLeafSchema, ({ jointId, version, leafId, reason }, bench) => {
   const joint = jointNamed(bench.shop, jointId);
-  const { engine, leaves, sources } = engineRows(bench.shop, engineOf(bench, joint.engineId));
+  const { engine, leaves, sources } = engineRowsNow(bench, joint.engineId);
   const { practice } = shelvesAt(bench, joint.engineId);
   assertFresh(joint.name, joint, { version, leafId });
   const ranked = rankedLeaves(leavesOfJoint(torqueLeaves(leaves), joint), sources, engine);
@@ -274,7 +274,7 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   assertWorkedWith(shop, 'joint', jointId);
   // Whoever begins has a figure before them: it has to be the one that is on disk.
   assertFresh(joint.name, joint, { version });
-  const rows = engineRows(shop, engineOf({ shop }, joint.engineId));
+  const rows = engineRowsNow({ shop }, joint.engineId);
   const { gate, guards } = gateOfRound(engineStateOf(rows), jointId, purpose);
   assertGate(gate, purpose);
   const alsoAgainst = [...pageGuardsOfWhole(rows.engine, rows.leaves, rows.sources, joint), ...guards];

@@ -2,7 +2,6 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { engineRows } from '@/db/reads/engine-rows';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { engineStateOf, inputsOf, jointStateOf } from '@/model/engine/engine-rows';
 import type { RetorqueState } from '@/core/heat';
@@ -21,6 +20,7 @@ import type { MeterReading } from '@/model/heat/heat-log';
 import { assertSameLine } from '@/model/same-line';
 import { assertFresh } from '@/model/stale';
 import { assertWorkedWith } from '@/server/assert-worked-with';
+import { engineRowsNow } from '@/server/engine-now';
 import { engineOf, found, shopAction, type Bench } from '@/server/shop-action';
 import { seenWords } from '@/interface/words/seen-words';
 import { assertAlone, onThisClock } from './device-time';
@@ -211,7 +211,7 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
   const { shop, now, nowIso } = bench;
   const joint = found(shop.joints, jointId, 'joint', 'jointId');
   assertWorkedWith(shop, 'joint', jointId);
-  const rows = engineRows(shop, engineOf(bench, joint.engineId));
+  const rows = engineRowsNow(bench, joint.engineId);
   const { openRetorque, retorque, final } = jointStateOf(rows, joint);
   if (openRetorque) return { href: `/face/${openRetorque.tightening.id}` };
   const cycleId = cycleToAnswer(retorque);

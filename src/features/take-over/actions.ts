@@ -2,12 +2,12 @@
 
 import { nanoid } from 'nanoid';
 import { DomainError } from '@/core/units';
-import { engineRows } from '@/db/reads/engine-rows';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import { leafIdsOf } from '@/model/joint/fastener-kind';
 import { jointForSister } from '@/model/joint/joint-for-sister';
-import { engineOf, shopAction, type Bench } from '@/server/shop-action';
+import { engineRowsNow } from '@/server/engine-now';
+import { shopAction, type Bench } from '@/server/shop-action';
 import { hasJointNamed, sameEntry } from './queries';
 import { takeOverSchema } from './schema';
 
@@ -43,7 +43,7 @@ function copyLeaves({ shop, nowIso }: Bench, into: EngineRows, from: EngineRows,
  */
 export const takeOverAction = shopAction(takeOverSchema, ({ engineId, fromId, leafIds, jointIds }, bench) => {
   const { shop, nowIso } = bench;
-  const [into, from] = [engineRows(shop, engineOf(bench, engineId)), engineRows(shop, engineOf(bench, fromId))];
+  const [into, from] = [engineRowsNow(bench, engineId), engineRowsNow(bench, fromId)];
   const joints = from.joints.filter(({ id }) => jointIds.includes(id));
   const strange = [...leafIds].filter((id) => !from.leaves.some((leaf) => leaf.id === id));
   if (strange.length > 0 || joints.length < new Set(jointIds).size)

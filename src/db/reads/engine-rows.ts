@@ -1,3 +1,4 @@
+import type { Statement } from 'better-sqlite3';
 import type { Engine } from '@/model/engine/engine';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import { ASIDE, toAside } from '../repositories/aside-repository';
@@ -8,13 +9,13 @@ import type { Shop } from '../shop';
 import type { Row } from '../table';
 
 // One query for all of these, so that a page does not ask the file once more for every one of them.
-const BESIDE = `SELECT 'source' AS what, ${SOURCE.asJson} AS body, '[]' AS photos, 0 AS n, source.created_at AS at, source.id AS id
+const BESIDE = `SELECT 'source' AS what, ${SOURCE.asJson} AS body, '[]' AS photos, source.created_at AS at, source.id AS id
     FROM source JOIN engine_source ON engine_source.source_id = source.id WHERE engine_source.engine_id = @engineId
-  UNION ALL SELECT 'note', ${NOTE.asJson}, ${PHOTO_IDS}, 0, note.created_at, note.id
+  UNION ALL SELECT 'note', ${NOTE.asJson}, ${PHOTO_IDS}, note.created_at, note.id
     FROM note WHERE note.engine_id = @engineId
-  UNION ALL SELECT 'aside', ${ASIDE.asJson}, '[]', 0, set_aside.at, set_aside.id FROM ${ASIDE.from}
+  UNION ALL SELECT 'aside', ${ASIDE.asJson}, '[]', set_aside.at, set_aside.id FROM ${ASIDE.from}
   UNION ALL ${BUILD_ROWS}
-  ORDER BY n, at, id`;
+  ORDER BY at, id`;
 
 interface BesideRow {
   readonly what: 'source' | 'note' | 'aside' | 'step' | 'part' | 'build_line';
@@ -24,9 +25,18 @@ interface BesideRow {
 
 type Beside = Pick<EngineRows, 'sources' | 'notes' | 'asides' | 'order'>;
 
-/** The sources of an engine, its notes, what of it was set aside, the oldest first; and the order of its build. */
-function besides({ db }: Shop, engineId: string, before: Beside | undefined): Beside {
-  const rows = db.prepare<{ engineId: string }, BesideRow>(BESIDE).all({ engineId });
+const asked = new WeakMap<Shop, Statement<[{ engineId: string }], BesideRow>>();
+
+/** Made ready once a file, the oldest first. */
+function besideRows(shop: Shop, engineId: string): BesideRow[] {
+  const sql = asked.get(shop) ?? shop.db.prepare<{ engineId: string }, BesideRow>(BESIDE);
+  asked.set(shop, sql);
+  return sql.all({ engineId });
+}
+
+/** The sources of an engine, its notes, what of it was set aside; and the order of its build. */
+function besides(shop: Shop, engineId: string, before: Beside | undefined): Beside {
+  const rows = besideRows(shop, engineId);
   const of = (what: BesideRow['what']) => rows.filter((row) => row.what === what);
   return {
     sources: of('source').map(({ body }) => SOURCE.fromRow(JSON.parse(body) as Row)),

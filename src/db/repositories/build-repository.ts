@@ -92,9 +92,9 @@ const toRow = (cells: LineCells): LineRow => ({
   who: cells[9],
 });
 
-/** All rows of one table as one text of lists of cells, the id first; beside others it lies as `photos, n, at, id`. */
+/** All rows of one table as one text of lists of cells, the id first; beside others it lies as `photos, at, id`. */
 const allOf = (what: string, cells: string, where = '') =>
-  `SELECT '${what}' AS what, json_group_array(${cells}) AS body, '[]' AS photos, 0 AS n, '' AS at, '' AS id
+  `SELECT '${what}' AS what, json_group_array(${cells}) AS body, '[]' AS photos, '' AS at, '' AS id
    FROM ${what} WHERE engine_id = @engineId ${where}`;
 
 const buildRows = (steps: string) =>
@@ -120,6 +120,7 @@ interface Made {
 /** What rows were made into, by the table and the id of each. */
 const made = new WeakMap<BuildRows, ReadonlyMap<string, Made>>();
 
+/** As SQLite sorts plain letters. */
 const byText = (a: string, b: string): number => (a < b ? -1 : Number(a > b));
 const byAge = (a: Step | Part, b: Step | Part) => byText(a.createdAt, b.createdAt) || byText(a.id, b.id);
 

@@ -30,7 +30,7 @@ if (free !== true) {
   process.exit(1);
 }
 
-// Building needs one core more than the other.
+// The compiler has one core, and asks nothing of the build; the build has the other.
 const compiling = compiled();
 buildIfStale();
 if (!(await compiling)) process.exit(1);

@@ -94,7 +94,7 @@ const jest = (project) => [
   `${results}/${project}.json`,
 ];
 
-// What is missing comes while that is looked at which needs neither: compiling takes one core, and building nothing of it.
+// What is missing comes while that is looked at which needs neither: lint, types and the build.
 const browser = chromiumBeside();
 if (!browser) without();
 const compiling = compiled();

@@ -1,3 +1,5 @@
+import type { Database } from 'better-sqlite3';
+
 /** Lines by what they belong to, each in the order in which it was written. */
 export type LinesBy<Line> = ReadonlyMap<string, readonly Line[]>;
 
@@ -5,6 +7,34 @@ export type LinesBy<Line> = ReadonlyMap<string, readonly Line[]>;
 interface Found<Row> {
   readonly older: number;
   readonly newer: readonly Row[];
+}
+
+/** Rows out of the text that they came in, in the order in which they were written: no index promises it. */
+export const rowsIn = <Cells, Row extends { readonly seq: number }>(
+  text: string | undefined,
+  toRow: (cells: Cells) => Row,
+): readonly Row[] => (JSON.parse(text ?? '[]') as readonly Cells[]).map(toRow).sort((a, b) => a.seq - b.seq);
+
+/**
+ * Asks the file for an engine's lines above a number. As one text they come in a third of the time of as many rows.
+ * @param columns of a line, as `toRow` takes its cells
+ * @param from the table of lines joined to what has the engine's id
+ */
+export function linesAbove<Cells, Row extends { readonly seq: number }>(
+  db: Database,
+  columns: string,
+  from: string,
+  toRow: (cells: Cells) => Row,
+): (engineId: string, seq: number) => Found<Row> {
+  const sql = db.prepare<{ engineId: string; seq: number }, { readonly older: number; readonly newer: string }>(
+    `SELECT count(*) FILTER (WHERE seq <= @seq) AS older,
+       json_group_array(json_array(${columns})) FILTER (WHERE seq > @seq) AS newer
+     FROM ${from} WHERE engine_id = @engineId`,
+  );
+  return (engineId, seq) => {
+    const found = sql.get({ engineId, seq });
+    return { older: found?.older ?? 0, newer: rowsIn(found?.newer, toRow) };
+  };
 }
 
 interface Mark {

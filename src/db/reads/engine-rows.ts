@@ -27,7 +27,7 @@ type Beside = Pick<EngineRows, 'sources' | 'notes' | 'asides' | 'order'>;
 
 const asked = new WeakMap<Shop, Statement<[{ engineId: string }], BesideRow>>();
 
-/** Made ready once a file, the oldest first. */
+/** What stands beside its lines, the oldest first; made ready once a file. */
 function besideRows(shop: Shop, engineId: string): BesideRow[] {
   const sql = asked.get(shop) ?? shop.db.prepare<{ engineId: string }, BesideRow>(BESIDE);
   asked.set(shop, sql);

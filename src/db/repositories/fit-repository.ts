@@ -8,7 +8,7 @@ import {
   type FitLineKind,
   type ReadingLine,
 } from '@/model/fit/fit';
-import { linesReadOn, type LinesBy } from '../lines-read-on';
+import { linesAbove, linesReadOn, type LinesBy } from '../lines-read-on';
 import { notAside } from './aside-repository';
 import { json, table, type Cells, type Row } from '../table';
 
@@ -124,10 +124,6 @@ function toLines(rows: readonly LineRow[]): readonly FitLine[] {
   return rows.map((row) => toLine(row, bodyOf));
 }
 
-/** Rows out of the text that they came in, in the order in which they were written. */
-const rowsIn = (text: string | undefined): readonly LineRow[] =>
-  (JSON.parse(text ?? '[]') as readonly LineCells[]).map(toRow).sort((a, b) => a.seq - b.seq);
-
 const NO_CELL = { part: null, station: null, angle: null, value_mm: null, typed: null };
 
 function cellOf(line: FitLine) {
@@ -143,16 +139,8 @@ const INSERT_LINE = `INSERT INTO fit_line
 
 const createLines = (db: Database) => {
   const ofFitId = db.prepare<[string], LineRow>('SELECT * FROM fit_line WHERE fit_id = ? ORDER BY seq');
-  const above = db.prepare<{ engineId: string; seq: number }, { readonly older: number; readonly newer: string }>(
-    `SELECT count(*) FILTER (WHERE seq <= @seq) AS older,
-       json_group_array(json_array(${LINE_COLUMNS})) FILTER (WHERE seq > @seq) AS newer
-     FROM fit JOIN fit_line ON fit_line.fit_id = fit.id WHERE fit.engine_id = @engineId`,
-  );
   const linesOfEngine = linesReadOn(
-    (engineId, seq) => {
-      const found = above.get({ engineId, seq });
-      return { older: found?.older ?? 0, newer: rowsIn(found?.newer) };
-    },
+    linesAbove(db, LINE_COLUMNS, 'fit JOIN fit_line ON fit_line.fit_id = fit.id', toRow),
     (row: LineRow) => row.fit_id,
     toLines,
   );

@@ -6,7 +6,7 @@ import { assertReadingStands, assertReadOnce, readAlready } from '@/model/joint/
 import type { Purpose, RecordedEvent, Round, Tightening } from '@/model/joint/tightening';
 import { PLAN_JSON, type TighteningPlan } from '@/model/joint/tightening-plan';
 import { readOnce } from '@/model/read-once';
-import { linesReadOn, type LinesBy } from '../lines-read-on';
+import { linesAbove, linesReadOn, rowsIn, type LinesBy } from '../lines-read-on';
 import { unpacked } from '../packed-text';
 import type { Cells } from '../table';
 
@@ -207,18 +207,11 @@ const prepared = (db: Database) => ({
     `INSERT INTO tightening (id, joint_id, purpose, plan_digest, started_at)
      VALUES (@id, @jointId, @purpose, digest(@plan), @startedAt)`,
   ),
-  // As one text they come in a third of the time of as many rows: a round's at every pull, two thousand of an engine.
   events: db
     .prepare<[string], string>(
       `SELECT json_group_array(json_array(${EVENT_COLUMNS})) FROM bench_event WHERE tightening_id = ?`,
     )
     .pluck(),
-  eventsAbove: db.prepare<{ engineId: string; seq: number }, { readonly older: number; readonly newer: string }>(
-    `SELECT count(*) FILTER (WHERE seq <= @seq) AS older,
-       json_group_array(json_array(${EVENT_COLUMNS})) FILTER (WHERE seq > @seq) AS newer
-     FROM joint JOIN tightening ON joint_id = joint.id JOIN bench_event ON tightening_id = tightening.id
-     WHERE engine_id = @engineId`,
-  ),
   eventById: db.prepare<[string], EventRow>(`SELECT ${EVENT_COLUMNS} FROM bench_event WHERE id = ?`),
   // A copy of an engine has the readings of what it was copied from: they are of its own past.
   readElsewhere: db.prepare<[string, string], { readonly id: string }>(
@@ -231,10 +224,6 @@ const prepared = (db: Database) => ({
        @read_Nm, @turned_deg, @broke_Nm, @instrument, @readingId, coalesce(@who, who()))`,
   ),
 });
-
-/** Rows out of the text that they came in, in the order in which they were written: no index promises it. */
-const rowsIn = (text: string | undefined): readonly EventRow[] =>
-  (JSON.parse(text ?? '[]') as readonly EventCells[]).map(toRow).sort((a, b) => a.seq - b.seq);
 
 /** What every line is asked before it is written, by whatever door it comes. @throws DomainError */
 function assertStands(plan: TighteningPlan, before: readonly BenchEvent[], event: BenchEvent): void {
@@ -251,12 +240,14 @@ function assertReadHere(sql: ReturnType<typeof prepared>, tighteningId: string, 
 
 export const createTighteningRepository = (db: Database) => {
   const sql = prepared(db);
-  const events = (id: string): readonly RecordedEvent[] => rowsIn(sql.events.get(id)).map(toEvent);
+  const events = (id: string): readonly RecordedEvent[] => rowsIn(sql.events.get(id), toRow).map(toEvent);
   const eventsOfEngine = linesReadOn(
-    (engineId, seq) => {
-      const found = sql.eventsAbove.get({ engineId, seq });
-      return { older: found?.older ?? 0, newer: rowsIn(found?.newer) };
-    },
+    linesAbove(
+      db,
+      EVENT_COLUMNS,
+      'joint JOIN tightening ON joint_id = joint.id JOIN bench_event ON tightening_id = tightening.id',
+      toRow,
+    ),
     (row: EventRow) => row.tightening_id,
     (rows) => rows.map(toEvent),
   );

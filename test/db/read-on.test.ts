@@ -304,6 +304,18 @@ describe('the stands are read on', () => {
     const of = (id: string) => stands(shop).find(({ engineId }) => engineId === id)?.stamp;
     expect([of('demo-maestrale'), of('one')]).toEqual([newest, newest + 1]);
   });
+  test('in the order in which they were put there, though one was put there again', () => {
+    const shop = yardShop();
+    for (const id of ['one', 'two']) {
+      newId();
+      done.add(shop, id);
+    }
+    const order = () => stands(shop).map(({ engineId }) => engineId);
+    expect(order().slice(-2)).toEqual(['one', 'two']);
+    newId();
+    for (const op of ['remove', 'add'] as const) done[op](shop, 'one');
+    expect(order().slice(-2)).toEqual(['two', 'one']);
+  });
   test('those alone that were written of', () => {
     const shop = yardShop();
     const before = stands(shop);

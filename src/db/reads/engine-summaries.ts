@@ -40,6 +40,8 @@ interface Mind {
   readonly engines: Map<string, { readonly stamp: number; readonly summary: EngineSummary }>;
   /** Every engine as it was read the last time, in order. */
   stands: readonly StampedEngine[];
+  /** When each of them was put there, by which they are sorted. */
+  since: ReadonlyMap<string, string>;
   /** What the file kept of those at or under it was brought to mind. */
   upTo: number;
 }
@@ -49,7 +51,7 @@ const minds = new WeakMap<Shop, Mind>();
 function mindOf(shop: Shop, edition: string): Mind {
   const known = minds.get(shop);
   if (known?.edition === edition && !shop.db.inTransaction) return known;
-  const empty: Mind = { edition, engines: new Map(), stands: [], upTo: 0 };
+  const empty: Mind = { edition, engines: new Map(), stands: [], since: new Map(), upTo: 0 };
   // What a transaction writes may yet be taken back, and its stamp given again to other rows.
   if (!shop.db.inTransaction) minds.set(shop, empty);
   return empty;
@@ -61,16 +63,21 @@ function mindOf(shop: Shop, edition: string): Mind {
  */
 function stampedIn(shop: Shop, mind: Mind): readonly StampedEngine[] {
   const { stamps, engines } = shop.summaries.writtenAfter(mind.upTo, mind.edition);
-  const written = engines.map(({ body, ...engine }): StampedEngine => {
+  const written = engines.map(({ body, createdAt: _, ...engine }): StampedEngine => {
     if (body !== undefined)
       mind.engines.set(engine.engineId, { stamp: engine.stamp, summary: JSON.parse(body) as EngineSummary });
     return engine;
   });
-  if (mind.upTo === 0) return written;
+  if (mind.upTo === 0) {
+    mind.since = new Map(engines.map(({ engineId, createdAt }) => [engineId, createdAt]));
+    return written;
+  }
   const now = new Map(written.map((engine) => [engine.engineId, engine]));
   const all = mind.stands.map((engine) => now.get(engine.engineId) ?? engine);
   const stampOf = new Map(all.map(({ engineId, stamp }) => [engineId, stamp]));
-  if (stamps.length === all.length && stamps.every(([engineId, stamp]) => stampOf.get(engineId) === stamp)) return all;
+  const areInPlace = engines.every(({ engineId, createdAt }) => mind.since.get(engineId) === createdAt);
+  const areAll = stamps.length === all.length && stamps.every(([id, stamp]) => stampOf.get(id) === stamp);
+  if (areInPlace && areAll) return all;
   mind.upTo = 0;
   return stampedIn(shop, mind);
 }

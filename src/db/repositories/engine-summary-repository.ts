@@ -14,6 +14,7 @@ export interface StampedEngine {
 }
 
 export interface KeptEngine extends StampedEngine {
+  readonly createdAt: string;
   /** Missing where something was written since, or another edition of the program worked it out. */
   readonly body?: string;
 }
@@ -29,14 +30,21 @@ type SummaryCells = readonly [
   name: string,
   preferredUnit: TorqueUnit,
   stamp: number,
+  createdAt: string,
   body: string | null,
   reason: string | null,
   at: string | null,
 ];
 
 /** An engine out of its cells, a field after another: a page of any engine asks for those of the whole shop. */
-function toKept([engineId, name, preferredUnit, stamp, body, reason, at]: SummaryCells): KeptEngine {
-  const engine: { -readonly [Field in keyof KeptEngine]: KeptEngine[Field] } = { engineId, name, preferredUnit, stamp };
+function toKept([engineId, name, preferredUnit, stamp, createdAt, body, reason, at]: SummaryCells): KeptEngine {
+  const engine: { -readonly [Field in keyof KeptEngine]: KeptEngine[Field] } = {
+    engineId,
+    name,
+    preferredUnit,
+    stamp,
+    createdAt,
+  };
   if (body !== null) engine.body = body;
   if (reason !== null && at !== null) engine.aside = { reason, at };
   return engine;
@@ -53,7 +61,7 @@ export const createEngineSummaryRepository = (db: Database) => {
   // The engine written of last has the highest stamp of the shop: what is known up to one is not read again.
   const above = db.prepare<{ stamp: number; edition: string }, { readonly stamps: string; readonly engines: string }>(
     `SELECT (SELECT json_group_array(json_array(engine_id, stamp)) FROM engine_stamp) AS stamps,
-       (SELECT json_group_array(json_array(e.id, e.name, e.preferred_unit, s.stamp, w.body, a.reason, a.at)
+       (SELECT json_group_array(json_array(e.id, e.name, e.preferred_unit, s.stamp, e.created_at, w.body, a.reason, a.at)
            ORDER BY e.created_at, e.id)
         FROM engine_stamp s JOIN engine e ON e.id = s.engine_id LEFT JOIN engine_aside a ON a.engine_id = e.id
         LEFT JOIN engine_summary w ON w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.build = @edition

@@ -1,10 +1,9 @@
-import { describe, expect, jest, test } from '@jest/globals';
+import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { isDomainError } from '@/core/units';
 import { linesReadOn } from '@/db/lines-read-on';
 import { engineRows } from '@/db/reads/engine-rows';
-import { engineSummaries } from '@/db/reads/engine-summaries';
-import { openShop, type Shop } from '@/db/shop';
+import type { Shop } from '@/db/shop';
 import type { EngineAtStamp } from '@/db/repositories/engine-repository';
 import { engineStateOf, tighteningState, type EngineRows } from '@/model/engine/engine-rows';
 import type { Tightening } from '@/model/joint/tightening';
@@ -254,75 +253,5 @@ describe('the file, asked for lines above a number', () => {
     const left = shop.fits.linesOfEngine('demo-norrhem', lines);
     expect([...left.values()].flat().map(({ id }) => id)).not.toContain(first?.id);
     expect(left).toEqual(shop.fits.linesOfEngine('demo-norrhem'));
-  });
-});
-
-describe('the stands are read on', () => {
-  const OPS = ['add', 'rename', 'remove', 'aside', 'write'] as const;
-  const stands = (shop: Shop) =>
-    engineSummaries(shop, 'edition', (id) => {
-      const engine = shop.engines.find(id);
-      return engine && engineRows(shop, engine);
-    }).map(({ summary: _, ...engine }) => engine);
-  const done: Readonly<Record<(typeof OPS)[number], (shop: Shop, id: string) => unknown>> = {
-    add: (shop, id) => {
-      const engine = shop.engines.find('demo-norrhem');
-      if (engine && !shop.engines.find(id)) shop.engines.add({ ...engine, id, name: id, createdAt: at() });
-    },
-    rename: (shop, id) => alter(shop, 'engine', "name = name || '!'", id),
-    remove: (shop, id) => {
-      shop.engines.bringBack(id);
-      shop.db.prepare('DELETE FROM engine_stamp WHERE engine_id = ?').run(id);
-      shop.db.prepare('DELETE FROM engine WHERE id = ?').run(id);
-    },
-    aside: (shop, id) => shop.engines.find(id) && shop.engines.putAside(id, { reason: 'sold', at: at() }),
-    write: (shop) => alter(shop, 'joint', "name = name || '!'", 'demo-m-joint-head'),
-  };
-
-  test('as if read anew, whatever was written of them, taken away and put there between', () => {
-    const shop = yardShop();
-    const step = fc.tuple(fc.constantFrom(...OPS), fc.constantFrom('one', 'two'), fc.boolean());
-    fc.assert(
-      fc.property(fc.array(step, { minLength: 1, maxLength: 8 }), (steps) => {
-        for (const [op, id, isSeen] of steps) {
-          newId();
-          done[op](shop, id);
-          if (isSeen) stands(shop);
-        }
-        const anew = openShop(shop.file);
-        expect(stands(shop)).toEqual(stands(anew));
-        anew.close();
-      }),
-      { numRuns: 60 },
-    );
-  });
-  test('though one was taken away and put there again, so that another has its stamp', () => {
-    const shop = yardShop();
-    done.add(shop, 'one');
-    const newest = Math.max(...stands(shop).map(({ stamp }) => stamp));
-    for (const op of ['remove', 'write', 'add'] as const) done[op](shop, 'one');
-    const of = (id: string) => stands(shop).find(({ engineId }) => engineId === id)?.stamp;
-    expect([of('demo-maestrale'), of('one')]).toEqual([newest, newest + 1]);
-  });
-  test('in the order in which they were put there, though one was put there again', () => {
-    const shop = yardShop();
-    for (const id of ['one', 'two']) {
-      newId();
-      done.add(shop, id);
-    }
-    const order = () => stands(shop).map(({ engineId }) => engineId);
-    expect(order().slice(-2)).toEqual(['one', 'two']);
-    newId();
-    for (const op of ['remove', 'add'] as const) done[op](shop, 'one');
-    expect(order().slice(-2)).toEqual(['two', 'one']);
-  });
-  test('those alone that were written of', () => {
-    const shop = yardShop();
-    const before = stands(shop);
-    const asked = jest.spyOn(shop.summaries, 'writtenAfter');
-    done.write(shop, '');
-    expect(stands(shop).map(({ engineId }) => engineId)).toEqual(before.map(({ engineId }) => engineId));
-    expect(asked.mock.results.map(({ value }) => (value as { engines: unknown[] }).engines.length)).toEqual([1]);
-    asked.mockRestore();
   });
 });

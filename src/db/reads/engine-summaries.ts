@@ -38,10 +38,6 @@ function readable(shop: Shop, work: () => EngineSummary | undefined): EngineSumm
 interface Mind {
   readonly edition: string;
   readonly engines: Map<string, { readonly stamp: number; readonly summary: EngineSummary }>;
-  /** Every engine as it was read the last time, in order. */
-  stands: readonly StampedEngine[];
-  /** When each of them was put there, by which they are sorted. */
-  since: ReadonlyMap<string, string>;
   /** What the file kept of those at or under it was brought to mind. */
   upTo: number;
 }
@@ -51,35 +47,19 @@ const minds = new WeakMap<Shop, Mind>();
 function mindOf(shop: Shop, edition: string): Mind {
   const known = minds.get(shop);
   if (known?.edition === edition && !shop.db.inTransaction) return known;
-  const empty: Mind = { edition, engines: new Map(), stands: [], since: new Map(), upTo: 0 };
+  const empty: Mind = { edition, engines: new Map(), upTo: 0 };
   // What a transaction writes may yet be taken back, and its stamp given again to other rows.
   if (!shop.db.inTransaction) minds.set(shop, empty);
   return empty;
 }
 
-/**
- * Every engine; those that were written of since are read, and what the file keeps of them is brought to mind. The
- * others are what they were, if each has the stamp that it had: where one was taken away, or put there, all are read.
- */
+/** Every engine; what the file keeps of those that are not in mind as they stand now is brought to it. */
 function stampedIn(shop: Shop, mind: Mind): readonly StampedEngine[] {
-  const { stamps, engines } = shop.summaries.writtenAfter(mind.upTo, mind.edition);
-  const written = engines.map(({ body, createdAt: _, ...engine }): StampedEngine => {
+  return shop.summaries.keptAfter(mind.upTo, mind.edition).map(({ body, ...engine }) => {
     if (body !== undefined)
       mind.engines.set(engine.engineId, { stamp: engine.stamp, summary: JSON.parse(body) as EngineSummary });
     return engine;
   });
-  if (mind.upTo === 0) {
-    mind.since = new Map(engines.map(({ engineId, createdAt }) => [engineId, createdAt]));
-    return written;
-  }
-  const now = new Map(written.map((engine) => [engine.engineId, engine]));
-  const all = mind.stands.map((engine) => now.get(engine.engineId) ?? engine);
-  const stampOf = new Map(all.map(({ engineId, stamp }) => [engineId, stamp]));
-  const areInPlace = engines.every(({ engineId, createdAt }) => mind.since.get(engineId) === createdAt);
-  const areAll = stamps.length === all.length && stamps.every(([id, stamp]) => stampOf.get(id) === stamp);
-  if (areInPlace && areAll) return all;
-  mind.upTo = 0;
-  return stampedIn(shop, mind);
 }
 
 /** So many are worked out while a page waits for them; an engine of twenty joints takes about a twelfth of a second. */
@@ -121,7 +101,6 @@ export function engineSummaries(
   keepIfWritable(shop, edition, worked);
   // What is stale below it the file did not have either: it is worked out, and not looked for again at every step.
   mind.upTo = byStamp[0]?.stamp ?? 0;
-  mind.stands = engines;
   return engines.map((engine) => ({
     ...engine,
     summary: (isStale(engine) ? undefined : mind.engines.get(engine.engineId)?.summary) ?? BEING_WORKED_OUT,

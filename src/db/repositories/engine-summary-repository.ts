@@ -14,15 +14,8 @@ export interface StampedEngine {
 }
 
 export interface KeptEngine extends StampedEngine {
-  readonly createdAt: string;
   /** Missing where something was written since, or another edition of the program worked it out. */
   readonly body?: string;
-}
-
-/** The engines of a higher stamp than one, with what an edition worked out of them; and the stamp that each engine has. */
-interface WrittenAfter {
-  readonly stamps: readonly (readonly [engineId: string, stamp: number])[];
-  readonly engines: readonly KeptEngine[];
 }
 
 type SummaryCells = readonly [
@@ -30,21 +23,14 @@ type SummaryCells = readonly [
   name: string,
   preferredUnit: TorqueUnit,
   stamp: number,
-  createdAt: string,
   body: string | null,
   reason: string | null,
   at: string | null,
 ];
 
 /** An engine out of its cells, a field after another: a page of any engine asks for those of the whole shop. */
-function toKept([engineId, name, preferredUnit, stamp, createdAt, body, reason, at]: SummaryCells): KeptEngine {
-  const engine: { -readonly [Field in keyof KeptEngine]: KeptEngine[Field] } = {
-    engineId,
-    name,
-    preferredUnit,
-    stamp,
-    createdAt,
-  };
+function toKept([engineId, name, preferredUnit, stamp, body, reason, at]: SummaryCells): KeptEngine {
+  const engine: { -readonly [Field in keyof KeptEngine]: KeptEngine[Field] } = { engineId, name, preferredUnit, stamp };
   if (body !== null) engine.body = body;
   if (reason !== null && at !== null) engine.aside = { reason, at };
   return engine;
@@ -59,29 +45,25 @@ export interface Worked {
 /** What engines' tags and strips say, kept by stamp; may be thrown away at any time. */
 export const createEngineSummaryRepository = (db: Database) => {
   // The engine written of last has the highest stamp of the shop: what is known up to one is not read again.
-  const above = db.prepare<{ stamp: number; edition: string }, { readonly stamps: string; readonly engines: string }>(
-    `SELECT (SELECT json_group_array(json_array(engine_id, stamp)) FROM engine_stamp) AS stamps,
-       (SELECT json_group_array(json_array(e.id, e.name, e.preferred_unit, s.stamp, e.created_at, w.body, a.reason, a.at)
-           ORDER BY e.created_at, e.id)
-        FROM engine_stamp s JOIN engine e ON e.id = s.engine_id LEFT JOIN engine_aside a ON a.engine_id = e.id
-        LEFT JOIN engine_summary w ON w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.build = @edition
-        WHERE s.stamp > @stamp) AS engines`,
-  );
+  const stamped = db
+    .prepare<[number, string], string>(
+      `SELECT json_group_array(json_array(e.id, e.name, e.preferred_unit, s.stamp, w.body, a.reason, a.at)
+         ORDER BY e.created_at, e.id)
+       FROM engine e JOIN engine_stamp s ON s.engine_id = e.id LEFT JOIN engine_aside a ON a.engine_id = e.id
+       LEFT JOIN engine_summary w ON s.stamp > ? AND w.engine_id = s.engine_id AND w.stamp = s.stamp AND w.build = ?`,
+    )
+    .pluck();
   const put = db.prepare<[string, number, string, string]>(
     `INSERT INTO engine_summary (engine_id, stamp, build, body) VALUES (?, ?, ?, ?)
      ON CONFLICT (engine_id) DO UPDATE SET stamp = excluded.stamp, build = excluded.build, body = excluded.body`,
   );
-  const writtenAfter = (stamp: number, edition: string): WrittenAfter => {
-    const { stamps, engines } = above.get({ stamp, edition }) ?? { stamps: '[]', engines: '[]' };
-    return {
-      stamps: JSON.parse(stamps) as WrittenAfter['stamps'],
-      engines: (JSON.parse(engines) as readonly SummaryCells[]).map(toKept),
-    };
-  };
+  const keptAfter = (stamp: number, edition: string): readonly KeptEngine[] =>
+    (JSON.parse(stamped.get(stamp, edition) ?? '[]') as readonly SummaryCells[]).map(toKept);
   return {
     /** Every engine in the order in which it was put on its stand. */
-    stamped: (): readonly StampedEngine[] => writtenAfter(0, '').engines,
-    writtenAfter,
+    stamped: (): readonly StampedEngine[] => keptAfter(Infinity, ''),
+    /** The same, with what this edition worked out of those of a higher stamp. */
+    keptAfter,
     keep: db.transaction((edition: string, worked: readonly Worked[]): void => {
       for (const { engineId, stamp, body } of worked) put.run(engineId, stamp, edition, body);
     }),

@@ -4,7 +4,7 @@ import type { BuildLine } from '@/model/order/build-line';
 import { PART_DETAIL_JSON, type Part } from '@/model/order/part';
 import { STEP_DETAIL_JSON, type Step } from '@/model/order/step';
 import { notAside } from './aside-repository';
-import { json, table, type Cells, type Row } from '../table';
+import { json, rowOfCells, table, type Cells, type Row } from '../table';
 
 const STEP = table<Step>('step', {
   id: 'id',
@@ -79,19 +79,6 @@ const LINE_FIELDS = [
 ] as const satisfies readonly (keyof LineRow)[];
 type LineCells = Cells<LineRow, typeof LINE_FIELDS>;
 
-const toRow = (cells: LineCells): LineRow => ({
-  id: cells[0],
-  seq: cells[1],
-  kind: cells[2],
-  step_id: cells[3],
-  part_id: cells[4],
-  body: cells[5],
-  strikes_id: cells[6],
-  at: cells[7],
-  recorded_at: cells[8],
-  who: cells[9],
-});
-
 /** All rows of one table as one text of lists of cells, the id first; beside others it lies as `photos, at, id`. */
 const allOf = (what: string, cells: string, where = '') =>
   `SELECT '${what}' AS what, json_group_array(${cells}) AS body, '[]' AS photos, '' AS at, '' AS id
@@ -144,7 +131,10 @@ export function toBuildRows(rows: readonly BuildRow[], before?: BuildRows): Buil
   const order = {
     steps: of('step', STEP.fromCells).sort((a, b) => a.place - b.place || byAge(a, b)),
     parts: of('part', PART.fromCells).sort(byAge),
-    buildLines: of('build_line', (cells: LineCells) => ({ seq: cells[1], line: toLine(toRow(cells)) }))
+    buildLines: of('build_line', (cells: LineCells) => ({
+      seq: cells[1],
+      line: toLine(rowOfCells<LineRow>(LINE_FIELDS, cells)),
+    }))
       .sort((a, b) => a.seq - b.seq)
       .map(({ line }) => line),
   };

@@ -23,7 +23,7 @@ beforeEach(() => {
 const everything = () =>
   shop.db
     .prepare<[], { name: string }>(
-      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT IN ('sqlite_sequence', 'engine_stamp', 'engine_summary', 'act', 'act_change') ORDER BY name",
+      "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT IN ('sqlite_sequence', 'engine_stamp', 'stamp_gone', 'engine_summary', 'act', 'act_change') ORDER BY name",
     )
     .all()
     .map(({ name }) => [name, shop.db.prepare(`SELECT * FROM ${name} ORDER BY 1, 2`).all()]);

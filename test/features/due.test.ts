@@ -14,6 +14,7 @@ const engine = (name: string, waits: readonly [Wait, ...Wait[]], more: Partial<S
   name,
   preferredUnit: 'N·m' as const,
   stamp: 1,
+  createdAt: YARD_NOW,
   summary: { ...UNREADABLE, waits },
   ...more,
 });

@@ -107,7 +107,7 @@ const WRITES: readonly (readonly [name: string, engine: string, write: (shop: Sh
 describe('what the engines wait for, kept between pages', () => {
   const shop = yardShop();
   const keptBy = (own: Shop, edition: string) =>
-    own.summaries.keptAfter(0, edition).filter(({ body }) => body !== undefined).length;
+    own.summaries.writtenAfter(0, edition).engines.filter(({ body }) => body !== undefined).length;
   test('is worked out once, and read after that', () => {
     expect(keptBy(shop, 'first')).toBe(0);
     const anew = afresh(shop);
@@ -205,7 +205,7 @@ describe('a shop of many engines after a new edition', () => {
   test('works the others out behind the page, so that all of it is what it would be afresh', async () => {
     const own = filled();
     summaries(own);
-    const kept = jest.spyOn(own.summaries, 'keptAfter');
+    const kept = jest.spyOn(own.summaries, 'writtenAfter');
     const work = workOutRest(own);
     expect(workOutRest(own)).toBe(work);
     await work;

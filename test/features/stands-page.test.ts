@@ -9,6 +9,7 @@ const engine = (name: string, index: number, more: Partial<SummarizedEngine> = {
   name,
   preferredUnit: 'N·m',
   stamp: index,
+  createdAt: '2026-05-16T12:00:00.000Z',
   summary: UNREADABLE,
   ...more,
 });

@@ -1,4 +1,4 @@
-import { lastWritten } from '@/db/reads/last-written';
+import { lastLineAt } from '@/db/reads/engine-summaries';
 import { engineTags, onStands } from '@/features/engine/queries';
 import { FindBox } from '@/features/find/find-box';
 import { ReckonerBox } from '@/features/reckon/reckoner-box';
@@ -19,7 +19,7 @@ export async function RailOfShop({ engine }: { readonly engine?: string }) {
   const shop = await currentShop();
   const now = nowMs();
   const engines = onStands(summariesOnce(shop));
-  const last = lastWritten(shop);
+  const last = lastLineAt(shop);
   return (
     <>
       <Rail

@@ -38,8 +38,14 @@ function readable(shop: Shop, work: () => EngineSummary | undefined): EngineSumm
 interface Mind {
   readonly edition: string;
   readonly engines: Map<string, { readonly stamp: number; readonly summary: EngineSummary }>;
-  /** What the file kept of those at or under it was brought to mind. */
+  /** Every engine as it was read the last time, in order. */
+  stands: readonly StampedEngine[];
+  /**
+   * The highest stamp that was seen. What the file kept of those at or under it was brought to mind: what is stale
+   * below it the file did not have either.
+   */
   upTo: number;
+  lastLineAt?: string;
 }
 
 const minds = new WeakMap<Shop, Mind>();
@@ -47,20 +53,49 @@ const minds = new WeakMap<Shop, Mind>();
 function mindOf(shop: Shop, edition: string): Mind {
   const known = minds.get(shop);
   if (known?.edition === edition && !shop.db.inTransaction) return known;
-  const empty: Mind = { edition, engines: new Map(), upTo: 0 };
-  // What a transaction writes may yet be taken back, and its stamp given again to other rows.
+  const empty: Mind = { edition, engines: new Map(), stands: [], upTo: 0 };
+  // What a transaction writes may yet be taken back, and its stamps with it.
   if (!shop.db.inTransaction) minds.set(shop, empty);
   return empty;
 }
 
-/** Every engine; what the file keeps of those that are not in mind as they stand now is brought to it. */
+/** Those of before, what was written of since in its place; undefined where one went, came, or has another place. */
+function readOn(before: readonly StampedEngine[], since: readonly StampedEngine[], inAll: number) {
+  if (before.length !== inAll) return undefined;
+  const placeOf = new Map(since.map((engine) => [engine.engineId, engine]));
+  const now = before.map((engine) => {
+    const written = placeOf.get(engine.engineId);
+    if (written?.createdAt !== engine.createdAt) return engine;
+    placeOf.delete(engine.engineId);
+    return written;
+  });
+  return placeOf.size === 0 ? now : undefined;
+}
+
+/**
+ * Every engine, in order. Those that were written of since the last look are read, which those are that have a higher
+ * stamp than any had then; where one came, went, or was put there again, all are.
+ */
 function stampedIn(shop: Shop, mind: Mind): readonly StampedEngine[] {
-  return shop.summaries.keptAfter(mind.upTo, mind.edition).map(({ body, ...engine }) => {
+  const since = shop.summaries.writtenAfter(mind.upTo, mind.edition);
+  const written = since.engines.map(({ body, ...engine }): StampedEngine => {
     if (body !== undefined)
       mind.engines.set(engine.engineId, { stamp: engine.stamp, summary: JSON.parse(body) as EngineSummary });
     return engine;
   });
+  const now = mind.upTo === 0 ? written : readOn(mind.stands, written, since.inAll);
+  mind.upTo = written.reduce((highest, { stamp }) => Math.max(highest, stamp), mind.upTo);
+  mind.lastLineAt = since.lastLineAt;
+  if (now) return (mind.stands = now);
+  mind.upTo = 0;
+  return stampedIn(shop, mind);
 }
+
+/**
+ * When the line was written that was written last, by the server's clock of then, as it was when the engines were last
+ * asked for; undefined in a shop without a line.
+ */
+export const lastLineAt = (shop: Shop): string | undefined => minds.get(shop)?.lastLineAt;
 
 /** So many are worked out while a page waits for them; an engine of twenty joints takes about a twelfth of a second. */
 const LATEST = 12;
@@ -99,8 +134,6 @@ export function engineSummaries(
     if (summary !== UNREADABLE) worked.push({ engineId, stamp, body: JSON.stringify(summary) });
   }
   keepIfWritable(shop, edition, worked);
-  // What is stale below it the file did not have either: it is worked out, and not looked for again at every step.
-  mind.upTo = byStamp[0]?.stamp ?? 0;
   return engines.map((engine) => ({
     ...engine,
     summary: (isStale(engine) ? undefined : mind.engines.get(engine.engineId)?.summary) ?? BEING_WORKED_OUT,

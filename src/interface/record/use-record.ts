@@ -63,6 +63,9 @@ async function sent(address: string, lines: readonly Timed[]): Promise<RecordedT
   return outcome && (outcome.ok ? { recorded: [outcome.result] } : { recorded: [], refused: outcome.error });
 }
 
+/** What was pressed is drawn first: to begin a request takes a slow tablet as long as to draw a pull. */
+const drawn = () => new Promise<void>((done) => setTimeout(done));
+
 const UNREACHED = 'The last line is not on disk yet: the program on this machine does not answer.';
 const KEPT_HERE = 'It is kept here and sent again.';
 const UNKEPT = 'It is sent again; but this browser keeps nothing: leave this page open until it is.';
@@ -127,7 +130,11 @@ function useSending<Line extends Timed>({ address, ready, lines, setLines, after
     sending.current = true;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const again = () => setAttempt((n) => n + 1);
-    void sent(address, queue.current.slice(0, after === 'stop' ? MOST_TOGETHER : 1)).then(async (outcome) => {
+    const send = async () => {
+      const together = queue.current.slice(0, after === 'stop' ? MOST_TOGETHER : 1);
+      // A reading may be written as its page is left: no time comes after that.
+      if (after === 'stop') await drawn();
+      const outcome = await sent(address, together);
       sending.current = false;
       const taken = (before: Lines<Line>) => acknowledged(before, outcome?.recorded ?? []);
       if (outcome?.refused && !KEPT.has(outcome.refused.code)) {
@@ -149,7 +156,8 @@ function useSending<Line extends Timed>({ address, ready, lines, setLines, after
         setTrouble(outcome?.refused ? outcome.refused.message : UNREACHED);
         timer = setTimeout(again, RETRY_MS);
       }
-    });
+    };
+    void send();
     return () => clearTimeout(timer);
   }, [first, attempt, address, ready, setLines, after]);
   const clear = useCallback(() => setRefusal(undefined), []);

@@ -41,6 +41,9 @@ const server = createServer((request, response) => {
   );
 });
 
+// By default a connection is shut after five seconds: over a workshop's network the next pull would have to open another.
+server.keepAliveTimeout = 120_000;
+
 // Whatever is under way is synchronous and whole; the shop's files are closed as the process ends.
 let stopping = false;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])

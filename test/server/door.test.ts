@@ -1,7 +1,8 @@
 import { mkdtempSync } from 'node:fs';
-import { request as httpRequest } from 'node:http';
+import { Agent, request as httpRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { yardShop } from '../db/temporary-shop';
 import { longRound, newPull, sendPull } from './pulls';
@@ -200,4 +201,20 @@ describe('whatever is being reckoned', () => {
     expect(answer.code).toBe('unknown-thread');
     expect(performance.now() - from).toBeLessThan(3000);
   });
+});
+
+test('a connection stays open from one pull to the next, also where there are seconds between them', async () => {
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const isReused = () =>
+    new Promise<boolean>((resolve, reject) => {
+      const sent = httpRequest(`${server.address}/api/instruments/readings`, { agent }, (response) => {
+        response.resume().on('end', () => resolve(sent.reusedSocket));
+      });
+      sent.on('error', reject);
+      sent.end();
+    });
+  expect(await isReused()).toBe(false);
+  await pause(6500);
+  expect(await isReused()).toBe(true);
+  agent.destroy();
 });

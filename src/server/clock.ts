@@ -1,5 +1,8 @@
 // SPANNER_CLOCK (an ISO time) starts the shop's clock there instead of now: for pictures and for trying what falls due.
-const started = Date.now();
+// Pages and routes are programs of their own in one process, each read in when it is first asked for: what one writes
+// must not lie behind what another wrote before.
+const holder = globalThis as { spannerStarted?: number };
+const started = (holder.spannerStarted ??= Date.now());
 const offset = () => {
   const set = process.env.SPANNER_CLOCK ? Date.parse(process.env.SPANNER_CLOCK) : Number.NaN;
   return Number.isNaN(set) ? 0 : set - started;

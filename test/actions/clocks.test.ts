@@ -1,4 +1,5 @@
-import { beforeEach, describe, expect, test } from '@jest/globals';
+import { setTimeout as pause } from 'node:timers/promises';
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import type { Shop } from '@/db/shop';
 import { recordEvent } from '@/features/bench/record-event';
 import { recordLine } from '@/features/fits/record-line';
@@ -202,4 +203,24 @@ describe('runs of the engine, told by a device', () => {
     const after = stateNamed(shop, 'demo-fourteen').joints.find(({ joint }) => joint.id === 'demo-f-joint-head');
     expect(after?.retorque.state).toBe('cooling');
   });
+});
+
+test('all parts of the program tell the same hour, whenever each is read in, also where it was set', async () => {
+  const readIn = async () => {
+    let clock: { readonly nowMs: () => number } = { nowMs };
+    await jest.isolateModulesAsync(async () => {
+      clock = await import('@/server/clock');
+    });
+    return clock;
+  };
+  process.env.SPANNER_CLOCK = '2031-01-02T03:04:05.000Z';
+  try {
+    const first = await readIn();
+    await pause(400);
+    const later = await readIn();
+    expect(later.nowMs).not.toBe(first.nowMs);
+    expect(Math.abs(later.nowMs() - first.nowMs())).toBeLessThan(200);
+  } finally {
+    delete process.env.SPANNER_CLOCK;
+  }
 });

@@ -131,6 +131,8 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
   await expect(page.getByText('Wind the wrench back')).toBeVisible();
   await expect(page.locator('[data-pending]')).toHaveCount(0);
 
+  // The bench looks every few seconds who has the wrench: cut off in the middle of that answer, the page would say so.
+  await (await page.waitForResponse((answer) => answer.url().includes('/wrench?bench='))).finished();
   // The runs that follow lie after the last pull, on the server's clock, which does not go back.
   await bench.restart({ SPANNER_CLOCK: new Date(Date.now() + WEEK_MS + 24 * 3_600_000).toISOString() });
   // What ends the last pull does not also leave.

@@ -3,8 +3,12 @@ import every from './jest.config.mjs';
 
 const { displayName: _name, ...core } = every.projects[0];
 
+// Of a sample, the tests of its floor alone.
+const { SPANNER_MUTATE_TESTS: floor } = process.env;
+
 const config = {
   ...core,
+  ...(floor && { testMatch: [`<rootDir>/test/${floor}/**/*.test.ts`] }),
   testPathIgnorePatterns: ['house\\.test'],
   moduleNameMapper: { ...core.moduleNameMapper, '^fast-check$': '<rootDir>/test/mutation/few-runs.cjs' },
 };

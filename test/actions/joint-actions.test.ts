@@ -14,6 +14,8 @@ import { addCycleAction, addReadingAction, startRetorqueAction, strikeHeatAction
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { nowMs } from '@/server/clock';
 import { drawn } from '../stubs/next-cache';
+import { jointInputs } from '@/db/reads/joint-inputs';
+import { computeJoint } from '@/model/joint/joint-result';
 import { accepted, everything, ownShop, refused, refusedWhole, rowsIn, there } from './own-shop';
 
 let shop: Shop;
@@ -362,6 +364,26 @@ describe('a retorque', () => {
     expect(plan.guards.map(({ code }) => code)).toContain('cured-locker');
     // What was asked before it went in is not asked of a nut that is in.
     expect(plan.guards.map(({ code }) => code)).not.toContain('socket-not-tried');
+  });
+  test('is held by what the sheet says against the joint, but by nothing that is asked before it goes in', async () => {
+    await cold();
+    const head = () => there(shop.joints.find(HEAD));
+    const { detail } = head();
+    // A fastener that is used once is in already: gone over, it is not used again.
+    const usedOnce = { ...detail, original: { ...detail.original, takenBeyondYield: true } };
+    shop.joints.alter({ ...head(), detail: usedOnce });
+    const { guards } = computeJoint(jointInputs(shop, head(), nowMs()));
+    expect(guards.map(({ code, severity }) => [code, severity])).toContainEqual(['once-only', 'stop']);
+    const crushed = { ...usedOnce.parent, gasketArea_mm2: 50, gasketLimit_MPa: 5 };
+    shop.joints.alter({ ...head(), detail: { ...usedOnce, parent: crushed } });
+    expect(await refusedWhole(shop, () => retorque())).toMatchObject({
+      code: 'needs-reason',
+      message: expect.stringContaining('gasket') as unknown,
+    });
+    const { href } = await accepted(retorque(undefined, { reason: 'the old one held at it' }));
+    const codes = there(shop.tightenings.find(idOf({ href }))).plan.guards.map(({ code }) => code);
+    expect(codes).toContain('crushes');
+    expect(codes).not.toContain('once-only');
   });
   test('a reading that cannot be is asked about, and opens nothing until it is said to be so', async () => {
     const cycle = there(shop.heat.log('demo-fourteen').cycles[0]);

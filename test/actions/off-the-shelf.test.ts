@@ -67,9 +67,13 @@ describe('a wrench', () => {
     expect(shop.wrenches.find(id)).toMatchObject({ name: `${name}, repaired` });
     expect(shop.wrenches.find(id)?.aside).toBeUndefined();
     await accepted(setAsideAction(aside));
-    await accepted(bringAsideBackAction({ kind: 'wrench', id }));
+    const back = await accepted(bringAsideBackAction({ kind: 'wrench', id }));
+    expect(back).toMatchObject({ undo: { words: `“${name}, repaired” was brought back` } });
     expect(shop.wrenches.find(id)?.aside).toBeUndefined();
-    expect(await refused(bringAsideBackAction({ kind: 'wrench', id }))).toMatchObject({ code: 'not-found' });
+    expect(await refused(bringAsideBackAction({ kind: 'wrench', id }))).toMatchObject({
+      code: 'not-found',
+      message: `“${name}, repaired” is not set aside.`,
+    });
     const again = await accepted(setAsideAction(aside));
     await accepted(undo(again));
     expect(shop.wrenches.find(id)?.aside).toBeUndefined();

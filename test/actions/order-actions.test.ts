@@ -17,10 +17,10 @@ import { startRetorqueAction } from '@/features/run-in/actions';
 import type { Shop } from '@/db/shop';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { PLAIN_STEP } from '@/model/order/step';
-import { PLAIN_PART } from '@/model/order/part';
+import { MAX_PARTS, PLAIN_PART } from '@/model/order/part';
 import { contextOfFit } from '@/db/reads/fits-of-engine';
 import { freshTightening, jointNamed, rowsNamed, YARD_NOW } from '../db/temporary-shop';
-import { accepted, ownShop, refused, there } from './own-shop';
+import { accepted, ownShop, refused, refusedWhole, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
@@ -426,5 +426,21 @@ describe('the tray', () => {
     expect(await accepted(enterPartsAction({ engineId: NORRHEM, text }))).toMatchObject({ entered: 2 });
     expect(shop.build.ofEngine(NORRHEM).parts).toHaveLength(before + 2);
     expect(orderOf(NORRHEM).tray.find(({ part: { name } }) => name === 'Case nuts')).toMatchObject({ short: 2 });
+  });
+  test('holds so many kinds of part and no more, one by one or out of a table', async () => {
+    const { parts } = shop.build.ofEngine(NORRHEM);
+    const row = there(parts[0]);
+    const fill = (count: number) => {
+      for (let i = shop.build.ofEngine(NORRHEM).parts.length; i < count; i += 1)
+        shop.build.addPart({ ...row, id: `filled-${i}`, name: `Filled ${i}`, serial: '', version: 1 });
+    };
+    const table = (count: number) =>
+      ['Part,Needed', ...Array.from({ length: count }, (_, i) => `Of the table ${i},1`)].join('\n');
+    fill(MAX_PARTS - 3);
+    const enter = (count: number) => enterPartsAction({ engineId: NORRHEM, text: table(count) });
+    expect(await refusedWhole(shop, () => enter(4))).toMatchObject({ code: 'too-many', field: 'text' });
+    expect(await accepted(enter(3))).toMatchObject({ entered: 3 });
+    expect(shop.build.ofEngine(NORRHEM).parts).toHaveLength(MAX_PARTS);
+    expect(await refusedWhole(shop, () => keepPartAction(part({})))).toMatchObject({ code: 'too-many', field: 'name' });
   });
 });

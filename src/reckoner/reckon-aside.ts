@@ -6,6 +6,8 @@ import type { Answer } from './answer';
 export const MOST_MS = 10_000;
 /** Longer, nobody waits: whoever comes then is told so. */
 const MAX_WAITING = 40;
+/** So long may a thread take to be read in, of which no request's time is taken: a machine may be slow or busy. */
+const MOST_TO_BEGIN_MS = 60_000;
 
 export type Reckoned =
   | { readonly ok: true; readonly answers: readonly Answer[] }
@@ -16,8 +18,13 @@ interface Waiting {
   readonly done: (reckoned: Reckoned) => void;
 }
 
+interface Reckoner {
+  readonly worker: Worker;
+  isReady: boolean;
+}
+
 interface Line {
-  worker?: Worker;
+  reckoner?: Reckoner;
   readonly waiting: Waiting[];
   isWorking: boolean;
 }
@@ -26,33 +33,44 @@ interface Line {
 const holder = globalThis as { spannerReckoner?: Line };
 const line: Line = (holder.spannerReckoner ??= { waiting: [], isWorking: false });
 
-function started(): Worker {
+function started(): Reckoner {
   const worker = new Worker(join(/* turbopackIgnore: true */ process.cwd(), 'scripts', 'reckon-worker.cjs'));
+  const reckoner: Reckoner = { worker, isReady: false };
   worker.unref();
   worker.on('error', (error) => console.error('The reckoner stopped:', error));
   worker.once('exit', () => {
-    if (line.worker === worker) line.worker = undefined;
+    if (line.reckoner === reckoner) line.reckoner = undefined;
   });
-  return worker;
+  return reckoner;
 }
 
 const ask = (requests: readonly unknown[]): Promise<Reckoned> =>
   new Promise((resolve) => {
-    const worker = (line.worker ??= started());
+    const reckoner = (line.reckoner ??= started());
+    const { worker } = reckoner;
+    let isSlow = false;
+    const tooLong = () => {
+      isSlow = true;
+      line.reckoner = undefined;
+      void worker.terminate();
+    };
+    let clock = setTimeout(tooLong, reckoner.isReady ? MOST_MS : MOST_TO_BEGIN_MS);
     const end = (reckoned: Reckoned) => {
       clearTimeout(clock);
       worker.off('message', hear);
       worker.off('exit', stopped);
       resolve(reckoned);
     };
-    const hear = ({ answers }: { readonly answers: readonly Answer[] }) => end({ ok: true, answers });
-    let isSlow = false;
+    const hear = (said: 'ready' | { readonly answers: readonly Answer[] }) => {
+      if (said !== 'ready') {
+        end({ ok: true, answers: said.answers });
+        return;
+      }
+      reckoner.isReady = true;
+      clearTimeout(clock);
+      clock = setTimeout(tooLong, MOST_MS);
+    };
     const stopped = () => end({ ok: false, why: isSlow ? 'slow' : 'failed' });
-    const clock = setTimeout(() => {
-      isSlow = true;
-      line.worker = undefined;
-      void worker.terminate();
-    }, MOST_MS);
     worker.on('message', hear);
     worker.once('exit', stopped);
     worker.postMessage({ requests });

@@ -26,8 +26,8 @@ export interface RecordedTogether {
   readonly refused?: Problem;
 }
 
-// A clock that is set by the network moves by less.
-const SLACK_MS = 5 * 60_000;
+/** A clock that is set by the network moves by less. */
+export const SLACK_MS = 5 * 60_000;
 
 /** Whether a clock stands before what was written already: it went back, and what it says of times is not believed. */
 export const isBehind = (now: number, lastWritten: string): boolean => Date.parse(lastWritten) - now > SLACK_MS;

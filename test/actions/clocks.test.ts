@@ -7,6 +7,7 @@ import { startTighteningAction } from '@/features/joint/actions';
 import { addCycleAction, addReadingAction } from '@/features/run-in/actions';
 import { onThisClock } from '@/features/run-in/device-time';
 import { gateOf } from '@/model/fit/fit-gate';
+import { SLACK_MS } from '@/model/line-age';
 import { happenedAt } from '@/model/line-time';
 import { nowMs } from '@/server/clock';
 import { fitsOfEngine, stateNamed } from '../db/temporary-shop';
@@ -222,5 +223,20 @@ test('all parts of the program tell the same hour, whenever each is read in, als
     expect(Math.abs(later.nowMs() - first.nowMs())).toBeLessThan(200);
   } finally {
     delete process.env.SPANNER_CLOCK;
+  }
+});
+
+test('where the machine’s clock is set back by a little, the program’s stands until it is caught up with; by more, it follows', () => {
+  const machine = jest.spyOn(Date, 'now');
+  const at = (ms: number) => (machine.mockReturnValue(ms), nowMs());
+  const from = Date.parse('2033-05-06T07:08:09.000Z');
+  try {
+    expect([0, 5000, 3000, 4999, 5001].map((ms) => at(from + ms) - from)).toEqual([0, 5000, 5000, 5000, 5001]);
+    expect(at(from + 5001 - SLACK_MS) - from).toBe(5001);
+    // By more it is said on every page; and a clock that was wrong is not stood by.
+    expect(at(from + 5000 - SLACK_MS) - from).toBe(5000 - SLACK_MS);
+    expect(at(from - 365 * 86_400_000) - from).toBe(-365 * 86_400_000);
+  } finally {
+    machine.mockRestore();
   }
 });

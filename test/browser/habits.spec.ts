@@ -415,6 +415,12 @@ test('what a sheet fetches later says so out of reach, and takes neither it nor 
   // The list of keys goes as it came.
   await page.keyboard.press('?');
   await expect(out).toBeVisible();
+  // Another one stands beneath it.
+  await page.getByRole('button', { name: 'Find' }).click();
+  await expect(out).toHaveCount(2);
+  const [upper, lower] = [await out.first().boundingBox(), await out.last().boundingBox()];
+  expect(upper && lower && upper.height > 0 && upper.y + upper.height <= lower.y).toBe(true);
+  await out.last().getByRole('button', { name: 'Leave it' }).click();
   await page.keyboard.press('?');
   await expect(out).toHaveCount(0);
   await page.getByRole('heading', { name: 'Notes and photographs' }).click();

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
 import { OUT_OF_REACH } from './out-of-reach';
 import styles from './fetched-part.module.css';
 
@@ -9,6 +10,18 @@ interface Place<Props> {
   readonly space?: ReactNode;
   /** It opens over the page while this is so: only then is it fetched, and said over the page that it is out of reach. */
   readonly over?: (props: Props) => boolean;
+}
+
+const OVERS = 'said-over-the-page';
+
+/** One place for all that is said over the page: each stands under the other, none on it. */
+function overPlace(): HTMLElement {
+  const there = document.getElementById(OVERS);
+  if (there) return there;
+  const made = document.createElement('div');
+  made.id = OVERS;
+  made.className = styles.overs ?? '';
+  return document.body.appendChild(made);
 }
 
 /**
@@ -41,7 +54,7 @@ export function fetchedPart<Props extends object>(
     }, [Part, tries, props]);
     if (Part) return <Part {...props} />;
     if (outAt !== tries || over?.(props) === false) return space;
-    return (
+    const said = (
       <p role="alert" className={over ? styles.over : styles.out}>
         {OUT_OF_REACH}{' '}
         <button type="button" className="text-button" onClick={() => setTries((was) => was + 1)}>
@@ -57,5 +70,6 @@ export function fetchedPart<Props extends object>(
         )}
       </p>
     );
+    return over ? createPortal(said, overPlace()) : said;
   };
 }

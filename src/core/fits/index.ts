@@ -39,15 +39,8 @@ export {
 } from './engine';
 export { at20C, endFloat, feelers, type EndFloat, type FloatReading } from './gauges';
 export { FIT_KINDS, fitKind, placesOf, type EngineMake, type FitKind, type FitShape } from './kinds';
-export {
-  judgeInterval,
-  placeResult,
-  worstVerdict,
-  type PlaceFacts,
-  type PlaceFigure,
-  type PlaceReading,
-  type PlaceResult,
-} from './place';
+export type { PlaceReading } from './measures';
+export { judgeInterval, placeResult, worstVerdict, type PlaceFacts, type PlaceFigure, type PlaceResult } from './place';
 export { isSigned, readReading, sizeAt20C, type TypedReading } from './reading';
 export { ruleLimits, type ClearanceRule } from './rule';
 export { runout, type Runout } from './runout';

@@ -10,7 +10,7 @@ import { useLine } from '@/interface/record/use-line';
 import { ANSWER_WORDS, START_CHECK_CHOICES, START_WORDS } from '@/interface/words/start-words';
 import { MAY_BE_NONE, START_CHECKS } from '@/model/order/start-checks';
 import { type AnsweredCheck } from '@/model/order/start-sheet';
-import type { FirstStart as Start } from './queries';
+import type { FirstStart as Start } from './starts';
 import styles from './run-in-screen.module.css';
 
 /** As many as are read before a start; the rest stand in the order. */

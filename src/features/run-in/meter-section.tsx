@@ -16,7 +16,7 @@ import { useDrafts } from '@/interface/parts/use-draft';
 import { DayAndTimeFields } from '@/interface/parts/time-fields';
 import { send, useActionForm } from '@/interface/parts/use-action-form';
 import { addMeterAction, strikeHeatAction } from './actions';
-import type { SinceTight } from './queries';
+import type { SinceTight } from './since-tight';
 import styles from './run-in-screen.module.css';
 import { fieldOf, isoOfField, timeProps, useOwnClock } from './time-field';
 

@@ -1,41 +1,21 @@
-import {
-  KM_PER_MILE,
-  coolingWindow,
-  passedAt,
-  type CoolingWindow,
-  type CycleFact,
-  type DistanceUnit,
-  type LeastCycle,
-  type NoCycle,
-  type RetorqueState,
-} from '@/core/heat';
+import { coolingWindow, type CoolingWindow, type DistanceUnit, type RetorqueState } from '@/core/heat';
 import type { Position } from '@/core/tightening';
-import { followsOf, openLineOf, type Follow, type OpenLine } from '@/model/heat/follows';
-import { ownUnit } from '@/model/heat/meter';
-import { LEAST_CYCLES, SETTLED_LIMITS } from '@/model/practice/house-practice';
-import { seenWords } from '@/interface/words/seen-words';
-import { fullDate } from '@/interface/figures/times';
+import { followsOf, type Follow } from '@/model/heat/follows';
+import { SETTLED_LIMITS } from '@/model/practice/house-practice';
 import { settledOf, settlingFactsOf, type Settled } from '@/model/heat/settled';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
-import {
-  cyclesOf,
-  headReadingsOf,
-  heatCyclesOf,
-  metersOf,
-  schoolInForce,
-  tightenedAtOf,
-  type EngineState,
-} from '@/model/engine/engine-state';
-import type { CoolingReading, HeatCycle, MeterReading, SeenAtRun } from '@/model/heat/heat-log';
+import { cyclesOf, headReadingsOf, type EngineState } from '@/model/engine/engine-state';
+import type { CoolingReading, HeatCycle, MeterReading } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
-import { barsOfStart, startStepOf } from '@/model/order/gate';
-import { OIL_DRAINS_DAYS, startSheetOf, type AnsweredCheck, type StartSheet } from '@/model/order/start-sheet';
+import { OIL_DRAINS_DAYS, startSheetOf } from '@/model/order/start-sheet';
 import { retorqueLine } from '@/interface/words/status-words';
+import { noCyclesOf, runsSince, sinceTight, unitOf, type NotCounted, type SinceTight } from './since-tight';
+import { firstStartOf, seenAt, wrongStarts, type FirstStart, type SeenLine, type WrongStart } from './starts';
 
 export interface RetorqueDue {
   readonly jointId: string;
@@ -60,45 +40,11 @@ export interface SettledJoint {
   readonly settled: Settled;
 }
 
-/** A thing that was seen at a run, and whether it stands on the list of what is open. */
-export interface SeenLine extends OpenLine {
-  readonly what: string;
-}
-
 export interface LoggedCycle extends HeatCycle {
   readonly readings: readonly CoolingReading[];
   readonly seenLines: readonly SeenLine[];
   /** The joints to which it is no heat cycle, and why. */
-  readonly noCycle: readonly { readonly joint: string; readonly no: NoCycle; readonly least: LeastCycle }[];
-}
-
-/** How far and how long an engine went since one of its joints was tightened, by its meters and its runs. */
-export interface SinceTight {
-  readonly jointId: string;
-  readonly name: string;
-  readonly since: number;
-  readonly way?: { readonly value: number; readonly unit: DistanceUnit; readonly unsaidRuns: number };
-  readonly hours?: number;
-  readonly heats: number;
-}
-
-/** The first start's sheet, with what the order of the work says to it. */
-export interface FirstStart {
-  /** What stands against it. */
-  readonly bars: readonly string[];
-  readonly checks: readonly AnsweredCheck[];
-  readonly isReady: boolean;
-  /** Why it was started all the same is asked with the first run: the order was not asked before. */
-  readonly asksWhy: boolean;
-  readonly href: string;
-}
-
-/** A start that went wrong, and whether what was seen stands on the list of what is open. */
-export interface WrongStart {
-  readonly id: string;
-  readonly on: string;
-  readonly who?: string;
-  readonly seenLines: readonly SeenLine[];
+  readonly noCycle: readonly NotCounted[];
 }
 
 export interface RunIn {
@@ -146,92 +92,6 @@ const waitsForHead = (joints: readonly JointState[]): boolean =>
       retorque.state === 'open' ||
       (retorque.state === 'done' && (retorque.further !== undefined || retorque.next !== undefined)),
   );
-
-function firstStartOf(state: EngineState, { checks, open, passed }: StartSheet): FirstStart {
-  const bars = barsOfStart(state).map(({ message }) => message);
-  const isReady = open.length === 0 && bars.length === 0;
-  return {
-    checks,
-    bars,
-    isReady,
-    asksWhy: !isReady && passed === undefined && startStepOf(state)?.state !== 'done',
-    href: `/engines/${state.engine.id}/order`,
-  };
-}
-
-function wrongStarts({ order: { lines } }: EngineState, { wrong }: StartSheet): readonly WrongStart[] {
-  return [...wrong].reverse().map(({ id, who, body: { on, seen } }) => ({
-    id,
-    on,
-    who,
-    seenLines: seenAt('start', on, seen, lines),
-  }));
-}
-
-const seenAt = (
-  what: 'run' | 'start',
-  at: string,
-  seen: readonly SeenAtRun[],
-  lines: EngineState['order']['lines'],
-): readonly SeenLine[] =>
-  seen.map((one) => {
-    const words = seenWords(one);
-    return { what: words, ...openLineOf(`At the ${what} of ${fullDate(at)}, ${words}`, lines, at) };
-  });
-
-/** Its odometer's own unit; before it was read, the one that goes with its torques. */
-const unitOf = ({ engine, heat }: EngineState): DistanceUnit =>
-  ownUnit(heat.meters) ?? (/lb|oz/.test(engine.preferredUnit) ? 'mi' : 'km');
-
-/** The runs since each joint was tightened, and which of them are heat cycles to it: worked out once for all that ask. */
-interface RunsSince extends ReturnType<typeof heatCyclesOf> {
-  readonly of: JointState;
-  readonly since: number;
-  readonly runs: readonly CycleFact[];
-}
-
-function runsSince(state: EngineState): readonly RunsSince[] {
-  const facts = cyclesOf(state.heat);
-  return state.joints.flatMap((of) => {
-    const since = tightenedAtOf(of.final);
-    if (since === undefined || of.joint.retorqueSchool === 'none') return [];
-    const runs = facts.filter(({ ranFrom }) => ranFrom >= since);
-    return [{ of, since, runs, ...heatCyclesOf(state, of, runs) }];
-  });
-}
-
-/** Why a run is no heat cycle to the joints that are gone over again, by the run. */
-function noCyclesOf(all: readonly RunsSince[]): ReadonlyMap<string, LoggedCycle['noCycle']> {
-  const found = new Map<string, LoggedCycle['noCycle'][number][]>();
-  for (const { of, not } of all) {
-    if (schoolInForce(of.joint) === 'none') continue;
-    const least = LEAST_CYCLES[of.joint.detail.heatCycle];
-    for (const [id, no] of not) {
-      const said = { joint: of.joint.name, no, least };
-      const before = found.get(id);
-      if (before) before.push(said);
-      else found.set(id, [said]);
-    }
-  }
-  return found;
-}
-
-/** Everything that passed since a joint was tightened. */
-function sinceTight(state: EngineState, { of: { joint }, since, runs, counting }: RunsSince, now: number): SinceTight {
-  const log = { runs, counting, meters: metersOf(state.heat), since };
-  const { way_km, unsaidRuns = 0, hours, heats } = passedAt(log, Math.max(now, since));
-  const unit = unitOf(state);
-  return {
-    jointId: joint.id,
-    name: joint.name,
-    since,
-    heats,
-    ...(way_km !== undefined && {
-      way: { value: way_km / (unit === 'mi' ? KM_PER_MILE : 1), unit, unsaidRuns },
-    }),
-    ...(hours !== undefined && { hours }),
-  };
-}
 
 /**
  * The runs of an engine, its readings, and the retorques that follow from them.

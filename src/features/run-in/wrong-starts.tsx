@@ -3,7 +3,7 @@
 import { useLine } from '@/interface/record/use-line';
 import { nearTime } from '@/interface/figures/times';
 import { OpenLineRow } from './open-line-row';
-import type { WrongStart } from './queries';
+import type { WrongStart } from './starts';
 import styles from './run-in-screen.module.css';
 
 interface Props {

@@ -2,16 +2,13 @@
 
 import { FASTENER_FORMS, type FastenerFacts } from '@/model/joint/joint-detail';
 import { choices } from '@/interface/words/choices';
-import { NativeSelect, TextInput } from '@mantine/core';
-import { useState } from 'react';
-import { hexagonFaces } from '@/core/fastener';
-import { threadNamed } from '@/core/thread';
-import { isDomainError } from '@/core/units';
-import { designationOn, type Shelves } from '@/model/shelf/shelves';
+import { NativeSelect } from '@mantine/core';
+import type { Shelves } from '@/model/shelf/shelves';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-import { useOutside } from '@/interface/parts/use-outside';
+import { HexagonField, HistoryFields, OwnTorqueFields, SeatAndNutFields } from './fastener-parts';
 import { LOCKING_CHOICES, SOCKETS } from './joint-words';
+import { ThreadField } from './thread-field';
 
 interface Props {
   readonly label: 'original' | 'substitute';
@@ -22,171 +19,7 @@ interface Props {
   readonly onChange: (facts: FastenerFacts) => void;
 }
 
-interface ThreadProps {
-  readonly label: string;
-  readonly description?: string;
-  readonly value: string | null;
-  readonly empty?: boolean;
-  readonly shelves: Pick<Shelves, 'threads'>;
-  readonly onChange: (value: string | null) => void;
-}
-
-/** The name of a thread; what is not known is refused in words and stays as typed. */
-function ThreadField({ label, description, value, empty = false, shelves, onChange }: ThreadProps) {
-  const [text, setText] = useState(value ?? '');
-  const [refusal, setRefusal] = useState<string>();
-  const wrote = useOutside(value, (stands) => {
-    setText(stands ?? '');
-    setRefusal(undefined);
-  });
-  const keep = (next: string | null) => {
-    wrote(next);
-    onChange(next);
-  };
-  const type = (next: string) => {
-    setText(next);
-    if (next.trim() === '') {
-      setRefusal(empty ? undefined : 'Give the thread, such as 3/8 BSF or M8.');
-      if (empty) keep(null);
-      return;
-    }
-    try {
-      const { designation } = threadNamed(designationOn(shelves, next));
-      setRefusal(undefined);
-      keep(designation);
-    } catch (error) {
-      if (!isDomainError(error)) throw error;
-      setRefusal(error.message);
-    }
-  };
-  return (
-    <TextInput
-      label={label}
-      description={description}
-      value={text}
-      error={refusal}
-      onChange={(event) => type(event.currentTarget.value)}
-    />
-  );
-}
-
-const ANSWERS = [
-  { value: '', label: 'Not known' },
-  { value: 'no', label: 'No' },
-  { value: 'yes', label: 'Yes' },
-];
-const answerOf = (said: boolean | null) => (said === null ? '' : said ? 'yes' : 'no');
-const saidBy = (value: string) => (value === '' ? null : value === 'yes');
-
 const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' });
-
-interface GradeChoice {
-  readonly value: string;
-  readonly label: string;
-}
-
-interface PartProps {
-  readonly facts: FastenerFacts;
-  readonly set: (part: Partial<FastenerFacts>) => void;
-}
-
-/** The torque that a locking nut takes up itself. */
-const OwnTorqueFields = ({ facts, set }: PartProps) => (
-  <>
-    <MeasureField
-      kind="torque"
-      zero
-      label="Its own torque, least"
-      value={facts.prevailingLow_Nm}
-      onChange={(prevailingLow_Nm) => set({ prevailingLow_Nm })}
-    />
-    <MeasureField
-      kind="torque"
-      zero
-      label="Its own torque, most"
-      value={facts.prevailingHigh_Nm}
-      onChange={(prevailingHigh_Nm) => set({ prevailingHigh_Nm })}
-    />
-  </>
-);
-
-const sameSize = (a: number, b: number) => Math.abs(a - b) < 0.005;
-
-/** Which hexagon it has, as the spanner tells: the face under it is then the usual one of that standard. */
-function HexagonField({ facts, set }: PartProps) {
-  const hexagons = hexagonFaces(threadNamed(facts.thread));
-  if (facts.faceMeasured || hexagons.length < 2) return null;
-  const at = hexagons.findIndex(({ face }) => sameSize(face.outer_mm, facts.outer_mm));
-  return (
-    <NativeSelect
-      className={form.double}
-      label="The spanner that fits it"
-      description="The face is taken from it until you measure"
-      data={[
-        ...(at < 0 ? [{ value: '-1', label: 'Not one of these' }] : []),
-        ...hexagons.map(({ flats_mm, standard }, i) => ({
-          value: String(i),
-          label: `${Number(flats_mm.toFixed(1))} mm across flats, ${standard}`,
-        })),
-      ]}
-      value={String(at)}
-      onChange={(event) => {
-        const chosen = hexagons[Number(event.currentTarget.value)];
-        if (chosen) set({ outer_mm: chosen.face.outer_mm, inner_mm: chosen.face.inner_mm, faceMeasured: false });
-      }}
-    />
-  );
-}
-
-/** The usual seats; any other angle is entered in a build file or by the reckoner. */
-const SEATS = [
-  { value: '', label: 'Flat' },
-  { value: '90', label: 'Countersunk or cone, 90°' },
-  { value: '82', label: 'Countersunk, 82°' },
-  { value: '60', label: 'Cone, 60°' },
-];
-
-/** The seat it turns on, and the nut that is run down on it. */
-const SeatAndNutFields = ({ facts, set, grades }: PartProps & { readonly grades: readonly GradeChoice[] }) => (
-  <>
-    <NativeSelect
-      label="Seat"
-      data={SEATS.some(({ value }) => value === `${facts.seat_deg ?? ''}`) ? SEATS : [...SEATS, `${facts.seat_deg}`]}
-      value={`${facts.seat_deg ?? ''}`}
-      onChange={(event) => set({ seat_deg: Number(event.currentTarget.value) || null })}
-    />
-    <MeasureField
-      label="Height of the nut"
-      value={facts.nutHeight_mm}
-      onChange={(nutHeight_mm) => set({ nutHeight_mm })}
-    />
-    <NativeSelect
-      className={form.double}
-      label="Grade of the nut"
-      data={[...grades]}
-      value={facts.nutGrade ?? ''}
-      onChange={(event) => set({ nutGrade: event.currentTarget.value || null })}
-    />
-  </>
-);
-
-/** What was done to it before it came to this engine. */
-const HistoryFields = ({ facts, set }: PartProps) => (
-  <>
-    <NativeSelect
-      label="Ever taken past its yield?"
-      data={ANSWERS}
-      value={answerOf(facts.takenBeyondYield)}
-      onChange={(event) => set({ takenBeyondYield: saidBy(event.currentTarget.value) })}
-    />
-    <NativeSelect
-      label="Plated here, and not baked?"
-      data={ANSWERS}
-      value={answerOf(facts.platedUnbaked)}
-      onChange={(event) => set({ platedUnbaked: saidBy(event.currentTarget.value) })}
-    />
-  </>
-);
 
 /**
  * Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged.

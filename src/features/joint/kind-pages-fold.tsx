@@ -10,7 +10,7 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { useOutside } from '@/interface/parts/use-outside';
 import form from '@/interface/parts/form.module.css';
-import { LeafChoice } from './kinds-fold';
+import { LeafChoice } from './leaf-choice';
 
 interface Props {
   readonly setting: JointInputs;

@@ -2,27 +2,20 @@
 
 import { NativeSelect } from '@mantine/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { threadNamed } from '@/core/thread';
 import type { PlannedStage } from '@/core/tightening';
 import { evenness, type RoundWay } from '@/core/interaction';
-import { boltStiffness } from '@/model/joint/bolt-stiffness';
 import { drawnWords } from '@/interface/words/clamp-words';
-import { framesOf, type PassageFrame } from '@/model/joint/clamp-left';
-import { GASKETS, HEADS, type ClampMapFacts } from '@/model/joint/clamp-map-facts';
+import { framesOf } from '@/model/joint/clamp-left';
+import type { ClampMapFacts } from '@/model/joint/clamp-map-facts';
 import type { JointDetail } from '@/model/joint/joint-detail';
-import { todayFacts } from '@/model/joint/joint-ladder';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import { positionsOf } from '@/model/joint/joint-shape';
-import type { Joint } from '@/model/joint/joint';
 import { tryCore } from '@/model/try-core';
 import { useFigures } from '@/interface/figures/preferences';
-import { Button } from '@/interface/parts/button';
-import form from '@/interface/parts/form.module.css';
 import { useOutside } from '@/interface/parts/use-outside';
-import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
-import { ClampDrawing } from '@/interface/pattern/clamp-drawing';
+import { begun, ClampMapInputs, isWhole, type Draft } from './clamp-map-inputs';
+import { ClampPlayed } from './clamp-played';
 import { mapOf, type AsPulled, type ClampWorks } from './clamp-works';
 import { ClampScatterPart } from './clamp-scatter';
 import { ClampSearchPart } from './clamp-search';
@@ -39,102 +32,6 @@ export interface ClampMapProps {
   readonly onDetail: (part: Partial<JointDetail>) => void;
   /** Takes the stages of a way that was found. */
   readonly onTake: (way: RoundWay) => void;
-}
-
-/** Facts as they stand in their fields: what nobody said yet is null. */
-type Draft = { readonly [Field in keyof ClampMapFacts]: ClampMapFacts[Field] | null };
-
-const TYPICAL_MARGIN_MM = 20;
-const NOTHING: Draft = {
-  head: null,
-  gasket: null,
-  E_GPa: null,
-  poisson: null,
-  depth_mm: null,
-  solid: null,
-  foundation_N_per_mm3: null,
-  unloading: null,
-  pitch_mm: null,
-  margin_mm: TYPICAL_MARGIN_MM,
-  boltStiffness_N_per_mm: null,
-};
-
-/** Whether all is said; of a joint in no pattern its places say how far they lie apart. */
-const isWhole = (draft: Draft, { pattern }: Pick<Joint, 'pattern'>): draft is ClampMapFacts =>
-  Object.entries(draft).every(([field, value]) => value !== null || (field === 'pitch_mm' && pattern === 'free'));
-
-/** What is known already stands in its field: the stiffness of a fastener whose grip was measured. */
-function begun(setting: JointInputs): Draft {
-  const { joint } = setting;
-  if (joint.detail.clampMap) return joint.detail.clampMap;
-  const { grip_mm } = joint.detail.parent;
-  const thread = tryCore(() => threadNamed(todayFacts(setting).thread));
-  return {
-    ...NOTHING,
-    boltStiffness_N_per_mm:
-      grip_mm !== null && thread.ok
-        ? Math.round(boltStiffness(thread.result.stressArea_mm2, grip_mm, thread.result.major_mm) / 1000) * 1000
-        : null,
-  };
-}
-
-const CHOOSE = { value: '', label: 'Choose…' };
-
-interface InputProps {
-  readonly draft: Draft;
-  readonly joint: Joint;
-  /** How often it was begun anew: its cells then show what stands. */
-  readonly round: number;
-  readonly onDraft: (part: Partial<Draft>) => void;
-}
-
-/** What the model is given, each on view and to be changed. */
-function Inputs({ draft, joint, round, onDraft }: InputProps) {
-  const number = (label: string, field: keyof Draft, description?: string, zero = false) => (
-    <MeasureField
-      key={`${field} ${draft.head} ${draft.gasket} ${round}`}
-      kind="number"
-      zero={zero}
-      label={label}
-      description={description}
-      value={draft[field] as number | null}
-      onChange={(value) => onDraft({ [field]: value })}
-    />
-  );
-  return (
-    <div className={form.grid}>
-      <NativeSelect
-        className={form.double}
-        label="What is clamped"
-        description="Its figures stand below, and stand typical"
-        data={[CHOOSE, ...HEADS.map(({ id, name }) => ({ value: id, label: name }))]}
-        value={draft.head ?? ''}
-        onChange={(event) => {
-          const preset = HEADS.find(({ id }) => id === event.currentTarget.value);
-          if (preset) onDraft({ head: preset.id, ...preset.facts });
-        }}
-      />
-      <NativeSelect
-        className={form.double}
-        label="On what it lies"
-        data={[CHOOSE, ...GASKETS.map(({ id, name }) => ({ value: id, label: name }))]}
-        value={draft.gasket ?? ''}
-        onChange={(event) => {
-          const preset = GASKETS.find(({ id }) => id === event.currentTarget.value);
-          if (preset) onDraft({ gasket: preset.id, ...preset.facts });
-        }}
-      />
-      {number('Modulus E, GPa', 'E_GPa')}
-      {number('Poisson’s ratio', 'poisson')}
-      {number('Depth, mm', 'depth_mm')}
-      {number('Solid share', 'solid', 'Of its bending stiffness: 1 is solid')}
-      {number('Bedding, N/mm³', 'foundation_N_per_mm3', 'Gasket and block together')}
-      {number('Springs back stiffer, times', 'unloading', '1: it gives as much either way; 3 to 10 of a soft gasket')}
-      {joint.pattern !== 'free' && number('Pitch, mm', 'pitch_mm', 'Between neighbours')}
-      {number('Margin, mm', 'margin_mm', 'From the outermost to the edge; 20 stands typical', true)}
-      {number('Fastener, N/mm', 'boltStiffness_N_per_mm', 'Known once its grip is')}
-    </div>
-  );
 }
 
 /** What the other nuts are doing: what is left in each as the plan goes on, and what would make it more even. */
@@ -161,7 +58,7 @@ export function ClampMapBody(props: ClampMapProps) {
         A nut that is pulled lets those beside it go a little. This is a picture of what to expect and no specification:
         no wrinkle of a gasket, no bow of a head and no sealant is in it.
       </p>
-      <Inputs draft={draft} joint={joint} round={round} onDraft={put} />
+      <ClampMapInputs draft={draft} joint={joint} round={round} onDraft={put} />
       {!isWhole(draft, joint) && <p>It is drawn once each of these is said.</p>}
       {isWhole(facts, joint) && <ClampMapPart {...props} facts={facts} />}
     </>
@@ -208,7 +105,13 @@ function ClampMapPart({
           onChange={(event) => setPlayed(event.currentTarget.value === 'pulled' ? 'pulled' : 'plan')}
         />
       )}
-      <Played joint={joint} frames={frames} turn={map.turn} at={Math.min(at ?? Infinity, frames.length)} onAt={setAt} />
+      <ClampPlayed
+        joint={joint}
+        frames={frames}
+        turn={map.turn}
+        at={Math.min(at ?? Infinity, frames.length)}
+        onAt={setAt}
+      />
       {last && <p>{significant(evenness(last.shares).variation_pct, 2)} % uneven at the end.</p>}
       {isPulled && asPulled && drawnWords(asPulled.drawn) && <p className="soft">{drawnWords(asPulled.drawn)}</p>}
       {kinds.length > 0 && (
@@ -262,52 +165,5 @@ function Ways({ setting: { joint }, worked, stageList, shown, onTake }: WaysProp
       <ClampScatterPart worked={worked} shown={shown} />
       {turns === 0 && <ClampSearchPart joint={joint} shown={shown} onTake={onTake} />}
     </>
-  );
-}
-
-interface PlayedProps {
-  readonly joint: Joint;
-  readonly frames: readonly PassageFrame[];
-  readonly turn: readonly number[];
-  readonly at: number;
-  readonly onAt: (at: number) => void;
-}
-
-/** Pull by pull. */
-function Played({ joint, frames, turn, at, onAt }: PlayedProps) {
-  const frame = frames[at - 1];
-  const shares = frame?.shares ?? turn.map(() => 0);
-  const words = frame
-    ? `After pull ${at} of ${frames.length}: number ${turn.indexOf(frame.place) + 1}, stage ${frame.stage + 1}`
-    : 'Before the first pull';
-  return (
-    <div className={styles.played}>
-      <ClampDrawing
-        positions={positionsOf(joint)}
-        shares={shares}
-        pulled={frame?.place}
-        label={`${words}. Left in each, per cent of its final clamp load: ${turn
-          .map((place, i) => `${i + 1}: ${Math.round((shares[place] ?? 0) * 100)}`)
-          .join(', ')}.`}
-      />
-      <p className="soft">{words}. Per cent of the middle of what its figure gives.</p>
-      <p className={styles.keys}>
-        <Button onClick={() => onAt(Math.max(0, at - 1))} disabled={at === 0}>
-          A pull back
-        </Button>
-        <input
-          className={styles.slide}
-          type="range"
-          aria-label="How far it has gone, in pulls"
-          min={0}
-          max={frames.length}
-          value={at}
-          onChange={(event) => onAt(Number(event.currentTarget.value))}
-        />
-        <Button onClick={() => onAt(Math.min(frames.length, at + 1))} disabled={at === frames.length}>
-          The next pull
-        </Button>
-      </p>
-    </div>
   );
 }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
-import { fitState, value20_mm, worstFirst, type FitContext } from '@/model/fit/fit-state';
+import type { FitContext } from '@/model/fit/stale-reading';
+import { fitState, value20_mm, worstFirst } from '@/model/fit/fit-state';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import { fastenerFingerprint } from '@/model/fit/fit-context';
 import { gateOf, guardsOfGate, provenFits, stripsIn } from '@/model/fit/fit-gate';

@@ -1,4 +1,5 @@
-import type { Note } from '@/core/units';
+import { DomainError, type Note } from '@/core/units';
+import type { Limit } from './phrases';
 
 const MESSAGES = {
   'quotient-notation': 'The page prints a quotient where the product is meant; it is read as the product.',
@@ -34,3 +35,22 @@ export const printNote = (code: PrintNoteCode, repeated?: string): Note => ({
   code,
   message: repeated === undefined ? MESSAGES[code] : MESSAGES[code].replace('{}', repeated),
 });
+
+/** The refusal of a text that cannot be read safely. */
+export const unreadable = (message: string) => new DomainError('unreadable', message, 'text');
+
+const SUSPECT_RATIO = 3;
+
+/** What is noted of any figure: of its two ends, the high one `ratio` times the low one, and of the limits said with it. */
+export const closingNotes = (
+  limits: ReadonlySet<Limit>,
+  reversed: boolean,
+  ratio: number,
+): readonly PrintNoteCode[] => {
+  const codes: PrintNoteCode[] = [];
+  if (reversed) codes.push('range-reversed');
+  // A hair of rounding is no slip: 988.2 is three times 329.4 on the page, whatever the product of the two comes to.
+  if (ratio > SUSPECT_RATIO * (1 + 1e-9)) codes.push('suspect-magnitude');
+  for (const limit of limits) codes.push(limit);
+  return codes;
+};

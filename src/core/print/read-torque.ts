@@ -2,9 +2,9 @@ import { DomainError, isDomainError, type Note } from '@/core/units';
 import { amountOf } from './amounts';
 import { compareIntervals, type Agreement, type PrintedInterval } from './cross-check';
 import type { Group, Scan } from './groups';
-import { printNote, type PrintNoteCode } from './notes';
+import { closingNotes, printNote, unreadable, type PrintNoteCode } from './notes';
 import { mended } from './misread';
-import type { Limit } from './phrases';
+import { assertForward, isTurn, readTurn } from './read-turn';
 import { askedNotes, scanTorque, type ScannedTorque } from './scan-torque';
 import { readStages, type StagePrint } from './stages';
 import type { Numeral } from './tokens';
@@ -41,18 +41,15 @@ export interface TurnPrint {
 }
 
 type TorqueGroup = Group<TorquePrintUnit>;
-const SUSPECT_RATIO = 3;
 const LARGEST_FIGURE = 1e6;
 // Hub nuts and flywheels stay below it; above, a unit or a point has slipped.
 const USUAL_NM = 500;
 const MAX_CHARACTERS = 400;
 
-const unreadable = (message: string) => new DomainError('unreadable', message, 'text');
 const negative = () =>
   new DomainError('negative', 'A torque cannot be negative. Check the sign before the figure.', 'text');
 const unknownUnit = (scan: Scan<TorquePrintUnit>) =>
   new DomainError('unknown-unit', `“${scan.unknownAfterFigure}” is not a torque unit known here.`, 'text');
-const isTurn = ({ unit }: TorqueGroup) => unit?.kind === 'turn';
 
 function assertScan(scan: Scan<TorquePrintUnit>): void {
   if (scan.groups.length === 0)
@@ -156,52 +153,6 @@ function crossChecked(first: TorqueStep, others: readonly TorqueStep[]): Checked
     readings: i === 0 ? first.readings : [lead, ...first.readings.filter((reading) => reading !== lead)],
     crossCheck: { unit: printed.unit ?? 'N·m', min_Nm: printed.min_Nm, max_Nm: printed.max_Nm, differencePct, agrees },
   };
-}
-
-const closingNotes = (limits: ReadonlySet<Limit>, reversed: boolean, ratio: number): readonly PrintNoteCode[] => {
-  const codes: PrintNoteCode[] = [];
-  if (reversed) codes.push('range-reversed');
-  // A hair of rounding is no slip: 988.2 is three times 329.4 on the page, whatever the product of the two comes to.
-  if (ratio > SUSPECT_RATIO * (1 + 1e-9)) codes.push('suspect-magnitude');
-  for (const limit of limits) codes.push(limit);
-  return codes;
-};
-
-function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Limit>, square: boolean) {
-  const [group] = groups as [TorqueGroup];
-  if (groups.length > 1 && !isSaidTwice(groups, square))
-    throw unreadable('The page prints more than one turn. Enter each as an entry of its own.');
-  const unit = group.unit as Extract<TorquePrintUnit, { kind: 'turn' }>;
-  const degrees = unit.flat && square ? 90 : unit.degrees;
-  const amount = amountOf(group, 'decimal');
-  const codes: PrintNoteCode[] = [
-    ...(group.numbers.some((n) => n.comma) ? ['decimal-comma' as const] : []),
-    ...(group.numbers.some((n) => n.fraction) ? ['fraction' as const] : []),
-    ...closingNotes(limits, amount.reversed, amount.max / amount.min),
-  ];
-  return { min_deg: amount.min * degrees, max_deg: amount.max * degrees, notes: codes.map((code) => printNote(code)) };
-}
-
-/** `120° (2 flats)`: one turn, said twice. */
-function isSaidTwice(groups: readonly TorqueGroup[], square: boolean): boolean {
-  const degreesOf = (group: TorqueGroup) => {
-    const unit = group.unit;
-    if (unit?.kind !== 'turn') return Number.NaN;
-    return amountOf(group, 'decimal').max * (unit.flat && square ? 90 : unit.degrees);
-  };
-  const [first, second] = groups.map(degreesOf) as [number, number];
-  return groups.length === 2 && groups[1]?.joiners.has('apart') === true && Math.abs(first / second - 1) < 0.02;
-}
-
-/** How pages say that it is turned back: no angle to be pulled. */
-const TURNED_BACK =
-  /(?<![\p{L}])(?:back(?:ed|ing|wards?)?|slack(?:en\p{L}*|ed)?|loosen\p{L}*|undo|undone|unscrew\p{L}*|releas\p{L}*|eas(?:e|ed) off|(?:anti|counter)-?\s?clockwise|zurück\p{L}*|lös\p{L}*|lose|locker\p{L}*|desserr\p{L}*|dévis\p{L}*|desviss\p{L}*|allent\p{L}*|svit\p{L}*|afloj\p{L}*|afloja|desapert\p{L}*|lossa\p{L}*|lossen|losdraai\p{L}*|terug\p{L}*|povol\p{L}*|løsn\p{L}*|tilbage)(?![\p{L}])/u;
-
-function assertForward(text: string, groups: readonly TorqueGroup[]): void {
-  if (groups.some(isTurn) && TURNED_BACK.test(text.toLowerCase()))
-    throw unreadable(
-      'The page turns it back. Enter the figure that it is left at, and what is turned back as a note of its own.',
-    );
 }
 
 function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {

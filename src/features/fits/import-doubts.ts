@@ -1,6 +1,7 @@
 import type { Fit, FitLine, ReadingLine } from '@/model/fit/fit';
 import { fittedElsewhere } from '@/model/fit/fit-reading';
-import { fitState, type FitContext, type FitState } from '@/model/fit/fit-state';
+import type { FitContext } from '@/model/fit/stale-reading';
+import { fitState, type FitState } from '@/model/fit/fit-state';
 import { doubtsOf } from '@/model/fit/reading-doubts';
 import type { ReadingRow } from './readings-csv';
 

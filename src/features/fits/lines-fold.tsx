@@ -2,7 +2,8 @@
 
 import { nanoid } from 'nanoid';
 import type { Fit, FitLine } from '@/model/fit/fit';
-import { cancelledIn, kindOf } from '@/model/fit/fit-state';
+import { cancelledIn } from '@/model/fit/fit-fold';
+import { kindOf } from '@/model/fit/fit-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Disclosure } from '@/interface/parts/disclosure';

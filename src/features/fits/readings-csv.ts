@@ -4,7 +4,7 @@ import { stringify } from 'csv-stringify/sync';
 import { PARTS, cellKey, isSigned, readReading, type Part } from '@/core/fits';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { assertAsked } from '@/model/fit/fit-reading';
-import { cancelledIn } from '@/model/fit/fit-state';
+import { cancelledIn } from '@/model/fit/fit-fold';
 import { cellsOf, readRecords } from '@/server/read-records';
 
 const COLUMNS = [

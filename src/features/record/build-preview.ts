@@ -1,6 +1,6 @@
 import { figuresOf, workedWith, type BuildFile, type FileFigure } from './build-file';
 import { readBack, type BackAgain, type BuildRead } from './read-back';
-import type { Coming } from './adopt-build';
+import type { Coming } from './adoption';
 import type { Shop } from '@/db/shop';
 import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
 

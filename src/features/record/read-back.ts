@@ -6,7 +6,8 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import type { Shop } from '@/db/shop';
 import { assertReckoned } from '@/model/joint/joint-result';
 import { asideRow, assertMayBeAside } from '@/server/may-be-aside';
-import { DRAWN_KINDS, adopt, type Adoption } from './adopt-build';
+import { adopt } from './adopt-build';
+import { DRAWN_KINDS, type Adoption } from './adoption';
 import { workedWith, type BuildFile } from './build-file';
 import { assertWhole } from './check-build';
 

@@ -9,7 +9,7 @@ import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Notice, Screen, Section } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
 import { previewBuildAction, readBackAction } from './actions';
-import type { Coming } from './adopt-build';
+import type { Coming } from './adoption';
 import type { BuildPreview, ToldFigure } from './build-preview';
 import styles from './read-in-screen.module.css';
 

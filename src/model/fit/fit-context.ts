@@ -1,4 +1,4 @@
-import type { FitContext } from './fit-state';
+import type { FitContext } from './stale-reading';
 import type { FitPageSays } from './fit-page';
 import type { Fit } from './fit';
 import type { Opening } from '@/model/order/openings';

@@ -1,23 +1,17 @@
-import { cancelledOf } from '@/model/cancelled-lines';
 import { EXPANSIONS_UM_PER_MK } from '@/core/units';
 import {
-  CHANGES,
-  REMEDIES,
-  cellKey,
   fitKind,
-  isVoidedBy,
   placeResult,
   sizeAt20C,
   unmetCondition,
-  type ConditionId,
   type FitKind,
-  type Part,
   type PlaceResult,
   type ReadingPlan,
 } from '@/core/fits';
 import type { Fit, FitLine, ReadingLine } from './fit';
+import { answersOf, fold, withoutStruck, type Folded } from './fit-fold';
 import type { FitPageSays } from './fit-page';
-import { clampChange, isOpenedSince, isOpenedUp, workedOnSince, type FitRound } from './fit-rounds';
+import { conditionsOf, staleReason, type FitContext } from './stale-reading';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [
@@ -45,19 +39,6 @@ const HOLDING: ReadonlySet<PlaceState> = new Set(['tight', 'loose', 'fault']);
 export const isHolding = (state: PlaceState): boolean => HOLDING.has(state);
 
 export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
-
-/** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
-export interface FitContext {
-  readonly rounds: readonly FitRound[];
-  /** When its joint was opened up again in the order of the build. */
-  readonly openings?: readonly string[];
-  readonly bolts?: string;
-  readonly jointName?: string;
-  /** When a head that its readings rest on was gone over, tightened or opened up, by its name. */
-  readonly headWork?: readonly { readonly at: string; readonly jointName: string }[];
-  /** The page that what is wanted was taken from. */
-  readonly page?: FitPageSays;
-}
 
 export interface FitPlace {
   readonly place: number;
@@ -98,8 +79,6 @@ export const planOfFit = (fit: Fit): ReadingPlan => ({
   angles: fit.angles,
 });
 
-const conditionsOf = (kind: FitKind, part: Part): readonly ConditionId[] => kind.conditions[part] ?? [];
-
 const isAt = (line: FitLine, place: number) => line.place === null || line.place === place;
 
 /** A reading in mm at 20 °C, where its temperatures were taken. */
@@ -112,108 +91,6 @@ export function value20_mm(line: ReadingLine, fit: Fit): number {
     { expansion: expansion ?? EXPANSIONS_UM_PER_MK.steel, at_C: part_C },
     { expansion: EXPANSIONS_UM_PER_MK.steel, at_C: gauge_C ?? part_C },
   );
-}
-
-/** Ids of the lines of a fit that were cancelled and stand no more. */
-export const cancelledIn = (lines: readonly FitLine[]): ReadonlySet<string> =>
-  cancelledOf(lines.map((line) => ({ id: line.id, strikes: line.kind === 'strike' ? line.strikes : null })));
-
-const withoutStruck = (lines: readonly FitLine[]): readonly FitLine[] => {
-  const struck = cancelledIn(lines);
-  return lines.filter((line) => line.kind !== 'strike' && !struck.has(line.id));
-};
-
-interface Folded {
-  readonly current: Map<string, ReadingLine>;
-  readonly beneath: ReadingLine[];
-  remedy?: string;
-  accepted?: string;
-  order?: string;
-  felt?: string;
-  stripIn: boolean;
-}
-
-/**
- * Lines of one place in their order: later readings lie over earlier ones, a remedy reopens its parts, a reading ends
- * what was accepted.
- */
-function fold(lines: readonly FitLine[]): Folded {
-  const folded: Folded = { current: new Map(), beneath: [], stripIn: false };
-  const { current, beneath } = folded;
-  const lay = (key: string) => {
-    const under = current.get(key);
-    if (under) beneath.push(under);
-    current.delete(key);
-  };
-  for (const line of lines)
-    switch (line.kind) {
-      case 'reading':
-        lay(cellKey(line));
-        current.set(cellKey(line), line);
-        folded.accepted = undefined;
-        folded.felt = undefined;
-        break;
-      case 'remedy': {
-        const reopens: readonly Part[] = REMEDIES[line.body.remedy].reopens;
-        for (const [key, reading] of [...current]) if (reopens.includes(reading.part)) lay(key);
-        folded.remedy = line.body.words
-          ? `${REMEDIES[line.body.remedy].name}: ${line.body.words}`
-          : REMEDIES[line.body.remedy].name;
-        folded.accepted = undefined;
-        folded.order = undefined;
-        break;
-      }
-      case 'accept':
-        folded.accepted = line.body.reason;
-        break;
-      case 'order':
-        folded.order = line.body.words;
-        break;
-      case 'felt':
-        folded.felt = line.body.words;
-        break;
-      case 'strip-in':
-      case 'strip-out':
-        folded.stripIn = line.kind === 'strip-in';
-        break;
-    }
-  return folded;
-}
-
-/** What was said of a reading’s conditions when it was taken; what was left unsaid then may be said since. */
-const answersOf = (reading: ReadingLine, lines: readonly FitLine[]) =>
-  lines
-    .slice(lines.indexOf(reading) + 1)
-    .reduce((said, line) => (line.kind === 'affirm' ? { ...line.body.answers, ...said } : said), reading.body.answers);
-
-/** Why a reading no longer counts; undefined where it does. */
-function staleReason(
-  reading: ReadingLine,
-  lines: readonly FitLine[],
-  kind: FitKind,
-  context: FitContext,
-): string | undefined {
-  const conditions = conditionsOf(kind, reading.part);
-  const after = lines.slice(lines.indexOf(reading) + 1);
-  const change = after.find((line) => line.kind === 'change' && isVoidedBy(line.body.change, reading.part, conditions));
-  if (change?.kind === 'change')
-    return `Since it was read ${CHANGES[change.body.change].name}${change.body.words ? `: ${change.body.words}` : ''}.`;
-  if (conditions.includes('cap-final') && isOpenedUp(reading, context.openings))
-    return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was opened up.`;
-  if (conditions.includes('cap-final') && isOpenedSince(reading, context.rounds))
-    return `Since it was read ${CHANGES['cap-loosened'].name}: ${context.jointName ?? 'its joint'} was gone round again.`;
-  const head = conditions.includes('head-final') ? workedOnSince(reading, context.headWork) : undefined;
-  if (head !== undefined) return `Since it was read ${CHANGES['head-gone-over'].name}: ${head}.`;
-  const clamp = conditions.includes('cap-final') ? clampChange(reading, context.rounds) : undefined;
-  if (clamp !== undefined) return clamp;
-  if (
-    conditions.includes('final-bolts') &&
-    reading.body.bolts !== undefined &&
-    context.bolts !== undefined &&
-    reading.body.bolts !== context.bolts
-  )
-    return `Since it was read ${CHANGES['bolts-changed'].name}: ${reading.body.bolts} then, ${context.bolts} now.`;
-  return undefined;
 }
 
 function stateOf({

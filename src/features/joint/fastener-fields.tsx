@@ -1,6 +1,6 @@
 'use client';
 
-import { FASTENER_FORMS, type FastenerFacts } from '@/model/joint/joint-detail';
+import { FASTENER_FORMS, type FastenerFacts } from '@/model/joint/fastener-facts';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect } from '@mantine/core';
 import type { Shelves } from '@/model/shelf/shelves';

@@ -3,7 +3,7 @@
 import { NativeSelect } from '@mantine/core';
 import { hexagonFaces } from '@/core/fastener';
 import { threadNamed } from '@/core/thread';
-import type { FastenerFacts } from '@/model/joint/joint-detail';
+import type { FastenerFacts } from '@/model/joint/fastener-facts';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 

@@ -12,7 +12,8 @@ import {
 } from '@/core/tightening';
 import { TEST_PURPOSES } from '@/model/joint/tightening';
 import { CARES } from '@/model/joint/care';
-import { JOINT_CLASSES, SOCKET_FITS } from '@/model/joint/joint-detail';
+import { SOCKET_FITS } from '@/model/joint/fastener-facts';
+import { JOINT_CLASSES } from '@/model/joint/joint-detail';
 
 export const PATTERNS = choices(PATTERN_KINDS, {
   rows: 'Two rows, as on a head',

@@ -1,7 +1,8 @@
 import type { HeadMetal } from '@/core/heat';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import type { Joint } from '@/model/joint/joint';
-import type { FastenerFacts, JointDetail } from '@/model/joint/joint-detail';
+import type { FastenerFacts } from '@/model/joint/fastener-facts';
+import type { JointDetail } from '@/model/joint/joint-detail';
 import type { Shelves } from '@/model/shelf/shelves';
 
 /** An answer to something not known, given with one key: what the key says, and what it puts on the sheet. */

@@ -6,16 +6,8 @@ import { HOLE_ENDS, HOLE_MEETS, HOLE_THREADS, type Hole } from './hole';
 import { KIND_TURNS, MAX_FASTENERS, NAMED_SCHEMES, type StageScheme } from '@/core/tightening';
 import { oneOf } from '@/model/one-of';
 import type { FigureFields } from './figure-fields';
-import {
-  FASTENER_FORMS,
-  GASKET_SAYS,
-  JOINT_CLASSES,
-  SOCKET_FITS,
-  type FastenerFacts,
-  type FastenerKind,
-  type FigureDetail,
-  type JointDetail,
-} from './joint-detail';
+import { FASTENER_FORMS, SOCKET_FITS, type FastenerFacts } from './fastener-facts';
+import { GASKET_SAYS, JOINT_CLASSES, type FastenerKind, type FigureDetail, type JointDetail } from './joint-detail';
 import { MAX_KINDS } from './kind-places';
 import { HEAT_CYCLE_SCHOOLS } from '@/model/practice/house-practice';
 import { CARES } from './care';

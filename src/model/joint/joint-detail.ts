@@ -1,86 +1,15 @@
 import type { Hole } from './hole';
+import type { FastenerFacts, ParentFacts } from './fastener-facts';
 import { storedJson } from '@/model/stored-json';
 import type { Care } from './care';
 import type { ClampMapFacts } from './clamp-map-facts';
 import type { FigureFields } from './figure-fields';
-import type { Locking, Override, RungId } from '@/core/joint';
+import type { Override, RungId } from '@/core/joint';
 import type { ColdRule, RetorqueStage, SlopeReading } from '@/core/heat';
 import type { HeatCycleSchool, HousePractice } from '@/model/practice/house-practice';
 import type { KindTurn, Position } from '@/core/tightening';
 import type { Adaptor } from '@/core/wrench';
 import type { PlaceNote } from './place-note';
-
-export const FASTENER_FORMS = ['bolt', 'stud'] as const;
-export type FastenerForm = (typeof FASTENER_FORMS)[number];
-
-/** Whether the socket gets at it. */
-export const SOCKET_FITS = ['not-tried', 'takes', 'fouls'] as const;
-export type SocketFit = (typeof SOCKET_FITS)[number];
-
-/**
- * What is known of a fastener beyond thread and face. What was not measured or asked is null. Lengths in mm, torques
- * in N·m.
- */
-export interface FastenerFacts {
-  readonly form: FastenerForm;
-  /** The thread that turns. */
-  readonly thread: string;
-  readonly outer_mm: number;
-  readonly inner_mm: number;
-  readonly faceMeasured: boolean;
-  readonly grade: string | null;
-  /** A stud's other end, in the parent. */
-  readonly metalThread: string | null;
-  readonly seating_Nm: number | null;
-  /** Outside of a loose washer under the head or nut. */
-  readonly washer_mm: number | null;
-  readonly washerThickness_mm: number | null;
-  readonly washerBore_mm: number | null;
-  readonly length_mm: number | null;
-  readonly threadLength_mm: number | null;
-  readonly headHeight_mm: number | null;
-  /** Of the nut that is run down on it. */
-  readonly nutHeight_mm: number | null;
-  readonly nutGrade: string | null;
-  /** Included angle of the seat, where it is not flat. */
-  readonly seat_deg: number | null;
-  /** Of the shank, where it is thinner than the thread. */
-  readonly shankDiameter_mm: number | null;
-  readonly locking: Locking;
-  readonly prevailingLow_Nm: number | null;
-  readonly prevailingHigh_Nm: number | null;
-  readonly socket: SocketFit;
-  /** Whether it was ever taken past its yield: such a one is used once. */
-  readonly takenBeyondYield: boolean | null;
-  /** Plated in a shop, and not baked after it. */
-  readonly platedUnbaked: boolean | null;
-}
-
-/** Where the fastener sits. */
-export interface ParentFacts {
-  readonly metal: string | null;
-  readonly engagement_mm: number | null;
-  readonly underHead: string | null;
-  readonly holeDepth_mm: number | null;
-  /** The hole goes through: nothing bottoms in it. */
-  readonly holeThrough: boolean;
-  /** A thread insert is wound into the parent. */
-  readonly insert: boolean;
-  /** Of the insert: no more thread holds than it is long. */
-  readonly insertLength_mm: number | null;
-  /** What a locking insert turns with by itself; 0 of one that runs freely. */
-  readonly insertLow_Nm: number | null;
-  readonly insertHigh_Nm: number | null;
-  /** How hot the parent gets there, °C. */
-  readonly hottest_C: number | null;
-  readonly grip_mm: number | null;
-  /** Gasket or flange that each fastener presses, and what it bears. */
-  readonly gasketArea_mm2: number | null;
-  readonly gasketLimit_MPa: number | null;
-  readonly nearHeat: boolean;
-  /** New fasteners here can move a bore: rods, mains. */
-  readonly boreMoves: boolean;
-}
 
 export const JOINT_CLASSES = ['inside', 'outside', 'trim'] as const;
 export type JointClass = (typeof JOINT_CLASSES)[number];

@@ -1,5 +1,6 @@
 import type { Joint } from './joint';
-import type { FastenerFacts, FigureDetail } from './joint-detail';
+import type { FastenerFacts } from './fastener-facts';
+import type { FigureDetail } from './joint-detail';
 
 /** What of a fastener is of this very one, and of no other like it. */
 const unknownHere = <Facts extends Pick<FastenerFacts, 'socket' | 'takenBeyondYield' | 'platedUnbaked'>>(

@@ -5,7 +5,7 @@ import { readTorque } from '@/core/print';
 import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import type { FastenerFacts, ParentFacts } from './joint-detail';
+import type { FastenerFacts, ParentFacts } from './fastener-facts';
 import type { JointInputs } from './joint-inputs';
 import type { Source } from '@/model/book/source';
 import type { Wrench } from '@/model/shelf/wrench';

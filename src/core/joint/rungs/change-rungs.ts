@@ -26,6 +26,12 @@ const less = (torque: number, tp: number): WorkingLine['figures'] =>
   tp > 0 ? ['(', figure(torque), ' − ', figure(tp), ')'] : [figure(torque)];
 const plus = (tp: number): WorkingLine['figures'] => (tp > 0 ? [' + ', figure(tp)] : []);
 
+/** Of a figure that is no more than the nut's own torque there is no clamp load to reckon, and it stays as it is. */
+const clampsNothing = (torque: number, tp: number): WorkingLine => ({
+  formula: 'T ≤ Tp: nothing is clamped',
+  figures: [figure(torque), ' N·m ≤ ', figure(tp), ' N·m'],
+});
+
 interface Change {
   readonly from: TurnedFastener;
   readonly to: TurnedFastener;
@@ -36,10 +42,11 @@ interface Change {
 function changed(value_Nm: number, { from, to, tp }: Change) {
   // A figure under the nut's own torque clamps nothing, before and after: it stays, and the guards stop it.
   const preload = Math.max(0, preloadOf({ ...from, prevailing_Nm: tp }, value_Nm));
-  const after = preload > 0 ? torqueOf({ ...to, prevailing_Nm: tp }, preload) : value_Nm;
+  const arms = [armWorking('c before', from), armWorking('c after', to)];
+  if (preload === 0) return { after: value_Nm, working: [...arms, clampsNothing(value_Nm, tp)] };
+  const after = torqueOf({ ...to, prevailing_Nm: tp }, preload);
   const working: readonly WorkingLine[] = [
-    armWorking('c before', from),
-    armWorking('c after', to),
+    ...arms,
     {
       formula: tp > 0 ? 'F = (T − Tp) / c before' : 'F = T / c before',
       figures: [...less(value_Nm, tp), ' N·m × 1000 / ', figure(tighteningArm(from)), ' mm = ', figure(preload), ' N'],
@@ -113,7 +120,8 @@ export function fastenerRung(input: LadderInput, value_Nm: number): Rung | undef
 export function lockingRung({ original, today }: LadderInput, value_Nm: number): Rung | undefined {
   const [before, after] = [prevailingOf(original), prevailingOf(today)];
   if (before === after) return undefined;
-  const value = value_Nm > before ? value_Nm - before + after : value_Nm;
+  const clamps = value_Nm > before;
+  const value = clamps ? value_Nm - before + after : value_Nm;
   const range = today.prevailing;
   return {
     id: 'locking',
@@ -121,10 +129,12 @@ export function lockingRung({ original, today }: LadderInput, value_Nm: number):
     value_Nm: value,
     factor: value / value_Nm,
     working: [
-      {
-        formula: 'T = T − Tp before + Tp today',
-        figures: [figure(value_Nm), ' − ', figure(before), ' + ', figure(after), ' = ', figure(value), ' N·m'],
-      },
+      clamps
+        ? {
+            formula: 'T = T − Tp before + Tp today',
+            figures: [figure(value_Nm), ' − ', figure(before), ' + ', figure(after), ' = ', figure(value), ' N·m'],
+          }
+        : clampsNothing(value_Nm, before),
     ],
     source: 'measured on the running nut, or the nut’s own sheet',
     school: 'the nut’s own torque clamps nothing, so it is added',
@@ -137,7 +147,7 @@ export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: 
   const torque = rangeTorque(maker.reading, rangeSchool);
   const turned = { ...inFilms(today, maker.film, maker.film), prevailing_Nm: prevailingOf(today) };
   const arm = tighteningArm(turned);
-  const preload = Math.max(0, preloadOf(turned, torque));
+  const preload = preloadOf(turned, torque);
   return {
     id: 'maker',
     title: 'Its maker',
@@ -145,10 +155,19 @@ export function makerRung({ maker, today, rangeSchool }: LadderInput, value_Nm: 
     factor: torque / value_Nm,
     working: [
       { formula: `“${maker.printedText}”`, figures: [figure(torque), ' N·m replaces ', figure(value_Nm), ' N·m'] },
-      {
-        formula: 'F in the maker’s lubricant',
-        figures: [...less(torque, prevailingOf(today)), ' N·m × 1000 / ', figure(arm), ' mm = ', figure(preload), ' N'],
-      },
+      preload > 0
+        ? {
+            formula: 'F in the maker’s lubricant',
+            figures: [
+              ...less(torque, prevailingOf(today)),
+              ' N·m × 1000 / ',
+              figure(arm),
+              ' mm = ',
+              figure(preload),
+              ' N',
+            ],
+          }
+        : clampsNothing(torque, prevailingOf(today)),
     ],
     source: maker.source,
     school: `the fastener’s maker overrules the manual, in the maker’s lubricant: ${maker.film.name}`,

@@ -251,6 +251,38 @@ test('slips are caught as they are typed, with a sentence, and kept', async ({ p
   await expect(page.getByText('The figure has no unit')).toBeVisible();
 });
 
+test('a refusal that comes while the next figure is typed leaves the hand where it is', async ({ page, bench }) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
+  await page.locator('summary', { hasText: 'What is wanted, and how it is read' }).click();
+  await page.getByLabel('What is wanted comes from').selectOption('own');
+  const [low, high] = [page.getByLabel('Lower limit'), page.getByLabel('Upper limit')];
+  await low.fill('0.06 mm');
+  await high.fill('0.03 mm');
+  let isHeld = true;
+  await page.route('**/fits/demo-n-fit-mains', async (route) => {
+    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
+    await route.continue();
+  });
+  const save = page.getByRole('button', { name: 'Save what is wanted' }).last();
+  await save.click();
+  // The slip is seen as it is typed, and mended before the answer is there.
+  await expect(page.getByText('The limits are reversed')).toBeVisible();
+  await low.click();
+  await low.press('ControlOrMeta+a');
+  await page.keyboard.type('0.0');
+  isHeld = false;
+  await expect(page.getByRole('alert').filter({ hasText: 'The limits are reversed' })).toBeVisible();
+  await page.keyboard.type('2 mm');
+  await expect(low).toBeFocused();
+  await expect(low).toHaveValue('0.02 mm');
+  await expect(high).toHaveValue('0.03 mm');
+  // Where nobody went on, the first that is wrong takes the focus, as before.
+  await low.fill('0.06 mm');
+  await save.click();
+  await expect(high).toBeFocused();
+});
+
 test('the drawer of shims: the best lies outside, a new one is put in and fitted, the float read again', async ({
   page,
   bench,

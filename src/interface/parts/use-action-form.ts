@@ -38,6 +38,19 @@ function focusFirst<Values extends Record<string, unknown>>(
   first?.focus();
 }
 
+/**
+ * Tells whether somebody is still where they were when a form was sent, and typed nothing since. A slow answer must not
+ * take the cell from under what is being typed: the rest of it would go into another.
+ */
+function stillnessOf<Values extends Record<string, unknown>>(form: UseFormReturnType<Values>): () => boolean {
+  const [at, sent] = [document.activeElement, form.getValues()];
+  return () => {
+    const [now, values] = [document.activeElement, form.getValues()];
+    const isThere = now === at || now === document.body;
+    return isThere && Object.keys(sent).every((name) => Object.is(values[name], sent[name]));
+  };
+}
+
 /** What a form sends instead, once a person has seen what is on disk: the version that is there now. */
 type Overruled<Values> = (stale: Stale, values: Values) => Partial<Values>;
 
@@ -65,6 +78,7 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
   const submit = () => {
     if (isSending.current) return;
     isSending.current = true;
+    const isStill = stillnessOf(form);
     startTransition(async () => {
       const outcome = await send(action, form.getValues());
       isSending.current = false;
@@ -87,8 +101,8 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
       }
       const fields = ownFields(outcome.error.fields ?? {}, initialValues);
       form.setErrors(fields);
-      if (Object.keys(fields).length === 0) setProblem(outcome.error);
-      else focusFirst(form, Object.keys(fields));
+      if (Object.keys(fields).length > 0 && isStill()) focusFirst(form, Object.keys(fields));
+      else setProblem(outcome.error);
     });
   };
   return { form, submit, pending, problem, draft };

@@ -49,8 +49,9 @@ const ask = (requests: readonly unknown[]): Promise<Reckoned> =>
     const reckoner = (line.reckoner ??= started());
     const { worker } = reckoner;
     let isSlow = false;
+    // Of a thread that was never read in, less would not have been sooner.
     const tooLong = () => {
-      isSlow = true;
+      isSlow = reckoner.isReady;
       line.reckoner = undefined;
       void worker.terminate();
     };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
-import type { FitContext } from '@/model/fit/stale-reading';
+import type { FitContext } from '@/model/fit/fit-context';
 import { fitState, value20_mm, worstFirst } from '@/model/fit/fit-state';
 import { stripsInEngine } from '@/db/reads/fits-of-engine';
 import { fastenerFingerprint } from '@/model/fit/fit-context';

@@ -37,7 +37,7 @@ test('a thread that is not read in within a minute is given up', async () => {
   expect(await heavy).toEqual({ ok: false, why: 'slow' });
   const next = reckonAside([INCH]);
   later(60_000);
-  expect(await next).toEqual({ ok: false, why: 'slow' });
+  expect(await next).toEqual({ ok: false, why: 'failed' });
   expect(await reckonAside([INCH])).toMatchObject({ ok: true });
 });
 

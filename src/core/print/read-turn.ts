@@ -6,7 +6,12 @@ import type { TorquePrintUnit } from './torque-print-units';
 
 type TorqueGroup = Group<TorquePrintUnit>;
 
-export const isTurn = ({ unit }: TorqueGroup): boolean => unit?.kind === 'turn';
+type TurnUnit = Extract<TorquePrintUnit, { kind: 'turn' }>;
+
+export const isTurn = (group: TorqueGroup | undefined): boolean => group?.unit?.kind === 'turn';
+
+/** The degrees of one of a unit: of something square a flat is a quarter of a turn. */
+export const degreesOf = ({ flat, degrees }: TurnUnit, square: boolean): number => (flat && square ? 90 : degrees);
 
 /**
  * Reads a part of a turn, in degrees; `square` where a flat is a quarter of it.
@@ -16,8 +21,7 @@ export function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Lim
   const [group] = groups as [TorqueGroup];
   if (groups.length > 1 && !isSaidTwice(groups, square))
     throw unreadable('The page prints more than one turn. Enter each as an entry of its own.');
-  const unit = group.unit as Extract<TorquePrintUnit, { kind: 'turn' }>;
-  const degrees = unit.flat && square ? 90 : unit.degrees;
+  const degrees = degreesOf(group.unit as TurnUnit, square);
   const amount = amountOf(group, 'decimal');
   const codes: PrintNoteCode[] = [
     ...(group.numbers.some((n) => n.comma) ? ['decimal-comma' as const] : []),
@@ -29,12 +33,9 @@ export function readTurn(groups: readonly TorqueGroup[], limits: ReadonlySet<Lim
 
 /** `120° (2 flats)`: one turn, said twice. */
 function isSaidTwice(groups: readonly TorqueGroup[], square: boolean): boolean {
-  const degreesOf = (group: TorqueGroup) => {
-    const unit = group.unit;
-    if (unit?.kind !== 'turn') return Number.NaN;
-    return amountOf(group, 'decimal').max * (unit.flat && square ? 90 : unit.degrees);
-  };
-  const [first, second] = groups.map(degreesOf) as [number, number];
+  const [first, second] = groups.map((group) =>
+    group.unit?.kind === 'turn' ? amountOf(group, 'decimal').max * degreesOf(group.unit, square) : Number.NaN,
+  ) as [number, number];
   return groups.length === 2 && groups[1]?.joiners.has('apart') === true && Math.abs(first / second - 1) < 0.02;
 }
 

@@ -2,6 +2,7 @@ import { DomainError, TORQUE_UNITS_NM, type Note } from '@/core/units';
 import { amountOf } from './amounts';
 import type { Group } from './groups';
 import { printNote } from './notes';
+import { degreesOf, isTurn } from './read-turn';
 import type { TorquePrintUnit } from './torque-print-units';
 import { torqueStep, type TorqueReading } from './torque-readings';
 
@@ -42,8 +43,6 @@ const SAYS_STAGES = new RegExp(`(?<![\\p{L}])(?:${STAGE_WORDS})(?![\\p{L}])`, 'u
 /** Whether stages are named; a text says so by one word of it. */
 export const saysStages = (text: string): boolean => SAYS_STAGES.test(text);
 
-const isTurn = (group: TorqueGroup | undefined) => group?.unit?.kind === 'turn';
-
 function stageOf(group: TorqueGroup, square: boolean): PrintedStage | undefined {
   const { unit } = group;
   const { min, max } = amountOf(group, 'decimal');
@@ -52,7 +51,7 @@ function stageOf(group: TorqueGroup, square: boolean): PrintedStage | undefined 
     return { min_Nm: min * factor, max_Nm: max * factor };
   }
   if (unit?.kind !== 'turn') return undefined;
-  const degrees = unit.flat && square ? 90 : unit.degrees;
+  const degrees = degreesOf(unit, square);
   return { min_deg: min * degrees, max_deg: max * degrees };
 }
 

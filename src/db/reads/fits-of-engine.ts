@@ -2,7 +2,7 @@ import type { Fit } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
 import { stripsIn } from '@/model/fit/fit-gate';
 import { pagesOf } from '@/model/fit/fit-page';
-import type { FitContext } from '@/model/fit/stale-reading';
+import type { FitContext } from '@/model/fit/fit-context';
 import { fitState } from '@/model/fit/fit-state';
 import { openingsOf } from '@/model/order/openings';
 import type { Shop } from '../shop';

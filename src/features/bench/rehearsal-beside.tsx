@@ -38,12 +38,12 @@ function LeftWords({ plan, shares }: { readonly plan: TighteningPlan; readonly s
     held.reduce((a, b) => (b.share < a.share ? b : a)),
     held.reduce((a, b) => (b.share > a.share ? b : a)),
   ];
-  const percent = (share: number) => `${Math.round(share * 100)} %`;
+  const percent = (share: number) => `${Math.round(share * 100)}\u00a0%`;
   return (
     <>
       Least in number {turnNumber(plan, least.place)}: {percent(least.share)}; most in number{' '}
       {turnNumber(plan, most.place)}: {percent(most.share)} of its own final clamp load
-      {held.length === shares.length && `; uneven by ${significant(evenness(shares).variation_pct, 2)} %`}.
+      {held.length === shares.length && `; uneven by ${significant(evenness(shares).variation_pct, 2)}\u00a0%`}.
     </>
   );
 }

@@ -15,22 +15,22 @@ export const workingOfFilm = ({ film, result, own }: TriedFilm): Working => ({
   title: film.name,
   lines: result && [
     {
-      formula: 'c = T / F, F = k · stretch; ȳ = mean of ln c',
-      figures: ['K = ', { value: result.K, digits: 3 }, ', μ = ', { value: result.mu, digits: 3 }],
+      formula: 'K and μ by c = T / F, F = k · stretch; ȳ = mean of ln c',
+      figures: [{ value: result.K, digits: 3 }, ', ', { value: result.mu, digits: 3 }],
     },
     ...(result.nextMu
       ? [
           {
-            formula: 'next bolt: exp(ȳ ± t·s·√(1 + 1/n))',
-            figures: ['μ ', { value: result.nextMu.low, digits: 3 }, ' to ', { value: result.nextMu.high, digits: 3 }],
+            formula: 'μ of the next bolt, by exp(ȳ ± t·s·√(1 + 1/n))',
+            figures: [{ value: result.nextMu.low, digits: 3 }, ' to ', { value: result.nextMu.high, digits: 3 }],
           },
         ]
       : []),
     ...(result.meanMu
       ? [
           {
-            formula: 'the lubricant’s mean, 95 %',
-            figures: ['μ ', { value: result.meanMu.low, digits: 3 }, ' to ', { value: result.meanMu.high, digits: 3 }],
+            formula: 'μ of the lubricant’s mean, 95 %',
+            figures: [{ value: result.meanMu.low, digits: 3 }, ' to ', { value: result.meanMu.high, digits: 3 }],
           },
         ]
       : []),

@@ -9,7 +9,7 @@ import type { Fit, FitLine } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
 import { pagesOf } from '@/model/fit/fit-page';
 import { cancelledIn } from '@/model/fit/fit-fold';
-import type { FitContext } from '@/model/fit/stale-reading';
+import type { FitContext } from '@/model/fit/fit-context';
 import { fitState, type FitState } from '@/model/fit/fit-state';
 import type { HeatLog } from '@/model/heat/heat-log';
 import type { Joint } from '@/model/joint/joint';

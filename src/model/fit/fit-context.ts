@@ -1,10 +1,23 @@
-import type { FitContext } from './stale-reading';
 import type { FitPageSays } from './fit-page';
+import type { FitRound } from './fit-rounds';
 import type { Fit } from './fit';
 import type { Opening } from '@/model/order/openings';
 import type { Joint } from '@/model/joint/joint';
 import type { Round } from '@/model/joint/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
+
+/** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
+export interface FitContext {
+  readonly rounds: readonly FitRound[];
+  /** When its joint was opened up again in the order of the build. */
+  readonly openings?: readonly string[];
+  readonly bolts?: string;
+  readonly jointName?: string;
+  /** When a head that its readings rest on was gone over, tightened or opened up, by its name. */
+  readonly headWork?: readonly { readonly at: string; readonly jointName: string }[];
+  /** The page that what is wanted was taken from. */
+  readonly page?: FitPageSays;
+}
 
 /** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9`. */
 export function fastenerFingerprint({ thread, detail }: Joint): string {

@@ -11,7 +11,8 @@ import {
 import type { Fit, FitLine, ReadingLine } from './fit';
 import { answersOf, fold, withoutStruck, type Folded } from './fit-fold';
 import type { FitPageSays } from './fit-page';
-import { conditionsOf, staleReason, type FitContext } from './stale-reading';
+import type { FitContext } from './fit-context';
+import { conditionsOf, staleReason } from './stale-reading';
 
 /** Where one place of a fit stands, the worst first. */
 export const PLACE_STATES = [

@@ -1,20 +1,7 @@
 import { CHANGES, isVoidedBy, type ConditionId, type FitKind, type Part } from '@/core/fits';
 import type { FitLine, ReadingLine } from './fit';
-import type { FitPageSays } from './fit-page';
-import { clampChange, isOpenedSince, isOpenedUp, workedOnSince, type FitRound } from './fit-rounds';
-
-/** What a fit's readings rest on outside of it: the going-rounds of its joint, and its bolts as they are now. */
-export interface FitContext {
-  readonly rounds: readonly FitRound[];
-  /** When its joint was opened up again in the order of the build. */
-  readonly openings?: readonly string[];
-  readonly bolts?: string;
-  readonly jointName?: string;
-  /** When a head that its readings rest on was gone over, tightened or opened up, by its name. */
-  readonly headWork?: readonly { readonly at: string; readonly jointName: string }[];
-  /** The page that what is wanted was taken from. */
-  readonly page?: FitPageSays;
-}
+import type { FitContext } from './fit-context';
+import { clampChange, isOpenedSince, isOpenedUp, workedOnSince } from './fit-rounds';
 
 /** Under which conditions a part of a fit is read. */
 export const conditionsOf = (kind: FitKind, part: Part): readonly ConditionId[] => kind.conditions[part] ?? [];

@@ -41,9 +41,9 @@ interface Change {
 /** Equal clamp load: T' = (T − Tp)·c'/c + Tp. */
 function changed(value_Nm: number, { from, to, tp }: Change) {
   // A figure under the nut's own torque clamps nothing, before and after: it stays, and the guards stop it.
-  const preload = Math.max(0, preloadOf({ ...from, prevailing_Nm: tp }, value_Nm));
+  const preload = preloadOf({ ...from, prevailing_Nm: tp }, value_Nm);
   const arms = [armWorking('c before', from), armWorking('c after', to)];
-  if (preload === 0) return { after: value_Nm, working: [...arms, clampsNothing(value_Nm, tp)] };
+  if (preload <= 0) return { after: value_Nm, working: [...arms, clampsNothing(value_Nm, tp)] };
   const after = torqueOf({ ...to, prevailing_Nm: tp }, preload);
   const working: readonly WorkingLine[] = [
     ...arms,

@@ -153,13 +153,13 @@ export function LeafForm(props: Props) {
     props.correcting ? `entry-${props.correcting.id}` : 'entry',
     initial(props),
     addLeafAction,
-    (_, entered) => {
+    (_, entered, isStill) => {
       if (props.correcting) return props.onLeave();
       // The next figure of the page: source, page, kind and threads stay, and the hand stays on the keys.
       const { subject: named, printedText: text } = entered.getValues();
       setSaved(`${named}: “${text}”`);
       entered.setValues({ subject: '', printedText: '', readingIndex: -1, agreedNotes: [] });
-      entered.getInputNode('subject')?.focus();
+      if (isStill) entered.getInputNode('subject')?.focus();
     },
   );
   const field = fields.getInputProps;

@@ -1,7 +1,7 @@
 'use client';
 
 import { useForm, type UseFormReturnType } from '@mantine/form';
-import { useRef, useState, useTransition } from 'react';
+import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
 import type { Problem, Result, Stale } from '@/model/result';
 import { useOfferUndo } from './undo';
 import { useDraft, type KeptDraft } from './use-draft';
@@ -38,18 +38,14 @@ function focusFirst<Values extends Record<string, unknown>>(
   first?.focus();
 }
 
-/**
- * Tells whether somebody is still where they were when a form was sent, and typed nothing since. A slow answer must not
- * take the cell from under what is being typed: the rest of it would go into another.
- */
-function stillnessOf<Values extends Record<string, unknown>>(form: UseFormReturnType<Values>): () => boolean {
-  const [at, sent] = [document.activeElement, form.getValues()];
-  return () => {
-    const [now, values] = [document.activeElement, form.getValues()];
-    const isThere = now === at || now === document.body;
-    return isThere && Object.keys(sent).every((name) => Object.is(values[name], sent[name]));
-  };
+/** Whether the focus is where it was as a form was sent, or nowhere. */
+function stays(): () => boolean {
+  const at = document.activeElement;
+  return () => document.activeElement === at || document.activeElement === document.body;
 }
+
+/** By what it holds: a list is copied with its form whenever another field is written. */
+const isSame = (a: unknown, b: unknown): boolean => Object.is(a, b) || JSON.stringify(a) === JSON.stringify(b);
 
 /** What a form sends instead, once a person has seen what is on disk: the version that is there now. */
 type Overruled<Values> = (stale: Stale, values: Values) => Partial<Values>;
@@ -58,39 +54,57 @@ const byVersion = ({ version }: Stale) => ({ version });
 
 /**
  * A form whose values go to a server action; refusals come back to their fields, and what was typed stays, on this
- * device until it is sent or thrown away.
+ * device until it is sent or thrown away. An answer may be slow: what was typed since the form was sent is no part of
+ * it and stays as well, and is sent by itself where that was asked for meanwhile.
  * @param name tells the forms of one page apart
+ * @param onDone what becomes of a form that was taken, which stands as it was sent; `isStill` where somebody is still
+ *   where they were and typed nothing since: else the cell must not be taken from under what is being typed
  */
 export function useActionForm<Values extends Record<string, unknown>, T>(
   name: string,
   initialValues: Values,
   action: (values: Values) => Promise<Result<T>>,
-  onDone: (result: T, form: UseFormReturnType<Values>) => void,
+  onDone: (result: T, form: UseFormReturnType<Values>, isStill: boolean) => void,
   overruled: Overruled<Values> = byVersion as unknown as Overruled<Values>,
 ): ActionForm<Values> {
-  const form = useForm<Values>({ initialValues });
+  const since = useRef(new Set<string>());
+  const noteChanges = useCallback((values: Values, before: Values) => {
+    for (const field of Object.keys(values)) if (!isSame(values[field], before[field])) since.current.add(field);
+  }, []);
+  const form = useForm<Values>({ initialValues, onValuesChange: noteChanges });
   const draft = useDraft(form, name);
   const offerUndo = useOfferUndo();
   const [pending, startTransition] = useTransition();
   const [problem, setProblem] = useState<FormProblem>();
   // Not by `pending`: that lasts until the page is drawn anew, and the next entry may be typed and sent before.
   const isSending = useRef(false);
+  const isAskedAgain = useRef(false);
+  const [next, setNext] = useState(0);
+  const taken = (result: T, sent: Values, isStill: boolean) => {
+    const typed = Object.fromEntries([...since.current].map((field) => [field, form.getValues()[field]]));
+    draft.sent();
+    offerUndo(result);
+    form.setValues(sent);
+    onDone(result, form, isStill);
+    // What stands in a form that stays open for the next is where it starts from.
+    form.resetDirty();
+    form.setValues(typed as Partial<Values>);
+    if (isAskedAgain.current) setNext((count) => count + 1);
+  };
   const submit = () => {
+    // Pressed twice it is one entry; what was typed since is the next.
+    if (isSending.current) isAskedAgain.current = since.current.size > 0;
     if (isSending.current) return;
     isSending.current = true;
-    const isStill = stillnessOf(form);
+    isAskedAgain.current = false;
+    since.current.clear();
+    const [sent, isThere] = [form.getValues(), stays()];
     startTransition(async () => {
-      const outcome = await send(action, form.getValues());
+      const outcome = await send(action, sent);
       isSending.current = false;
       setProblem(undefined);
-      if (outcome.ok) {
-        draft.sent();
-        offerUndo(outcome.result);
-        onDone(outcome.result, form);
-        // What stands in a form that stays open for the next is where it starts from.
-        form.resetDirty();
-        return;
-      }
+      const isStill = since.current.size === 0 && isThere();
+      if (outcome.ok) return taken(outcome.result, sent, isStill);
       const { stale } = outcome.error;
       if (stale) {
         const overrule = () => {
@@ -101,10 +115,18 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
       }
       const fields = ownFields(outcome.error.fields ?? {}, initialValues);
       form.setErrors(fields);
-      if (Object.keys(fields).length > 0 && isStill()) focusFirst(form, Object.keys(fields));
+      if (Object.keys(fields).length > 0 && isStill) focusFirst(form, Object.keys(fields));
       else setProblem(outcome.error);
     });
   };
+  // Only of a form that is still there once it was taken: one that closed has nothing more to send.
+  const latest = useRef(submit);
+  useEffect(() => {
+    latest.current = submit;
+  });
+  useEffect(() => {
+    if (next > 0) latest.current();
+  }, [next]);
   return { form, submit, pending, problem, draft };
 }
 

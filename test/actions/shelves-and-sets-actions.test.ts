@@ -81,6 +81,9 @@ describe('a wrench', () => {
     [{ calibration: '20' }, 'calibration'],
     [{ calibration: '20 0' }, 'calibration'],
     [{ calibration: '20 1.2.3' }, 'calibration'],
+    // A check that says two things of one mark, or that a higher setting delivers less.
+    [{ calibration: '20 19.5, 20 21' }, 'calibration'],
+    [{ calibration: '20 30, 60 25' }, 'calibration'],
     [{ checkedAt: 'March' }, 'checkedAt'],
     [{ id: 'none' }, 'id'],
   ])('%j is refused at %s', async (change, field) => {

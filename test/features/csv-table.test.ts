@@ -39,6 +39,21 @@ describe('a table of figures', () => {
       reason: expect.stringMatching(/no figure|No figure/) as unknown,
     });
   });
+  test('what stands between the columns is told by the headings alone, however the lines end', () => {
+    for (const end of ['\n', '\r\n'])
+      for (const sign of [';', '\t', ',']) {
+        const others = [';', '\t', ',']
+          .filter((other) => other !== sign)
+          .join(' ')
+          .repeat(9);
+        const cells = [
+          ['Joint', 'Page', 'Torque', 'Unit'],
+          [`"a ${others}"`, '41', '"5,5"', 'mkg'],
+        ];
+        const [row] = readTable(cells.map((line) => line.join(sign)).join(end) + end).rows;
+        expect(row).toMatchObject({ page: '41', printedText: '5,5 mkg' });
+      }
+  });
   test('what is no table is refused', () => {
     for (const text of ['', 'one line only', 'a,b\n"open']) expect(codeOf(() => readTable(text))).toBe('bad-csv');
   });

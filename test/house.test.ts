@@ -55,6 +55,20 @@ describe('the house', () => {
     expect(existsSync(own)).toBe(true);
     expect(tmpdir()).toBe(own);
   });
+  test('a refusal is a sentence: it begins as one, and holds no name that the program has for a thing', () => {
+    const literal = /DomainError\(\s*(?:'[^']*'|\w+),\s*(?:'([^'\n]*)'|`((?:[^`$]|\$\{[^}`]*\})*)`)/g;
+    // What the reckoner refuses of a request's shape names the keys that are to be mended in it.
+    const said = SRC.filter(({ path }) => !path.startsWith(join('src', 'reckoner'))).flatMap(({ path, text }) =>
+      [...text.matchAll(literal)].map(([, plain, filled]): [string, string] => [path, plain ?? filled ?? '']),
+    );
+    expect(said.length).toBeGreaterThan(150);
+    const slips = said.filter(([, words]) => {
+      const bare = words.replace(/\$\{[^}]*\}/g, '0');
+      const begins = /^(?:[A-Z“0-9]|\$\{(?!field\}|at\}|path\}))/.test(words);
+      return !begins || /\w_\w|[a-z][A-Z][a-z]|[a-z]\.[a-z]/.test(bare);
+    });
+    expect(slips).toEqual([]);
+  });
   test('every action goes through the one wrapper', () => {
     const actions = SRC.filter(({ text }) => /^'use server'/.test(text));
     expect(actions.length).toBeGreaterThan(10);

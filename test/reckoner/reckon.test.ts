@@ -196,6 +196,28 @@ describe('every op', () => {
     if (!missing.ok) expect(missing.error).toMatchObject({ code: 'missing-field', field });
   });
 
+  test('what the core refuses it refuses in words, whatever a figure is', () => {
+    const NAME = /[a-zA-Z]_[a-zA-Z]|[a-z]\.[a-z]|\b[a-z]+[A-Z][a-z]|\[\d|undefined|NaN/;
+    const spoilt = (value: unknown, by: number): readonly unknown[] => {
+      if (typeof value === 'number') return [by];
+      if (Array.isArray(value))
+        return [[], ...value.flatMap((one, i) => spoilt(one, by).map((bad) => value.with(i, bad)))];
+      if (typeof value !== 'object' || value === null) return [];
+      return Object.entries(value).flatMap(([name, one]) => spoilt(one, by).map((bad) => ({ ...value, [name]: bad })));
+    };
+    const said = new Set<string>();
+    for (const [op, fields] of Object.entries(GOOD))
+      for (const by of [-1, 0, -1e-9, 0.5, 7.5, 1e12])
+        for (const bad of spoilt(fields, by)) {
+          // What is not of the request's shape names the key that is to be mended, as it is written.
+          if (OPS.get(op)?.schema.validate(bad).error) continue;
+          const answer = reckon({ id: 1, op, ...(bad as object) });
+          if (!answer.ok && answer.error.code === 'bad-field') said.add(answer.error.message);
+        }
+    expect(said.size).toBeGreaterThan(60);
+    expect([...said].filter((message) => NAME.test(message) || !/^[A-Z“].*\.$/.test(message))).toEqual([]);
+  });
+
   test('any mixture of values is answered, with sound numbers', () => {
     const value = fc.oneof(
       fc.double(),

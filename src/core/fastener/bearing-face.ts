@@ -1,5 +1,5 @@
 import type { Thread } from '@/core/thread';
-import { DomainError, assertPositive } from '@/core/units';
+import { assertPositive, wrongInput } from '@/core/units';
 
 /** The ring on which a head or nut turns, in mm. */
 export interface BearingFace {
@@ -17,18 +17,13 @@ export function assertBearingFace(face: BearingFace, field = 'bearing'): void {
   assertPositive(face.outer_mm, `${field}.outer_mm`);
   assertPositive(face.inner_mm, `${field}.inner_mm`);
   if (!(face.outer_mm > face.inner_mm))
-    throw new DomainError(
-      'bad-field',
-      `${field}.outer_mm must be larger than inner_mm (${face.inner_mm}), got ${face.outer_mm}.`,
+    throw wrongInput(
       `${field}.outer_mm`,
+      `must be larger than the hole that it turns on (${face.inner_mm} mm), got ${face.outer_mm} mm.`,
     );
   const { cone_deg } = face;
   if (cone_deg !== undefined && !(cone_deg >= SHARPEST_CONE_DEG && cone_deg < 180))
-    throw new DomainError(
-      'bad-field',
-      `${field}.cone_deg must be from ${SHARPEST_CONE_DEG} to below 180, got ${cone_deg}.`,
-      `${field}.cone_deg`,
-    );
+    throw wrongInput(`${field}.cone_deg`, `must be from ${SHARPEST_CONE_DEG} to below 180, got ${cone_deg}.`);
 }
 
 /** ISO 273, medium clearance holes: thread and hole, mm. */

@@ -1,5 +1,5 @@
 import type { Thread } from '@/core/thread';
-import { DomainError, assertPositive } from '@/core/units';
+import { DomainError, assertPositive, wrongInput } from '@/core/units';
 
 /** A length of the fastener with one section: give its diameter, or its area. */
 export interface StretchSegment {
@@ -19,13 +19,13 @@ const MAX_SEGMENTS = 50;
 
 function areaOf({ diameter_mm, area_mm2 }: StretchSegment, at: string): number {
   if (diameter_mm !== undefined && area_mm2 !== undefined)
-    throw new DomainError('bad-field', `${at} must give diameter_mm or area_mm2, not both.`, `${at}.area_mm2`);
+    throw new DomainError('bad-field', 'Give the diameter or the area of a segment, not both.', `${at}.area_mm2`);
   if (area_mm2 !== undefined) {
     assertPositive(area_mm2, `${at}.area_mm2`);
     return area_mm2;
   }
   if (diameter_mm === undefined)
-    throw new DomainError('missing-field', `${at} must give diameter_mm or area_mm2.`, `${at}.diameter_mm`);
+    throw new DomainError('missing-field', 'Give the diameter or the area of each segment.', `${at}.diameter_mm`);
   assertPositive(diameter_mm, `${at}.diameter_mm`);
   return (Math.PI / 4) * diameter_mm ** 2;
 }
@@ -36,7 +36,7 @@ function areaOf({ diameter_mm, area_mm2 }: StretchSegment, at: string): number {
  */
 export function stiffness(segments: readonly StretchSegment[], E_GPa: number): number {
   if (!(segments.length >= 1 && segments.length <= MAX_SEGMENTS))
-    throw new DomainError('bad-field', `segments must be a list of 1 to ${MAX_SEGMENTS}.`, 'segments');
+    throw wrongInput('segments', `must be a list of 1 to ${MAX_SEGMENTS}.`);
   assertPositive(E_GPa, 'E_GPa');
   const compliance = segments.reduce((sum, segment, i) => {
     assertPositive(segment.length_mm, `segments[${i}].length_mm`);
@@ -58,7 +58,7 @@ export function stretch(
   if (given.preload_N !== undefined && given.stretch_mm !== undefined)
     throw new DomainError(
       'bad-field',
-      'Give preload_N or stretch_mm, not both: one follows from the other.',
+      'Give the clamp load or the stretch, not both: one follows from the other.',
       'stretch_mm',
     );
   if (given.preload_N !== undefined) {
@@ -66,7 +66,7 @@ export function stretch(
     return { preload_N: given.preload_N, stretch_mm: given.preload_N / stiffness_N_per_mm, stiffness_N_per_mm };
   }
   if (given.stretch_mm === undefined)
-    throw new DomainError('missing-field', 'Give preload_N or stretch_mm.', 'preload_N');
+    throw new DomainError('missing-field', 'Give the clamp load or the stretch.', 'preload_N');
   assertPositive(given.stretch_mm, 'stretch_mm');
   return { stretch_mm: given.stretch_mm, preload_N: given.stretch_mm * stiffness_N_per_mm, stiffness_N_per_mm };
 }

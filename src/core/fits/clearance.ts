@@ -1,4 +1,4 @@
-import { DomainError, assertNotNegative, assertPositive } from '@/core/units';
+import { DomainError, assertNotNegative, assertPositive, wrongInput } from '@/core/units';
 import { ruleLimits, type ClearanceRule } from './rule';
 import { assertLimits, assertResolution, bothResolutions, judge, type Limits, type Verdict } from './verdict';
 
@@ -41,11 +41,10 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
 
 function assertGrid(grid: Grid, field: string): void {
-  if (!(grid.length >= 1 && grid.length <= MAX))
-    throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX} stations.`, field);
+  if (!(grid.length >= 1 && grid.length <= MAX)) throw wrongInput(field, `must be a list of 1 to ${MAX} stations.`);
   grid.forEach((station, i) => {
     if (!(station.length >= 1 && station.length <= MAX))
-      throw new DomainError('bad-field', `${field}[${i}] must be a list of 1 to ${MAX} diameters.`, `${field}[${i}]`);
+      throw wrongInput(`${field}[${i}]`, `must be a list of 1 to ${MAX} diameters.`);
     station.forEach((diameter, j) => assertPositive(diameter, `${field}[${i}][${j}]`));
   });
 }
@@ -71,8 +70,7 @@ function wantedOf({ limits, rule }: ClearanceInput, diameter_mm: number): Limits
   const [low, high] = rule.perDiameter;
   assertNotNegative(low, 'rule.perDiameter');
   assertPositive(high, 'rule.perDiameter');
-  if (low > high)
-    throw new DomainError('bad-field', `rule.perDiameter must rise, got ${low} to ${high}.`, 'rule.perDiameter');
+  if (low > high) throw wrongInput('rule.perDiameter', `must rise, got ${low} to ${high}.`);
   assertNotNegative(rule.floor_mm ?? 0, 'rule.floor_mm');
   return ruleLimits(rule, diameter_mm);
 }

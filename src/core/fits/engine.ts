@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive } from '@/core/units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive, wrongInput } from '@/core/units';
 import { assertLimits, judge, type Limits, type Verdict } from './verdict';
 
 const CUBIC_INCH_CC = 16.387064;
@@ -23,7 +23,7 @@ export function displacement(
   assertPositive(bore_mm, 'bore_mm');
   assertPositive(stroke_mm, 'stroke_mm');
   if (!Number.isInteger(cylinders) || cylinders < 1 || cylinders > 48)
-    throw new DomainError('bad-field', `cylinders must be a whole number from 1 to 48, got ${cylinders}.`, 'cylinders');
+    throw wrongInput('cylinders', `must be a whole number from 1 to 48, got ${cylinders}.`);
   if (overbore_mm !== undefined) assertNotNegative(overbore_mm, 'overbore_mm');
   const swept = (bore: number) => (area(bore) * stroke_mm) / MM3_PER_CC;
   const swept_cc = swept(bore_mm + (overbore_mm ?? 0));
@@ -76,8 +76,7 @@ export interface RingGap {
 function assertShares([low, high]: readonly [number, number]): void {
   assertPositive(low, 'wanted.perBore[0]');
   assertPositive(high, 'wanted.perBore[1]');
-  if (low > high)
-    throw new DomainError('bad-field', `wanted.perBore must rise, got ${low} to ${high}.`, 'wanted.perBore');
+  if (low > high) throw wrongInput('wanted.perBore', `must rise, got ${low} to ${high}.`);
 }
 
 /** A ring's gap in its own bore against limits or a rule on the bore. @throws DomainError bad-field */
@@ -112,8 +111,7 @@ function lightest(
 }
 
 function assertSet(count: number, tolerance_g: number, field: string): void {
-  if (!(count >= 1 && count <= MAX))
-    throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
+  if (!(count >= 1 && count <= MAX)) throw wrongInput(field, `must be a list of 1 to ${MAX}.`);
   assertNotNegative(tolerance_g, 'tolerance_g');
 }
 
@@ -154,8 +152,7 @@ export function bearingSize(
   assertPositive(measured_mm, 'measured_mm');
   assertPositive(standard_mm, 'standard_mm');
   assertNotNegative(tolerance_mm, 'tolerance_mm');
-  if (steps_mm.length > MAX)
-    throw new DomainError('bad-field', `steps_mm must be a list of at most ${MAX}.`, 'steps_mm');
+  if (steps_mm.length > MAX) throw wrongInput('steps_mm', `must be a list of at most ${MAX}.`);
   steps_mm.forEach((step, i) => assertNotNegative(step, `steps_mm[${i}]`));
   const away = kind === 'journal' ? standard_mm - measured_mm : measured_mm - standard_mm;
   const step_mm = [0, ...steps_mm].reduce((best, step) =>

@@ -1,11 +1,10 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive } from '@/core/units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive, wrongInput } from '@/core/units';
 import { assertLimits, assertResolution, judge, type Limits, type Verdict } from './verdict';
 
 const MAX = 400;
 
 function assertList(values: readonly unknown[], field: string): void {
-  if (!(values.length >= 1 && values.length <= MAX))
-    throw new DomainError('bad-field', `${field} must be a list of 1 to ${MAX}.`, field);
+  if (!(values.length >= 1 && values.length <= MAX)) throw wrongInput(field, `must be a list of 1 to ${MAX}.`);
 }
 
 /**
@@ -51,7 +50,7 @@ export function endFloat(readings_mm: readonly FloatReading[], limits?: Limits, 
     if (pull < push)
       throw new DomainError(
         'bad-field',
-        `readings_mm[${i}].pull must not be below push: the dial has slipped, or the two are exchanged.`,
+        `Pulled, ${pull} mm, lies below pushed, ${push} mm: the dial has slipped, or the two are exchanged.`,
         `readings_mm[${i}].pull`,
       );
     return pull - push;
@@ -85,8 +84,7 @@ export function at20C(
   assertNotNegative(expansion_um_per_mK, 'expansion_um_per_mK');
   assertNotNegative(gaugeExpansion_um_per_mK, 'gaugeExpansion_um_per_mK');
   assertFinite(measuredAt_C, 'measuredAt_C');
-  if (measuredAt_C < -273.15)
-    throw new DomainError('bad-field', `measuredAt_C lies below absolute zero: ${measuredAt_C}.`, 'measuredAt_C');
+  if (measuredAt_C < -273.15) throw wrongInput('measuredAt_C', `lies below absolute zero: ${measuredAt_C}.`);
   const warmer = (measuredAt_C - 20) * 1e-6;
   return (length_mm * (1 + gaugeExpansion_um_per_mK * warmer)) / (1 + expansion_um_per_mK * warmer);
 }

@@ -1,4 +1,12 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive, tidy, type Note } from '@/core/units';
+import {
+  DomainError,
+  assertFinite,
+  assertNotNegative,
+  assertPositive,
+  tidy,
+  wrongInput,
+  type Note,
+} from '@/core/units';
 import { assertLimits, judge, type Limits, type Verdict } from './verdict';
 
 export interface ShimInput {
@@ -46,11 +54,11 @@ function assertShims({
     assertNotNegative(crush.min_mm, 'crush.min_mm');
   }
   if (!(stock_mm.length >= 1 && stock_mm.length <= MAX_STOCK))
-    throw new DomainError('bad-field', `stock_mm must be a list of 1 to ${MAX_STOCK}.`, 'stock_mm');
+    throw wrongInput('stock_mm', `must be a list of 1 to ${MAX_STOCK}.`);
   assertNotNegative(shimTolerance_mm, 'shimTolerance_mm');
   stock_mm.forEach((shim, i) => assertPositive(shim, `stock_mm[${i}]`));
   if (!Number.isInteger(stack) || stack < 1 || stack > MAX_STACK)
-    throw new DomainError('bad-field', `stack must be a whole number from 1 to ${MAX_STACK}, got ${stack}.`, 'stack');
+    throw wrongInput('stack', `must be a whole number from 1 to ${MAX_STACK}, got ${stack}.`);
 }
 
 /** Every stack of 1 to `most` shims, fewer first; each entry of the stock at most once. */

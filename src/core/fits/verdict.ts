@@ -18,7 +18,7 @@ export function assertLimits({ min_mm, max_mm }: Limits, field: string): void {
   if (min_mm > max_mm)
     throw new DomainError(
       'bad-field',
-      `${field}.min_mm must not be above max_mm (${max_mm}), got ${min_mm}.`,
+      `The limits are reversed: the lower, ${min_mm} mm, lies above the upper, ${max_mm} mm.`,
       `${field}.min_mm`,
     );
 }

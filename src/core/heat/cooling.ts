@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive, type Note } from '@/core/units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive, wrongInput, type Note } from '@/core/units';
 import { fitDecay, type Excess } from './decay-fit';
 
 /** A temperature at the head, so many minutes after stopping. */
@@ -41,29 +41,19 @@ const SOAK_MIN = 30;
 const MAX_READINGS = 500;
 
 function assertReading(reading: HeadReading, at: string, ambient_C: number): void {
-  if (typeof reading !== 'object' || reading === null)
-    throw new DomainError('bad-field', `${at} must be {minutes, C}.`, at);
+  if (typeof reading !== 'object' || reading === null) throw wrongInput(at, 'must be a time and a temperature.');
   assertNotNegative(reading.minutes, `${at}.minutes`);
   assertFinite(reading.C, `${at}.C`);
   if (!(reading.C > ambient_C))
-    throw new DomainError(
-      'bad-field',
-      `${at}.C must be above the ambient ${ambient_C} °C, got ${reading.C}. Check the ambient.`,
-      `${at}.C`,
-    );
+    throw wrongInput(`${at}.C`, `must be above the ambient ${ambient_C} °C, got ${reading.C}. Check the ambient.`);
 }
 
 function assertReadings(readings: readonly HeadReading[], ambient_C: number): void {
   if (!(readings.length >= 1 && readings.length <= MAX_READINGS))
-    throw new DomainError(
-      'bad-field',
-      `readings must be a list of 1 to ${MAX_READINGS}, each {minutes, C}.`,
-      'readings',
-    );
+    throw wrongInput('readings', `must be a list of 1 to ${MAX_READINGS}, each a time and a temperature.`);
   readings.forEach((reading, i) => assertReading(reading, `readings[${i}]`, ambient_C));
   const times = new Set(readings.map((reading) => reading.minutes));
-  if (times.size !== readings.length)
-    throw new DomainError('bad-field', 'readings must each have a time of their own.', 'readings');
+  if (times.size !== readings.length) throw wrongInput('readings', 'must each have a time of their own.');
 }
 
 /** An engine soaks before it cools: early readings go where two later ones exist. */
@@ -105,7 +95,7 @@ function fromOne(
   if (tau_min === undefined)
     throw new DomainError(
       'missing-field',
-      'One reading needs tau_min, the time constant that this engine showed before.',
+      'One reading needs the time constant that this engine showed before.',
       'tau_min',
     );
   const early = ([first]: readonly Excess[], at: number) =>

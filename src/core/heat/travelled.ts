@@ -85,7 +85,7 @@ export function travelled(
   since: number,
   until: number,
 ): Travelled | undefined {
-  if (!(until >= since)) throw new DomainError('bad-field', 'until must not be before since.', 'until');
+  if (!(until >= since)) throw new DomainError('bad-field', 'The end must not be before the start.', 'until');
   const read = totals(meters.filter(({ at }) => at <= until));
   const before = read.findLast(({ at }) => at <= since);
   const [first, last] = [before ?? read[0], read.at(-1)];

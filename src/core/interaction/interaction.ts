@@ -1,4 +1,4 @@
-import { DomainError, assertPositive } from '@/core/units';
+import { assertPositive, wrongInput } from '@/core/units';
 import { dot, factor, part, type Matrix } from './positive-definite';
 import { MAX_INTERACTING } from './most';
 import { settled } from './settled';
@@ -28,17 +28,17 @@ const SYMMETRY = 1e-6;
 
 function assertSquare(compliance: Matrix): void {
   const n = compliance.length;
-  const refuse = (message: string): never => {
-    throw new DomainError('bad-field', message, 'compliance');
+  const refuse = (says: string): never => {
+    throw wrongInput('compliance', says);
   };
-  if (n === 0 || n > MAX_INTERACTING) refuse(`compliance must be of 1 to ${MAX_INTERACTING} fasteners, got ${n}.`);
+  if (n === 0 || n > MAX_INTERACTING) refuse(`must be of 1 to ${MAX_INTERACTING} fasteners, got ${n}.`);
   const largest = Math.max(...compliance.flat().map(Math.abs));
   compliance.forEach((row, i) => {
-    if (row.length !== n) refuse(`compliance must be square: row ${i + 1} has ${row.length} of ${n}.`);
+    if (row.length !== n) refuse(`must be square: row ${i + 1} has ${row.length} of ${n}.`);
     row.forEach((value, j) => {
-      if (!Number.isFinite(value)) refuse('compliance must be of finite numbers.');
+      if (!Number.isFinite(value)) refuse('must be of finite numbers.');
       if (Math.abs(value - (compliance[j]?.[i] ?? NaN)) > SYMMETRY * largest)
-        refuse(`compliance must be symmetric: ${i + 1} on ${j + 1} is not ${j + 1} on ${i + 1}.`);
+        refuse(`must be symmetric: ${i + 1} on ${j + 1} is not ${j + 1} on ${i + 1}.`);
     });
   });
 }
@@ -46,22 +46,18 @@ function assertSquare(compliance: Matrix): void {
 function stiffnessesOf(given: number | readonly number[], n: number): readonly number[] {
   const all = typeof given === 'number' ? Array.from({ length: n }, () => given) : given;
   if (all.length !== n)
-    throw new DomainError(
-      'bad-field',
-      `boltStiffness_N_per_mm must be one number, or one of each of ${n} fasteners.`,
-      'boltStiffness_N_per_mm',
-    );
+    throw wrongInput('boltStiffness_N_per_mm', `must be one number, or one of each of ${n} fasteners.`);
   for (const one of all) assertPositive(one, 'boltStiffness_N_per_mm');
   return all;
 }
 
 function assertPasses(passes: readonly InteractionPass[], n: number): void {
-  if (passes.length === 0) throw new DomainError('bad-field', 'passes must name at least one pass.', 'passes');
+  if (passes.length === 0) throw wrongInput('passes', 'must name at least one pass.');
   for (const { order, target_N } of passes) {
     assertPositive(target_N, 'target_N');
     for (const one of order)
       if (!Number.isInteger(one) || one < 0 || one >= n)
-        throw new DomainError('bad-field', `order names fastener ${one}; they count from 0 to ${n - 1}.`, 'order');
+        throw wrongInput('order', `names fastener ${one}; they count from 0 to ${n - 1}.`);
   }
 }
 

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertPositive } from '@/core/units';
+import { DomainError, assertFinite, assertPositive, wrongInput } from '@/core/units';
 import { MAX_INTERACTING } from './most';
 import { dot, factor, forwards } from './positive-definite';
 
@@ -65,10 +65,9 @@ function assertPlate(input: PlateInput): void {
   for (const field of ['length_mm', 'width_mm', 'D_Nmm', 'foundation_N_per_mm3'] as const)
     assertPositive(input[field], field);
   assertFinite(poisson, 'poisson');
-  if (poisson <= -1 || poisson >= 0.5)
-    throw new DomainError('bad-field', `poisson must lie between −1 and 0.5, got ${poisson}.`, 'poisson');
+  if (poisson <= -1 || poisson >= 0.5) throw wrongInput('poisson', `must lie between −1 and 0.5, got ${poisson}.`);
   if (positions.length === 0 || positions.length > MAX_INTERACTING)
-    throw new DomainError('bad-field', `positions must name 1 to ${MAX_INTERACTING} places on the plate.`, 'positions');
+    throw wrongInput('positions', `must name 1 to ${MAX_INTERACTING} places on the plate.`);
   positions.forEach(([x, y], i) => {
     if (!(x >= 0 && x <= length_mm && y >= 0 && y <= width_mm))
       throw new DomainError(
@@ -89,11 +88,7 @@ function termsOf({ terms, length_mm, width_mm, ...input }: PlateInput): readonly
         : terms;
   for (const one of [along, across])
     if (!Number.isInteger(one) || one < LEAST_TERMS || one > MOST_TERMS)
-      throw new DomainError(
-        'bad-field',
-        `terms must be whole numbers from ${LEAST_TERMS} to ${MOST_TERMS}, got ${one}.`,
-        'terms',
-      );
+      throw wrongInput('terms', `must be whole numbers from ${LEAST_TERMS} to ${MOST_TERMS}, got ${one}.`);
   return [along, across];
 }
 

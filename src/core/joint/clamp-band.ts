@@ -1,5 +1,5 @@
 import type { Friction } from '@/core/film';
-import { assertNotNegative, DomainError } from '@/core/units';
+import { assertNotNegative, wrongInput } from '@/core/units';
 import { N_MM_PER_N_M, assertAbovePrevailing, preloadOf } from './clamp';
 import { assertTurned, headArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 
@@ -36,11 +36,7 @@ const at = (input: ClampBandInput, end: keyof Friction): TurnedFastener => ({
 
 function assertFriction({ low, middle, high }: Friction, field: string): void {
   if (!(low <= middle && middle <= high))
-    throw new DomainError(
-      'bad-field',
-      `${field} must rise from low through middle to high, got ${low}, ${middle}, ${high}.`,
-      field,
-    );
+    throw wrongInput(field, `must rise from low through middle to high, got ${low}, ${middle}, ${high}.`);
 }
 
 /** Refuses a band that cannot be reckoned. @throws DomainError bad-field */

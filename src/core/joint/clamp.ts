@@ -1,5 +1,5 @@
 import type { Thread } from '@/core/thread';
-import { DomainError, assertFinite, assertPositive } from '@/core/units';
+import { assertFinite, assertPositive, wrongInput } from '@/core/units';
 import { assertTurned, liftArm, threadArm, tighteningArm, type TurnedFastener } from './tightening-arm';
 
 export const N_MM_PER_N_M = 1000;
@@ -40,10 +40,9 @@ const nutFactor = (torque_Nm: number, preload_N: number, thread: Thread) =>
 export function assertAbovePrevailing(torque_Nm: number, prevailing_Nm: number | undefined, field: string): void {
   assertFinite(torque_Nm, field);
   if (!(torque_Nm > (prevailing_Nm ?? 0)))
-    throw new DomainError(
-      'bad-field',
-      `${field} must be above ${prevailing_Nm ? `the prevailing torque of ${prevailing_Nm} N·m` : '0'}, got ${torque_Nm}.`,
+    throw wrongInput(
       field,
+      `must be above ${prevailing_Nm ? `the prevailing torque of ${prevailing_Nm} N·m` : '0'}, got ${torque_Nm}.`,
     );
 }
 

@@ -1,4 +1,4 @@
-import { DomainError, assertPositive, type Note } from '@/core/units';
+import { assertPositive, wrongInput, type Note } from '@/core/units';
 import { assertAbovePrevailing, preloadOf, tighteningStress, torqueOf } from './clamp';
 import { assertTurned, type TurnedFastener } from './tightening-arm';
 
@@ -57,10 +57,9 @@ function slipperyLoad(to: TodaysFastener, torque_Nm: number) {
   assertTurned(slippery, 'to.slippery.');
   for (const friction of ['muThread', 'muHead'] as const)
     if (to.slippery[friction] > to[friction])
-      throw new DomainError(
-        'bad-field',
-        `to.slippery.${friction} must not be above to.${friction} (${to[friction]}), got ${to.slippery[friction]}: the slippery end is the smoother one.`,
+      throw wrongInput(
         `to.slippery.${friction}`,
+        `must not be more at the slippery end than at the other (${to[friction]}), got ${to.slippery[friction]}.`,
       );
   const preload_N = preloadOf(slippery, torque_Nm);
   return { preload_N, ...loadAt(slippery, preload_N) };

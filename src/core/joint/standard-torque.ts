@@ -1,6 +1,6 @@
 import type { Friction } from '@/core/film';
 import { strip } from '@/core/fastener';
-import { assertPositive, assertWithin } from '@/core/units';
+import { assertPositive, assertPositiveUpTo } from '@/core/units';
 import { clampBand } from './clamp-band';
 import { tighteningStress, torqueFor } from './clamp';
 import type { TurnedFastener } from './tightening-arm';
@@ -24,7 +24,7 @@ export function standardTorque(
   fraction = USUAL_PROOF_SHARE,
 ): StandardTorque {
   assertPositive(proof_MPa, 'proof_MPa');
-  assertWithin(fraction, Number.MIN_VALUE, 1, 'fraction');
+  assertPositiveUpTo(fraction, 1, 'fraction');
   const preload_N = fraction * proof_MPa * fastener.thread.stressArea_mm2;
   return { torque_Nm: torqueFor(fastener, preload_N).torque_Nm, preload_N };
 }

@@ -1,6 +1,6 @@
 import { assertBearingFace, type BearingFace } from '@/core/fastener';
 import type { Thread } from '@/core/thread';
-import { assertNotNegative, assertWithin } from '@/core/units';
+import { assertNotNegative, assertPositiveUpTo } from '@/core/units';
 
 /**
  * A fastener as it is turned: its thread, the friction in thread and under the head, the face, a locking nut's own
@@ -18,8 +18,8 @@ const MAX_FRICTION = 2;
 
 /** @throws DomainError bad-field, with `at` before the name of the field */
 export function assertTurned(fastener: TurnedFastener, at = ''): void {
-  assertWithin(fastener.muThread, Number.MIN_VALUE, MAX_FRICTION, `${at}muThread`);
-  assertWithin(fastener.muHead, Number.MIN_VALUE, MAX_FRICTION, `${at}muHead`);
+  assertPositiveUpTo(fastener.muThread, MAX_FRICTION, `${at}muThread`);
+  assertPositiveUpTo(fastener.muHead, MAX_FRICTION, `${at}muHead`);
   assertBearingFace(fastener.bearing, `${at}bearing`);
   if (fastener.prevailing_Nm !== undefined) assertNotNegative(fastener.prevailing_Nm, `${at}prevailing_Nm`);
 }

@@ -30,7 +30,7 @@ export function turnFurther(input: TurnFurtherInput): TurnFurther {
   if (angle_deg < 0)
     throw new DomainError(
       'bad-field',
-      'A nut is never turned back to a hole: angle_deg must not be below 0.',
+      'A nut is never turned back to a hole: the angle must not be below 0.',
       'angle_deg',
     );
   const gain_N = (stiffness_N_per_mm * thread.pitch_mm * angle_deg) / 360;

@@ -1,5 +1,5 @@
 import { evenness, goRound, roundOf, type Giving, type RoundPull } from '@/core/interaction';
-import { DomainError } from '@/core/units';
+import { wrongInput } from '@/core/units';
 import { normalQuantile } from './normal';
 import { quantilesOf } from './quantile';
 import { createRandom } from './random';
@@ -53,15 +53,10 @@ const MAX_SAMPLES = 200_000;
 
 function assertScatter({ deviations, samples, pulls }: ClampScatterInput): void {
   if (!Number.isInteger(samples) || samples < 1 || samples > MAX_SAMPLES)
-    throw new DomainError(
-      'bad-field',
-      `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`,
-      'samples',
-    );
+    throw wrongInput('samples', `must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`);
   for (const [field, one] of Object.entries(deviations))
-    if (!Number.isFinite(one) || one < 0)
-      throw new DomainError('bad-field', `${field} must be at least 0, got ${one}.`, field);
-  if (pulls.length === 0) throw new DomainError('bad-field', 'pulls must name at least one pull.', 'pulls');
+    if (!Number.isFinite(one) || one < 0) throw wrongInput(field, `must be at least 0, got ${one}.`);
+  if (pulls.length === 0) throw wrongInput('pulls', 'must name at least one pull.');
 }
 
 function percentilesOf(values: Float64Array): Percentiles {

@@ -1,6 +1,6 @@
 import { assertBand, type ClampBand, type ClampBandInput, headArm, liftArm, threadArm } from '@/core/joint';
 import type { Friction } from '@/core/film';
-import { DomainError } from '@/core/units';
+import { wrongInput } from '@/core/units';
 import { compiledDraws } from './compiled-draws';
 import { BATCH, type Draws } from './draws';
 import { naturalLog } from './exponential';
@@ -33,11 +33,7 @@ const slopes = ({ low, middle, high }: Friction) => ({
 
 function assertSamples(samples: number): void {
   if (!Number.isInteger(samples) || samples < 1 || samples > MAX_SAMPLES)
-    throw new DomainError(
-      'bad-field',
-      `samples must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`,
-      'samples',
-    );
+    throw wrongInput('samples', `must be a whole number from 1 to ${MAX_SAMPLES}, got ${samples}.`);
 }
 
 /** What is drawn, of what. */

@@ -1,4 +1,4 @@
-import { assertFinite, DomainError } from '@/core/units';
+import { assertFinite, wrongInput } from '@/core/units';
 
 /** A source of chance that gives the same numbers everywhere for the same seed. */
 export interface Random {
@@ -22,7 +22,7 @@ const MAX_SEED = Number.MAX_SAFE_INTEGER;
 export function spread(seed: number): Uint32Array {
   assertFinite(seed, 'seed');
   if (!Number.isInteger(seed) || seed < 0 || seed > MAX_SEED)
-    throw new DomainError('bad-field', `seed must be a whole number of at least 0, got ${seed}.`, 'seed');
+    throw wrongInput('seed', `must be a whole number of at least 0, got ${seed}.`);
   const state = new Uint32Array(4);
   let word = ((seed % 4294967296) ^ Math.floor(seed / 4294967296)) >>> 0;
   for (let i = 0; i < 4; i++) {

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, type Note } from '@/core/units';
+import { DomainError, assertFinite, wrongInput, type Note } from '@/core/units';
 import { studentQuantile } from './student';
 
 export interface Settling {
@@ -23,7 +23,7 @@ const mean = (values: readonly number[]) => values.reduce((sum, one) => sum + on
 function assertLosses(losses: readonly (readonly number[])[]): void {
   const cycles = losses[0]?.length ?? 0;
   if (losses.length === 0 || losses.some((own) => own.length !== cycles))
-    throw new DomainError('bad-field', 'losses must be of at least one nut, and of as many cycles at each.', 'losses');
+    throw wrongInput('losses', 'must be of at least one nut, and of as many cycles at each.');
   if (cycles < LEAST_CYCLES)
     throw new DomainError(
       'too-few-cycles',
@@ -39,7 +39,7 @@ function assertLosses(losses: readonly (readonly number[])[]): void {
         'losses',
       );
     if (loss > MAX_LOSS || loss < 1 / MAX_LOSS)
-      throw new DomainError('bad-field', `losses must lie between ${1 / MAX_LOSS} and ${MAX_LOSS}.`, 'losses');
+      throw wrongInput('losses', `must lie between ${1 / MAX_LOSS} and ${MAX_LOSS}.`);
   }
 }
 

@@ -1,4 +1,4 @@
-import { DomainError, assertWithin } from '@/core/units';
+import { assertWithin, wrongInput } from '@/core/units';
 
 /**
  * P(|T| ≤ t) for Student's t with whole degrees of freedom, by its finite trigonometric series.
@@ -24,8 +24,7 @@ function withinProbability(t: number, df: number): number {
  */
 export function studentQuantile(p: number, df: number): number {
   assertWithin(p, 0.5, 0.999_999, 'p');
-  if (!Number.isInteger(df) || df < 1 || df > 1e6)
-    throw new DomainError('bad-field', `df must be a whole number from 1, got ${df}.`, 'df');
+  if (!Number.isInteger(df) || df < 1 || df > 1e6) throw wrongInput('df', `must be a whole number from 1, got ${df}.`);
   const wanted = 2 * p - 1;
   let [low, high] = [0, 1];
   while (withinProbability(high, df) < wanted) high *= 2;

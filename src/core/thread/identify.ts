@@ -39,7 +39,7 @@ interface Scored extends ThreadCandidate {
 
 function pitchOf({ pitch_mm, tpi }: ThreadMeasured): number | undefined {
   if (pitch_mm !== undefined && tpi !== undefined)
-    throw new DomainError('bad-field', 'Give pitch_mm or tpi, not both: one gauge was used.', 'tpi');
+    throw new DomainError('bad-field', 'Give the pitch or the threads per inch, not both: one gauge was used.', 'tpi');
   if (pitch_mm !== undefined) assertPositive(pitch_mm, 'pitch_mm');
   if (tpi !== undefined) assertPositive(tpi, 'tpi');
   return pitch_mm ?? (tpi === undefined ? undefined : INCH_MM / tpi);

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite } from '@/core/units';
+import { DomainError, assertFinite, wrongInput } from '@/core/units';
 
 export interface NextSlotInput {
   /** Slots, evenly round the nut. */
@@ -16,7 +16,7 @@ const MOST_HOLES = 6;
 function assertCount(value: number, most: number, field: string): void {
   assertFinite(value, field);
   if (!Number.isInteger(value) || value < 1 || value > most)
-    throw new DomainError('bad-field', `${field} must be a whole number from 1 to ${most}, got ${value}.`, field);
+    throw wrongInput(field, `must be a whole number from 1 to ${most}, got ${value}.`);
 }
 
 /**

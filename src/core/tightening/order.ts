@@ -1,4 +1,4 @@
-import { DomainError } from '@/core/units';
+import { DomainError, wrongInput } from '@/core/units';
 
 export type Position = readonly [x: number, y: number];
 export const ORDER_SCHOOLS = ['centre-out', 'spiral', 'star'] as const;
@@ -118,20 +118,16 @@ const MAX_POSITIONS = 500;
  */
 export function order(positions: readonly Position[], school: OrderSchool): readonly number[] {
   if (!Array.isArray(positions) || positions.length === 0 || positions.length > MAX_POSITIONS)
-    throw new DomainError('bad-field', `positions must be a list of 1 to ${MAX_POSITIONS} points [x, y].`, 'positions');
+    throw wrongInput('positions', `must be a list of 1 to ${MAX_POSITIONS} points of two numbers.`);
   const wrong = positions.findIndex((position) => !isPosition(position));
   if (wrong >= 0)
     throw new DomainError(
       'bad-field',
-      `positions[${wrong}] must be two numbers, got ${JSON.stringify(positions[wrong])}.`,
+      `Position ${wrong + 1} must be two numbers, got ${JSON.stringify(positions[wrong])}.`,
       'positions',
     );
   const inTurn = Object.hasOwn(SCHOOLS, school) ? SCHOOLS[school] : undefined;
   if (!inTurn)
-    throw new DomainError(
-      'bad-field',
-      `school must be one of ${Object.keys(SCHOOLS).join(', ')}, got ${JSON.stringify(school)}.`,
-      'school',
-    );
+    throw wrongInput('school', `must be one of ${Object.keys(SCHOOLS).join(', ')}, got ${JSON.stringify(school)}.`);
   return inTurn(placesOf(positions)).map((place) => place.index);
 }

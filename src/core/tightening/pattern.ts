@@ -1,4 +1,4 @@
-import { DomainError } from '@/core/units';
+import { DomainError, wrongInput } from '@/core/units';
 import type { Position } from './order';
 
 /**
@@ -80,11 +80,7 @@ export function patternPositions(
   places_mm: readonly Position[] = [],
 ): readonly Position[] {
   if (!Number.isInteger(count) || count < 1 || count > MAX_FASTENERS)
-    throw new DomainError(
-      'bad-field',
-      `positions must be a whole number from 1 to ${MAX_FASTENERS}, got ${count}.`,
-      'positions',
-    );
+    throw wrongInput('positions', `must be a whole number from 1 to ${MAX_FASTENERS}, got ${count}.`);
   if (kind === 'caps' && count % 2 === 1)
     throw new DomainError(
       'bad-field',

@@ -1,4 +1,4 @@
-import { DomainError } from '@/core/units';
+import { DomainError, wrongInput } from '@/core/units';
 import { order, type Position, type TurnSchool } from './order';
 import { assertTurn } from './read-turn';
 
@@ -188,8 +188,8 @@ function passesAsTyped(kinds: readonly KindOfPlan[], sequence: readonly number[]
 /** Every place is of one kind, and every kind has a place and a figure. @throws DomainError bad-field */
 function assertKinds({ positions, kinds }: Pick<KindsPlanInput, 'positions' | 'kinds'>): void {
   for (const { stages } of kinds) {
-    if (stages.length === 0) throw new DomainError('bad-field', 'stages must hold at least one figure.', 'stages');
-    if (stages[0]?.turn) throw new DomainError('bad-field', 'a turn must follow a torque.', 'stages');
+    if (stages.length === 0) throw wrongInput('stages', 'must hold at least one figure.');
+    if (stages[0]?.turn) throw new DomainError('bad-field', 'A turn must follow a torque.', 'stages');
   }
   const places = kinds.flatMap((kind) => kind.places);
   const isWhole = places.length === positions.length && new Set(places).size === places.length;

@@ -1,4 +1,4 @@
-import { DomainError, assertPositive, dictionary, tidy, type Note } from '@/core/units';
+import { assertPositive, dictionary, tidy, wrongInput, type Note } from '@/core/units';
 
 export const NAMED_SCHEMES = ['halves', 'thirds', 'quarters'] as const;
 export type NamedScheme = (typeof NAMED_SCHEMES)[number];
@@ -10,14 +10,13 @@ const NAMED = dictionary<readonly number[]>({
   quarters: [1 / 4, 1 / 2, 3 / 4, 1],
 } satisfies Record<NamedScheme, readonly number[]>);
 
-const EXPECTED = 'scheme must be halves, thirds, quarters, or a list of fractions that rises to 1';
+const EXPECTED = 'must be halves, thirds, quarters, or a list of fractions that rises to 1';
 
 function fractionsOf(scheme: StageScheme): readonly number[] {
   const fractions = typeof scheme === 'string' ? NAMED[scheme] : scheme;
-  if (!fractions || fractions.length === 0) throw new DomainError('bad-field', `${EXPECTED}.`, 'scheme');
+  if (!fractions || fractions.length === 0) throw wrongInput('scheme', `${EXPECTED}.`);
   const rises = fractions.every((f, i) => f > (i === 0 ? 0 : (fractions[i - 1] as number)) && f <= 1);
-  if (!rises || fractions.at(-1) !== 1)
-    throw new DomainError('bad-field', `${EXPECTED}, got ${JSON.stringify(scheme)}.`, 'scheme');
+  if (!rises || fractions.at(-1) !== 1) throw wrongInput('scheme', `${EXPECTED}, got ${JSON.stringify(scheme)}.`);
   return fractions;
 }
 

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertPositive } from '@/core/units';
+import { DomainError, assertFinite, assertPositive, wrongInput } from '@/core/units';
 
 const RAD = Math.PI / 180;
 
@@ -24,17 +24,17 @@ export function pistonDrop({ stroke_mm, rod_mm, deg, drop_mm }: PistonDropInput)
   assertPositive(stroke_mm, 'stroke_mm');
   assertPositive(rod_mm, 'rod_mm');
   const [r, l] = [stroke_mm / 2, rod_mm];
-  if (!(l > r)) throw new DomainError('bad-field', `rod_mm must be longer than half the stroke, ${r} mm.`, 'rod_mm');
+  if (!(l > r)) throw wrongInput('rod_mm', `must be longer than half the stroke, ${r} mm.`);
   if (deg !== undefined) {
     assertFinite(deg, 'deg');
-    if (deg < 0 || deg > 180) throw new DomainError('bad-field', 'deg must lie between 0 and 180.', 'deg');
+    if (deg < 0 || deg > 180) throw wrongInput('deg', 'must lie between 0 and 180.');
     const [sine, cosine] = [Math.sin(deg * RAD), Math.cos(deg * RAD)];
     return { deg, drop_mm: Math.max(0, r + l - (r * cosine + Math.sqrt(l * l - r * r * sine * sine))) };
   }
-  if (drop_mm === undefined) throw new DomainError('missing-field', 'Give deg or drop_mm.', 'deg');
+  if (drop_mm === undefined) throw new DomainError('missing-field', 'Give the angle or the drop.', 'deg');
   assertFinite(drop_mm, 'drop_mm');
   if (drop_mm < 0 || drop_mm > stroke_mm)
-    throw new DomainError('bad-field', `drop_mm must lie between 0 and the stroke, ${stroke_mm} mm.`, 'drop_mm');
+    throw wrongInput('drop_mm', `must lie between 0 and the stroke, ${stroke_mm} mm.`);
   // Of the triangle of throw, rod and what is left between pin and crank all three sides are known.
   const left = r + l - drop_mm;
   const cosine = (left * left + r * r - l * l) / (2 * r * left);
@@ -85,8 +85,7 @@ export interface ValveSpanInput {
 /** Degrees of crank from the top between exhaust and inlet, within one turn either way. */
 function fromTop({ deg, at }: ValvePoint, field: string): number {
   assertFinite(deg, `${field}.deg`);
-  if (deg < 0 || deg > 180)
-    throw new DomainError('bad-field', `${field}.deg must lie between 0 and 180.`, `${field}.deg`);
+  if (deg < 0 || deg > 180) throw wrongInput(`${field}.deg`, 'must lie between 0 and 180.');
   const signed = at.startsWith('B') ? -deg : deg;
   return at.endsWith('TDC') ? signed : 180 + signed;
 }
@@ -119,7 +118,7 @@ export function rimArc({ diameter_mm, deg, arc_mm }: RimArcInput) {
     assertFinite(deg, 'deg');
     return { deg, arc_mm: deg * perDeg };
   }
-  if (arc_mm === undefined) throw new DomainError('missing-field', 'Give deg or arc_mm.', 'deg');
+  if (arc_mm === undefined) throw new DomainError('missing-field', 'Give the angle or the length of arc.', 'deg');
   assertFinite(arc_mm, 'arc_mm');
   return { deg: arc_mm / perDeg, arc_mm };
 }

@@ -1,3 +1,4 @@
+import { wrongInput } from './input-words';
 import { DomainError, type Note } from './domain-error';
 import { assertFinite } from './guards';
 import { torqueUnitFromLetters } from './torque-unit-name';
@@ -20,8 +21,7 @@ function unitNamed(text: string): Unit | undefined {
 }
 
 const required = (text: unknown, field: string): Unit => {
-  if (typeof text !== 'string')
-    throw new DomainError('bad-field', `${field} must be the name of a unit, got ${JSON.stringify(text)}.`, field);
+  if (typeof text !== 'string') throw wrongInput(field, `must be the name of a unit, got ${JSON.stringify(text)}.`);
   const unit = unitNamed(text);
   if (!unit) throw new DomainError('unknown-unit', `“${text}” is not a unit known here.`, field);
   return unit;
@@ -41,9 +41,9 @@ export function convert(value: number, from: string, to: string): number {
   if (source === target) return value;
   const si = value * source.factor + source.offset;
   if (source.kind === 'temperature' && si < -1e-9)
-    throw new DomainError('bad-field', `value lies below absolute zero: ${value} ${from}.`, 'value');
+    throw wrongInput('value', `lies below absolute zero: ${value} ${from}.`);
   const result = (si - target.offset) / target.factor;
-  if (!Number.isFinite(result)) throw new DomainError('bad-field', `value is too large to convert: ${value}.`, 'value');
+  if (!Number.isFinite(result)) throw wrongInput('value', `is too large to convert: ${value}.`);
   return result;
 }
 

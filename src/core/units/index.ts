@@ -1,7 +1,8 @@
 export { signedPercent } from './percent';
 export { dictionary } from './dictionary';
 export { DomainError, atField, isDomainError, type Note } from './domain-error';
-export { assertFinite, assertNotNegative, assertPositive, assertWithin, tidy } from './guards';
+export { wrongInput } from './input-words';
+export { assertFinite, assertNotNegative, assertPositive, assertPositiveUpTo, assertWithin, tidy } from './guards';
 export {
   SMALL_TORQUE_UNITS,
   TORQUE_UNITS,

@@ -22,7 +22,7 @@ export function sortedCalibration(
   if (bad >= 0)
     throw new DomainError(
       'bad-field',
-      `${field} must rise: a higher setting delivers more. Check the point at ${sorted[bad]?.set}.`,
+      `A higher setting delivers more, and no setting two torques. Check the point at ${sorted[bad]?.set}.`,
       field,
     );
   return sorted;

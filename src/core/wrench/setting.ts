@@ -6,6 +6,7 @@ import {
   assertPositive,
   tidy,
   torqueFromSi,
+  wrongInput,
   type Note,
   type TorqueUnit,
 } from '@/core/units';
@@ -57,7 +58,7 @@ export function adaptorRatio(adaptor: Adaptor | undefined): number {
   if (!(whole > 0))
     throw new DomainError(
       'bad-field',
-      'adaptor.extension_mm reaches back past the hand: the adaptor is longer than the wrench.',
+      'The adaptor reaches back past the hand: it is longer than the wrench.',
       'adaptor.extension_mm',
     );
   return wrenchLength_mm / whole;
@@ -77,17 +78,9 @@ function assertScale(scale: WrenchScale, window: WrenchWindow): void {
   assertPositive(scale.max, 'wrench.max');
   assertPositive(scale.graduation, 'wrench.graduation');
   if (!(scale.max > scale.min))
-    throw new DomainError(
-      'bad-field',
-      `wrench.max must be above wrench.min (${scale.min}), got ${scale.max}.`,
-      'wrench.max',
-    );
+    throw wrongInput('wrench.max', `mark must be above the lowest (${scale.min}), got ${scale.max}.`);
   if (!WRENCH_WINDOWS.includes(window))
-    throw new DomainError(
-      'bad-field',
-      `window must be one of ${WRENCH_WINDOWS.join(', ')}, got ${JSON.stringify(window)}.`,
-      'window',
-    );
+    throw wrongInput('window', `must be one of ${WRENCH_WINDOWS.join(', ')}, got ${JSON.stringify(window)}.`);
 }
 
 const EXTRAPOLATED: Note = {

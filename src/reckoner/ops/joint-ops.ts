@@ -29,7 +29,8 @@ interface BandFields extends Omit<Named<ClampBandInput>, 'muThread' | 'muHead'> 
 
 const withMiddle = (range: BandFields['muThread']) => ({
   ...range,
-  middle: range.middle ?? Math.sqrt(range.low * range.high),
+  // Of ends that are refused there is no middle, and it is they that are named.
+  middle: range.middle ?? Math.sqrt(Math.max(0, range.low * range.high)),
 });
 
 const bandFields = {

@@ -46,7 +46,7 @@ describe('how far an engine went', () => {
     expect(travelled([km(5, 100), km(8, 140)], [run(1, 2)], 0, 10)).toBeUndefined();
     expect(travelled([km(5, 100), km(8, 140)], [run(1, 2, 7)], 0, 10)).toEqual({ amount: 47, unsaidRuns: 0 });
     expect(travelled([], [], 0, 10)).toEqual({ amount: 0, unsaidRuns: 0 });
-    expect(() => travelled([], [], 10, 0)).toThrow('until');
+    expect(() => travelled([], [], 10, 0)).toThrow('The end must not be before the start.');
   });
 
   test('is the same however often the odometer is read on the way, and never less later', () =>

@@ -1,0 +1,59 @@
+import { DomainError } from './domain-error';
+
+/** What an input is called in the shop, where the last part of its name does not say it. */
+const WORDS: ReadonlyMap<string, string> = new Map([
+  ['C', 'temperature'],
+  ['D', 'stiffness of the plate'],
+  ['E', 'modulus'],
+  ['a', 'angle'],
+  ['area', 'area of a segment'],
+  ['arc', 'length of arc'],
+  ['b', 'angle'],
+  ['cone', 'cone’s angle'],
+  ['df', 'number of degrees of freedom'],
+  ['deg', 'angle'],
+  ['floor', 'least clearance of the rule'],
+  ['goes', 'gauge that goes'],
+  ['head', 'head’s expansion'],
+  ['inner', 'hole that it turns on'],
+  ['major', 'size over the crests'],
+  ['flats', 'size across the flats'],
+  ['max', 'highest'],
+  ['min', 'lowest'],
+  ['minutes', 'time'],
+  ['muHead', 'friction under the head'],
+  ['muThread', 'friction in the thread'],
+  ['outer', 'face’s outside'],
+  ['p', 'share'],
+  ['perBore', 'share of the bore'],
+  ['perDiameter', 'share of the diameter'],
+  ['poisson', 'Poisson’s ratio'],
+  ['set', 'figure set'],
+  ['stops', 'gauge that stops'],
+  ['stud', 'stud’s expansion'],
+  ['tau', 'time constant'],
+  ['tpi', 'number of threads per inch'],
+  ['true', 'figure delivered'],
+]);
+
+const LIST = /\[(\d+)\]$/;
+
+/**
+ * The name of an input in words: `bearing.outer_mm` is the face’s outside, `steps_mm[0]` the steps’ number 1. A message
+ * is read by a person, on a screen or in an answer; what names the input for a program is the error’s `field`.
+ */
+export function inputInWords(path: string): string {
+  const name = path.slice(path.lastIndexOf('.') + 1);
+  const place = LIST.exec(name)?.[1];
+  const [bare = ''] = name.replace(/(\[\d+\])+$/, '').split('_');
+  const words = WORDS.get(bare) ?? bare.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+  return place === undefined ? words : `${words}, number ${Number(place) + 1},`;
+}
+
+/** Figures without the noise that conversion leaves in their last digits: 6.858000000000001 mm was 0.27 in. */
+const withoutNoise = (words: string): string =>
+  words.replace(/\d+\.\d{9,}(?:e[-+]?\d+)?/g, (figure) => String(Number(Number(figure).toPrecision(9))));
+
+/** A refusal of one input, by its path; `says` goes on from its name: `must be above 0, got -3.` */
+export const wrongInput = (path: string, says: string): DomainError =>
+  new DomainError('bad-field', `The ${inputInWords(path)} ${withoutNoise(says)}`, path);

@@ -91,6 +91,15 @@ describe('a copy of the shop', () => {
     expect(hasForeignLog(copy)).toBe(true);
     expect(hasForeignLog(file)).toBe(false);
   });
+  test('beside a file that is empty any log is foreign; of one that is no shop nothing can be told', () => {
+    const file = temporaryFile();
+    writeFileSync(file, '');
+    expect(hasForeignLog(file)).toBe(false);
+    writeFileSync(`${file}-wal`, 'left by another');
+    expect(hasForeignLog(file)).toBe(true);
+    writeFileSync(file, 'too short for a header');
+    expect(hasForeignLog(file)).toBe(false);
+  });
   test('damaged, foreign, newer or missing, it is put in no place, and what is there stays', async () => {
     const file = temporaryFile();
     const shop = yardShop(file);

@@ -136,7 +136,8 @@ function cloneFile(from: string, to: string): void {
 /** What lies beside a file goes where the file went: its log, the index of that, its note. */
 function moveBeside(file: string, aside: string): void {
   for (const ending of ['-wal', '-shm', '-mark'])
-    if (existsSync(`${file}${ending}`)) renameSync(`${file}${ending}`, `${aside}${ending}`);
+    if (existsSync(/* turbopackIgnore: true */ `${file}${ending}`))
+      renameSync(/* turbopackIgnore: true */ `${file}${ending}`, `${aside}${ending}`);
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, inYard, test, type Bench } from './bench';
+import { alive, expect, inYard, test, type Bench } from './bench';
 
 const HEAD = '/engines/demo-fourteen/joints/demo-f-joint-head';
 const STUDS = '/engines/demo-maestrale/joints/demo-m-joint-head';
@@ -215,6 +215,46 @@ test('what is typed before the answer is there stays, and is sent once it is', a
   await page.reload();
   await expect(stretch).toHaveValue('0.164 mm');
   await expect(page.getByText(/Typed at .* and not saved/)).toBeVisible();
+});
+
+test('the second half of a double click strikes no second row, and an Enter held down none either', async ({
+  page,
+  bench,
+}) => {
+  await at(page, bench, '/shelves/trials/demo-trial-three-films');
+  const rows = page.getByRole('button', { name: /^Undo bolt/ });
+  const before = await rows.count();
+  const sent: string[] = [];
+  page.on('request', (request) => request.method() === 'POST' && sent.push(request.url()));
+  await alive(page);
+  await rows.first().scrollIntoViewIfNeeded();
+  const first = await rows.first().boundingBox();
+  if (!first) throw new Error('there is no pull to undo');
+  await page.mouse.move(first.x + first.width / 2, first.y + first.height / 2);
+  await page.mouse.down({ clickCount: 1 });
+  await page.mouse.up({ clickCount: 1 });
+  // The next row has come under the pointer by then.
+  await expect(rows).toHaveCount(before - 1);
+  await page.mouse.down({ clickCount: 2 });
+  await page.mouse.up({ clickCount: 2 });
+  await rows.nth(1).focus();
+  await page.keyboard.down('Enter');
+  await page.keyboard.down('Enter');
+  await page.keyboard.down('Enter');
+  await page.keyboard.up('Enter');
+  await expect(rows).toHaveCount(before - 2);
+  expect(sent).toHaveLength(2);
+  // A press of its own counts, wherever it is; and what writes nothing may be pressed as quickly as one likes.
+  await rows.first().click();
+  await expect(rows).toHaveCount(before - 3);
+  expect(sent).toHaveLength(3);
+  const units = page.getByRole('button', { name: 'change to the other unit system' });
+  const shown = await units.textContent();
+  await units.click();
+  await expect(units).not.toHaveText(shown ?? '');
+  await units.click({ delay: 20 });
+  await units.dblclick();
+  await expect(units).toHaveText(shown ?? '');
 });
 
 test('a table of figures: matched, seen, bad rows kept aside, and only then entered', async ({ page, bench }) => {

@@ -10,6 +10,7 @@ import { usePathname } from 'next/navigation';
 import { usePreferences } from '../figures/preferences';
 import { useSingleKeys } from '../shell/use-single-keys';
 import { AskWho } from './ask-who';
+import { useSecondPress } from './second-press';
 import { useClearOf } from './use-clear-of';
 import styles from './undo.module.css';
 
@@ -94,6 +95,8 @@ export function UndoProvider({ undo, takeAway, setAside, removePhoto, writeLine,
   const path = usePathname();
   // At the bench nothing lies over the keys, and Z takes back no change of a sheet that is out of sight.
   const atBench = path.startsWith('/face');
+  // There presses have a guard of their own, for pedals and gloves.
+  useSecondPress(!atBench);
   const engine = /^\/engines\/([^/]+)/.exec(path)?.[1];
   const acts = useMemo(
     () => ({ takeAway, setAside, removePhoto, writeLine }),

@@ -3,6 +3,7 @@
 import { useForm, type UseFormReturnType } from '@mantine/form';
 import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
 import type { Problem, Result, Stale } from '@/model/result';
+import { noteWrite } from './second-press';
 import { useOfferUndo } from './undo';
 import { useDraft, type KeptDraft } from './use-draft';
 
@@ -151,6 +152,7 @@ export async function send<Values, T>(
   action: (values: Values) => Promise<Result<T>>,
   values: Values,
 ): Promise<Result<T>> {
+  noteWrite();
   try {
     // An act that could not be handed on comes back as nothing at all.
     const outcome = (await action(values)) as Result<T> | undefined;

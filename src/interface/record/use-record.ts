@@ -5,6 +5,7 @@ import { MOST_TOGETHER } from '@/model/most-together';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { TroubleCode } from '@/model/trouble-code';
 import type { Result } from '@/model/result';
+import { noteWrite } from '../parts/second-press';
 import { forgetLines, keepLine, keptLines } from './outbox';
 
 const RETRY_MS = 2000;
@@ -240,6 +241,7 @@ export function useRecord<Line extends Timed>(
   const { trouble, refusal, clear } = useSending({ address, ready, lines, setLines, after });
   const add = useCallback(
     (line: Line) => {
+      noteWrite();
       clear();
       setLines((before) => ({ ...before, waiting: [...before.waiting, line] }));
     },

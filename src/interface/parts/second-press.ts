@@ -1,0 +1,55 @@
+'use client';
+
+import { useEffect } from 'react';
+
+/** Whether a press is being handled, and whether it wrote something. */
+const now = { isPressed: false, wrote: false };
+
+/** Said by whatever writes: if a press did it, its second half, or its key held down, is no other press. */
+export function noteWrite(): void {
+  if (now.isPressed) now.wrote = true;
+}
+
+function begin(): void {
+  now.isPressed = true;
+  now.wrote = false;
+  // What a press does at once, its form's sending too, is over by then; what is written of itself later is not of it.
+  setTimeout(() => {
+    now.isPressed = false;
+  });
+}
+
+function passOver(event: Event): void {
+  event.preventDefault();
+  event.stopImmediatePropagation();
+}
+
+const isOnKey = ({ target }: Event) => target instanceof Element && target.closest('button') !== null;
+
+function onClick(event: MouseEvent): void {
+  // A key pressed by the keyboard counts as none, a double click's second half as two.
+  if (event.detail < 2) begin();
+  else if (now.wrote && isOnKey(event)) passOver(event);
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (event.key !== 'Enter') return;
+  if (!event.repeat) begin();
+  else if (now.wrote) passOver(event);
+}
+
+/**
+ * Where what was written takes its row from under the pointer, the second half of a double click would strike the next
+ * row too, and an Enter held down the one after it. Keys that write nothing may be pressed as quickly as anybody likes.
+ */
+export function useSecondPress(isOn: boolean): void {
+  useEffect(() => {
+    if (!isOn) return;
+    window.addEventListener('click', onClick, true);
+    window.addEventListener('keydown', onKey, true);
+    return () => {
+      window.removeEventListener('click', onClick, true);
+      window.removeEventListener('keydown', onKey, true);
+    };
+  }, [isOn]);
+}

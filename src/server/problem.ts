@@ -30,26 +30,40 @@ const FAULTS: Readonly<Record<string, (limit: Limit) => string>> = {
   'array.min': (limit) => `are fewer than ${limit}`,
 };
 
+/** What a limit comes to that is another field's: as it was sent, beside the one at fault. */
+function limitOf({ path, context }: Joi.ValidationErrorItem, sent: unknown): Limit | undefined {
+  const limit: unknown = context?.limit;
+  if (typeof limit !== 'object' || limit === null || !('path' in limit)) return limit as Limit | undefined;
+  const at = [...path.slice(0, -1), ...(limit.path as readonly string[])];
+  const value = at.reduce<unknown>((of, name) => (of as Record<string, unknown> | undefined)?.[name], sent);
+  return typeof value === 'number' || typeof value === 'string' ? value : undefined;
+}
+
 /** Names that the program has for its fields are no words for a person; names that were given to be read are. */
-function faultOf({ type, path, context, message }: Joi.ValidationErrorItem): string {
+function faultOf(item: Joi.ValidationErrorItem, sent: unknown): string {
+  const { type, path, context, message } = item;
   const label = String(context?.label ?? '');
   // What a schema says in its own words stands as it is.
   if (!message.startsWith(`"${label}"`)) return sentence(message);
   const isName = label === '' || label === 'value' || label.replace(/\[(\d+)\]/g, '.$1') === path.join('.');
-  const limit: unknown = context?.limit;
-  // A limit that is another field's value is told in Joi's own words.
-  const fault = typeof limit === 'object' ? undefined : FAULTS[type]?.(limit as Limit);
-  const said = fault ?? message.slice(label.length + 3);
-  return sentence(`${isName ? (type.startsWith('array') ? 'These' : 'This') : label} ${said}`);
+  const limit = limitOf(item, sent);
+  const isLost = type.endsWith('.ref') || (context?.limit !== undefined && limit === undefined);
+  const said = isLost ? 'does not go with what stands beside it' : FAULTS[type]?.(limit as Limit);
+  return sentence(
+    `${isName ? (type.startsWith('array') ? 'These' : 'This') : label} ${said ?? message.slice(label.length + 3)}`,
+  );
 }
 
-/** What Joi found, a sentence a field. */
+/** What Joi found, a sentence a field; of one that is held against another, nothing while that one is none itself. */
 export function problemOf(error: Joi.ValidationError): Problem {
-  const fields = Object.fromEntries(error.details.map((detail) => [detail.path.join('.'), faultOf(detail)]));
-  const first = error.details[0];
+  const { details, _original: sent } = error as Joi.ValidationError & { readonly _original: unknown };
+  const own = details.filter(({ type }) => !type.endsWith('.ref'));
+  const told = own.length > 0 ? own : details;
+  const fields = Object.fromEntries(told.map((detail) => [detail.path.join('.'), faultOf(detail, sent)]));
+  const first = told[0];
   return {
     code: 'bad-field',
-    message: first ? faultOf(first) : sentence(error.message),
+    message: first ? faultOf(first, sent) : sentence(error.message),
     field: first?.path.join('.'),
     fields,
   };

@@ -26,6 +26,24 @@ describe('a refusal by the form of a field', () => {
   test('a name that was given to be read is read', () => {
     expect(said(Joi.number().max(48).label('the cylinders'), 49)).toBe('The cylinders must be at most 48.');
   });
+  test('a limit that is another field’s is told by its figure, and not while that one is none', () => {
+    const pair = Joi.object({
+      low: Joi.number().required(),
+      high: Joi.number().min(Joi.ref('low')).label('the strength, high').required(),
+      list: Joi.array().items(Joi.object({ from: Joi.number(), to: Joi.number().greater(Joi.ref('from')) })),
+    });
+    const fieldsOf = (value: object) => problemOf(pair.validate(value, { abortEarly: false }).error!).fields;
+    expect(fieldsOf({ low: '100', high: 50 })).toEqual({ high: 'The strength, high must be at least 100.' });
+    expect(fieldsOf({ low: 'x', high: 50 })).toEqual({ low: 'This must be a number.' });
+    expect(fieldsOf({ high: 50 })).toEqual({ low: 'This is missing.' });
+    expect(fieldsOf({ low: 1, high: 2, list: [{}, { from: 3, to: 3 }] })).toEqual({
+      'list.1.to': 'This must be above 3.',
+    });
+    const alone = Joi.object({ low: Joi.any(), high: Joi.number().min(Joi.ref('low')) });
+    expect(problemOf(alone.validate({ low: 'x', high: 1 }).error!).message).toBe(
+      'This does not go with what stands beside it.',
+    );
+  });
   test('a row of a list has no name either', () => {
     const { error } = Joi.object({ pieces_g: Joi.array().items(Joi.number()) }).validate({ pieces_g: [1, 'x'] });
     expect(problemOf(error!)).toMatchObject({ field: 'pieces_g.1', message: 'This must be a number.' });

@@ -33,8 +33,21 @@ test('a change of a sheet is taken back by its key, by the list after a restart,
   const acts = page.getByRole('main').getByRole('listitem');
   await expect(acts).toHaveCount(2);
   await expect(acts.nth(1)).toContainText('taken back');
-  await acts.nth(0).getByRole('button', { name: 'Take it back' }).click();
+  let [isHeld, sent] = [true, 0];
+  await page.route('**/acts', async (route) => {
+    if (route.request().method() === 'POST') sent++;
+    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
+    await route.continue();
+  });
+  const takeBack = acts.nth(0).getByRole('button', { name: 'Take it back' });
+  await takeBack.click();
+  await expect(takeBack).toHaveAttribute('aria-disabled', 'true');
+  // While it is under way another press of it does nothing, by the pointer and by the keyboard.
+  await takeBack.click({ force: true });
+  await takeBack.press('Enter');
+  isHeld = false;
   await expect(acts.nth(0)).toContainText('taken back');
+  expect(sent).toBe(1);
   await acts.nth(0).getByRole('button', { name: 'Do it again' }).click();
   await expect(acts.nth(0)).not.toContainText('taken back');
   await page.goto(bench.address + HEAD);

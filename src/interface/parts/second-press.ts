@@ -24,12 +24,17 @@ function passOver(event: Event): void {
   event.stopImmediatePropagation();
 }
 
-const isOnKey = ({ target }: Event) => target instanceof Element && target.closest('button') !== null;
+const keyOf = ({ target }: Event) => (target instanceof Element ? target.closest('button') : null);
+
+/** What it does is under way. A form's own key is none of these: what was typed since may be sent as the next. */
+const isBusy = (key: HTMLButtonElement) => key.type !== 'submit' && key.getAttribute('aria-disabled') === 'true';
 
 function onClick(event: MouseEvent): void {
+  const key = keyOf(event);
+  if (key && isBusy(key)) passOver(event);
   // A key pressed by the keyboard counts as none, a double click's second half as two.
-  if (event.detail < 2) begin();
-  else if (now.wrote && isOnKey(event)) passOver(event);
+  else if (event.detail < 2) begin();
+  else if (now.wrote && key) passOver(event);
 }
 
 function onKey(event: KeyboardEvent): void {
@@ -41,6 +46,7 @@ function onKey(event: KeyboardEvent): void {
 /**
  * Where what was written takes its row from under the pointer, the second half of a double click would strike the next
  * row too, and an Enter held down the one after it. Keys that write nothing may be pressed as quickly as anybody likes.
+ * A key that is told to be busy does nothing.
  */
 export function useSecondPress(isOn: boolean): void {
   useEffect(() => {

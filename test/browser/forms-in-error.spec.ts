@@ -84,3 +84,37 @@ test('forms in error have no accessibility fault in any look, the first wrong fi
       .toBe(0);
   }
 });
+
+test('two fields that do not go together are told at both, once above them, and kept once they do', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
+  await page.locator('summary', { hasText: 'The fastener' }).click();
+  const [outside, hole] = [
+    page.getByLabel('Face, outside, mm').first(),
+    page.getByLabel('Hole it turns on, mm').first(),
+  ];
+  const setting = page.getByTestId('setting');
+  await expect(outside).toHaveValue('17.13');
+  const before = await setting.textContent();
+  await outside.fill('7');
+  await expect(page.getByText('It must be larger than the hole it turns on.')).toBeVisible();
+  await expect(page.getByText('It must be smaller than the face’s outside.')).toBeVisible();
+  const alerts = page
+    .getByRole('alert')
+    .filter({ hasText: 'must be larger than the hole that it turns on (12.39 mm)' });
+  await expect(setting).toHaveCount(0);
+  await expect(page.getByText(/^Saving/)).toHaveCount(0);
+  await expect(alerts).toHaveCount(1);
+  await hole.fill('5');
+  await expect(alerts).toHaveCount(0);
+  await expect(page.getByText('It must be larger than the hole it turns on.')).toHaveCount(0);
+  await expect(setting).not.toHaveText(before ?? '');
+  await expect(page.getByText(/^Saved \d\d:\d\d/)).toBeVisible();
+  await page.reload();
+  await page.locator('summary', { hasText: 'The fastener' }).click();
+  await expect(outside).toHaveValue('7');
+  await expect(hole).toHaveValue('5');
+});

@@ -26,6 +26,7 @@ const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' })
  */
 export function FastenerFields({ label, facts, shelves, substitute = false, onChange }: Props) {
   const set = (part: Partial<FastenerFacts>) => onChange({ ...facts, ...part });
+  const isRing = facts.outer_mm > facts.inner_mm;
   const grades = [
     { value: '', label: 'Not known' },
     ...shelves.grades.map(({ id, name, yield_MPa }) => ({ value: id, label: `${name}, yield ${yield_MPa} MPa` })),
@@ -84,12 +85,14 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
         label="Face, outside"
         description={facts.faceMeasured ? 'Measured' : 'Usual for the size; measure yours'}
         value={facts.outer_mm}
+        fault={isRing ? undefined : 'It must be larger than the hole it turns on.'}
         onChange={(outer_mm) => outer_mm && set({ outer_mm, faceMeasured: true })}
       />
       <MeasureField
         key={`i${facts.faceMeasured ? '' : facts.inner_mm}`}
         label="Hole it turns on"
         value={facts.inner_mm}
+        fault={isRing ? undefined : 'It must be smaller than the face’s outside.'}
         onChange={(inner_mm) => inner_mm && set({ inner_mm, faceMeasured: true })}
       />
       <MeasureField

@@ -65,7 +65,7 @@ export const JointScreen = sentInColumns<JointSheet, { readonly notes: ReactNode
       <SavedNote at={kept.savedAt} saving={kept.saving} />
       {kept.problem && <Notice kind="stop">{kept.problem}</Notice>}
       {kept.conflict && <JointConflict kept={kept} conflict={kept.conflict} shelves={inputs.shelves} />}
-      {refusal !== undefined && <Notice kind="stop">{refusal}</Notice>}
+      {refusal !== undefined && refusal !== kept.problem && <Notice kind="stop">{refusal}</Notice>}
       <HydrationGate>
         <KindSwitch joint={joint} shown={shown && wanted} onShow={setShown} />
         {shown && wanted !== undefined ? (

@@ -93,6 +93,8 @@ interface Props {
   readonly zero?: boolean;
   /** The least and the most that it may be; what lies beyond is said, and not kept. */
   readonly limits?: readonly [least: number, most: number];
+  /** Why it does not go with what stands in the fields beside it: said here, and kept all the same. */
+  readonly fault?: string;
   /** True where it may lie below nothing: a dome, a piston above the face. */
   readonly signed?: boolean;
   /** True where a length is told, and a bare figure read, in inches while inches are shown. */
@@ -111,6 +113,7 @@ export function MeasureField({
   onChange,
   zero = false,
   limits,
+  fault,
   signed = false,
   bothSystems = false,
 }: Props) {
@@ -142,7 +145,9 @@ export function MeasureField({
       autoComplete="off"
       value={text}
       error={
-        (!read.ok && read.message) || (low && (limits ? `From ${limits[0]} to ${limits[1]}.` : 'It must be above 0.'))
+        (!read.ok && read.message) ||
+        (low && (limits ? `From ${limits[0]} to ${limits[1]}.` : 'It must be above 0.')) ||
+        fault
       }
       onChange={(event) => type(event.currentTarget.value)}
       onBlur={rest}

@@ -1,4 +1,4 @@
-import { DomainError, assertFinite, assertNotNegative, assertPositive, wrongInput } from '@/core/units';
+import { DomainError, assertFinite, assertNotNegative, assertPositive, INCH_MM, wrongInput } from '@/core/units';
 import { assertLimits, judge, type Limits, type Verdict } from './verdict';
 
 const CUBIC_INCH_CC = 16.387064;
@@ -138,6 +138,9 @@ export function matchRods(rods: readonly RodWeight[], tolerance_g: number) {
   return { target: { big_g: big.target, small_g: small.target }, remove, alreadyMatched };
 }
 
+/** Shells are sold in both, and measured in either. */
+const inBoth = (mm: number) => `${Number(mm.toFixed(4))} mm (${Number((mm / INCH_MM).toFixed(5))} in)`;
+
 /**
  * Which bearing shell: journal undersize or housing oversize, as the nearest step.
  * @throws DomainError between-sizes, bad-field
@@ -162,7 +165,7 @@ export function bearingSize(
   if (Math.abs(off_mm) > tolerance_mm + 1e-12)
     throw new DomainError(
       'between-sizes',
-      `${measured_mm} mm lies between sizes: the nearest is ${step_mm} mm ${kind === 'journal' ? 'under' : 'over'}, ${Math.abs(off_mm).toFixed(4)} mm away. Measure again, or machine to a size.`,
+      `${inBoth(measured_mm)} lies between sizes: the nearest is ${inBoth(step_mm)} ${kind === 'journal' ? 'under' : 'over'}, ${inBoth(Math.abs(off_mm))} away. Measure again, or machine to a size.`,
       'measured_mm',
     );
   return { step_mm, off_mm };

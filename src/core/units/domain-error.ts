@@ -1,3 +1,7 @@
+/** Figures without the noise that conversion leaves in their last digits: 6.858000000000001 mm was 0.27 in. */
+const withoutNoise = (words: string): string =>
+  words.replace(/\d+\.\d{9,}(?:e[-+]?\d+)?/g, (figure) => String(Number(Number(figure).toPrecision(9))));
+
 /**
  * What the core throws when it is given something it cannot reckon with.
  * `code` is stable and fit for tests and logs; `message` is a full sentence for a person;
@@ -9,7 +13,7 @@ export class DomainError extends Error {
     message: string,
     readonly field?: string,
   ) {
-    super(message);
+    super(withoutNoise(message));
     this.name = 'DomainError';
   }
 }

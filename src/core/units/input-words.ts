@@ -50,10 +50,6 @@ export function inputInWords(path: string): string {
   return place === undefined ? words : `${words}, number ${Number(place) + 1},`;
 }
 
-/** Figures without the noise that conversion leaves in their last digits: 6.858000000000001 mm was 0.27 in. */
-const withoutNoise = (words: string): string =>
-  words.replace(/\d+\.\d{9,}(?:e[-+]?\d+)?/g, (figure) => String(Number(Number(figure).toPrecision(9))));
-
 /** A refusal of one input, by its path; `says` goes on from its name: `must be above 0, got -3.` */
 export const wrongInput = (path: string, says: string): DomainError =>
-  new DomainError('bad-field', `The ${inputInWords(path)} ${withoutNoise(says)}`, path);
+  new DomainError('bad-field', `The ${inputInWords(path)} ${says}`, path);

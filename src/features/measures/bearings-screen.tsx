@@ -1,6 +1,6 @@
 'use client';
 
-import { INCH_MM, isDomainError, plainFigure } from '@/core/units';
+import { assertNotNegative, INCH_MM, isDomainError, plainFigure } from '@/core/units';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { useListState, type UseListStateHandlers } from '@mantine/hooks';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -48,13 +48,15 @@ function attempt<T extends object>(
 
 /** `0.010 in, 0.020 in` in mm; a bare figure is mm. */
 const readSteps = (text: string) =>
-  attempt(() => ({
-    steps_mm: text
+  attempt(() => {
+    const steps_mm = text
       .split(/[;,]\s+|;|\s{2,}/)
       .map((part) => part.trim())
       .filter(Boolean)
-      .map((part) => plainFigure(part) ?? readLength(part).min_mm),
-  }));
+      .map((part) => plainFigure(part) ?? readLength(part).min_mm);
+    steps_mm.forEach((step, i) => assertNotNegative(step, `steps_mm[${i}]`));
+    return { steps_mm };
+  });
 
 const find = (
   measured: number | null,

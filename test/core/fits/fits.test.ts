@@ -254,6 +254,9 @@ describe('rings, volumes, weights, sizes', () => {
     expect(bearingSize(49.745, 50, [0.25, 0.5], 'journal', 0.02).off_mm).toBeCloseTo(-0.005, 9);
     expect(bearingSize(54.01, 54, [0.25], 'housing', 0.02)).toMatchObject({ step_mm: 0 });
     expect(codeOf(() => bearingSize(49.87, 50, [0.25], 'journal', 0.02))).toBe('between-sizes');
+    expect(() => bearingSize(1.9685 * 25.4, 2 * 25.4, [0.03 * 25.4], 'journal', 0.02)).toThrow(
+      '49.9999 mm (1.9685 in) lies between sizes: the nearest is 0.762 mm (0.03 in) under, 0.0381 mm (0.0015 in) away.',
+    );
   });
   test('part and gauge both at 20 °C', () => {
     expect(at20C(100.023, 23, 30)).toBeCloseTo(100, 4);

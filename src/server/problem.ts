@@ -56,7 +56,8 @@ function faultOf(item: Joi.ValidationErrorItem, sent: unknown): string {
 
 /** What Joi found, a sentence a field; of one that is held against another, nothing while that one is none itself. */
 export function problemOf(error: Joi.ValidationError): Problem {
-  const { details, _original: sent } = error as Joi.ValidationError & { readonly _original: unknown };
+  const { details } = error;
+  const sent: unknown = error._original;
   const own = details.filter(({ type }) => !type.endsWith('.ref'));
   const told = own.length > 0 ? own : details;
   const fields = Object.fromEntries(told.map((detail) => [detail.path.join('.'), faultOf(detail, sent)]));

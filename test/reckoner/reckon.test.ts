@@ -200,8 +200,10 @@ describe('every op', () => {
     const NAME = /[a-zA-Z]_[a-zA-Z]|[a-z]\.[a-z]|\b[a-z]+[A-Z][a-z]|\[\d|undefined|NaN/;
     const spoilt = (value: unknown, by: number): readonly unknown[] => {
       if (typeof value === 'number') return [by];
-      if (Array.isArray(value))
-        return [[], ...value.flatMap((one, i) => spoilt(one, by).map((bad) => value.with(i, bad)))];
+      if (Array.isArray(value)) {
+        const list: readonly unknown[] = value;
+        return [[], ...list.flatMap((one, i) => spoilt(one, by).map((bad) => list.with(i, bad)))];
+      }
       if (typeof value !== 'object' || value === null) return [];
       return Object.entries(value).flatMap(([name, one]) => spoilt(one, by).map((bad) => ({ ...value, [name]: bad })));
     };

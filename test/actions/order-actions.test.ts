@@ -360,6 +360,26 @@ describe('the tray', () => {
     expect(other).toMatchObject({ code: 'on-another' });
     expect(other.message).toMatch(/Norrhem/);
   });
+  test('a part is altered as itself, on its own engine and not over another’s change', async () => {
+    const { id } = await accepted(keepPartAction(part({ mark: 'II' })));
+    const altered = { id, version: 1, name: 'Another name', need: '5', bag: 'B 7' };
+    expect(await accepted(keepPartAction(part(altered)))).toMatchObject({ id });
+    const row = there(shop.build.findPart(id));
+    expect(row).toMatchObject({
+      id,
+      engineId: NORRHEM,
+      name: 'Another name',
+      need: 5,
+      bag: 'B 7',
+      mark: '',
+      version: 2,
+    });
+    expect(await refused(keepPartAction(part({ ...altered, name: 'A third' })))).toMatchObject({ code: 'stale' });
+    expect(await refused(keepPartAction(part({ ...altered, version: 2, engineId: FOURTEEN })))).toMatchObject({
+      code: 'not-found',
+    });
+    expect(shop.build.findPart(id)).toEqual(row);
+  });
   test('counts what comes, and names the engine’s own steps only', async () => {
     const { id } = await accepted(keepPartAction(part({})));
     await accepted(write(NORRHEM, { kind: 'part-in', partId: id, body: { count: 2, checked: ['thread'] } }));

@@ -86,6 +86,22 @@ describe('a run', () => {
     expect(own[0]).not.toHaveProperty('went');
     expect(log().meters).toEqual([]);
   });
+  test('under a known id, with another way, other signs or another cooling, is refused; the same again is not', async () => {
+    const sent = run({ went: '12', unit: 'km', stood: 'fan', seen: [{ sign: 'leak', words: 'left corner' }] });
+    await accepted(addCycleAction(sent));
+    for (const other of [
+      { went: '13' },
+      { went: '' },
+      { unit: 'mi' },
+      { stood: '' },
+      { seen: [] },
+      { seen: [{ sign: 'leak', words: 'right corner' }] },
+      { highest_C: '71' },
+    ])
+      expect(await refused(addCycleAction({ ...sent, ...other }))).toMatchObject({ code: 'id-taken' });
+    await accepted(addCycleAction(sent));
+    expect(log().cycles.filter(({ id }) => id === sent.id)).toHaveLength(1);
+  });
 
   test.each([
     [{ went: '-3' }, 'went'],

@@ -103,7 +103,10 @@ export const addCycleAction = shopAction(cycleSchema, (given, bench) => {
     ...(went !== undefined && unit !== undefined && { went: { value: went, unit } }),
   };
   const isNew = shop.heat.addCycle(cycle, nowIso);
-  if (!isNew) assertKnown(shop.heat.log(fields.engineId).cycles, fields, ['highest_C', 'ambient_C']);
+  // Its hours come over with a jitter; what else it says is the same, or it is another run.
+  const said = { ...cycle, seen: cycle.seen.length > 0 ? cycle.seen : undefined };
+  if (!isNew)
+    assertKnown(shop.heat.log(fields.engineId).cycles, said, ['highest_C', 'ambient_C', 'went', 'stood', 'seen']);
   if (reads !== undefined && unit !== undefined)
     addMeter(bench, { id: meterOfRun(fields.id), engineId: fields.engineId, at: cycle.ranTo, reads, unit });
   bench.tell(`A run up to ${fields.highest_C} °C was logged`);

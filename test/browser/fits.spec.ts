@@ -283,6 +283,35 @@ test('a refusal that comes while the next figure is typed leaves the hand where 
   await expect(high).toBeFocused();
 });
 
+test('what is typed on after its form was sent is not refused as if somebody else had written', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  await at(page, bench, '/engines/demo-norrhem/fits/demo-n-fit-mains');
+  const summary = page.locator('summary', { hasText: 'What is wanted, and how it is read' });
+  await summary.click();
+  await page.getByLabel('What is wanted comes from').selectOption('own');
+  const [low, high] = [page.getByLabel('Lower limit'), page.getByLabel('Upper limit')];
+  await low.fill('0.03 mm');
+  await high.fill('0.06 mm');
+  let isHeld = true;
+  await page.route('**/fits/demo-n-fit-mains', async (route) => {
+    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
+    await route.continue();
+  });
+  const save = page.getByRole('button', { name: 'Save what is wanted' }).last();
+  await save.click();
+  await high.fill('0.07 mm');
+  isHeld = false;
+  await expect(page.getByText('Wanted: 0.030 to 0.060 mm')).toBeVisible();
+  if (!(await high.isVisible())) await summary.click();
+  await expect(high).toHaveValue('0.07 mm');
+  await save.click();
+  await expect(page.getByText('Wanted: 0.030 to 0.070 mm')).toBeVisible();
+  await expect(page.getByText('changed in another window')).toHaveCount(0);
+});
+
 test('the drawer of shims: the best lies outside, a new one is put in and fitted, the float read again', async ({
   page,
   bench,

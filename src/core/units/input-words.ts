@@ -36,18 +36,18 @@ const WORDS: ReadonlyMap<string, string> = new Map([
   ['true', 'figure delivered'],
 ]);
 
-const LIST = /\[(\d+)\]$/;
-
 /**
- * The name of an input in words: `bearing.outer_mm` is the face’s outside, `steps_mm[0]` the steps’ number 1. A message
- * is read by a person, on a screen or in an answer; what names the input for a program is the error’s `field`.
+ * The name of an input in words: `bearing.outer_mm` is the face’s outside, `steps_mm[0]` the steps’ number 1,
+ * `segments[2].length_mm` the length of number 3. A message is read by a person, on a screen or in an answer; what names
+ * the input for a program is the error’s `field`.
  */
-export function inputInWords(path: string): string {
+function inputInWords(path: string): string {
   const name = path.slice(path.lastIndexOf('.') + 1);
-  const place = LIST.exec(name)?.[1];
-  const [bare = ''] = name.replace(/(\[\d+\])+$/, '').split('_');
+  const [bare = ''] = name.split(/[_[]/);
   const words = WORDS.get(bare) ?? bare.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
-  return place === undefined ? words : `${words}, number ${Number(place) + 1},`;
+  const places = Array.from(path.matchAll(/\[(\d+)\]/g), ([, place]) => Number(place) + 1);
+  if (places.length === 0) return words;
+  return name.endsWith(']') ? `${words}, number ${places.join(', ')},` : `${words} of number ${places.join(', ')}`;
 }
 
 /** A refusal of one input, by its path; `says` goes on from its name: `must be above 0, got -3.` */

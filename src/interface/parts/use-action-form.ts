@@ -48,6 +48,15 @@ function stays(): () => boolean {
 /** By what it holds: a list is copied with its form whenever another field is written. */
 const isSame = (a: unknown, b: unknown): boolean => Object.is(a, b) || JSON.stringify(a) === JSON.stringify(b);
 
+/**
+ * A row that this form wrote stands one version further on by that: what was typed since is meant for it as it is now,
+ * and would be refused as if somebody else had written.
+ */
+function raised<Values extends Record<string, unknown>>({ version }: Values): { readonly version?: unknown } {
+  if (version === undefined || !(Number(version) > 0)) return {};
+  return { version: typeof version === 'string' ? String(Number(version) + 1) : Number(version) + 1 };
+}
+
 /** What a form sends instead, once a person has seen what is on disk: the version that is there now. */
 type Overruled<Values> = (stale: Stale, values: Values) => Partial<Values>;
 
@@ -82,14 +91,15 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
   const isAskedAgain = useRef(false);
   const [next, setNext] = useState(0);
   const taken = (result: T, sent: Values, isStill: boolean) => {
-    const typed = Object.fromEntries([...since.current].map((field) => [field, form.getValues()[field]]));
+    const typed = [...since.current].map((field) => [field, form.getValues()[field]]);
     draft.sent();
     offerUndo(result);
     form.setValues(sent);
     onDone(result, form, isStill);
     // What stands in a form that stays open for the next is where it starts from.
     form.resetDirty();
-    form.setValues(typed as Partial<Values>);
+    if (typed.length === 0) return;
+    form.setValues({ ...Object.fromEntries(typed), ...raised(sent) } as Partial<Values>);
     if (isAskedAgain.current) setNext((count) => count + 1);
   };
   const submit = () => {

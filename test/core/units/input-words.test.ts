@@ -8,9 +8,10 @@ describe('a refusal of one input', () => {
     ['bearing.outer_mm', 'The face’s outside must be above 0.'],
     ['from.bearing.inner_mm', 'The hole that it turns on must be above 0.'],
     ['steps_mm[0]', 'The steps, number 1, must be above 0.'],
-    ['segments[2].length_mm', 'The length must be above 0.'],
+    ['journal[1][2]', 'The journal, number 2, 3, must be above 0.'],
+    ['segments[2].length_mm', 'The length of number 3 must be above 0.'],
     ['to.slippery.muHead', 'The friction under the head must be above 0.'],
-    ['readings[3].C', 'The temperature must be above 0.'],
+    ['readings[3].C', 'The temperature of number 4 must be above 0.'],
     ['expansion_um_per_mK', 'The expansion must be above 0.'],
   ])('%s is said in words, and named for a program', (field, message) =>
     expect(wrongInput(field, 'must be above 0.')).toMatchObject({ code: 'bad-field', field, message }),

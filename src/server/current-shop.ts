@@ -6,6 +6,7 @@ import { openShop, type Shop } from '@/db/shop';
 import { ShopTrouble } from '@/db/trouble';
 import { copyIfDue } from './copies';
 import { shopFile, type ShopName } from './shop-file';
+import { goByKeptHours } from './wall-clock';
 
 export const SHOP_COOKIE = 'spanner-shop';
 
@@ -90,6 +91,7 @@ export function shopNamed(name: ShopName): Shop {
     }
     takeOver(name, known);
   } else if (known) closeShop(name);
+  goByKeptHours();
   const shop = openShop(file);
   held.set(name, { shop, opened: openedAs(file) });
   if (name === 'own') copyIfDue(shop);

@@ -8,7 +8,7 @@ import { BEING_WORKED_OUT, summaryOf, type EngineSummary } from '@/model/engine/
 import type { EngineState } from '@/model/engine/engine-state';
 import type { Shelves } from '@/model/shelf/shelves';
 import type { HandPullRow } from '@/model/trial/hand-pull';
-import { EDITION } from './edition';
+import { edition } from './edition';
 import { keptRows } from './kept-rows';
 import { workOutRest } from './work-out-rest';
 
@@ -50,7 +50,7 @@ export const stateOnce = cache((shop: Shop, engineId: string): EngineState | und
 
 export const summariesOnce = whileUnwritten(
   (shop): readonly SummarizedEngine[] => {
-    const engines = engineSummaries(shop, EDITION, (engineId) => rowsOnce(shop, engineId));
+    const engines = engineSummaries(shop, edition(), (engineId) => rowsOnce(shop, engineId));
     if (beingWorkedOut(engines) > 0) void workOutRest(shop);
     return engines;
   },
@@ -62,7 +62,7 @@ export async function wholeSummaries(shop: Shop): Promise<readonly SummarizedEng
   const known = summariesOnce(shop);
   if (beingWorkedOut(known) === 0) return known;
   await workOutRest(shop);
-  return engineSummaries(shop, EDITION, (engineId) => rowsOnce(shop, engineId), { more: Infinity });
+  return engineSummaries(shop, edition(), (engineId) => rowsOnce(shop, engineId), { more: Infinity });
 }
 
 /** Of the engine that is looked at it is known at once. */

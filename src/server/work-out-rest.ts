@@ -3,7 +3,7 @@ import { beingWorkedOut, engineSummaries } from '@/db/reads/engine-summaries';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import type { Shop } from '@/db/shop';
 import { setTimeout as pause } from 'node:timers/promises';
-import { EDITION } from './edition';
+import { edition } from './edition';
 
 // Pages and routes are bundled apart; what one of them works out the other does not work out beside it.
 const holder = globalThis as { spannerWorkedOut?: WeakMap<Shop, Promise<void>> };
@@ -21,7 +21,7 @@ async function goThrough(shop: Shop): Promise<void> {
   let before = Infinity;
   while (shop.db.open) {
     const since = performance.now();
-    const left = beingWorkedOut(engineSummaries(shop, EDITION, (engineId) => rowsOf(shop, engineId), { more: 1 }));
+    const left = beingWorkedOut(engineSummaries(shop, edition(), (engineId) => rowsOf(shop, engineId), { more: 1 }));
     // One whose rows cannot be read is said to be so, and is none of them.
     if (left === 0 || left >= before) return;
     before = left;

@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { loadBigYard } from '@demo/big-yard';
 import { beingWorkedOut, engineSummaries } from '@/db/reads/engine-summaries';
-import { EDITION } from '@/server/edition';
+import { edition } from '@/server/edition';
 import { inBits } from '@/server/in-bits';
 import { summariesOnce } from '@/server/request-reads';
 import { workOutRest } from '@/server/work-out-rest';
@@ -50,7 +50,7 @@ describe('what the engines wait for', () => {
   test('is worked out behind the page, once, and then read once for as long as nothing is written', async () => {
     const shop = yardShop();
     loadBigYard(shop, FEW_OF_EACH, Date.parse(YARD_NOW));
-    const waits = () => beingWorkedOut(engineSummaries(shop, EDITION, () => undefined, { latest: 0 }));
+    const waits = () => beingWorkedOut(engineSummaries(shop, edition(), () => undefined, { latest: 0 }));
     const all = waits();
     expect(all).toBe(FEW_OF_EACH.engines + 3);
     // Some are worked out by the page that asks, which sees to the rest behind it.

@@ -8,7 +8,7 @@ import { waitLine } from '@/features/engine/wait-line';
 import { BEING_WORKED_OUT, UNREADABLE } from '@/model/engine/engine-summary';
 import { waitsOf } from '@/model/engine/engine-wait';
 import { recordLine } from '@/features/fits/record-line';
-import { EDITION } from '@/server/edition';
+import { edition } from '@/server/edition';
 import { keptRows } from '@/server/kept-rows';
 import { workOutRest } from '@/server/work-out-rest';
 import { freshTightening, rowsNamed, stateNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
@@ -192,7 +192,7 @@ describe('a shop of many engines after a new edition', () => {
     for (let n = 0; n < 20; n++) own.engines.add({ ...first, id: `more-${n}`, name: `More ${n}` });
     return own;
   };
-  const summaries = (own: Shop) => engineSummaries(own, EDITION, (id) => rowsNamed(own, id));
+  const summaries = (own: Shop) => engineSummaries(own, edition(), (id) => rowsNamed(own, id));
   test('shows those worked on last, and says of the others that nothing is known of them', () => {
     const own = filled();
     const first = summaries(own);
@@ -218,7 +218,7 @@ describe('a shop of many engines after a new edition', () => {
     expect(beingWorkedOut(summaries(own))).toBe(0);
     expect(joints).not.toHaveBeenCalled();
     joints.mockRestore();
-    expect(told(own, EDITION)).toEqual(afresh(own));
+    expect(told(own, edition())).toEqual(afresh(own));
   });
   test('ends where a file cannot be written, is closed, or an engine cannot be read', async () => {
     const locked = filled();

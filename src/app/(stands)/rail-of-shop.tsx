@@ -1,6 +1,7 @@
 import { lastLineAt } from '@/db/reads/engine-summaries';
 import { engineTags, onStands } from '@/features/engine/queries';
 import { FindBox } from '@/features/find/find-box';
+import { HoursNotice } from '@/features/hours/hours-notice';
 import { ReckonerBox } from '@/features/reckon/reckoner-box';
 import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
@@ -11,6 +12,7 @@ import { inColumns } from '@/interface/shell/in-columns';
 import { nowMs } from '@/server/clock';
 import { currentShop, currentShopName } from '@/server/current-shop';
 import { shelvesOnce, summariesOnce } from '@/server/request-reads';
+import { zoneHere } from '@/server/wall-clock';
 
 const HOMES = { own: 'my own shop', demonstration: 'Larkmoor Yard, a demonstration' } as const;
 
@@ -29,6 +31,7 @@ export async function RailOfShop({ engine }: { readonly engine?: string }) {
         find={<FindBox />}
         reckoner={<ReckonerBox sent={inColumns({ ownFilms: ownFilms(shelvesOnce(shop)) })} />}
       />
+      <HoursNotice zone={zoneHere()} now={now} />
       {last !== undefined && isBehind(now, last) && <ClockNotice now={now} last={last} />}
     </>
   );

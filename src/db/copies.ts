@@ -2,6 +2,7 @@ import SqliteDatabase, { type Database } from 'better-sqlite3';
 import { existsSync, linkSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { asideOf, comingOf, isFolded, indexOf, logOf } from './log-owner';
+import { appliedMigrations } from './migrate';
 import { assertShop, tablesOf } from './whose-file';
 import { ShopTrouble, troubleOf } from './trouble';
 
@@ -36,13 +37,18 @@ export function checkCopy(file: string): CheckedCopy {
   try {
     db = new SqliteDatabase(file, { readonly: true, fileMustExist: true });
     assertShop(db, file);
+    // SQLite takes a file of nothing for a new one: a download that broke off is such a file.
+    if (appliedMigrations(db).length === 0) throw broken(file, 'there is nothing in it');
     const [whole] = db.pragma('integrity_check') as readonly { readonly integrity_check: string }[];
     if (whole?.integrity_check !== 'ok') throw broken(file, whole?.integrity_check ?? 'nothing was found');
     const unbound = db.pragma('foreign_key_check') as readonly unknown[];
     if (unbound.length > 0) throw broken(file, `${unbound.length} rows are bound to nothing`);
     return { file, counts: countRows(db) };
   } catch (error) {
-    throw troubleOf(error, file) ?? error;
+    const trouble = troubleOf(error, file);
+    // What is to be done about a shop that is damaged is no advice to somebody who holds a damaged copy.
+    if (trouble?.code === 'corrupt' && trouble !== error) throw broken(file, 'it is damaged, or no file of a shop');
+    throw trouble ?? error;
   } finally {
     db?.close();
   }

@@ -5,8 +5,9 @@ import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { DomainError } from '@/core/units';
 import { checkCopy, copyShop, type CheckedCopy } from '@/db/copies';
-import { ShopTrouble } from '@/db/trouble';
+import { isShopTrouble, ShopTrouble } from '@/db/trouble';
 import type { Shop } from '@/db/shop';
+import type { TroubleCode } from '@/model/trouble-code';
 import { nowMs } from './clock';
 import { dataFolder, shopFile } from './shop-file';
 
@@ -123,7 +124,25 @@ const capped = (most: number) =>
     },
   });
 
-/** Takes a copy from elsewhere in, a little at a time, and looks it through. @throws ShopTrouble, DomainError */
+/** What is wrong with a file that was brought: another is chosen, and nothing is to be done about the shop. */
+const NO_COPY: Readonly<Partial<Record<TroubleCode, string>>> = {
+  corrupt: 'That file is not whole, or is no copy of a shop',
+  'foreign-file': 'That file is one of another program',
+  'newer-version': 'That copy was made by a newer version of this program',
+  'changed-history': 'That copy was made by a version of this program that was changed',
+};
+
+function checkBrought(file: string): CheckedCopy {
+  try {
+    return checkCopy(file);
+  } catch (error) {
+    const said = isShopTrouble(error) ? NO_COPY[error.code] : undefined;
+    if (said === undefined) throw error;
+    throw new DomainError('no-copy', `${said}. It was not taken, and your shop is as it was.`);
+  }
+}
+
+/** Takes a copy from elsewhere in, a little at a time, and looks it through. @throws ShopTrouble, DomainError no-copy */
 export async function bringCopy(body: ReadableStream | null): Promise<CheckedCopy> {
   if (!body) throw new DomainError('bad-field', 'There is no file in the request.');
   mkdirSync(copiesFolder(), { recursive: true });
@@ -131,7 +150,7 @@ export async function bringCopy(body: ReadableStream | null): Promise<CheckedCop
   const coming = `${to}.growing`;
   try {
     await pipeline(Readable.fromWeb(body as never), capped(MAX_BROUGHT), createWriteStream(coming));
-    const checked = checkCopy(coming);
+    const checked = checkBrought(coming);
     renameSync(coming, to);
     return { ...checked, file: to };
   } finally {

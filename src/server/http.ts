@@ -93,7 +93,11 @@ export async function photoSent(
   return (
     rejectCrossOrigin(request) ??
     catchToResponse(async () => {
-      const file = (await request.formData()).get('photo');
+      // What is no form, or broke off on its way, has no photograph in it.
+      const file = await request.formData().then(
+        (sent) => sent.get('photo'),
+        () => null,
+      );
       if (!(file instanceof File))
         return toResponse(fail({ code: 'missing-field', message: 'The photograph is missing.', field: 'photo' }));
       return toResponse(ok(await keep(file, await currentWho())));

@@ -1,11 +1,13 @@
-import { readdirSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { beforeEach, describe, expect, test } from '@jest/globals';
+import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import SqliteDatabase from 'better-sqlite3';
 import { tablesOf } from '@/db/whose-file';
 import type { Shop } from '@/db/shop';
 import { makeCopyAction, putInPlaceAction } from '@/features/copies/shop-actions';
-import { copiesFolder } from '@/server/copies';
+import { bringCopy, copiesFolder } from '@/server/copies';
 import { shopNamed } from '@/server/current-shop';
+import { photoSent } from '@/server/http';
 import { drawn } from '../stubs/next-cache';
 import { accepted, ownShop, refused, refusedWhole, rowsIn } from './own-shop';
 
@@ -67,4 +69,56 @@ describe('a copy, put in the place of the shop', () => {
     expect((await refused(putInPlaceAction({ name }))).message).toMatch(/./);
     expect(called()).toBe(first);
   });
+});
+
+describe('a copy that is brought from elsewhere', () => {
+  const brought = (bytes: string | Buffer) => bringCopy(new Blob([new Uint8Array(Buffer.from(bytes))]).stream());
+  test('is put among the others by a name of its own, and put in place like them', async () => {
+    await accepted(makeCopyAction());
+    const [name = ''] = copies();
+    const bytes = readFileSync(join(copiesFolder(), name));
+    call('after the copy');
+    const { file } = await brought(bytes);
+    expect(readFileSync(file)).toEqual(bytes);
+    await accepted(putInPlaceAction({ name: basename(file) }));
+    expect(called()).not.toBe('after the copy');
+  });
+  test.each(['', 'S', 'no shop at all, but a letter of more than one line\n'.repeat(40)])(
+    'that is none is refused as the file that was chosen, not as a shop in trouble, and nothing of it is kept: %#',
+    async (text) => {
+      await expect(brought(text)).rejects.toMatchObject({
+        code: 'no-copy',
+        message: expect.stringMatching(/^That file .* your shop is as it was\.$/) as unknown,
+      });
+      expect(existsSync(copiesFolder()) ? readdirSync(copiesFolder()) : []).toEqual([]);
+    },
+  );
+  test('and one of a newer version is told to be that', async () => {
+    await accepted(makeCopyAction());
+    const [name = ''] = copies();
+    const db = new SqliteDatabase(join(copiesFolder(), name));
+    db.exec("INSERT INTO migration (name, applied_at) VALUES ('9999-later.sql', '2030')");
+    db.close();
+    await expect(brought(readFileSync(join(copiesFolder(), name)))).rejects.toMatchObject({
+      code: 'no-copy',
+      message: expect.stringMatching(/newer version/) as unknown,
+    });
+    expect(copies()).toEqual([name]);
+  });
+});
+
+test('a request for a photograph without a form in it is a request with no photograph', async () => {
+  const keep = jest.fn<() => Promise<object>>();
+  for (const init of [
+    { body: 'null' },
+    {},
+    { body: '--x', headers: { 'content-type': 'multipart/form-data; boundary=x' } },
+  ]) {
+    const answer = await photoSent(new Request('http://localhost/api', { method: 'POST', ...init }), keep);
+    expect([answer.status, await answer.json()]).toMatchObject([
+      400,
+      { error: { code: 'missing-field', field: 'photo' } },
+    ]);
+  }
+  expect(keep).not.toHaveBeenCalled();
 });

@@ -124,6 +124,9 @@ describe('a copy of the shop', () => {
         'corrupt',
         spoilt('text.sqlite', (to) => writeFileSync(to, 'a letter, and no file of this program '.repeat(20))),
       ],
+      // A download that broke off before its first page: to SQLite a new file, with nothing in it.
+      ['corrupt', spoilt('empty.sqlite', (to) => writeFileSync(to, ''))],
+      ['corrupt', spoilt('byte.sqlite', (to) => writeFileSync(to, 'S'))],
       ['foreign-file', spoilt('other.sqlite', inSql('PRAGMA application_id = 7'))],
       [
         'newer-version',

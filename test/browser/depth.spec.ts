@@ -293,6 +293,34 @@ test('a table of figures: matched, seen, bad rows kept aside, and only then ente
   await expect(page.getByText('Oil pump')).toHaveCount(0);
 });
 
+test('a table as a spreadsheet of Windows writes it keeps its halves, and how it was read is said', async ({
+  page,
+  bench,
+}) => {
+  await at(page, bench, '/engines/demo-norrhem/book/import');
+  const file = page.getByLabel('Table file');
+  await file.setInputFiles({ name: 'figures.xlsx', mimeType: 'text/csv', buffer: Buffer.from('PK\u0003\u0004') });
+  await expect(page.getByText('saved as CSV to be read here')).toBeVisible();
+  await file.setInputFiles({
+    name: 'figures.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'Part;Page;Torque;Unit\r\nVentildeckel für Öl;30;1½;mkp\r\nHaube;31;1,2\x961,4;mkp\r\n',
+      'latin1',
+    ),
+  });
+  await expect(page.getByRole('row', { name: /Ventildeckel für Öl/ })).toContainText('14.7 N·m');
+  await expect(page.getByRole('row', { name: /Haube/ })).toContainText('1,2–1,4');
+  await expect(page.getByText(/read as Windows-1252/)).toBeVisible();
+  // Mended and saved under its name, it is chosen again and read again.
+  await expect(file).toHaveValue(/figures\.csv$/);
+  const chooser = page.waitForEvent('filechooser');
+  await file.click();
+  await chooser;
+  await expect(file).toHaveValue('');
+  await expect(page.getByText('saved as CSV to be read here')).toHaveCount(0);
+});
+
 test('by stretch: the ceiling without the stretch stops, a reading in inches is taken as read', async ({
   page,
   bench,

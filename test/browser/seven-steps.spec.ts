@@ -234,6 +234,14 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
     .getByLabel('Build file')
     .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{}') });
   await expect(page.getByText('not a build file of this program')).toBeVisible();
+  // Saved anew by an editor that writes by its machine’s alphabet: names in it are no longer what they were.
+  await page.getByLabel('Build file').setInputFiles({
+    name: 'edited.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"name":"Öl"}', 'latin1'),
+  });
+  await expect(page.getByText('saved anew by another program')).toBeVisible();
+  await expect(page.getByText('not a build file of this program')).toHaveCount(0);
   await page.getByLabel('Build file').setInputFiles(file);
   await expect(page.getByText('This engine stands here already')).toBeVisible();
   await expect(page.getByText('comes to the same figure as where it was written')).toBeVisible();

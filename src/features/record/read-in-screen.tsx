@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { fullDate } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
+import { chosenAnew, textOfFile } from '@/interface/parts/file-text';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Notice, Screen, Section } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
@@ -131,14 +132,24 @@ interface Chosen {
   readonly preview: BuildPreview;
 }
 
+/** What a page may send at once. */
+const MOST_MB = 60;
+const OTHER_SIGNS =
+  'The file was saved anew by another program: it is no longer in UTF-8, in which it was written out, and names and printed texts in it may have changed. Read in the file as it was written out.';
+
 /** A build file, looked at before it is read in: what it holds, what comes along, what would differ. */
 export function ReadInScreen() {
   const router = useRouter();
   const [chosen, setChosen] = useState<Chosen>();
+  const [refusal, setRefusal] = useState<string>();
   const { act, pending, problem } = useAct();
   const look = async (file: File | undefined) => {
     if (!file) return;
-    const text = await file.text();
+    const read = await textOfFile(file, MOST_MB);
+    const isOther = 'guess' in read;
+    setRefusal('refusal' in read ? read.refusal : isOther ? OTHER_SIGNS : undefined);
+    if ('refusal' in read || isOther) return setChosen(undefined);
+    const { text } = read;
     act(
       () => previewBuildAction({ text }),
       (preview) => setChosen({ name: file.name, text, preview }),
@@ -164,10 +175,12 @@ export function ReadInScreen() {
               accept=".json,application/json"
               aria-label="Build file"
               disabled={pending}
+              onClick={chosenAnew}
               onChange={(event) => void look(event.currentTarget.files?.[0])}
             />
           </label>
-          {problem && <Notice kind="stop">{problem.message}</Notice>}
+          {refusal !== undefined && <Notice kind="stop">{refusal}</Notice>}
+          {refusal === undefined && problem && <Notice kind="stop">{problem.message}</Notice>}
         </Section>
         {chosen && (
           <>

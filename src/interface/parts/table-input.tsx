@@ -1,9 +1,11 @@
 'use client';
 
 import { Textarea } from '@mantine/core';
+import { useState } from 'react';
 import { Button } from './button';
+import { chosenAnew, textOfFile, type FileText } from './file-text';
 import form from './form.module.css';
-import { Section } from './screen';
+import { Notice, Section } from './screen';
 
 interface Props {
   readonly text: string;
@@ -14,11 +16,14 @@ interface Props {
 
 /** A table to be read in: pasted, or chosen as a file. */
 export function TableInput({ text, onText, onLook, pending }: Props) {
+  const [chosen, setChosen] = useState<FileText>();
   const choose = async (file: File | undefined) => {
     if (!file) return;
-    const read = await file.text();
-    onText(read);
-    onLook(read);
+    const read = await textOfFile(file);
+    setChosen(read);
+    if ('refusal' in read) return;
+    onText(read.text);
+    onLook(read.text);
   };
   return (
     <Section title="The table">
@@ -41,10 +46,18 @@ export function TableInput({ text, onText, onLook, pending }: Props) {
             type="file"
             accept=".csv,text/csv,text/plain"
             aria-label="Table file"
+            onClick={chosenAnew}
             onChange={(event) => void choose(event.currentTarget.files?.[0])}
           />
         </label>
       </p>
+      {chosen && 'refusal' in chosen && <Notice kind="stop">{chosen.refusal}</Notice>}
+      {chosen && 'guess' in chosen && (
+        <Notice kind="wait">
+          The file does not say how its signs are written. They were read as {chosen.guess}: see that ½, ° and letters
+          with accents stand as they should. If they do not, save it as CSV in UTF-8.
+        </Notice>
+      )}
     </Section>
   );
 }

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { currentShop } from './current-shop';
 import { rowsOnce } from './request-reads';
-import { toResponse, catchToResponse } from './http';
+import { catchToResponse, keptAs, toResponse } from './http';
 import { fail } from '@/model/result';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import type { Shop } from '@/db/shop';
@@ -16,11 +16,10 @@ export const csvOfEngine = (
     const shop = await currentShop();
     const rows = rowsOnce(shop, engineId);
     if (!rows) return toResponse(fail({ code: 'not-found', message: 'That engine is not in this shop.' }));
-    const name = `${rows.engine.name} ${what}`.replace(/[^\w]+/g, '-').toLowerCase();
     return new NextResponse(`\uFEFF${table(rows, shop)}`, {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
-        'content-disposition': `attachment; filename="${name}.csv"`,
+        ...keptAs(`${rows.engine.name} ${what}`, 'csv'),
       },
     });
   });

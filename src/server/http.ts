@@ -76,7 +76,16 @@ export function jsonSent(origin: Said, host: Said, text: string): Result<unknown
   }
 }
 
-/** The same for a request that carries JSON. */
+/** The header by which an answer is kept as a file under a name of its own, in whatever letters. */
+export function keptAs(words: string, ending: string): { readonly 'content-disposition': string } {
+  const name = words
+    .replace(/[^\p{L}\p{M}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .toLowerCase();
+  return { 'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name || 'file')}.${ending}` };
+}
+
+/** The same as `jsonSent`, for a request that carries it. */
 export async function withJson(request: Request, work: (body: unknown) => Promise<Response>): Promise<Response> {
   const { headers } = request;
   // What broke off on its way is no JSON.

@@ -1,13 +1,12 @@
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
-import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { beforeEach, describe, expect, test } from '@jest/globals';
 import SqliteDatabase from 'better-sqlite3';
 import { tablesOf } from '@/db/whose-file';
 import type { Shop } from '@/db/shop';
 import { makeCopyAction, putInPlaceAction } from '@/features/copies/shop-actions';
 import { bringCopy, copiesFolder } from '@/server/copies';
 import { shopNamed } from '@/server/current-shop';
-import { photoSent } from '@/server/http';
 import { drawn } from '../stubs/next-cache';
 import { accepted, ownShop, refused, refusedWhole, rowsIn } from './own-shop';
 
@@ -105,20 +104,4 @@ describe('a copy that is brought from elsewhere', () => {
     });
     expect(copies()).toEqual([name]);
   });
-});
-
-test('a request for a photograph without a form in it is a request with no photograph', async () => {
-  const keep = jest.fn<() => Promise<object>>();
-  for (const init of [
-    { body: 'null' },
-    {},
-    { body: '--x', headers: { 'content-type': 'multipart/form-data; boundary=x' } },
-  ]) {
-    const answer = await photoSent(new Request('http://localhost/api', { method: 'POST', ...init }), keep);
-    expect([answer.status, await answer.json()]).toMatchObject([
-      400,
-      { error: { code: 'missing-field', field: 'photo' } },
-    ]);
-  }
-  expect(keep).not.toHaveBeenCalled();
 });

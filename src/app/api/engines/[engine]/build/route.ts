@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import { buildFileOf } from '@/features/record/build-file';
 import { nowIso } from '@/server/clock';
 import { currentShop } from '@/server/current-shop';
-import { toResponse, catchToResponse } from '@/server/http';
+import { catchToResponse, keptAs, toResponse } from '@/server/http';
 import { fail } from '@/model/result';
 
 interface Context {
@@ -18,15 +18,11 @@ export async function GET(request: Request, { params }: Context) {
     const joint = jointId === undefined ? undefined : shop.joints.find(jointId);
     if (!engine || (jointId !== undefined && joint?.engineId !== engine.id))
       return toResponse(fail({ code: 'not-found', message: 'That engine or joint is not in this shop.' }));
-    const name = [engine.name, joint?.name, 'build']
-      .filter(Boolean)
-      .join(' ')
-      .replace(/[^\w]+/g, '-')
-      .toLowerCase();
+    const name = [engine.name, joint?.name, 'build'].filter(Boolean).join(' ');
     return new NextResponse(`${JSON.stringify(buildFileOf(shop, engine, nowIso(), jointId), null, 2)}\n`, {
       headers: {
         'content-type': 'application/json; charset=utf-8',
-        'content-disposition': `attachment; filename="${name}.json"`,
+        ...keptAs(name, 'json'),
       },
     });
   });

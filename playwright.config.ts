@@ -22,6 +22,8 @@ export default defineConfig({
   retries: process.env.CI === undefined ? 0 : 1,
   reporter: [['list'], ['json', { outputFile: 'browser-results.json' }]],
   use: {
+    // What cannot be pressed within a minute never can; its test must not wait its whole time for it, twice.
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: chromium() ?? '/usr/bin/chromium',

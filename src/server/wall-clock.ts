@@ -29,8 +29,14 @@ function keptZone(): string | undefined {
   }
 }
 
+let known: { readonly by: string | undefined; readonly zone: string } | undefined;
+
 /** The zone whose hours the program tells and counts days by, such as `Europe/London`. */
-export const zoneHere = (): string => new Intl.DateTimeFormat('en').resolvedOptions().timeZone;
+export function zoneHere(): string {
+  const by = process.env.TZ;
+  if (!known || known.by !== by) known = { by, zone: new Intl.DateTimeFormat('en').resolvedOptions().timeZone };
+  return known.zone;
+}
 
 /** Goes by the hours that were kept for this folder, else by those that the program was begun with. */
 export function goByKeptHours(): void {

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import { keepHoursAction } from '@/features/hours/shop-actions';
 import { shopNamed } from '@/server/current-shop';
 import { edition } from '@/server/edition';
@@ -63,4 +63,11 @@ test.each(['', 'Middle/Earth\n', '\0\0'])('a file of hours that says %p is passe
 
 test('what an engine waits for is worked out anew by another clock', () => {
   expect(edition()).toContain(new Intl.DateTimeFormat('en').resolvedOptions().timeZone);
+  const asked = jest.spyOn(Intl, 'DateTimeFormat');
+  edition();
+  expect(asked).not.toHaveBeenCalled();
+  process.env.TZ = 'Asia/Kathmandu';
+  edition();
+  expect(asked).toHaveBeenCalledTimes(1);
+  asked.mockRestore();
 });

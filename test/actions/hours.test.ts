@@ -55,7 +55,7 @@ test.each(['Middle/Earth', 'UTC; rm', '', ' ', 'x'.repeat(65), 12, undefined])(
   },
 );
 
-test.each(['', 'Middle/Earth\n', '\0\0'])('a file of hours that says %p is passed over', (text) => {
+test.each(['', 'Middle/Earth\n', '\0\0'])('a file of hours that says nothing sure is passed over: %#', (text) => {
   writeFileSync(file(), text);
   goByKeptHours();
   expect(process.env.TZ).toBe(begun);

@@ -29,13 +29,19 @@ test('a device that goes by other hours than the shop’s machine is told so, an
   // Days and hours that the server draws are those that the page would draw.
   await page.goto(`${bench.address}/shelves/wrenches`);
   expect(faults).toEqual([]);
+  // A day that is typed is that day, there and wherever the shop is looked at.
+  const form = page.getByRole('form', { name: 'Change Half-inch click wrench' });
+  await page.getByRole('button', { name: 'Change Half-inch click wrench' }).click();
+  await form.getByRole('textbox', { name: 'Last checked' }).fill('3 Feb 2026');
+  await form.getByRole('button', { name: /Save/ }).click();
+  await expect(page.getByText('checked 3 Feb 2026')).toBeVisible();
   // It is kept, whatever the machine goes by.
   await bench.restart({ TZ: 'UTC' });
   await page.goto(`${bench.address}/due`);
   expect(await hours(page)).toEqual(inUtc.map(later));
   await expect(told).toHaveCount(0);
   // Another device sees it as well, and may leave it: it is not asked again.
-  const elsewhere = await browser.newContext({ timezoneId: 'Europe/Lisbon' });
+  const elsewhere = await browser.newContext({ timezoneId: 'America/Denver' });
   await elsewhere.addCookies(await page.context().cookies());
   const other = await elsewhere.newPage();
   await other.goto(`${bench.address}/due`);
@@ -45,5 +51,8 @@ test('a device that goes by other hours than the shop’s machine is told so, an
   await other.reload();
   await alive(other);
   await expect(leave).toHaveCount(0);
+  await other.goto(`${bench.address}/shelves/wrenches`);
+  await alive(other);
+  await expect(other.getByText('checked 3 Feb 2026')).toBeVisible();
   await elsewhere.close();
 });

@@ -3,6 +3,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { TORQUE_UNITS } from '@/core/units';
 import type { Wrench } from '@/model/shelf/wrench';
+import { dayOf } from '@/model/wall-day';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { TakeAway } from '@/interface/parts/take-away';
@@ -34,7 +35,7 @@ const valuesOf = (wrench: Wrench): typeof EMPTY => ({
   graduation: String(wrench.graduation),
   accuracy_pct: String(wrench.accuracy_pct),
   calibration: wrench.calibration.map((point) => `${point.set} ${point.true}`).join(', '),
-  checkedAt: wrench.checkedAt?.slice(0, 10) ?? '',
+  checkedAt: wrench.checkedAt === null ? '' : dayOf(wrench.checkedAt),
 });
 
 interface Props {

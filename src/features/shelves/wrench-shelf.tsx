@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { hangsHere } from '@/model/shelf/shelves';
 import type { Wrench } from '@/model/shelf/wrench';
+import { dayOf } from '@/model/wall-day';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullDate } from '@/interface/figures/times';
 import { useDrafts } from '@/interface/parts/use-draft';
@@ -35,7 +36,7 @@ export function WrenchShelf({ wrenches }: { readonly wrenches: readonly ShelvedW
               </span>
               , marked every {plain(one.graduation)}, ±{plain(one.accuracy_pct)} %
               <span className={styles.remark} data-warns={overdue || undefined}>
-                {one.checkedAt ? `checked ${fullDate(one.checkedAt)}` : 'never checked'}
+                {one.checkedAt ? `checked ${fullDate(dayOf(one.checkedAt))}` : 'never checked'}
                 {one.calibration.length > 0 &&
                   ` at ${one.calibration.map((point) => plain(point.set)).join(', ')} ${one.unit}`}
                 {overdue && ': overdue'}

@@ -1,5 +1,6 @@
 import { DomainError } from '@/core/units';
 import { isSameMark } from '@/model/engine/engine-measure';
+import { wallDay } from '@/model/wall-day';
 import type { BuildLine, LineOf } from './build-line';
 import { barsOfStep, namesOfWaits, type Bar, type GateState } from './gate';
 import { does, pastItsDate } from './step';
@@ -67,7 +68,7 @@ export const barsOfDoing = (
   const one = stepOf(state, stepId);
   return [
     ...barsOfStep(state, one.step, isTriedNow(state, stepId)),
-    ...barsOfDates(one, at.slice(0, 10)),
+    ...barsOfDates(one, wallDay(at)),
     ...(does(one.step, 'starts') && !isTriedNow(state, stepId)
       ? barsOfSheet(startSheetOf(state.order.lines, Date.parse(at)))
       : []),

@@ -2,7 +2,7 @@ import { engineRows } from '@/db/reads/engine-rows';
 import { engineStateOf, fitsOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { Joint } from '@/model/joint/joint';
-import { existsSync, mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { openShop, type Shop } from '@/db/shop';
@@ -15,19 +15,37 @@ export const temporaryFile = (): string => join(mkdtempSync(join(tmpdir(), 'span
 
 export const YARD_NOW = '2026-05-16T14:20:00.000Z';
 
+/** Read from there by every test file of a run: what each has in mind is thrown away before the next. */
+const MADE_ONCE = process.env.SPANNER_TEST_FOLDER && join(process.env.SPANNER_TEST_FOLDER, 'yard-made-once.sqlite');
+
+function madeYard(): Buffer {
+  const shop = openShop(temporaryFile());
+  try {
+    loadDemonstration(shop, demonstrationYard, YARD_NOW);
+    return shop.db.serialize();
+  } finally {
+    shop.close();
+  }
+}
+
+/** Two test files may begin at once: each puts its own in place whole, and both are the same. */
+function onceARun(file: string): Buffer {
+  if (!existsSync(file)) {
+    const mine = `${file}-${process.pid}`;
+    writeFileSync(mine, madeYard());
+    renameSync(mine, file);
+  }
+  return readFileSync(file);
+}
+
 let yardBytes: Buffer | undefined;
 
 /**
- * Fills a shop's own file with the demonstration yard, at a fixed time. The yard is loaded once a process and copied
- * from then on: most of a test's time went there.
+ * Fills a shop's own file with the demonstration yard, at a fixed time. The yard is made once a run and copied from
+ * then on: most of a test's time went there. Where the code is spoilt on purpose, each file makes its own.
  */
 export function fillWithYard(file: string): void {
-  if (!yardBytes) {
-    const shop = openShop(temporaryFile());
-    loadDemonstration(shop, demonstrationYard, YARD_NOW);
-    yardBytes = shop.db.serialize();
-    shop.close();
-  }
+  yardBytes ??= MADE_ONCE && !('__stryker__' in globalThis) ? onceARun(MADE_ONCE) : madeYard();
   if (existsSync(file)) throw new Error(`${file} is there already`);
   mkdirSync(dirname(file), { recursive: true });
   writeFileSync(file, yardBytes);

@@ -1,7 +1,7 @@
 import { lastLineAt } from '@/db/reads/engine-summaries';
 import { engineTags, onStands } from '@/features/engine/queries';
 import { FindBox } from '@/features/find/find-box';
-import { HoursNotice } from '@/features/hours/hours-notice';
+import { HoursWatch } from '@/features/hours/hours-watch';
 import { ReckonerBox } from '@/features/reckon/reckoner-box';
 import { ClockNotice } from '@/interface/shell/clock-notice';
 import { Rail } from '@/interface/shell/rail';
@@ -31,7 +31,7 @@ export async function RailOfShop({ engine }: { readonly engine?: string }) {
         find={<FindBox />}
         reckoner={<ReckonerBox sent={inColumns({ ownFilms: ownFilms(shelvesOnce(shop)) })} />}
       />
-      <HoursNotice zone={zoneHere()} now={now} />
+      <HoursWatch zone={zoneHere()} now={now} />
       {last !== undefined && isBehind(now, last) && <ClockNotice now={now} last={last} />}
     </>
   );

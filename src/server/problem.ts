@@ -14,6 +14,7 @@ type Limit = number | string;
 /** What is wrong, in words of the shop; the sentence stands at its field, so that it need not name it. */
 const FAULTS: Readonly<Record<string, (limit: Limit) => string>> = {
   'any.required': () => 'is missing',
+  'object.base': () => 'is not what belongs here',
   'any.only': () => 'is not one of those offered',
   'string.empty': () => 'is empty',
   'string.base': () => 'is no text',
@@ -53,6 +54,13 @@ function faultOf(item: Joi.ValidationErrorItem, sent: unknown): string {
     `${isName ? (type.startsWith('array') ? 'These' : 'This') : label} ${said ?? message.slice(label.length + 3)}`,
   );
 }
+
+/** What was sent, as its schema reads it; Joi takes nothing at all for an object that may be left out. */
+export const checkedBy = <Fields>(
+  schema: Joi.ObjectSchema<Fields>,
+  sent: unknown,
+  options?: Joi.ValidationOptions,
+): Joi.ValidationResult<Fields> => schema.validate(sent ?? null, options);
 
 /** What Joi found, a sentence a field; of one that is held against another, nothing while that one is none itself. */
 export function problemOf(error: Joi.ValidationError): Problem {

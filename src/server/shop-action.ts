@@ -7,7 +7,7 @@ import { asAct, type Tell, type Undo } from './acts';
 import { nowIso, nowMs } from './clock';
 import { currentShop } from './current-shop';
 import { currentWho } from './current-who';
-import { problemOf, problemOfThrown } from './problem';
+import { checkedBy, problemOf, problemOfThrown } from './problem';
 
 /** What an action works on: the shop this browser looks at, and the hour by the server's clock. */
 export interface Bench {
@@ -32,7 +32,7 @@ export function runAction<Fields, T>(
   work: Work<Fields, T>,
   { who = '', isLogged = true }: { readonly who?: string; readonly isLogged?: boolean } = {},
 ): Result<T & { readonly undo?: Undo }> {
-  const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
+  const checked = checkedBy(schema, input, { abortEarly: false, stripUnknown: true });
   if (checked.error) return fail(problemOf(checked.error));
   const done = (at: string, tell: Tell) => work(checked.value, { shop, now: nowMs(), nowIso: at, who, tell });
   try {
@@ -71,7 +71,7 @@ export const shopQuestion = onCurrentShop(() => undefined, false);
 export const longQuestion =
   <Fields, T>(schema: Joi.ObjectSchema<Fields>, work: (fields: Fields, shop: Shop) => Promise<T>) =>
   async (input: unknown): Promise<Result<T>> => {
-    const checked = schema.validate(input, { abortEarly: false, stripUnknown: true });
+    const checked = checkedBy(schema, input, { abortEarly: false, stripUnknown: true });
     if (checked.error) return fail(problemOf(checked.error));
     try {
       return ok(await work(checked.value, await currentShop()));

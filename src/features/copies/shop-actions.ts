@@ -8,7 +8,7 @@ import { putInPlace, type TableCount } from '@/db/copies';
 import { fail, ok, type Result } from '@/model/result';
 import { copiesFolder, isCopyName, makeCopy } from '@/server/copies';
 import { closeShop, shopNamed } from '@/server/current-shop';
-import { problemOf, problemOfThrown } from '@/server/problem';
+import { checkedBy, problemOf, problemOfThrown } from '@/server/problem';
 import { shopFile } from '@/server/shop-file';
 
 const nameSchema = Joi.object<{ name: string }, true>({ name: Joi.string().max(80).required() });
@@ -30,7 +30,7 @@ export async function makeCopyAction(): Promise<Result<{ readonly rows: number }
 export async function putInPlaceAction(
   input: unknown,
 ): Promise<Result<{ readonly rows: number; readonly aside?: string }>> {
-  const checked = nameSchema.validate(input);
+  const checked = checkedBy(nameSchema, input);
   if (checked.error) return Promise.resolve(fail(problemOf(checked.error)));
   const { name } = checked.value;
   const copy = join(/* turbopackIgnore: true */ copiesFolder(), name);

@@ -7,7 +7,7 @@ import { openShop } from '@/db/shop';
 import { fail, ok, type Result } from '@/model/result';
 import { nowIso } from '@/server/clock';
 import { SHOP_COOKIE, closeShop, shopNamed } from '@/server/current-shop';
-import { problemOf, problemOfThrown } from '@/server/problem';
+import { checkedBy, problemOf, problemOfThrown } from '@/server/problem';
 import { shopFile } from '@/server/shop-file';
 import { loadDemonstration, removeShopFile } from '@demo/load-yard';
 import { demonstrationYard } from '@demo/yard';
@@ -15,7 +15,7 @@ import { shopNameSchema } from './schema';
 
 /** Looks at the own shop or at the demonstration yard; the yard is made where it is missing. */
 export async function openShopAction(input: unknown): Promise<Result<object>> {
-  const checked = shopNameSchema.validate(input);
+  const checked = checkedBy(shopNameSchema, input);
   if (checked.error) return fail(problemOf(checked.error));
   const { name } = checked.value;
   try {

@@ -3,14 +3,14 @@
 import { revalidatePath } from 'next/cache';
 import { fail, ok, type Result } from '@/model/result';
 import { closeShop } from '@/server/current-shop';
-import { problemOf, problemOfThrown } from '@/server/problem';
+import { checkedBy, problemOf, problemOfThrown } from '@/server/problem';
 import { SHOP_NAMES } from '@/server/shop-file';
 import { keepHours } from '@/server/wall-clock';
 import { hoursSchema } from './schema';
 
 /** Takes a device's hours for those of the shop's wall, in every file that is kept beside it. */
 export async function keepHoursAction(input: unknown): Promise<Result<Record<never, never>>> {
-  const checked = hoursSchema.validate(input);
+  const checked = checkedBy(hoursSchema, input);
   if (checked.error) return Promise.resolve(fail(problemOf(checked.error)));
   try {
     keepHours(checked.value.zone);

@@ -217,6 +217,31 @@ test('what is typed before the answer is there stays, and is sent once it is', a
   await expect(page.getByText(/Typed at .* and not saved/)).toBeVisible();
 });
 
+test('a form that closes once it is taken stays where somebody goes on typing about the row', async ({
+  page,
+  bench,
+}) => {
+  await at(page, bench, '/shelves/wrenches');
+  let isHeld = true;
+  await page.route('**/shelves/wrenches', async (route) => {
+    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
+    await route.continue();
+  });
+  await page.getByRole('button', { name: 'Change Old beam wrench' }).click();
+  const form = page.getByRole('form', { name: 'Change Old beam wrench' });
+  const [accuracy, name] = [form.getByLabel('Accuracy, ± %'), form.getByLabel('Name')];
+  await accuracy.fill('8');
+  await accuracy.press('Enter');
+  await name.fill('Old beam wrench, in the drawer');
+  isHeld = false;
+  await expect(page.getByText(/±8 %/)).toBeVisible();
+  await expect(name).toHaveValue('Old beam wrench, in the drawer');
+  await name.press('Enter');
+  await expect(page.getByRole('button', { name: 'Change Old beam wrench, in the drawer' })).toBeVisible();
+  await expect(name).toHaveCount(0);
+  await expect(page.getByText('changed in another window')).toHaveCount(0);
+});
+
 test('the second half of a double click strikes no second row, and an Enter held down none either', async ({
   page,
   bench,

@@ -34,7 +34,10 @@ export function TableInput({ text, onText, onLook, pending }: Props) {
         minRows={4}
         maxRows={10}
         value={text}
-        onChange={(event) => onText(event.currentTarget.value)}
+        onChange={(event) => {
+          setChosen(undefined);
+          onText(event.currentTarget.value);
+        }}
       />
       <p className={form.acts}>
         <Button onClick={() => onLook(text)} disabled={pending || text.trim() === ''}>

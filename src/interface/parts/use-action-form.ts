@@ -48,12 +48,16 @@ function stays(): () => boolean {
 /** By what it holds: a list is copied with its form whenever another field is written. */
 const isSame = (a: unknown, b: unknown): boolean => Object.is(a, b) || JSON.stringify(a) === JSON.stringify(b);
 
+/** Whether it alters a row that is there, and makes none. */
+const isOfRow = ({ version }: Record<string, unknown>): boolean => Number(version ?? 0) > 0;
+
 /**
  * A row that this form wrote stands one version further on by that: what was typed since is meant for it as it is now,
  * and would be refused as if somebody else had written.
  */
-function raised<Values extends Record<string, unknown>>({ version }: Values): { readonly version?: unknown } {
-  if (version === undefined || !(Number(version) > 0)) return {};
+function raised<Values extends Record<string, unknown>>(sent: Values): { readonly version?: unknown } {
+  if (!isOfRow(sent)) return {};
+  const { version } = sent;
   return { version: typeof version === 'string' ? String(Number(version) + 1) : Number(version) + 1 };
 }
 
@@ -95,7 +99,8 @@ export function useActionForm<Values extends Record<string, unknown>, T>(
     draft.sent();
     offerUndo(result);
     form.setValues(sent);
-    onDone(result, form, isStill);
+    // Whoever went on typing about a row has not done with it: the form that would close by this stays as it is.
+    if (typed.length === 0 || !isOfRow(sent)) onDone(result, form, isStill);
     // What stands in a form that stays open for the next is where it starts from.
     form.resetDirty();
     if (typed.length === 0) return;

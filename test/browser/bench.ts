@@ -149,6 +149,19 @@ export async function inYard(page: Page, bench: Bench): Promise<void> {
   await page.context().addCookies([{ name: 'spanner-shop', value: 'demonstration', url: bench.address }]);
 }
 
+/** Holds back whatever is sent to an address, until it is let go of; what is read comes through. */
+export async function holdSent(
+  page: Page,
+  address: string,
+): Promise<{ readonly hold: () => void; readonly letGo: () => void }> {
+  let isHeld = true;
+  await page.route(address, async (route) => {
+    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
+    await route.continue();
+  });
+  return { hold: () => void (isHeld = true), letGo: () => void (isHeld = false) };
+}
+
 /** Holds a page's scripts back, so that it stands there and does not listen yet; what is answered lets them go. */
 export async function holdScripts(page: Page): Promise<() => void> {
   const waiting: (() => void)[] = [];

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { alive, expect, inYard, test, type Bench } from './bench';
+import { alive, type Bench, expect, holdSent, inYard, test } from './bench';
 
 const HEAD = '/engines/demo-fourteen/joints/demo-f-joint-head';
 const STUDS = '/engines/demo-maestrale/joints/demo-m-joint-head';
@@ -176,11 +176,7 @@ test('a lubricant trial: entered, worked out, put on the shelf, and the joints t
 test('what is typed before the answer is there stays, and is sent once it is', async ({ page, bench }) => {
   await at(page, bench, '/shelves/trials/demo-trial-three-films');
   const moly = page.getByRole('region', { name: 'Molybdenum disulphide paste' });
-  let isHeld = true;
-  await page.route('**/trials/demo-trial-three-films', async (route) => {
-    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
-    await route.continue();
-  });
+  const answers = await holdSent(page, '**/trials/demo-trial-three-films');
   const [bolt, stretch] = [
     page.getByLabel('Bolt', { exact: true }),
     page.getByLabel('Stretch', { exact: false }).first(),
@@ -193,18 +189,18 @@ test('what is typed before the answer is there stays, and is sent once it is', a
   await stretch.press('Enter');
   await stretch.fill('0.163 mm');
   await stretch.press('Enter');
-  isHeld = false;
+  answers.letGo();
   await expect(moly.getByRole('button', { name: 'Undo bolt 31' })).toHaveCount(1);
   await expect(moly.getByRole('button', { name: 'Undo bolt 32' })).toHaveCount(1);
   await expect(bolt).toHaveValue('33');
   await expect(stretch).toHaveValue('');
   await expect(stretch).toBeFocused();
 
-  isHeld = true;
+  answers.hold();
   await stretch.fill('0.162 mm');
   await stretch.press('Enter');
   await stretch.fill('0.1');
-  isHeld = false;
+  answers.letGo();
   await expect(moly.getByRole('button', { name: 'Undo bolt 33' })).toHaveCount(1);
   await expect(stretch).toHaveValue('0.1');
   await page.keyboard.type('64 mm');
@@ -222,18 +218,14 @@ test('a form that closes once it is taken stays where somebody goes on typing ab
   bench,
 }) => {
   await at(page, bench, '/shelves/wrenches');
-  let isHeld = true;
-  await page.route('**/shelves/wrenches', async (route) => {
-    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
-    await route.continue();
-  });
+  const answers = await holdSent(page, '**/shelves/wrenches');
   await page.getByRole('button', { name: 'Change Old beam wrench' }).click();
   const form = page.getByRole('form', { name: 'Change Old beam wrench' });
   const [accuracy, name] = [form.getByLabel('Accuracy, ± %'), form.getByLabel('Name')];
   await accuracy.fill('8');
   await accuracy.press('Enter');
   await name.fill('Old beam wrench, in the drawer');
-  isHeld = false;
+  answers.letGo();
   await expect(page.getByText(/±8 %/)).toBeVisible();
   await expect(name).toHaveValue('Old beam wrench, in the drawer');
   await name.press('Enter');

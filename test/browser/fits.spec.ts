@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { alive, expect, faceAlive, inYard, nextPress, test, type Bench } from './bench';
+import { alive, type Bench, expect, faceAlive, holdSent, inYard, nextPress, test } from './bench';
 
 async function at(page: Page, bench: Bench, path: string) {
   await page.goto(bench.address + path);
@@ -259,11 +259,7 @@ test('a refusal that comes while the next figure is typed leaves the hand where 
   const [low, high] = [page.getByLabel('Lower limit'), page.getByLabel('Upper limit')];
   await low.fill('0.06 mm');
   await high.fill('0.03 mm');
-  let isHeld = true;
-  await page.route('**/fits/demo-n-fit-mains', async (route) => {
-    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
-    await route.continue();
-  });
+  const answers = await holdSent(page, '**/fits/demo-n-fit-mains');
   const save = page.getByRole('button', { name: 'Save what is wanted' }).last();
   await save.click();
   // The slip is seen as it is typed, and mended before the answer is there.
@@ -271,7 +267,7 @@ test('a refusal that comes while the next figure is typed leaves the hand where 
   await low.click();
   await low.press('ControlOrMeta+a');
   await page.keyboard.type('0.0');
-  isHeld = false;
+  answers.letGo();
   await expect(page.getByRole('alert').filter({ hasText: 'The limits are reversed' })).toBeVisible();
   await page.keyboard.type('2 mm');
   await expect(low).toBeFocused();
@@ -295,15 +291,11 @@ test('what is typed on after its form was sent is not refused as if somebody els
   const [low, high] = [page.getByLabel('Lower limit'), page.getByLabel('Upper limit')];
   await low.fill('0.03 mm');
   await high.fill('0.06 mm');
-  let isHeld = true;
-  await page.route('**/fits/demo-n-fit-mains', async (route) => {
-    while (isHeld && route.request().method() === 'POST') await new Promise((done) => setTimeout(done, 20));
-    await route.continue();
-  });
+  const answers = await holdSent(page, '**/fits/demo-n-fit-mains');
   const save = page.getByRole('button', { name: 'Save what is wanted' }).last();
   await save.click();
   await high.fill('0.07 mm');
-  isHeld = false;
+  answers.letGo();
   await expect(page.getByText('Wanted: 0.030 to 0.060 mm')).toBeVisible();
   if (!(await high.isVisible())) await summary.click();
   await expect(high).toHaveValue('0.07 mm');

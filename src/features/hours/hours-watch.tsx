@@ -1,7 +1,8 @@
 'use client';
 
-import { useState, useSyncExternalStore } from 'react';
+import { useState } from 'react';
 import { fetchedPart } from '@/interface/parts/fetched-part';
+import { useAlive } from '@/interface/parts/hydration-gate';
 
 const HoursNotice = fetchedPart(() => import('./hours-notice').then((module) => module.HoursNotice));
 
@@ -43,8 +44,6 @@ function leave(pair: string): void {
   }
 }
 
-const nothing = () => () => undefined;
-
 interface Props {
   /** The zone whose hours the pages tell. */
   readonly zone: string;
@@ -54,11 +53,7 @@ interface Props {
 
 /** Where this device goes by other hours than the machine that keeps the shop, as one does that runs in UTC, that is said. */
 export function HoursWatch({ zone, now }: Props) {
-  const isAtDevice = useSyncExternalStore(
-    nothing,
-    () => true,
-    () => false,
-  );
+  const isAtDevice = useAlive();
   const [isPassed, setPassed] = useState(false);
   if (!isAtDevice || isPassed) return null;
   const own = zoneOfDevice();

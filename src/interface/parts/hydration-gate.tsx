@@ -6,7 +6,7 @@ import styles from './alive.module.css';
 const never = () => () => undefined;
 
 /** Whether the page listens: at once where it comes up by an act, after the first paint where the server drew it. */
-const useAlive = (): boolean =>
+export const useAlive = (): boolean =>
   useSyncExternalStore(
     never,
     () => true,

@@ -1,4 +1,4 @@
-import { copyFileSync, existsSync, renameSync, statSync } from 'node:fs';
+import { copyFileSync, renameSync, statSync } from 'node:fs';
 import { cookies } from 'next/headers';
 import { checkCopy } from '@/db/copies';
 import { comingOf, inodeOf, isMarked, isStillOwn, logOf, openedAs, putLogAside, type Opened } from '@/db/log-owner';
@@ -40,9 +40,11 @@ export function closeShop(name: ShopName): void {
 
 const SETTLED_MS = 1500;
 
+/** A file of nothing is one that was begun, however long ago: it would be opened as a new shop. */
 const isBeingWritten = (file: string): boolean => {
   try {
-    return Date.now() - statSync(file).mtimeMs < SETTLED_MS;
+    const { mtimeMs, size } = statSync(file);
+    return size === 0 || (!isMarked(file) && Date.now() - mtimeMs < SETTLED_MS);
   } catch {
     return true;
   }
@@ -56,7 +58,7 @@ const isBeingWritten = (file: string): boolean => {
  */
 function takeOver(name: ShopName, { shop, opened }: Held): void {
   const { file } = shop;
-  if (!existsSync(file) || (!isMarked(file) && isBeingWritten(file)))
+  if (isBeingWritten(file))
     throw new ShopTrouble(
       'exchanged',
       `The file ${file} was exchanged while the program ran. Nothing is written to it.`,

@@ -54,6 +54,10 @@ describe('a file that is exchanged while it is open', () => {
     const { file } = ownShop();
     renameSync(file, `${file}.away`);
     expect(trouble()).toBe('exchanged');
+    // Begun, and cut off before its first byte: opened, it would be a new shop with nothing in it.
+    writeFileSync(file, '');
+    aWhileAgo(file);
+    expect(trouble()).toBe('exchanged');
     writeFileSync(file, anotherShop());
     expect(trouble()).toBe('exchanged');
     aWhileAgo(file);

@@ -16,6 +16,7 @@ import { nowMs } from '@/server/clock';
 import { drawn } from '../stubs/next-cache';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { accepted, everything, ownShop, refused, refusedWhole, rowsIn, there } from './own-shop';
 
 let shop: Shop;
@@ -364,6 +365,39 @@ describe('a retorque', () => {
     expect(plan.guards.map(({ code }) => code)).toContain('cured-locker');
     // What was asked before it went in is not asked of a nut that is in.
     expect(plan.guards.map(({ code }) => code)).not.toContain('socket-not-tried');
+  });
+  /** The head as it was pulled, but with a locker; before it ran. */
+  const pulledWith = (locker: Partial<TighteningPlan>) => {
+    const last = there(shop.tightenings.ofJoint(HEAD).findLast(({ purpose }) => purpose === 'final'));
+    const startedAt = new Date(Date.parse(last.startedAt) + 1000).toISOString();
+    const round = { ...last, id: 'with-locker', startedAt, plan: { ...last.plan, ...locker } };
+    shop.tightenings.start(round);
+    for (const [step, { kind }] of last.plan.steps.entries())
+      if (kind === 'pull') {
+        const pull = { id: `locked-${step}`, kind, step, outcome: 'pulled', at: startedAt } as const;
+        shop.tightenings.record(round, pull, startedAt);
+      }
+  };
+  test.each([
+    ['in it', { films: { thread: 'thread-locker', head: 'thread-locker' }, filmName: 'Liquid thread locker, wet' }],
+    ['beside its film', { locking: 'compound' as const }],
+  ])('a locker that it was pulled with, %s, has set, whatever the sheet says for next time', async (_, locker) => {
+    await cold();
+    pulledWith(locker);
+    expect(await refusedWhole(shop, () => retorque(undefined, { asPulled: true }))).toMatchObject({
+      code: 'needs-reason',
+      message: expect.stringContaining('locker has set'),
+    });
+    const { href } = await accepted(retorque(undefined, { asPulled: true, reason: 'it is taken off first' }));
+    const { plan } = there(shop.tightenings.find(idOf({ href })));
+    expect(plan.guards.map(({ code }) => code)).toContain('cured-locker');
+  });
+  test('a locker that the sheet names for the next time is not in a thread that was pulled in paste', async () => {
+    await cold();
+    shop.joints.alter({ ...there(shop.joints.find(HEAD)), todayFilm: 'thread-locker' });
+    const { href } = await accepted(retorque(undefined, { asPulled: true }));
+    const { plan } = there(shop.tightenings.find(idOf({ href })));
+    expect(plan.guards.map(({ code }) => code)).not.toContain('cured-locker');
   });
   test('is held by what the sheet says against the joint, but by nothing that is asked before it goes in', async () => {
     await cold();

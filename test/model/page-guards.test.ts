@@ -9,7 +9,7 @@ import { engineStateOf } from '@/model/engine/engine-rows';
 import { waitsOf } from '@/model/engine/engine-wait';
 import { originalFacts } from '@/model/joint/joint-ladder';
 import { computeJoint } from '@/model/joint/joint-result';
-import { changeGuards, sheetChanges } from '@/model/joint/sheet-changes';
+import { changeGuards, sheetChanges, sheetNow } from '@/model/joint/sheet-changes';
 import { YARD_NOW, freshTightening, rowsNamed, yardShop } from '../db/temporary-shop';
 
 const there = <T>(row: T | undefined): T => {
@@ -166,16 +166,21 @@ describe('a sheet that was changed after the pull', () => {
     const plan = there(shop.tightenings.ofJoint(HEAD).findLast(({ purpose }) => purpose === 'final')).plan;
     const inputs = jointInputs(shop, { ...joint, todayFilm }, Date.parse(YARD_NOW));
     const { ladder } = computeJoint(inputs);
-    return { plan, changes: sheetChanges(plan, inputs, { ladder }), target_Nm: ladder.target_Nm };
+    return {
+      plan,
+      changes: sheetChanges(plan, inputs, { ladder }),
+      target_Nm: ladder.target_Nm,
+      now: sheetNow(inputs),
+    };
   };
   const codes = (film: string, meaning: Parameters<typeof changeGuards>[3]) => {
-    const { plan, changes, target_Nm } = of(film);
-    return changeGuards(changes, plan, target_Nm, meaning && { ...meaning, target_Nm }).map(({ code }) => code);
+    const { plan, changes, target_Nm, now } = of(film);
+    return changeGuards(changes, plan, target_Nm, meaning && { ...meaning, target_Nm }, now).map(({ code }) => code);
   };
   test('says nothing while it is as it was', () => expect(codes('moly-paste', null)).toEqual([]));
   test('asks what it means, with both figures', () => {
-    const { plan, changes, target_Nm } = of('engine-oil');
-    const [guard] = changeGuards(changes, plan, target_Nm, null);
+    const { plan, changes, target_Nm, now } = of('engine-oil');
+    const [guard] = changeGuards(changes, plan, target_Nm, null, now);
     expect(guard).toMatchObject({ code: 'changed-since-pulled', severity: 'ask' });
     expect(guard?.message).toMatch(/Molybdenum.*Engine oil.*35\.8 N·m.*51\.5 N·m/);
   });
@@ -186,9 +191,16 @@ describe('a sheet that was changed after the pull', () => {
     expect(codes('engine-oil', { means: 'next-round', target_Nm: 0 })).toEqual(['changed-for-next']);
   });
   test('an answer holds for the figure that it was given for', () => {
-    const { plan, changes, target_Nm } = of('engine-oil');
+    const { plan, changes, target_Nm, now } = of('engine-oil');
     const old = { means: 'next-round', target_Nm: target_Nm * 1.1 } as const;
-    expect(changeGuards(changes, plan, target_Nm, old).map(({ code }) => code)).toEqual(['changed-since-pulled']);
+    expect(changeGuards(changes, plan, target_Nm, old, now).map(({ code }) => code)).toEqual(['changed-since-pulled']);
+  });
+  test('and for the sheet that it was given for: another film of the same figure is asked about anew', () => {
+    const { plan, changes, target_Nm, now } = of('engine-oil');
+    const said = { means: 'next-round', target_Nm, of: { ...now, headFilm: 'wax-ptfe' } } as const;
+    expect(changeGuards(changes, plan, target_Nm, said, now).map(({ code }) => code)).toEqual(['changed-since-pulled']);
+    const same = { ...said, of: now };
+    expect(changeGuards(changes, plan, target_Nm, same, now).map(({ code }) => code)).toEqual(['changed-for-next']);
   });
 });
 

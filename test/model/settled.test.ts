@@ -159,6 +159,9 @@ describe('what a nut had lost', () => {
     expect(dried.high - plain.high).toBeCloseTo(0.15, 9);
     expect([dried.low, dried.middle]).toEqual([plain.low, plain.middle]);
     expect(lastNut([round(1, all(6), { ...SLACKENED, filmFound: 'stuck' })])).toEqual({ is: 'stuck' });
+    // Whatever its sheet says by now.
+    expect(lastNut([round(1, all(6), { ...SLACKENED, locking: 'compound' })])).toEqual({ is: 'locked' });
+    expect(lastNut([round(1, all(6), { ...SLACKENED, locking: 'tab' })]).is).toBe('moved');
     expect(
       settled([
         round(1, all(0), { ...SLACKENED, filmFound: 'dried' }),

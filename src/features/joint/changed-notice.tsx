@@ -3,7 +3,7 @@ import type { Joint } from '@/model/joint/joint';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
-import { changeGuards, decidingOf, sheetChanges, type PulledFigure } from '@/model/joint/sheet-changes';
+import { changeGuards, sheetChanges, sheetNow, type PulledFigure } from '@/model/joint/sheet-changes';
 import { GuardList } from './guard-list';
 import styles from './joint-screen.module.css';
 
@@ -19,11 +19,11 @@ interface Props {
 export function ChangedNotice({ joint, pulled, setting, worked, onDetail }: Props) {
   const { target_Nm } = worked.ladder;
   const changes = sheetChanges(pulled, setting, worked);
-  const guards = changeGuards(changes, pulled, target_Nm, joint.detail.changeMeans);
+  const now = sheetNow(setting);
+  const guards = changeGuards(changes, pulled, target_Nm, joint.detail.changeMeans, now);
   if (guards.length === 0) return null;
   const asks = guards.some(({ code }) => code === 'changed-since-pulled');
-  const say = (means: 'next-round' | 'correction') =>
-    onDetail({ changeMeans: { means, target_Nm, of: decidingOf(joint, setting.leaf.printedText) } });
+  const say = (means: 'next-round' | 'correction') => onDetail({ changeMeans: { means, target_Nm, of: now } });
   return (
     <section aria-label="Changed since it was pulled">
       <GuardList guards={guards} />

@@ -1,3 +1,4 @@
+import { LOCKINGS } from '@/core/joint';
 import { EVENT_KINDS, MAX_FASTENERS, PULL_OUTCOMES, STEP_KINDS } from '@/core/tightening';
 import { CARES } from '@/model/joint/care';
 import { MAX_KINDS } from '@/model/joint/kind-places';
@@ -103,6 +104,7 @@ const figure = {
     notes: Joi.array().items(note).max(60).default([]),
   }).required(),
   films: Joi.object({ thread: id, head: id }),
+  locking: oneOf(LOCKINGS),
 };
 
 const plan = Joi.object({

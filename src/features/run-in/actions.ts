@@ -9,7 +9,8 @@ import { headDoubts } from '@/core/heat';
 import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
 import { gateOfRound } from '@/model/order/gate-of-round';
-import { filmGuards, lockerGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
+import { lockerGuards, pulledAndSheets } from '@/model/joint/cured-locker';
+import { filmGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
 import { USUAL_AIR_C, warmHeadOf } from '@/model/joint/warm-head';
 import { tryCore } from '@/model/try-core';
 import { computeJoint, computeKinds, judgedWhole } from '@/model/joint/joint-result';
@@ -244,7 +245,7 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
   // The sheet speaks of the thread under the nut only where it is still as it was pulled.
   const own = changes.length === 0 ? judgedWhole(worked, kinds).guards : pulled.guards;
   const ofToday = [
-    ...[joint, ...kinds.map(({ inputs: of }) => of.joint)].flatMap(lockerGuards).slice(0, 1),
+    ...lockerGuards(pulledAndSheets(pulled, inputs, kinds)),
     ...filmGuards(film, pulled),
     ...warmGuards(
       joint,

@@ -161,9 +161,10 @@ export function lossAt(
   pulled: Pulled | undefined,
 ): NutLoss {
   if (!pulled || !facts || plan.care === 'hand' || pulled.outcome === 'went-over') return { is: 'unsaid' };
-  if (facts.isLocked) return { is: 'locked' };
+  const figure = figureAt(plan, step.position);
+  if (facts.isLocked || figure.locking === 'compound') return { is: 'locked' };
   if (plan.filmFound === 'stuck') return { is: 'stuck' };
-  if (isOfOther(facts, figureAt(plan, step.position))) return { is: 'changed' };
+  if (isOfOther(facts, figure)) return { is: 'changed' };
   const { fastener, slope } = facts;
   // Slackened first, a nut that comes back to its mark lost nothing; pulled straight, it only holds against the wrench.
   const stood = pulled.outcome !== 'pulled' || (pulled.turned_deg === 0 && plan.act === 'pull');

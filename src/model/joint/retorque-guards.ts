@@ -14,19 +14,6 @@ export type FilmFound = (typeof FILMS_FOUND)[number];
  */
 export const DRIED_LESS = 0.15;
 
-/** A locker that has set is broken by going over it: the nut is not pulled over it, it is taken off and locked anew. */
-export const lockerGuards = ({ todayFilm, detail }: Joint): readonly Guard[] =>
-  todayFilm === 'thread-locker' || (detail.today ?? detail.original).locking === 'compound'
-    ? [
-        {
-          code: 'cured-locker',
-          severity: 'stop',
-          message:
-            'A locker has set on this thread: pulling over it breaks it and reads too high. It is taken off, cleaned, and tightened afresh with new locker.',
-        },
-      ]
-    : [];
-
 const kN = (newtons: number) => (newtons / 1000).toFixed(1);
 
 /** What the lubricant, as it was found, does to the figure. */

@@ -49,6 +49,7 @@ export const stepsOfJoint = (
 export function plannedFigure(setting: JointInputs, worked: JointResult): PlannedFigure {
   const { joint, leaf, source } = setting;
   const { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes } = worked.ladder;
+  const { thread, locking } = todayFacts(setting);
   return {
     unit: worked.wrench.unit,
     wrenchName: worked.wrench.name,
@@ -60,7 +61,8 @@ export function plannedFigure(setting: JointInputs, worked: JointResult): Planne
     },
     filmName: filmsName(setting),
     films: filmsOf(joint),
-    thread: todayFacts(setting).thread,
+    thread,
+    locking,
     ladder: { rungs, printed_Nm, target_Nm, setting: onWrench, band, notes },
   };
 }

@@ -83,6 +83,10 @@ export const decidingOf = (
   printedText,
 });
 
+/** The same, with the entry that it is made from. */
+export const sheetNow = ({ joint, leaf }: Pick<JointInputs, 'joint' | 'leaf'>): Deciding =>
+  decidingOf(joint, leaf.printedText);
+
 /** What a slope is read of: thread and lubricants. */
 export const slopedOf = (joint: Pick<Joint, 'thread' | 'todayFilm' | 'detail'>): KeptSlope['of'] => {
   const { thread, threadFilm, headFilm } = decidingOf(joint, '');
@@ -104,13 +108,17 @@ const sameDeciding = (a: Deciding, b: Deciding) =>
   a.headFilm === b.headFilm &&
   a.printedText === b.printedText;
 
-/**
- * Whether what was said of a change leaves nothing to be done about nuts that were pulled to a figure. What was said
- * of one change says nothing of the next.
- */
+/** Whether it was said of the sheet as it stands: what was said of one change says nothing of the next. */
+const isAnswered = ({ of }: ChangeMeaning, now: Deciding): boolean => of === undefined || sameDeciding(of, now);
+
+/** Whether the sheet, as it stands, was said to correct what was written when the nuts were pulled. */
+export const isCorrection = (meaning: ChangeMeaning | null, now: Deciding): boolean =>
+  meaning?.means === 'correction' && isAnswered(meaning, now);
+
+/** Whether what was said of a change leaves nothing to be done about nuts that were pulled to a figure. */
 export const isSettled = (meaning: ChangeMeaning | null, pulled_Nm: number, now: Deciding): boolean =>
   meaning !== null &&
-  (meaning.of === undefined || sameDeciding(meaning.of, now)) &&
+  isAnswered(meaning, now) &&
   (meaning.means === 'next-round' || isSame(meaning.target_Nm, pulled_Nm));
 
 /**
@@ -122,9 +130,10 @@ export function changeGuards(
   plan: PulledFigure,
   target_Nm: number,
   meaning: ChangeMeaning | null,
+  now: Deciding,
 ): readonly Guard[] {
   if (changes.length === 0) return [];
-  const answered = meaning !== null && isSame(meaning.target_Nm, target_Nm);
+  const answered = meaning !== null && isAnswered(meaning, now) && isSame(meaning.target_Nm, target_Nm);
   const severity = 'ask';
   if (!answered)
     return [
@@ -242,9 +251,9 @@ export function wholeChanges(
     ],
     guards: [
       ...placesChanged(plan, joint),
-      ...changeGuards(own, plan, worked.ladder.target_Nm, joint.detail.changeMeans),
-      ...others.flatMap(({ kind, worked: of, pulled, changes }) =>
-        changeGuards(changes, pulled, of.ladder.target_Nm, kind.detail.changeMeans).map((guard) => ({
+      ...changeGuards(own, plan, worked.ladder.target_Nm, joint.detail.changeMeans, sheetNow(setting)),
+      ...others.flatMap(({ kind, inputs, worked: of, pulled, changes }) =>
+        changeGuards(changes, pulled, of.ladder.target_Nm, kind.detail.changeMeans, sheetNow(inputs)).map((guard) => ({
           ...guard,
           message: `${kind.name}: ${guard.message}`,
         })),

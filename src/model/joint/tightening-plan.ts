@@ -1,5 +1,5 @@
 import { storedJson } from '@/model/stored-json';
-import type { Guard, Ladder, Unknown } from '@/core/joint';
+import type { Guard, Ladder, Locking, Unknown } from '@/core/joint';
 import type { Care } from './care';
 import type { Position, Step } from '@/core/tightening';
 import type { TorqueUnit } from '@/core/units';
@@ -23,6 +23,8 @@ export interface PlannedFigure {
   /** The films by their rows, in the thread and under the head; older plans have the name alone. */
   readonly films?: { readonly thread: string; readonly head: string };
   readonly thread: string;
+  /** What it is kept from coming loose by; older plans do not say. */
+  readonly locking?: Locking;
   readonly ladder: Pick<Ladder, 'rungs' | 'printed_Nm' | 'target_Nm' | 'setting' | 'band' | 'notes'>;
 }
 

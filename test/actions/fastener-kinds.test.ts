@@ -123,7 +123,7 @@ describe('fasteners of another kind in one joint', () => {
       if (step.final) expect(step.setting).toBe(figureAt(plan, step.position).ladder.setting.rounded);
       const round = roundState(plan.steps, done.slice(0, i), plan.positions.length);
       const before = lastPulled(plan, round.done);
-      const words = callWords(plan, round, false, String);
+      const words = callWords(plan, round, undefined, String);
       expect(words.includes('(Outer bolts)')).toBe(of !== undefined);
       expect(words).toContain(pullWords(plan, step, String(step.setting)));
       // The wrench is asked for where it changes and nowhere else.
@@ -150,7 +150,7 @@ describe('fasteners of another kind in one joint', () => {
     const round = roundState(plan.steps, lines, plan.positions.length);
     expect(round).toMatchObject({ next: skipped, isOwed: true });
     // The last stage of all was of the outer bolts.
-    expect(callWords(plan, round, false, String)).toMatch(/^Passed over before\. Take the other socket\. number/);
+    expect(callWords(plan, round, undefined, String)).toMatch(/^Passed over before\. Take the other socket\. number/);
   });
 
   test('come up as typed, each named as often as it has stages; otherwise nothing is begun', async () => {

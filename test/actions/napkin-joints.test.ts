@@ -110,7 +110,7 @@ describe('a joint as it is drawn on a napkin', () => {
       ),
       14,
     );
-    expect(callWords(plan, before, false, String, placeNotes)).toMatch(/water.*sealant on the thread/i);
+    expect(callWords(plan, before, undefined, String, placeNotes)).toMatch(/water.*sealant on the thread/i);
     const kinds = new Set(pullsOf(plan).map(({ position }) => kindAt(plan, position)?.name ?? 'own'));
     expect([...kinds].sort()).toEqual(['Long, at the rocker posts', 'Short, under the manifold', 'own']);
   });

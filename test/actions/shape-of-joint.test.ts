@@ -231,7 +231,7 @@ describe('what is special about a place', () => {
       callWords(
         plan,
         { ...roundState(plan.steps, [], plan.positions.length), next },
-        false,
+        undefined,
         String,
         heads().detail.placeNotes,
       );

@@ -31,7 +31,7 @@ export type BenchEvent =
     } & PullReading)
   /** It was left as it is, and why. */
   | { readonly id: string; readonly kind: 'left'; readonly step: number; readonly words: string; readonly at: string }
-  /** It was passed over, and why; it comes back when the others are done. */
+  /** It was passed over, and why; a fastener comes back when the others are done, a turn of the shaft does not. */
   | { readonly id: string; readonly kind: 'skip'; readonly step: number; readonly words: string; readonly at: string }
   | { readonly id: string; readonly kind: 'strike'; readonly strikes: string; readonly at: string };
 
@@ -225,8 +225,9 @@ export function assertFollows(steps: readonly Step[], events: readonly BenchEven
     return;
   }
   if (event.kind === 'skip') {
-    if (now.isOwed || event.step !== now.next || expected?.kind !== 'pull')
-      throw new DomainError('out-of-turn', 'Only the fastener whose turn it is can be passed over, and once.', 'step');
+    // A turn of the shaft that is passed over does not come back: what it was to show is shown by no later one.
+    if (now.isOwed || event.step !== now.next || !expected || now.binds)
+      throw new DomainError('out-of-turn', 'Only that whose turn it is can be passed over, and once.', 'step');
     return;
   }
   if (event.step !== now.next || expected?.kind !== event.kind)

@@ -1,9 +1,7 @@
 import type { Fit } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
-import { stripsIn } from '@/model/fit/fit-gate';
 import { pagesOf } from '@/model/fit/fit-page';
 import type { FitContext } from '@/model/fit/fit-context';
-import { fitState } from '@/model/fit/fit-state';
 import { openingsOf } from '@/model/order/openings';
 import type { Shop } from '../shop';
 
@@ -19,13 +17,4 @@ const restingOn = (shop: Shop, engineId: string) => ({
 export function contextOfFit(shop: Shop, fit: Fit): FitContext {
   const { joints, rounds, openings, pageOf } = restingOn(shop, fit.engineId);
   return contextOf(fit, pageOf(fit), joints, rounds, openings);
-}
-
-/** Where a strip lies, in two queries: its lines alone say so, whatever the fit rests on. */
-export function stripsInEngine(shop: Shop, engineId: string | undefined): readonly string[] {
-  if (engineId === undefined) return [];
-  const fits = shop.fits.ofEngine(engineId);
-  if (fits.length === 0) return [];
-  const lines = shop.fits.linesOfEngine(engineId);
-  return stripsIn(fits.map((fit) => fitState(fit, lines.get(fit.id) ?? [], { rounds: [] })));
 }

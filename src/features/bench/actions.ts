@@ -48,7 +48,8 @@ export const copyFromPaperAction = plainShopAction(
     assertWorkedWith(shop, 'joint', round.jointId);
     const drafts = linesOfPaper(round.plan, shop.tightenings.events(roundId), boxes, words);
     for (const draft of drafts) {
-      assertMayRecord(shop, round, draft.kind, bench, nowIso);
+      // A card does not say when: the crank was turned at some time since the round was begun.
+      assertMayRecord(shop, round, draft, bench, nowIso, round.startedAt);
       shop.tightenings.record(round, { ...draft, id: nanoid(), at: nowIso }, nowIso);
     }
     return { copied: drafts.length };

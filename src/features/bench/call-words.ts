@@ -2,13 +2,14 @@ import type { RoundState } from '@/core/tightening';
 import { handOverWords, lastPulled, pullWords, stepName } from '@/interface/words/bench-words';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
+import type { CrankHeld } from '@/model/order/crank';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 
 /** What is to be done next in one sentence, as it is said aloud and to a screen reader. */
 export function callWords(
   plan: TighteningPlan,
   { next, over, isOwed, done, binds }: Pick<RoundState, 'next' | 'over' | 'isOwed' | 'done' | 'binds'>,
-  isHeld: boolean,
+  held: CrankHeld | undefined,
   figure: (setting: number) => string,
   placeNotes: readonly PlaceNote[] = [],
 ): string {
@@ -18,7 +19,7 @@ export function callWords(
   const step = plan.steps[next];
   if (!step) return 'All done';
   if (binds) return 'The crank does not turn freely. Stop, and find out why';
-  if (step.kind === 'shaft') return isHeld ? 'Do not turn the crank: a strip is in' : 'Turn the crank';
+  if (step.kind === 'shaft') return held ? `Do not turn the crank. ${held.why}` : 'Turn the crank';
   const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
   const taken = handOverWords(plan, next, lastPulled(plan, done));
   return `${isOwed ? 'Passed over before. ' : ''}${taken && `${taken}. `}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;

@@ -22,6 +22,7 @@ import type { KnownOfPlaces } from './known-of-places';
 import { LOCK_LAST, lockingAt, SLOT_MEETS } from './lock-words';
 import { LookingOn } from './looking-on';
 import { NoSlot, useNoSlot } from './no-slot';
+import type { CrankHeld } from '@/model/order/crank';
 import type { ChangedSince } from './queries';
 import { movedPull } from './read-words';
 import { say } from './say';
@@ -42,11 +43,11 @@ export interface FaceBodyProps {
   readonly plan: TighteningPlan;
   readonly caps: boolean;
   readonly back: string;
-  /** Where a strip lies: the crank is held, and no turn is asked for. */
-  readonly strips: readonly string[];
   readonly known: KnownOfPlaces;
   /** What the sheet says otherwise since this was begun. */
   readonly changed?: ChangedSince;
+  /** What holds the crank: no turn is asked for. */
+  readonly crank?: CrankHeld;
   readonly sheet: string;
   readonly openedAt: number;
   /** A wrench that is none may be pulled here: in the demonstration, and where nothing is recorded. */
@@ -66,12 +67,11 @@ export function FaceBody(props: FaceBodyProps) {
   const { plan, purpose, back, record, hold, changed } = props;
   const router = useRouter();
   const { round } = record;
-  const step = plan.steps[round.next];
+  const [step, isOver] = [plan.steps[round.next], round.over.length > 0];
   // The key opens once the page is alive and knows what a closed one left over: no press before it is taken for a pull.
   const alive = useMounted() && record.ready;
-  const held = step?.kind === 'shaft' && props.strips.length > 0;
+  const held = step?.kind === 'shaft' ? props.crank : undefined;
   useAwake();
-  const isOver = round.over.length > 0;
   const { plain } = useFigures();
   const press = useOnePress();
   const [lastBefore] = useState(round.last);
@@ -153,7 +153,7 @@ export function FaceBody(props: FaceBodyProps) {
       ) : pulled && isSlotOpen ? (
         <NoSlot plan={plan} pulled={pulled} known={props.known} onMeets={meets} onLeave={noSlot.close} />
       ) : (
-        <FaceCall plan={plan} round={round} purpose={purpose} strips={props.strips} known={props.known} />
+        <FaceCall plan={plan} round={round} purpose={purpose} held={held} known={props.known} />
       )}
       <p className="only-spoken" role="status" aria-atomic>
         {press.passedOver ? 'One press counted. ' : ''}
@@ -177,7 +177,8 @@ export function FaceBody(props: FaceBodyProps) {
           record={record}
           step={step}
           isLong={isLong}
-          canPress={alive && (isLong || isOver || !held)}
+          canPress={alive && (isLong || isOver || held === undefined)}
+          held={held}
           asksSlot={asksSlot}
           heard={isRead ? heard : undefined}
           pulled={pulled}

@@ -15,6 +15,7 @@ import {
   turnNumber,
   turnsOfPlan,
 } from '@/interface/words/bench-words';
+import type { CrankHeld } from '@/model/order/crank';
 import { notesOfPlace } from '@/model/joint/place-note';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
@@ -27,7 +28,7 @@ interface Props {
   readonly plan: TighteningPlan;
   readonly round: RoundState;
   readonly purpose: Purpose;
-  readonly strips: readonly string[];
+  readonly held: CrankHeld | undefined;
   readonly known: KnownOfPlaces;
 }
 
@@ -133,16 +134,21 @@ function AllDone({
   );
 }
 
+/** What is done first, by what holds the crank. */
+const HELD_WAY: Readonly<Record<CrankHeld['by'], string>> = {
+  strip: 'Loosen the caps, read it and take it out on the fits sheet; then go on here.',
+  order: 'Free it in the order first, then go on here; or go on without turning it, and say why.',
+};
+
 /** The crank is to be turned, and what is said where it cannot or does not. */
-function ShaftCall({ round, strips }: Pick<Props, 'round' | 'strips'>) {
-  if (strips.length > 0)
+function ShaftCall({ round, held }: Pick<Props, 'round' | 'held'>) {
+  if (held)
     return (
       <section className={styles.call}>
         <p className={styles.lead}>The crank is held</p>
         <p className={styles.words}>Do not turn it</p>
         <p className={styles.hint}>
-          A strip lies in {strips.join(', ')}. Loosen the caps, read it and take it out on the fits sheet; then go on
-          here.
+          {held.why}. {HELD_WAY[held.by]}
         </p>
       </section>
     );
@@ -170,7 +176,7 @@ function ShaftCall({ round, strips }: Pick<Props, 'round' | 'strips'>) {
 }
 
 /** What to do next, in figures that are read at two metres. */
-export function FaceCall({ plan, round, purpose, strips, known }: Props) {
+export function FaceCall({ plan, round, purpose, held, known }: Props) {
   const { plain, torque } = useFigures();
   const step = plan.steps[round.next];
   const over = round.marks.filter((mark) => mark.attention).length;
@@ -193,7 +199,7 @@ export function FaceCall({ plan, round, purpose, strips, known }: Props) {
       </section>
     );
   if (!step) return <AllDone plan={plan} purpose={purpose} known={known} over={over} />;
-  if (step.kind === 'shaft') return <ShaftCall round={round} strips={strips} />;
+  if (step.kind === 'shaft') return <ShaftCall round={round} held={held} />;
   const before = lastPulled(plan, round.done);
   const fresh = isNewSetting(plan, round.next, before);
   const figure = figureAt(plan, step.position);

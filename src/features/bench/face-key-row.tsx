@@ -1,6 +1,7 @@
 import { torqueToSi } from '@/core/units';
 import type { PullOutcome, PullStep, Step } from '@/core/tightening';
 import { figureAt, type TighteningPlan } from '@/model/joint/tightening-plan';
+import type { CrankHeld } from '@/model/order/crank';
 import { FaceReason } from './face-reason';
 import { FaceStandIn } from './face-stand-in';
 import {
@@ -23,6 +24,8 @@ interface Props {
   /** The work was left for long, and the last fastener is to be touched again first. */
   readonly isLong: boolean;
   readonly canPress: boolean;
+  /** The crank is to be turned now, and this holds it. */
+  readonly held: CrankHeld | undefined;
   /** Once it is pulled a pin goes through this one: a slot has to meet the hole. */
   readonly asksSlot: boolean;
   /** What may be read of it; undefined where it goes by feel. */
@@ -181,7 +184,7 @@ const AtShaft = ({ record, onTurned }: Pick<Props, 'record' | 'onTurned'>) => (
 
 /** The keys of the face: what is done at a step, how it went if not plainly, and the way back. */
 export function FaceKeyRow(props: Props) {
-  const { plan, record, step, asksSlot, isLong, canPress, heard, pulled, standIn } = props;
+  const { plan, record, step, asksSlot, isLong, canPress, heard, pulled, standIn, held } = props;
   const { onTurned, onMain, onStrike, onLeave } = props;
   const { round } = record;
   const isOver = round.over.length > 0;
@@ -200,6 +203,17 @@ export function FaceKeyRow(props: Props) {
         </div>
       )}
       {!isOver && !isLong && !props.isSlotOpen && step?.kind === 'pull' && <Others {...props} />}
+      {!isOver && !isLong && held?.by === 'order' && (
+        <div className={keys.others}>
+          <FaceReason
+            key={`unturned ${round.next}`}
+            open="Go on without turning it, with a reason"
+            label="Why it is not turned"
+            act="Go on so"
+            onReason={record.skip}
+          />
+        </div>
+      )}
       {!isOver && !isLong && step?.kind === 'shaft' && canPress && <AtShaft record={record} onTurned={onTurned} />}
       <button
         type="button"

@@ -2,7 +2,8 @@ import { roundState, tighteningPlan } from '@/core/tightening';
 import type { EngineState } from '@/model/engine/engine-state';
 import type { JointState } from '@/model/joint/joint-state';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
-import { stripsInEngine } from '@/db/reads/fits-of-engine';
+import { crankHeld, type CrankHeld } from '@/model/order/crank';
+import { engineStateNow } from '@/server/engine-now';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
 import { inputsOf } from '@/model/engine/engine-rows';
@@ -24,9 +25,8 @@ export interface FacePage {
   readonly events: readonly RecordedEvent[];
   readonly joint: Joint;
   readonly engine: Engine;
-  /** Where a strip lies: the crank is held. */
-  readonly strips: readonly string[];
   readonly changed?: ChangedSince;
+  readonly held?: CrankHeld;
   readonly known: KnownOfPlaces;
 }
 
@@ -72,21 +72,29 @@ function changedSince(
     : undefined;
 }
 
-/** What the sheet says otherwise by now; a face that has been open for long asks it again. */
-export function changedNow(
-  shop: Shop,
-  tighteningId: string,
-  now: number,
-): { readonly changed?: ChangedSince } | undefined {
+/** What keeps the crank from being turned, where a round asks for a turn. */
+const heldIn = (shop: Shop, engineId: string, { plan }: Tightening): CrankHeld | undefined =>
+  plan.steps.some(({ kind }) => kind === 'shaft') ? crankHeld(engineStateNow({ shop }, engineId).order) : undefined;
+
+/** What is otherwise than when a round was begun: what its sheet says, and what holds the crank. */
+export type SaidSince = Pick<FacePage, 'changed' | 'held'>;
+
+const saidSince = (changed: ChangedSince | undefined, held: CrankHeld | undefined): SaidSince => ({
+  ...(changed && { changed }),
+  ...(held && { held }),
+});
+
+/** The same, for a face that has been open for long: it may be changed elsewhere. */
+export function changedNow(shop: Shop, tighteningId: string, now: number): SaidSince | undefined {
   const tightening = shop.tightenings.find(tighteningId);
   const joint = tightening && shop.joints.find(tightening.jointId);
   const engine = joint && shop.engines.find(joint.engineId);
   if (!tightening || !joint || !engine) return undefined;
   const changed = changedSince(shop, tightening, { engine }, inputsToday(shop, { joint, engine }, now));
-  return changed === undefined ? {} : { changed };
+  return saidSince(changed, heldIn(shop, engine.id, tightening));
 }
 
-/** One going-round at the bench, with whether the crank is held. */
+/** One going-round at the bench. */
 export function facePage(shop: Shop, tighteningId: string, now: number): FacePage | undefined {
   const tightening = shop.tightenings.find(tighteningId);
   const joint = tightening && shop.joints.find(tightening.jointId);
@@ -96,11 +104,10 @@ export function facePage(shop: Shop, tighteningId: string, now: number): FacePag
   const changed = changedSince(shop, tightening, { engine }, inputs);
   return {
     tightening,
-    ...(changed !== undefined && { changed }),
+    ...saidSince(changed, heldIn(shop, engine.id, tightening)),
     events: shop.tightenings.events(tightening.id),
     joint,
     engine,
-    strips: stripsInEngine(shop, engine.id),
     known: knownOfPlaces(joint, shop.bolts.ofJoint(joint.id), inputs),
   };
 }

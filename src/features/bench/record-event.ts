@@ -1,5 +1,6 @@
 import { DomainError } from '@/core/units';
-import { stripsInEngine } from '@/db/reads/fits-of-engine';
+import { crankHeld } from '@/model/order/crank';
+import { engineStateNow } from '@/server/engine-now';
 import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import type { Shop } from '@/db/shop';
 import { assertWorkedWith } from '@/server/assert-worked-with';
@@ -14,11 +15,31 @@ import { OPENED_SINCE, openedSince } from './opened-since';
 
 const noTightening = { code: 'not-found', message: 'That tightening is not in this shop.' };
 
-/** Nothing turns the shaft while a strip lies in one of its bearings. @throws DomainError crank-held */
-function assertFree(shop: Shop, jointId: string): void {
-  const strips = stripsInEngine(shop, shop.joints.engineOf(jointId));
-  if (strips.length > 0)
-    throw new DomainError('crank-held', `The crank is held: a strip lies in ${strips.join(', ')}. Take it out first.`);
+/** A line as far as the crank is concerned: what is done, and at which step. */
+type AtStep = Pick<RecordedEvent, 'kind'> & { readonly step?: number };
+
+/**
+ * Nothing turns the shaft while a strip lies in one of its bearings, or while what is timed holds it; and a turn of it is
+ * passed over only then. What was done before it was held, or before it was freed, and only comes now, is taken.
+ * @throws DomainError crank-held, crank-free
+ */
+function assertCrank(shop: Shop, { jointId, plan }: Tightening, { kind, step }: AtStep, at: string): void {
+  if (step === undefined || plan.steps[step]?.kind !== 'shaft' || (kind !== 'shaft' && kind !== 'skip')) return;
+  const { order } = engineStateNow({ shop }, shop.joints.engineOf(jointId) ?? '');
+  const held = crankHeld(order);
+  const { since } = order.crank;
+  if (kind === 'skip') {
+    if (held === undefined && (since === undefined || since <= at))
+      throw new DomainError('crank-free', 'Nothing holds the crank: turn it, or say that it does not turn freely.');
+    return;
+  }
+  if (held === undefined || (held.by === 'order' && since !== undefined && at < since)) return;
+  throw new DomainError(
+    'crank-held',
+    held.by === 'strip'
+      ? `The crank is held. ${held.why}: take it out first.`
+      : `The crank is not turned. ${held.why} in the order: free it there first, or go on without turning it.`,
+  );
 }
 
 /**
@@ -34,16 +55,18 @@ function assertNotOpened(shop: Shop, round: Tightening, at: string): void {
 
 /**
  * What every line of a round is asked, wherever it comes from.
- * @throws DomainError crank-held, opened, held-elsewhere
+ * @param turnedAt when the shaft was turned at the earliest
+ * @throws DomainError crank-held, crank-free, opened, held-elsewhere
  */
 export function assertMayRecord(
   shop: Shop,
   round: Tightening,
-  kind: RecordedEvent['kind'],
+  line: AtStep,
   bench: string | undefined,
   at: string,
+  turnedAt = at,
 ): void {
-  if (kind === 'shaft') assertFree(shop, round.jointId);
+  assertCrank(shop, round, line, turnedAt);
   assertNotOpened(shop, round, at);
   assertHoldsWrench(shop, round.id, bench, at);
 }
@@ -59,7 +82,10 @@ export function recordEvent(shop: Shop, tighteningId: string, body: unknown): Re
     assertWorkedWith(shop, 'joint', tightening.jointId);
     const now = nowMs();
     const times = { at: madeAt(age_ms, now), recordedAt: new Date(now).toISOString() };
-    assertMayRecord(shop, tightening, sent.kind, bench, times.at);
+    // Sent again because its answer was lost, it is on record whatever holds the crank by now.
+    const isOfCrank = 'step' in sent && tightening.plan.steps[sent.step]?.kind === 'shaft';
+    const isAgain = isOfCrank && shop.tightenings.events(tighteningId).some(({ id }) => id === sent.id);
+    if (!isAgain) assertMayRecord(shop, tightening, sent, bench, times.at);
     const isNew = shop.tightenings.record(tightening, { ...sent, at: times.at }, times.recordedAt);
     if (isNew) return ok({ id: sent.id, isNew, ...times });
     const known = shop.tightenings.events(tighteningId).find(({ id }) => id === sent.id);

@@ -48,7 +48,6 @@ export function Rehearsal({ joint, engineName, plan, known, prevailing_Nm, sheet
       plan={plan}
       caps={joint.pattern === 'caps'}
       back={sheet}
-      strips={[]}
       known={known}
       sheet={sheet}
       openedAt={openedAt}

@@ -275,12 +275,12 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   // Whoever begins has a figure before them: it has to be the one that is on disk.
   assertFresh(joint.name, joint, { version });
   const rows = engineRowsNow({ shop }, joint.engineId);
-  const { gate, guards } = gateOfRound(engineStateOf(rows), jointId, purpose);
+  const { gate, guards, held } = gateOfRound(engineStateOf(rows), jointId, purpose);
   assertGate(gate, purpose);
   const alsoAgainst = [...pageGuardsOfWhole(rows.engine, rows.leaves, rows.sources, joint), ...guards];
   const plan = planOfJoint(jointInputs(shop, joint, now), {
     reason,
-    crankHeld: gate.strips.length > 0 || purpose === 'strip',
+    crankHeld: held !== undefined || purpose === 'strip',
     alsoAgainst,
   });
   assertReasoned(plan.guards, reason);

@@ -4,7 +4,6 @@ import { Fragment } from 'react';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import { plannedFigure } from '@/model/joint/round-plan';
-import type { PullStep } from '@/core/tightening';
 import type { TighteningState } from '@/model/joint/joint-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
@@ -119,10 +118,8 @@ function Lines({ round }: { readonly round: TighteningState }) {
         </thead>
         <tbody>
           {events.map((event) => {
-            const step =
-              event.kind === 'strike' || event.kind === 'shaft' || event.kind === 'bind'
-                ? undefined
-                : (plan.steps[event.step] as PullStep);
+            const at = event.kind === 'strike' ? undefined : plan.steps[event.step];
+            const step = at?.kind === 'pull' ? at : undefined;
             return (
               <tr key={event.id} data-struck={state.struck.has(event.id) || undefined} className={styles.line}>
                 <td className="figure">
@@ -142,7 +139,7 @@ function Lines({ round }: { readonly round: TighteningState }) {
                     ? shaftWords(event)
                     : event.kind === 'strike'
                       ? 'line above cancelled'
-                      : doneWords(event, step)}
+                      : doneWords(event, at)}
                   {(event.kind === 'pull' || event.kind === 'again') && step && withRead(plan, step, event, figures)}
                 </td>
               </tr>

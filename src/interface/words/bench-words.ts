@@ -33,7 +33,8 @@ export const shaftWords = (event: Extract<DoneEvent, { kind: 'shaft' | 'bind' }>
 /** What was done at a step: `pulled`, `slackened and pulled again`, `left as it is: it sits on a dowel`. */
 export function doneWords(event: Exclude<DoneEvent, { kind: 'shaft' | 'bind' }>, step: Step | undefined): string {
   if (event.kind === 'left') return `left as it is: ${event.words}`;
-  if (event.kind === 'skip') return `passed over for now: ${event.words}`;
+  if (event.kind === 'skip')
+    return step?.kind === 'shaft' ? `crank not turned: ${event.words}` : `passed over for now: ${event.words}`;
   if (event.kind === 'pull')
     return `${outcomeWords(event.outcome, step)}${event.words === undefined ? '' : `, ${event.words}`}`;
   return event.outcome === 'pulled'
@@ -64,7 +65,7 @@ export function lineOf(plan: TighteningPlan, event: DoneEvent): string {
   const step = plan.steps[event.step];
   if (!step) return '';
   if (event.kind === 'shaft' || event.kind === 'bind') return shaftWords(event);
-  return `${stepName(plan, step)}: ${doneWords(event, step)}`;
+  return step.kind === 'shaft' ? doneWords(event, step) : `${stepName(plan, step)}: ${doneWords(event, step)}`;
 }
 
 /** What is done at a pull: `30 lbf·ft`, `90° further`, `by feel`. */

@@ -112,10 +112,6 @@ export function stagesOfJoint(
   return [...figures.map(planned), ...turns.map((turn) => ({ ...planned(final), turn }))];
 }
 
-/** Whether, and where, the shaft is turned between stages. */
-export const shaftOf = ({ turnShaft, rangeSchool }: Joint): boolean | 'before-last' =>
-  turnShaft || (rangeSchool === 'bottom-then-middle' ? 'before-last' : false);
-
 export const filmsName = ({ joint, shelves }: JointInputs): string => {
   const [thread, head] = [
     filmOn(shelves, joint.todayFilm).name,

@@ -61,3 +61,10 @@ export function assertShape(joint: Shaped & Pick<Joint, 'orderSchool'>): void {
 
 /** The turn of a joint whose stages nobody knows. @throws DomainError bad-field, bad-turn */
 export const turnOf = (joint: Shaped & Pick<Joint, 'orderSchool'>): readonly number[] => rowTurn(shapeOfPlan(joint));
+
+/** Whether, and where, the shaft is turned between stages. */
+export const shaftOf = ({
+  turnShaft,
+  rangeSchool,
+}: Pick<Joint, 'turnShaft' | 'rangeSchool'>): boolean | 'before-last' =>
+  turnShaft || (rangeSchool === 'bottom-then-middle' ? 'before-last' : false);

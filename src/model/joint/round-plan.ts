@@ -11,11 +11,10 @@ import {
   filmsName,
   filmsOf,
   judgedWhole,
-  shaftOf,
   stagesOfJoint,
   type JointResult,
 } from './joint-result';
-import { positionsOf, shapeOfPlan } from './joint-shape';
+import { positionsOf, shaftOf, shapeOfPlan } from './joint-shape';
 import { ownPlaces } from './kind-places';
 import { shapeChanges } from './sheet-changes';
 import { endsInTurn, type PlannedFigure, type TighteningPlan } from './tightening-plan';

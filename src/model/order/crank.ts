@@ -4,8 +4,32 @@ import type { DoneFact } from './step-facts';
 /** What holds the crank. */
 export interface Crank {
   readonly state: 'free' | 'held' | 'locked';
-  /** The step that made it so. */
+  /** The step that made it so, and when. */
   readonly stepId?: string;
+  readonly since?: string;
+}
+
+/** What keeps the crank from being turned. */
+export interface CrankHeld {
+  readonly by: 'strip' | 'order';
+  /** `A strip lies in Big ends, 2`; `It is locked by “Cam timing”` */
+  readonly why: string;
+}
+
+/** By a strip, or by what was done in the order; undefined where it is free. */
+export function crankHeld({
+  strips,
+  crank: { state, stepId },
+  byId,
+}: {
+  readonly strips: readonly string[];
+  readonly crank: Crank;
+  readonly byId: ReadonlyMap<string, { readonly step: Pick<Step, 'name'> }>;
+}): CrankHeld | undefined {
+  if (strips.length > 0) return { by: 'strip', why: `A strip lies in ${strips.join(', ')}` };
+  if (state === 'free') return undefined;
+  const step = byId.get(stepId ?? '')?.step;
+  return { by: 'order', why: `It is ${state}${step ? ` by “${step.name}”` : ''}` };
 }
 
 const MAKES = { 'crank-free': 'free', 'crank-held': 'held', 'crank-locked': 'locked' } as const;
@@ -21,7 +45,7 @@ export function crankOf(steps: readonly Step[], done: ReadonlyMap<string, DoneFa
     const state = made ?? (kind === 'timing' ? ('locked' as const) : undefined);
     if (!fact || state === undefined || at < last) continue;
     last = at;
-    crank = { state, stepId: id };
+    crank = { state, stepId: id, ...(at && { since: at }) };
   }
   return crank;
 }

@@ -1,6 +1,7 @@
 import type { Guard } from '@/core/joint';
 import { gateOf, guardsOfGate, type Gate } from '@/model/fit/fit-gate';
 import type { Purpose } from '@/model/joint/tightening';
+import { crankHeld, type CrankHeld } from './crank';
 import { barsOfJoint, barsOfRetorque, guardsOfBars, type GateState } from './gate';
 
 /** What fits and order say to going round a joint. */
@@ -8,6 +9,8 @@ export interface RoundGate {
   readonly gate: Gate;
   /** What asks for a written reason, or lets nothing pass. */
   readonly guards: readonly Guard[];
+  /** The round asks for no turn of the crank. */
+  readonly held?: CrankHeld;
 }
 
 /**
@@ -16,7 +19,8 @@ export interface RoundGate {
  */
 export function gateOfRound(state: GateState, jointId: string, purpose: Purpose): RoundGate {
   const gate = gateOf(state.fits, jointId);
-  if (purpose !== 'final' && purpose !== 'retorque') return { gate, guards: [] };
+  const held = crankHeld(state.order);
+  if (purpose !== 'final' && purpose !== 'retorque') return { gate, guards: [], ...(held && { held }) };
   const bars = purpose === 'final' ? barsOfJoint(state, jointId) : barsOfRetorque(state, jointId);
-  return { gate, guards: [...guardsOfGate(gate), ...guardsOfBars(bars)] };
+  return { gate, guards: [...guardsOfGate(gate), ...guardsOfBars(bars)], ...(held && { held }) };
 }

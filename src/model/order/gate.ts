@@ -1,5 +1,6 @@
 import type { Guard } from '@/core/joint';
 import { isHolding, isProven, type FitState } from '@/model/fit/fit-state';
+import { shaftOf } from '@/model/joint/joint-shape';
 import type { JointState } from '@/model/joint/joint-state';
 import type { Loose } from './loose';
 import type { OrderState } from './order-state';
@@ -190,14 +191,14 @@ export function barsOfJoint(state: GateState, jointId: string): readonly Bar[] {
   const own = order.steps.filter(
     ({ step }) => step.jointId === jointId && (step.purpose === null || step.purpose === 'final'),
   );
-  const turns = state.joints.some(({ joint }) => joint.id === jointId && joint.turnShaft);
+  const turns = state.joints.some(({ joint }) => joint.id === jointId && shaftOf(joint) !== false);
   const { crank } = order;
   const by = order.byId.get(crank.stepId ?? '')?.step.name;
-  // A strip holds the crank by the fits' own gate.
+  // A strip holds the crank by the fits' own gate. Without a turn between, nobody feels whether it still goes round.
   const held =
     turns && crank.state !== 'free' && crank.stepId !== undefined
       ? [
-          bar('crank', `The crank is ${crank.state} by “${by ?? ''}”, and the round turns it.`, {
+          bar('crank', `The crank is ${crank.state} by “${by ?? ''}”: this round goes without turning it.`, {
             at: 'step',
             id: crank.stepId,
           }),

@@ -61,8 +61,16 @@ function pulledSince(
   return pulled && `“${pulled.name}” was pulled since it was tried`;
 }
 
+/** When a round turned the crank between its stages. */
+const turnsInRounds = (joints: FactRows['joints']): readonly string[] =>
+  joints.flatMap(({ tightenings }) =>
+    tightenings.flatMap(({ events, state }) =>
+      events.flatMap((event) => (event.kind === 'shaft' && !state.struck.has(event.id) ? [event.recordedAt] : [])),
+    ),
+  );
+
 /** Whether the shaft was turned after it was timed, and before what was timed was fixed so that it may turn. */
-function turnedSince({ steps, lines }: FactRows, { done }: StepFacts, timedAt = ''): boolean {
+function turnedSince({ steps, lines, joints }: FactRows, { done }: StepFacts, timedAt = ''): boolean {
   const movedAt = (effect: Effect) =>
     steps.filter((step) => does(step, effect)).flatMap(({ id }) => done.get(id)?.movedAt ?? []);
   const turns = [
@@ -70,8 +78,10 @@ function turnedSince({ steps, lines }: FactRows, { done }: StepFacts, timedAt = 
       .filter(({ kind }) => kind === 'turned')
       .map(writtenAt),
     ...movedAt('turns-crank'),
+    ...turnsInRounds(joints),
   ];
-  const freed = movedAt('crank-free').filter((at) => at > timedAt);
+  // A step may time it and leave it free to turn.
+  const freed = movedAt('crank-free').filter((at) => at >= timedAt);
   return turns.some((turn) => turn > timedAt && !freed.some((at) => at <= turn));
 }
 

@@ -109,11 +109,19 @@ describe('passed over', () => {
   });
   test('only the one whose turn it is, and once: what is owed is pulled or left owing', () => {
     expect(codeOf(() => assertFollows(steps, upTo(2), skip(3)))).toBe('out-of-turn');
-    expect(codeOf(() => assertFollows(steps, upTo(4), skip(4)))).toBe('out-of-turn');
     const owing = [...upTo(5), skip(5), pull(6), pull(7), pull(8)];
     expect(codeOf(() => assertFollows(steps, owing, skip(5, 'again')))).toBe('out-of-turn');
     expect(codeOf(() => assertFollows(steps, owing, pull(6, 'pulled', 'x')))).toBe('out-of-turn');
     expect(() => assertFollows(steps, owing, pull(5))).not.toThrow();
+  });
+  test('a turn of the shaft does not come back, and is not passed over where it binds', () => {
+    expect(() => assertFollows(steps, upTo(4), skip(4))).not.toThrow();
+    const on = roundState(steps, [...upTo(4), skip(4)], 4);
+    expect(on).toMatchObject({ next: 5, owed: [], isOwed: false });
+    const done = roundState(steps, [...upTo(4), skip(4), pull(5), pull(6), pull(7), pull(8)], 4);
+    expect(done).toMatchObject({ complete: true, owed: [], stepsDone: 8 });
+    const stuck: BenchEvent[] = [...upTo(4), { id: 'bind-1', kind: 'bind', step: 4, words: 'tight', at }];
+    expect(codeOf(() => assertFollows(steps, stuck, skip(4)))).toBe('out-of-turn');
   });
   test('is taken back like any other line', () => {
     const now = roundState(steps, [...upTo(5), skip(5), strike('skip-5')], 4);

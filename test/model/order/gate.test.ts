@@ -168,13 +168,18 @@ describe('the bench asks the order too', () => {
       step('timed', { kind: 'timing' }),
       step('fixed', { after: ['timed'], detail: { makes: ['crank-free'] } }),
     ];
-    const asked = (turnShaft: boolean, done: readonly string[]) => {
-      const one = bench(steps, { joints: [{ ...turning, joint: { ...turning.joint, turnShaft } }] });
+    const asked = (turnShaft: boolean, done: readonly string[], rangeSchool = 'middle') => {
+      const own = { ...turning.joint, turnShaft, rangeSchool } as typeof turning.joint;
+      const one = bench(steps, { joints: [{ ...turning, joint: own }] });
       for (const id of done) one.write({ kind: 'done', stepId: id, body: { set: 'by the marks' } });
+      const held = gateOfRound(one.state(), 'j', 'trial').held;
+      expect(held?.why).toBe(done.length === 1 ? 'It is locked by “timed”' : undefined);
+      expect(gateOfRound(one.state(), 'j', 'final').held).toEqual(held);
       return barsOfJoint(one.state(), 'j').map(({ code }) => code);
     };
     expect(asked(true, ['timed'])).toEqual(['crank']);
     expect(asked(false, ['timed'])).toEqual([]);
+    expect(asked(false, ['timed'], 'bottom-then-middle')).toEqual(['crank']);
     expect(asked(true, ['timed', 'fixed'])).toEqual([]);
   });
   test('a joint that closes the engine asks what closing asks', () => {

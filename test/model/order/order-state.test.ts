@@ -1,3 +1,4 @@
+import { roundState } from '@/core/tightening';
 import { describe, expect, test } from '@jest/globals';
 import { bench, fit, joint, part, refusal, step } from './bench-of-order';
 
@@ -145,12 +146,34 @@ describe('what is to be looked at again', () => {
       expect(refusal(() => one.write(done('time')))).toBe('not-set');
       expect(refusal(() => one.write(done('time', { set: '  ' })))).toBe('not-set');
       one.write(done('time', { set: 'by the marks' }));
-      expect(one.state().order.crank).toEqual({ state: 'locked', stepId: 'time' });
+      expect(one.state().order.crank).toEqual({ state: 'locked', stepId: 'time', since: one.now() });
       if (fixed) one.write(done('fix'));
       one.write({ kind: 'turned', body: { words: '' } });
       return one.stands('time');
     };
     expect([timed(false), timed(true)]).toEqual(['stale', 'done']);
+  });
+  test('a step that times it and leaves it free to turn is not', () => {
+    const one = bench([step('time', { kind: 'timing', detail: { makes: ['crank-free'] } })]);
+    one.write(done('time', { set: 'by the marks' }));
+    one.write({ kind: 'turned', body: { words: '' } });
+    expect(one.stands('time')).toBe('done');
+  });
+  test.each([
+    ['after it was timed', '2026-05-16T09:00:00.000Z', 'stale'],
+    ['before that', '2026-05-16T07:00:00.000Z', 'done'],
+  ])('so is one that a round turned between its stages %s', (_, recordedAt, stands) => {
+    const caps = joint('caps');
+    const turn = { id: 'turn', kind: 'shaft', step: 1, at: recordedAt, recordedAt } as const;
+    const strike = { id: 'back', kind: 'strike', strikes: 'turn', at: recordedAt, recordedAt } as const;
+    const standing = (events: readonly (typeof turn | typeof strike)[]) => {
+      const state = roundState([], events, 0);
+      const round = { tightening: { purpose: 'final', startedAt: recordedAt }, events, state };
+      const one = bench([step('time', { kind: 'timing' })], { joints: [{ ...caps, tightenings: [round] } as never] });
+      one.write(done('time', { set: 'by the marks' }));
+      return one.stands('time');
+    };
+    expect([standing([turn]), standing([turn, strike])]).toEqual([stands, 'done']);
   });
 });
 

@@ -30,11 +30,11 @@ describe('what holds the crank', () => {
     expect(crankOf([step('plain')], facts({ plain: { movedAt: hour(9) } }))).toEqual({ state: 'free' });
   });
   test('the step done last, wherever it stands; a timing that was set locks it', () => {
-    expect(at({ pin: 9 })).toEqual({ state: 'locked', stepId: 'pin' });
+    expect(at({ pin: 9 })).toEqual({ state: 'locked', stepId: 'pin', since: hour(9) });
     expect(at({ pin: 9, hold: 8 }).stepId).toBe('pin');
-    expect(at({ hold: 10, pin: 9 })).toEqual({ state: 'held', stepId: 'hold' });
-    expect(at({ time: 11, hold: 10 })).toEqual({ state: 'locked', stepId: 'time' });
-    expect(at({ time: 11, out: 12 })).toEqual({ state: 'free', stepId: 'out' });
+    expect(at({ hold: 10, pin: 9 })).toEqual({ state: 'held', stepId: 'hold', since: hour(10) });
+    expect(at({ time: 11, hold: 10 })).toEqual({ state: 'locked', stepId: 'time', since: hour(11) });
+    expect(at({ time: 11, out: 12 })).toEqual({ state: 'free', stepId: 'out', since: hour(12) });
     expect(at({ pin: 9, hold: 9 }).stepId).toBe('hold');
   });
 });

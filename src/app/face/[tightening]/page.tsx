@@ -16,7 +16,7 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
   const found = await troubleIn(async () => facePage(await currentShop(), id, nowMs()));
   if (!found.ok) return <TroubleScreen message={found.message} nextStep={found.nextStep} />;
   if (!found.value) notFound();
-  const { tightening, events, joint, engine, strips, changed, known } = found.value;
+  const { tightening, events, joint, engine, changed, held, known } = found.value;
   const isDemonstration = (await currentShopName()) === 'demonstration';
   return (
     <OwnUnit unit={engine.preferredUnit}>
@@ -30,8 +30,8 @@ export default async function FacePage({ params }: { readonly params: Promise<{ 
         caps={joint.pattern === 'caps'}
         known={known}
         back={`/engines/${engine.id}/${tightening.purpose === 'retorque' ? 'run-in' : 'tighten'}`}
-        strips={strips}
         changed={changed}
+        held={held}
         sheet={`/engines/${engine.id}/joints/${joint.id}`}
         openedAt={nowMs()}
         standIn={isDemonstration}

@@ -8,7 +8,7 @@ interface Context {
   readonly params: Promise<{ readonly tightening: string }>;
 }
 
-/** What the joint's sheet says otherwise by now than when the round was begun. */
+/** What is otherwise by now than when the round was begun: what the joint's sheet says, and what holds the crank. */
 export async function GET(_request: Request, { params }: Context) {
   return catchToResponse(async () => {
     const said = changedNow(await currentShop(), (await params).tightening, nowMs());

@@ -1,22 +1,22 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { ChangedSince } from './queries';
+import type { SaidSince } from './queries';
 import type { Result } from '@/model/result';
 
 const ASKED_EVERY_MS = 20_000;
 
-/** What the sheet says otherwise than this round, asked again while the face is open: it may be changed elsewhere. */
-export function useChangedSheet(tighteningId: string, atFirst: ChangedSince | undefined): ChangedSince | undefined {
-  const [changed, setChanged] = useState(atFirst);
+/** What is otherwise than when this round was begun, asked again while the face is open: it may be changed elsewhere. */
+export function useSaidSince(tighteningId: string, atFirst: SaidSince): SaidSince {
+  const [said, setSaid] = useState(atFirst);
   useEffect(() => {
     const gone = new AbortController();
     const ask = async () => {
       if (document.visibilityState !== 'visible') return;
       try {
         const answer = await fetch(`/api/tightenings/${tighteningId}/changed`, { signal: gone.signal });
-        const said = (await answer.json()) as Result<{ readonly changed?: ChangedSince }>;
-        if (said.ok) setChanged(said.result.changed);
+        const now = (await answer.json()) as Result<SaidSince>;
+        if (now.ok) setSaid(now.result);
       } catch {
         // Not reached: what was last said stands, and the pulls tell that nobody answers.
       }
@@ -30,5 +30,5 @@ export function useChangedSheet(tighteningId: string, atFirst: ChangedSince | un
       document.removeEventListener('visibilitychange', asked);
     };
   }, [tighteningId]);
-  return changed;
+  return said;
 }

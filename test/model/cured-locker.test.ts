@@ -5,11 +5,12 @@ import type { ChangeMeaning } from '@/model/joint/sheet-changes';
 import type { PlannedFigure } from '@/model/joint/tightening-plan';
 
 type Pulled = Pick<PlannedFigure, 'films' | 'locking'>;
+type Sheet = Parameters<typeof lockerGuards>[0][number]['sheet'];
 
 const OIL = { thread: 'engine-oil', head: 'engine-oil' };
 const LOCKER = { thread: 'thread-locker', head: 'engine-oil' };
 
-const sheetOf = (todayFilm: string, changeMeans: ChangeMeaning | null = null, locking = 'none') =>
+const sheetOf = (todayFilm: string, changeMeans: ChangeMeaning | null = null, locking = 'none'): Sheet =>
   ({
     joint: {
       thread: '3/8 BSF',
@@ -19,7 +20,7 @@ const sheetOf = (todayFilm: string, changeMeans: ChangeMeaning | null = null, lo
     leaf: { printedText: '30 lb ft' },
   }) as never;
 
-const stops = (pulled: Pulled, sheet: ReturnType<typeof sheetOf> | undefined) =>
+const stops = (pulled: Pulled, sheet: Sheet) =>
   lockerGuards([{ pulled, sheet }]).map(({ severity }) => severity);
 
 describe('a locker that has set', () => {

@@ -20,8 +20,7 @@ const sheetOf = (todayFilm: string, changeMeans: ChangeMeaning | null = null, lo
     leaf: { printedText: '30 lb ft' },
   }) as never;
 
-const stops = (pulled: Pulled, sheet: Sheet) =>
-  lockerGuards([{ pulled, sheet }]).map(({ severity }) => severity);
+const stops = (pulled: Pulled, sheet: Sheet) => lockerGuards([{ pulled, sheet }]).map(({ severity }) => severity);
 
 describe('a locker that has set', () => {
   test.each<[string, Pulled, string]>([

@@ -240,7 +240,7 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
     );
   const { gate, guards: alsoAgainst } = gateOfRound(engineStateOf(rows), jointId, 'retorque');
   assertGate(gate, 'final');
-  const cost = tryCore(() => warmHeadOf(inputs, worked, rows.engine.headMetal));
+  const cost = tryCore(() => warmHeadOf(inputs, pulled, rows.engine.headMetal));
   const warmCost = cost.ok ? cost.result : undefined;
   // The sheet speaks of the thread under the nut only where it is still as it was pulled.
   const own = changes.length === 0 ? judgedWhole(worked, kinds).guards : pulled.guards;

@@ -1,10 +1,10 @@
 import { allowedOver, coldWithin, type HeadMetal } from '@/core/heat';
+import type { Ladder } from '@/core/joint';
 import { threadNamed } from '@/core/thread';
 import { EXPANSIONS_UM_PER_MK } from '@/core/units';
 import { boltStiffness } from './bolt-stiffness';
 import { todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
-import type { JointResult } from './joint-result';
 
 /** What of its clamp load a joint's head may cost by being warmer than the air; not known where no grip was given. */
 export type WarmHead =
@@ -35,7 +35,7 @@ export const lostByWarmth = ({ within_K }: { readonly within_K: number }, over_K
  */
 export function warmHeadOf(
   setting: JointInputs,
-  { ladder }: Pick<JointResult, 'ladder'>,
+  { ladder }: { readonly ladder: Pick<Ladder, 'band'> },
   headMetal: HeadMetal,
 ): WarmHead {
   const length_mm = setting.joint.detail.parent.grip_mm;

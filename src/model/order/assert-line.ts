@@ -2,6 +2,7 @@ import { DomainError } from '@/core/units';
 import { isSameMark } from '@/model/engine/engine-measure';
 import { wallDay } from '@/model/wall-day';
 import type { BuildLine, LineOf } from './build-line';
+import { crankHeld } from './crank';
 import { barsOfStep, namesOfWaits, type Bar, type GateState } from './gate';
 import { does, pastItsDate } from './step';
 import { MAY_BE_NONE } from './start-checks';
@@ -159,7 +160,9 @@ const CHECKS: { readonly [Kind in BuildLine['kind']]?: (state: GateState, line: 
   tight: ({ order }, { body }) => {
     if (!order.loose.some(({ key }) => key === body.of)) refuse('not-loose', 'That is not on the list.', 'of');
   },
-  'start-look': (_, { body }) => {
+  'start-look': ({ order }, { body }) => {
+    const held = body.check === 'turned' && body.is === 'done' ? crankHeld(order) : undefined;
+    if (held) refuse('crank-held', `The crank is not turned. ${held.why}: free it first.`, 'is');
     if (body.is === 'none' && !MAY_BE_NONE.has(body.check))
       refuse('not-none', 'Every engine has that: it is done, or left out with a reason.', 'is');
   },

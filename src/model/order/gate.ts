@@ -98,6 +98,19 @@ function barsOfTray({ order }: GateState, beneath: ReadonlySet<string>, all: boo
   });
 }
 
+/** A start turns the crank: what was set to hold it was not said to be off. */
+function barsOfLocked({ crank, byId }: OrderState): readonly Bar[] {
+  const step = byId.get(crank.stepId ?? '')?.step;
+  return crank.state === 'free' || !step
+    ? []
+    : [
+        bar('crank', `The crank is ${crank.state} by “${step.name}”, and nothing frees it.`, {
+          at: 'step',
+          id: step.id,
+        }),
+      ];
+}
+
 /**
  * What stands against the step that closes an engine, or starts it; against a start where its order has no step for it.
  * One place decides it: the sheet, the server and the record ask here.
@@ -113,6 +126,7 @@ export function barsOfGate(state: GateState, step?: Step): readonly Bar[] {
   const own = new Set([...beneath, ...(step ? [step.id] : [])]);
   return [
     ...barsOfWhatIsIn(order),
+    ...(all ? barsOfLocked(order) : []),
     ...(order.trial
       ? [
           bar('trial', order.trial.isGoing ? 'A trial build is going.' : 'What was tried is not cleaned.', {
@@ -137,7 +151,8 @@ export function barsOfGate(state: GateState, step?: Step): readonly Bar[] {
 
 /** What the crank says to a step that turns it. */
 function barsOfCrank({ order }: GateState, step: Step): readonly Bar[] {
-  if (!does(step, 'turns-crank')) return [];
+  // Of a start it is said by its gate.
+  if (!does(step, 'turns-crank') || does(step, 'starts')) return [];
   if (order.strips.length > 0)
     return [
       bar('strip-in', `A strip lies in ${order.strips.join(', ')}: the crank is not turned.`, { at: 'in' }, true),

@@ -1,5 +1,7 @@
+import type { Locking } from '@/core/joint';
 import type { Joint } from '@/model/joint/joint';
 import type { JointState } from '@/model/joint/joint-state';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { writtenAt, type BuildLine } from './build-line';
 import type { StepState } from './step-state';
 import { isFinalRound } from './rounds-of-joint';
@@ -22,16 +24,31 @@ const LOCK_WORDS: Readonly<Record<string, string>> = {
 /** The lock of a joint is ended by a line of this name, after its last pull. */
 export const lockKey = (jointId: string): string => `lock ${jointId}`;
 
-/** What is to be locked on a joint, its kinds under their names. */
-const locksOf = ({ detail }: Joint): readonly string[] =>
-  [{ name: '', detail }, ...detail.kinds].flatMap((one) => {
-    const words = LOCK_WORDS[(one.detail.today ?? one.detail.original).locking];
-    return words === undefined ? [] : [one.name ? `${words} (${one.name})` : words];
+interface Locks {
+  readonly name: string;
+  readonly locking?: Locking;
+}
+
+/**
+ * What is to be locked on a joint, its kinds under their names: what it was pulled with, and what its sheet says since.
+ * Older plans do not say.
+ */
+function locksOf({ detail }: Joint, pulled: TighteningPlan | undefined): readonly string[] {
+  const sheet = [{ name: '', detail }, ...detail.kinds].map(({ name, detail: { today, original } }): Locks => ({
+    name,
+    locking: (today ?? original).locking,
+  }));
+  const own: readonly Locks[] = pulled ? [{ name: '', locking: pulled.locking }, ...(pulled.kinds ?? [])] : [];
+  const said = [...own, ...sheet].flatMap(({ name, locking = 'none' }) => {
+    const words = LOCK_WORDS[locking];
+    return words === undefined ? [] : [name ? `${words} (${name})` : words];
   });
+  return [...new Set(said)];
+}
 
 /** A tab or a wire is done after the last pull; nobody has said so yet. */
-function unlocked({ joint, tightenings }: JointState, lines: readonly BuildLine[]): Loose | undefined {
-  const words = locksOf(joint).join(', ');
+function unlocked({ joint, tightenings, final }: JointState, lines: readonly BuildLine[]): Loose | undefined {
+  const words = locksOf(joint, final?.tightening.plan).join(', ');
   if (words === '') return undefined;
   const key = lockKey(joint.id);
   const last = tightenings.filter(isFinalRound).flatMap(({ events }) => events.map(({ recordedAt }) => recordedAt));

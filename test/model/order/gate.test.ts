@@ -2,7 +2,8 @@ import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { barsOfDoing } from '@/model/order/assert-line';
-import { barsOfJoint, barsOfRetorque, guardsOfBars } from '@/model/order/gate';
+import { barsOfJoint, barsOfRetorque, barsOfStart, guardsOfBars } from '@/model/order/gate';
+import type { Step } from '@/model/order/step';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { BuildLine } from '@/model/order/build-line';
 import { lockKey } from '@/model/order/loose';
@@ -123,6 +124,22 @@ describe('an engine is closed', () => {
     expect(one.bars('start')).toEqual(['surplus']);
     expect(refusal(() => one.write(done('start')))).toBe('needs-reason');
   });
+  test('and not while what was timed holds the crank, whether or not its order has a step that starts it', () => {
+    const timed = (steps: readonly Step[]) => {
+      const one = bench([step('time', { kind: 'timing' }), ...steps]);
+      one.write(done('time', { set: 'by the marks' }));
+      return one;
+    };
+    const message = 'The crank is locked by “time”, and nothing frees it.';
+    expect(barsOfStart(timed([]).state())).toMatchObject([{ code: 'crank', message, absolute: false }]);
+    const start = step('start', { after: ['time'], detail: { makes: ['starts', 'turns-crank'] } });
+    const own = timed([step('fix', { after: ['time'], detail: { makes: ['crank-free'] } }), start]);
+    const barsOf = () => barsOfDoing(own.state(), 'start', own.now()).filter(({ code }) => code === 'crank');
+    expect(barsOf()).toMatchObject([{ message }]);
+    own.write(done('fix'));
+    expect(barsOf()).toEqual([]);
+    expect(barsOfStart(bench([step('a')]).state()).map(({ code }) => code)).not.toContain('crank');
+  });
 });
 
 describe('a lock that is made after the last pull', () => {
@@ -136,6 +153,22 @@ describe('a lock that is made after the last pull', () => {
       },
     };
   };
+  test('it is that which it was pulled with, and that of its sheet, each said once', () => {
+    const pulledWith = (locking: string | undefined, kinds: readonly object[] = []) => {
+      const state = tabbed();
+      const { tightening, ...round } = state.final as NonNullable<typeof state.final>;
+      const plan = { ...tightening.plan, ...(locking && { locking }), kinds };
+      const final = { ...round, tightening: { ...tightening, plan } };
+      const one = bench([], { joints: [{ ...state, final } as typeof state] });
+      return one.state().order.loose.map(({ words }) => words);
+    };
+    expect(pulledWith(undefined)).toEqual(['j: tabs not said to be bent over']);
+    expect(pulledWith('tab')).toEqual(['j: tabs not said to be bent over']);
+    expect(pulledWith('wire')).toEqual(['j: wire not said to be in, tabs not said to be bent over']);
+    expect(pulledWith('none', [{ name: 'long', locking: 'pin' }])).toEqual([
+      'j: pins not said to be in (long), tabs not said to be bent over',
+    ]);
+  });
   test('is loose until it is said, and again after a later pull', () => {
     const one = bench(STEPS, { joints: [tabbed()] });
     expect(one.state().order.loose.map(({ words }) => words)).toEqual(['j: tabs not said to be bent over']);

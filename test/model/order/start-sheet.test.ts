@@ -42,6 +42,22 @@ describe('the first start’s sheet', () => {
     expect(openAt(all(0), days)).toEqual(START_CHECKS.filter((check) => (again as readonly string[]).includes(check)));
   });
 
+  test('it is not said to have been turned by hand while something holds the crank', () => {
+    const one = bench([
+      step('time', { kind: 'timing' }),
+      step('fix', { after: ['time'], detail: { makes: ['crank-free'] } }),
+    ]);
+    const turned = (is: 'done' | 'left-out') => {
+      const { kind, body } = look('turned', 0, is);
+      return refusal(() => one.write({ kind, body } as Parameters<typeof one.write>[0]));
+    };
+    expect(turned('done')).toBe('none');
+    one.write({ kind: 'done', stepId: 'time', body: { set: 'by the marks' } });
+    expect([turned('done'), turned('left-out')]).toEqual(['crank-held', 'none']);
+    one.write({ kind: 'done', stepId: 'fix', body: {} });
+    expect(turned('done')).toBe('none');
+  });
+
   test('what is left out with a reason stays left out', () => {
     expect(openAt([...all(0).slice(1), look('extinguisher', 0, 'left-out')], 90)).not.toContain('extinguisher');
   });

@@ -34,6 +34,7 @@ const rodBolts: YardBoltSet = {
       length_mm,
       typed: length_mm.toFixed(3),
       torque_Nm: null,
+      strikes: null,
       minutesAgo: 14_200 - i,
     })),
     ...TIGHT.map(([length_mm, torque_Nm], i) => ({
@@ -42,6 +43,7 @@ const rodBolts: YardBoltSet = {
       length_mm,
       typed: length_mm.toFixed(3),
       torque_Nm,
+      strikes: null,
       minutesAgo: 14_100 - 6 * i,
     })),
   ],

@@ -26,7 +26,15 @@ const KEPT_TABLES = [
 ] as const;
 
 /** Tables that are only added to: a line is answered by another line. */
-const LINE_TABLES = ['heat_event', 'trial_pull', 'hand_pull', 'fit_line', 'engine_sheet', 'build_line'] as const;
+const LINE_TABLES = [
+  'heat_event',
+  'trial_pull',
+  'hand_pull',
+  'bolt_reading',
+  'fit_line',
+  'engine_sheet',
+  'build_line',
+] as const;
 export type LineTable = (typeof LINE_TABLES)[number];
 export type LoggedTable = (typeof KEPT_TABLES)[number] | LineTable;
 

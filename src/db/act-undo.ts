@@ -68,6 +68,10 @@ function lineAnswers(db: Database): Readonly<Record<LineTable, (row: LoggedRow, 
     `INSERT INTO hand_pull (id, hand, thread, meant_nm, read_nm, typed, strikes_id, at, who)
      SELECT @id, hand, thread, meant_nm, read_nm, typed, id, @at, @who FROM hand_pull WHERE id = @strikes`,
   );
+  const length = db.prepare(
+    `INSERT INTO bolt_reading (id, set_id, bolt, kind, length_mm, typed, torque_nm, strikes_id, at, who)
+     SELECT @id, set_id, bolt, kind, length_mm, typed, torque_nm, id, @at, @who FROM bolt_reading WHERE id = @strikes`,
+  );
   const fitLine = db.prepare(
     `INSERT INTO fit_line (id, fit_id, kind, place, strikes_id, at, recorded_at, who)
      SELECT @id, fit_id, 'strike', place, id, @at, @at, @who FROM fit_line WHERE id = @strikes`,
@@ -85,6 +89,7 @@ function lineAnswers(db: Database): Readonly<Record<LineTable, (row: LoggedRow, 
       void heat.run({ id: nanoid(), engineId: row.engine_id, strikes: row.id, who, at }),
     trial_pull: (row, { who, at }) => void pull.run({ id: nanoid(), strikes: row.id, who, at }),
     hand_pull: (row, { who, at }) => void handPull.run({ id: nanoid(), strikes: row.id, who, at }),
+    bolt_reading: (row, { who, at }) => void length.run({ id: nanoid(), strikes: row.id, who, at }),
     fit_line: (row, { who, at }) => void fitLine.run({ id: nanoid(), strikes: row.id, who, at }),
     build_line: (row, { who, at }) => void buildLine.run({ id: nanoid(), strikes: row.id, who, at }),
     engine_sheet: (row, { who, at }) => {

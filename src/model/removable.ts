@@ -7,6 +7,7 @@ export const REMOVABLE_KINDS = [
   'fit',
   'wrench',
   'trial',
+  'bolt-set',
   'note',
   'step',
   'part',

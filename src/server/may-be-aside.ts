@@ -25,6 +25,7 @@ export function asideRow(shop: Shop, kind: AsideKind, id: string): Named {
 /** What a wrench, a source or a trial is called. @throws DomainError not-found */
 export function rowName(shop: Shop, kind: ShelfAsideKind, id: string): string {
   if (kind === 'source') return found({ find: shop.book.findSource }, id, 'source', 'id').title;
+  if (kind === 'bolt-set') return found(shop.bolts, id, 'set of bolts', 'id').name;
   return kind === 'wrench' ? found(shop.wrenches, id, 'wrench', 'id').name : found(shop.trials, id, 'trial', 'id').name;
 }
 

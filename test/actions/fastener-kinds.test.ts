@@ -351,7 +351,7 @@ describe('a sheet that was changed after a pull', () => {
     await accepted(alter({}, { kinds: [{ ...kind, places: [0, 3] }] }));
     expect(changedOf()).toEqual({ asks: before.asks + 1, isChanged: true });
     const rows = rowsNamed(shop, ENGINE);
-    const page = there(jointPage(shop, rows, shelvesOf(shop), HEADS, NOW));
+    const page = there(jointPage(rows, shelvesOf(shop), HEADS, NOW));
     expect(placesChanged(there(page.pulledWith), heads()).map(({ message }) => message)).toEqual([
       expect.stringContaining('pulled with Outer bolts at 1, 4, 8, the sheet says Outer bolts at 1, 4 now'),
     ]);

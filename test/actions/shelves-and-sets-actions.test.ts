@@ -9,7 +9,7 @@ import {
   removeShelfRowAction,
 } from '@/features/shelves/actions';
 import { pointsOf } from '@/features/shelves/schema';
-import { addBoltReadingAction, addBoltSetAction } from '@/features/stretch/actions';
+import { addBoltReadingAction, addBoltSetAction, strikeBoltReadingAction } from '@/features/stretch/actions';
 import {
   addTrialAction,
   addTrialPullAction,
@@ -22,8 +22,13 @@ import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { knownOfPlaces } from '@/features/bench/known-of-places';
 import { buildFileOf } from '@/features/record/build-file';
 import { readBack } from '@/features/record/read-back';
-import { undoAction } from '@/features/removal/actions';
+import { setAsideAction, undoAction } from '@/features/removal/actions';
 import { stretchPage } from '@/features/stretch/queries';
+import { boltSetState } from '@/model/bolt/bolt-state';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { waitsOf } from '@/model/engine/engine-wait';
+import { barsOfStart } from '@/model/order/gate';
+import { gateOfRound } from '@/model/order/gate-of-round';
 import { BUILT_IN } from '@/model/shelf/shelves';
 import { rowsNamed, temporaryFile, YARD_NOW } from '../db/temporary-shop';
 import { accepted, everything, ownShop, refused, refusedWhole, there } from './own-shop';
@@ -326,7 +331,7 @@ describe('bolts by stretch', () => {
     const HOUSING = 'demo-n-joint-housing';
     for (const kind of ['', 'Small bolts'])
       await accepted(addBoltSetAction({ ...SET, jointId: HOUSING, kind, name: `Housing ${kind}` }));
-    const page = () => there(stretchPage(shop, rowsNamed(shop, 'demo-norrhem'), HOUSING, Date.now(), shelvesOf(shop)));
+    const page = () => there(stretchPage(rowsNamed(shop, 'demo-norrhem'), HOUSING, Date.now(), shelvesOf(shop)));
     const [own, small] = page().sets;
     expect(there(small?.figure).preload_N).toBeLessThan(there(own?.figure).preload_N);
     expect(small?.bears?.isGradeKnown).toBe(true);
@@ -406,6 +411,59 @@ describe('bolts by stretch', () => {
     });
     await accepted(read({ setId, bolt: 2, kind: 'tight', typed: '90.1' }));
     expect(await refusedWhole(shop, () => read({ setId, bolt: 3, typed: '58' }))).toMatchObject({ field: 'bolt' });
+  });
+  test('a length that was read wrong is taken back by a line of its own, the last of its bolt first', async () => {
+    const state = (bolt = 1) => there(boltSetState(there(shop.bolts.measured('demo-m-joint-rods')[0])).bolts[bolt - 1]);
+    const strike = (readingId: string) => strikeBoltReadingAction({ setId: 'demo-m-rod-bolts', readingId });
+    await accepted(read({ kind: 'tight', typed: '58.31', torque: '31 N·m' }));
+    expect(state().verdict.state).toBe('over');
+    const wrong = there(last());
+    expect(await refusedWhole(shop, () => strike(there(shop.bolts.readings('demo-m-rod-bolts')[0]).id))).toMatchObject({
+      code: 'nothing-to-strike',
+    });
+    const said = await accepted(strike(wrong.id));
+    expect(state().verdict.state).toBe('inside');
+    expect(shop.bolts.readings('demo-m-rod-bolts').map(({ id }) => id)).toContain(wrong.id);
+    expect(await refusedWhole(shop, () => strike(wrong.id))).toMatchObject({ code: 'nothing-to-strike' });
+    // Taken back as an act is, the length stands again.
+    await accepted(undoAction({ token: (said as { undo: { token: string } }).undo.token }));
+    expect(state().verdict.state).toBe('over');
+    const again = await accepted(read({ bolt: 2, typed: '58.01' }));
+    await accepted(undoAction({ token: (again as { undo: { token: string } }).undo.token }));
+    expect(state(2).verdict.state).toBe('inside');
+  });
+  test('a bolt does not become shorter; another in its place may be, and has been used by nobody', async () => {
+    for (const kind of ['tight', 'released', 'free'])
+      expect(await refusedWhole(shop, () => read({ kind, typed: '57.98' }))).toMatchObject({
+        field: 'typed',
+        message: expect.stringContaining('0.032 mm shorter than the free length of 58.012 mm'),
+      });
+    await accepted(read({ kind: 'another', typed: '57.98' }));
+    expect(await refusedWhole(shop, () => read({ kind: 'another', typed: '75 mm' }))).toMatchObject({ field: 'typed' });
+    const { bolts } = boltSetState(there(shop.bolts.measured('demo-m-joint-rods')[0]));
+    expect(bolts[0]).toMatchObject({ verdict: { state: 'to-pull' }, uses: 0 });
+  });
+  test('what stands wrong by it holds the engine: its tag, its lists, its closing, and another pull', async () => {
+    const state = () => engineStateOf(rowsNamed(shop, 'demo-maestrale'));
+    const waits = () => waitsOf(state()).map(({ waitsFor, state: is, to }) => [waitsFor, is, to.at]);
+    const WORDS = 'Rod bolts: 3 at its ceiling without the stretch';
+    expect(waits()).toContainEqual([WORDS, 'stop', 'stretch']);
+    expect(state().order.loose.map(({ words }) => words)).toContain(WORDS);
+    expect(barsOfStart(state()).map(({ message }) => message)).toContain(`${WORDS}.`);
+    const grown = () =>
+      gateOfRound(state(), 'demo-m-joint-rods', 'final').guards.filter(({ code }) => code === 'bolt-grown');
+    expect(grown()).toEqual([]);
+    await accepted(read({ bolt: 3, typed: '58.05' }));
+    expect(grown()).toMatchObject([{ severity: 'stop', message: expect.stringContaining('3 is 0.030 mm longer') }]);
+    expect(waits()).toContainEqual(['Rod bolts: 3 has grown', 'stop', 'stretch']);
+    await accepted(read({ bolt: 3, kind: 'another', typed: '58.01' }));
+    expect(grown()).toEqual([]);
+    expect(waits()).toContainEqual(['Rod bolts: 3 stretch not read', 'ready', 'stretch']);
+    await accepted(read({ bolt: 3, kind: 'tight', typed: '58.14', torque: '31' }));
+    expect(waits().map(([words]) => words)).not.toContainEqual(expect.stringMatching(/^Rod bolts: \d/));
+    expect(state().order.loose.map(({ words }) => words)).not.toContainEqual(expect.stringMatching(/^Rod bolts: \d/));
+    await accepted(setAsideAction({ kind: 'bolt-set', id: 'demo-m-rod-bolts', reason: 'pulled by angle' }));
+    expect(there(state().joints.find(({ joint }) => joint.id === 'demo-m-joint-rods')).stretch).toEqual([]);
   });
   test('the free length is read first', async () => {
     await accepted(addBoltSetAction(SET));

@@ -11,7 +11,7 @@ import type { Shop } from '@/db/shop';
 import { jointInputs } from '@/db/reads/joint-inputs';
 import { planOfJoint } from '@/model/joint/round-plan';
 import { jointNamed, YARD_NOW } from '../db/temporary-shop';
-import { ownShop } from './own-shop';
+import { ownShop, there } from './own-shop';
 
 let shop: Shop;
 beforeEach(() => {
@@ -74,6 +74,7 @@ function mistakes(): Readonly<Record<RemovableKind, string>> {
     version: 1,
     createdAt: at,
   };
+  shop.bolts.add({ ...there(shop.bolts.find('demo-m-rod-bolts')), id: 'x-bolts', name: 'zz' });
   shop.build.addStep({ ...step, id: 'x-step', name: 'zz' });
   shop.build.addStep({ ...step, id: 'held-step', name: 'held' });
   const part = { engineId: 'demo-fourteen', stepId: null, need: 0, here: 1, mark: '', serial: '', bag: '' } as const;
@@ -96,6 +97,7 @@ function mistakes(): Readonly<Record<RemovableKind, string>> {
     fit: 'x-fit',
     wrench: 'x-wrench',
     trial: 'x-trial',
+    'bolt-set': 'x-bolts',
     note: 'x-note',
     step: 'x-step',
     part: 'x-part',
@@ -111,6 +113,7 @@ const HELD: Readonly<Record<Exclude<RemovableKind, 'note'>, readonly [id: string
   fit: ['demo-n-fit-mains', /lines/],
   wrench: ['', /the joint “/],
   trial: ['demo-trial-three-films', /pulls/],
+  'bolt-set': ['demo-m-rod-bolts', /8 lengths/],
   step: ['held-step', /the part “held”/],
   part: ['held-part', /1 line of it/],
 };

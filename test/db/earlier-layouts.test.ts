@@ -16,7 +16,7 @@ import { SHELF_KINDS, type ShelfRows } from '@/model/shelf/shelf-rows';
 import { computeJoint } from '@/model/joint/joint-result';
 import { rowsNamed, temporaryFile } from './temporary-shop';
 
-const LAYOUTS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16];
+const LAYOUTS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17];
 const NOW = Date.now();
 
 function opened(layout: number): Shop {

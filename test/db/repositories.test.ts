@@ -31,6 +31,7 @@ describe('readings of bolts', () => {
     length_mm: 58.01,
     typed: '2.28386',
     torque_Nm: null,
+    strikes: null,
     at: YARD_NOW,
   };
   test('come back as they went in, in the order in which they were made', () => {

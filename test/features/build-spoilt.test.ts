@@ -85,9 +85,9 @@ function pagesOf(shop: Shop, id: string): readonly unknown[] {
     runInOf(state, NOW),
     bookOf(shop, rows),
     ...rows.joints.flatMap((joint) => [
-      jointPage(shop, rows, shelves, joint.id, NOW),
+      jointPage(rows, shelves, joint.id, NOW),
       jointRecord(rows, shelves, joint.id, NOW),
-      stretchPage(shop, rows, joint.id, NOW, shelves),
+      stretchPage(rows, joint.id, NOW, shelves),
     ]),
     ...rows.fits.map((fit) => fitPage(shop, rows, fit.id)),
   ];

@@ -18,7 +18,7 @@ import { jointNamed as jointIn, rowsNamed, YARD_NOW, yardShop } from '../db/temp
 const now = Date.parse(YARD_NOW);
 const shop = yardShop();
 const jointNamed = (id: string): Joint => jointIn(shop, id);
-const page = (engine: string, joint: string) => jointPage(shop, rowsNamed(shop, engine), shelvesOf(shop), joint, now);
+const page = (engine: string, joint: string) => jointPage(rowsNamed(shop, engine), shelvesOf(shop), joint, now);
 
 describe('points of a check', () => {
   test.each([

@@ -69,12 +69,12 @@ describe('the yard’s lubricant trial', () => {
 
 test('the stretch set shows one bolt at its ceiling without the stretch', () => {
   const rows = rowsNamed(shop, 'demo-maestrale');
-  const set = stretchPage(shop, rows, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
-  expect(set?.lines.map((line) => line.verdict.state)).toEqual([
+  const set = stretchPage(rows, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
+  expect(set?.bolts.map((one) => one.verdict.state)).toEqual([
     'inside',
     'inside',
     'ceiling-without-stretch',
     'inside',
   ]);
-  expect(set?.lines[0]?.uses).toBe(1);
+  expect(set?.bolts[0]?.uses).toBe(1);
 });

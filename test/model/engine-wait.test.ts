@@ -26,10 +26,14 @@ const joint = (id: string, given: object = {}) => ({
   joint: { id, name: id },
   page: [],
   isChanged: false,
+  stretch: [],
   retorque: { state: 'not-asked' },
   ...given,
 });
 const held = round('held', { complete: true });
+const bolts = (id: string, ...open: readonly object[]) => ({ stretch: [{ set: { name: id, bolts: 4 }, open }] });
+const grown = { bolt: 3, words: 'has grown', stops: true };
+const short = { bolt: 2, words: 'stretch short', stops: false };
 const place = (given: object) => ({ name: '2', state: 'inside', stripIn: false, ...given });
 const fit = (id: string, ...places: readonly object[]) => ({ fit: { id, name: id }, places });
 const step = (name: string, state: string, through?: string) => ({
@@ -57,6 +61,8 @@ const JOINTS = [
   }),
   joint('K'),
   joint('L', { final: held, retorque: { state: 'waits-for-heat' } }),
+  joint('M', { final: held, ...bolts('M', short, grown) }),
+  joint('N', { final: held, ...bolts('N', short) }),
 ];
 const FITS = [
   fit('play', place({ stripIn: true, state: 'loose' })),
@@ -85,6 +91,8 @@ const IN_TURN = [
   'E: go over again now',
   'F: number 2 went over',
   'G: number 3, stage 2',
+  'M: 3 has grown',
+  'N: 2 stretch short',
   'gap: to read again',
   'ring: stale',
   'sump: to be looked at',
@@ -117,6 +125,13 @@ test('what can hurt, then what is under way, then what is owed, then what rests:
     { numRuns: 50 },
   ));
 
+test('of a round that is half done a bolt that stops is said behind it, and those to be read not yet', () => {
+  const half = (...open: readonly object[]) =>
+    words(engine({ joints: [joint('G', { final: round('half', { next: 2, last: {} }), ...bolts('G', ...open) })] }));
+  expect(half(short)).toEqual(['G: number 3, stage 2']);
+  expect(half(short, grown)).toEqual(['G: number 3, stage 2', 'G: 3 has grown']);
+});
+
 describe('where it is done, and how its tag is marked', () => {
   test.each([
     ['A', 'ready', { at: 'round', id: 'again' }],
@@ -131,6 +146,8 @@ describe('where it is done, and how its tag is marked', () => {
     ['J', 'waiting', { at: 'run-in' }],
     ['K', 'rest', { at: 'joint', id: 'K' }],
     ['L', 'rest', { at: 'run-in' }],
+    ['M', 'stop', { at: 'stretch', id: 'M' }],
+    ['N', 'ready', { at: 'stretch', id: 'N' }],
   ])('joint %s', (name, state, to) =>
     expect(only({ joints: JOINTS.filter(({ joint: { id } }) => id === name) })).toMatchObject({ state, to }),
   );

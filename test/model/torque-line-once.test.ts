@@ -37,6 +37,6 @@ test('nothing alters what is kept: the sheets of the yard are made of readings t
     const rows = rowsNamed(shop, engine);
     for (const { kind, printedText } of rows.leaves) if (kind === 'torque') frozen(torqueLineOnce(printedText));
     expect(jointSummaries(rows, shelvesOf(shop), now).length).toBeGreaterThan(0);
-    for (const { id } of rows.joints) expect(jointPage(shop, rows, shelvesOf(shop), id, now)).toBeDefined();
+    for (const { id } of rows.joints) expect(jointPage(rows, shelvesOf(shop), id, now)).toBeDefined();
   }
 });

@@ -16,10 +16,13 @@ export interface StretchedBolt {
 
 /** The lengths read of one bolt, mm; the torque at the last tight reading, N·m. */
 export interface BoltLengthsRead {
-  readonly free_mm?: number;
+  /** As it came, before its first pull: what it has grown by counts from here. */
+  readonly first_mm?: number;
+  /** Last read without load since it was pulled: what it is stretched by counts from here. */
+  readonly zero_mm?: number;
+  /** Read under load since then. */
   readonly tight_mm?: number;
   readonly torque_Nm?: number;
-  readonly released_mm?: number;
 }
 
 export type StretchState =
@@ -29,13 +32,14 @@ export type StretchState =
   | 'inside'
   | 'over'
   | 'ceiling-without-stretch'
+  | 'past-ceiling'
   | 'stretch-without-torque'
   | 'grown';
 
 export interface StretchVerdict {
   readonly state: StretchState;
   readonly stretch_mm?: number;
-  /** Length it kept after release. */
+  /** How much longer it is than it came. */
   readonly set_mm?: number;
 }
 
@@ -43,19 +47,19 @@ export interface StretchVerdict {
 const EASY_SHARE = 0.6;
 
 /**
- * Judges one bolt: inside its stretch, short of it, past it; and the two cases in which to stop and find out why,
- * the ceiling reached without the stretch, the stretch reached without the torque.
+ * Judges one bolt: inside its stretch, short of it, past it; and the cases in which to stop and find out why, the
+ * ceiling reached without the stretch or passed for it, the stretch reached without the torque. One that grew, in one
+ * pull or in several, stays grown.
  */
 export function stretchVerdict(
-  { free_mm, tight_mm, torque_Nm, released_mm }: BoltLengthsRead,
+  { first_mm, zero_mm, tight_mm, torque_Nm }: BoltLengthsRead,
   target: StretchTarget,
 ): StretchVerdict {
-  if (free_mm === undefined) return { state: 'free-length-wanted' };
-  const set_mm = released_mm === undefined ? undefined : released_mm - free_mm;
-  if (set_mm !== undefined && set_mm > target.maxSet_mm)
-    return { state: 'grown', set_mm, stretch_mm: tight_mm === undefined ? undefined : tight_mm - free_mm };
-  if (tight_mm === undefined) return { state: 'to-pull', set_mm };
-  const stretch_mm = tight_mm - free_mm;
+  if (first_mm === undefined) return { state: 'free-length-wanted' };
+  const set_mm = zero_mm === undefined ? undefined : zero_mm - first_mm;
+  const stretch_mm = tight_mm === undefined ? undefined : tight_mm - (zero_mm ?? first_mm);
+  if (set_mm !== undefined && set_mm > target.maxSet_mm) return { state: 'grown', set_mm, stretch_mm };
+  if (stretch_mm === undefined) return { state: 'to-pull', set_mm };
   const found = { stretch_mm, set_mm };
   if (stretch_mm > target.max_mm) return { ...found, state: 'over' };
   if (stretch_mm < target.min_mm)
@@ -63,6 +67,7 @@ export function stretchVerdict(
       ...found,
       state: torque_Nm !== undefined && torque_Nm >= target.ceiling_Nm ? 'ceiling-without-stretch' : 'short',
     };
+  if (torque_Nm !== undefined && torque_Nm > target.ceiling_Nm) return { ...found, state: 'past-ceiling' };
   return {
     ...found,
     state: torque_Nm !== undefined && torque_Nm < EASY_SHARE * target.ceiling_Nm ? 'stretch-without-torque' : 'inside',

@@ -2,6 +2,7 @@ import type { Statement } from 'better-sqlite3';
 import type { Engine } from '@/model/engine/engine';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import { ASIDE, toAside } from '../repositories/aside-repository';
+import { BOLT_ROWS, toMeasured } from '../repositories/bolt-repository';
 import { SOURCE } from '../repositories/book-repository';
 import { BUILD_ROWS, toBuildRows } from '../repositories/build-repository';
 import { NOTE, PHOTO_IDS } from '../repositories/note-repository';
@@ -14,16 +15,18 @@ const BESIDE = `SELECT 'source' AS what, ${SOURCE.asJson} AS body, '[]' AS photo
   UNION ALL SELECT 'note', ${NOTE.asJson}, ${PHOTO_IDS}, note.created_at, note.id
     FROM note WHERE note.engine_id = @engineId
   UNION ALL SELECT 'aside', ${ASIDE.asJson}, '[]', set_aside.at, set_aside.id FROM ${ASIDE.from}
+  UNION ALL ${BOLT_ROWS}
   UNION ALL ${BUILD_ROWS}
   ORDER BY at, id`;
 
 interface BesideRow {
-  readonly what: 'source' | 'note' | 'aside' | 'step' | 'part' | 'build_line';
+  readonly what: 'source' | 'note' | 'aside' | 'bolts' | 'step' | 'part' | 'build_line';
   readonly body: string;
+  /** The photographs of a note; the readings of a set of bolts. */
   readonly photos: string;
 }
 
-type Beside = Pick<EngineRows, 'sources' | 'notes' | 'asides' | 'order'>;
+type Beside = Pick<EngineRows, 'sources' | 'notes' | 'asides' | 'bolts' | 'order'>;
 
 const asked = new WeakMap<Shop, Statement<[{ engineId: string }], BesideRow>>();
 
@@ -34,7 +37,7 @@ function besideRows(shop: Shop, engineId: string): BesideRow[] {
   return sql.all({ engineId });
 }
 
-/** The sources of an engine, its notes, what of it was set aside; and the order of its build. */
+/** The sources of an engine, its notes, what of it was set aside, its bolts by stretch; and the order of its build. */
 function besides(shop: Shop, engineId: string, before: Beside | undefined): Beside {
   const rows = besideRows(shop, engineId);
   const of = (what: BesideRow['what']) => rows.filter((row) => row.what === what);
@@ -45,6 +48,7 @@ function besides(shop: Shop, engineId: string, before: Beside | undefined): Besi
       photoIds: JSON.parse(photos) as string[],
     })),
     asides: of('aside').map(({ body }) => toAside(body)),
+    bolts: of('bolts').map(({ body, photos }) => toMeasured(body, photos)),
     order: toBuildRows(rows, before?.order),
   };
 }

@@ -33,6 +33,7 @@ const ROWS_OF: Readonly<Record<ShelfAsideKind, string>> = {
   wrench: 'wrench',
   source: 'source',
   trial: 'film_trial',
+  'bolt-set': 'bolt_set',
 };
 
 export const createAsideRepository = (db: Database) => {

@@ -127,6 +127,7 @@ const REMOVALS: Readonly<Record<RemovableKind, Removal>> = {
     ],
     along: [],
   },
+  'bolt-set': { table: 'bolt_set', hangs: [counted('bolt_reading', 'set_id = @id', 'length|lengths')], along: [] },
   trial: { table: 'film_trial', hangs: [counted('trial_pull', 'trial_id = @id', 'pull|pulls')], along: [] },
   step: {
     table: 'step',

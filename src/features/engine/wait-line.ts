@@ -15,6 +15,7 @@ const PATHS: Readonly<Record<WaitPlace['at'], (id: string) => string>> = {
   tray: () => 'order/tray',
   'run-in': () => 'run-in',
   joint: (id) => `joints/${id}`,
+  stretch: (id) => `joints/${id}/stretch`,
   fit: (id) => `fits/${id}`,
   round: () => 'tighten',
 };

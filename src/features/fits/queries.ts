@@ -1,7 +1,7 @@
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import type { EngineState } from '@/model/engine/engine-state';
-import { openingsOf } from '@/model/order/openings';
+import { openingsOfFits } from '@/model/engine/engine-rows';
 import { contextOf } from '@/model/fit/fit-context';
 import { pagesOf } from '@/model/fit/fit-page';
 import type { Joint } from '@/model/joint/joint';
@@ -53,14 +53,14 @@ const named = (joints: readonly Joint[]): readonly NamedJoint[] => joints.map(({
 
 /** One fit with everything its sheet needs, in one query beside the engine's rows. */
 export function fitPage(shop: Shop, rows: EngineRows, fitId: string): FitPage | undefined {
-  const { leaves, sources, joints, tightenings, order } = rows;
+  const { leaves, sources, joints, tightenings, order, bolts } = rows;
   const fit = rows.fits.find(({ id }) => id === fitId);
   if (!fit) return undefined;
   const page = pagesOf(leaves, sources)(fit);
   return {
     fit,
     lines: rows.lines.get(fit.id) ?? [],
-    context: contextOf(fit, page, joints, tightenings, openingsOf(order.buildLines)),
+    context: contextOf(fit, page, joints, tightenings, openingsOfFits(order.buildLines, bolts)),
     leaves: lengthLeaves({ leaves, sources }),
     joints: named(joints),
     shims: fit.detail.shim ? shop.shims.inFamily(fit.detail.shim.family) : [],

@@ -1,9 +1,9 @@
 import type { Guard } from '@/core/joint';
 import type { Position } from '@/core/tightening';
-import type { Shop } from '@/db/shop';
 import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
+import { openBoltsWords } from '@/model/bolt/open-bolts';
 import type { JointState } from '@/model/joint/joint-state';
 import { engineStateOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf } from '@/model/fit/fit-gate';
@@ -163,17 +163,16 @@ function asPulledOf({ joint, final }: JointState, inputs: JointInputs): AsPulled
   return passage.ok ? { ...passage.result, drawn: drawnByRule(final.state.done) } : undefined;
 }
 
-const setsLine = (sets: number) =>
-  sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`;
+/** `one set of bolts: 3 stretch short` */
+function setsLine({ bolts }: EngineRows, { joint, stretch }: JointState): string {
+  const sets = bolts.filter(({ set }) => set.jointId === joint.id && set.aside === undefined).length;
+  const open = stretch.flatMap((one) => (one.open.length === 0 ? [] : [openBoltsWords(one.open, one.set)]));
+  const many = sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`;
+  return [many, ...open].join(': ');
+}
 
-/** One joint with everything its sheet needs, in one query beside the engine's rows and the shelves. */
-export function jointPage(
-  shop: Shop,
-  rows: EngineRows,
-  shelves: Shelves,
-  jointId: string,
-  now: number,
-): JointPage | undefined {
+/** One joint with everything its sheet needs, out of the engine's rows and the shelves. */
+export function jointPage(rows: EngineRows, shelves: Shelves, jointId: string, now: number): JointPage | undefined {
   const state = engineStateOf(rows).joints.find(({ joint }) => joint.id === jointId);
   if (!state) return undefined;
   const { joint } = state;
@@ -201,7 +200,7 @@ export function jointPage(
     otherLeaves: currentLeaves(leaves).filter((leaf) => !spoken.has(leaf.id)),
     stretch: {
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
-      line: setsLine(shop.bolts.ofJoint(joint.id).length),
+      line: setsLine(rows, state),
     },
     against: [...state.page, ...gateOfRound(engineStateOf(rows), joint.id, 'final').guards],
     answers: answerSource(rows, joint, shelves),

@@ -155,6 +155,7 @@ const boltReading = Joi.object({
   length_mm: positive(5000),
   typed: text,
   torque_Nm: numberOrNone,
+  strikes: idOrNone.optional().default(null),
   at: time,
   who,
 });
@@ -178,6 +179,7 @@ export const boltSet = Joi.object({
   ceiling_Nm: positive(100_000),
   maxSet_mm: sentNumber().min(0).max(50).required(),
   bothEnds: Joi.boolean().required(),
+  aside: Joi.string().max(400),
   createdAt: time,
   readings: list(boltReading),
 });

@@ -54,7 +54,11 @@ function assertWork({ engine, leaves, wrenches, joints, tightenings, boltSets, h
   for (const set of boltSets) {
     joint(set.jointId, 'joint');
     if (set.maxStretch_mm < set.minStretch_mm) throw notWhole(`the stretch of ${set.name} is reversed.`, 'boltSets');
-    for (const { setId, bolt } of set.readings) {
+    const read = new Set<string>();
+    for (const { id, setId, bolt, strikes } of set.readings) {
+      if (strikes !== null && !read.has(strikes))
+        throw notWhole(`a length of ${set.name} takes back one that is not before it.`, 'boltSets');
+      read.add(id);
       if (setId !== set.id) throw notWhole(`a length of ${set.name} is of another set.`, 'boltSets');
       if (bolt > set.bolts)
         throw notWhole(`${set.name} has ${set.bolts} bolts, and a length of bolt ${bolt}.`, 'boltSets');

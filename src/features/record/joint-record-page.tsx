@@ -28,6 +28,7 @@ import { RunningHead } from '@/interface/parts/running-head';
 import { SignLine } from '@/interface/parts/sign-line';
 import { SHEET } from '@/interface/shell/sheet-id';
 import { HeatRecord } from './heat-record';
+import { StretchRecord } from './stretch-record';
 import styles from './joint-record-page.module.css';
 
 /** What stood against the figure when it was begun, and why it was pulled all the same. */
@@ -152,7 +153,16 @@ function Lines({ round }: { readonly round: TighteningState }) {
 }
 
 /** The record of one joint, laid out to be printed. */
-export function JointRecordPage({ engine, inputs, state, worked, kinds: kindResults, heat, notes }: JointRecord) {
+export function JointRecordPage({
+  engine,
+  inputs,
+  state,
+  worked,
+  kinds: kindResults,
+  heat,
+  bolts,
+  notes,
+}: JointRecord) {
   const { joint, source, leaf } = inputs;
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
@@ -220,6 +230,7 @@ export function JointRecordPage({ engine, inputs, state, worked, kinds: kindResu
       {state.tightenings.map((round) => (
         <Lines key={round.tightening.id} round={round} />
       ))}
+      <StretchRecord bolts={bolts} />
       <HeatRecord heat={heat} />
       {notes.length > 0 && (
         <section className={styles.round}>

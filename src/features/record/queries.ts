@@ -1,5 +1,6 @@
 import type { OrderRecord } from './order-record-page';
 import type { Shop } from '@/db/shop';
+import type { MeasuredSet } from '@/model/bolt/bolt-set';
 import type { Engine } from '@/model/engine/engine';
 import { holdingMeasures } from '@/model/engine/engine-measure';
 import { engineStateOf, fitsOf, inputsOf, notesOf, type EngineRows } from '@/model/engine/engine-rows';
@@ -18,6 +19,7 @@ export interface JointRecord {
   readonly worked: JointResult;
   readonly kinds: readonly KindResult[];
   readonly heat: HeatLog;
+  readonly bolts: readonly MeasuredSet[];
   readonly notes: readonly NoteWithPhotos[];
 }
 
@@ -28,7 +30,8 @@ export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string,
   const inputs = inputsOf(rows, state.joint, shelves, now);
   const { engine, heat } = rows;
   const notes = notesOf(rows, { engineId: engine.id, jointId, fitId: null });
-  return { engine, inputs, state, worked: computeJoint(inputs), kinds: computeKinds(inputs), heat, notes };
+  const bolts = rows.bolts.filter(({ set }) => set.jointId === jointId);
+  return { engine, inputs, state, worked: computeJoint(inputs), kinds: computeKinds(inputs), heat, bolts, notes };
 }
 
 /**

@@ -5,9 +5,10 @@ import { boltSegments, stiffness } from '@/core/fastener';
 import { isBare, typedLength, typedTorque } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import type { BoltReading } from '@/model/bolt/bolt-set';
+import type { BoltReadingKind } from '@/model/bolt/bolt-set';
+import { boltSetState, type BoltState } from '@/model/bolt/bolt-state';
 import { found, shopAction } from '@/server/shop-action';
-import { boltReadingSchema, boltSetSchema, type BoltSetFields } from './schema';
+import { boltReadingSchema, boltSetSchema, boltStrikeSchema, type BoltSetFields } from './schema';
 
 function segmentsOf(fields: BoltSetFields) {
   const waisted = fields.waist !== '' && fields.waist !== '0';
@@ -60,28 +61,39 @@ export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIs
 // A length that is more than this off the bolt's free length is another bolt, or another unit: no bolt stretches so
 // far.
 const MAX_OFF_FREE = 0.02;
+/** Of another of its kind, as it came. */
+const MAX_OFF_ANOTHER = 0.1;
+/** A bolt is not shorter under load than without, nor after a pull than before it, but for what is read wrong. */
+const READ_WRONG_MM = 0.02;
 
-/** Refuses a length that cannot be of this bolt. @throws DomainError */
-function assertOfThisBolt(length_mm: number, free: BoltReading | undefined): void {
-  if (free && Math.abs(length_mm - free.length_mm) > MAX_OFF_FREE * free.length_mm)
-    throw new DomainError(
-      'bad-field',
-      `${length_mm.toFixed(3)} mm is more than 2 % off the free length of ${free.length_mm.toFixed(3)} mm. Check the reading and its unit.`,
-      'typed',
+const wrong = (message: string) => new DomainError('bad-field', message, 'typed');
+
+/** Refuses a length that cannot be of this bolt. @throws DomainError bad-field */
+function assertOfThisBolt(length_mm: number, kind: BoltReadingKind, { free }: BoltState): void {
+  if (!free) {
+    if (kind !== 'free') throw wrong('Read its free length first: stretch is the difference.');
+    return;
+  }
+  const off_mm = length_mm - free.length_mm;
+  const told = `the free length of ${free.length_mm.toFixed(3)} mm`;
+  const most = kind === 'another' ? MAX_OFF_ANOTHER : MAX_OFF_FREE;
+  if (Math.abs(off_mm) > most * free.length_mm)
+    throw wrong(`${length_mm.toFixed(3)} mm is more than ${100 * most} % off ${told}. Check the reading and its unit.`);
+  if (kind !== 'another' && off_mm < -READ_WRONG_MM)
+    throw wrong(
+      `${length_mm.toFixed(3)} mm is ${(-off_mm).toFixed(3)} mm shorter than ${told}, which no bolt becomes. Zero the gauge and read again; of another bolt say so.`,
     );
 }
 
 /** Enters a length as read. A bare figure under 10 is inches: no bolt of an engine is that short in mm. */
-export const addBoltReadingAction = shopAction(boltReadingSchema, (fields, { shop, nowIso }) => {
+export const addBoltReadingAction = shopAction(boltReadingSchema, (fields, { shop, nowIso, tell }) => {
   const { setId, bolt, kind, typed, torque } = fields;
   const set = shop.bolts.find(setId);
-  if (!set || bolt > set.bolts) throw new DomainError('not-found', 'That bolt is not in this set.', 'bolt');
+  const state = set && boltSetState({ set, readings: shop.bolts.readings(setId) }).bolts[bolt - 1];
+  if (!set || !state) throw new DomainError('not-found', 'That bolt is not in this set.', 'bolt');
   const isInches = isBare(typed) && typedLength(typed, 'typed') < 10;
   const length_mm = typedLength(typed, 'typed', isInches ? 'in' : 'mm');
-  const free = shop.bolts.readings(setId).findLast((one) => one.bolt === bolt && one.kind === 'free');
-  if (kind !== 'free' && !free)
-    throw new DomainError('bad-field', 'Read its free length first: stretch is the difference.', 'typed');
-  assertOfThisBolt(length_mm, free);
+  assertOfThisBolt(length_mm, kind, state);
   shop.bolts.read({
     id: nanoid(),
     setId,
@@ -90,7 +102,25 @@ export const addBoltReadingAction = shopAction(boltReadingSchema, (fields, { sho
     length_mm,
     typed,
     torque_Nm: torque === '' ? null : typedTorque(torque, 'torque'),
+    strikes: null,
     at: nowIso,
   });
+  tell(`A length of bolt ${bolt} was written: ${typed}`);
+  return {};
+});
+
+/** Takes back the last length of a bolt that was read wrong, with a line of its own. */
+export const strikeBoltReadingAction = shopAction(boltStrikeSchema, ({ setId, readingId }, { shop, nowIso, tell }) => {
+  const set = found(shop.bolts, setId, 'set of bolts', 'setId');
+  const readings = shop.bolts.readings(setId);
+  const last = boltSetState({ set, readings }).bolts.find((one) => one.last?.id === readingId)?.last;
+  if (!last)
+    throw new DomainError(
+      'nothing-to-strike',
+      'Only the last length of a bolt that still stands can be cancelled.',
+      'readingId',
+    );
+  shop.bolts.read({ ...last, id: nanoid(), strikes: last.id, at: nowIso, who: undefined });
+  tell(`A length of bolt ${last.bolt} was cancelled: ${last.typed}`);
   return {};
 });

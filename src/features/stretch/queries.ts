@@ -1,33 +1,25 @@
 import type { Shelves } from '@/model/shelf/shelves';
-import { stiffness, stretchShareOfYield, stretchVerdict, type StretchVerdict } from '@/core/fastener';
+import { stiffness, stretchShareOfYield } from '@/core/fastener';
 import { leastArea, MILD_YIELD_MPA, tighteningArm, type LadderFastener } from '@/core/joint';
 import { ladderInput } from '@/model/joint/joint-ladder';
 import { inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { inputsOfKinds, ofKind } from '@/model/joint/fastener-kind';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
-import type { BoltReading, BoltSet } from '@/model/bolt/bolt-set';
+import type { BoltSet } from '@/model/bolt/bolt-set';
+import { boltSetState, countingSets, type BoltState } from '@/model/bolt/bolt-state';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
-import type { Shop } from '@/db/shop';
-
-export interface BoltLine {
-  readonly bolt: number;
-  readonly verdict: StretchVerdict;
-  readonly free?: BoltReading;
-  readonly tight?: BoltReading;
-  readonly released?: BoltReading;
-  /** Times it was pulled tight. */
-  readonly uses: number;
-}
 
 export interface SetPage {
   readonly set: BoltSet;
+  /** A later set of its kind took its place, or it is set aside: it counts no more. */
+  readonly counts: boolean;
   /** What the torque figure of these fasteners comes to; absent where they are no longer of a kind of the joint. */
   readonly figure?: SetFigure;
   readonly bears?: SetBears;
   readonly stiffness_N_per_mm: number;
-  readonly lines: readonly BoltLine[];
+  readonly bolts: readonly BoltState[];
 }
 
 /** The most stretch that is wanted, against what the bolt bears. */
@@ -50,40 +42,6 @@ export interface StretchPage {
   readonly joint: Joint;
   readonly engine: Engine;
   readonly sets: readonly SetPage[];
-}
-
-const last = (readings: readonly BoltReading[], kind: BoltReading['kind']) =>
-  readings.filter((one) => one.kind === kind).at(-1);
-
-/** Zeroed each time: a free length read after a release counts anew. */
-function lineOf(set: BoltSet, bolt: number, all: readonly BoltReading[]): BoltLine {
-  const own = all.filter((one) => one.bolt === bolt);
-  const [free, tight, released] = [last(own, 'free'), last(own, 'tight'), last(own, 'released')];
-  const since = (one: BoltReading | undefined) =>
-    one && free && own.indexOf(one) > own.indexOf(free) ? one : undefined;
-  const target = {
-    min_mm: set.minStretch_mm,
-    max_mm: set.maxStretch_mm,
-    ceiling_Nm: set.ceiling_Nm,
-    maxSet_mm: set.maxSet_mm,
-  };
-  const verdict = stretchVerdict(
-    {
-      free_mm: free?.length_mm,
-      tight_mm: since(tight)?.length_mm,
-      torque_Nm: since(tight)?.torque_Nm ?? undefined,
-      released_mm: since(released)?.length_mm,
-    },
-    target,
-  );
-  return {
-    bolt,
-    verdict,
-    free,
-    tight: since(tight),
-    released: since(released),
-    uses: own.filter((one) => one.kind === 'tight').length,
-  };
 }
 
 const yieldOf = (today: LadderFastener, set: BoltSet): SetBears => ({
@@ -113,13 +71,7 @@ function figureOf(inputs: JointInputs): { readonly today: LadderFastener; readon
 }
 
 /** The stretch sheets of a joint, each of its own fasteners or of one of their kinds. */
-export function stretchPage(
-  shop: Shop,
-  rows: EngineRows,
-  jointId: string,
-  now: number,
-  shelves: Shelves,
-): StretchPage | undefined {
+export function stretchPage(rows: EngineRows, jointId: string, now: number, shelves: Shelves): StretchPage | undefined {
   const joint = rows.joints.find(({ id }) => id === jointId);
   if (!joint) return undefined;
   const inputs = inputsOf(rows, joint, shelves, now);
@@ -128,17 +80,22 @@ export function stretchPage(
     ['', figureOf(inputs)],
     ...kinds.map(({ kind, inputs: of }) => [kind.name, ofKind(kind, () => figureOf(of))] as const),
   ]);
+  const sets = rows.bolts.filter(({ set }) => set.jointId === joint.id);
+  const counting = new Set(countingSets(sets).map(({ set }) => set.id));
   return {
     joint,
     engine: rows.engine,
-    sets: shop.bolts.measured(joint.id).map(({ set, readings }) => {
-      const found = figures.get(set.kind);
-      return {
-        set,
-        ...(found && { figure: found.figure, bears: yieldOf(found.today, set) }),
-        stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
-        lines: Array.from({ length: set.bolts }, (_, i) => lineOf(set, i + 1, readings)),
-      };
-    }),
+    sets: sets
+      .filter(({ set }) => set.aside === undefined)
+      .map((one) => {
+        const { set } = one;
+        const found = figures.get(set.kind);
+        return {
+          ...boltSetState(one),
+          counts: !set.bothEnds || counting.has(set.id),
+          ...(found && { figure: found.figure, bears: yieldOf(found.today, set) }),
+          stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
+        };
+      }),
   };
 }

@@ -49,6 +49,16 @@ export const boltSetSchema = Joi.object<BoltSetFields, true>({
   bothEnds: Joi.boolean().required(),
 });
 
+export interface BoltStrikeFields {
+  readonly setId: string;
+  readonly readingId: string;
+}
+
+export const boltStrikeSchema = Joi.object<BoltStrikeFields, true>({
+  setId: Joi.string().max(60).required(),
+  readingId: Joi.string().max(60).required(),
+});
+
 export interface BoltReadingFields {
   readonly setId: string;
   readonly bolt: number;

@@ -6,31 +6,40 @@ import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { Link } from '@/interface/parts/link';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ListenKey } from '@/interface/instruments/listen-key';
-import { ActionForm } from '@/interface/parts/action-form';
+import { ActionForm, Refusal } from '@/interface/parts/action-form';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
+import { TakeAway } from '@/interface/parts/take-away';
+import { useAct } from '@/interface/parts/use-act';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
-import { addBoltReadingAction } from './actions';
+import { addBoltReadingAction, strikeBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
-import type { BoltLine, SetFigure, SetPage, StretchPage } from './queries';
+import type { BoltState } from '@/model/bolt/bolt-state';
+import type { SetFigure, SetPage, StretchPage } from './queries';
 import table from '@/interface/parts/table.module.css';
 import styles from './stretch-screen.module.css';
 import { STRETCH_WORDS } from './stretch-words';
 
-const KINDS = choices(BOLT_READING_KINDS, { free: 'Free length', tight: 'Tightened', released: 'On release' });
+const KINDS = choices(BOLT_READING_KINDS, {
+  free: 'Free length',
+  tight: 'Tightened',
+  released: 'On release',
+  another: 'Another bolt in its place, free length',
+});
 
 /** What is to be read next: free lengths first, then each pull. */
-const nextKind = ({ verdict }: BoltLine) => (verdict.state === 'free-length-wanted' ? 'free' : 'tight');
+const nextKind = ({ verdict: { state } }: BoltState) =>
+  state === 'free-length-wanted' ? 'free' : state === 'grown' ? 'another' : 'tight';
 
-function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
-  const open = lines.find((line) => line.verdict.state !== 'inside') ?? lines[0];
+function ReadingForm({ page: { set, bolts } }: { readonly page: SetPage }) {
+  const open = bolts.find((one) => one.verdict.state !== 'inside') ?? bolts[0];
   const start = {
     setId: set.id,
     bolt: String(open?.bolt ?? 1),
@@ -53,7 +62,7 @@ function ReadingForm({ page: { set, lines } }: { readonly page: SetPage }) {
   const field = fields.getInputProps;
   return (
     <ActionForm label={`A reading of ${set.name}`} onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
-      <NativeSelect label="Bolt" data={lines.map((line) => String(line.bolt))} {...field('bolt')} />
+      <NativeSelect label="Bolt" data={bolts.map((one) => String(one.bolt))} {...field('bolt')} />
       <NativeSelect label="What was read" data={KINDS} {...field('kind')} />
       <TextInput label="Length as read" description="2.3614 or 59.98" autoComplete="off" {...field('typed')} />
       {fields.values.kind === 'tight' && (
@@ -101,7 +110,8 @@ function YieldNotice({ page: { set, bears } }: { readonly page: SetPage }) {
   );
 }
 
-function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page: SetPage }) {
+function SetTable({ page: { set, bolts, stiffness_N_per_mm } }: { readonly page: SetPage }) {
+  const { act, pending, problem } = useAct();
   const { significant } = useFigures();
   const micro = (mm: number) => `${mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`;
   const thou = (mm: number) => (mm / THOU_MM).toFixed(1);
@@ -133,10 +143,13 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
               Uses
             </th>
             <th scope="col">Stands</th>
+            <th scope="col">
+              <span className="only-spoken">Its last length</span>
+            </th>
           </tr>
         </thead>
         <tbody>
-          {lines.map(({ bolt, verdict, free, tight, uses }) => {
+          {bolts.map(({ bolt, verdict, free, tight, uses, last }) => {
             const { sign, words, kind } = STRETCH_WORDS[verdict.state];
             const { stretch_mm, set_mm } = verdict;
             return (
@@ -158,11 +171,28 @@ function SetTable({ page: { set, lines, stiffness_N_per_mm } }: { readonly page:
                 <td className={styles.state} data-kind={kind}>
                   <span aria-hidden>{sign}</span> {words}
                 </td>
+                <td>
+                  {last && (
+                    <button
+                      type="button"
+                      className="text-button"
+                      aria-disabled={pending || undefined}
+                      onClick={() => act(() => strikeBoltReadingAction({ setId: set.id, readingId: last.id }))}
+                    >
+                      Undo last
+                      <span className="only-spoken">
+                        {' '}
+                        of bolt {bolt}, {last.typed}
+                      </span>
+                    </button>
+                  )}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
+      <Refusal problem={problem} />
     </div>
   );
 }
@@ -231,7 +261,7 @@ const workingOf = (first: SetPage | undefined): Working => {
 };
 
 /** The stretch sheets of a joint: each bolt’s lengths, what they say, and where to stop. */
-export function StretchScreen(page: StretchPage) {
+export function StretchScreen({ page, children }: { readonly page: StretchPage; readonly children: ReactNode }) {
   const { joint, engine, sets } = page;
   const { significant } = useFigures();
   const [adding, setAdding] = useState(sets.length === 0);
@@ -250,6 +280,9 @@ export function StretchScreen(page: StretchPage) {
               {one.set.kind !== '' && ` of the ${one.set.kind}`}, ceiling {significant(one.set.ceiling_Nm)} N·m; a bolt
               that stays {one.set.maxSet_mm} mm longer is scrap.
             </p>
+            {!one.counts && (
+              <Notice kind="wait">A later set took its place: nothing is asked of this one any more.</Notice>
+            )}
             <YieldNotice page={one} />
             {one.set.bothEnds ? (
               <>
@@ -263,6 +296,9 @@ export function StretchScreen(page: StretchPage) {
                 turn if it prints one.
               </Notice>
             )}
+            <p>
+              <TakeAway kind="bolt-set" id={one.set.id} name={one.set.name} />
+            </p>
           </Section>
         ))}
         {adding ? (
@@ -272,6 +308,7 @@ export function StretchScreen(page: StretchPage) {
         ) : (
           <Button onClick={() => setAdding(true)}>Another set</Button>
         )}
+        {children}
       </HydrationGate>
     </Screen>
   );

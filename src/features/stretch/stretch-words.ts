@@ -14,10 +14,15 @@ export const STRETCH_WORDS: Readonly<
     words: 'at the ceiling without the stretch: stop and find out why (dry or damaged thread, bottoming, wrong zero)',
     kind: 'stop',
   },
+  'past-ceiling': {
+    sign: '▲',
+    words: 'past the ceiling, though its stretch is right: stop and find out why (dry or damaged thread, wrong zero)',
+    kind: 'stop',
+  },
   'stretch-without-torque': {
     sign: '▲',
     words: 'the stretch without the torque: stop and find out why (yielding, soft seat, wrong zero)',
     kind: 'stop',
   },
-  grown: { sign: '▲', words: 'has grown: scrap', kind: 'stop' },
+  grown: { sign: '▲', words: 'has grown: scrap. Of another in its place read the length as such', kind: 'stop' },
 };

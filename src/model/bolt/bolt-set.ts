@@ -17,11 +17,16 @@ export interface BoltSet {
   readonly maxSet_mm: number;
   /** False where an end cannot be reached, so that stretch cannot be read. */
   readonly bothEnds: boolean;
+  /** Why it is set aside; absent of one that is worked with. */
+  readonly aside?: string;
   readonly createdAt: string;
 }
 
-/** When a bolt's length was read: before, tightened, or on release. */
-export const BOLT_READING_KINDS = ['free', 'tight', 'released'] as const;
+/**
+ * When a bolt's length was read: without load, tightened, on release; or without load of another that was put in its
+ * place, which has not grown yet.
+ */
+export const BOLT_READING_KINDS = ['free', 'tight', 'released', 'another'] as const;
 export type BoltReadingKind = (typeof BOLT_READING_KINDS)[number];
 
 export interface BoltReading {
@@ -33,7 +38,15 @@ export interface BoltReading {
   readonly length_mm: number;
   readonly typed: string;
   readonly torque_Nm: number | null;
+  /** The reading that this line takes back. */
+  readonly strikes: string | null;
   readonly at: string;
   /** Initials of whoever measured. */
   readonly who?: string;
+}
+
+/** A set with its readings, in the order in which they were taken. */
+export interface MeasuredSet {
+  readonly set: BoltSet;
+  readonly readings: readonly BoltReading[];
 }

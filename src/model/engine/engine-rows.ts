@@ -1,4 +1,7 @@
 import { DomainError } from '@/core/units';
+import { boltSetState, countingSets, lettingsGo } from '@/model/bolt/bolt-state';
+import type { MeasuredSet } from '@/model/bolt/bolt-set';
+import { openBolts } from '@/model/bolt/open-bolts';
 import { roundState, type RoundState } from '@/core/tightening';
 import { pageGuardsOfWhole } from '@/model/book/page-guards';
 import { currentLeaves } from '@/model/book/current-leaves';
@@ -23,7 +26,7 @@ import type { RecordedEvent, Tightening } from '@/model/joint/tightening';
 import { decidingOf, isSettled, placesChanged } from '@/model/joint/sheet-changes';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import type { BuildLine } from '@/model/order/build-line';
-import { openedAt, openingsOf } from '@/model/order/openings';
+import { latest, openedAt, openingsOf, type Opening } from '@/model/order/openings';
 import { isFinalRound } from '@/model/order/rounds-of-joint';
 import { orderState } from '@/model/order/order-state';
 import type { Part } from '@/model/order/part';
@@ -32,7 +35,7 @@ import type { Engine } from './engine';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
 import { retorqueOf, type EngineState } from './engine-state';
 
-/** Everything that was written of one engine, but for its photographs, its measures and its bolts by stretch. */
+/** Everything that was written of one engine, but for its photographs and its measures. */
 export interface EngineRows {
   readonly engine: Engine;
   readonly sources: readonly Source[];
@@ -46,6 +49,8 @@ export interface EngineRows {
   readonly tightenings: readonly Tightening[];
   readonly events: ReadonlyMap<string, readonly RecordedEvent[]>;
   readonly heat: HeatLog;
+  /** Sets of bolts tightened by stretch, each with its lengths; of its joints, the oldest first. */
+  readonly bolts: readonly MeasuredSet[];
   readonly fits: readonly Fit[];
   readonly lines: ReadonlyMap<string, readonly FitLine[]>;
   /** The order of its build: steps, the tray, and what was done; as they lie in the file. */
@@ -135,6 +140,23 @@ function oncePerRows<T>(work: (rows: EngineRows) => T): (rows: EngineRows) => T 
 /** The joints that were opened up in the order, worked out once for as long as the rows are held. */
 const openingsIn = oncePerRows(({ order }: EngineRows) => openingsOf(order.buildLines));
 
+/** What of a joint is tightened by stretch, and which of its bolts are not inside theirs. */
+function stretchOf(
+  rows: EngineRows,
+  { id }: Joint,
+  since: readonly TighteningState[],
+  final: TighteningState | undefined,
+): JointState['stretch'] {
+  const sets = countingSets(rows.bolts.filter(({ set }) => set.jointId === id));
+  const begun = since.filter(({ tightening, state }) => tightening.purpose !== 'retorque' && state.last !== undefined);
+  const from = latest([openedAt(openingsIn(rows), id), ...begun.map(({ tightening }) => tightening.startedAt)]);
+  const pulled = { isPulled: final?.state.last !== undefined, from };
+  return sets.map((one) => {
+    const state = boltSetState(one);
+    return { ...state, open: openBolts(state, pulled) };
+  });
+}
+
 /** Where one joint of an engine stands. */
 export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
   const { engine, leaves, sources, heat, tightenings, events } = rows;
@@ -158,6 +180,7 @@ export function jointStateOf(rows: EngineRows, joint: Joint): JointState {
     ...(lastPulled && !lastPulled.state.complete && { halfPulled: lastPulled }),
     retorque: retorqueOf(engine, byAngle ? { ...joint, retorqueSchool: 'none' } : joint, heat, { rounds, final }),
     isChanged: isChanged(joint, leaves, final),
+    stretch: stretchOf(rows, joint, since, final),
     page: pageGuardsOfWhole(engine, leaves, sources, joint),
   };
 }
@@ -179,10 +202,16 @@ function stateByLines(fit: Fit, lines: readonly FitLine[], context: FitContext):
   return state;
 }
 
+/** When what a fit was read in was opened up: in the order, or by letting go of bolts to read them. */
+export const openingsOfFits = (lines: readonly BuildLine[], bolts: readonly MeasuredSet[]): readonly Opening[] => [
+  ...openingsOf(lines),
+  ...lettingsGo(bolts),
+];
+
 /** Every fit of an engine with where it stands. */
 export const fitsOf = oncePerRows(
-  ({ fits, lines, joints, tightenings, leaves, sources, order }: EngineRows): readonly FitState[] => {
-    const openings = openingsOf(order.buildLines);
+  ({ fits, lines, joints, tightenings, leaves, sources, order, bolts }: EngineRows): readonly FitState[] => {
+    const openings = openingsOfFits(order.buildLines, bolts);
     const pageOf = pagesOf(leaves, sources);
     return fits.map((fit) =>
       stateByLines(fit, lines.get(fit.id) ?? [], contextOf(fit, pageOf(fit), joints, tightenings, openings)),

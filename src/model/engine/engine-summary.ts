@@ -20,7 +20,8 @@ export interface EngineSummary {
 }
 
 const isSettled = ({ retorque }: JointState) => retorque.state === 'done' || retorque.state === 'not-asked';
-const isTight = ({ final }: JointState) => final?.state.complete ?? false;
+const isTight = ({ final, stretch }: JointState) =>
+  (final?.state.complete ?? false) && stretch.every(({ open }) => open.length === 0);
 
 /** How much of each stop is done. */
 function progressOf({ joints, fits, leaves, heat, order }: EngineState): EngineSummary['progress'] {

@@ -1,5 +1,6 @@
 import type { NextRetorque } from '@/core/heat';
 import type { Step } from '@/core/tightening';
+import { openSetWords } from '@/model/bolt/open-bolts';
 import { type FitState, isHolding } from '@/model/fit/fit-state';
 import { isUnknown, nextWords } from '@/model/heat/next-words';
 import type { Joint } from '@/model/joint/joint';
@@ -25,7 +26,7 @@ export interface Wait {
 
 export type WaitPlace =
   | { readonly at: 'book' | 'joints' | 'order' | 'tray' | 'run-in' }
-  | { readonly at: 'joint' | 'fit' | 'round'; readonly id: string };
+  | { readonly at: 'joint' | 'stretch' | 'fit' | 'round'; readonly id: string };
 
 const DAY_MS = 86_400_000;
 /** A head that is cold by its hours stays so: for so long it is not said to be overdue. */
@@ -111,6 +112,26 @@ function jointWaits({ joint, final, openRetorque, retorque, page, isChanged }: J
   return undefined;
 }
 
+/**
+ * Bolts that are not inside their stretch. Whether all of them are is read once a round is done: while it is half done
+ * only what is found out about first is said, behind it.
+ */
+const stretchWaits = ({ joint, stretch, final }: JointState): readonly Ranked[] =>
+  stretch.flatMap(({ set, open }): readonly Ranked[] => {
+    const stops = open.filter((one) => one.stops);
+    const isHalf = final?.state.last !== undefined && !final.state.complete;
+    const said = stops.length > 0 ? stops : isHalf ? [] : open;
+    if (said.length === 0) return [];
+    return [
+      {
+        rank: stops.length > 0 ? 2.05 : 2.06,
+        state: stops.length > 0 ? 'stop' : 'ready',
+        waitsFor: openSetWords(joint, { set, open: said }),
+        to: { at: 'stretch', id: joint.id },
+      },
+    ];
+  });
+
 /** What one place of a fit waits for: out of limits goes before everything but work under way. */
 function placeWaits({ stripIn, state, order, remedy }: FitState['places'][number], at: string): Ranked | undefined {
   if (stripIn) return { rank: 0.4, state: 'ready', waitsFor: `${at}: strip in, crank held` };
@@ -171,7 +192,8 @@ export function waitsOf({ joints, fits, leaves, order }: EngineState): readonly 
     ),
     ...joints.flatMap((state) => {
       const wait = jointWaits(state);
-      return wait ? [{ ...wait, to: wait.to ?? { at: 'joint' as const, id: state.joint.id } }] : [];
+      const own = wait ? [{ ...wait, to: wait.to ?? { at: 'joint' as const, id: state.joint.id } }] : [];
+      return [...own, ...stretchWaits(state).map((one) => ({ ...one, to: one.to ?? { at: 'joints' as const } }))];
     }),
     ...orderWaits(order).map((wait) => ({ ...wait, to: wait.to ?? ({ at: 'order' } as const) })),
   ];

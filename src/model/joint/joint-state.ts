@@ -1,6 +1,8 @@
 import type { Guard } from '@/core/joint';
 import type { RetorqueState } from '@/core/heat';
 import type { RoundState } from '@/core/tightening';
+import type { BoltSetState } from '@/model/bolt/bolt-state';
+import type { OpenBolt } from '@/model/bolt/open-bolts';
 import type { Joint } from './joint';
 import type { RecordedEvent, Tightening } from './tightening';
 
@@ -9,6 +11,11 @@ export interface TighteningState {
   readonly tightening: Tightening;
   readonly events: readonly RecordedEvent[];
   readonly state: RoundState;
+}
+
+/** A set of bolts with where each stands, and those that are not inside their stretch. */
+export interface StretchedSet extends BoltSetState {
+  readonly open: readonly OpenBolt[];
 }
 
 export interface JointState {
@@ -23,6 +30,8 @@ export interface JointState {
   readonly retorque: RetorqueState;
   /** Whether its sheet was changed since its going-round was begun, and nobody said what that means. */
   readonly isChanged: boolean;
+  /** What of it is tightened by stretch. */
+  readonly stretch: readonly StretchedSet[];
   /** What stands against the page that its figure is from. */
   readonly page: readonly Guard[];
 }

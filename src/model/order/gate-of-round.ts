@@ -13,6 +13,22 @@ export interface RoundGate {
   readonly held?: CrankHeld;
 }
 
+/** A bolt that has grown was past its yield: it is scrap, whatever it is pulled to. */
+const grownGuards = ({ joints }: GateState, jointId: string): readonly Guard[] =>
+  (joints.find(({ joint }) => joint.id === jointId)?.stretch ?? []).flatMap(({ set, bolts }) =>
+    bolts.flatMap(({ bolt, verdict: { state, set_mm = 0 } }): readonly Guard[] =>
+      state === 'grown'
+        ? [
+            {
+              code: 'bolt-grown',
+              severity: 'stop',
+              message: `${set.name}, ${bolt} is ${set_mm.toFixed(3)} mm longer than it came: scrap. Read another in its place.`,
+            },
+          ]
+        : [],
+    ),
+  );
+
 /**
  * The one gate before going round a joint: the joint's sheet, its start and its retorque all ask here. A test round
  * closes nothing, and has only what holds the crank against it.
@@ -22,5 +38,6 @@ export function gateOfRound(state: GateState, jointId: string, purpose: Purpose)
   const held = crankHeld(state.order);
   if (purpose !== 'final' && purpose !== 'retorque') return { gate, guards: [], ...(held && { held }) };
   const bars = purpose === 'final' ? barsOfJoint(state, jointId) : barsOfRetorque(state, jointId);
-  return { gate, guards: [...guardsOfGate(gate), ...guardsOfBars(bars)], ...(held && { held }) };
+  const guards = [...guardsOfGate(gate), ...guardsOfBars(bars), ...grownGuards(state, jointId)];
+  return { gate, guards, ...(held && { held }) };
 }

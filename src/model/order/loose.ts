@@ -1,4 +1,5 @@
 import type { Locking } from '@/core/joint';
+import { openSetWords } from '@/model/bolt/open-bolts';
 import type { Joint } from '@/model/joint/joint';
 import type { JointState } from '@/model/joint/joint-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
@@ -58,16 +59,21 @@ function unlocked({ joint, tightenings, final }: JointState, lines: readonly Bui
   return isSaid ? undefined : { words: `${joint.name}: ${words}`, jointId: joint.id, key };
 }
 
+/** Bolts of a joint that are not inside their stretch. */
+const notStretched = ({ joint, stretch }: JointState): readonly Loose[] =>
+  stretch.filter(({ open }) => open.length > 0).map((one) => ({ words: openSetWords(joint, one), jointId: joint.id }));
+
 function ofJoint(state: JointState, lines: readonly BuildLine[]): readonly Loose[] {
   const { joint, final, tightenings, openRetorque } = state;
   const named = (words: string) => ({ words: `${joint.name}: ${words}`, jointId: joint.id });
   if (openRetorque?.state.last !== undefined) return [named('half gone over again')];
+  const stretched = notStretched(state);
   if (final?.state.complete) {
     const lock = unlocked(state, lines);
-    return lock ? [lock] : [];
+    return [...stretched, ...(lock ? [lock] : [])];
   }
-  if (final?.state.last !== undefined) return [named('half pulled')];
-  return tightenings.some(({ events }) => events.length > 0) ? [named('only pulled for trial')] : [];
+  if (final?.state.last !== undefined) return [named('half pulled'), ...stretched];
+  return tightenings.some(({ events }) => events.length > 0) ? [named('only pulled for trial')] : stretched;
 }
 
 /** What was written down as loose by hand, and not as tight since. */

@@ -80,23 +80,37 @@ describe('stretch', () => {
 
 describe('one bolt by stretch', () => {
   const target = { min_mm: 0.12, max_mm: 0.14, ceiling_Nm: 36, maxSet_mm: 0.01 };
-  const at = (tight: number | undefined, torque_Nm?: number, released_mm?: number) =>
+  const at = (tight: number | undefined, torque_Nm?: number, zero_mm?: number) =>
     stretchVerdict(
-      { free_mm: 58, tight_mm: tight === undefined ? undefined : 58 + tight, torque_Nm, released_mm },
+      { first_mm: 58, zero_mm, tight_mm: tight === undefined ? undefined : (zero_mm ?? 58) + tight, torque_Nm },
       target,
     ).state;
   test.each([
     [undefined, undefined, undefined, 'to-pull'],
     [0.1, 30, undefined, 'short'],
     [0.13, 31, undefined, 'inside'],
+    [0.13, undefined, undefined, 'inside'],
+    [0.13, 36, undefined, 'inside'],
+    [0.13, 36.1, undefined, 'past-ceiling'],
     [0.16, 34, undefined, 'over'],
+    [0.16, 40, undefined, 'over'],
     [0.1, 36, undefined, 'ceiling-without-stretch'],
     [0.13, 15, undefined, 'stretch-without-torque'],
     [0.13, 31, 58.02, 'grown'],
+    [undefined, undefined, 58.02, 'grown'],
     [0.13, 31, 58.005, 'inside'],
-  ] as const)('stretched %s at %s, released %s: %s', (tight, torque, released, state) =>
-    expect(at(tight, torque, released)).toBe(state),
+    [undefined, undefined, 58.005, 'to-pull'],
+    // Zeroed each time: of 58.005 on, and not of how it came.
+    [0.117, 31, 58.005, 'short'],
+  ] as const)('stretched %s at %s from %s: %s', (tight, torque, zero, state) =>
+    expect(at(tight, torque, zero)).toBe(state),
   );
+  test('by how much it is stretched, and longer than it came', () => {
+    const found = stretchVerdict({ first_mm: 58, zero_mm: 58.004, tight_mm: 58.134, torque_Nm: 31 }, target);
+    expect(found.stretch_mm).toBeCloseTo(0.13, 9);
+    expect(found.set_mm).toBeCloseTo(0.004, 9);
+    expect(stretchVerdict({ first_mm: 58 }, target).set_mm).toBeUndefined();
+  });
   test('nothing is judged without its free length', () =>
     expect(stretchVerdict({ tight_mm: 58.1 }, target).state).toBe('free-length-wanted'));
 });

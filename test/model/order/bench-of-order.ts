@@ -126,6 +126,7 @@ export function joint(id: string, pulledAt?: string, purpose: 'final' | 'trial' 
     ...(pulledAt && purpose === 'final' && { final: round }),
     retorque: { state: 'not-asked' },
     isChanged: false,
+    stretch: [],
     page: [],
   } as unknown as GateState['joints'][number];
 }

@@ -20,7 +20,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function JointPage({ params }: Props) {
   const { shop, rows } = await engineRowsAt(params);
-  const page = jointPage(shop, rows, shelvesOnce(shop), (await params).joint, nowMs());
+  const page = jointPage(rows, shelvesOnce(shop), (await params).joint, nowMs());
   if (!page) notFound();
   const { id, engineId, fasteners } = page.inputs.joint;
   const of = { engineId, jointId: id, fitId: null };

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { AsideFold } from '@/features/removal/aside-fold';
+import { rowsAside } from '@/features/removal/queries';
 import { StretchScreen } from '@/features/stretch/stretch-screen';
 import { stretchPage } from '@/features/stretch/queries';
 import { nowMs } from '@/server/clock';
@@ -20,7 +22,13 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 
 export default async function StretchPage({ params }: Props) {
   const { shop, rows } = await engineRowsAt(params);
-  const page = stretchPage(shop, rows, (await params).joint, nowMs(), shelvesOnce(shop));
+  const { joint: id } = await params;
+  const page = stretchPage(rows, id, nowMs(), shelvesOnce(shop));
   if (!page) notFound();
-  return <StretchScreen {...page} />;
+  const sets = rows.bolts.flatMap(({ set }) => (set.jointId === id ? [set] : []));
+  return (
+    <StretchScreen page={page}>
+      <AsideFold asides={rowsAside('bolt-set', sets, ({ name }) => name)} />
+    </StretchScreen>
+  );
 }

@@ -298,6 +298,31 @@ describe('a going-round', () => {
     expect((await refused(start('none', 'trial'))).code).toBe('not-found'));
 });
 
+describe('fasteners that were pulled before', () => {
+  test('are told at the start of another round for good, and no more once new ones are in', async () => {
+    const engine = there(shop.engines.find('demo-fourteen'));
+    shop.engines.alter({ ...engine, practice: { ...engine.practice, reuse: 'new-always' } });
+    const head = () => there(shop.joints.find(HEAD));
+    const begin = async (purpose: string) => {
+      const { href } = await accepted(
+        startTighteningAction({ jointId: HEAD, version: head().version, purpose, reason: 'as the page says' }),
+      );
+      return there(shop.tightenings.find(idOf({ href }))).plan.guards.map(({ code }) => code);
+    };
+    expect(await begin('final')).toContain('used-before');
+    expect(await begin('trial')).not.toContain('used-before');
+    const last = there(
+      shop.tightenings
+        .ofJoint(HEAD)
+        .findLast(({ id, purpose }) => purpose === 'final' && shop.tightenings.events(id).length > 0),
+    );
+    const part = { detail: { newAfter: last.id } };
+    await accepted(alterJointAction({ id: HEAD, version: head().version, ...part }));
+    expect(head().detail.newAfter).toBe(last.id);
+    expect(await begin('final')).not.toContain('used-before');
+  });
+});
+
 describe('a retorque', () => {
   const cold = () => {
     const [cycle] = shop.heat.log('demo-fourteen').cycles;

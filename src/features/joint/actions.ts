@@ -13,7 +13,8 @@ import { leafOfText } from '@/model/book/leaf-of-text';
 import { againstLeaf, pageGuardsOfWhole } from '@/model/book/page-guards';
 import { PLAIN_SOURCE } from '@/model/book/source';
 import { rankedLeaves } from '@/model/book/source-precedence';
-import { engineStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf, jointStateOf } from '@/model/engine/engine-rows';
+import { usesGuards } from '@/model/joint/uses';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { Joint } from '@/model/joint/joint';
 import { renamedKinds } from '@/model/joint/kind-places';
@@ -277,8 +278,10 @@ export const startTighteningAction = shopAction(startSchema, (fields, { shop, no
   const rows = engineRowsNow({ shop }, joint.engineId);
   const { gate, guards, held } = gateOfRound(engineStateOf(rows), jointId, purpose);
   assertGate(gate, purpose);
-  const alsoAgainst = [...pageGuardsOfWhole(rows.engine, rows.leaves, rows.sources, joint), ...guards];
-  const plan = planOfJoint(jointInputs(shop, joint, now), {
+  const inputs = jointInputs(shop, joint, now);
+  const used = purpose === 'final' ? usesGuards(jointStateOf(rows, joint), inputs.shelves.practice) : [];
+  const alsoAgainst = [...pageGuardsOfWhole(rows.engine, rows.leaves, rows.sources, joint), ...guards, ...used];
+  const plan = planOfJoint(inputs, {
     reason,
     crankHeld: held !== undefined || purpose === 'strip',
     alsoAgainst,

@@ -8,6 +8,8 @@ import type { FastenerFacts, ParentFacts } from '@/model/joint/fastener-facts';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { originalFacts } from '@/model/joint/joint-ladder';
 import type { JointInputs } from '@/model/joint/joint-inputs';
+import type { Uses } from '@/model/joint/uses';
+import { usesWords } from '@/interface/words/uses-words';
 import { usualFaceOf } from '@/model/joint/joint-result';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
@@ -23,8 +25,36 @@ const FastenerFields = fetchedPart(() => import('./fastener-fields').then((modul
 
 interface Props {
   readonly setting: JointInputs;
+  /** How often what is in the joint was pulled; of one kind of its fasteners it is not told. */
+  readonly uses?: Uses;
   readonly onChange: (part: JointChange) => void;
   readonly onDetail: (part: Partial<JointDetail>) => void;
+}
+
+/** How often what is in it was pulled, and the way to say that new ones are. */
+function UsesLine({ uses, newAfter, onDetail }: Pick<Props, 'onDetail'> & UsesFacts) {
+  const { count, lastRound } = uses;
+  if (count === 0 && newAfter === null) return null;
+  return (
+    <p className="soft">
+      {usesWords(uses)}{' '}
+      {lastRound !== undefined && (
+        <button type="button" className="text-button" onClick={() => onDetail({ newAfter: lastRound })}>
+          New ones are in
+        </button>
+      )}
+      {count === 0 && (
+        <button type="button" className="text-button" onClick={() => onDetail({ newAfter: null })}>
+          They are not new
+        </button>
+      )}
+    </p>
+  );
+}
+
+interface UsesFacts {
+  readonly uses: Uses;
+  readonly newAfter: string | null;
 }
 
 const NONE = { value: '', label: 'Not known' };
@@ -186,7 +216,7 @@ const isThread = (designation: string) => {
 };
 
 /** What is bolted here: the original, a substitute if there is one, where it sits, and its maker’s own figure. */
-export function FastenerFold({ setting, onChange, onDetail }: Props) {
+export function FastenerFold({ setting, uses, onChange, onDetail }: Props) {
   const { joint, shelves } = setting;
   const { today } = joint.detail;
   const original = originalFacts(setting);
@@ -216,6 +246,7 @@ export function FastenerFold({ setting, onChange, onDetail }: Props) {
       <p className="soft">
         House practice: studs {said('seating')}; locking by {said('locking')}; nuts and bolts {said('reuse')}.
       </p>
+      {uses && <UsesLine uses={uses} newAfter={setting.joint.detail.newAfter} onDetail={onDetail} />}
       <h3 className={styles.heading}>As the designer had it</h3>
       <FastenerFields
         label="original"

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import type { JointDetail } from '@/model/joint/joint-detail';
+import type { Uses } from '@/model/joint/uses';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';
 import type { PulledFigure } from '@/model/joint/sheet-changes';
@@ -23,6 +24,8 @@ interface Props {
   readonly worked?: JointResult;
   /** What these fasteners were pulled with, once one of them was. */
   readonly pulled?: PulledFigure;
+  /** How often what is in it was pulled. */
+  readonly uses?: Uses;
   /** What stands against it from outside its figure. */
   readonly against: readonly Guard[];
   readonly answers: AnswerSource;
@@ -39,6 +42,7 @@ export function FigureFolds({
   worked,
   pulled,
   against,
+  uses,
   answers,
   slopeSeen,
   pages,
@@ -55,7 +59,7 @@ export function FigureFolds({
       {worked && <GuardList guards={[...against, ...worked.guards]} />}
       {worked && <UnknownFold joint={joint} unknown={worked.unknown} source={answers} onDetail={onDetail} />}
       {pages}
-      <FastenerFold setting={setting} onChange={onChange} onDetail={onDetail} />
+      <FastenerFold setting={setting} uses={uses} onChange={onChange} onDetail={onDetail} />
       {worked && <WrenchFold setting={setting} worked={worked} onChange={onChange} onDetail={onDetail} />}
       {worked && <SpreadFold setting={setting} worked={worked} />}
       {worked && joint.retorqueSchool !== 'none' && (

@@ -61,6 +61,7 @@ const NAMES: Readonly<Record<Told, string>> = {
   retorqueSource: 'Who says so',
   follows: 'What follows it',
   slackenBy_deg: 'How far it is slackened first',
+  newAfter: 'Since when its fasteners are new',
   changeMeans: 'What the change means',
   leftUnknown: 'What is left unknown',
   slope: 'Its own torque against angle',

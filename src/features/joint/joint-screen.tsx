@@ -85,6 +85,7 @@ export const JointScreen = sentInColumns<JointSheet, { readonly notes: ReactNode
               worked={own.worked}
               pulled={pulledWith}
               against={[...against, ...ofKinds, ...(pulledWith ? placesChanged(pulledWith, joint) : [])]}
+              uses={props.uses}
               answers={answers}
               slopeSeen={props.slopes['']}
               pages={

@@ -19,6 +19,7 @@ export interface JointSheet {
   readonly otherLeaves: readonly Leaf[];
   /** What the engine’s fits say to closing it up. */
   readonly against: readonly Guard[];
+  readonly uses: JointPage['uses'];
   readonly stretch: { readonly href: string; readonly line: string };
   readonly answers: AnswerSource;
   /** Entries of the book that give a torque, each with its source. */

@@ -21,6 +21,7 @@ import { todayFacts } from '@/model/joint/joint-ladder';
 import { ownPlaces } from '@/model/joint/kind-places';
 import { isOverdue } from '@/model/joint/joint-guards';
 import { drawnByRule, passageOf } from '@/model/joint/clamp-left';
+import { usesGuards, usesOf, type Uses } from '@/model/joint/uses';
 import { tryCore } from '@/model/try-core';
 import type { AsPulled } from './clamp-works';
 import type { JointSummary } from './joints-screen';
@@ -117,6 +118,8 @@ export interface JointPage {
   readonly otherLeaves: readonly Leaf[];
   /** Entries that give a torque, each with its source: any of them may be that of a kind of fastener. */
   readonly torques: JointInputs['kindLeaves'];
+  /** How often what is in it was pulled. */
+  readonly uses: Uses;
   readonly stretch: { readonly href: string; readonly line: string };
   readonly resume?: Resume;
   readonly engineLine: string;
@@ -198,11 +201,16 @@ export function jointPage(rows: EngineRows, shelves: Shelves, jointId: string, n
     tight: final?.state.complete ?? false,
     ranked: rankedLeaves(speaking, sources, engine),
     otherLeaves: currentLeaves(leaves).filter((leaf) => !spoken.has(leaf.id)),
+    uses: usesOf(state),
     stretch: {
       href: `/engines/${engine.id}/joints/${joint.id}/stretch`,
       line: setsLine(rows, state),
     },
-    against: [...state.page, ...gateOfRound(engineStateOf(rows), joint.id, 'final').guards],
+    against: [
+      ...state.page,
+      ...gateOfRound(engineStateOf(rows), joint.id, 'final').guards,
+      ...usesGuards(state, inputs.shelves.practice),
+    ],
     answers: answerSource(rows, joint, shelves),
     pulledWith: pulledWith(state),
     engineLine: [engine.name, engine.engineNumber].filter(Boolean).join(', '),

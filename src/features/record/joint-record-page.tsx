@@ -27,6 +27,8 @@ import type { JointRecord } from './queries';
 import { RunningHead } from '@/interface/parts/running-head';
 import { SignLine } from '@/interface/parts/sign-line';
 import { SHEET } from '@/interface/shell/sheet-id';
+import { usesWords } from '@/interface/words/uses-words';
+import { usesOf } from '@/model/joint/uses';
 import { HeatRecord } from './heat-record';
 import { StretchRecord } from './stretch-record';
 import styles from './joint-record-page.module.css';
@@ -166,6 +168,7 @@ export function JointRecordPage({
   const { joint, source, leaf } = inputs;
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
+  const uses = usesOf(state);
   // What was tightened keeps its own figures; what the sheet says since says nothing of it.
   const own = kept ?? plannedFigure(inputs, worked);
   const kinds = kept
@@ -204,6 +207,7 @@ export function JointRecordPage({
         turns={kept ? turnsOfPlan(kept, own) : turnsOfLeaf(leaf)}
         care={kept?.care}
       />
+      {uses.count > 1 && <p>{usesWords(uses)}</p>}
       {shown && (
         <div className={styles.drawing}>
           <PatternDrawing

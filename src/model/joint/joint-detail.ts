@@ -108,6 +108,8 @@ export interface JointDetail extends FigureDetail {
   readonly follows: readonly string[] | null;
   /** How far each is slackened before it is pulled to its figure, degrees; null: a little. */
   readonly slackenBy_deg: number | null;
+  /** The last round that its fasteners of before were pulled in: those that are in since are new. Null: none were. */
+  readonly newAfter: string | null;
 }
 
 /** What a gasket says of going over it; `unread` until somebody looked. */
@@ -185,6 +187,7 @@ export const PLAIN_DETAIL: JointDetail = {
   retorqueSource: '',
   follows: null,
   slackenBy_deg: null,
+  newAfter: null,
   changeMeans: null,
   leftUnknown: [],
   slope: null,

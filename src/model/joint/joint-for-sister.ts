@@ -54,6 +54,7 @@ export function jointForSister(joint: Joint, { id, engineId, createdAt, leafIds 
         detail: figureForSister(kind.detail),
       })),
       holes: [],
+      newAfter: null,
       gasketSays: 'unread',
       alsoLeaves: detail.alsoLeaves.flatMap((one) => leafIds.get(one) ?? []),
     },

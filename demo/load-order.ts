@@ -2,6 +2,7 @@ import type { Shop } from '@/db/shop';
 import type { BuildLine } from '@/model/order/build-line';
 import { PLAIN_PART, type Part, type PartDetail } from '@/model/order/part';
 import { STARTS, type StartId, type StartStep } from '@/model/order/starts';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { stepsOfStart, type Meeting } from '@/model/order/steps-of-start';
 
 /** A part of the yard; the step that it goes to by key. */
@@ -83,6 +84,7 @@ export function loadOrder(shop: Shop, engineId: string, order: YardOrder, before
   const steps = stepsOfStart(order.start, engineId, order.meeting, {
     freshId: () => ids.shift() ?? '',
     nowIso: before(35_000),
+    practice: USUAL_PRACTICE,
   });
   steps.forEach((step, i) => {
     const lies = order.lies?.[keys[i] ?? ''];

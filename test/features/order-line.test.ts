@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { lineLayout, STATION } from '@/features/order/line-layout';
 import { fieldsOf, newStepFields, sentOf } from '@/features/order/step-fields';
 import { pastedSteps } from '@/model/order/pasted-steps';
@@ -10,7 +11,12 @@ import { bench, step } from '../model/order/bench-of-order';
 
 describe.each(START_IDS)('the drawing of a %s', (start) => {
   let n = 0;
-  const steps = stepsOfStart(start, 'e', {}, { freshId: () => `s${(n += 1)}`, nowIso: '2026-05-16T14:20:00.000Z' });
+  const steps = stepsOfStart(
+    start,
+    'e',
+    {},
+    { freshId: () => `s${(n += 1)}`, nowIso: '2026-05-16T14:20:00.000Z', practice: USUAL_PRACTICE },
+  );
   const { places, tracks, width, height } = lineLayout(steps);
   const boxes = Object.values(places);
   test('has every step once, in the picture, none over another', () => {

@@ -9,6 +9,7 @@ import { engineStateOf } from '@/model/engine/engine-rows';
 import { waitsOf } from '@/model/engine/engine-wait';
 import { originalFacts } from '@/model/joint/joint-ladder';
 import { computeJoint } from '@/model/joint/joint-result';
+import type { HousePractice } from '@/model/practice/house-practice';
 import { changeGuards, sheetChanges, sheetNow } from '@/model/joint/sheet-changes';
 import { YARD_NOW, freshTightening, rowsNamed, yardShop } from '../db/temporary-shop';
 
@@ -202,6 +203,29 @@ describe('a sheet that was changed after the pull', () => {
     const same = { ...said, of: now };
     expect(changeGuards(changes, plan, target_Nm, same, now).map(({ code }) => code)).toEqual(['changed-for-next']);
   });
+});
+
+test('a wrench that is checked against a second one at the figure used was checked there', () => {
+  const joint = there(shop.joints.find('demo-f-joint-head'));
+  const asked = (check: HousePractice['check'], points: (setting: number) => readonly number[]) => {
+    const inputs = jointInputs(shop, joint, Date.parse(YARD_NOW));
+    const { rounded } = computeJoint(inputs).ladder.setting;
+    const { shelves } = inputs;
+    const calibration = points(rounded).map((set) => ({ set, true: set }));
+    const wrenches = shelves.wrenches.map((wrench) => ({ ...wrench, calibration }));
+    const practice = { ...shelves.practice, check };
+    const { guards, ladder } = computeJoint({ ...inputs, shelves: { ...shelves, wrenches, practice } });
+    const found = guards.find(({ code }) => code === 'not-checked-here');
+    if (found)
+      expect(found).toMatchObject({ severity: 'ask', message: expect.stringContaining(`${ladder.setting.rounded}`) });
+    return found !== undefined;
+  };
+  const near = (setting: number) => [setting * 1.08];
+  const far = (setting: number) => [setting * 0.5, setting * 1.5];
+  expect(asked('second-wrench', far)).toBe(true);
+  expect(asked('second-wrench', () => [])).toBe(true);
+  expect(asked('second-wrench', near)).toBe(false);
+  expect([asked('yearly', far), asked('half-yearly', far)]).toEqual([false, false]);
 });
 
 test('a stage below the wrench’s lowest mark is asked about, and another wrench named', () => {

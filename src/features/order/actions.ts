@@ -6,6 +6,8 @@ import { assertLine } from '@/model/order/assert-line';
 import { assertOrder, insertedBehind, movedBehind, placeAfter } from '@/model/order/edit-steps';
 import { pastedSteps } from '@/model/order/pasted-steps';
 import { PLAIN_STEP, type Step } from '@/model/order/step';
+import { shelvesOf } from '@/db/reads/shelves-of-shop';
+import { shelvesFor } from '@/model/shelf/shelves';
 import { stepsOfStart } from '@/model/order/steps-of-start';
 import { assertFresh, assertWritten, changedWords, sayBy } from '@/model/stale';
 import { assertWorkedWith } from '@/server/assert-worked-with';
@@ -46,13 +48,13 @@ function assertOwn(shop: Shop, { engineId, jointId, fitId, leafId }: StepFields)
 /** Puts the steps of a start into an order that has none. */
 export const startFromAction = shopAction(startFromSchema, ({ engineId, start, meeting }, bench) => {
   const { shop, nowIso, tell } = bench;
-  engineOf(bench, engineId);
+  const { practice } = shelvesFor(shelvesOf(shop), engineOf(bench, engineId));
   if (shop.build.ofEngine(engineId).steps.length > 0)
     throw new DomainError('has-order', 'This engine has an order already; steps are added to it one by one.', 'start');
   const own = new Set([...shop.joints.ofEngine(engineId), ...shop.fits.ofEngine(engineId)].map(({ id }) => id));
   if (Object.values(meeting).some((id) => id !== null && !own.has(id)))
     throw new DomainError('not-found', 'That is not of this engine.', 'meeting');
-  const steps = stepsOfStart(start, engineId, meeting, { freshId: () => nanoid(10), nowIso });
+  const steps = stepsOfStart(start, engineId, meeting, { freshId: () => nanoid(10), nowIso, practice });
   assertOrder(steps);
   for (const step of steps) shop.build.addStep(step);
   tell(`An order of ${steps.length} steps was begun`);

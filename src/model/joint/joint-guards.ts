@@ -2,7 +2,7 @@ import type { Leaf } from '@/model/book/leaf';
 import { turnsWords } from './turns-words';
 import { figureDiffers, turnsOfLeaf } from '@/model/book/leaf-figure';
 import { guards, unknowns, type Guard, type GuardInput, type Ladder, type Unknown } from '@/core/joint';
-import { checkOverdue } from '@/model/practice/house-practice';
+import { checkOverdue, type HousePractice } from '@/model/practice/house-practice';
 import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { inItsThread, insertTorque, ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
@@ -58,6 +58,27 @@ const elsewhereGuards = (wrench: Wrench): readonly Guard[] =>
           message: `${wrench.name} came with the build and does not hang here: choose a wrench of this shop, or enter it on the shelf.`,
         },
       ];
+
+/** A check at other figures says nothing of the one that is set, where the house checks at that. */
+const CHECKED_NEAR = 0.1;
+
+/** Where a wrench is checked against a second one at the figure used, it was: not at another. */
+function secondWrenchGuards(
+  { name, unit, calibration }: Wrench,
+  { setting }: Pick<Ladder, 'setting'>,
+  { check }: Pick<HousePractice, 'check'>,
+): readonly Guard[] {
+  const { rounded } = setting;
+  if (check !== 'second-wrench' || calibration.some(({ set }) => Math.abs(set / rounded - 1) <= CHECKED_NEAR))
+    return [];
+  return [
+    {
+      code: 'not-checked-here',
+      severity: 'ask',
+      message: `${name} was not checked near ${rounded} ${unit}, and house practice checks it against a second wrench at the figure used. Enter what the second one read there, with the wrench.`,
+    },
+  ];
+}
 
 /** What the core judges a joint by: what is not known is left out, never assumed. */
 function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): GuardInput {
@@ -154,6 +175,7 @@ export function judgedJoint(
       ...turnGuards(setting.leaf),
       ...elsewhereGuards(wrench),
       ...asideGuards(wrench),
+      ...secondWrenchGuards(wrench, ladder, setting.shelves.practice),
       ...guards(input),
       ...holes.guards,
     ],

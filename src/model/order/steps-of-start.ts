@@ -1,5 +1,7 @@
 import type { Fit } from '@/model/fit/fit';
 import type { Joint } from '@/model/joint/joint';
+import type { HousePractice } from '@/model/practice/house-practice';
+import { bySchool } from './by-school';
 import { STARTS, type StartId, type StartStep } from './starts';
 import { PLAIN_STEP, type Step } from './step';
 import { plainWords } from '@/model/plain-words';
@@ -38,18 +40,26 @@ export function proposedMeeting(
   return Object.fromEntries(met);
 }
 
+interface Made {
+  readonly freshId: () => string;
+  readonly nowIso: string;
+  /** What the shop does where a step leaves it open. */
+  readonly practice: HousePractice;
+}
+
 /** The steps of a start for one engine, with ids of their own. */
 export function stepsOfStart(
   start: StartId,
   engineId: string,
   meeting: Meeting,
-  { freshId, nowIso }: { readonly freshId: () => string; readonly nowIso: string },
+  { freshId, nowIso, practice }: Made,
 ): readonly Step[] {
   const steps: readonly StartStep[] = STARTS[start].steps;
   const ids = new Map(steps.map(({ key }) => [key, freshId()]));
   const idsOf = (keys: readonly string[]) => keys.flatMap((key) => ids.get(key) ?? []);
   return steps.map(({ key, kind, name, branch, after, notUntil, purpose, ...detail }, i): Step => {
-    const { makes, putsIn, takesOut, surfaces, kit, people, caution, words } = detail;
+    const { makes, putsIn, takesOut, surfaces, kit, people, caution, words, by } = detail;
+    const decided = bySchool({ makes, surfaces, kit, caution, words, by }, practice);
     const met = meeting[key] ?? null;
     return {
       id: ids.get(key) ?? key,
@@ -64,7 +74,7 @@ export function stepsOfStart(
       leafId: null,
       after: idsOf(after),
       notUntil: idsOf(notUntil),
-      detail: { ...PLAIN_STEP, makes, putsIn, takesOut, surfaces, kit, people, caution, words },
+      detail: { ...PLAIN_STEP, putsIn, takesOut, people, ...decided },
       version: 1,
       createdAt: nowIso,
     };

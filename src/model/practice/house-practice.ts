@@ -60,6 +60,8 @@ export interface HousePractice {
   readonly oilClearance: 'micrometers' | 'strip' | 'both';
   readonly endFloat: 'dial' | 'feelers' | 'hand';
   readonly shellBacks: 'dry' | 'lightly-oiled';
+  readonly handling: 'gloves' | 'clean-hands';
+  readonly sealSeats: 'compound' | 'cement' | 'dry';
 }
 
 export type PracticeRow = keyof HousePractice;
@@ -204,13 +206,22 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('dry', 'dry', 'metal to metal carries the heat away, and nothing holds the shell off its seat'),
     school('lightly-oiled', 'lightly oiled', 'slides into place; a film or dirt beneath it takes clearance, so read it again'),
   ] },
+  { row: 'handling', question: 'Bearings are handled', schools: [
+    school('gloves', 'with gloves', 'sweat stains a ground race, and a fingerprint rusts'),
+    school('clean-hands', 'with clean hands', 'bare fingers feel the burr that a glove hides'),
+  ] },
+  { row: 'sealSeats', question: 'Seats of seals', schools: [
+    school('compound', 'with compound', 'fills a scored seat, and comes out again'),
+    school('cement', 'with cement', 'holds a seal that would turn in its seat'),
+    school('dry', 'dry', 'a sound seat needs nothing, and nothing of it gets into the oil'),
+  ] },
 ]; // prettier-ignore
 
 export const USUAL_PRACTICE: HousePractice = {
   range: 'middle', unsaid: 'light-oil', film: 'as-book', passes: 'thirds', confirming: 'no', unitOfWork: 'row', firstCap: 'middle',
   track: 'witness-mark', seating: 'finger-tight', retorque: 'slacken', heatCycle: 'head-60', cold: 'metal', settled: 'five-pct', locking: 'tab', reuse: 'if-good', window: 'iso-20-100', check: 'yearly',
   careInside: 'wrench', careOutside: 'importance', careTrim: 'hand',
-  clearance: 'page', oilClearance: 'micrometers', endFloat: 'dial', shellBacks: 'dry',
+  clearance: 'page', oilClearance: 'micrometers', endFloat: 'dial', shellBacks: 'dry', handling: 'gloves', sealSeats: 'dry',
 }; // prettier-ignore
 
 /** The words of a school in force, with its reason. */

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
 import { sequence } from '@/core/sequence';
 import { storedStepSchema } from '@/model/order/order-schemas';
 import { START_IDS, STARTS, type StartStep } from '@/model/order/starts';
@@ -8,7 +9,12 @@ import { proposedMeeting, stepsOfStart } from '@/model/order/steps-of-start';
 
 const made = (start: (typeof START_IDS)[number]) => {
   let n = 0;
-  return stepsOfStart(start, 'engine', {}, { freshId: () => `s${(n += 1)}`, nowIso: '2026-05-16T14:20:00.000Z' });
+  return stepsOfStart(
+    start,
+    'engine',
+    {},
+    { freshId: () => `s${(n += 1)}`, nowIso: '2026-05-16T14:20:00.000Z', practice: USUAL_PRACTICE },
+  );
 };
 
 describe.each(START_IDS)('the line to start from of a %s', (start) => {

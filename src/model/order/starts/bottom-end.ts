@@ -11,13 +11,14 @@ export const shaftInBlock = (): readonly Draft[] => [
     caution: 'Compressed air drives grit into eyes. Oil trapped under a bolt in a blind hole can crack the casting.',
   }),
   main('part', 'upper-shells', 'Upper main shells in, tangs in their slots', {
-    surfaces: [['dry, or lightly oiled by school', 'back of the shell']],
     caution: 'Dirt behind a shell is a tight bearing.',
+    by: ['shellBacks', 'handling'],
   }),
   main('part', 'rear-seal', 'Rear seal or packing in the block', {
     surfaces: [['engine oil', 'lip of the seal']],
     caution: 'A lip is never run dry.',
     makes: ['once-only'],
+    by: ['sealSeats'],
   }),
   main('part', 'shaft-in', 'Crankshaft laid in', { people: 2, surfaces: OILED, makes: ['crank-free'] }),
   main('part', 'main-caps', 'Main caps on by their numbers and the same way round, nuts by hand'),
@@ -49,7 +50,10 @@ export const pistonsAndRods = (top: readonly string[] = ['shaft-free']): readonl
     caution: 'A bare rod bolt scores a journal: covers on before the rod goes down.',
   }),
   main('aid-out', 'bolt-covers', 'Covers off the rod bolts, counted', { takesOut: ['covers on the rod bolts'] }),
-  main('part', 'rod-caps', 'Rod caps on by their numbers, nuts by hand', { surfaces: OILED }),
+  main('part', 'rod-caps', 'Rod caps on by their numbers, nuts by hand', {
+    surfaces: OILED,
+    by: ['shellBacks'],
+  }),
   main('fit', 'rods-play', 'Big ends: oil clearance', { meets: ['big end', 'rod bearing'] }),
   main('joint', 'rods', 'Rod bolts tight', { purpose: 'final', meets: ['rod bolt', 'big end', 'rod cap', 'rods'] }),
   main('fit', 'rods-side', 'Big ends: side clearance', { meets: ['side clearance'] }),

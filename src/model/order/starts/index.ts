@@ -59,9 +59,10 @@ const splitCase = (inCase: readonly string[]): readonly Draft[] => [
   left('part', 'left-bearing', 'Left bearing in, case warmed', {
     kit: ['heat without a flame', 'gloves'],
     caution: 'Hot metal; no flame on a bearing, none near fuel or solvent.',
+    by: ['handling'],
   }),
   right('clean', 'right-clean', 'Right case: faces and oilways clean'),
-  right('part', 'right-bearing', 'Right bearing in, case warmed'),
+  right('part', 'right-bearing', 'Right bearing in, case warmed', { by: ['handling'] }),
   main('part', 'crank-in', 'Crank into the left case', { after: ['left-bearing', 'right-bearing', ...inCase] }),
   main('fit', 'crank-float', 'Crank: end float, by its shims', { meets: ['crankshaft end float', 'end float'] }),
   main('surface', 'joint-face', 'Joint face coated', {
@@ -189,6 +190,7 @@ const twoStrokeTwin: readonly Draft[] = [
   main('part', 'outer-seals', 'Outer crank seals in, lips oiled', {
     makes: ['once-only'],
     surfaces: [['engine oil', 'lip of the seal']],
+    by: ['sealSeats'],
   }),
   main('other', 'tight-case', 'Case holds pressure: tried before it is built over', {
     kit: ['stoppers', 'hand pump'],

@@ -20,7 +20,12 @@ export interface StartStep {
   readonly people: number;
   readonly caution: string;
   readonly words: string;
+  /** What of it the shop’s practice decides. */
+  readonly by: readonly BySchool[];
 }
+
+/** Rows of house practice that say how a step is done. */
+export type BySchool = 'shellBacks' | 'handling' | 'sealSeats';
 
 type Given = Partial<Omit<StartStep, 'key' | 'kind' | 'name' | 'branch' | 'surfaces'>> & {
   readonly surfaces?: readonly (readonly [what: string, on: string, much?: string, sets?: string])[];
@@ -46,6 +51,7 @@ export const stepsOf =
     people: 1,
     caution: '',
     words: '',
+    by: [],
     ...given,
     surfaces: (given.surfaces ?? []).map(([what, on, much = '', sets = '']) => ({ what, on, much, sets })),
   });

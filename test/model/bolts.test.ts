@@ -200,4 +200,6 @@ test('to be read on release a bolt is let go, and its cap with it', () => {
   ];
   expect(lettingsGo([measured(reads)])).toEqual([{ jointId: 'rods', at: at(2) }]);
   expect(lettingsGo([measured(reads, [{ strikes: 'r2' }])])).toEqual([]);
+  const another: readonly Read[] = [...reads.slice(0, 2), [1, 'another', 58.02]];
+  expect(lettingsGo([measured(another)])).toEqual([{ jointId: 'rods', at: at(2) }]);
 });

@@ -56,10 +56,12 @@ function standingOf(readings: readonly BoltReading[]): readonly BoltReading[] {
   return readings.filter(({ id, strikes }) => strikes === null && !struck.has(id));
 }
 
-/** When bolts of a joint were let go to be read without load: its caps sat loosely then. */
+/** When bolts of a joint were let go, to be read without load or for another in its place: its caps sat loosely then. */
 export const lettingsGo = (sets: readonly MeasuredSet[]): readonly Opening[] =>
   sets.flatMap(({ set: { jointId }, readings }) =>
-    standingOf(readings).flatMap(({ kind, at }) => (kind === 'released' ? [{ jointId, at }] : [])),
+    standingOf(readings).flatMap(({ kind, at }) =>
+      kind === 'released' || kind === 'another' ? [{ jointId, at }] : [],
+    ),
   );
 
 /** Where each bolt of a set stands, from the readings that were not taken back. */

@@ -19,10 +19,14 @@ export interface FitContext {
   readonly page?: FitPageSays;
 }
 
-/** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9`. */
+/** Enough of the round that new ones came after for two sets of new ones to be told apart. */
+const ROUND_LETTERS = 4;
+
+/** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9, new (x3Fq)`. */
 export function fastenerFingerprint({ thread, detail }: Joint): string {
   const today = detail.today ?? { ...detail.original, thread };
-  return [`${today.form} ${today.thread}`, today.grade].filter(Boolean).join(', ');
+  const isNew = detail.newAfter === null ? '' : `new (${detail.newAfter.slice(-ROUND_LETTERS)})`;
+  return [`${today.form} ${today.thread}`, today.grade, isNew].filter(Boolean).join(', ');
 }
 
 /** A going-round with its plan, or with what its plan says of the clamp load. */

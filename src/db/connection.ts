@@ -26,7 +26,7 @@ const counting = () => {
   const log = process.env.SPANNER_QUERY_LOG;
   if (!log) return {};
   return {
-    verbose: (sql: unknown) => appendFileSync(log, `${String(sql).replace(/\s+/g, ' ').slice(0, 4000)}\n`),
+    verbose: (sql: unknown) => appendFileSync(log, `${String(sql).replace(/\s+/g, ' ').slice(0, 8000)}\n`),
   };
 };
 

@@ -108,6 +108,7 @@ function AllDone({
     return { figure: plain(figure.ladder.setting.rounded), words };
   });
   const [own] = figures;
+  const isStretched = purpose === 'final' && Object.values(known.stretches).some(({ bothEnds }) => bothEnds);
   return (
     <section className={styles.call}>
       <p className={styles.lead}>All {plan.positions.length} done at</p>
@@ -127,6 +128,7 @@ function AllDone({
         </ul>
       )}
       <p className={styles.hint}>
+        {isStretched && 'Where its stretch was not read yet, read it and write it on the stretch sheet. '}
         {last.join(' ')} Wind the wrench back to its lowest mark, not below it.
         {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
       </p>

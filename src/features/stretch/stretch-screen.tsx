@@ -143,9 +143,6 @@ function SetTable({ page: { set, bolts, stiffness_N_per_mm } }: { readonly page:
               Uses
             </th>
             <th scope="col">Stands</th>
-            <th scope="col">
-              <span className="only-spoken">Its last length</span>
-            </th>
           </tr>
         </thead>
         <tbody>
@@ -169,9 +166,7 @@ function SetTable({ page: { set, bolts, stiffness_N_per_mm } }: { readonly page:
                 <td className={table.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
                 <td className={table.right}>{uses}</td>
                 <td className={styles.state} data-kind={kind}>
-                  <span aria-hidden>{sign}</span> {words}
-                </td>
-                <td>
+                  <span aria-hidden>{sign}</span> {words}{' '}
                   {last && (
                     <button
                       type="button"

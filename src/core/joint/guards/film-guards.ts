@@ -38,7 +38,7 @@ function whereGuards({ todayFilmId, headFilmId, parent, underHead, nearHeat }: G
       ? [
           (/magnes/i.test(light.name) ? stop : ask)(
             'galvanic-paste',
-            `Copper or graphite paste against ${light.name.toLowerCase()} eats the thread where damp gets in. Take a paste without either.`,
+            `Where damp gets in, copper or graphite paste eats the thread in ${light.name.toLowerCase()}. Take a paste without either.`,
           ),
         ]
       : []),

@@ -14,7 +14,15 @@ const [set] = shop.bolts.ofJoint('demo-m-joint-rods');
 const [trial] = shop.trials.all();
 if (!set || !trial) throw new Error('the yard is not whole');
 
-const reading = { setId: set.id, bolt: 1, kind: 'free' as const, length_mm: 60, typed: '60', torque_Nm: null, strikes: null };
+const reading = {
+  setId: set.id,
+  bolt: 1,
+  kind: 'free' as const,
+  length_mm: 60,
+  typed: '60',
+  torque_Nm: null,
+  strikes: null,
+};
 const pull = { trialId: trial.id, bolt: '1', film: 'x', torque_Nm: 40, stretch_mm: 0.1, typed: '0.1' };
 const byHand = { hand: 'IH', thread: 'M8', meant_Nm: 20, read_Nm: 24, typed: '20, 24' };
 const cycle = { engineId: 'demo-norrhem', ranFrom: YARD_NOW, highest_C: 80, ambient_C: 15 };

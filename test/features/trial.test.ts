@@ -70,11 +70,6 @@ describe('the yard’s lubricant trial', () => {
 test('the stretch set shows one bolt at its ceiling without the stretch', () => {
   const rows = rowsNamed(shop, 'demo-maestrale');
   const set = stretchPage(rows, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
-  expect(set?.bolts.map((one) => one.verdict.state)).toEqual([
-    'inside',
-    'inside',
-    'ceiling-without-stretch',
-    'inside',
-  ]);
+  expect(set?.bolts.map((one) => one.verdict.state)).toEqual(['inside', 'inside', 'ceiling-without-stretch', 'inside']);
   expect(set?.bolts[0]?.uses).toBe(1);
 });

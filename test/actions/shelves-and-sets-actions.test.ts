@@ -391,7 +391,7 @@ describe('bolts by stretch', () => {
   test.each([
     [{ bolt: 5 }, 'bolt'],
     [{ bolt: 0 }, 'bolt'],
-    [{ setId: 'none' }, 'bolt'],
+    [{ setId: 'none' }, 'setId'],
     [{ kind: 'loose' }, 'kind'],
     [{ typed: '' }, 'typed'],
     [{ typed: '59.2' }, 'typed'],
@@ -464,6 +464,19 @@ describe('bolts by stretch', () => {
     expect(state().order.loose.map(({ words }) => words)).not.toContainEqual(expect.stringMatching(/^Rod bolts: \d/));
     await accepted(setAsideAction({ kind: 'bolt-set', id: 'demo-m-rod-bolts', reason: 'pulled by angle' }));
     expect(there(state().joints.find(({ joint }) => joint.id === 'demo-m-joint-rods')).stretch).toEqual([]);
+    // Nor is anything written of it, or asked for at the bench.
+    expect(await refusedWhole(shop, () => read({ bolt: 3 }))).toMatchObject({ code: 'set-aside' });
+    const readingId = there(last()).id;
+    expect(
+      await refusedWhole(shop, () => strikeBoltReadingAction({ setId: 'demo-m-rod-bolts', readingId })),
+    ).toMatchObject({ code: 'set-aside' });
+    const joint = there(shop.joints.find('demo-m-joint-rods'));
+    expect(knownOfPlaces(joint, shop.bolts.ofJoint(joint.id), undefined).stretches).toEqual({});
+  });
+  test('nothing is written of the bolts of a joint that was set aside', async () => {
+    shop.asides.put({ kind: 'joint', id: 'demo-m-joint-rods', engineId: 'demo-maestrale', reason: 'x', at: YARD_NOW });
+    expect(await refusedWhole(shop, () => read())).toMatchObject({ code: 'set-aside' });
+    expect(await refusedWhole(shop, () => addBoltSetAction(SET))).toMatchObject({ code: 'set-aside' });
   });
   test('the free length is read first', async () => {
     await accepted(addBoltSetAction(SET));

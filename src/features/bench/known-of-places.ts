@@ -42,10 +42,12 @@ export function knownOfPlaces(
     kindLockings: Object.fromEntries(kinds.map(({ name, detail: own }) => [name, (own.today ?? own.original).locking])),
     // A later set of a kind takes the place of the one before.
     stretches: Object.fromEntries(
-      sets.map(({ kind, minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds }) => [
-        kind,
-        { minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds },
-      ]),
+      sets
+        .filter(({ aside }) => aside === undefined)
+        .map(({ kind, minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds }) => [
+          kind,
+          { minStretch_mm, maxStretch_mm, ceiling_Nm, bothEnds },
+        ]),
     ),
     slots: inputs ? slotBases(inputs) : {},
   };

@@ -5,9 +5,10 @@ import { boltSegments, stiffness } from '@/core/fastener';
 import { isBare, typedLength, typedTorque } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import type { BoltReadingKind } from '@/model/bolt/bolt-set';
+import type { BoltReadingKind, BoltSet } from '@/model/bolt/bolt-set';
 import { boltSetState, type BoltState } from '@/model/bolt/bolt-state';
-import { found, shopAction } from '@/server/shop-action';
+import { assertWorkedWith } from '@/server/assert-worked-with';
+import { found, shopAction, type Bench } from '@/server/shop-action';
 import { boltReadingSchema, boltSetSchema, boltStrikeSchema, type BoltSetFields } from './schema';
 
 function segmentsOf(fields: BoltSetFields) {
@@ -29,6 +30,7 @@ function segmentsOf(fields: BoltSetFields) {
 /** Enters a set of bolts that is tightened by stretch. */
 export const addBoltSetAction = shopAction(boltSetSchema, (fields, { shop, nowIso, tell }) => {
   const joint = found(shop.joints, fields.jointId, 'joint', 'jointId');
+  assertWorkedWith(shop, 'joint', joint.id);
   const { kind } = fields;
   if (kind !== '' && !joint.detail.kinds.some((one) => one.name === kind))
     throw new DomainError('bad-field', `There are no “${kind}” in this joint any more.`, 'kind');
@@ -66,6 +68,19 @@ const MAX_OFF_ANOTHER = 0.1;
 /** A bolt is not shorter under load than without, nor after a pull than before it, but for what is read wrong. */
 const READ_WRONG_MM = 0.02;
 
+/** A set that is worked with, of a joint that is. @throws DomainError not-found, set-aside */
+function setNamed(shop: Bench['shop'], setId: string): BoltSet {
+  const set = found(shop.bolts, setId, 'set of bolts', 'setId');
+  if (set.aside !== undefined)
+    throw new DomainError(
+      'set-aside',
+      'Those bolts were set aside: bring them back before going on with them.',
+      'setId',
+    );
+  assertWorkedWith(shop, 'joint', set.jointId);
+  return set;
+}
+
 const wrong = (message: string) => new DomainError('bad-field', message, 'typed');
 
 /** Refuses a length that cannot be of this bolt. @throws DomainError bad-field */
@@ -88,9 +103,9 @@ function assertOfThisBolt(length_mm: number, kind: BoltReadingKind, { free }: Bo
 /** Enters a length as read. A bare figure under 10 is inches: no bolt of an engine is that short in mm. */
 export const addBoltReadingAction = shopAction(boltReadingSchema, (fields, { shop, nowIso, tell }) => {
   const { setId, bolt, kind, typed, torque } = fields;
-  const set = shop.bolts.find(setId);
-  const state = set && boltSetState({ set, readings: shop.bolts.readings(setId) }).bolts[bolt - 1];
-  if (!set || !state) throw new DomainError('not-found', 'That bolt is not in this set.', 'bolt');
+  const set = setNamed(shop, setId);
+  const state = boltSetState({ set, readings: shop.bolts.readings(setId) }).bolts[bolt - 1];
+  if (!state) throw new DomainError('not-found', 'That bolt is not in this set.', 'bolt');
   const isInches = isBare(typed) && typedLength(typed, 'typed') < 10;
   const length_mm = typedLength(typed, 'typed', isInches ? 'in' : 'mm');
   assertOfThisBolt(length_mm, kind, state);
@@ -111,7 +126,7 @@ export const addBoltReadingAction = shopAction(boltReadingSchema, (fields, { sho
 
 /** Takes back the last length of a bolt that was read wrong, with a line of its own. */
 export const strikeBoltReadingAction = shopAction(boltStrikeSchema, ({ setId, readingId }, { shop, nowIso, tell }) => {
-  const set = found(shop.bolts, setId, 'set of bolts', 'setId');
+  const set = setNamed(shop, setId);
   const readings = shop.bolts.readings(setId);
   const last = boltSetState({ set, readings }).bolts.find((one) => one.last?.id === readingId)?.last;
   if (!last)

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import type { ReadingLine } from '@/model/fit/fit';
 import { contextOf } from '@/model/fit/fit-context';
 import type { Fit } from '@/model/fit/fit';
@@ -39,9 +40,9 @@ describe('a reading and the rounds of the joint that closes it', () => {
   });
   test('a clearance rests on its head: whatever was done to it since asks for it anew, a retorque as well', () => {
     const joints = [
-      { id: 'head', name: 'Cylinder head', retorqueSchool: 'slacken', detail: { original: {} } },
-      { id: 'case', name: 'Crankcase halves', retorqueSchool: 'slacken', detail: { original: {} } },
-      { id: 'mains', name: 'Main bearings', retorqueSchool: 'none', detail: { original: {} } },
+      { id: 'head', name: 'Cylinder head', retorqueSchool: 'slacken', detail: PLAIN_DETAIL },
+      { id: 'case', name: 'Crankcase halves', retorqueSchool: 'slacken', detail: PLAIN_DETAIL },
+      { id: 'mains', name: 'Main bearings', retorqueSchool: 'none', detail: PLAIN_DETAIL },
     ] as unknown as readonly Joint[];
     const rounds = [
       { jointId: 'head', purpose: 'retorque', startedAt: day(6) },

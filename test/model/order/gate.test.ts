@@ -142,6 +142,20 @@ describe('an engine is closed', () => {
   });
 });
 
+test('bolts that are not inside their stretch are on the list of a joint that is tight, and closing asks', () => {
+  const open = [{ bolt: 2, words: 'stretch short', stops: false }];
+  const stretched = (more: readonly object[]) => {
+    const set = { name: 'j', bolts: 4 };
+    const state = { ...joint('j', YESTERDAY), stretch: [{ set, bolts: [], open: more }] };
+    return ready({ joints: [state as unknown as ReturnType<typeof joint>] });
+  };
+  const loose = (one: ReturnType<typeof ready>) => one.state().order.loose.map(({ words }) => words);
+  expect(loose(stretched(open))).toEqual(['j: 2 stretch short']);
+  expect(stretched(open).bars('close')).toEqual(['loose']);
+  expect(close(stretched(open))).toBe('needs-reason');
+  expect([loose(stretched([])), close(stretched([]))]).toEqual([[], 'none']);
+});
+
 describe('a lock that is made after the last pull', () => {
   const tabbed = () => {
     const state = joint('j', YESTERDAY);

@@ -1,9 +1,10 @@
 import { THOU_MM } from '@/core/units';
 import { useFigures } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
-import { READ_WHEN, STRETCH_SAID } from '@/interface/words/stretch-words';
+import { READ_WHEN } from '@/interface/words/stretch-words';
 import type { MeasuredSet } from '@/model/bolt/bolt-set';
 import { boltSetState } from '@/model/bolt/bolt-state';
+import { STRETCH_SAID } from '@/model/bolt/open-bolts';
 import { cancelledOf } from '@/model/cancelled-lines';
 import styles from './joint-record-page.module.css';
 
@@ -76,7 +77,7 @@ function Lengths({ readings }: Pick<MeasuredSet, 'readings'>) {
               {who && `, ${who}`}
             </td>
             <td>{bolt}</td>
-            <td>{strikes === null ? READ_WHEN[kind] : `cancelled: ${READ_WHEN[kind]}`}</td>
+            <td>{strikes === null ? READ_WHEN[kind] : `Cancelled: ${READ_WHEN[kind].toLowerCase()}`}</td>
             <td className={styles.right}>{typed}</td>
             <td className={styles.right}>{torque_Nm === null ? '' : significant(torque_Nm)}</td>
           </tr>

@@ -4,35 +4,28 @@ import { YIELD_LIMIT } from '@/core/joint';
 import { THOU_MM } from '@/core/units';
 import { BOLT_READING_KINDS } from '@/model/bolt/bolt-set';
 import { choices } from '@/interface/words/choices';
+import { READ_WHEN } from '@/interface/words/stretch-words';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { Link } from '@/interface/parts/link';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useFigures } from '@/interface/figures/preferences';
 import { ListenKey } from '@/interface/instruments/listen-key';
-import { ActionForm, Refusal } from '@/interface/parts/action-form';
+import { ActionForm } from '@/interface/parts/action-form';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import form from '@/interface/parts/form.module.css';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { TakeAway } from '@/interface/parts/take-away';
-import { useAct } from '@/interface/parts/use-act';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { useDefaultWorking, type Working } from '@/interface/shell/working-margin';
-import { addBoltReadingAction, strikeBoltReadingAction } from './actions';
+import { addBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
+import { SetTable } from './set-table';
 import type { BoltState } from '@/model/bolt/bolt-state';
 import type { SetFigure, SetPage, StretchPage } from './queries';
-import table from '@/interface/parts/table.module.css';
-import styles from './stretch-screen.module.css';
-import { STRETCH_WORDS } from './stretch-words';
 
-const KINDS = choices(BOLT_READING_KINDS, {
-  free: 'Free length',
-  tight: 'Tightened',
-  released: 'On release',
-  another: 'Another bolt in its place, free length',
-});
+const KINDS = choices(BOLT_READING_KINDS, READ_WHEN);
 
 /** What is to be read next: free lengths first, then each pull. */
 const nextKind = ({ verdict: { state } }: BoltState) =>
@@ -107,88 +100,6 @@ function YieldNotice({ page: { set, bears } }: { readonly page: SetPage }) {
         ? `The most stretch wanted leaves the bolt at ${share} of its yield. Measure its lengths again, read the page again, or know that it is made to yield.`
         : `The grade of the bolt is not known. Taken for mild steel it would be at ${share} of its yield at the most stretch wanted: enter its grade on the joint’s sheet.`}
     </Notice>
-  );
-}
-
-function SetTable({ page: { set, bolts, stiffness_N_per_mm } }: { readonly page: SetPage }) {
-  const { act, pending, problem } = useAct();
-  const { significant } = useFigures();
-  const micro = (mm: number) => `${mm < 0 ? '−' : ''}${Math.abs(mm).toFixed(3)}`;
-  const thou = (mm: number) => (mm / THOU_MM).toFixed(1);
-  return (
-    <div className={table.frame} tabIndex={0} role="group" aria-label={`${set.name}, bolt by bolt`}>
-      <table className={table.table}>
-        <thead>
-          <tr>
-            <th scope="col">Bolt</th>
-            <th scope="col" className={table.right}>
-              Free
-            </th>
-            <th scope="col" className={table.right}>
-              Stretch mm
-            </th>
-            <th scope="col" className={table.right}>
-              thou
-            </th>
-            <th scope="col" className={table.right}>
-              Clamp kN
-            </th>
-            <th scope="col" className={table.right}>
-              Torque N·m
-            </th>
-            <th scope="col" className={table.right}>
-              Set mm
-            </th>
-            <th scope="col" className={table.right}>
-              Uses
-            </th>
-            <th scope="col">Stands</th>
-          </tr>
-        </thead>
-        <tbody>
-          {bolts.map(({ bolt, verdict, free, tight, uses, last }) => {
-            const { sign, words, kind } = STRETCH_WORDS[verdict.state];
-            const { stretch_mm, set_mm } = verdict;
-            return (
-              <tr key={bolt} data-kind={kind} data-state={verdict.state}>
-                <th scope="row">{bolt}</th>
-                <td className={table.right}>{free ? free.typed : ''}</td>
-                <td className={table.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
-                <td className={table.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>
-                <td className={table.right}>
-                  {stretch_mm === undefined || stretch_mm <= 0
-                    ? ''
-                    : significant((stretch_mm * stiffness_N_per_mm) / 1000)}
-                </td>
-                <td className={table.right}>
-                  {tight?.torque_Nm === null || tight?.torque_Nm === undefined ? '' : significant(tight.torque_Nm)}
-                </td>
-                <td className={table.right}>{set_mm === undefined ? '' : micro(set_mm)}</td>
-                <td className={table.right}>{uses}</td>
-                <td className={styles.state} data-kind={kind}>
-                  <span aria-hidden>{sign}</span> {words}{' '}
-                  {last && (
-                    <button
-                      type="button"
-                      className="text-button"
-                      aria-disabled={pending || undefined}
-                      onClick={() => act(() => strikeBoltReadingAction({ setId: set.id, readingId: last.id }))}
-                    >
-                      Undo last
-                      <span className="only-spoken">
-                        {' '}
-                        of bolt {bolt}, {last.typed}
-                      </span>
-                    </button>
-                  )}
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-      <Refusal problem={problem} />
-    </div>
   );
 }
 

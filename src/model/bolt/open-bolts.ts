@@ -18,27 +18,35 @@ export interface PulledSince {
   readonly from: string;
 }
 
-const STOPS: Readonly<Partial<Record<StretchState, string>>> = {
+/** Where a bolt stands by its stretch, in a few words, as its tag and its record say it. */
+export const STRETCH_SAID: Readonly<Record<StretchState, string>> = {
+  'free-length-wanted': 'free length not read',
+  'to-pull': 'stretch not read',
+  short: 'stretch short',
+  inside: 'inside',
   over: 'past its stretch',
   'ceiling-without-stretch': 'at its ceiling without the stretch',
   'past-ceiling': 'past its ceiling',
   'stretch-without-torque': 'its stretch without the torque',
+  grown: 'has grown',
 };
-const WAITS: Readonly<Partial<Record<StretchState, string>>> = {
-  short: 'stretch short',
-  'to-pull': 'stretch not read',
-  'free-length-wanted': 'free length not read',
-};
+
+const STOPS: ReadonlySet<StretchState> = new Set([
+  'over',
+  'ceiling-without-stretch',
+  'past-ceiling',
+  'stretch-without-torque',
+  'grown',
+]);
 
 const isOfBefore = ({ tight }: BoltState, { from }: PulledSince): boolean => tight !== undefined && tight.at < from;
 
 function openBolt(one: BoltState, since: PulledSince): OpenBolt | undefined {
   const { bolt, verdict } = one;
-  if (verdict.state === 'grown') return { bolt, words: 'has grown', stops: true };
-  if (isOfBefore(one, since)) return { bolt, words: 'stretch not read since it was pulled again', stops: false };
-  const stops = STOPS[verdict.state];
-  const words = stops ?? WAITS[verdict.state];
-  return words === undefined ? undefined : { bolt, words, stops: stops !== undefined };
+  const { state } = verdict;
+  if (state !== 'grown' && isOfBefore(one, since))
+    return { bolt, words: 'stretch not read since it was pulled again', stops: false };
+  return state === 'inside' ? undefined : { bolt, words: STRETCH_SAID[state], stops: STOPS.has(state) };
 }
 
 /**

@@ -316,9 +316,9 @@ describe('fasteners that were pulled before', () => {
         .ofJoint(HEAD)
         .findLast(({ id, purpose }) => purpose === 'final' && shop.tightenings.events(id).length > 0),
     );
-    const part = { detail: { newAfter: last.id } };
+    const part = { detail: { newAfter: last.startedAt } };
     await accepted(alterJointAction({ id: HEAD, version: head().version, ...part }));
-    expect(head().detail.newAfter).toBe(last.id);
+    expect(head().detail.newAfter).toBe(last.startedAt);
     expect(await begin('final')).not.toContain('used-before');
   });
 });

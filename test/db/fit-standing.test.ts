@@ -262,15 +262,21 @@ describe('in the shop', () => {
     expect(joint && fastenerFingerprint(joint)).toBe('stud M9, iso-8.8-to-16-mm');
     const newAfter = (id: string | null) =>
       joint && fastenerFingerprint({ ...joint, detail: { ...joint.detail, newAfter: id } });
-    expect(newAfter('head-round-1')).toBe('stud M9, iso-8.8-to-16-mm, new (nd-1)');
-    expect(new Set([newAfter(null), newAfter('head-round-1'), newAfter('head-round-2')]).size).toBe(3);
+    expect(newAfter('2026-05-16T14:20:05.000Z')).toBe('stud M9, iso-8.8-to-16-mm, new after 2026-05-16 14:20');
+    expect(
+      new Set([newAfter(null), newAfter('2026-05-16T14:20:05.000Z'), newAfter('2026-05-17T14:20:05.000Z')]).size,
+    ).toBe(3);
   });
   test('a reading under the final bolts does not outlast new ones of the same kind', () => {
     const read = (bolts: string) =>
-      fitState(fit, [{ ...reading(0, 'bore', 60.05, 1, { bolts }) }], { rounds: [], bolts: 'bolt M8, new (x3Fq)' })
-        .places[0];
-    expect(read('bolt M8')?.why).toMatch(/the bolts were changed: bolt M8 then, bolt M8, new \(x3Fq\) now/);
-    expect(read('bolt M8, new (x3Fq)')?.why).toBeUndefined();
+      fitState(fit, [{ ...reading(0, 'bore', 60.05, 1, { bolts }) }], {
+        rounds: [],
+        bolts: 'bolt M8, new after 2026-05-16 14:20',
+      }).places[0];
+    expect(read('bolt M8')?.why).toMatch(
+      /the bolts were changed: bolt M8 then, bolt M8, new after 2026-05-16 14:20 now/,
+    );
+    expect(read('bolt M8, new after 2026-05-16 14:20')?.why).toBeUndefined();
   });
   test('a drawer keeps its count, a fit what it is altered to', () => {
     const [shim] = shop.shims.inFamily('Camshaft shims');

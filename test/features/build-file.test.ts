@@ -145,3 +145,38 @@ describe('the build file', () => {
     );
   });
 });
+
+describe('lengths of bolts in a file', () => {
+  const rods = () => {
+    const file = fileOf('demo-maestrale');
+    const [set] = file.boltSets;
+    const last = set?.readings.at(-1);
+    if (!set || !last) throw new Error('no rod bolts');
+    const back = (id: string, strikes: string) => ({ ...last, id, strikes });
+    const withLines = (...more: readonly (typeof last)[]): BuildFile => ({
+      ...file,
+      boltSets: [{ ...set, readings: [...set.readings, ...more] }],
+    });
+    return { last, back, withLines };
+  };
+  test('one that was taken back comes so, beside the same engine too, and takes back its own', () => {
+    const { last, back, withLines } = rods();
+    const other = openShop(temporaryFile());
+    for (const time of ['first', 'second'])
+      readBack(other, withLines(back('back-1', last.id)), NOW, () => `${time}-${(made += 1)}`);
+    const sets = other.engines.all().flatMap(({ id }) => other.bolts.ofEngine(id));
+    expect(sets).toHaveLength(2);
+    for (const { readings } of sets) expect(readings.at(-1)?.strikes).toBe(readings.at(-2)?.id);
+  });
+  let made = 0;
+  test.each([
+    ['what is not in it', (last: string) => `not-${last}`],
+    ['itself', () => 'back-1'],
+  ])('none takes back %s', (_, strikes) => {
+    const { last, back, withLines } = rods();
+    const other = openShop(temporaryFile());
+    const file = withLines(back('back-1', strikes(last.id)));
+    expect(() => readBack(other, file, NOW, newId())).toThrow(/takes back one that is not before it/);
+    expect(other.engines.all()).toEqual([]);
+  });
+});

@@ -11,7 +11,7 @@ const jointAfter = (rounds: Rounds, newAfter: string | null = null, locking: Loc
   ({
     joint: { detail: { ...PLAIN_DETAIL, newAfter, original: { ...PLAIN_DETAIL.original, locking } } },
     tightenings: rounds.map(([id, purpose, pulls = 1]) => ({
-      tightening: { id, purpose },
+      tightening: { id, purpose, startedAt: id },
       state: { done: Array.from({ length: pulls }, () => ({ kind: 'pull' })) },
     })),
   }) as never;
@@ -40,9 +40,9 @@ describe('how often the fasteners of a joint were pulled', () => {
     ['new ones count from when they went in', ROUNDS, 'c', 1, 'Pulled once so far, for good.'],
     ['new after the last', ROUNDS, 'e', 0, 'New, and not pulled yet.'],
     [
-      'a round that is no longer here says nothing',
+      'new before the first of them',
       ROUNDS,
-      'x',
+      '0',
       4,
       'Pulled 4 times so far: once for measuring, twice for the strip, once for good.',
     ],
@@ -51,9 +51,9 @@ describe('how often the fasteners of a joint were pulled', () => {
     expect([uses.count, usesWords(uses)]).toEqual([count, words]);
   });
   test('the last round that they were pulled in is where new ones count from', () => {
-    expect(usesOf(jointAfter(ROUNDS)).lastRound).toBe('e');
-    expect(usesOf(jointAfter(ROUNDS.slice(0, 4))).lastRound).toBe('c');
-    expect(usesOf(jointAfter([])).lastRound).toBeUndefined();
+    expect(usesOf(jointAfter(ROUNDS)).lastBegun).toBe('e');
+    expect(usesOf(jointAfter(ROUNDS.slice(0, 4))).lastBegun).toBe('c');
+    expect(usesOf(jointAfter([])).lastBegun).toBeUndefined();
   });
 });
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { FASTENER_FORMS, type FastenerFacts } from '@/model/joint/fastener-facts';
+import { FASTENER_FORMS, type FastenerFacts, locksItself } from '@/model/joint/fastener-facts';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect } from '@mantine/core';
 import type { Shelves } from '@/model/shelf/shelves';
@@ -34,8 +34,8 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
   const isLockingNut = (locking: FastenerFacts['locking']) => locking === 'polymer-nut' || locking === 'metal-nut';
   // A torque of its own belongs to the nut that has one.
   const lock = (locking: FastenerFacts['locking']) =>
-    set(isLockingNut(locking) ? { locking } : { locking, prevailingLow_Nm: null, prevailingHigh_Nm: null });
-  const locks = isLockingNut(facts.locking);
+    set(locksItself(locking) ? { locking } : { locking, prevailingLow_Nm: null, prevailingHigh_Nm: null });
+  const locks = locksItself(facts.locking);
   return (
     <div
       className={form.grid}

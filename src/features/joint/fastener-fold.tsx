@@ -33,13 +33,13 @@ interface Props {
 
 /** How often what is in it was pulled, and the way to say that new ones are. */
 function UsesLine({ uses, newAfter, onDetail }: Pick<Props, 'onDetail'> & UsesFacts) {
-  const { count, lastRound } = uses;
+  const { count, lastBegun } = uses;
   if (count === 0 && newAfter === null) return null;
   return (
     <p className="soft">
       {usesWords(uses)}{' '}
-      {lastRound !== undefined && (
-        <button type="button" className="text-button" onClick={() => onDetail({ newAfter: lastRound })}>
+      {lastBegun !== undefined && (
+        <button type="button" className="text-button" onClick={() => onDetail({ newAfter: lastBegun })}>
           New ones are in
         </button>
       )}

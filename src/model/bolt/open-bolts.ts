@@ -1,4 +1,5 @@
 import type { StretchState } from '@/core/fastener';
+import { listed } from '@/model/listed';
 import type { BoltSet } from './bolt-set';
 import type { BoltSetState, BoltState } from './bolt-state';
 
@@ -67,8 +68,7 @@ export function openBoltsWords(open: readonly OpenBolt[], { bolts }: Pick<BoltSe
   return saidOnce
     .map((words) => {
       const of = open.filter((one) => one.words === words).map(({ bolt }) => `${bolt}`);
-      const numbers = [of.slice(0, -1).join(', '), of.at(-1)].filter(Boolean).join(' and ');
-      return of.length === bolts && bolts > 1 ? words : `${numbers} ${words}`;
+      return of.length === bolts && bolts > 1 ? words : `${listed(of)} ${words}`;
     })
     .join('; ');
 }

@@ -19,13 +19,13 @@ export interface FitContext {
   readonly page?: FitPageSays;
 }
 
-/** Enough of the round that new ones came after for two sets of new ones to be told apart. */
-const ROUND_LETTERS = 4;
+/** To the minute: enough for two sets of new ones to be told apart. */
+const TO_MINUTE = '2026-05-16T14:20'.length;
 
-/** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9, new (x3Fq)`. */
+/** The bolts of a joint as they are now, told so that a change of them is seen: `bolt M8×1, iso-12.9, new after 2026-05-16 14:20`. */
 export function fastenerFingerprint({ thread, detail }: Joint): string {
   const today = detail.today ?? { ...detail.original, thread };
-  const isNew = detail.newAfter === null ? '' : `new (${detail.newAfter.slice(-ROUND_LETTERS)})`;
+  const isNew = detail.newAfter === null ? '' : `new after ${detail.newAfter.slice(0, TO_MINUTE).replace('T', ' ')}`;
   return [`${today.form} ${today.thread}`, today.grade, isNew].filter(Boolean).join(', ');
 }
 

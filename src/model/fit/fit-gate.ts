@@ -1,4 +1,5 @@
 import type { Guard } from '@/core/joint';
+import { listed } from '@/model/listed';
 import { isHolding, type FitState, type FitPlace, type PlaceState, isProven } from './fit-state';
 
 export interface GateLine {
@@ -34,7 +35,7 @@ const askOf = ({ state, accepted, order }: FitPlace): string =>
 function placesName({ fit }: FitState, names: readonly string[]): string {
   if (fit.places.length === 1) return fit.name;
   if (names.length === fit.places.length) return `${fit.name}, every place`;
-  return `${fit.name}, ${[names.slice(0, -1).join(', '), names.at(-1)].filter(Boolean).join(' and ')}`;
+  return `${fit.name}, ${listed(names)}`;
 }
 
 /** Places of which the same is said, in one line. */

@@ -1,5 +1,8 @@
 import type { Locking } from '@/core/joint';
 
+/** A nut that holds by its own grip, which wears as it is used. */
+export const locksItself = (locking: Locking): boolean => locking === 'polymer-nut' || locking === 'metal-nut';
+
 export const FASTENER_FORMS = ['bolt', 'stud'] as const;
 export type FastenerForm = (typeof FASTENER_FORMS)[number];
 

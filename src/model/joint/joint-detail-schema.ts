@@ -253,7 +253,7 @@ export const DETAIL_PARTS: Readonly<Record<keyof JointDetail, Joi.Schema>> = {
   again: Joi.array().items(retorqueStage).max(MOST_STAGES).default([]),
   gasketSays: oneOf(GASKET_SAYS).default('unread'),
   slackenBy_deg: sentNumber().positive().max(360).allow(null).default(null),
-  newAfter: id().allow(null).default(null),
+  newAfter: Joi.string().isoDate().raw().max(40).allow(null).default(null),
   follows: Joi.array().items(Joi.string().trim().min(1).max(120)).max(20).unique().allow(null).default(null),
   retorqueSource: Joi.string().trim().max(200).allow('').default(''),
   kinds: Joi.array().items(kind).max(MAX_KINDS).default([]),

@@ -108,7 +108,10 @@ export interface JointDetail extends FigureDetail {
   readonly follows: readonly string[] | null;
   /** How far each is slackened before it is pulled to its figure, degrees; null: a little. */
   readonly slackenBy_deg: number | null;
-  /** The last round that its fasteners of before were pulled in: those that are in since are new. Null: none were. */
+  /**
+   * When the last round was begun that its fasteners of before were pulled in: those that are in since are new. Null:
+   * none were. The round's own hour, which a copy of the joint keeps; its id it does not.
+   */
   readonly newAfter: string | null;
 }
 

@@ -1,14 +1,15 @@
 import type { Guard } from '@/core/joint';
 import type { HousePractice } from '@/model/practice/house-practice';
 import type { JointState, TighteningState } from './joint-state';
+import { locksItself } from './fastener-facts';
 import { PURPOSES, type Purpose } from './tightening';
 
 /** How often the fasteners that are in a joint were pulled: for whatever it was, each time counts. */
 export interface Uses {
   readonly count: number;
   readonly purposes: readonly { readonly purpose: Purpose; readonly times: number }[];
-  /** The last round in which they were: new ones that are put in count from there. */
-  readonly lastRound?: string;
+  /** When the last round in which they were was begun: new ones that are put in count from there. */
+  readonly lastBegun?: string;
 }
 
 const isPulled = ({ state }: TighteningState) => state.done.some(({ kind }) => kind === 'pull');
@@ -16,7 +17,7 @@ const isPulled = ({ state }: TighteningState) => state.done.some(({ kind }) => k
 /** Gone over again, what is tight is tight already: that is no further use. */
 export function usesOf({ joint, tightenings }: Pick<JointState, 'joint' | 'tightenings'>): Uses {
   const { newAfter } = joint.detail;
-  const since = tightenings.slice(tightenings.findIndex(({ tightening }) => tightening.id === newAfter) + 1);
+  const since = tightenings.filter(({ tightening }) => newAfter === null || tightening.startedAt > newAfter);
   const used = since.filter((round) => round.tightening.purpose !== 'retorque' && isPulled(round));
   const last = used.at(-1);
   return {
@@ -25,14 +26,12 @@ export function usesOf({ joint, tightenings }: Pick<JointState, 'joint' | 'tight
       const times = used.filter(({ tightening }) => tightening.purpose === purpose).length;
       return times === 0 ? [] : [{ purpose, times }];
     }),
-    ...(last && { lastRound: last.tightening.id }),
+    ...(last && { lastBegun: last.tightening.startedAt }),
   };
 }
 
 /** `once`, `twice`, `3 times` */
 export const timesWords = (times: number): string => ['', 'once', 'twice'][times] ?? `${times} times`;
-
-const LOCK_THEMSELVES: ReadonlySet<string> = new Set(['polymer-nut', 'metal-nut']);
 
 /** What stands against pulling used fasteners once more: by what the shop holds of reuse, and by what wears with it. */
 export function usesGuards(state: JointState, { reuse }: Pick<HousePractice, 'reuse'>): readonly Guard[] {
@@ -50,7 +49,7 @@ export function usesGuards(state: JointState, { reuse }: Pick<HousePractice, 're
           },
         ]
       : []),
-    ...(lockings.some((one) => LOCK_THEMSELVES.has(one))
+    ...(lockings.some(locksItself)
       ? [
           {
             code: 'lock-nut-used',

@@ -31,7 +31,6 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
     { value: '', label: 'Not known' },
     ...shelves.grades.map(({ id, name, yield_MPa }) => ({ value: id, label: `${name}, yield ${yield_MPa} MPa` })),
   ];
-  const isLockingNut = (locking: FastenerFacts['locking']) => locking === 'polymer-nut' || locking === 'metal-nut';
   // A torque of its own belongs to the nut that has one.
   const lock = (locking: FastenerFacts['locking']) =>
     set(locksItself(locking) ? { locking } : { locking, prevailingLow_Nm: null, prevailingHigh_Nm: null });

@@ -3,7 +3,7 @@
 import { LEAF_CONTENTS } from '@/model/book/leaf-of-text';
 import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { startTransition, useMemo, useState } from 'react';
 import { notesToAgree } from '@/core/print';
 import type { Note } from '@/core/units';
 import type { Leaf } from '@/model/book/leaf';
@@ -157,7 +157,8 @@ export function LeafForm(props: Props) {
       if (props.correcting) return props.onLeave();
       // The next figure of the page: source, page, kind and threads stay, and the hand stays on the keys.
       const { subject: named, printedText: text } = entered.getValues();
-      setSaved(`${named}: “${text}”`);
+      // Told with the row, which pushes what is beneath it away: a finger on its way there would come down beside it.
+      startTransition(() => setSaved(`${named}: “${text}”`));
       entered.setValues({ subject: '', printedText: '', readingIndex: -1, agreedNotes: [] });
       if (isStill) entered.getInputNode('subject')?.focus();
     },

@@ -6,6 +6,7 @@ import { benchMonteCarlo } from './bench-monte-carlo.mts';
 import { usualBearingFace } from '@/core/fastener';
 import { correct } from '@/core/joint';
 import { readTorque } from '@/core/print';
+import { readAfresh } from '@/core/print/read-torque';
 import { threadNamed } from '@/core/thread';
 import { convert } from '@/core/units';
 
@@ -19,10 +20,17 @@ const figure = () => 20 + (n++ % 5000) / 100;
 const whole = () => 4 + (n++ % 90);
 
 const RIVALS = ['mathjs: unit(“36.5 lbf ft”).toNumber(“N m”)', 'js-quantities: Qty(“36.5 lbf*ft”).to(“N*m”)'] as const;
+const plain = () => `${figure()} lb ft`;
+const withWords = () => `${whole()}½ mkg, threads oiled`;
+const inTwoUnits = () => `${whole()}-99 lb. ft. (5.0-5.5 mkg), oiled`;
 const tasks: Readonly<Record<string, () => unknown>> = {
-  'read-torque “36.5 lb ft”': () => readTorque(`${figure()} lb ft`),
-  'read-torque “5½ mkg, threads oiled”': () => readTorque(`${whole()}½ mkg, threads oiled`),
-  'read-torque “36-40 lb. ft. (5.0-5.5 mkg), oiled”': () => readTorque(`${whole()}-99 lb. ft. (5.0-5.5 mkg), oiled`),
+  'read-torque “36.5 lb ft”': () => readTorque(plain()),
+  'read-torque “5½ mkg, threads oiled”': () => readTorque(withWords()),
+  'read-torque “36-40 lb. ft. (5.0-5.5 mkg), oiled”': () => readTorque(inTwoUnits()),
+  // Such texts are read by the shape of one before; this is what the first of them takes.
+  'the first of its kind: “36.5 lb ft”': () => readAfresh(plain()),
+  'the first of its kind: “5½ mkg, threads oiled”': () => readAfresh(withWords()),
+  'the first of its kind: “36-40 lb. ft. (5.0-5.5 …': () => readAfresh(inTwoUnits()),
   'convert lbf·ft to N·m': () => convert(figure(), 'lbf·ft', 'N·m'),
   'correct, oil to moly': () => correct(figure(), fastener, today),
   'thread “3/8 BSF”': () => threadNamed('3/8 BSF'),

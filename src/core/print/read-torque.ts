@@ -1,4 +1,5 @@
 import { DomainError, isDomainError, type Note } from '@/core/units';
+import { scanAlike } from './alike';
 import { amountOf } from './amounts';
 import { compareIntervals, type Agreement, type PrintedInterval } from './cross-check';
 import type { Group, Scan } from './groups';
@@ -155,8 +156,7 @@ function crossChecked(first: TorqueStep, others: readonly TorqueStep[]): Checked
   };
 }
 
-function readAsItStands(text: string): TorquePrint | TurnPrint | StagePrint {
-  const scan = scanTorque(text);
+function readAsItStands(text: string, scan = scanTorque(text)): TorquePrint | TurnPrint | StagePrint {
   const { printed, square } = scan;
   const stages = scan.broken || scan.unknownBeforeUnit ? undefined : readStages(scan, scan.saysStages, square);
   if (!stages) assertScan(scan);
@@ -243,6 +243,12 @@ function readMended(texts: readonly string[], shown: string): TorquePrint | Turn
   return { ...first, ambiguous: true, readings, notes: [...first.notes, misread] };
 }
 
+/** Reads a text as if none like it had been seen. */
+export function readAfresh(text: string): TorquePrint | TurnPrint | StagePrint {
+  const repaired = mended(text);
+  return repaired ? readMended(repaired.texts, text) : readAsItStands(text);
+}
+
 /**
  * Reads a torque, a pull on a lever, a part of a turn, or several stages exactly as a page prints them.
  * Nothing is guessed in silence: where the page allows two readings, both come back, likeliest first; words that are
@@ -253,6 +259,6 @@ function readMended(texts: readonly string[], shown: string): TorquePrint | Turn
 export function readTorque(text: string): TorquePrint | TurnPrint | StagePrint {
   if (text.length > MAX_CHARACTERS)
     throw unreadable(`The text is longer than ${MAX_CHARACTERS} characters. Enter the figure alone.`);
-  const repaired = mended(text);
-  return repaired ? readMended(repaired.texts, text) : readAsItStands(text);
+  const scan = scanAlike(text);
+  return scan ? readAsItStands(text, scan) : readAfresh(text);
 }

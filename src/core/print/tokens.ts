@@ -43,7 +43,8 @@ const MARK = /\.{2,}|-{2,}|[-+±/⁄÷x%°"'()[\]=,;:*<>≤≥~⌈⌊≈]/y;
 const decimalsOf = (digits: string) => digits.split(/[.,]/)[1]?.length ?? 0;
 const halfOf = (decimals: number) => 0.5 * 10 ** -decimals;
 
-const plain = (value: number, half: number, comma: boolean, spaceBefore: boolean): Numeral => ({
+/** A figure that is no fraction and can be read in one way. */
+export const plainNumeral = (value: number, half: number, comma: boolean, spaceBefore: boolean): Numeral => ({
   kind: 'number',
   value,
   half,
@@ -57,21 +58,21 @@ const PLAIN = /^\d+(?:\.(\d+))?$/;
 function numeral(text: string, spaceBefore: boolean): Numeral {
   const simple = PLAIN.exec(text);
   if (simple) {
-    const value = plain(Number(text), halfOf(simple[1]?.length ?? 0), false, spaceBefore);
+    const value = plainNumeral(Number(text), halfOf(simple[1]?.length ?? 0), false, spaceBefore);
     return /^[1-9]\d{0,2}\.\d{3}$/.test(text)
       ? { ...value, thousand: Number(text.replace('.', '')), thousandHalf: 0.5, stopThousand: true }
       : value;
   }
   if (/^\d{1,3}(,\d{3}){2,}|^\d{1,3},\d{3}\./.test(text) || / /.test(text)) {
     const digits = text.replace(/[, ]/g, '');
-    return plain(Number(digits), halfOf(decimalsOf(digits)), false, spaceBefore);
+    return plainNumeral(Number(digits), halfOf(decimalsOf(digits)), false, spaceBefore);
   }
   if (/^\d{1,3}(\.\d{3})+,\d+$/.test(text)) {
     const digits = text.replace(/\./g, '').replace(',', '.');
-    return plain(Number(digits), halfOf(decimalsOf(digits)), true, spaceBefore);
+    return plainNumeral(Number(digits), halfOf(decimalsOf(digits)), true, spaceBefore);
   }
   const comma = text.includes(',');
-  const value = plain(Number(text.replace(',', '.')), halfOf(decimalsOf(text)), comma, spaceBefore);
+  const value = plainNumeral(Number(text.replace(',', '.')), halfOf(decimalsOf(text)), comma, spaceBefore);
   const mayBeThousand = comma && /^[1-9]\d{0,2},\d{3}$/.test(text);
   return mayBeThousand ? { ...value, thousand: Number(text.replace(',', '')), thousandHalf: 0.5 } : value;
 }
@@ -118,7 +119,7 @@ function plainFigureEnd(text: string, at: number): number {
 function plainFigure(text: string, at: number, end: number, spaceBefore: boolean): Numeral {
   const digits = text.slice(at, end);
   const stop = digits.indexOf('.');
-  return plain(Number(digits), HALVES[stop < 0 ? 0 : digits.length - stop - 1] ?? 0, false, spaceBefore);
+  return plainNumeral(Number(digits), HALVES[stop < 0 ? 0 : digits.length - stop - 1] ?? 0, false, spaceBefore);
 }
 
 /** Where a word of plain letters ends with nothing grown on to it; 0 where there is none. */

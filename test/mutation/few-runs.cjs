@@ -3,8 +3,8 @@
 const real = require('../../node_modules/fast-check/lib/cjs/fast-check.js');
 
 const ENOUGH = 400;
-/** What counts how often a thing came about needs more: a third of what is asked for. */
-const fewer = (runs) => Math.min(runs, Math.max(ENOUGH, Math.ceil(runs / 3)));
+/** What counts how often a thing came about needs more: half of what is asked for. */
+const fewer = (runs) => Math.min(runs, Math.max(ENOUGH, Math.ceil(runs / 2)));
 
 const assert = (property, parameters) =>
   real.assert(property, { ...parameters, numRuns: fewer(parameters?.numRuns ?? 100) });

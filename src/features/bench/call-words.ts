@@ -1,5 +1,6 @@
-import type { RoundState } from '@/core/tightening';
-import { handOverWords, lastPulled, pullWords, stepName } from '@/interface/words/bench-words';
+import type { DoneEvent, RoundState } from '@/core/tightening';
+import { handOverWords, lastPulled, lineOf, pullWords, rowSoFar, stepName } from '@/interface/words/bench-words';
+import { numberRanges } from '@/interface/words/state-words';
 import { placeNoteWords } from '@/interface/words/place-note-words';
 import { notesOfPlace, type PlaceNote } from '@/model/joint/place-note';
 import type { CrankHeld } from '@/model/order/crank';
@@ -23,4 +24,16 @@ export function callWords(
   const noted = notesOfPlace(placeNotes, step.position).map((note) => `${placeNoteWords(note)}. `);
   const taken = handOverWords(plan, next, lastPulled(plan, done));
   return `${isOwed ? 'Passed over before. ' : ''}${taken && `${taken}. `}${stepName(plan, step)}: ${noted.join('')}${pullWords(plan, step, figure(step.setting))}`;
+}
+
+/** The numbers of a row that was broken off and is begun again, where the house keeps to unbroken rows; else none. */
+export function rowAgain(plan: TighteningPlan, round: Pick<RoundState, 'next' | 'over' | 'done'>): string {
+  return plan.track === 'unbroken-rows' && round.over.length === 0 ? numberRanges(rowSoFar(plan, round)) : '';
+}
+
+/** What is said after a long gap. */
+export function againWords(plan: TighteningPlan, round: RoundState, last: DoneEvent): string {
+  const row = rowAgain(plan, round);
+  const touched = row === '' ? 'Touch it' : `The row was broken off: put the wrench on ${row}, in turn,`;
+  return `You last did ${lineOf(plan, last)}. ${touched} again before going on`;
 }

@@ -7,10 +7,8 @@ import type { PullOutcome, PullReading } from '@/core/tightening';
 import type { Purpose } from '@/model/joint/tightening';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
-import { agoFrom } from '@/interface/figures/times';
 import { SHEET } from '@/interface/shell/sheet-id';
-import { lineOf } from '@/interface/words/bench-words';
-import { callWords } from './call-words';
+import { againWords, callWords } from './call-words';
 import { FaceCall } from './face-call';
 import { FaceDrawing } from './face-drawing';
 import { FaceHead } from './face-head';
@@ -113,7 +111,7 @@ export function FaceBody(props: FaceBodyProps) {
   const strike = () => !hold.looksOn && !heard.held && press.undo(() => gap.stops() || record.strikeLast());
   const call =
     isLong && round.last
-      ? `You last did ${lineOf(plan, round.last)}. Touch it again before going on`
+      ? againWords(plan, round, round.last)
       : callWords(plan, round, held, plain, props.known.placeNotes);
   const isSlotOpen = asksSlot && !isLong && !hold.looksOn && noSlot.isOpen;
   const meets = (words: string) =>
@@ -146,10 +144,7 @@ export function FaceBody(props: FaceBodyProps) {
       />
       <FaceLive heard={heard} />
       {isLong && round.last ? (
-        <TouchAgain
-          done={lineOf(plan, round.last)}
-          ago={agoFrom(round.last.at, Math.max(props.openedAt, Date.parse(round.last.at)))}
-        />
+        <TouchAgain plan={plan} round={round} last={round.last} openedAt={props.openedAt} />
       ) : pulled && isSlotOpen ? (
         <NoSlot plan={plan} pulled={pulled} known={props.known} onMeets={meets} onLeave={noSlot.close} />
       ) : (

@@ -45,6 +45,14 @@ function useStretchWords(stretch: StretchTarget | undefined, unit: TorqueUnit): 
     : [`Stretch cannot be read, for an end is not reached. Never over ${torque(ceiling_Nm, 3, unit)}`];
 }
 
+/** What is drawn on each once it is left as it stays; a round whose nuts come off again leaves nothing to mark. */
+const MARK_IT: Readonly<Partial<Record<Purpose, string>>> = {
+  final: 'Then mark it, across to the part beside it.',
+  retorque: 'See how far its mark went, then mark it anew.',
+};
+const markIt = ({ track }: TighteningPlan, purpose: Purpose): string | undefined =>
+  track === 'witness-mark' ? MARK_IT[purpose] : undefined;
+
 /** Where in the turn one is, and what has to be known of that place before it is pulled. */
 function Place({
   plan,
@@ -129,7 +137,8 @@ function AllDone({
       )}
       <p className={styles.hint}>
         {isStretched && 'Where its stretch was not read yet, read it and write it on the stretch sheet. '}
-        {last.join(' ')} Wind the wrench back to its lowest mark, not below it.
+        {last.join(' ')} {markIt(plan, purpose) && 'See that each has its mark. '}Wind the wrench back to its lowest
+        mark, not below it.
         {over > 0 && ` ${over} went over: look at ${over === 1 ? 'it' : 'them'} before going on.`}
       </p>
     </section>
@@ -228,6 +237,7 @@ export function FaceCall({ plan, round, purpose, held, known }: Props) {
         {place}
         <p className={styles.hint}>
           {taken && `${taken}. `}Recorded as by feel. {figure.filmName}.
+          {step.final && ` ${markIt(plan, purpose) ?? ''}`}
         </p>
       </section>
     );
@@ -280,6 +290,7 @@ export function FaceCall({ plan, round, purpose, held, known }: Props) {
       {place}
       <p className={styles.hint}>
         <b>{figure.wrenchName}</b>. {figure.filmName}. {PURPOSE_WORDS[purpose].caution}
+        {step.final && ` ${markIt(plan, purpose) ?? ''}`}
       </p>
     </section>
   );

@@ -6,6 +6,7 @@ import { readingKeys } from '@/model/joint/pull-reading-keys';
 import { PURPOSES } from '@/model/joint/tightening';
 import { FILMS_FOUND } from '@/model/joint/retorque-guards';
 import { PULL_ACTS } from '@/model/joint/tightening-plan';
+import { TRACK_SCHOOLS } from '@/model/practice/house-practice';
 import { oneOf } from '@/model/one-of';
 import { sentNumber } from '@/model/typed-number';
 import Joi from 'joi';
@@ -135,6 +136,7 @@ const plan = Joi.object({
   filmFound: oneOf(FILMS_FOUND),
   slackenBy_deg: sentNumber().positive().max(360),
   asksOver: Joi.boolean().valid(true),
+  track: oneOf(TRACK_SCHOOLS),
 }).required();
 
 /** A going-round as a build file has it: its plan, and its lines. */

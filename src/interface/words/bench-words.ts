@@ -1,4 +1,4 @@
-import type { DoneEvent, PullOutcome, PullStep, StageTurn, Step } from '@/core/tightening';
+import type { DoneEvent, PullOutcome, PullStep, RoundState, StageTurn, Step } from '@/core/tightening';
 import { turnWords } from '@/model/joint/turns-words';
 import { figureAt, kindAt, type PlannedFigure, type TighteningPlan } from '@/model/joint/tightening-plan';
 
@@ -95,6 +95,22 @@ export function lastPulled(plan: TighteningPlan, done: readonly DoneEvent[]): Pu
   const last = done.findLast(({ kind }) => kind === 'pull' || kind === 'again');
   const step = plan.steps[last?.step ?? -1];
   return step?.kind === 'pull' ? step : undefined;
+}
+
+/**
+ * The numbers, by the turn, of the row that is being gone through: what was pulled at the stage that goes on. One alone is
+ * no row yet, and what is turned by an angle cannot be gone over again.
+ */
+export function rowSoFar(plan: TighteningPlan, { next, done }: Pick<RoundState, 'next' | 'done'>): readonly number[] {
+  const coming = plan.steps[next];
+  if (coming?.kind !== 'pull' || coming.turn) return [];
+  const numbers = new Set<number>();
+  for (const event of [...done].reverse()) {
+    const step = plan.steps[event.step];
+    if (step?.kind !== 'pull' || step.stage !== coming.stage) break;
+    if (event.kind === 'pull' || event.kind === 'again') numbers.add(turnNumber(plan, step.position));
+  }
+  return numbers.size < 2 ? [] : [...numbers];
 }
 
 /** Whether the wrench has to be set anew for this step, after the one that was pulled before it. */

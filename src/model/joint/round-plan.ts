@@ -99,6 +99,7 @@ export function planOfJoint(setting: JointInputs, options: PlanOptions = {}): Ti
     care: careOf(joint.detail, setting.shelves.practice),
     act: 'pull',
     asksOver: true,
+    track: setting.shelves.practice.track,
     ...(options.reason && { reason: options.reason }),
   };
 }

@@ -1,5 +1,6 @@
 import { storedJson } from '@/model/stored-json';
 import type { Guard, Ladder, Locking, Unknown } from '@/core/joint';
+import type { TrackSchool } from '@/model/practice/house-practice';
 import type { Care } from './care';
 import type { Position, Step } from '@/core/tightening';
 import type { TorqueUnit } from '@/core/units';
@@ -62,6 +63,8 @@ export interface TighteningPlan extends PlannedFigure {
   readonly filmFound?: 'as-pulled' | 'dried' | 'stuck';
   /** Whether a fastener that went over at its final figure is to be seen to before it is done; older plans do not ask. */
   readonly asksOver?: true;
+  /** By which school it is kept in mind what was done; older plans do not say. */
+  readonly track?: TrackSchool;
 }
 
 /** The figure that the fastener at a place is pulled to. */

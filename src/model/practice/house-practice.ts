@@ -34,6 +34,10 @@ export const SETTLED_LIMITS: Readonly<Record<SettledSchool, number>> = {
   'eight-pct': 0.08,
 };
 
+/** How it is kept in mind which fasteners were done. */
+export const TRACK_SCHOOLS = ['witness-mark', 'unbroken-rows'] as const;
+export type TrackSchool = (typeof TRACK_SCHOOLS)[number];
+
 /** What the shop does where the books leave it open. Every row can be overridden for an engine, and on a joint. */
 export interface HousePractice {
   readonly range: RangeSchool;
@@ -43,7 +47,7 @@ export interface HousePractice {
   readonly confirming: 'yes' | 'no';
   readonly unitOfWork: UnitOfWork;
   readonly firstCap: 'thrust' | 'middle';
-  readonly track: 'witness-mark' | 'unbroken-rows';
+  readonly track: TrackSchool;
   readonly seating: 'finger-tight' | 'small-figure' | 'with-compound';
   readonly retorque: RetorqueSchool;
   readonly heatCycle: HeatCycleSchool;
@@ -180,7 +184,7 @@ export const PRACTICE_QUESTIONS: readonly Question[] = [
     school('whole', 'anywhere on it', 'it was checked at the figure used'),
   ] },
   { row: 'check', question: 'Wrench check', schools: [
-    school('yearly', 'yearly', 'ISO 6789, or every 5000 pulls'),
+    school('yearly', 'yearly', 'ISO 6789 asks for it, or after 5000 pulls, which are not counted here'),
     school('half-yearly', 'half-yearly', 'a fall is not always owned up to'),
     school('second-wrench', 'against a second wrench at the figure used', 'the figure that matters is the one that is checked'),
   ] },

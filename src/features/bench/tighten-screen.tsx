@@ -33,7 +33,8 @@ const AT_THE_BENCH: Working = {
     ['Pull', 'Smooth and slow, shortest extension, something to hold the other end still.'],
     ['Signs', 'Open ring: not pulled. A tick: one pass. A line across: final. A triangle: look at it.'],
   ],
-  caution: 'Stand so that a slip hurts nobody. A stud that shears gives no warning.',
+  caution:
+    'The engine’s stand is locked before a bar goes on. Stand so that a slip hurts nobody: a stud that shears gives no warning.',
 };
 
 /** How many joints are seen before the sheet is moved. */

@@ -1,6 +1,7 @@
 import { Link } from '@/interface/parts/link';
 import { Section, Screen } from '@/interface/parts/screen';
 import key from '@/interface/parts/button.module.css';
+import { COMES_FIRST, HELP_ALONE, OUTSIDE } from '@/interface/words/reach-of-tool';
 import { BeingWorkedOut } from '@/interface/shell/being-worked-out';
 import { AsideList } from './aside';
 import type { DueFirst } from './due';
@@ -64,6 +65,9 @@ export const StandsScreen = ({ stands, due, unknown, aside, demonstration, recko
       <Section title="The demonstration yard">{demonstration}</Section>
       <p>
         <Link href="/copies">Copies of the shop</Link>
+      </p>
+      <p className="soft">
+        {HELP_ALONE} {COMES_FIRST} {OUTSIDE}
       </p>
     </Screen>
     <aside className={styles.slip} aria-label="Read a figure">

@@ -9,7 +9,8 @@ import { NotesSeen } from '@/interface/parts/notes-seen';
 import { TakeAway } from '@/interface/parts/take-away';
 import { EFFECT_WORDS, STEP_KIND_WORDS, STEP_STATE_WORDS } from '@/interface/words/order-words';
 import type { StepState } from '@/model/order/step-state';
-import { isGated } from '@/model/order/step';
+import { HAZARDS, hazardsOf } from '@/model/order/hazards';
+import { isGated, type Step } from '@/model/order/step';
 import { Bars } from './bars';
 import { DoneForm } from './done-form';
 import type { OrderPage } from './queries';
@@ -117,6 +118,21 @@ function Acts({ page, one, onSelect }: Props) {
   );
 }
 
+/** What its step says, and what can hurt at any step like it, until it is done. */
+function Cautions({ step, isDone }: { readonly step: Step; readonly isDone: boolean }) {
+  const hazards = isDone ? [] : hazardsOf(step).map((id) => HAZARDS[id].says);
+  const said = [step.detail.caution, ...hazards].filter(Boolean);
+  if (said.length === 0) return null;
+  return (
+    <div className={styles.caution}>
+      <b>Caution.</b>
+      {said.map((words) => (
+        <p key={words}>{words}</p>
+      ))}
+    </div>
+  );
+}
+
 /** One step of the order: how it stands, what it waits for, and what is done about it. */
 export function StepPanel({ page, one, onSelect }: Props) {
   const [changing, setChanging] = useState(false);
@@ -132,11 +148,7 @@ export function StepPanel({ page, one, onSelect }: Props) {
         {step.branch && `, ${step.branch}`}: <b>{STEP_STATE_WORDS[state]}</b>
         {why && `. ${why.charAt(0).toUpperCase()}${why.slice(1)}.`}
       </p>
-      {step.detail.caution && (
-        <p className={styles.caution}>
-          <b>Caution.</b> {step.detail.caution}
-        </p>
-      )}
+      <Cautions step={step} isDone={one.done !== undefined} />
       <DoneLine one={one} />
       <WhyNotYet page={page} one={one} onSelect={onSelect} />
       <ElsewhereLink engineId={engineId} step={step} />

@@ -31,6 +31,7 @@ import { usesWords } from '@/interface/words/uses-words';
 import { usesOf } from '@/model/joint/uses';
 import { HeatRecord } from './heat-record';
 import { StretchRecord } from './stretch-record';
+import { HELP_ALONE } from '@/interface/words/reach-of-tool';
 import styles from './joint-record-page.module.css';
 
 /** What stood against the figure when it was begun, and why it was pulled all the same. */
@@ -243,9 +244,7 @@ export function JointRecordPage({
         </section>
       )}
       <SignLine />
-      <p className={styles.foot}>
-        A figure reckoned here is help for a competent person, not authority over the manual or the maker of the part.
-      </p>
+      <p className={styles.foot}>{HELP_ALONE}</p>
     </main>
   );
 }

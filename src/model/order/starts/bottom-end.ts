@@ -8,7 +8,6 @@ const OILED = [['engine oil', 'journals and shells', 'a film all round']] as con
 export const shaftInBlock = (): readonly Draft[] => [
   main('clean', 'clean-block', 'Block: oilways brushed and blown through, threads run clean, blind holes dry', {
     kit: ['bottle brushes', 'chasers for the threads', 'eye protection'],
-    caution: 'Compressed air drives grit into eyes. Oil trapped under a bolt in a blind hole can crack the casting.',
   }),
   main('part', 'upper-shells', 'Upper main shells in, tangs in their slots', {
     caution: 'Dirt behind a shell is a tight bearing.',
@@ -81,7 +80,6 @@ export const pumpSumpFlywheel = (after: string): readonly Draft[] => [
     purpose: 'final',
     meets: ['flywheel'],
     people: 2,
-    caution: 'Heavy: two people, or a support under it.',
   }),
 ];
 
@@ -100,6 +98,5 @@ export const dressAndStart = (after: readonly string[]): readonly Draft[] => [
     makes: ['starts'],
     kit: ['fire extinguisher', 'a second person at the tap'],
     people: 2,
-    caution: 'Fumes, belts, fan, hot coolant; a fire is likeliest now. Outside, with help at hand.',
   }),
 ];

@@ -16,7 +16,7 @@ const sideValveFour: readonly Draft[] = [
   main('other', 'sv-lapped', 'Valves seated in the block', { makes: ['swarf'], notUntil: ['sv-valves'] }),
   main('clean', 'sv-lap-clean', 'Lapping paste washed out of ports, guides and chests'),
   main('part', 'sv-valves', 'Valves, springs and cotters in', {
-    caution: 'A spring let go hits the eye. Stop the oil holes: a cotter falls into the sump.',
+    caution: 'Stop the oil holes: a cotter falls into the sump.',
     putsIn: [{ name: 'rags in the oil holes', inside: true }],
   }),
   main('aid-out', 'sv-rags', 'Rags out of the oil holes, counted', { takesOut: ['rags in the oil holes'] }),
@@ -58,7 +58,6 @@ const splitCase = (inCase: readonly string[]): readonly Draft[] => [
   left('clean', 'left-clean', 'Left case: faces and oilways clean'),
   left('part', 'left-bearing', 'Left bearing in, case warmed', {
     kit: ['heat without a flame', 'gloves'],
-    caution: 'Hot metal; no flame on a bearing, none near fuel or solvent.',
     by: ['handling'],
   }),
   right('clean', 'right-clean', 'Right case: faces and oilways clean'),
@@ -145,9 +144,7 @@ const flatFour: readonly Draft[] = [
   crank('clean', 'shaft-clean', 'Crankshaft oilways clean'),
   crank('fit', 'rods-play', 'Big ends: oil clearance', { meets: ['big end'] }),
   crank('joint', 'rods', 'Rods on the shaft, bolts tight', { purpose: 'final', meets: ['rod bolt', 'big end'] }),
-  crank('part', 'wheels', 'Timing and distributor wheels on, case warm', {
-    caution: 'Hot metal; no flame on a bearing.',
-  }),
+  crank('part', 'wheels', 'Timing and distributor wheels on, case warm'),
   left('clean', 'left-clean', 'Left case: oilways and faces clean'),
   left('part', 'left-shells', 'Left shells and followers in'),
   right('clean', 'right-clean', 'Right case: oilways and faces clean'),

@@ -8,20 +8,16 @@ export const headMadeUp = (valves = true): readonly Draft[] => [
     ? [
         head('fit', 'guides', 'Valves in their guides', {
           meets: ['valve in its guide', 'guide'],
-          caution: 'Period gaskets may hold asbestos: a head is not scraped dry, and not blown off.',
+          words: 'Its face is cleaned of the old gasket first.',
         }),
         head('other', 'lapped', 'Valves seated, each in its own place', { makes: ['swarf'] }),
         head('clean', 'lap-clean', 'Lapping paste washed out of head and guides'),
         head('part', 'springs', 'Valves, springs and collets in', {
           surfaces: [['engine oil', 'stems']],
-          caution: 'A spring let go hits the eye: glasses on, compressor square.',
+          caution: 'The compressor stands square.',
         }),
       ]
-    : [
-        head('clean', 'head-clean', 'Head: face flat and dry', {
-          caution: 'Period gaskets may hold asbestos: not scraped dry, not blown off.',
-        }),
-      ]),
+    : [head('clean', 'head-clean', 'Head: face flat and dry')]),
 ];
 
 /** The head goes on, and is tight. */
@@ -32,7 +28,6 @@ export const headOn = (after: readonly string[], people = 2): readonly Draft[] =
     makes: ['once-only'],
     words: 'The gasket lies the way up that is marked on it.',
     putsIn: [{ name: 'guide studs', inside: false }],
-    caution: 'Heavy: two people, nothing under a head that hangs on a hoist alone.',
   }),
   main('aid-out', 'guide-studs', 'Guide studs out, counted', { takesOut: ['guide studs'] }),
   main('joint', 'head-tight', 'Cylinder head tight', {

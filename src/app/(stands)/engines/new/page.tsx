@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { RailOfShop } from '../../rail-of-shop';
 import { EngineForm } from '@/features/engine/engine-form';
+import { OUTSIDE } from '@/interface/words/reach-of-tool';
 import { Section, Screen } from '@/interface/parts/screen';
 
 export const metadata: Metadata = { title: 'A new engine' };
@@ -9,7 +10,10 @@ export default function NewEnginePage() {
   return (
     <>
       <RailOfShop />
-      <Screen title="Put an engine on a stand" lead="What is known of it now; all of it can be changed later.">
+      <Screen
+        title="Put an engine on a stand"
+        lead={`What is known of it now; all of it can be changed later. ${OUTSIDE}`}
+      >
         <Section title="The engine">
           <EngineForm />
         </Section>

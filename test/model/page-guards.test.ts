@@ -228,6 +228,57 @@ test('a wrench that is checked against a second one at the figure used was check
   expect([asked('yearly', far), asked('half-yearly', far)]).toEqual([false, false]);
 });
 
+const head = () => there(shop.joints.find('demo-f-joint-head'));
+
+describe('what is not this tool’s to reckon', () => {
+  const found = (name: string, subject?: string) => {
+    const inputs = jointInputs(shop, { ...head(), name }, Date.parse(YARD_NOW));
+    const leaf = subject === undefined ? inputs.leaf : { ...inputs.leaf, subject };
+    return computeJoint({ ...inputs, leaf }).guards.filter(({ code }) => code === 'not-ours');
+  };
+  test.each(['Road wheel nuts', 'Brake drum', 'Steering arm', 'Fuel pipe union', 'Lifting eye', 'Hoist bracket'])(
+    'stops at “%s”, by the joint’s name or by the entry’s subject, until a reason is written',
+    (name) => {
+      expect(found(name)).toMatchObject([{ severity: 'stop' }]);
+      expect(found('Joint', name)).toHaveLength(1);
+    },
+  );
+  test.each([
+    'Flywheel',
+    'Camshaft wheel nut',
+    'Timing wheel nuts',
+    'Fuel pump flange',
+    'Broad flange',
+    'Cylinder head',
+  ])('and not at “%s”, which an engine is held together by', (name) => expect(found(name)).toEqual([]));
+});
+
+describe('a substitute', () => {
+  const stopped = (
+    grade: string,
+    films: { readonly todayFilm?: string; readonly headFilm?: string },
+    isThere = true,
+  ) => {
+    const joint = head();
+    const facts = originalFacts(jointInputs(shop, joint, Date.parse(YARD_NOW)));
+    const today = isThere ? { ...facts, grade } : null;
+    const { headFilm = null, todayFilm = joint.todayFilm } = films;
+    const detail = { ...joint.detail, today, headFilm };
+    return computeJoint(jointInputs(shop, { ...joint, todayFilm, detail }, Date.parse(YARD_NOW)))
+      .guards.filter(({ code }) => code === 'no-substitute')
+      .map(({ message }) => message.split(' is ')[0]);
+  };
+  test('is none where it is stainless, by what it is coated with, or unmarked', () => {
+    expect(stopped('iso-8.8-to-16-mm', { todayFilm: 'stainless-dry' })).toEqual(['A stainless fastener']);
+    expect(stopped('iso-8.8-to-16-mm', { headFilm: 'stainless-dry' })).toEqual(['A stainless fastener']);
+    expect(stopped('unmarked', {})).toEqual(['An unmarked fastener']);
+  });
+  test('is one where it is marked; and what the maker fitted stands for nothing', () => {
+    expect(stopped('iso-8.8-to-16-mm', {})).toEqual([]);
+    expect(stopped('unmarked', {}, false)).toEqual([]);
+  });
+});
+
 test('a stage below the wrench’s lowest mark is asked about, and another wrench named', () => {
   const joint = there(shop.joints.find('demo-f-joint-head'));
   const at = (stageScheme: readonly number[]) => {

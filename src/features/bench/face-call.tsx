@@ -22,6 +22,7 @@ import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
 import { AngleDrawing } from './angle-drawing';
 import type { KnownOfPlaces, StretchTarget } from './known-of-places';
 import { LOCK_LAST, lockedIn, lockingAt, SLOT_WORDS } from './lock-words';
+import { ShaftCall } from './shaft-call';
 import styles from './face.module.css';
 
 interface Props {
@@ -50,6 +51,8 @@ const MARK_IT: Readonly<Partial<Record<Purpose, string>>> = {
   final: 'Then mark it, across to the part beside it.',
   retorque: 'See how far its mark went, then mark it anew.',
 };
+/** Where something is slackened first. */
+const NO_CLICK = 'Slacken it with a bar: a click wrench is not for loosening, and no pipe goes on either.';
 const markIt = ({ track }: TighteningPlan, purpose: Purpose): string | undefined =>
   track === 'witness-mark' ? MARK_IT[purpose] : undefined;
 
@@ -145,47 +148,6 @@ function AllDone({
   );
 }
 
-/** What is done first, by what holds the crank. */
-const HELD_WAY: Readonly<Record<CrankHeld['by'], string>> = {
-  strip: 'Loosen the caps, read it and take it out on the fits sheet; then go on here.',
-  order: 'Free it in the order first, then go on here; or go on without turning it, and say why.',
-};
-
-/** The crank is to be turned, and what is said where it cannot or does not. */
-function ShaftCall({ round, held }: Pick<Props, 'round' | 'held'>) {
-  if (held)
-    return (
-      <section className={styles.call}>
-        <p className={styles.lead}>The crank is held</p>
-        <p className={styles.words}>Do not turn it</p>
-        <p className={styles.hint}>
-          {held.why}. {HELD_WAY[held.by]}
-        </p>
-      </section>
-    );
-  if (round.binds)
-    return (
-      <section className={styles.call} data-over>
-        <p className={styles.lead}>It does not turn freely</p>
-        <p className={styles.words}>Stop</p>
-        <p className={styles.unit}>{round.binds.words}</p>
-        <p className={styles.hint}>
-          Slacken what was pulled last and find out which one holds it: a cap the wrong way round, a shell, dirt under
-          it, a clearance. Go on here once it turns as freely as before.
-        </p>
-      </section>
-    );
-  return (
-    <section className={styles.call} data-shaft>
-      <p className={styles.lead}>Before the next stage</p>
-      <p className={styles.words}>Turn the crank</p>
-      <p className={styles.hint}>
-        Two full turns by hand. It must go round as freely as before; if it does not, say so below and find out why.
-      </p>
-    </section>
-  );
-}
-
 /** What to do next, in figures that are read at two metres. */
 export function FaceCall({ plan, round, purpose, held, known }: Props) {
   const { plain, torque } = useFigures();
@@ -204,8 +166,8 @@ export function FaceCall({ plan, round, purpose, held, known }: Props) {
           {gone.turn && ` and ${turnWords(gone.turn)} further`}
         </p>
         <p className={styles.hint}>
-          What is past its figure is not pulled back to it. If it gave way instead of going tight, stop: look at the
-          fastener and at its thread.
+          {NO_CLICK} What is past its figure is not pulled back to it. {NO_CLICK} If it gave way instead of going tight,
+          stop: look at the fastener and at its thread.
         </p>
       </section>
     );
@@ -291,6 +253,7 @@ export function FaceCall({ plan, round, purpose, held, known }: Props) {
       <p className={styles.hint}>
         <b>{figure.wrenchName}</b>. {figure.filmName}. {PURPOSE_WORDS[purpose].caution}
         {step.final && ` ${markIt(plan, purpose) ?? ''}`}
+        {plan.act === 'slacken-and-pull' && ` ${NO_CLICK}`}
       </p>
     </section>
   );

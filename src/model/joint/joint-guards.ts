@@ -59,6 +59,40 @@ const elsewhereGuards = (wrench: Wrench): readonly Guard[] =>
         },
       ];
 
+/** What is not this tool’s to reckon: a slip there takes the road with it. */
+const OTHERS =
+  /\broad wheels?\b|\bbrakes?\b|\bbraking\b|\bsteering\b|\bsuspension\b|\bfuel (?:lines?|pipes?|unions?|taps?|hoses?)\b|\baircraft\b|\blifting (?:eyes?|gear|hooks?)\b|\bhoist\b/i;
+
+function othersGuards(name: string, { subject }: Leaf): readonly Guard[] {
+  if (!OTHERS.test(name) && !OTHERS.test(subject)) return [];
+  return [
+    {
+      code: 'not-ours',
+      severity: 'stop',
+      message:
+        'Road wheels, brakes, steering, fuel lines, aircraft and lifting gear are other people’s figures: go by their maker’s, as printed, and by who is licensed for them. This tool is for what an engine is held together by.',
+    },
+  ];
+}
+
+const STAINLESS = /stainless|inox|\bA[1-5]-\d\d/i;
+
+/** What is put in the place of a fastener has to be known; stainless is soft besides, and galls. */
+function substituteGuards({ joint, shelves }: JointInputs): readonly Guard[] {
+  const { today, headFilm } = joint.detail;
+  if (!today) return [];
+  const grade = today.grade === null ? '' : gradeOn(shelves, today.grade).name;
+  const isStainless = [joint.todayFilm, headFilm].includes('stainless-dry') || STAINLESS.test(grade);
+  if (!isStainless && today.grade !== 'unmarked') return [];
+  return [
+    {
+      code: 'no-substitute',
+      severity: 'stop',
+      message: `${isStainless ? 'A stainless' : 'An unmarked'} fastener is no substitute for what the maker fitted: ${isStainless ? 'most are weaker, and they gall' : 'nobody knows what it bears'}. Take one that is marked, of the grade of the one it stands for.`,
+    },
+  ];
+}
+
 /** A check at other figures says nothing of the one that is set, where the house checks at that. */
 const CHECKED_NEAR = 0.1;
 
@@ -175,6 +209,8 @@ export function judgedJoint(
       ...turnGuards(setting.leaf),
       ...elsewhereGuards(wrench),
       ...asideGuards(wrench),
+      ...othersGuards(setting.joint.name, setting.leaf),
+      ...substituteGuards(setting),
       ...secondWrenchGuards(wrench, ladder, setting.shelves.practice),
       ...guards(input),
       ...holes.guards,

@@ -14,6 +14,8 @@ export const HAZARD_IDS = [
   'coolant',
   'fuel',
   'old-paint',
+  'magnesium',
+  'residue',
   'start',
   'road',
 ] as const;
@@ -117,6 +119,18 @@ export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
     says: 'Old paint may hold lead: not sanded dry, not burned off; flakes are taken up wet.',
     isAt: words(/\bpaint|lacquer|enamel/),
     saidBy: /paint/i,
+  },
+  magnesium: {
+    says: 'Where the casting is magnesium its swarf burns: kept dry and apart, dry sand at hand, and never water on it.',
+    isAt: words(
+      /magnesium|\bdrill|\bream|\bhon(?:ed|ing)\b|\bmilled\b|tapped (?:out|for)|thread inserts?\b|spot[- ]?faced/,
+    ),
+    saidBy: /magnesium/i,
+  },
+  residue: {
+    says: 'Rubber or PTFE that was overheated leaves an acid that goes through the skin: not touched bare-handed.',
+    isAt: words(/\bburnt\b|overheated|scorched|charred|melted/),
+    saidBy: /overheated|\bacid\b/i,
   },
   start: {
     says: 'Fumes, belts, fan and hot coolant; fire is likeliest now. Outside, an extinguisher at hand, and never alone.',

@@ -30,6 +30,8 @@ const MET: readonly (readonly [HazardId, StepKind, string, Partial<StepDetail>?]
   ['coolant', 'part', 'Thermostat housing'],
   ['fuel', 'part', 'Carburettor on'],
   ['old-paint', 'other', 'Paint off the rocker cover'],
+  ['magnesium', 'other', 'Stud hole drilled for a thread insert'],
+  ['residue', 'clean', 'Seal that was overheated, out'],
   ['start', 'other', 'It runs', { makes: ['starts'] }],
   ['road', 'other', 'First ride to the bridge and back'],
 ];

@@ -11,6 +11,9 @@ import { addLeafAction } from '@/features/book/actions';
 import { askedOf } from '@/model/book/leaf-of-text';
 import { recordLine } from '@/features/fits/record-line';
 import { addCycleAction, addReadingAction, startRetorqueAction, strikeHeatAction } from '@/features/run-in/actions';
+import { runInOf } from '@/features/run-in/queries';
+import { engineStateOf } from '@/model/engine/engine-rows';
+import { rowsNamed } from '../db/temporary-shop';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { nowMs } from '@/server/clock';
 import { drawn } from '../stubs/next-cache';
@@ -376,6 +379,25 @@ describe('a retorque', () => {
     const { href } = await accepted(retorque(undefined, { film: 'stuck', reason: 'to see whether it moves' }));
     expect(there(shop.tightenings.find(idOf({ href }))).plan).toMatchObject({ filmFound: 'stuck' });
   });
+  test.each([
+    ['unread', true],
+    ['nothing', false],
+    ['retorque', false],
+  ] as const)(
+    'whose gasket is %s: what stands against it goes with the round and stands where it is begun',
+    async (gasketSays, asks) => {
+      await cold();
+      const joint = there(shop.joints.find(HEAD));
+      shop.joints.alter({ ...joint, detail: { ...joint.detail, gasketSays } });
+      const due = runInOf(engineStateOf(rowsNamed(shop, 'demo-fourteen')), nowMs()).dues.find(
+        ({ jointId }) => jointId === HEAD,
+      );
+      expect(there(due).unread !== undefined).toBe(asks);
+      const { href } = await accepted(retorque());
+      const codes = there(shop.tightenings.find(idOf({ href }))).plan.guards.map(({ code }) => code);
+      expect(codes.includes('gasket-unread')).toBe(asks);
+    },
+  );
   test('asks the fits’ gate and the stops again', async () => {
     await cold();
     const joint = there(shop.joints.find(HEAD));

@@ -279,6 +279,32 @@ describe('a substitute', () => {
   });
 });
 
+describe('the head of a substitute', () => {
+  const judged = (before: number | null, now: number | null) => {
+    const joint = head();
+    const { original } = joint.detail;
+    const today = { ...originalFacts(jointInputs(shop, joint, Date.parse(YARD_NOW))), headHeight_mm: now };
+    const detail = { ...joint.detail, original: { ...original, headHeight_mm: before }, today };
+    const { guards, unknown } = computeJoint(jointInputs(shop, { ...joint, detail }, Date.parse(YARD_NOW)));
+    return [
+      ...guards
+        .filter(({ code }) => code === 'head-height')
+        .map(({ message }) => message.split('.').slice(0, -2).join('.')),
+      ...unknown.filter(({ code }) => code === 'original-head').map(({ what }) => what),
+    ];
+  };
+  test('is asked about where it is taller or lower than the one before', () => {
+    expect(judged(6, 8.25)).toEqual(['Its head is 2.25 mm taller than the original’s']);
+    expect(judged(8, 6)).toEqual(['Its head is 2 mm lower than the original’s']);
+  });
+  test('is one where it is as high as anybody measures it, and is not spoken of where nobody did', () => {
+    expect([judged(8, 8.4), judged(8, 7.6), judged(8, null), judged(null, null)]).toEqual([[], [], [], []]);
+  });
+  test('is not judged by a head that nobody measured', () => {
+    expect(judged(null, 8)).toEqual(['the height of the original’s head']);
+  });
+});
+
 test('a stage below the wrench’s lowest mark is asked about, and another wrench named', () => {
   const joint = there(shop.joints.find('demo-f-joint-head'));
   const at = (stageScheme: readonly number[]) => {

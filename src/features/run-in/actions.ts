@@ -10,7 +10,7 @@ import { assertGate, assertReasoned } from '@/model/joint/gate-of-start';
 import { cyclesOf, headReadingsOf } from '@/model/engine/engine-state';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import { lockerGuards, pulledAndSheets } from '@/model/joint/cured-locker';
-import { filmGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
+import { filmGuards, gasketGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
 import { USUAL_AIR_C, warmHeadOf } from '@/model/joint/warm-head';
 import { tryCore } from '@/model/try-core';
 import { computeJoint, computeKinds, judgedWhole } from '@/model/joint/joint-result';
@@ -208,6 +208,7 @@ const NOT_AT_A_RETORQUE: ReadonlySet<string> = new Set([
   'bore-moves',
   'once-only',
   'plated-unbaked',
+  'head-height',
 ]);
 
 /** Begins the retorque of a joint whose head was read cold, and answers with its face. */
@@ -247,6 +248,7 @@ export const startRetorqueAction = shopAction(retorqueSchema, ({ jointId, versio
   const ofToday = [
     ...lockerGuards(pulledAndSheets(pulled, inputs, kinds)),
     ...filmGuards(film, pulled),
+    ...gasketGuards(joint),
     ...warmGuards(
       joint,
       rows.engine.headMetal,

@@ -9,6 +9,7 @@ import type { CoolingReading, HeatCycle, MeterReading } from '@/model/heat/heat-
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
+import { gasketGuards } from '@/model/joint/retorque-guards';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
 import { tryCore } from '@/model/try-core';
@@ -29,6 +30,8 @@ export interface RetorqueDue {
   readonly follows?: readonly Follow[];
   /** What a warm head costs it, where it is waited for or read. */
   readonly warm?: WarmHead;
+  /** What its gasket says of it, where nobody has read it. */
+  readonly unread?: string;
 }
 
 /** A joint that was gone over again, and whether it has settled. */
@@ -75,6 +78,12 @@ const asksCold = ({ joint, retorque }: JointState): boolean =>
   (retorque.state === 'cooling' ||
     retorque.state === 'open' ||
     (retorque.state === 'done' && retorque.further !== undefined));
+
+/** What was not read of a joint that is to be gone over, or waits for it. */
+const unreadOf = ({ joint, retorque }: JointState): Pick<RetorqueDue, 'unread'> => {
+  const [found] = ['cooling', 'open', 'waits-for-page'].includes(retorque.state) ? gasketGuards(joint) : [];
+  return found ? { unread: found.message } : {};
+};
 
 const whatFollows = ({ order }: EngineState, joint: JointState): Pick<RetorqueDue, 'follows'> => {
   // Opened up or tightened anew since, nothing follows from what was gone over before.
@@ -139,6 +148,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
     dues: joints.map((joint) => ({
       ...whatFollows(state, joint),
       ...(asksCold(joint) && { warm: warmOf?.(joint.joint) }),
+      ...unreadOf(joint),
       jointId: joint.joint.id,
       version: joint.joint.version,
       name: joint.joint.name,

@@ -78,6 +78,12 @@ export function RetorqueDue({ due }: { readonly due: Due }) {
             temperature.
           </span>
         )}
+        {due.unread && (
+          <span className={styles.steady}>
+            {' '}
+            {due.unread} <Link href={due.href}>To its sheet</Link>
+          </span>
+        )}
         {due.warm && <Warm warm={due.warm} href={due.href} />}
         {problem && (
           <span className={problem.code === 'film-unsaid' ? styles.steady : styles.refusal}>{problem.message}</span>

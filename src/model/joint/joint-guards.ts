@@ -93,6 +93,40 @@ function substituteGuards({ joint, shelves }: JointInputs): readonly Guard[] {
   ];
 }
 
+/** Half a millimetre of head is as much as anybody measures by a rule. */
+const SAME_HEAD_MM = 0.5;
+
+/** A head that is taller than the one before may touch what goes over it; of a lower one the socket has less to grip. */
+function headGuards(setting: JointInputs): readonly Guard[] {
+  const { today } = setting.joint.detail;
+  const [before, now] = [originalFacts(setting).headHeight_mm, today?.headHeight_mm ?? null];
+  if (before === null || now === null || Math.abs(now - before) < SAME_HEAD_MM) return [];
+  const [by, rest] =
+    now > before
+      ? ['taller', 'Lay what goes over it in place, and turn what moves past it, before it is pulled.']
+      : ['lower', 'See that the socket still takes hold of all of it.'];
+  return [
+    {
+      code: 'head-height',
+      severity: 'ask',
+      message: `Its head is ${Number(Math.abs(now - before).toFixed(2))} mm ${by} than the original’s. ${rest}`,
+    },
+  ];
+}
+
+/** Of a head that was measured, it is known whether it fits only where that of the original was. */
+function headUnknown(setting: JointInputs): readonly Unknown[] {
+  const { today } = setting.joint.detail;
+  if (today?.headHeight_mm == null || originalFacts(setting).headHeight_mm !== null) return [];
+  return [
+    {
+      code: 'original-head',
+      what: 'the height of the original’s head',
+      unjudged: 'whether the head fits under what goes over it is not judged',
+    },
+  ];
+}
+
 /** A check at other figures says nothing of the one that is set, where the house checks at that. */
 const CHECKED_NEAR = 0.1;
 
@@ -211,10 +245,11 @@ export function judgedJoint(
       ...asideGuards(wrench),
       ...othersGuards(setting.joint.name, setting.leaf),
       ...substituteGuards(setting),
+      ...headGuards(setting),
       ...secondWrenchGuards(wrench, ladder, setting.shelves.practice),
       ...guards(input),
       ...holes.guards,
     ],
-    unknown: [...unknowns(input), ...holes.unknown],
+    unknown: [...unknowns(input), ...headUnknown(setting), ...holes.unknown],
   };
 }

@@ -68,6 +68,13 @@ export function withFilmFound(plan: TighteningPlan, filmFound: FilmFound): Tight
     : found;
 }
 
+const GASKET_UNREAD =
+  'What is printed on its gasket, or on its packet, of going over it was not read: some are not gone over, and the print governs over the manual.';
+
+/** Some gaskets are not gone over: nobody has looked whether this is one of them. */
+export const gasketGuards = ({ detail }: Pick<Joint, 'detail'>): readonly Guard[] =>
+  detail.gasketSays === 'unread' ? [{ code: 'gasket-unread', severity: 'ask', message: GASKET_UNREAD }] : [];
+
 /** A warm aluminium head shrinks more than its studs: what is set warm is partly lost when it has cooled. */
 export function warmGuards(
   { retorqueSchool, detail }: Pick<Joint, 'retorqueSchool' | 'detail'>,

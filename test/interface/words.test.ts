@@ -18,6 +18,7 @@ import {
 } from '@/interface/words/bench-words';
 import { lineWords } from '@/interface/words/fit-line-words';
 import { METHOD_WORDS, PART_WORDS, STATE_WORDS, angleName, partName, stationName } from '@/interface/words/fit-words';
+import { retorqueRule } from '@/interface/words/retorque-words';
 import { retorqueLine, tighteningLine } from '@/interface/words/status-words';
 import { jointStateOf } from '@/model/engine/engine-rows';
 import { freshTightening, rowsNamed, stateNamed, yardShop, YARD_NOW } from '../db/temporary-shop';
@@ -185,4 +186,29 @@ describe('what is said before the first pull', () => {
 test('every thread that is offered is one that is read', () => {
   expect(USUAL_THREADS.length).toBeGreaterThan(30);
   for (const thread of USUAL_THREADS) expect(threadNamed(thread).designation).toBeTruthy();
+});
+
+describe('how a joint is gone over again, as its record prints it', () => {
+  const { joint } = jointStateOf(
+    rowsNamed(shop, 'demo-fourteen'),
+    shop.joints.find('demo-f-joint-head') as JointState['joint'],
+  );
+  const rule = (school: JointState['joint']['retorqueSchool'], detail: Partial<JointState['joint']['detail']>) =>
+    retorqueRule({ retorqueSchool: school, detail: { ...joint.detail, ...detail } }).join(' ');
+  test('says how, after what, what the gasket prints, and by whose word', () => {
+    const again = [{ cycles: 1 }, { distance: { value: 300, unit: 'mi' as const }, days: 30 }];
+    expect(rule('slacken', { slackenBy_deg: 30, again, gasketSays: 'retorque', retorqueSource: 'Leaf 3' })).toBe(
+      'Cold; slacken each a little, pull again (by 30°); after first heat; 300 miles or 30 days. Its gasket prints: to go over it. By: Leaf 3.',
+    );
+    expect(
+      rule('warm', { again: [], warm: { head_C: 80, page: 'p. 14' }, gasketSays: 'nothing', retorqueSource: '' }),
+    ).toBe('Warm, where the book says so; after the first heat. At 80 °C, by p. 14. Its gasket prints: nothing of it.');
+  });
+  test('does not take a gasket that nobody read for one that says nothing', () => {
+    expect(rule('straight', { again: [], gasketSays: 'unread', retorqueSource: '' })).toContain('was not read');
+  });
+  test('a gasket that says no comes before the shop; of a joint that is never gone over nothing is printed', () => {
+    expect(rule('straight', { gasketSays: 'no-retorque' })).toBe('Not gone over: its gasket says so.');
+    expect(rule('none', { gasketSays: 'unread' })).toBe('');
+  });
 });

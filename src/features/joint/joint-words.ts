@@ -1,5 +1,6 @@
 import { plainFigure } from '@/core/units';
 import { choices, type Choice } from '@/interface/words/choices';
+import { RETORQUE_WORDS } from '@/interface/words/retorque-words';
 import { RETORQUE_SCHOOLS } from '@/core/heat';
 import { LOCKINGS, RANGE_SCHOOLS } from '@/core/joint';
 import {
@@ -50,12 +51,7 @@ export const WORK_UNITS = choices(UNITS_OF_WORK, {
   each: 'Each cap to its final figure',
 });
 
-export const RETORQUES = choices(RETORQUE_SCHOOLS, {
-  slacken: 'Cold; slacken each a little, pull again',
-  straight: 'Cold; straight pull',
-  warm: 'Warm, where the book says so',
-  none: 'Not gone over again',
-});
+export const RETORQUES = choices(RETORQUE_SCHOOLS, RETORQUE_WORDS);
 
 export const LOCKING_CHOICES = choices(LOCKINGS, {
   none: 'None',

@@ -12,6 +12,7 @@ import form from '@/interface/parts/form.module.css';
 import { useCells } from '@/interface/parts/use-outside';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { choices } from '@/interface/words/choices';
+import { GASKET_WORDS } from '@/interface/words/retorque-words';
 import type { HeadMetal } from '@/core/heat';
 import type { WarmHead } from '@/model/joint/warm-head';
 import { ColdFields, WarmLoss } from './cold-fields';
@@ -147,12 +148,7 @@ function SourceField({ joint, onDetail }: Pick<Props, 'joint' | 'onDetail'>) {
   );
 }
 
-const GASKET_CHOICES = choices(GASKET_SAYS, {
-  unread: 'Not looked yet',
-  nothing: 'Nothing of it',
-  retorque: 'To go over it',
-  'no-retorque': 'Not to go over it',
-});
+const GASKET_CHOICES = choices(GASKET_SAYS, GASKET_WORDS);
 
 /** How a joint is gone over again, when, and who says so. */
 export function RetorqueFields({ joint, headMetal, warm, onChange, onDetail }: Props) {

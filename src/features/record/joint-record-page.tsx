@@ -31,6 +31,7 @@ import { usesWords } from '@/interface/words/uses-words';
 import { usesOf } from '@/model/joint/uses';
 import { HeatRecord } from './heat-record';
 import { StretchRecord } from './stretch-record';
+import { retorqueRule } from '@/interface/words/retorque-words';
 import { HELP_ALONE } from '@/interface/words/reach-of-tool';
 import styles from './joint-record-page.module.css';
 
@@ -170,6 +171,7 @@ export function JointRecordPage({
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
   const uses = usesOf(state);
+  const again = retorqueRule(joint);
   // What was tightened keeps its own figures; what the sheet says since says nothing of it.
   const own = kept ?? plannedFigure(inputs, worked);
   const kinds = kept
@@ -209,6 +211,11 @@ export function JointRecordPage({
         care={kept?.care}
       />
       {uses.count > 1 && <p>{usesWords(uses)}</p>}
+      {again.length > 0 && (
+        <p>
+          <b>Gone over again.</b> {again.join(' ')}
+        </p>
+      )}
       {shown && (
         <div className={styles.drawing}>
           <PatternDrawing

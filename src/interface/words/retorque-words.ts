@@ -1,0 +1,33 @@
+import type { RetorqueSchool } from '@/core/heat';
+import type { Joint } from '@/model/joint/joint';
+import type { GasketSays } from '@/model/joint/joint-detail';
+import { stagesText } from '@/model/heat/retorque-rule';
+
+export const RETORQUE_WORDS: Readonly<Record<RetorqueSchool, string>> = {
+  slacken: 'Cold; slacken each a little, pull again',
+  straight: 'Cold; straight pull',
+  warm: 'Warm, where the book says so',
+  none: 'Not gone over again',
+};
+
+export const GASKET_WORDS: Readonly<Record<GasketSays, string>> = {
+  unread: 'Not looked yet',
+  nothing: 'Nothing of it',
+  retorque: 'To go over it',
+  'no-retorque': 'Not to go over it',
+};
+
+/** How a joint is gone over again, when, and by whose word, as a record prints it; nothing of one that never is. */
+export function retorqueRule({ retorqueSchool, detail }: Pick<Joint, 'retorqueSchool' | 'detail'>): readonly string[] {
+  const { again, gasketSays, retorqueSource, warm, slackenBy_deg } = detail;
+  if (retorqueSchool === 'none') return [];
+  if (gasketSays === 'no-retorque') return ['Not gone over: its gasket says so.'];
+  return [
+    `${RETORQUE_WORDS[retorqueSchool]}${retorqueSchool === 'slacken' && slackenBy_deg !== null ? ` (by ${slackenBy_deg}°)` : ''}; after ${stagesText(again) || 'the first heat'}.`,
+    ...(retorqueSchool === 'warm' && warm ? [`At ${warm.head_C} °C, by ${warm.page}.`] : []),
+    gasketSays === 'unread'
+      ? 'What its gasket prints of it was not read.'
+      : `Its gasket prints: ${GASKET_WORDS[gasketSays].toLowerCase()}.`,
+    ...(retorqueSource === '' ? [] : [`By: ${retorqueSource}.`]),
+  ];
+}

@@ -9,6 +9,7 @@ import { engineStateOf } from '@/model/engine/engine-rows';
 import { waitsOf } from '@/model/engine/engine-wait';
 import { originalFacts } from '@/model/joint/joint-ladder';
 import { computeJoint } from '@/model/joint/joint-result';
+import type { FastenerFacts } from '@/model/joint/fastener-facts';
 import type { HousePractice } from '@/model/practice/house-practice';
 import { changeGuards, sheetChanges, sheetNow } from '@/model/joint/sheet-changes';
 import { YARD_NOW, freshTightening, rowsNamed, yardShop } from '../db/temporary-shop';
@@ -303,6 +304,21 @@ describe('the head of a substitute', () => {
   test('is not judged by a head that nobody measured', () => {
     expect(judged(null, 8)).toEqual(['the height of the original’s head']);
   });
+});
+
+test('where studs are seated with a figure, one whose figure nobody gave is counted as not known', () => {
+  const joint = head();
+  const unknown = (seating: HousePractice['seating'], facts: Partial<FastenerFacts>) => {
+    const today = { ...originalFacts(jointInputs(shop, joint, Date.parse(YARD_NOW))), ...facts };
+    const inputs = jointInputs(shop, { ...joint, detail: { ...joint.detail, today } }, Date.parse(YARD_NOW));
+    const shelves = { ...inputs.shelves, practice: { ...inputs.shelves.practice, seating } };
+    return computeJoint({ ...inputs, shelves }).unknown.some(({ code }) => code === 'seating-figure');
+  };
+  const stud = { form: 'stud', seating_Nm: null } as const;
+  expect(unknown('small-figure', stud)).toBe(true);
+  expect(unknown('small-figure', { ...stud, seating_Nm: 8 })).toBe(false);
+  expect(unknown('small-figure', { ...stud, form: 'bolt' })).toBe(false);
+  expect([unknown('finger-tight', stud), unknown('with-compound', stud)]).toEqual([false, false]);
 });
 
 test('a stage below the wrench’s lowest mark is asked about, and another wrench named', () => {

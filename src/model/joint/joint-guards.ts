@@ -7,6 +7,7 @@ import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { inItsThread, insertTorque, ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
+import { headGuards, headUnknown, othersGuards, seatingUnknown, substituteGuards } from './own-guards';
 import { shallowest } from './hole';
 import { judgedHoles } from './holes-judged';
 import { askedOf } from '@/model/book/leaf-of-text';
@@ -58,74 +59,6 @@ const elsewhereGuards = (wrench: Wrench): readonly Guard[] =>
           message: `${wrench.name} came with the build and does not hang here: choose a wrench of this shop, or enter it on the shelf.`,
         },
       ];
-
-/** What is not this tool’s to reckon: a slip there takes the road with it. */
-const OTHERS =
-  /\broad wheels?\b|\bbrakes?\b|\bbraking\b|\bsteering\b|\bsuspension\b|\bfuel (?:lines?|pipes?|unions?|taps?|hoses?)\b|\baircraft\b|\blifting (?:eyes?|gear|hooks?)\b|\bhoist\b/i;
-
-function othersGuards(name: string, { subject }: Leaf): readonly Guard[] {
-  if (!OTHERS.test(name) && !OTHERS.test(subject)) return [];
-  return [
-    {
-      code: 'not-ours',
-      severity: 'stop',
-      message:
-        'Road wheels, brakes, steering, fuel lines, aircraft and lifting gear are other people’s figures: go by their maker’s, as printed, and by who is licensed for them. This tool is for what an engine is held together by.',
-    },
-  ];
-}
-
-const STAINLESS = /stainless|inox|\bA[1-5]-\d\d/i;
-
-/** What is put in the place of a fastener has to be known; stainless is soft besides, and galls. */
-function substituteGuards({ joint, shelves }: JointInputs): readonly Guard[] {
-  const { today, headFilm } = joint.detail;
-  if (!today) return [];
-  const grade = today.grade === null ? '' : gradeOn(shelves, today.grade).name;
-  const isStainless = [joint.todayFilm, headFilm].includes('stainless-dry') || STAINLESS.test(grade);
-  if (!isStainless && today.grade !== 'unmarked') return [];
-  return [
-    {
-      code: 'no-substitute',
-      severity: 'stop',
-      message: `${isStainless ? 'A stainless' : 'An unmarked'} fastener is no substitute for what the maker fitted: ${isStainless ? 'most are weaker, and they gall' : 'nobody knows what it bears'}. Take one that is marked, of the grade of the one it stands for.`,
-    },
-  ];
-}
-
-/** Half a millimetre of head is as much as anybody measures by a rule. */
-const SAME_HEAD_MM = 0.5;
-
-/** A head that is taller than the one before may touch what goes over it; of a lower one the socket has less to grip. */
-function headGuards(setting: JointInputs): readonly Guard[] {
-  const { today } = setting.joint.detail;
-  const [before, now] = [originalFacts(setting).headHeight_mm, today?.headHeight_mm ?? null];
-  if (before === null || now === null || Math.abs(now - before) < SAME_HEAD_MM) return [];
-  const [by, rest] =
-    now > before
-      ? ['taller', 'Lay what goes over it in place, and turn what moves past it, before it is pulled.']
-      : ['lower', 'See that the socket still takes hold of all of it.'];
-  return [
-    {
-      code: 'head-height',
-      severity: 'ask',
-      message: `Its head is ${Number(Math.abs(now - before).toFixed(2))} mm ${by} than the original’s. ${rest}`,
-    },
-  ];
-}
-
-/** Of a head that was measured, it is known whether it fits only where that of the original was. */
-function headUnknown(setting: JointInputs): readonly Unknown[] {
-  const { today } = setting.joint.detail;
-  if (today?.headHeight_mm == null || originalFacts(setting).headHeight_mm !== null) return [];
-  return [
-    {
-      code: 'original-head',
-      what: 'the height of the original’s head',
-      unjudged: 'whether the head fits under what goes over it is not judged',
-    },
-  ];
-}
 
 /** A check at other figures says nothing of the one that is set, where the house checks at that. */
 const CHECKED_NEAR = 0.1;
@@ -250,6 +183,6 @@ export function judgedJoint(
       ...guards(input),
       ...holes.guards,
     ],
-    unknown: [...unknowns(input), ...headUnknown(setting), ...holes.unknown],
+    unknown: [...unknowns(input), ...headUnknown(setting), ...seatingUnknown(setting), ...holes.unknown],
   };
 }

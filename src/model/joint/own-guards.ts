@@ -1,0 +1,88 @@
+import type { Guard, Unknown } from '@/core/joint';
+import type { Leaf } from '@/model/book/leaf';
+import { gradeOn } from '@/model/shelf/shelves';
+import type { JointInputs } from './joint-inputs';
+import { originalFacts, todayFacts } from './joint-ladder';
+
+// What stands against a joint, or is not known of it, beside what the core judges.
+
+/** What is not this tool’s to reckon: a slip there takes the road with it. */
+const OTHERS =
+  /\broad wheels?\b|\bbrakes?\b|\bbraking\b|\bsteering\b|\bsuspension\b|\bfuel (?:lines?|pipes?|unions?|taps?|hoses?)\b|\baircraft\b|\blifting (?:eyes?|gear|hooks?)\b|\bhoist\b/i;
+
+export function othersGuards(name: string, { subject }: Leaf): readonly Guard[] {
+  if (!OTHERS.test(name) && !OTHERS.test(subject)) return [];
+  return [
+    {
+      code: 'not-ours',
+      severity: 'stop',
+      message:
+        'Road wheels, brakes, steering, fuel lines, aircraft and lifting gear are other people’s figures: go by their maker’s, as printed, and by who is licensed for them. This tool is for what an engine is held together by.',
+    },
+  ];
+}
+
+const STAINLESS = /stainless|inox|\bA[1-5]-\d\d/i;
+
+/** What is put in the place of a fastener has to be known; stainless is soft besides, and galls. */
+export function substituteGuards({ joint, shelves }: JointInputs): readonly Guard[] {
+  const { today, headFilm } = joint.detail;
+  if (!today) return [];
+  const grade = today.grade === null ? '' : gradeOn(shelves, today.grade).name;
+  const isStainless = [joint.todayFilm, headFilm].includes('stainless-dry') || STAINLESS.test(grade);
+  if (!isStainless && today.grade !== 'unmarked') return [];
+  return [
+    {
+      code: 'no-substitute',
+      severity: 'stop',
+      message: `${isStainless ? 'A stainless' : 'An unmarked'} fastener is no substitute for what the maker fitted: ${isStainless ? 'most are weaker, and they gall' : 'nobody knows what it bears'}. Take one that is marked, of the grade of the one it stands for.`,
+    },
+  ];
+}
+
+/** Half a millimetre of head is as much as anybody measures by a rule. */
+const SAME_HEAD_MM = 0.5;
+
+/** A head that is taller than the one before may touch what goes over it; of a lower one the socket has less to grip. */
+export function headGuards(setting: JointInputs): readonly Guard[] {
+  const { today } = setting.joint.detail;
+  const [before, now] = [originalFacts(setting).headHeight_mm, today?.headHeight_mm ?? null];
+  if (before === null || now === null || Math.abs(now - before) < SAME_HEAD_MM) return [];
+  const [by, rest] =
+    now > before
+      ? ['taller', 'Lay what goes over it in place, and turn what moves past it, before it is pulled.']
+      : ['lower', 'See that the socket still takes hold of all of it.'];
+  return [
+    {
+      code: 'head-height',
+      severity: 'ask',
+      message: `Its head is ${Number(Math.abs(now - before).toFixed(2))} mm ${by} than the original’s. ${rest}`,
+    },
+  ];
+}
+
+/** Of a head that was measured, it is known whether it fits only where that of the original was. */
+export function headUnknown(setting: JointInputs): readonly Unknown[] {
+  const { today } = setting.joint.detail;
+  if (today?.headHeight_mm == null || originalFacts(setting).headHeight_mm !== null) return [];
+  return [
+    {
+      code: 'original-head',
+      what: 'the height of the original’s head',
+      unjudged: 'whether the head fits under what goes over it is not judged',
+    },
+  ];
+}
+
+/** Where the house seats its studs with a figure, the figure is known, or nobody can tell whether the nut turns the stud. */
+export function seatingUnknown(setting: JointInputs): readonly Unknown[] {
+  const { form, seating_Nm } = todayFacts(setting);
+  if (setting.shelves.practice.seating !== 'small-figure' || form !== 'stud' || seating_Nm !== null) return [];
+  return [
+    {
+      code: 'seating-figure',
+      what: 'the figure that its stud was seated with',
+      unjudged: 'whether the stud turns with the nut is not judged',
+    },
+  ];
+}

@@ -1,3 +1,4 @@
+import { surfaceWords } from '@/interface/words/order-words';
 import type { Step } from '@/model/order/step';
 import styles from './order-screen.module.css';
 
@@ -15,10 +16,7 @@ export function StepFacts({ step: { detail }, effects, from = '' }: Props) {
     ['How', words],
     ['From', from],
     ['How it lies', lies],
-    ...surfaces.map(
-      ({ what, on, much, sets, useBy }) =>
-        ['On its faces', [what, on, much, sets, useBy && `use by ${useBy}`].filter(Boolean).join(', ')] as const,
-    ),
+    ...surfaces.map((surface) => ['On its faces', surfaceWords(surface)] as const),
     ['Lay out', kit.join(', ')],
     ['People', people > 1 ? `${people}` : ''],
     ['Goes in', putsIn.map(({ name, inside }) => `${name}${inside ? ' (inside)' : ''}`).join(', ')],

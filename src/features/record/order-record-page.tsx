@@ -9,7 +9,7 @@ import { SignLine } from '@/interface/parts/sign-line';
 import table from '@/interface/parts/table.module.css';
 import { seenWords } from '@/interface/words/seen-words';
 import { ANSWER_WORDS, START_WORDS } from '@/interface/words/start-words';
-import { STEP_STATE_WORDS } from '@/interface/words/order-words';
+import { STEP_STATE_WORDS, surfaceWords } from '@/interface/words/order-words';
 import type { NoteWithPhotos } from '@/model/note';
 import { NotesPrinted } from './notes-printed';
 import type { BuildLine } from '@/model/order/build-line';
@@ -21,13 +21,17 @@ export interface OrderRecord extends Pick<OrderState, 'steps' | 'tray' | 'loose'
   /** Of its steps and its parts. */
   readonly notes: readonly NoteWithPhotos[];
   readonly engine: Engine;
+  /** The page that a step is from, by the step. */
+  readonly pages: Readonly<Record<string, string>>;
 }
 
 /** What was written of a step beside that it was done: what was felt and read, how it lies, what it passed and why. */
-function saidOf({ step, done, why, state }: StepState): readonly string[] {
+function saidOf({ step, done, why, state }: StepState, page: string | undefined): readonly string[] {
   const { set, felt, turnsAt, marks, passed } = done?.line?.body ?? {};
   return [
+    page && `from ${page}`,
     step.detail.lies,
+    ...(state === 'done' ? step.detail.surfaces.map((surface) => `on its faces: ${surfaceWords(surface)}`) : []),
     set && `set: ${set}`,
     felt && `felt: ${felt}`,
     turnsAt && `turns over at ${turnsAt}`,
@@ -42,7 +46,7 @@ const whenOf = ({ done }: StepState): string => {
   return at === undefined ? '' : fullDate(at);
 };
 
-function StepTable({ steps }: Pick<OrderRecord, 'steps'>) {
+function StepTable({ steps, pages }: Pick<OrderRecord, 'steps' | 'pages'>) {
   return (
     <div className={table.frame} tabIndex={0} role="group" aria-label="The steps">
       <table className={table.table}>
@@ -59,7 +63,7 @@ function StepTable({ steps }: Pick<OrderRecord, 'steps'>) {
             <tr key={one.step.id}>
               <th scope="row">
                 {one.step.name}
-                {saidOf(one).map((said) => (
+                {saidOf(one, pages[one.step.id]).map((said) => (
                   <span key={said} className="soft">
                     {' '}
                     · {said}
@@ -152,7 +156,7 @@ function eventWords(line: BuildLine): string | undefined {
 }
 
 /** The order of a build as it is printed: every step with who and when, the tray, and what happened between. */
-export function OrderRecordPage({ engine, steps, tray, loose, aids, lines, notes }: OrderRecord) {
+export function OrderRecordPage({ engine, steps, tray, loose, aids, lines, notes, pages }: OrderRecord) {
   const open = [...loose.map(({ words }) => words), ...aids.map(({ name }) => `in: ${name}`)];
   const events = lines.flatMap((line) => {
     const words = eventWords(line);
@@ -169,7 +173,7 @@ export function OrderRecordPage({ engine, steps, tray, loose, aids, lines, notes
       <RunningHead words={[engine.name, engine.engineNumber, 'order of the build'].filter(Boolean).join(', ')} />
       {open.length > 0 && <Notice kind="wait">Unfinished: {open.join('; ')}.</Notice>}
       <Section title="Steps">
-        <StepTable steps={steps} />
+        <StepTable steps={steps} pages={pages} />
       </Section>
       {tray.length > 0 && (
         <Section title="Parts">

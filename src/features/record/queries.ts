@@ -49,5 +49,12 @@ export const fitsRecord = (shop: Shop, rows: EngineRows): FitsRecord => ({
 export function orderRecord(rows: EngineRows): OrderRecord {
   const { steps, tray, loose, aids, lines } = engineStateOf(rows).order;
   const notes = rows.notes.filter(({ stepId, partId }) => stepId !== null || partId !== null);
-  return { engine: rows.engine, steps, tray, loose, aids, lines, notes };
+  const pages = Object.fromEntries(
+    steps.flatMap(({ step }) => {
+      const leaf = rows.leaves.find(({ id }) => id === step.leafId);
+      const source = rows.sources.find(({ id }) => id === leaf?.sourceId);
+      return leaf && source ? [[step.id, `${source.title}, p. ${leaf.page}`] as const] : [];
+    }),
+  );
+  return { engine: rows.engine, steps, tray, loose, aids, lines, notes, pages };
 }

@@ -1,4 +1,4 @@
-import type { Effect, StepKind } from '@/model/order/step';
+import type { Effect, StepKind, Surface } from '@/model/order/step';
 import type { StepStanding } from '@/model/order/step-state';
 import type { Origin, PartCondition, ArrivalCheck } from '@/model/order/part';
 import type { Crank } from '@/model/order/crank';
@@ -68,3 +68,7 @@ export const CRANK_WORDS: Readonly<Record<Crank['state'], string>> = {
 /** Choices of a select in the order of their list. */
 export const choicesOf = <Id extends string>(words: Readonly<Record<Id, string>>) =>
   (Object.entries(words) as [Id, string][]).map(([value, label]) => ({ value, label }));
+
+/** `sealant, one face only, a thin film, close while it is wet, use by 2027-03` */
+export const surfaceWords = ({ what, on, much, sets, useBy }: Surface): string =>
+  [what, on, much, sets, useBy && `use by ${useBy}`].filter(Boolean).join(', ');

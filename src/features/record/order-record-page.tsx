@@ -9,7 +9,7 @@ import { SignLine } from '@/interface/parts/sign-line';
 import table from '@/interface/parts/table.module.css';
 import { seenWords } from '@/interface/words/seen-words';
 import { ANSWER_WORDS, START_WORDS } from '@/interface/words/start-words';
-import { STEP_STATE_WORDS, surfaceWords } from '@/interface/words/order-words';
+import { partWords, STEP_STATE_WORDS, surfaceWords } from '@/interface/words/order-words';
 import type { NoteWithPhotos } from '@/model/note';
 import { NotesPrinted } from './notes-printed';
 import type { BuildLine } from '@/model/order/build-line';
@@ -81,6 +81,19 @@ function StepTable({ steps, pages }: Pick<OrderRecord, 'steps' | 'pages'>) {
   );
 }
 
+const PartRow = ({ one }: { readonly one: TrayPart }) => (
+  <tr>
+    <th scope="row">
+      {one.part.name} {one.part.mark && <span className="soft">marked {one.part.mark}</span>}{' '}
+      {one.part.serial && <span className="soft">number {one.part.serial}</span>}
+    </th>
+    <td className={table.right}>{one.part.need}</td>
+    <td className={table.right}>{one.used}</td>
+    <td className={table.right}>{one.left}</td>
+    <td>{partWords(one).join('; ')}</td>
+  </tr>
+);
+
 function TrayTable({ tray }: { readonly tray: readonly TrayPart[] }) {
   return (
     <div className={table.frame} tabIndex={0} role="group" aria-label="The tray">
@@ -101,21 +114,8 @@ function TrayTable({ tray }: { readonly tray: readonly TrayPart[] }) {
           </tr>
         </thead>
         <tbody>
-          {tray.map(({ part, used, left, struckOff }) => (
-            <tr key={part.id}>
-              <th scope="row">
-                {part.name} {part.mark && <span className="soft">marked {part.mark}</span>}{' '}
-                {part.serial && <span className="soft">number {part.serial}</span>}
-              </th>
-              <td className={table.right}>{part.need}</td>
-              <td className={table.right}>{used}</td>
-              <td className={table.right}>{left}</td>
-              <td>
-                {[part.detail.words, ...struckOff.map(({ count, reason }) => `${count} struck off: ${reason}`)]
-                  .filter(Boolean)
-                  .join('; ')}
-              </td>
-            </tr>
+          {tray.map((one) => (
+            <PartRow key={one.part.id} one={one} />
           ))}
         </tbody>
       </table>

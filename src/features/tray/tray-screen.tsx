@@ -10,7 +10,7 @@ import { Disclosure } from '@/interface/parts/disclosure';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { useRest } from '@/interface/parts/use-rest';
-import { ORIGIN_WORDS, PART_CONDITION_WORDS } from '@/interface/words/order-words';
+import { partWords } from '@/interface/words/order-words';
 import type { TrayPart } from '@/model/order/tray';
 import { useAct } from '@/interface/parts/use-act';
 import { takeMarksAction } from './actions';
@@ -39,20 +39,14 @@ function standOf({ short, surplus, used, left, asks, order, part }: TrayPart): {
 
 /** One part: what it is, how many, where it goes, how it stands; what is done about it opens. */
 function PartLine({ page, one }: { readonly page: TrayPage; readonly one: TrayPart }) {
-  const { part, has, left, struckOff, spent } = one;
+  const { part, has, left } = one;
   const { sign, words, kind } = standOf(one);
   const goesTo = page.steps.find(({ id }) => id === part.stepId);
   const facts = [
     part.mark && `marked ${part.mark}`,
     part.serial && `number ${part.serial}`,
     part.bag,
-    ORIGIN_WORDS[part.origin],
-    part.condition !== 'not-said' && PART_CONDITION_WORDS[part.condition],
-    part.detail.mates && `with: ${part.detail.mates}`,
-    part.detail.hides && `hides: ${part.detail.hides}`,
-    part.detail.words,
-    spent > 0 && `${spent} used once, and opened up since`,
-    ...struckOff.map(({ count, reason }) => `${count} struck off: ${reason}`),
+    ...partWords(one),
   ];
   return (
     <li className={styles.line} data-kind={kind} id={`part-${part.id}`}>

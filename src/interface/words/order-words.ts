@@ -1,6 +1,7 @@
 import type { Effect, StepKind, Surface } from '@/model/order/step';
 import type { StepStanding } from '@/model/order/step-state';
-import type { Origin, PartCondition, ArrivalCheck } from '@/model/order/part';
+import { ARRIVAL_CHECKS, isNewHere, type Origin, type PartCondition, type ArrivalCheck } from '@/model/order/part';
+import type { TrayPart } from '@/model/order/tray';
 import type { Crank } from '@/model/order/crank';
 
 export const STEP_KIND_WORDS: Readonly<Record<StepKind, string>> = {
@@ -55,6 +56,7 @@ export const PART_CONDITION_WORDS: Readonly<Record<PartCondition, string>> = {
 export const CHECK_WORDS: Readonly<Record<ArrivalCheck, string>> = {
   thread: 'thread runs by hand',
   length: 'length is right',
+  head: 'head is of the right height',
   socket: 'a socket gets at it',
   moves: 'moves freely',
 };
@@ -72,3 +74,27 @@ export const choicesOf = <Id extends string>(words: Readonly<Record<Id, string>>
 /** `sealant, one face only, a thin film, close while it is wet, use by 2027-03` */
 export const surfaceWords = ({ what, on, much, sets, useBy }: Surface): string =>
   [what, on, much, sets, useBy && `use by ${useBy}`].filter(Boolean).join(', ');
+
+/** What was tried of a part as it came, and of one that is new here what was not. */
+function triedWords({ part, checked }: Pick<TrayPart, 'part' | 'checked'>): string {
+  if (checked.length === 0) return '';
+  const [tried, not] = [true, false].map((is) =>
+    ARRIVAL_CHECKS.filter((check) => checked.includes(check) === is)
+      .map((check) => CHECK_WORDS[check])
+      .join(', '),
+  );
+  return `tried: ${tried}${not && isNewHere(part) ? `; not tried: ${not}` : ''}`;
+}
+
+/** Where a part is from, what may be done with it again, what belongs to it, and what became of it. */
+export const partWords = ({ part, checked, spent, struckOff }: TrayPart): readonly string[] =>
+  [
+    ORIGIN_WORDS[part.origin],
+    part.condition === 'not-said' ? '' : PART_CONDITION_WORDS[part.condition],
+    triedWords({ part, checked }),
+    part.detail.mates && `with: ${part.detail.mates}`,
+    part.detail.hides && `hides: ${part.detail.hides}`,
+    part.detail.words,
+    spent > 0 ? `${spent} used once, and opened up since` : '',
+    ...struckOff.map(({ count, reason }) => `${count} struck off: ${reason}`),
+  ].filter((said) => said !== '');

@@ -9,7 +9,7 @@ export const CONDITIONS_OF_PART = ['as-new', 'good', 'to-replace', 'once-only', 
 export type PartCondition = (typeof CONDITIONS_OF_PART)[number];
 
 /** What is tried of a part as it arrives, before anything is built over it. */
-export const ARRIVAL_CHECKS = ['thread', 'length', 'socket', 'moves'] as const;
+export const ARRIVAL_CHECKS = ['thread', 'length', 'head', 'socket', 'moves'] as const;
 export type ArrivalCheck = (typeof ARRIVAL_CHECKS)[number];
 
 export interface PartDetail {

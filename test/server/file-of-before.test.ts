@@ -9,11 +9,12 @@ import { textOf } from './text-of';
 const held = (name: string) => gunzipSync(readFileSync(join('test', 'fixtures', 'before', name)));
 const SCREENS = JSON.parse(held('screens.json.gz').toString()) as Readonly<Record<string, readonly string[]>>;
 
-/** Said in other words since, on purpose: a joint that was gone over has not thereby settled. */
+/** Said in other words since, on purpose: a joint that was gone over has not thereby settled; no pulls of a wrench are counted. */
 const SAID_OTHERWISE: Readonly<Record<string, string>> = {
   settled: 'gone over',
   'Retorque after the first heat': 'Gone over again',
   'None: the gasket says not to': 'Not gone over again',
+  'ISO 6789, or every 5000 pulls': 'ISO 6789 asks for it, or after 5000 pulls, which are not counted here',
 };
 
 /** What counts as a heat cycle has to cool, too, and says so. */

@@ -10,12 +10,10 @@ export default function NewEnginePage() {
   return (
     <>
       <RailOfShop />
-      <Screen
-        title="Put an engine on a stand"
-        lead={`What is known of it now; all of it can be changed later. ${OUTSIDE}`}
-      >
+      <Screen title="Put an engine on a stand" lead="What is known of it now; all of it can be changed later.">
         <Section title="The engine">
           <EngineForm />
+          <p className="soft">{OUTSIDE}</p>
         </Section>
       </Screen>
     </>

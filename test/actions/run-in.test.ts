@@ -200,6 +200,18 @@ describe('odometer and hours', () => {
   });
 });
 
+test('what to mind on the road is told until it has been there twice over', async () => {
+  for (const { id } of log().cycles)
+    await accepted(strikeHeatAction({ id: `strike-${id}`, engineId: ENGINE, strikesId: id }));
+  expect(runIn().road).toContain('brakes tried first');
+  for (let n = 1; n <= 3; n++) {
+    await accepted(
+      addCycleAction(run({ id: `run-road-${n}`, ranFrom: iso(60 * (6 - n)), ranTo: iso(60 * (6 - n) - 20) })),
+    );
+    expect([n, runIn().road !== undefined]).toEqual([n, n <= 2]);
+  }
+});
+
 describe('a rule of a joint', () => {
   const setRule = (part: object) => {
     const joint = there(shop.joints.find(HEAD));

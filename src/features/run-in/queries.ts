@@ -9,6 +9,7 @@ import type { CoolingReading, HeatCycle, MeterReading } from '@/model/heat/heat-
 import type { Joint } from '@/model/joint/joint';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { JointState } from '@/model/joint/joint-state';
+import { HAZARDS } from '@/model/order/hazards';
 import { gasketGuards } from '@/model/joint/retorque-guards';
 import { warmHeadOf, type WarmHead } from '@/model/joint/warm-head';
 import { shelvesFor, type Shelves } from '@/model/shelf/shelves';
@@ -65,10 +66,14 @@ export interface RunIn {
   readonly meters: readonly MeterReading[];
   readonly unit: DistanceUnit;
   readonly sinceTight: readonly SinceTight[];
+  /** What to mind on the road, while it has hardly been there. */
+  readonly road?: string;
   /** How the latest run cools, whether or not a joint waits for it. */
   readonly window?: CoolingWindow;
 }
 
+/** After so many it knows the road. */
+const FIRST_RUNS = 2;
 /** As many runs as are read on one page. */
 const MOST_RUNS = 40;
 
@@ -130,6 +135,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
   const isStood = last !== undefined && now - Date.parse(last.ranTo) > OIL_DRAINS_DAYS * DAY_MS;
   return {
     ...(last ? {} : { start: firstStartOf(state, sheet) }),
+    ...(cycles.length <= FIRST_RUNS && { road: HAZARDS.road.says }),
     ...(isStood && { stoodSince: last.ranTo }),
     wrongStarts: wrongStarts(state, sheet),
     // Hours are told to the minute: of two in one, the one that was written later is the later.

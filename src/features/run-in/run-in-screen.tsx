@@ -3,7 +3,6 @@
 import { useDisclosure } from '@mantine/hooks';
 import { Link } from '@/interface/parts/link';
 import { useMemo } from 'react';
-import { HAZARDS } from '@/model/order/hazards';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { nearTime } from '@/interface/figures/times';
 import { useDrafts } from '@/interface/parts/use-draft';
@@ -25,9 +24,6 @@ import { WrongStarts } from './wrong-starts';
 import { SettledSection } from './settled-section';
 import styles from './run-in-screen.module.css';
 import { workingOfWindow } from './window-working';
-
-/** Until then it has hardly been on the road. */
-const FIRST_RUNS = 2;
 
 const useOpened = () => {
   const [opened, { open, close }] = useDisclosure(false);
@@ -54,6 +50,7 @@ export function RunInScreen({
   settled,
   unit,
   meters,
+  road,
   sinceTight,
 }: Props) {
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
@@ -102,7 +99,7 @@ export function RunInScreen({
               Belts, fans and hot metal; fumes. Doors open, extinguisher at hand, and nobody in line with the fan.
               {stoodSince !== undefined &&
                 ` It has stood since ${nearTime(stoodSince, now)}: raise the oil pressure without firing first.`}
-              {cycles.length <= FIRST_RUNS && ` ${HAZARDS.road.says}`}
+              {road && ` ${road}`}
             </Notice>
           )}
           {start && <h3 className={styles.after}>When it has run</h3>}

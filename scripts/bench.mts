@@ -5,8 +5,7 @@ import { benchFits } from './bench-fits.mts';
 import { benchMonteCarlo } from './bench-monte-carlo.mts';
 import { usualBearingFace } from '@/core/fastener';
 import { correct } from '@/core/joint';
-import { readTorque } from '@/core/print';
-import { readAfresh } from '@/core/print/read-torque';
+import { readAfresh, readTorque } from '@/core/print';
 import { threadNamed } from '@/core/thread';
 import { convert } from '@/core/units';
 

@@ -116,7 +116,7 @@ function shapeOf(text: string): Shape | null {
   }
 }
 
-/** By the text with every digit a nought; null where it has been seen once, or is no shape. */
+/** By the text with every digit a nought; null where it is no shape. */
 const shapes = new Map<string, Shape | 'seen' | null>();
 const MAX_SHAPES = 1000;
 

@@ -63,7 +63,8 @@ describe('a row that was broken off', () => {
     const last = round.last;
     if (!last) throw new Error('nothing was done');
     expect(againWords(unbroken, round, last)).toBe(
-      'You last did number 3, stage 1: pulled. The row was broken off: put the wrench on 1 to 3, in turn, again before going on',
+      'You last did number 3, stage 1: pulled. The row was broken off: put the ' +
+        'wrench on 1 to 3, in turn, again before going on',
     );
     expect(againWords(begun, round, last)).toBe(
       'You last did number 3, stage 1: pulled. Touch it again before going on',

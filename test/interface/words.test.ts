@@ -198,7 +198,8 @@ describe('how a joint is gone over again, as its record prints it', () => {
   test('says how, after what, what the gasket prints, and by whose word', () => {
     const again = [{ cycles: 1 }, { distance: { value: 300, unit: 'mi' as const }, days: 30 }];
     expect(rule('slacken', { slackenBy_deg: 30, again, gasketSays: 'retorque', retorqueSource: 'Leaf 3' })).toBe(
-      'Cold; slacken each a little, pull again (by 30°); after first heat; 300 miles or 30 days. Its gasket prints: to go over it. By: Leaf 3.',
+      'Cold; slacken each a little, pull again (by 30°); after first heat; 300 miles or ' +
+        '30 days. Its gasket prints: to go over it. By: Leaf 3.',
     );
     expect(
       rule('warm', { again: [], warm: { head_C: 80, page: 'p. 14' }, gasketSays: 'nothing', retorqueSource: '' }),

@@ -9,7 +9,7 @@ import { textOf } from './text-of';
 const held = (name: string) => gunzipSync(readFileSync(join('test', 'fixtures', 'before', name)));
 const SCREENS = JSON.parse(held('screens.json.gz').toString()) as Readonly<Record<string, readonly string[]>>;
 
-/** Said in other words since, on purpose: a joint that was gone over has not thereby settled; no pulls of a wrench are counted. */
+/** Said in other words since, on purpose: one gone over has not thereby settled; no pulls of a wrench are counted. */
 const SAID_OTHERWISE: Readonly<Record<string, string>> = {
   settled: 'gone over',
   'Retorque after the first heat': 'Gone over again',

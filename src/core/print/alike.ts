@@ -121,8 +121,8 @@ const shapes = new Map<string, Shape | 'seen' | null>();
 const MAX_SHAPES = 1000;
 
 /**
- * What is made of a text that differs from one seen before in its digits alone: books print the same few lines a hundred
- * times over, each with another figure. Undefined where no such text is known, or its figures may say more than their
+ * What is made of a text that differs from one seen before in its digits alone: books print the same few lines a
+ * hundred times over, each with another figure. Undefined where no such text is known, or its figures may say more than their
  * value; a shape is kept only once four other fillings of it were read in full and came to the same.
  */
 export function scanAlike(text: string): ScannedTorque | undefined {

@@ -22,8 +22,10 @@ export function TouchAgain({ plan, round, last, openedAt }: Props) {
       <p className={styles.resumed}>{agoFrom(last.at, Math.max(openedAt, Date.parse(last.at)))}</p>
       <p className={styles.hint}>
         {row === ''
-          ? 'Put the wrench on it again before going on: a nut that was left in the middle of a pull looks like any other.'
-          : `The row was broken off, and by house practice it is begun again: put the wrench on ${row} once more, in turn, before going on. None of them should move; one that does was missed.`}
+          ? 'Put the wrench on it again before going on: a nut that was left ' +
+            'in the middle of a pull looks like any other.'
+          : `The row was broken off, and by house practice it is begun again: put the wrench on ${row} once more, ` +
+            'in turn, before going on. None of them should move; one that does was missed.'}
       </p>
     </section>
   );

@@ -22,8 +22,9 @@ export function retorqueRule({ retorqueSchool, detail }: Pick<Joint, 'retorqueSc
   const { again, gasketSays, retorqueSource, warm, slackenBy_deg } = detail;
   if (retorqueSchool === 'none') return [];
   if (gasketSays === 'no-retorque') return ['Not gone over: its gasket says so.'];
+  const by = retorqueSchool === 'slacken' && slackenBy_deg !== null ? ` (by ${slackenBy_deg}°)` : '';
   return [
-    `${RETORQUE_WORDS[retorqueSchool]}${retorqueSchool === 'slacken' && slackenBy_deg !== null ? ` (by ${slackenBy_deg}°)` : ''}; after ${stagesText(again) || 'the first heat'}.`,
+    `${RETORQUE_WORDS[retorqueSchool]}${by}; after ${stagesText(again) || 'the first heat'}.`,
     ...(retorqueSchool === 'warm' && warm ? [`At ${warm.head_C} °C, by ${warm.page}.`] : []),
     gasketSays === 'unread'
       ? 'What its gasket prints of it was not read.'

@@ -7,8 +7,11 @@ import { originalFacts, todayFacts } from './joint-ladder';
 // What stands against a joint, or is not known of it, beside what the core judges.
 
 /** What is not this tool’s to reckon: a slip there takes the road with it. */
-const OTHERS =
-  /\broad wheels?\b|\bbrakes?\b|\bbraking\b|\bsteering\b|\bsuspension\b|\bfuel (?:lines?|pipes?|unions?|taps?|hoses?)\b|\baircraft\b|\blifting (?:eyes?|gear|hooks?)\b|\bhoist\b/i;
+const OTHERS = new RegExp(
+  '\\b(?:road wheels?|brakes?|braking|steering|suspension|fuel (?:lines?|pipes?|unions?|taps?|hoses?)|aircraft|' +
+    'lifting (?:eyes?|gear|hooks?)|hoist)\\b',
+  'i',
+);
 
 export function othersGuards(name: string, { subject }: Leaf): readonly Guard[] {
   if (!OTHERS.test(name) && !OTHERS.test(subject)) return [];
@@ -17,7 +20,8 @@ export function othersGuards(name: string, { subject }: Leaf): readonly Guard[] 
       code: 'not-ours',
       severity: 'stop',
       message:
-        'Road wheels, brakes, steering, fuel lines, aircraft and lifting gear are other people’s figures: go by their maker’s, as printed, and by who is licensed for them. This tool is for what an engine is held together by.',
+        'Road wheels, brakes, steering, fuel lines, aircraft and lifting gear are other people’s figures: go by their ' +
+        'maker’s, as printed, and by who is licensed for them. This tool is for what an engine is held together by.',
     },
   ];
 }
@@ -31,11 +35,16 @@ export function substituteGuards({ joint, shelves }: JointInputs): readonly Guar
   const grade = today.grade === null ? '' : gradeOn(shelves, today.grade).name;
   const isStainless = [joint.todayFilm, headFilm].includes('stainless-dry') || STAINLESS.test(grade);
   if (!isStainless && today.grade !== 'unmarked') return [];
+  const [what, why] = isStainless
+    ? ['A stainless', 'most are weaker, and they gall']
+    : ['An unmarked', 'nobody knows what it bears'];
   return [
     {
       code: 'no-substitute',
       severity: 'stop',
-      message: `${isStainless ? 'A stainless' : 'An unmarked'} fastener is no substitute for what the maker fitted: ${isStainless ? 'most are weaker, and they gall' : 'nobody knows what it bears'}. Take one that is marked, of the grade of the one it stands for.`,
+      message:
+        `${what} fastener is no substitute for what the maker fitted: ${why}. ` +
+        'Take one that is marked, of the grade of the one it stands for.',
     },
   ];
 }
@@ -43,7 +52,7 @@ export function substituteGuards({ joint, shelves }: JointInputs): readonly Guar
 /** Half a millimetre of head is as much as anybody measures by a rule. */
 const SAME_HEAD_MM = 0.5;
 
-/** A head that is taller than the one before may touch what goes over it; of a lower one the socket has less to grip. */
+/** A head that is taller than before may touch what goes over it; of a lower one the socket has less to grip. */
 export function headGuards(setting: JointInputs): readonly Guard[] {
   const { today } = setting.joint.detail;
   const [before, now] = [originalFacts(setting).headHeight_mm, today?.headHeight_mm ?? null];
@@ -74,7 +83,7 @@ export function headUnknown(setting: JointInputs): readonly Unknown[] {
   ];
 }
 
-/** Where the house seats its studs with a figure, the figure is known, or nobody can tell whether the nut turns the stud. */
+/** Where the house seats studs with a figure, it is known, or nobody can tell whether the nut turns the stud. */
 export function seatingUnknown(setting: JointInputs): readonly Unknown[] {
   const { form, seating_Nm } = todayFacts(setting);
   if (setting.shelves.practice.seating !== 'small-figure' || form !== 'stud' || seating_Nm !== null) return [];

@@ -24,7 +24,8 @@ export function filmGuards(found: FilmFound, { ladder: { band } }: Pick<PlannedF
         code: 'film-stuck',
         severity: 'stop',
         message:
-          'A stuck, rusted or varnished thread takes the torque itself, and the figure says nothing of the clamp load. Slacken it, clean and coat it, and pull it by its sheet.',
+          'A stuck, rusted or varnished thread takes the torque itself, and the figure says nothing of the ' +
+          'clamp load. Slacken it, clean and coat it, and pull it by its sheet.',
       },
     ];
   if (found === 'dried')
@@ -69,7 +70,8 @@ export function withFilmFound(plan: TighteningPlan, filmFound: FilmFound): Tight
 }
 
 const GASKET_UNREAD =
-  'What is printed on its gasket, or on its packet, of going over it was not read: some are not gone over, and the print governs over the manual.';
+  'What is printed on its gasket, or on its packet, of going over it was not read: some ' +
+  'are not gone over, and the print governs over the manual.';
 
 /** Some gaskets are not gone over: nobody has looked whether this is one of them. */
 export const gasketGuards = ({ detail }: Pick<Joint, 'detail'>): readonly Guard[] =>

@@ -43,7 +43,7 @@ const isMovedByHand = ({ kind, detail }: Told) =>
 const FACES = /\bfaces?\b|gasket/;
 const THREADS = /\bblind\b|threads?\b|tapped|(?:bolt|stud) holes?\b/;
 
-/** What hurts people at the steps of a build, each where it happens: whoever wrote the step need not have thought of it. */
+/** What hurts people at a build, each where it happens: whoever wrote the step need not have thought of it. */
 export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
   air: {
     says: 'Compressed air drives grit into eyes and oil through skin: glasses on, and never towards anybody.',
@@ -58,19 +58,21 @@ export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
     saidBy: /blind hole/i,
   },
   solvent: {
-    says: 'Solvent: away from flame and hot metal, and none with chlorine in it near either; gloves, and air to breathe.',
+    says:
+      'Solvent: away from flame and hot metal, and none with chlorine ' +
+      'in it near either; gloves, and air to breathe.',
     isAt: (step, said) => isCleaning(step) || /solvent|degreas|\bwash|paraffin|thinner/.test(said),
     saidBy: /solvent/i,
   },
   'hot-metal': {
     says: 'Hot metal: gloves on. No flame on a bearing, and none near fuel or solvent.',
-    isAt: words(
-      /\bwarm(?:ed|ing)?\b|\bheat(?:ed|ing)?\b(?! (?:cycle|away))|\boven\b|\bhot ?plate\b|shrink|shrunk|\bflame\b|\btorch\b/,
-    ),
+    isAt: words(/\b(?:warm(?:ed|ing)?|heat(?:ed|ing)?(?! (?:cycle|away))|oven|hot ?plate|shrink|shrunk|flame|torch)\b/),
     saidBy: /hot metal/i,
   },
   asbestos: {
-    says: 'Period gaskets, clutch and brake linings may hold asbestos: not scraped dry, not blown off. Have it tested, and taken off by the rules of the place.',
+    says:
+      'Period gaskets, clutch and brake linings may hold asbestos: not scraped dry, not blown ' +
+      'off. Have it tested, and taken off by the rules of the place.',
     isAt: (step, said) =>
       /clutch|\bbrake|\blinings?\b|lagging|old gasket|scrap(?:e|ed|ing)\b/.test(said) ||
       (isCleaning(step) && FACES.test(said)),
@@ -89,7 +91,10 @@ export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
   heavy: {
     says: 'Heavy: not lifted alone, and nobody and nothing under what hangs on a hoist alone.',
     isAt: words(
-      /\bheads? (?:down|on|off)\b|flywheel|gear ?box|cylinder block|\bblock (?:in|on|out)\b|crankshaft (?:laid )?in\b|\bengine (?:in|out|off|back)\b|hoist|\blift/,
+      new RegExp(
+        '\\b(?:heads? (?:down|on|off)|block (?:in|on|out)|crankshaft (?:laid )?in|engine (?:in|out|off|back))\\b|' +
+          'flywheel|gear ?box|cylinder block|hoist|\\blift',
+      ),
     ),
     saidBy: /\bheavy\b/i,
   },
@@ -111,7 +116,9 @@ export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
     saidBy: /coolant/i,
   },
   fuel: {
-    says: 'Fuel: no flame, no spark, doors open. Old fuel may hold lead: off the skin, and away as such waste is taken.',
+    says:
+      'Fuel: no flame, no spark, doors open. Old fuel may hold lead: ' +
+      'off the skin, and away as such waste is taken.',
     isAt: words(/\bfuel|petrol|carburett?[eo]r|\bfloat bowl\b/),
     saidBy: /fuel/i,
   },
@@ -121,7 +128,9 @@ export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
     saidBy: /paint/i,
   },
   magnesium: {
-    says: 'Where the casting is magnesium its swarf burns: kept dry and apart, dry sand at hand, and never water on it.',
+    says:
+      'Where the casting is magnesium its swarf burns: kept dry and ' +
+      'apart, dry sand at hand, and never water on it.',
     isAt: words(
       /magnesium|\bdrill|\bream|\bhon(?:ed|ing)\b|\bmilled\b|tapped (?:out|for)|thread inserts?\b|spot[- ]?faced/,
     ),
@@ -133,12 +142,16 @@ export const HAZARDS: Readonly<Record<HazardId, Hazard>> = {
     saidBy: /overheated|\bacid\b/i,
   },
   start: {
-    says: 'Fumes, belts, fan and hot coolant; fire is likeliest now. Outside, an extinguisher at hand, and never alone.',
+    says:
+      'Fumes, belts, fan and hot coolant; fire is likeliest now. ' +
+      'Outside, an extinguisher at hand, and never alone.',
     isAt: ({ detail }) => detail.makes.includes('starts'),
     saidBy: /\bfire\b/i,
   },
   road: {
-    says: 'First time on the road: brakes tried first, slowly, near home, and somebody knows where. Look for leaks before going on.',
+    says:
+      'First time on the road: brakes tried first, slowly, near home, and ' +
+      'somebody knows where. Look for leaks before going on.',
     isAt: words(/\broad\b|(?:first|test) (?:ride|run|drive)\b/),
     saidBy: /\bbrakes\b/i,
   },

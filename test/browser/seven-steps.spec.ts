@@ -73,6 +73,7 @@ const place = (page: Page) => page.getByTestId('face-place');
 async function halfWayRound(page: Page) {
   await page.getByRole('button', { name: 'To the bench' }).click();
   await expect(page.getByTestId('face-setting')).toHaveText('13');
+  await expect(page.getByText('Then mark it')).toHaveCount(0);
   await expect(place(page)).toHaveText('Number 1 of 4, stage 1 of 2');
   await page.keyboard.press('Space');
   await expect(place(page)).toHaveText('Number 2 of 4, stage 1 of 2');
@@ -94,6 +95,8 @@ async function halfWayRound(page: Page) {
   await page.getByRole('button', { name: 'Crank turned' }).click();
   await expect(page.getByText('Now set the wrench to')).toBeVisible();
   await expect(page.getByTestId('face-setting')).toHaveText('26');
+  // What is left as it stays is marked, and nothing before.
+  await expect(page.getByText('Then mark it, across to the part beside it.')).toBeVisible();
   await nextPress(page);
   await page.getByRole('button', { name: 'Pull', exact: true }).click();
   await expect(place(page)).toHaveText('Number 2 of 4, stage 2 of 2');
@@ -159,10 +162,13 @@ test('from a stained page to a torqued head and a retorque that falls due', asyn
   await expect(page.getByRole('button', { name: 'Go over it again' })).toHaveCount(0);
   await page.getByLabel('Head, °C').fill('16');
   await page.getByRole('button', { name: 'Save the reading' }).click();
+  await expect(page.getByText('What is printed on its gasket')).toBeVisible();
   await page.getByRole('button', { name: 'Go over it again' }).click();
   // The same figure holds less in a film that has dried: how it is found is asked, and never assumed.
   await page.getByRole('button', { name: 'As it was pulled' }).click();
   await expect(page.getByText('Slacken a little, then pull to')).toBeVisible();
+  await expect(page.getByText('a click wrench is not for loosening')).toBeVisible();
+  await expect(page.getByText('See how far its mark went, then mark it anew.')).toBeVisible();
   for (let nut = 1; nut <= 4; nut++) {
     await expect(place(page)).toHaveText(`Number ${nut} of 4, stage 1 of 1`);
     await nextPress(page);

@@ -193,8 +193,15 @@ describe('how a joint is gone over again, as its record prints it', () => {
     rowsNamed(shop, 'demo-fourteen'),
     shop.joints.find('demo-f-joint-head') as JointState['joint'],
   );
-  const rule = (school: JointState['joint']['retorqueSchool'], detail: Partial<JointState['joint']['detail']>) =>
-    retorqueRule({ retorqueSchool: school, detail: { ...joint.detail, ...detail } }).join(' ');
+  const rule = (
+    school: JointState['joint']['retorqueSchool'],
+    detail: Partial<JointState['joint']['detail']>,
+    state: JointState['retorque']['state'] = 'open',
+  ) =>
+    retorqueRule({
+      joint: { retorqueSchool: school, detail: { ...joint.detail, ...detail } },
+      retorque: { state },
+    }).join(' ');
   test('says how, after what, what the gasket prints, and by whose word', () => {
     const again = [{ cycles: 1 }, { distance: { value: 300, unit: 'mi' as const }, days: 30 }];
     expect(rule('slacken', { slackenBy_deg: 30, again, gasketSays: 'retorque', retorqueSource: 'Leaf 3' })).toBe(
@@ -211,5 +218,7 @@ describe('how a joint is gone over again, as its record prints it', () => {
   test('a gasket that says no comes before the shop; of a joint that is never gone over nothing is printed', () => {
     expect(rule('straight', { gasketSays: 'no-retorque' })).toBe('Not gone over: its gasket says so.');
     expect(rule('none', { gasketSays: 'unread' })).toBe('');
+    expect(rule('straight', { gasketSays: 'nothing' }, 'not-asked')).toBe('');
+    expect(rule('straight', { gasketSays: 'no-retorque' }, 'not-asked')).toContain('its gasket says so');
   });
 });

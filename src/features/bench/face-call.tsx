@@ -166,8 +166,8 @@ export function FaceCall({ plan, round, purpose, held, known }: Props) {
           {gone.turn && ` and ${turnWords(gone.turn)} further`}
         </p>
         <p className={styles.hint}>
-          {NO_CLICK} What is past its figure is not pulled back to it. {NO_CLICK} If it gave way instead of going tight,
-          stop: look at the fastener and at its thread.
+          {NO_CLICK} What is past its figure is not pulled back to it. If it gave way instead of going tight, stop: look
+          at the fastener and at its thread.
         </p>
       </section>
     );

@@ -171,7 +171,7 @@ export function JointRecordPage({
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
   const uses = usesOf(state);
-  const again = retorqueRule(joint);
+  const again = retorqueRule(state);
   // What was tightened keeps its own figures; what the sheet says since says nothing of it.
   const own = kept ?? plannedFigure(inputs, worked);
   const kinds = kept

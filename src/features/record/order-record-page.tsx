@@ -63,8 +63,8 @@ function StepTable({ steps, pages }: Pick<OrderRecord, 'steps' | 'pages'>) {
             <tr key={one.step.id}>
               <th scope="row">
                 {one.step.name}
-                {saidOf(one, pages[one.step.id]).map((said) => (
-                  <span key={said} className="soft">
+                {saidOf(one, pages[one.step.id]).map((said, i) => (
+                  <span key={i} className="soft">
                     {' '}
                     · {said}
                   </span>

@@ -1,4 +1,4 @@
-import type { RetorqueSchool } from '@/core/heat';
+import type { RetorqueSchool, RetorqueState } from '@/core/heat';
 import type { Joint } from '@/model/joint/joint';
 import type { GasketSays } from '@/model/joint/joint-detail';
 import { stagesText } from '@/model/heat/retorque-rule';
@@ -17,11 +17,19 @@ export const GASKET_WORDS: Readonly<Record<GasketSays, string>> = {
   'no-retorque': 'Not to go over it',
 };
 
+interface Asked {
+  readonly joint: Pick<Joint, 'retorqueSchool' | 'detail'>;
+  readonly retorque: Pick<RetorqueState, 'state'>;
+}
+
 /** How a joint is gone over again, when, and by whose word, as a record prints it; nothing of one that never is. */
-export function retorqueRule({ retorqueSchool, detail }: Pick<Joint, 'retorqueSchool' | 'detail'>): readonly string[] {
+export function retorqueRule({ joint, retorque }: Asked): readonly string[] {
+  const { retorqueSchool, detail } = joint;
   const { again, gasketSays, retorqueSource, warm, slackenBy_deg } = detail;
   if (retorqueSchool === 'none') return [];
   if (gasketSays === 'no-retorque') return ['Not gone over: its gasket says so.'];
+  // Left by an angle, whatever its sheet says.
+  if (retorque.state === 'not-asked') return [];
   const by = retorqueSchool === 'slacken' && slackenBy_deg !== null ? ` (by ${slackenBy_deg}°)` : '';
   return [
     `${RETORQUE_WORDS[retorqueSchool]}${by}; after ${stagesText(again) || 'the first heat'}.`,

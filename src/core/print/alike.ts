@@ -101,9 +101,10 @@ function filling(text: string, digit: (place: number) => number): string {
 /** The shape of a text; null where another text that is like it might be read otherwise, as trying shows. */
 function shapeOf(text: string): Shape | null {
   const figures = figuresOf(text);
-  if (!figures || figures.length === 0) return null;
+  if (!figures) return null;
   try {
     const scan = scanTorque(filling(text, () => 0));
+    // A figure each, for those that are put in: one that is a count, or stands in words, has no place among them.
     if (scan.groups.reduce((sum, { numbers }) => sum + numbers.length, 0) !== figures.length) return null;
     const shape = { figures, scan };
     const holds = FILLINGS.map((digit) => filling(text, digit)).every(

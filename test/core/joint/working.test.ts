@@ -128,6 +128,19 @@ describe('the working in the margin', () => {
       expect([id, (seen.get(id) ?? 0) > 100]).toEqual([id, true]);
   });
 
+  test('says where its film is from: once where it is the same under the head, of each where it is not', () => {
+    fc.assert(
+      fc.property(inputs, (input) => {
+        const { threadFilm, headFilm } = input;
+        const source = ladder(input).rungs.find(({ id }) => id === 'film')?.source;
+        if (source === undefined) return;
+        const isOne = threadFilm.id === headFilm.id;
+        expect([isOne, source.startsWith('Thread: ')]).toEqual([isOne, !isOne]);
+        for (const film of [threadFilm, headFilm]) expect(source).toContain(film.source);
+      }),
+    );
+  });
+
   test('ends at the figure of its rung, and each factor leads from the rung before', () => {
     fc.assert(
       fc.property(inputs, (input) => {

@@ -60,6 +60,8 @@ test.each([
   ['what is grown on to a figure', '38lb ft'],
   ['a fraction after a decimal that may be whole', '5.0½ mkg'],
   ['a whole number and a fraction in words', '3 and 0½ mkg'],
+  ['how many fasteners there are', '(10 off) 38 lb ft'],
+  ['a figure in words', 'thirty to 38 lb ft'],
   ['a range whose low end may be the whole of a fraction', '5.0 - ½ mkg'],
 ])('%s goes by what its figures are, and is read in full every time: “%s”', (_, text) => {
   expect(known(text)).toBe(false);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print/typed';
-import { codeOf, fieldOf } from '../core/code-of';
+import { codeOf, fieldOf } from '../code-of';
 
 describe('a length as typed', () => {
   test.each([

@@ -12,7 +12,8 @@ import { askedOf } from '@/model/book/leaf-of-text';
 import { recordLine } from '@/features/fits/record-line';
 import { addCycleAction, addReadingAction, startRetorqueAction, strikeHeatAction } from '@/features/run-in/actions';
 import { runInOf } from '@/features/run-in/queries';
-import { engineStateOf } from '@/model/engine/engine-rows';
+import { engineStateOf, jointStateOf } from '@/model/engine/engine-rows';
+import type { JointState } from '@/model/joint/joint-state';
 import { rowsNamed } from '../db/temporary-shop';
 import { USUAL_PROOF_SHARE } from '@/core/joint';
 import { nowMs } from '@/server/clock';
@@ -398,6 +399,19 @@ describe('a retorque', () => {
       expect(codes.includes('gasket-unread')).toBe(asks);
     },
   );
+  test('an unread gasket is told as well where it may be gone over once more, and not where nothing is to be done', () => {
+    const state = engineStateOf(rowsNamed(shop, 'demo-fourteen'));
+    const unread = (retorque: JointState['retorque']) => {
+      const joints = state.joints.map((one) => (one.joint.id === HEAD ? { ...one, retorque } : one));
+      return there(runInOf({ ...state, joints }, nowMs()).dues.find(({ jointId }) => jointId === HEAD)).unread;
+    };
+    const cycleId = there(shop.heat.log('demo-fourteen').cycles[0]).id;
+    const open = jointStateOf(rowsNamed(shop, 'demo-fourteen'), there(shop.joints.find(HEAD))).retorque;
+    expect(unread({ state: 'done', cycleId, further: { cycleId, open: true } })).toContain('was not read');
+    expect(unread({ state: 'done', cycleId })).toBeUndefined();
+    expect(unread({ state: 'not-asked' })).toBeUndefined();
+    expect([open.state, unread(open) !== undefined]).toEqual(['cooling', true]);
+  });
   test('asks the fits’ gate and the stops again', async () => {
     await cold();
     const joint = there(shop.joints.find(HEAD));

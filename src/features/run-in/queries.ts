@@ -77,16 +77,18 @@ const FIRST_RUNS = 2;
 /** As many runs as are read on one page. */
 const MOST_RUNS = 40;
 
-/** Whether a cold head is waited for, or may be gone over: then it is told what one that is not quite cold costs. */
-const asksCold = ({ joint, retorque }: JointState): boolean =>
-  joint.retorqueSchool !== 'warm' &&
-  (retorque.state === 'cooling' ||
-    retorque.state === 'open' ||
-    (retorque.state === 'done' && retorque.further !== undefined));
+/** Whether a joint may be gone over, or waits for its head to be; once it was, after a run that came later too. */
+const isToGoOver = ({ retorque }: JointState): boolean =>
+  retorque.state === 'cooling' ||
+  retorque.state === 'open' ||
+  (retorque.state === 'done' && retorque.further !== undefined);
+
+/** Where a cold head is waited for it is told what one that is not quite cold costs. */
+const asksCold = (state: JointState): boolean => state.joint.retorqueSchool !== 'warm' && isToGoOver(state);
 
 /** What was not read of a joint that is to be gone over, or waits for it. */
-const unreadOf = ({ joint, retorque }: JointState): Pick<RetorqueDue, 'unread'> => {
-  const [found] = ['cooling', 'open', 'waits-for-page'].includes(retorque.state) ? gasketGuards(joint) : [];
+const unreadOf = (state: JointState): Pick<RetorqueDue, 'unread'> => {
+  const [found] = isToGoOver(state) || state.retorque.state === 'waits-for-page' ? gasketGuards(state.joint) : [];
   return found ? { unread: found.message } : {};
 };
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { USUAL_PRACTICE } from '@/model/practice/house-practice';
-import { lineLayout, STATION } from '@/features/order/line-layout';
+import { lineLayout } from '@/features/order/line-layout';
+import { STATION } from '@/features/order/station-size';
 import { fieldsOf, newStepFields, sentOf } from '@/features/order/step-fields';
 import { pastedSteps } from '@/model/order/pasted-steps';
 import { likeliestFirst, whyNotYet } from '@/model/order/likeliest';

@@ -5,8 +5,9 @@ import { useRest } from '@/interface/parts/use-rest';
 import { STEP_STATE_WORDS } from '@/interface/words/order-words';
 import { does } from '@/model/order/step';
 import type { StepState } from '@/model/order/step-state';
-import { STATION, type LineLayout } from './line-layout';
+import type { LineLayout } from './line-layout';
 import { Station } from './station';
+import { STATION } from './station-size';
 import styles from './line-drawing.module.css';
 
 interface Props {

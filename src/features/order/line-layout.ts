@@ -1,5 +1,6 @@
 import { Graph, layout } from '@dagrejs/dagre';
 import type { Step } from '@/model/order/step';
+import { STATION } from './station-size';
 
 /** Where a step stands in the drawing, and how the line leads to it; px from the top left. */
 export interface LineLayout {
@@ -18,9 +19,8 @@ export interface Track {
   readonly points: readonly (readonly [x: number, y: number])[];
 }
 
-/** A station with its name beside it: the line runs through its mark, so far from the left. */
-export const STATION = { width: 208, height: 52 } as const;
-export const MARK_X = 16;
+/** The line runs through a station’s mark, so far from the left. */
+const MARK_X = 16;
 
 /** What is reached by a longer way too need not be drawn. */
 function needed(steps: readonly Step[]): readonly (readonly [from: string, to: string])[] {

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
-import { NoOrderScreen } from '@/features/order/no-order-screen';
+import { DrawnNoOrder } from '@/features/order/no-order-box';
 import { OrderScreen } from '@/features/order/order-screen';
 import { orderPage, proposedMeetings } from '@/features/order/queries';
-import { TimingReckoner } from '@/features/reckon/timing-reckoner';
+import { TimingBox } from '@/features/reckon/timing-box';
 import { AsideFold } from '@/features/removal/aside-fold';
 import { asidesOf } from '@/features/removal/queries';
 import { inColumns } from '@/interface/shell/in-columns';
@@ -15,9 +15,9 @@ export default async function OrderOfBuildPage({ params }: EngineParams) {
   const state = await engineStateAt(params);
   const { rows } = await engineRowsAt(params);
   const page = orderPage(rows, state, nowIso());
-  if (page.steps.length === 0) return <NoOrderScreen page={page} meetings={proposedMeetings(rows)} />;
+  if (page.steps.length === 0) return <DrawnNoOrder page={page} meetings={proposedMeetings(rows)} />;
   return (
-    <OrderScreen sent={inColumns({ page })} reckoner={<TimingReckoner />}>
+    <OrderScreen sent={inColumns({ page })} reckoner={<TimingBox />}>
       <AsideFold asides={asidesOf(rows, 'step')} />
     </OrderScreen>
   );

@@ -18,7 +18,7 @@ import { JointConflict } from './joint-conflict';
 import type { JointSheet } from './joint-sheet';
 import { KindFolds } from './kind-folds';
 import { KindSwitch } from './kind-switch';
-import { workingOfRung } from './ladder-view';
+import { workingOfRung } from './rung-working';
 import { PrintCard } from './print-card';
 import { SourcesFold } from './sources-fold';
 import { StartControls } from './start-controls';

@@ -13,8 +13,8 @@ import key from '@/interface/parts/button.module.css';
 import { Notice, Screen } from '@/interface/parts/screen';
 import { useShowWorking, useDefaultWorking, type Working } from '@/interface/shell/working-margin';
 import { kindLetter } from '@/interface/words/kind-words';
-import { workingOfRung } from './ladder-view';
 import styles from './joints-screen.module.css';
+import { workingOfRung } from './rung-working';
 
 export interface JointSummary {
   readonly id: string;

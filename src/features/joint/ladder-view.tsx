@@ -11,23 +11,12 @@ import type { JointResult } from '@/model/joint/joint-result';
 import type { Joint } from '@/model/joint/joint';
 import { otherUnitOf } from '@/interface/figures/figures';
 import { useFigures } from '@/interface/figures/preferences';
-import { useShowWorking, type Working } from '@/interface/shell/working-margin';
+import { useShowWorking } from '@/interface/shell/working-margin';
 import type { JointChange } from './schema';
 import { RANGES } from './joint-words';
 import styles from './ladder-view.module.css';
+import { workingOfRung } from './rung-working';
 import { SetAside } from './set-aside';
-
-export const workingOfRung = (rung: Rung, caution?: string): Working => ({
-  title: rung.title,
-  lines: rung.working,
-  remarks: [
-    ['Source', rung.source],
-    ['Reason', rung.school],
-    ['Spread', rung.spread],
-    ...(rung.override ? [['Leave out', rung.override.reason] as const] : []),
-  ],
-  caution,
-});
 
 interface ControlProps {
   readonly rung: Rung;

@@ -14,18 +14,25 @@ import { sentInColumns } from '@/interface/shell/sent-in-columns';
 import { addJointAction } from './actions';
 import { originalFilmFor, todayFilmFor } from './film-reason';
 import { PATTERNS } from './joint-words';
-import { offeredByLine } from './offered-by-line';
+import type { Offered } from './offered-by-line';
+
+/** What is shown of an entry, and what its line offers besides the figure. */
+export interface OfferedLeaf extends Pick<Leaf, 'id' | 'subject' | 'printedText' | 'page' | 'conditionText'> {
+  readonly offers: Offered;
+}
 
 interface Props {
   readonly engineId: string;
-  readonly leaves: readonly Leaf[];
+  readonly leaves: readonly OfferedLeaf[];
   readonly leafId?: string;
   /** What may be named: no more of them is needed here. */
   readonly films: readonly { readonly id: string; readonly name: string }[];
   readonly practice: HousePractice;
 }
 
-const filmsFor = (leaf: Leaf | undefined, practice: HousePractice) => {
+const NOTHING: Offered = { thread: '', fasteners: '' };
+
+const filmsFor = (leaf: OfferedLeaf | undefined, practice: HousePractice) => {
   const originalFilm = originalFilmFor(leaf?.conditionText ?? null, practice);
   return { originalFilm, todayFilm: todayFilmFor(originalFilm, practice) };
 };
@@ -38,7 +45,7 @@ const initial = ({ engineId, leaves, leafId, practice }: Props) => {
     leafReason: '',
     name: leaf?.subject ?? '',
     pattern: 'rows',
-    ...offeredByLine(leaf),
+    ...(leaf?.offers ?? NOTHING),
     ...filmsFor(leaf, practice),
     orderSchool: 'centre-out',
     turnShaft: false,
@@ -60,7 +67,7 @@ export const NewJointForm = sentInColumns<Props>(function NewJoint(props) {
   const films = props.films.map((film) => ({ value: film.id, label: film.name }));
   const chooseLeaf = (leafId: string) => {
     const leaf = props.leaves.find((one) => one.id === leafId);
-    const { thread, fasteners } = offeredByLine(leaf);
+    const { thread, fasteners } = leaf?.offers ?? NOTHING;
     fields.setValues({
       leafId,
       ...filmsFor(leaf, props.practice),
@@ -69,7 +76,7 @@ export const NewJointForm = sentInColumns<Props>(function NewJoint(props) {
       ...(fasteners && { fasteners }),
     });
   };
-  const onLine = offeredByLine(props.leaves.find(({ id }) => id === fields.getValues().leafId));
+  const onLine = props.leaves.find(({ id }) => id === fields.getValues().leafId)?.offers ?? NOTHING;
   const choosePattern = (pattern: string) =>
     fields.setValues({
       pattern,

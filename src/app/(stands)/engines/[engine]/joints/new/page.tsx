@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
-import { NewJointForm } from '@/features/joint/new-joint-form';
-import { StandardJointForm } from '@/features/joint/standard-joint-form';
+import { NewJointForm, type OfferedLeaf } from '@/features/joint/new-joint-form';
+import { offeredByLine } from '@/features/joint/offered-by-line';
+import { StandardJointBox } from '@/features/joint/standard-joint-box';
+import type { Leaf } from '@/model/book/leaf';
 import { currentLeaves } from '@/model/book/current-leaves';
 import { torqueLeaves } from '@/model/book/leaves-of-joint';
 import { shelvesFor } from '@/model/shelf/shelves';
@@ -15,6 +17,11 @@ export const metadata: Metadata = { title: 'New joint' };
 
 const namesOf = (rows: readonly { readonly id: string; readonly name: string }[]) =>
   rows.map(({ id, name }) => ({ id, name }));
+
+const offeredOf = (leaf: Leaf): OfferedLeaf => {
+  const { id, subject, printedText, page, conditionText } = leaf;
+  return { id, subject, printedText, page, conditionText, offers: offeredByLine(leaf) };
+};
 
 interface Props extends EngineParams {
   readonly searchParams: Promise<{ readonly leaf?: string }>;
@@ -43,7 +50,13 @@ export default async function NewJointPage({ params, searchParams }: Props) {
       {leaves.length > 0 && (
         <Section title="From an entry">
           <NewJointForm
-            sent={inColumns({ engineId: engine.id, leaves, leafId: leaf, films: namesOf(films), practice })}
+            sent={inColumns({
+              engineId: engine.id,
+              leaves: leaves.map(offeredOf),
+              leafId: leaf,
+              films: namesOf(films),
+              practice,
+            })}
           />
         </Section>
       )}
@@ -60,7 +73,7 @@ export default async function NewJointPage({ params, searchParams }: Props) {
         line="the standard figure, marked as such"
         open={leaves.length === 0}
       >
-        <StandardJointForm sent={inColumns({ engineId: engine.id, shelves: { films, grades, metals, threads } })} />
+        <StandardJointBox sent={inColumns({ engineId: engine.id, shelves: { films, grades, metals, threads } })} />
       </Disclosure>
     </Screen>
   );

@@ -1,10 +1,10 @@
 import type { Ladder, Rung } from '@/core/joint';
-import type { StageTurn } from '@/core/tightening';
 import { formatPieces } from '@/interface/figures/format';
 import { useFigures } from '@/interface/figures/preferences';
-import type { PlannedFigure, TighteningPlan } from '@/model/joint/tightening-plan';
+import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { turnsWords } from '@/model/joint/turns-words';
 import styles from './joint-record-page.module.css';
+import type { FigureOfRecord } from './queries';
 
 /** The working as a table: a line a rung, from the page to the wrench. */
 export function WorkingTable({ ladder }: { readonly ladder: Pick<Ladder, 'rungs'> }) {
@@ -59,18 +59,17 @@ function sentences(...parts: readonly string[]): string {
 }
 
 interface Props {
-  readonly figure: PlannedFigure;
+  readonly figure: FigureOfRecord;
   readonly count: number;
   /** Of the page, where it is known. */
   readonly language?: string;
-  readonly turns: readonly StageTurn[];
   readonly care?: TighteningPlan['care'];
 }
 
 /** What fasteners that are alike were pulled with: page, thread, wrench, clamp load. */
-export function FigureFacts({ figure, count, language, turns, care }: Props) {
+export function FigureFacts({ figure, count, language, care }: Props) {
   const { plain, kilonewtons } = useFigures();
-  const { leaf, ladder } = figure;
+  const { leaf, ladder, turns } = figure;
   return (
     <dl className={`label-value ${styles.facts}`}>
       <div>

@@ -2,8 +2,6 @@
 
 import { Fragment } from 'react';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
-import { turnsOfLeaf } from '@/model/book/leaf-figure';
-import { plannedFigure } from '@/model/joint/round-plan';
 import type { TighteningState } from '@/model/joint/joint-state';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { useFigures } from '@/interface/figures/preferences';
@@ -11,15 +9,7 @@ import { fullTime } from '@/interface/figures/times';
 import { Button } from '@/interface/parts/button';
 import { PatternDrawing } from '@/interface/pattern/pattern-drawing';
 import { readWords } from '@/interface/words/reading-words';
-import {
-  shaftWords,
-  doneWords,
-  overLine,
-  owedLine,
-  pullWords,
-  turnNumber,
-  turnsOfPlan,
-} from '@/interface/words/bench-words';
+import { shaftWords, doneWords, overLine, owedLine, pullWords, turnNumber } from '@/interface/words/bench-words';
 import { kindLetter, lettersOf } from '@/interface/words/kind-words';
 import { FigureFacts, WorkingTable } from './figure-printed';
 import { NotesPrinted } from './notes-printed';
@@ -157,31 +147,11 @@ function Lines({ round }: { readonly round: TighteningState }) {
 }
 
 /** The record of one joint, laid out to be printed. */
-export function JointRecordPage({
-  engine,
-  inputs,
-  state,
-  worked,
-  kinds: kindResults,
-  heat,
-  bolts,
-  notes,
-}: JointRecord) {
-  const { joint, source, leaf } = inputs;
+export function JointRecordPage({ engine, joint, language, state, own, kinds, heat, bolts, notes }: JointRecord) {
   const shown = state.final ?? state.tightenings[0];
   const kept = shown?.tightening.plan;
   const uses = usesOf(state);
   const again = retorqueRule(state);
-  // What was tightened keeps its own figures; what the sheet says since says nothing of it.
-  const own = kept ?? plannedFigure(inputs, worked);
-  const kinds = kept
-    ? (kept.kinds ?? []).map((kind) => ({ ...kind, turns: turnsOfPlan(kept, kind) }))
-    : kindResults.map(({ kind, inputs: of, worked: found }) => ({
-        ...plannedFigure(of, found),
-        name: kind.name,
-        places: kind.places,
-        turns: turnsOfLeaf(of.leaf),
-      }));
   return (
     <main className={styles.page} id={SHEET} data-plain>
       <RunningHead words={[engine.name, engine.engineNumber, joint.name].filter(Boolean).join(', ')} />
@@ -206,8 +176,7 @@ export function JointRecordPage({
       <FigureFacts
         figure={own}
         count={joint.fasteners - kinds.reduce((sum, { places }) => sum + places.length, 0)}
-        language={source.language}
-        turns={kept ? turnsOfPlan(kept, own) : turnsOfLeaf(leaf)}
+        language={language}
         care={kept?.care}
       />
       {uses.count > 1 && <p>{usesWords(uses)}</p>}
@@ -235,7 +204,7 @@ export function JointRecordPage({
           <h2>
             {kindLetter(i + 1)}, {kind.name}
           </h2>
-          <FigureFacts figure={kind} count={kind.places.length} turns={kind.turns} care={kept?.care} />
+          <FigureFacts figure={kind} count={kind.places.length} care={kept?.care} />
           <WorkingTable ladder={kind.ladder} />
         </section>
       ))}

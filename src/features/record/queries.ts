@@ -1,26 +1,67 @@
 import type { OrderRecord } from './order-record-page';
+import type { StageTurn } from '@/core/tightening';
 import type { Shop } from '@/db/shop';
+import { turnsOfPlan } from '@/interface/words/bench-words';
+import { turnsOfLeaf } from '@/model/book/leaf-figure';
 import type { MeasuredSet } from '@/model/bolt/bolt-set';
 import type { Engine } from '@/model/engine/engine';
 import { holdingMeasures } from '@/model/engine/engine-measure';
 import { engineStateOf, fitsOf, inputsOf, notesOf, type EngineRows } from '@/model/engine/engine-rows';
 import type { JointState } from '@/model/joint/joint-state';
 import type { HeatLog } from '@/model/heat/heat-log';
+import type { FastenerKind } from '@/model/joint/joint-detail';
+import type { Joint } from '@/model/joint/joint';
 import type { JointInputs } from '@/model/joint/joint-inputs';
-import { computeJoint, computeKinds, type JointResult, type KindResult } from '@/model/joint/joint-result';
+import { computeJoint, computeKinds } from '@/model/joint/joint-result';
+import { plannedFigure } from '@/model/joint/round-plan';
+import type { PlannedFigure } from '@/model/joint/tightening-plan';
 import type { NoteWithPhotos } from '@/model/note';
 import type { Shelves } from '@/model/shelf/shelves';
 import type { FitsRecord } from './fits-record-page';
 
+/** The figure of fasteners that are alike, as it is printed, and what is turned after it. */
+export interface FigureOfRecord extends Pick<PlannedFigure, 'leaf' | 'ladder' | 'thread' | 'unit' | 'wrenchName'> {
+  readonly turns: readonly StageTurn[];
+}
+
+const figureOf = (
+  { leaf, ladder, thread, unit, wrenchName }: PlannedFigure,
+  turns: readonly StageTurn[],
+): FigureOfRecord => ({ leaf, ladder, thread, unit, wrenchName, turns });
+
 export interface JointRecord {
   readonly engine: Engine;
-  readonly inputs: JointInputs;
+  readonly joint: Joint;
+  /** Of the page, where somebody said. */
+  readonly language: string;
   readonly state: JointState;
-  readonly worked: JointResult;
-  readonly kinds: readonly KindResult[];
+  readonly own: FigureOfRecord;
+  readonly kinds: readonly (FigureOfRecord & Pick<FastenerKind, 'name' | 'places'>)[];
   readonly heat: HeatLog;
   readonly bolts: readonly MeasuredSet[];
   readonly notes: readonly NoteWithPhotos[];
+}
+
+/** The figures of a joint: what was tightened keeps its own; what the sheet says since says nothing of it. */
+function figuresOf(state: JointState, inputs: JointInputs): Pick<JointRecord, 'own' | 'kinds'> {
+  const kept = (state.final ?? state.tightenings[0])?.tightening.plan;
+  if (kept)
+    return {
+      own: figureOf(kept, turnsOfPlan(kept)),
+      kinds: (kept.kinds ?? []).map((kind) => ({
+        ...figureOf(kind, turnsOfPlan(kept, kind)),
+        name: kind.name,
+        places: kind.places,
+      })),
+    };
+  return {
+    own: figureOf(plannedFigure(inputs, computeJoint(inputs)), turnsOfLeaf(inputs.leaf)),
+    kinds: computeKinds(inputs).map(({ kind: { name, places }, inputs: of, worked }) => ({
+      ...figureOf(plannedFigure(of, worked), turnsOfLeaf(of.leaf)),
+      name,
+      places,
+    })),
+  };
 }
 
 /** Everything the record of one joint prints. */
@@ -31,7 +72,8 @@ export function jointRecord(rows: EngineRows, shelves: Shelves, jointId: string,
   const { engine, heat } = rows;
   const notes = notesOf(rows, { engineId: engine.id, jointId, fitId: null });
   const bolts = rows.bolts.filter(({ set }) => set.jointId === jointId);
-  return { engine, inputs, state, worked: computeJoint(inputs), kinds: computeKinds(inputs), heat, bolts, notes };
+  const { language } = inputs.source;
+  return { engine, joint: inputs.joint, language, state, ...figuresOf(state, inputs), heat, bolts, notes };
 }
 
 /**

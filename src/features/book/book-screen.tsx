@@ -2,14 +2,14 @@
 
 import { useDisclosure } from '@mantine/hooks';
 import { Link } from '@/interface/parts/link';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { Button } from '@/interface/parts/button';
 import key from '@/interface/parts/button.module.css';
 import { kindWords } from '@/model/book/source-precedence';
 import { Section, Screen } from '@/interface/parts/screen';
 import { useDrafts } from '@/interface/parts/use-draft';
-import { LeafForm } from './leaf-form';
+import { LeafForm } from './leaf-form-box';
 import { LeafList } from './leaf-list';
 import styles from './book-screen.module.css';
 import type { BookSource } from './queries';
@@ -35,6 +35,7 @@ export function BookScreen({ engineId, engineName, sources, children }: Props) {
   const subjects = sources.flatMap((one) => one.leaves.map((leaf) => leaf.subject));
   const none = sources.every((source) => source.leaves.length === 0);
   const [entering, { open, close }] = useDisclosure(none);
+  useEffect(() => LeafForm.ahead(), []);
   const [addingSource, source] = useDisclosure(sources.length === 0);
   const [latestSource, setLatestSource] = useState<string>();
   const [correcting, setCorrecting] = useState<string>();

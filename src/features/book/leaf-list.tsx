@@ -3,7 +3,7 @@
 import { Link } from '@/interface/parts/link';
 import type { ReactNode } from 'react';
 import type { Leaf } from '@/model/book/leaf';
-import { useConverted } from '@/interface/parts/torque-reading';
+import { useConverted } from '@/interface/figures/use-converted';
 import { TakeAway } from '@/interface/parts/take-away';
 import { useFigures } from '@/interface/figures/preferences';
 import { tidy } from '@/core/units';

@@ -12,6 +12,10 @@ interface Place<Props> {
   readonly over?: (props: Props) => boolean;
 }
 
+/** Not every browser tells when it rests. */
+const whenIdle = (work: () => void) =>
+  typeof requestIdleCallback === 'function' ? requestIdleCallback(work, { timeout: 2000 }) : setTimeout(work, 500);
+
 const OVERS = 'said-over-the-page';
 
 /** One place for all that is said over the page: each stands under the other, none on it. */
@@ -24,6 +28,13 @@ function overPlace(): HTMLElement {
   return document.body.appendChild(made);
 }
 
+/** A part that may be fetched before it is drawn. */
+interface Fetched<Props> {
+  (props: Props): ReactNode;
+  /** Fetches it once the browser has nothing else to do: what a key opens has to be there for what is typed after it. */
+  readonly ahead: () => void;
+}
+
 /**
  * A part of a page that is fetched when it is first drawn. Where the program is out of reach by then, that is said in its
  * place and tried again, and what stands and is typed beside it stays: left to itself, the whole page would give way.
@@ -31,9 +42,9 @@ function overPlace(): HTMLElement {
 export function fetchedPart<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
   { space, over }: Place<Props> = {},
-) {
+): Fetched<Props> {
   let here: ComponentType<Props> | undefined;
-  return function FetchedPart(props: Props) {
+  function FetchedPart(props: Props) {
     const [Part, setPart] = useState<ComponentType<Props> | undefined>(() => here);
     const [tries, setTries] = useState(0);
     const [outAt, setOutAt] = useState<number>();
@@ -71,5 +82,13 @@ export function fetchedPart<Props extends object>(
       </p>
     );
     return over ? createPortal(said, overPlace()) : said;
-  };
+  }
+  const ahead = () =>
+    void whenIdle(() => {
+      load().then(
+        (found) => (here ??= found),
+        () => undefined,
+      );
+    });
+  return Object.assign(FetchedPart, { ahead });
 }

@@ -8,9 +8,10 @@ import {
   type TorqueReading,
   type TurnPrint,
 } from '@/core/print';
-import { TORQUE_UNITS, isDomainError, torqueFromSi, type TorqueUnit } from '@/core/units';
+import { TORQUE_UNITS, isDomainError, type TorqueUnit } from '@/core/units';
 import { otherUnitOf } from '../figures/figures';
 import { useFigures } from '../figures/preferences';
+import { useConverted } from '../figures/use-converted';
 import { NotTaken } from './not-taken';
 import styles from './torque-reading.module.css';
 
@@ -36,15 +37,6 @@ export function useReadingText() {
     if (reading.unit) return `${range(reading.printedMin, reading.printedMax)} ${reading.unit}`;
     const { force, lever } = reading;
     return force && lever ? `${range(force.min, force.max)} ${force.unit} on ${plain(lever.length)} ${lever.unit}` : '';
-  };
-}
-
-/** One figure of a reading in another unit: a range where the page prints one. */
-export function useConverted() {
-  const { significant } = useFigures();
-  return ({ min_Nm, max_Nm }: Pick<TorqueReading, 'min_Nm' | 'max_Nm'>, unit: TorqueUnit): string => {
-    const [low, high] = [significant(torqueFromSi(min_Nm, unit), 3), significant(torqueFromSi(max_Nm, unit), 3)];
-    return low === high ? `${low} ${unit}` : `${low} to ${high} ${unit}`;
   };
 }
 

@@ -1,51 +1,15 @@
 'use client';
 
-import { TextInput } from '@mantine/core';
 import { Link } from '@/interface/parts/link';
-import { useRouter } from 'next/navigation';
 import { fullDate } from '@/interface/figures/times';
-import { ActionForm, Refusal } from '@/interface/parts/action-form';
+import { Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
-import form from '@/interface/parts/form.module.css';
 import { Notice } from '@/interface/parts/screen';
 import { useAct } from '@/interface/parts/use-act';
-import { useActionForm } from '@/interface/parts/use-action-form';
-import { bringBackAction, putAsideAction } from './actions';
+import { bringBackAction } from './actions';
 import type { AsideEngine } from './queries';
 import styles from './stands-screen.module.css';
-
-/** Takes an engine off its stand; everything of it stays. */
-export function PutAside({ engineId }: { readonly engineId: string }) {
-  const router = useRouter();
-  const {
-    form: fields,
-    submit,
-    pending,
-    problem,
-    draft,
-  } = useActionForm<{ engineId: string; reason: string }, { href: string }>(
-    'aside',
-    { engineId, reason: '' },
-    putAsideAction,
-    ({ href }) => router.push(href),
-  );
-  return (
-    <ActionForm label="Put it aside" onSubmit={fields.onSubmit(submit)} problem={problem} draft={draft}>
-      <TextInput
-        className={form.wide}
-        label="Why"
-        description="Finished, sold, waiting for parts. It leaves the rail and the stands; its record stays, and it is brought back with one key."
-        {...fields.getInputProps('reason')}
-      />
-      <div className={form.acts}>
-        <Button type="submit" busy={pending}>
-          Put it aside
-        </Button>
-      </div>
-    </ActionForm>
-  );
-}
 
 function BringBack({ engineId }: { readonly engineId: string }) {
   const { act, pending, problem } = useAct();

@@ -7,7 +7,7 @@ import { withKind } from '@/model/joint/fastener-kind';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { fail } from '@/model/result';
 import { useOfferUndo, useSettledBeforeUndo } from '@/interface/parts/undo';
-import { UNREACHED, send } from '@/interface/parts/use-action-form';
+import { UNREACHED, send } from '@/interface/parts/send';
 import { alterJointAction } from './actions';
 import { mergedOnto } from './merged-onto';
 import type { JointChange } from './schema';

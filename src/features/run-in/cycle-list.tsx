@@ -6,7 +6,7 @@ import { minutesAt, type LeastCycle, type NoCycle } from '@/core/heat';
 import { useFigures } from '@/interface/figures/preferences';
 import { nearTime } from '@/interface/figures/times';
 import { stoodWords } from '@/interface/words/seen-words';
-import { send } from '@/interface/parts/use-action-form';
+import { send } from '@/interface/parts/send';
 import { strikeHeatAction } from './actions';
 import { OpenLineRow } from './open-line-row';
 import type { LoggedCycle } from './queries';

@@ -3,7 +3,7 @@
 import { useCallback, useState, useTransition } from 'react';
 import type { Problem, Result } from '@/model/result';
 import { useOfferUndo } from './undo';
-import { send } from './use-action-form';
+import { send } from './send';
 
 export interface Act {
   /** Does it; while it is under way `pending` is true, and a refusal stays until the next act. */

@@ -3,7 +3,7 @@ import { Link } from '@/interface/parts/link';
 import { PracticeQuestions } from '@/features/shelves/practice-screen';
 import { shopPractice } from '@/db/reads/shelves-of-shop';
 import { NotesFold } from '@/features/notes/notes-fold';
-import { PutAside } from '@/features/engine/aside';
+import { PutAside } from '@/features/engine/put-aside';
 import { EngineForm } from '@/features/engine/engine-form';
 import { TakeAway } from '@/interface/parts/take-away';
 import { Section, Screen } from '@/interface/parts/screen';

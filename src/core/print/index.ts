@@ -5,4 +5,5 @@ export type { TorqueReading } from './torque-readings';
 export type { PrintedStage, PrintedTurn, StagePrint } from './stages';
 export { readLength, PRINT_LENGTHS_MM, type LengthPrint, type PrintLengthUnit } from './read-length';
 export { notesToAgree } from './agree';
-export { isBare, typedLength, typedNumber, typedTorque } from './typed';
+export { bareFigure, isBare, typedNumber } from './bare';
+export { typedLength, typedTorque } from './typed';

@@ -1,19 +1,7 @@
 import { readLength } from './read-length';
 import { readTorque } from './read-torque';
-import { DomainError, INCH_MM, atField, plainFigure } from '@/core/units';
-
-/** A size has no sign. */
-const unsigned = (text: string) => (/^[+−-]/.test(text.trim()) ? undefined : plainFigure(text));
-
-/** Whether a figure stands without a unit. */
-export const isBare = (text: string): boolean => unsigned(text) !== undefined;
-
-/** A typed figure without a unit. @throws DomainError */
-export function typedNumber(text: string, field: string): number {
-  const figure = unsigned(text);
-  if (figure === undefined) throw new DomainError('bad-field', 'Give it as a figure.', field);
-  return figure;
-}
+import { DomainError, INCH_MM, atField } from '@/core/units';
+import { bareFigure } from './bare';
 
 /**
  * A typed length in mm: a bare figure is in `unit`, one with a unit of its own is read like print. @throws
@@ -22,7 +10,7 @@ export function typedNumber(text: string, field: string): number {
 export function typedLength(text: string, field: string, unit: 'mm' | 'in' = 'mm'): number {
   return atField(field, () => {
     const trimmed = text.trim();
-    const bare = unsigned(trimmed);
+    const bare = bareFigure(trimmed);
     if (bare !== undefined) return bare * (unit === 'in' ? INCH_MM : 1);
     const { min_mm, max_mm } = readLength(trimmed);
     if (min_mm !== max_mm) throw new DomainError('bad-field', 'Give one figure, not a range.', field);
@@ -34,7 +22,7 @@ export function typedLength(text: string, field: string, unit: 'mm' | 'in' = 'mm
 export function typedTorque(text: string, field: string): number {
   return atField(field, () => {
     const trimmed = text.trim();
-    const bare = unsigned(trimmed);
+    const bare = bareFigure(trimmed);
     if (bare !== undefined) return bare;
     const print = readTorque(trimmed);
     const reading = print.kind === 'turn' || print.ambiguous ? undefined : print.readings[0];

@@ -2,40 +2,61 @@
 
 import { INCH_MM, isDomainError } from '@/core/units';
 import { TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useFigures, useLengths } from '../figures/preferences';
-import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print';
+import { isBare, typedNumber } from '@/core/print';
+import { OUT_OF_REACH } from './out-of-reach';
+import { fetchPrintReader, usePrintReader, type PrintReader } from './print-reader';
 
-type Read = { readonly ok: true; readonly value: number | null } | { readonly ok: false; readonly message: string };
+type Read =
+  | { readonly ok: true; readonly value: number | null }
+  // What reads it is on its way: it stands for nothing until then.
+  | { readonly ok: false; readonly message?: string };
 type Kind = 'length' | 'torque' | 'number';
 
 /** How a field of a kind is read and told: its unit, a bare figure in it, and back. */
 interface Scale {
   readonly unit: string;
-  readonly read: (text: string) => number;
+  /** Of a bare figure in it. */
+  readonly bare: (figure: number) => number;
+  /** Of one with a unit of its own, where there may be such. */
+  readonly read?: (text: string, reader: PrintReader) => number;
   readonly told: (value: number) => number;
 }
 
 const same = (value: number) => value;
 const SCALES: Readonly<Record<Kind | 'inch', Scale>> = {
-  length: { unit: 'mm', read: (text) => typedLength(text, 'value'), told: same },
+  length: { unit: 'mm', bare: same, read: (text, { typedLength }) => typedLength(text, 'value'), told: same },
   inch: {
     unit: 'in',
-    read: (text) => typedLength(text, 'value', 'in'),
+    bare: (inches) => inches * INCH_MM,
+    read: (text, { typedLength }) => typedLength(text, 'value'),
     told: (mm) => Number((mm / INCH_MM).toPrecision(7)),
   },
-  torque: { unit: 'N·m', read: (text) => typedTorque(text, 'value'), told: same },
-  number: { unit: '', read: (text) => typedNumber(text, 'value'), told: same },
+  torque: { unit: 'N·m', bare: same, read: (text, { typedTorque }) => typedTorque(text, 'value'), told: same },
+  number: { unit: '', bare: same, told: same },
 };
 
 const SIGN = /^\s*([+\-−])\s*/;
 
-function readMeasure(text: string, scale: Scale, signed: boolean): Read {
-  if (text.trim() === '') return { ok: true, value: null };
+/** A figure apart from its sign, where it may have one. */
+function sizeOf(text: string, signed: boolean): readonly [size: string, isBelow: boolean] {
   const sign = signed ? SIGN.exec(text)?.[1] : undefined;
+  return [sign === undefined ? text : text.replace(SIGN, ''), sign === '-' || sign === '−'];
+}
+
+/** What reads it where it takes more than a bare figure. */
+const printOf = (text: string, { read }: Scale, signed: boolean) =>
+  text.trim() === '' || isBare(sizeOf(text, signed)[0]) ? undefined : read;
+
+function readMeasure(text: string, scale: Scale, signed: boolean, reader: PrintReader | undefined): Read {
+  if (text.trim() === '') return { ok: true, value: null };
+  const [size, isBelow] = sizeOf(text, signed);
+  const print = printOf(text, scale, signed);
+  if (print && !reader) return { ok: false };
   try {
-    const value = scale.read(sign === undefined ? text : text.replace(SIGN, ''));
-    return { ok: true, value: sign === '-' || sign === '−' ? -value : value };
+    const value = print && reader ? print(size, reader) : scale.bare(typedNumber(size, 'value'));
+    return { ok: true, value: isBelow ? -value : value };
   } catch (error) {
     if (isDomainError(error)) return { ok: false, message: error.message };
     throw error;
@@ -55,7 +76,7 @@ interface Typed {
  * What was typed. A bare figure is told anew when the unit system changes, so that it never changes its meaning; and
  * where another value stands than was typed, as once an act is taken back, that one is told.
  */
-function useTyped(value: number | null, scale: Scale, signed: boolean): Typed {
+function useTyped(value: number | null, scale: Scale, signed: boolean, reader: PrintReader | undefined): Typed {
   const { plain } = useFigures();
   // Without the thin space between thousands: a figure is read back as it stands in its cell.
   const told = (one: number | null) => (one === null ? '' : plain(scale.told(one)).replace(/\u202f/g, ''));
@@ -70,7 +91,7 @@ function useTyped(value: number | null, scale: Scale, signed: boolean): Typed {
   const [given, setGiven] = useState<readonly (number | null)[]>([]);
   if (stood !== value) {
     setStood(value);
-    const read = readMeasure(text, scale, signed);
+    const read = readMeasure(text, scale, signed, reader);
     if (given.length > 0) setGiven(given.slice(given.lastIndexOf(value) + 1 || given.length));
     else if (!read.ok || read.value !== value) setText(told(value));
   }
@@ -120,18 +141,35 @@ export function MeasureField({
   const { plain } = useFigures();
   const { inch } = useLengths();
   const scale = SCALES[bothSystems && kind === 'length' && inch ? 'inch' : kind];
-  const { text, setText, give, rest } = useTyped(value, scale, signed);
+  const reader = usePrintReader();
+  const { text, setText, give, rest } = useTyped(value, scale, signed, reader);
+  const [isOut, setIsOut] = useState(false);
+  const latest = useRef(text);
   const isBeyond = (one: number) => limits !== undefined && (one < limits[0] || one > limits[1]);
   const stands = (one: number) => (signed || one > 0 || (zero && one === 0)) && !isBeyond(one);
-  const read = readMeasure(text, scale, signed);
+  const read = readMeasure(text, scale, signed, reader);
   const low = read.ok && read.value !== null && !stands(read.value);
   const converted = read.ok && read.value !== null && !isBare(text.replace(SIGN, ''));
-  const type = (next: string) => {
-    setText(next);
-    const now = readMeasure(next, scale, signed);
+  const take = (next: string, by: PrintReader | undefined) => {
+    const now = readMeasure(next, scale, signed, by);
     if (!now.ok || !(now.value === null || stands(now.value))) return;
     give(now.value);
     onChange(now.value);
+  };
+  // What else was typed until the reader is here stands by then.
+  const taking = useRef(take);
+  useEffect(() => {
+    taking.current = take;
+  });
+  const type = (next: string) => {
+    setText(next);
+    setIsOut(false);
+    latest.current = next;
+    if (reader || !printOf(next, scale, signed)) return take(next, reader);
+    fetchPrintReader().then(
+      (found) => latest.current === next && taking.current(next, found),
+      () => setIsOut(true),
+    );
   };
   return (
     <TextInput
@@ -145,11 +183,13 @@ export function MeasureField({
       autoComplete="off"
       value={text}
       error={
-        (!read.ok && read.message) ||
+        (!read.ok && (read.message ?? (isOut && `${OUT_OF_REACH} A bare figure is taken all the same.`))) ||
         (low && (limits ? `From ${limits[0]} to ${limits[1]}.` : 'It must be above 0.')) ||
         fault
       }
       onChange={(event) => type(event.currentTarget.value)}
+      // Here by the time that a unit is typed; out of reach, that is said then.
+      onFocus={() => scale.read && fetchPrintReader().catch(() => undefined)}
       onBlur={rest}
     />
   );

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { isBare, typedLength, typedNumber, typedTorque } from '@/core/print/typed';
+import { isBare, typedNumber } from '@/core/print/bare';
+import { typedLength, typedTorque } from '@/core/print/typed';
 import { codeOf, fieldOf } from '../code-of';
 
 describe('a length as typed', () => {

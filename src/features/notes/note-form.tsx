@@ -7,6 +7,7 @@ import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import type { Note, NotedThing } from '@/model/note';
 import { keepNoteAction } from './actions';
+import { noteFormName } from './note-form-name';
 
 interface Props {
   readonly of: NotedThing;
@@ -21,10 +22,6 @@ const numbered = (fasteners: number) => [
   { value: '', label: 'The whole joint' },
   ...Array.from({ length: fasteners }, (_, i) => ({ value: String(i + 1), label: `Number ${i + 1}` })),
 ];
-
-/** The name of the form that writes a new note of a thing, by which its draft is kept. */
-export const noteFormName = ({ jointId, fitId, stepId, partId, engineId }: NotedThing) =>
-  `note-${jointId ?? fitId ?? stepId ?? partId ?? engineId}`;
 
 /** Writes a note, or changes one. */
 export function NoteForm({ of, fasteners, note, onDone }: Props) {

@@ -3,11 +3,14 @@
 import { useState } from 'react';
 import { fullTime } from '@/interface/figures/times';
 import { Disclosure } from '@/interface/parts/disclosure';
+import { fetchedPart } from '@/interface/parts/fetched-part';
 import { Photographs } from '@/interface/parts/photographs';
 import { TakeAway } from '@/interface/parts/take-away';
 import type { NotedThing, NoteWithPhotos } from '@/model/note';
-import { NoteForm, noteFormName } from './note-form';
+import { noteFormName } from './note-form-name';
 import styles from './notes-fold.module.css';
+
+const NoteForm = fetchedPart(() => import('./note-form').then((module) => module.NoteForm));
 
 interface Props {
   readonly of: NotedThing;

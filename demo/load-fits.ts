@@ -1,7 +1,7 @@
 import { cellGroups, type Answers, type Part } from '@/core/fits';
 import { READING_UNITS_MM, type ReadingUnit } from '@/core/units';
 import type { Fit, FitLine, ReadingBody, Shim } from '@/model/fit/fit';
-import { planOfFit } from '@/model/fit/fit-state';
+import { planOfFit } from '@/model/fit/kind-of-fit';
 import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
 import type { Shop } from '@/db/shop';
 

@@ -2,7 +2,7 @@ import { DomainError } from '@/core/units';
 import type { Shop } from '@/db/shop';
 import { fitsOf, jointStateOf } from '@/model/engine/engine-rows';
 import { stripsIn } from '@/model/fit/fit-gate';
-import { isHolding } from '@/model/fit/fit-state';
+import { isHolding } from '@/model/fit/place-state';
 import type { AsideKind, ShelfAsideKind } from '@/model/set-aside';
 import { engineRowsNow, engineStateNow } from '@/server/engine-now';
 import { found } from '@/server/shop-action';

@@ -8,7 +8,7 @@ import { parseBuildFile } from '@/features/record/build-file-schema';
 import { readBack } from '@/features/record/read-back';
 import { bringAsideBackAction, setAsideAction, undoAction } from '@/features/removal/actions';
 import { currentLeaves } from '@/model/book/current-leaves';
-import { isHolding } from '@/model/fit/fit-state';
+import { isHolding } from '@/model/fit/place-state';
 import { engineStateOf } from '@/model/engine/engine-rows';
 import { ASIDE_KINDS } from '@/model/set-aside';
 import { openShop, type Shop } from '@/db/shop';

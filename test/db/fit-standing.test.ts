@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Fit, FitLine, ReadingBody, ReadingLine } from '@/model/fit/fit';
 import type { FitContext } from '@/model/fit/fit-context';
-import { fitState, value20_mm, worstFirst } from '@/model/fit/fit-state';
+import { fitState, worstFirst } from '@/model/fit/fit-state';
+import { value20_mm } from '@/model/fit/value-at-20c';
 import { fastenerFingerprint } from '@/model/fit/fit-context';
 import { gateOf, guardsOfGate, provenFits, stripsIn } from '@/model/fit/fit-gate';
 import { fitsOfEngine, yardShop } from './temporary-shop';

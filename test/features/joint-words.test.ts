@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { SHELF_GRADES, SHELF_METALS } from '@/core/fastener';
 import { SHELF_FILMS } from '@/core/film';
-import { PRACTICE_QUESTIONS, USUAL_PRACTICE } from '@/model/practice/house-practice';
+import { USUAL_PRACTICE } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 import {
   CARE_CHOICES,
   CLASSES,

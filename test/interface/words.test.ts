@@ -5,7 +5,7 @@ import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES, type DoneEvent } from '@/core/tightening';
 import type { JointState } from '@/model/joint/joint-state';
 import type { FitLine } from '@/model/fit/fit';
-import { PLACE_STATES, isHolding, isProven } from '@/model/fit/fit-state';
+import { PLACE_STATES, isHolding, isProven } from '@/model/fit/place-state';
 import { PURPOSE_WORDS } from '@/interface/words/purpose-words';
 import {
   isNewSetting,

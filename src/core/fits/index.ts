@@ -41,10 +41,11 @@ export { at20C, endFloat, feelers, type EndFloat, type FloatReading } from './ga
 export { FIT_KINDS, fitKind, placesOf, type EngineMake, type FitKind, type FitShape } from './kinds';
 export type { PlaceReading } from './measures';
 export { judgeInterval, placeResult, worstVerdict, type PlaceFacts, type PlaceFigure, type PlaceResult } from './place';
-export { isSigned, readReading, sizeAt20C, type TypedReading } from './reading';
+export { isSigned, readReading, type TypedReading } from './reading';
 export { ruleLimits, type ClearanceRule } from './rule';
 export { runout, type Runout } from './runout';
 export { shims, type ShimChoice, type ShimInput } from './shims';
+export { sizeAt20C } from './size-at-20c';
 export { canTellInside, type Limits, type Verdict } from './verdict';
 export {
   RUNOUT_SENSES,

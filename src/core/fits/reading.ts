@@ -41,13 +41,3 @@ const DIAL_PARTS: ReadonlySet<Part> = new Set(['push', 'pull', 'zero', 'high', '
 
 /** Whether a part is read on a dial, which may stand at or below nothing. */
 export const isSigned = (part: Part): boolean => DIAL_PARTS.has(part);
-
-/**
- * A size brought to 20 °C, part and gauge each at its own temperature: L20 = L·(1 + αg·(Tg − 20))/(1 + αp·(Tp − 20)).
- */
-export const sizeAt20C = (
-  size_mm: number,
-  part: { expansion: number; at_C: number },
-  gauge: { expansion: number; at_C: number },
-): number =>
-  (size_mm * (1 + gauge.expansion * 1e-6 * (gauge.at_C - 20))) / (1 + part.expansion * 1e-6 * (part.at_C - 20));

@@ -1,7 +1,8 @@
 import type { Part, PlaceFigure, ShimChoice } from '@/core/fits';
 import type { WorkingLine } from '@/core/joint';
 import { stackOf_mm, type ShimDetail } from '@/model/fit/fit';
-import { value20_mm, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { value20_mm } from '@/model/fit/value-at-20c';
+import type { FitState, FitPlace } from '@/model/fit/place-state';
 import type { Working } from '@/interface/shell/working-margin';
 
 /** Figures of the margin in the system that is shown. */

@@ -1,7 +1,8 @@
 import type { WorkingLine } from '@/core/joint';
-import { USUAL_PRACTICE, schoolWords } from '@/model/practice/house-practice';
+import { CLEARANCE_SCHOOLS } from '@/model/practice/clearance-schools';
 import type { PlaceResult } from '@/core/fits';
-import { value20_mm, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { value20_mm } from '@/model/fit/value-at-20c';
+import type { FitState, FitPlace } from '@/model/fit/place-state';
 import type { Working } from '@/interface/shell/working-margin';
 import { METHOD_WORDS, STATE_WORDS } from '@/interface/words/fit-words';
 import { fileLines, linesOfFigure, type Told } from './figure-working';
@@ -84,8 +85,9 @@ function schoolOf(
 ): readonly (readonly [string, string])[] {
   if (by === 'nothing') return [];
   const clearance = by === 'rule' ? 'rule' : hasTarget || page === undefined ? 'target' : 'page';
-  const { name, reason } = schoolWords({ ...USUAL_PRACTICE, clearance }, 'clearance');
-  return [['Reason', `${name}: ${reason}`]];
+  return CLEARANCE_SCHOOLS.filter(({ value }) => value === clearance).map(
+    ({ name, reason }) => ['Reason', `${name}: ${reason}`] as const,
+  );
 }
 
 const SOURCES = {

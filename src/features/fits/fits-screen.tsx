@@ -3,7 +3,7 @@
 import { Link } from '@/interface/parts/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, type ReactNode } from 'react';
-import { isHolding, isProven, worstPlaceOf, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { isHolding, isProven, worstPlaceOf, type FitState, type FitPlace } from '@/model/fit/place-state';
 import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
 import { useRest } from '@/interface/parts/use-rest';

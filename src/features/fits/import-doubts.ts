@@ -1,7 +1,8 @@
 import type { Fit, FitLine, ReadingLine } from '@/model/fit/fit';
 import { fittedElsewhere } from '@/model/fit/fit-reading';
 import type { FitContext } from '@/model/fit/fit-context';
-import { fitState, type FitState } from '@/model/fit/fit-state';
+import { fitState } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/place-state';
 import { doubtsOf } from '@/model/fit/reading-doubts';
 import type { ReadingRow } from './readings-csv';
 

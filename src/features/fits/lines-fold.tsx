@@ -3,7 +3,7 @@
 import { nanoid } from 'nanoid';
 import type { Fit, FitLine } from '@/model/fit/fit';
 import { cancelledIn } from '@/model/fit/fit-fold';
-import { kindOf } from '@/model/fit/fit-state';
+import { kindOf } from '@/model/fit/kind-of-fit';
 import { useLengths } from '@/interface/figures/preferences';
 import { fullTime } from '@/interface/figures/times';
 import { Disclosure } from '@/interface/parts/disclosure';

@@ -2,7 +2,7 @@
 
 import type { Cell, ReadingPlan } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import type { FitState, FitPlace } from '@/model/fit/fit-state';
+import type { FitState, FitPlace } from '@/model/fit/place-state';
 import { angleName, partName, stationName } from '@/interface/words/fit-words';
 import { AngleDrawing, LengthDrawing, PartDrawing } from './part-drawing';
 import { StripKey } from './place-acts';

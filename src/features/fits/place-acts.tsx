@@ -5,7 +5,7 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { REMEDIES, type RemedyId } from '@/core/fits';
 import type { FitLine } from '@/model/fit/fit';
-import { isHolding, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { isHolding, type FitState, type FitPlace } from '@/model/fit/place-state';
 import { Button } from '@/interface/parts/button';
 import styles from './places.module.css';
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { FitLine } from '@/model/fit/fit';
-import type { FitState, FitPlace } from '@/model/fit/fit-state';
+import type { FitState, FitPlace } from '@/model/fit/place-state';
 import { cameTo } from '@/interface/figures/came-to';
 import { useLengths } from '@/interface/figures/preferences';
 import { useShowWorking } from '@/interface/shell/working-margin';

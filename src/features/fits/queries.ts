@@ -8,7 +8,8 @@ import type { Joint } from '@/model/joint/joint';
 import type { Engine } from '@/model/engine/engine';
 import type { Fit, FitLine, Shim } from '@/model/fit/fit';
 import type { FitContext } from '@/model/fit/fit-context';
-import { worstFirst, worstPlaceOf, type FitPlace, type FitState } from '@/model/fit/fit-state';
+import { worstFirst } from '@/model/fit/fit-state';
+import { worstPlaceOf, type FitPlace, type FitState } from '@/model/fit/place-state';
 import type { Leaf } from '@/model/book/leaf';
 import type { Shop } from '@/db/shop';
 

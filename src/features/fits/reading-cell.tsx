@@ -3,7 +3,7 @@
 import type { PlacedCell } from '@/model/fit/reading-doubts';
 import { cellKey } from '@/core/fits';
 import type { ReadingLine } from '@/model/fit/fit';
-import type { FitPlace } from '@/model/fit/fit-state';
+import type { FitPlace } from '@/model/fit/place-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { cellId, type Entry } from './use-fit-entry';
 import styles from './readings.module.css';

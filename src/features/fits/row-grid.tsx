@@ -1,7 +1,7 @@
 'use client';
 
 import { cellGroups, runout, type Part, type ReadingPlan } from '@/core/fits';
-import type { FitState, FitPlace } from '@/model/fit/fit-state';
+import type { FitState, FitPlace } from '@/model/fit/place-state';
 import { useLengths } from '@/interface/figures/preferences';
 import table from '@/interface/parts/table.module.css';
 import { PART_WORDS, partName, stationName } from '@/interface/words/fit-words';

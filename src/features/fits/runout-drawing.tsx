@@ -1,6 +1,6 @@
 'use client';
 
-import type { FitState } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/place-state';
 import { useLengths } from '@/interface/figures/preferences';
 import styles from './runout.module.css';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { fetchedPart } from '@/interface/parts/fetched-part';
-import type { FitState } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/place-state';
 import { useLengths } from '@/interface/figures/preferences';
 import { Disclosure } from '@/interface/parts/disclosure';
 

@@ -5,7 +5,7 @@ import { TextInput } from '@mantine/core';
 import { nanoid } from 'nanoid';
 import { shims as chooseShims, type ShimChoice } from '@/core/fits';
 import { shimsIn, stackOf_mm, type FitLine, type Shim } from '@/model/fit/fit';
-import { isProven, type FitState, type FitPlace } from '@/model/fit/fit-state';
+import { isProven, type FitState, type FitPlace } from '@/model/fit/place-state';
 import { useFigures, useLengths } from '@/interface/figures/preferences';
 import { ActionForm, Refusal } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';

@@ -8,7 +8,8 @@ import { isDomainError, READING_UNITS_MM } from '@/core/units';
 import type { FitLine, ReadingLine } from '@/model/fit/fit';
 import { doubtsOf, type PlacedCell } from '@/model/fit/reading-doubts';
 import { assertOfThisBore } from '@/model/fit/fit-reading';
-import { planOfFit, type FitState } from '@/model/fit/fit-state';
+import { planOfFit } from '@/model/fit/kind-of-fit';
+import type { FitState } from '@/model/fit/place-state';
 import { isLength, type InstrumentReading, type LengthReading } from '@/instruments/measuring-instrument';
 import { bodyOf, valueOf, type Session } from './session';
 

@@ -6,7 +6,7 @@ import { choices } from '@/interface/words/choices';
 import { NativeSelect, TextInput } from '@mantine/core';
 import { isDomainError } from '@/core/units';
 import type { Fit } from '@/model/fit/fit';
-import { kindOf } from '@/model/fit/fit-state';
+import { kindOf } from '@/model/fit/kind-of-fit';
 import { ActionForm } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';

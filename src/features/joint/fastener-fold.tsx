@@ -1,7 +1,8 @@
 'use client';
 
 import { NativeSelect, TextInput } from '@mantine/core';
-import { schoolWords, type PracticeRow } from '@/model/practice/house-practice';
+import type { PracticeRow } from '@/model/practice/house-practice';
+import { schoolWords } from '@/model/practice/practice-questions';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
 import type { FastenerFacts, ParentFacts } from '@/model/joint/fastener-facts';

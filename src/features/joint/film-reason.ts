@@ -1,5 +1,6 @@
 import { filmOfCondition } from '@/core/film';
-import { schoolWords, type HousePractice } from '@/model/practice/house-practice';
+import type { HousePractice } from '@/model/practice/house-practice';
+import { schoolWords } from '@/model/practice/practice-questions';
 
 const FILM_OF_SCHOOL: Readonly<Record<HousePractice['unsaid'], string>> = {
   'light-oil': 'engine-oil',

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { rowTurn, turnsShaftAfter, type PlannedStage } from '@/core/tightening';
-import { schoolWords } from '@/model/practice/house-practice';
+import { schoolWords } from '@/model/practice/practice-questions';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { warmHeadOf } from '@/model/joint/warm-head';
 import type { HeadMetal } from '@/core/heat';

@@ -2,7 +2,7 @@
 
 import { NativeSelect, TextInput, Textarea } from '@mantine/core';
 import { useState } from 'react';
-import { PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 import { FOLLOWING } from '@/model/heat/follows';
 import { stagesText, stagesTyped } from '@/model/heat/retorque-rule';
 import { GASKET_SAYS, type GasketSays, type JointDetail } from '@/model/joint/joint-detail';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Link } from '@/interface/parts/link';
-import { schoolWords } from '@/model/practice/house-practice';
+import { schoolWords } from '@/model/practice/practice-questions';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import type { JointResult } from '@/model/joint/joint-result';

@@ -2,7 +2,8 @@ import { figuresOf, workedWith, type BuildFile, type FileFigure } from './build-
 import { readBack, type BackAgain, type BuildRead } from './read-back';
 import type { Coming } from './adoption';
 import type { Shop } from '@/db/shop';
-import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
+import type { HousePractice } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 
 /** A joint that would be set to something else here than in the shop that wrote the file. */
 export interface FigureChange {

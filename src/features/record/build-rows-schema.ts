@@ -9,7 +9,7 @@ import { ENGINE_KINDS } from '@/model/engine/engine';
 import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { detailSchema } from '@/model/joint/joint-detail-schema';
 import { oneOf } from '@/model/one-of';
-import { PRACTICE_QUESTIONS } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 import { sentNumber } from '@/model/typed-number';
 import {
   hour,

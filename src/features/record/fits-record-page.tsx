@@ -2,7 +2,7 @@
 
 import { Link } from '@/interface/parts/link';
 import type { FitLine } from '@/model/fit/fit';
-import type { FitState } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/place-state';
 import type { Engine } from '@/model/engine/engine';
 import type { EngineMeasure, MeasureKind } from '@/model/engine/engine-measure';
 import { cameTo } from '@/interface/figures/came-to';

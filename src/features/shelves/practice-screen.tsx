@@ -2,7 +2,8 @@
 
 import { NativeSelect } from '@mantine/core';
 import { useState } from 'react';
-import { PRACTICE_QUESTIONS, type HousePractice, type PracticeRow } from '@/model/practice/house-practice';
+import type { HousePractice, PracticeRow } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 import { HydrationGate } from '@/interface/parts/hydration-gate';
 import { Refusal } from '@/interface/parts/action-form';
 import { useAct } from '@/interface/parts/use-act';

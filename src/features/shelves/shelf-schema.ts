@@ -1,7 +1,8 @@
 import { readVersion } from '@/model/versioned';
 import { oneOf } from '@/model/one-of';
 import Joi from 'joi';
-import { PRACTICE_QUESTIONS, type HousePractice } from '@/model/practice/house-practice';
+import type { HousePractice } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 import { SHELF_KINDS, type ShelfKind } from '@/model/shelf/shelf-rows';
 
 export const keepRowSchema = Joi.object<{ kind: ShelfKind; row: { id: string }; version: number }, true>({

@@ -1,6 +1,6 @@
 import { CHANGES, REMEDIES } from '@/core/fits';
 import type { Fit, FitLine } from '@/model/fit/fit';
-import { kindOf } from '@/model/fit/fit-state';
+import { kindOf } from '@/model/fit/kind-of-fit';
 import { angleName, partName, stationName } from './fit-words';
 
 /** Tells a length in the system that is shown. */

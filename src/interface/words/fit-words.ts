@@ -1,5 +1,5 @@
 import type { Part } from '@/core/fits';
-import type { PlaceState } from '@/model/fit/fit-state';
+import type { PlaceState } from '@/model/fit/place-state';
 
 interface StateWords {
   /** By shape, so that it is told without colour. */

@@ -13,7 +13,7 @@ import { LEAST_CYCLES } from '@/model/practice/house-practice';
 import type { Joint } from '@/model/joint/joint';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
 import type { OrderState } from '@/model/order/order-state';
-import type { FitState } from '@/model/fit/fit-state';
+import type { FitState } from '@/model/fit/place-state';
 import type { Engine } from './engine';
 import type { HeatLog } from '@/model/heat/heat-log';
 

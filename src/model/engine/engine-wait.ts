@@ -1,7 +1,7 @@
 import type { NextRetorque } from '@/core/heat';
 import type { Step } from '@/core/tightening';
 import { openSetWords } from '@/model/bolt/open-bolts';
-import { type FitState, isHolding } from '@/model/fit/fit-state';
+import { type FitState, isHolding } from '@/model/fit/place-state';
 import { isUnknown, nextWords } from '@/model/heat/next-words';
 import type { Joint } from '@/model/joint/joint';
 import type { JointState } from '@/model/joint/joint-state';

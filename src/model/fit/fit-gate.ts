@@ -1,6 +1,6 @@
 import type { Guard } from '@/core/joint';
 import { listed } from '@/model/listed';
-import { isHolding, type FitState, type FitPlace, type PlaceState, isProven } from './fit-state';
+import { isHolding, type FitState, type FitPlace, type PlaceState, isProven } from './place-state';
 
 export interface GateLine {
   readonly fitId: string;

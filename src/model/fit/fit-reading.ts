@@ -1,7 +1,8 @@
 import { cellGroups, cellKey, type Cell } from '@/core/fits';
 import { DomainError } from '@/core/units';
 import type { Fit } from './fit';
-import { kindOf, planOfFit, type FitState, type FitPlace } from './fit-state';
+import { kindOf, planOfFit } from './kind-of-fit';
+import type { FitState, FitPlace } from './place-state';
 
 const SLACK_MM = 1e-9;
 

@@ -1,98 +1,13 @@
-import { EXPANSIONS_UM_PER_MK } from '@/core/units';
-import {
-  fitKind,
-  placeResult,
-  sizeAt20C,
-  unmetCondition,
-  type FitKind,
-  type PlaceResult,
-  type ReadingPlan,
-} from '@/core/fits';
-import type { Fit, FitLine, ReadingLine } from './fit';
-import { answersOf, fold, withoutStruck, type Folded } from './fit-fold';
-import type { FitPageSays } from './fit-page';
+import { placeResult, unmetCondition, type FitKind, type PlaceResult } from '@/core/fits';
+import type { Fit, FitLine } from './fit';
 import type { FitContext } from './fit-context';
+import { answersOf, fold, withoutStruck, type Folded } from './fit-fold';
+import { kindOf, planOfFit } from './kind-of-fit';
+import { PLACE_STATES, type FitPlace, type FitState, type PlaceState } from './place-state';
 import { conditionsOf, staleReason } from './stale-reading';
-
-/** Where one place of a fit stands, the worst first. */
-export const PLACE_STATES = [
-  'tight',
-  'loose',
-  'fault',
-  'too-close',
-  'stale',
-  'unmet',
-  'improve',
-  'open',
-  'unread',
-  'unjudged',
-  'not-measured',
-  'accepted',
-  'inside',
-] as const;
-export type PlaceState = (typeof PLACE_STATES)[number];
-
-const PROVEN: ReadonlySet<PlaceState> = new Set(['inside', 'accepted']);
-
-const HOLDING: ReadonlySet<PlaceState> = new Set(['tight', 'loose', 'fault']);
-
-/** Out of limits: what closes it up is not pulled for good. */
-export const isHolding = (state: PlaceState): boolean => HOLDING.has(state);
-
-export const isProven = (state: PlaceState): boolean => PROVEN.has(state);
-
-export interface FitPlace {
-  readonly place: number;
-  readonly name: string;
-  readonly state: PlaceState;
-  readonly result: PlaceResult;
-  /** The readings that count, by cell. */
-  readonly current: ReadonlyMap<string, ReadingLine>;
-  /** Earlier readings of the same cells, the oldest first. */
-  readonly beneath: readonly ReadingLine[];
-  /** Why the readings are stale, or were not taken under their conditions. */
-  readonly why?: string;
-  readonly stripIn: boolean;
-  readonly accepted?: string;
-  /** What is on order for it. */
-  readonly order?: string;
-  /** The last remedy, while its readings are still to be taken. */
-  readonly remedy?: string;
-  readonly felt?: string;
-}
-
-export interface FitState {
-  readonly fit: Fit;
-  readonly kind: FitKind;
-  readonly places: readonly FitPlace[];
-  readonly page?: FitPageSays;
-  /** That of its worst place. */
-  readonly state: PlaceState;
-}
-
-/** A fit whose kind this program does not know is still shown, as a pair of diameters of one's own. */
-export const kindOf = (fit: Pick<Fit, 'kind'>): FitKind => fitKind(fit.kind) ?? (fitKind('own-pair') as FitKind);
-
-export const planOfFit = (fit: Fit): ReadingPlan => ({
-  kind: kindOf(fit),
-  methods: fit.methods,
-  stations: fit.stations,
-  angles: fit.angles,
-});
+import { value20_mm } from './value-at-20c';
 
 const isAt = (line: FitLine, place: number) => line.place === null || line.place === place;
-
-/** A reading in mm at 20 °C, where its temperatures were taken. */
-export function value20_mm(line: ReadingLine, fit: Fit): number {
-  const { part_C, gauge_C } = line.body;
-  if (part_C === undefined) return line.value_mm;
-  const expansion = line.part === 'bore' ? fit.detail.expansion?.bore : fit.detail.expansion?.journal;
-  return sizeAt20C(
-    line.value_mm,
-    { expansion: expansion ?? EXPANSIONS_UM_PER_MK.steel, at_C: part_C },
-    { expansion: EXPANSIONS_UM_PER_MK.steel, at_C: gauge_C ?? part_C },
-  );
-}
 
 function stateOf({
   result,
@@ -153,10 +68,6 @@ function fitPlace(fit: Fit, kind: FitKind, all: readonly FitLine[], place: numbe
     ...(folded.felt !== undefined && { felt: folded.felt }),
   };
 }
-
-/** The place by which a fit stands as it does; none where it has no place. */
-export const worstPlaceOf = ({ places, state }: FitState): FitPlace | undefined =>
-  places.find((place) => place.state === state) ?? places[0];
 
 const rank = (state: PlaceState) => PLACE_STATES.indexOf(state);
 

@@ -1,6 +1,6 @@
 import { cellKey, dialDoubts, feelerDoubts, readingDoubts, type Cell, type Part } from '@/core/fits';
 import type { Note } from '@/core/units';
-import type { FitState } from './fit-state';
+import type { FitState } from './place-state';
 
 export type PlacedCell = Cell & { readonly place: number };
 

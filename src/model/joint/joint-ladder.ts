@@ -1,6 +1,6 @@
 import { filmOfCondition } from '@/core/film';
 import type { LadderFastener, LadderInput, MakerFigure, Override, RungId } from '@/core/joint';
-import { schoolWords } from '@/model/practice/house-practice';
+import { schoolWords } from '@/model/practice/practice-questions';
 import { readTorque } from '@/core/print';
 import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { threadNamed } from '@/core/thread';

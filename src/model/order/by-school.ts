@@ -1,4 +1,5 @@
-import { schoolWords, type HousePractice } from '@/model/practice/house-practice';
+import type { HousePractice } from '@/model/practice/house-practice';
+import { schoolWords } from '@/model/practice/practice-questions';
 import type { BySchool, StartStep } from './starts/start-step';
 import type { StepDetail, Surface } from './step';
 

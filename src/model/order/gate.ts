@@ -1,5 +1,5 @@
 import type { Guard } from '@/core/joint';
-import { isHolding, isProven, type FitState } from '@/model/fit/fit-state';
+import { isHolding, isProven, type FitState } from '@/model/fit/place-state';
 import { shaftOf } from '@/model/joint/joint-shape';
 import type { JointState } from '@/model/joint/joint-state';
 import type { Loose } from './loose';

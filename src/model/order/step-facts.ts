@@ -3,7 +3,7 @@ import { standing, writtenAt, type BuildLine, type LineOf } from './build-line';
 import { latest } from './openings';
 import { restsOn } from './rests-on';
 import { does, type Step } from './step';
-import { isProven, type FitState } from '@/model/fit/fit-state';
+import { isProven, type FitState } from '@/model/fit/place-state';
 import type { JointState, TighteningState } from '@/model/joint/joint-state';
 
 /** How a step was done last. */

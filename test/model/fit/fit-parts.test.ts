@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { provenFits } from '@/model/fit/fit-gate';
 import { fittedElsewhere } from '@/model/fit/fit-reading';
-import { value20_mm } from '@/model/fit/fit-state';
+import { value20_mm } from '@/model/fit/value-at-20c';
 import type { Fit, ReadingLine } from '@/model/fit/fit';
 
 const reading = (part: 'bore' | 'journal', body: object) => ({ part, value_mm: 80, body }) as ReadingLine;

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { stepsOfStart } from '@/model/order/steps-of-start';
 import { STARTS, type StartId } from '@/model/order/starts';
-import { PRACTICE_QUESTIONS, USUAL_PRACTICE, type HousePractice } from '@/model/practice/house-practice';
+import { USUAL_PRACTICE, type HousePractice } from '@/model/practice/house-practice';
+import { PRACTICE_QUESTIONS } from '@/model/practice/practice-questions';
 
 const made = (start: StartId, practice: Partial<HousePractice>) => {
   let n = 0;

@@ -411,6 +411,8 @@ test('what a sheet fetches later says so out of reach, and takes neither it nor 
   await inYard(page, bench);
   await page.goto(`${bench.address}/engines/demo-fourteen/joints/demo-f-joint-head`);
   const out = page.getByRole('alert').filter({ hasText: 'does not answer: press again' });
+  // What may be written anywhere comes once the browser rests.
+  await page.waitForLoadState('networkidle');
   await page.route(/\/_next\/static\//, (route) => route.abort());
   // The list of keys goes as it came.
   await page.keyboard.press('?');

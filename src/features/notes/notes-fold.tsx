@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { fullTime } from '@/interface/figures/times';
 import { Disclosure } from '@/interface/parts/disclosure';
 import { fetchedPart } from '@/interface/parts/fetched-part';
@@ -60,23 +60,27 @@ function NoteItem({ note, of, fasteners }: Omit<Props, 'notes'> & { readonly not
 }
 
 /** What was written down of an engine, a joint, a fit or one fastener, with photographs. */
-export const NotesFold = ({ of, notes, fasteners, open }: Props) => (
-  <Disclosure
-    open={open}
-    title="Notes and photographs"
-    id="notes"
-    line={lineOf(notes)}
-    forms={[noteFormName(of), ...notes.map(({ id }) => `note-${id}`)]}
-  >
-    {notes.length > 0 && (
-      <ul className={styles.list}>
-        {notes.map((note) => (
-          <li key={note.id} className={styles.note}>
-            <NoteItem note={note} of={of} fasteners={fasteners} />
-          </li>
-        ))}
-      </ul>
-    )}
-    <NoteForm of={of} fasteners={fasteners} onDone={() => undefined} />
-  </Disclosure>
-);
+export function NotesFold({ of, notes, fasteners, open }: Props) {
+  // A note is written wherever one stands: also where the program has gone out of reach since.
+  useEffect(() => NoteForm.ahead(), []);
+  return (
+    <Disclosure
+      open={open}
+      title="Notes and photographs"
+      id="notes"
+      line={lineOf(notes)}
+      forms={[noteFormName(of), ...notes.map(({ id }) => `note-${id}`)]}
+    >
+      {notes.length > 0 && (
+        <ul className={styles.list}>
+          {notes.map((note) => (
+            <li key={note.id} className={styles.note}>
+              <NoteItem note={note} of={of} fasteners={fasteners} />
+            </li>
+          ))}
+        </ul>
+      )}
+      <NoteForm of={of} fasteners={fasteners} onDone={() => undefined} />
+    </Disclosure>
+  );
+}

@@ -2,13 +2,14 @@
 
 import { useDisclosure } from '@mantine/hooks';
 import { Link } from '@/interface/parts/link';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useSingleKeys } from '@/interface/shell/use-single-keys';
 import { nearTime } from '@/interface/figures/times';
 import { useDrafts } from '@/interface/parts/use-draft';
 import { Button } from '@/interface/parts/button';
 import { Section, Notice, Screen } from '@/interface/parts/screen';
 import form from '@/interface/parts/form.module.css';
+import { timeFieldsAhead } from '@/interface/parts/time-fields';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { CurveOfWindow } from './cooling-window';
 import { CycleForm } from './cycle-form';
@@ -56,6 +57,7 @@ export function RunInScreen({
   const [logging, { open, close }] = useDisclosure(cycles.length === 0);
   const wrong = useOpened();
   useSingleKeys({ n: open });
+  useEffect(timeFieldsAhead, []);
   useDrafts((names) => {
     if (names.includes('run')) open();
     if (names.includes('wrong-start')) wrong.open();

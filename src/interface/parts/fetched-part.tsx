@@ -3,6 +3,7 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { OUT_OF_REACH } from './out-of-reach';
+import { whenIdle } from './when-idle';
 import styles from './fetched-part.module.css';
 
 interface Place<Props> {
@@ -11,10 +12,6 @@ interface Place<Props> {
   /** It opens over the page while this is so: only then is it fetched, and said over the page that it is out of reach. */
   readonly over?: (props: Props) => boolean;
 }
-
-/** Not every browser tells when it rests. */
-const whenIdle = (work: () => void) =>
-  typeof requestIdleCallback === 'function' ? requestIdleCallback(work, { timeout: 2000 }) : setTimeout(work, 500);
 
 const OVERS = 'said-over-the-page';
 
@@ -84,7 +81,7 @@ export function fetchedPart<Props extends object>(
     return over ? createPortal(said, overPlace()) : said;
   }
   const ahead = () =>
-    void whenIdle(() => {
+    whenIdle(() => {
       load().then(
         (found) => (here ??= found),
         () => undefined,

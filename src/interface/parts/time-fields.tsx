@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import { fetchedPart } from './fetched-part';
 import styles from './time-fields.module.css';
 import type { DayProps, TimeProps } from './time-pickers';
+import { whenIdle } from './when-idle';
 
 // Calendars weigh as much as all else on a form: a page comes alive without them, and each of them by itself.
 const day = <div className={`field ${styles.space}`} />;
@@ -34,6 +35,9 @@ const DrawnTime = dynamic<TimeProps>(
     ),
   { loading: () => dayAndTime },
 );
+
+/** Fetches them once the browser rests, so that what opens with them is there where the program is not. */
+export const timeFieldsAhead = (): void => whenIdle(() => void import('./time-pickers').catch(() => undefined));
 
 /** A day, typed or picked. */
 export const DayField = (props: DayProps) => <DrawnDay {...props} />;

@@ -11,6 +11,7 @@ import { demonstrationYard } from '@demo/yard';
 import { buildIfStale } from './build-if-stale.mjs';
 import { served } from './served.mts';
 import { chromium } from './chromium.mjs';
+import { frameworkBytes, scriptBytes } from './script-weight';
 
 buildIfStale();
 
@@ -20,6 +21,9 @@ const ROUTES: readonly (readonly [name: string, path: string])[] = [
   ['stands', '/'],
   ['a joint', JOINT],
   ['a fit', '/engines/demo-norrhem/fits/demo-n-fit-mains'],
+  ['fits', '/engines/demo-fourteen/fits'],
+  ['book', '/engines/demo-fourteen/book'],
+  ['order', '/engines/demo-fourteen/order'],
   ['tighten', '/engines/demo-fourteen/tighten'],
   ['run-in', '/engines/demo-fourteen/run-in'],
   ['wrenches', '/shelves/wrenches'],
@@ -50,8 +54,12 @@ async function opened(browser: Browser): Promise<Page> {
 
 type Packed = 'gzip' | 'br';
 
-/** Bytes over the wire by kind, nothing kept before. */
-async function weightOf(browser: Browser, path: string, packed: Packed): Promise<ReadonlyMap<string, number>> {
+/** Bytes over the wire by kind, nothing kept before; of its scripts apart those that it names itself, by gzip. */
+async function weightOf(
+  browser: Browser,
+  path: string,
+  packed: Packed,
+): Promise<{ readonly sums: ReadonlyMap<string, number>; readonly atOnce: number }> {
   const page = await opened(browser);
   const session = await page.context().newCDPSession(page);
   await session.send('Network.enable');
@@ -65,10 +73,11 @@ async function weightOf(browser: Browser, path: string, packed: Packed): Promise
     const kind = kinds.get(requestId) ?? '';
     sums.set(kind, (sums.get(kind) ?? 0) + encodedDataLength);
   });
-  await page.goto(address + path, { waitUntil: 'networkidle' });
+  const answer = await page.goto(address + path, { waitUntil: 'networkidle' });
   await pause(300);
+  const atOnce = scriptBytes((await answer?.text()) ?? '');
   await page.context().close();
-  return sums;
+  return { sums, atOnce };
 }
 
 /** From asking for a page until its sheet listens, and what blocked it in between. */
@@ -176,11 +185,15 @@ try {
   for (const packed of ['gzip', 'br'] as const) {
     console.log(`${`kB over the wire, ${packed}`.padEnd(23)}    fonts   styles   script     html`);
     for (const [name, path] of ROUTES) {
-      const sums = await weightOf(browser, path, packed);
+      const { sums, atOnce } = await weightOf(browser, path, packed);
       const kb = (kind: string) => ((sums.get(kind) ?? 0) / 1000).toFixed(0).padStart(9);
-      console.log(`${name.padEnd(23)}${kb('Font')}${kb('Stylesheet')}${kb('Script')}${kb('Document')}`);
+      const over = ((atOnce - frameworkBytes()) / 1000).toFixed(0).padStart(9);
+      console.log(
+        `${name.padEnd(23)}${kb('Font')}${kb('Stylesheet')}${kb('Script')}${kb('Document')}${packed === 'gzip' ? `${over} at once, over the framework` : ''}`,
+      );
     }
   }
+  console.log(`the framework alone, gzip: ${(frameworkBytes() / 1000).toFixed(0)} kB`);
   console.log(`\nms, a processor slowed ${SLOWER} times; middle of ${TRIES}   first paint   alive   longest task`);
   for (const [name, path] of ROUTES) {
     const all: { readonly alive: number; readonly paint: number; readonly longest: number }[] = [];

@@ -5,11 +5,29 @@ import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { loadBigYard } from '@demo/big-yard';
+import { frameworkBytes, scriptBytes } from '../../scripts/script-weight';
 import { yardShop, YARD_NOW } from '../db/temporary-shop';
 import { freePort, startServer, type RunningServer } from './running-server';
 import { SCREENS } from './screens';
 
 const MAX_QUERIES = 12;
+/** Script over the bare framework that a page waits for, gzip. */
+const MAX_SCRIPT_KB = 60;
+/** What weighs more as yet, and may not grow. */
+const HEAVY: readonly (readonly [path: RegExp, kB: number])[] = [
+  [/\/joints\/new$/, 71],
+  [/\/stretch$/, 63],
+  [/\/joints\//, 160],
+  [/\/fits\/bearings$/, 70],
+  [/\/fits\/demo-/, 107],
+  [/\/run-in$/, 79],
+  [/\/order$/, 78],
+  [/\/rehearsal\//, 74],
+  [/\/timing$/, 68],
+  [/\/tray$/, 67],
+  [/\/about$/, 65],
+  [/\/book$/, 64],
+];
 const MANY = {
   engines: 500,
   jointsPerEngine: 2,
@@ -23,7 +41,9 @@ const MANY = {
 
 interface Counted {
   readonly server: RunningServer;
-  readonly count: (path: string) => Promise<{ readonly status: number; readonly queries: readonly string[] }>;
+  readonly count: (
+    path: string,
+  ) => Promise<{ readonly status: number; readonly queries: readonly string[]; readonly html: string }>;
 }
 
 /** Until what the page before had begun behind it is done: its questions are not this one's. */
@@ -53,12 +73,13 @@ async function counted(engines: number): Promise<Counted> {
     if (engine) beside.prepare('UPDATE engine SET name = name WHERE id = ?').run(engine);
     await quiet(log);
     writeFileSync(log, '');
-    const { status } = await fetch(server.address + path).then(async (response) => (await response.text(), response));
+    const response = await fetch(server.address + path);
+    const html = await response.text();
     const queries = readFileSync(log, 'utf8')
       .split('\n')
       // Whether anything was written at all is no question to a table; unasked twice, it saves two that are.
       .filter((line) => /^(SELECT|WITH)/.test(line) && !line.startsWith('SELECT total_changes()'));
-    return { status, queries };
+    return { status: response.status, queries, html };
   };
   // What the engines' tags say is worked out once after a new build, and kept; whoever asks for all waits for it.
   await ask('/api/calendar');
@@ -85,6 +106,8 @@ describe('what a screen asks of the file', () => {
     expect(small.queries.length).toBeLessThanOrEqual(MAX_QUERIES);
     // Nothing is read twice; a page that is not found is drawn again as such.
     if (small.status === 200) expect(new Set(small.queries).size).toBe(small.queries.length);
+    const kB = (scriptBytes(small.html) - frameworkBytes()) / 1000;
+    expect(kB).toBeLessThanOrEqual(HEAVY.find(([heavy]) => heavy.test(path))?.[1] ?? MAX_SCRIPT_KB);
   });
   test('where nothing was written since, neither the shelves nor the engines are asked for again', async () => {
     await many.count('/due');

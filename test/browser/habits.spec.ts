@@ -452,6 +452,48 @@ test('what a sheet fetches later says so out of reach, and takes neither it nor 
   await expect(note).toHaveValue('the third stud from the front is short');
 });
 
+test('a unit that nothing here can read yet stands for nothing, a bare figure for itself; a calendar gives way to the browser’s own', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  const out = page.getByText('does not answer: press again');
+  await page.goto(`${bench.address}/engines/demo-fourteen/fits/volumes`);
+  const margin = page.getByRole('complementary', { name: 'Working' });
+  const stroke = page.getByLabel('Stroke, in');
+  await page.route(/\/_next\/static\//, (route) => route.abort());
+  await stroke.fill('95.25 mm');
+  await expect(out).toBeVisible();
+  await expect(margin).toContainText('× 94.996 / 1000');
+  await stroke.fill('3.75');
+  await expect(out).toHaveCount(0);
+  await expect(margin).toContainText('× 95.25 / 1000');
+  await stroke.fill('3.74');
+  await expect(margin).toContainText('× 94.996 / 1000');
+  await page.unroute(/\/_next\/static\//);
+  await stroke.fill('95.25 mm');
+  await expect(margin).toContainText('× 95.25 / 1000');
+  await expect(stroke).toHaveValue('95.25 mm');
+
+  await page.route(/\/_next\/static\/chunks\/.*\.js/, async (route) => {
+    const answer = await route.fetch();
+    // What draws a calendar, wherever it was packed.
+    if ((await answer.text()).includes('The month after')) await route.abort();
+    else await route.fulfill({ response: answer });
+  });
+  await page.goto(`${bench.address}/engines/demo-fourteen/run-in`);
+  await page.keyboard.press('n');
+  await page.getByLabel('Highest temperature, °C').fill('82');
+  // The browser’s own fields stand for them: no run is logged with hours that nobody saw.
+  const from = page.getByLabel('Ran from', { exact: true });
+  await expect(from).toHaveAttribute('type', 'datetime-local');
+  await expect(from).toHaveValue(/^\d{4}-\d\d-\d\dT\d\d:\d\d$/);
+  await from.fill('2026-05-01T10:00');
+  await expect(from).toHaveValue('2026-05-01T10:00');
+  await expect(out).toHaveCount(0);
+  await expect(page.getByLabel('Highest temperature, °C')).toHaveValue('82');
+});
+
 test('one that cannot be reached is passed over with a reason, and comes back when the others are done', async ({
   page,
   bench,

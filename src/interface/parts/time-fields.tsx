@@ -1,7 +1,7 @@
 'use client';
 
+import { TextInput } from '@mantine/core';
 import dynamic from 'next/dynamic';
-import { fetchedPart } from './fetched-part';
 import styles from './time-fields.module.css';
 import type { DayProps, TimeProps } from './time-pickers';
 import { whenIdle } from './when-idle';
@@ -15,15 +15,27 @@ const dayAndTime = (
   </>
 );
 
-// Out of reach, that is said in their place and tried again: left to itself, the whole page would give way.
-const FetchedDay = fetchedPart<DayProps>(() => import('./time-pickers').then((module) => module.DayField));
-const FetchedTime = fetchedPart<TimeProps>(() => import('./time-pickers').then((module) => module.DayAndTimeFields));
+/** The browser’s own field, where what draws a better one is out of reach: a time that is sent has to be seen. */
+const plain = (type: 'date' | 'datetime-local') =>
+  function PlainField({ label, value, onChange, error }: DayProps) {
+    return (
+      <TextInput
+        type={type}
+        label={label}
+        value={value}
+        error={error}
+        onChange={(event) => onChange(event.currentTarget.value)}
+      />
+    );
+  };
+const PlainDay = plain('date');
+const PlainTime = plain('datetime-local');
 
 const DrawnDay = dynamic<DayProps>(
   () =>
     import('./time-pickers').then(
       (module) => module.DayField,
-      () => FetchedDay,
+      () => PlainDay,
     ),
   { loading: () => day },
 );
@@ -31,7 +43,7 @@ const DrawnTime = dynamic<TimeProps>(
   () =>
     import('./time-pickers').then(
       (module) => module.DayAndTimeFields,
-      () => FetchedTime,
+      () => PlainTime,
     ),
   { loading: () => dayAndTime },
 );

@@ -1,67 +1,12 @@
 'use client';
 
-import { INCH_MM, isDomainError } from '@/core/units';
 import { TextInput } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { useFigures, useLengths } from '../figures/preferences';
-import { isBare, typedNumber } from '@/core/print';
+import { isBare } from '@/core/print';
+import { SCALES, printOf, readMeasure, sizeOf, type MeasureKind, type Scale } from './measure-reading';
 import { OUT_OF_REACH } from './out-of-reach';
 import { fetchPrintReader, usePrintReader, type PrintReader } from './print-reader';
-
-type Read =
-  | { readonly ok: true; readonly value: number | null }
-  // What reads it is on its way: it stands for nothing until then.
-  | { readonly ok: false; readonly message?: string };
-type Kind = 'length' | 'torque' | 'number';
-
-/** How a field of a kind is read and told: its unit, a bare figure in it, and back. */
-interface Scale {
-  readonly unit: string;
-  /** Of a bare figure in it. */
-  readonly bare: (figure: number) => number;
-  /** Of one with a unit of its own, where there may be such. */
-  readonly read?: (text: string, reader: PrintReader) => number;
-  readonly told: (value: number) => number;
-}
-
-const same = (value: number) => value;
-const SCALES: Readonly<Record<Kind | 'inch', Scale>> = {
-  length: { unit: 'mm', bare: same, read: (text, { typedLength }) => typedLength(text, 'value'), told: same },
-  inch: {
-    unit: 'in',
-    bare: (inches) => inches * INCH_MM,
-    read: (text, { typedLength }) => typedLength(text, 'value'),
-    told: (mm) => Number((mm / INCH_MM).toPrecision(7)),
-  },
-  torque: { unit: 'N·m', bare: same, read: (text, { typedTorque }) => typedTorque(text, 'value'), told: same },
-  number: { unit: '', bare: same, told: same },
-};
-
-const SIGN = /^\s*([+\-−])\s*/;
-
-/** A figure apart from its sign, where it may have one. */
-function sizeOf(text: string, signed: boolean): readonly [size: string, isBelow: boolean] {
-  const sign = signed ? SIGN.exec(text)?.[1] : undefined;
-  return [sign === undefined ? text : text.replace(SIGN, ''), sign === '-' || sign === '−'];
-}
-
-/** What reads it where it takes more than a bare figure. */
-const printOf = (text: string, { read }: Scale, signed: boolean) =>
-  text.trim() === '' || isBare(sizeOf(text, signed)[0]) ? undefined : read;
-
-function readMeasure(text: string, scale: Scale, signed: boolean, reader: PrintReader | undefined): Read {
-  if (text.trim() === '') return { ok: true, value: null };
-  const [size, isBelow] = sizeOf(text, signed);
-  const print = printOf(text, scale, signed);
-  if (print && !reader) return { ok: false };
-  try {
-    const value = print && reader ? print(size, reader) : scale.bare(typedNumber(size, 'value'));
-    return { ok: true, value: isBelow ? -value : value };
-  } catch (error) {
-    if (isDomainError(error)) return { ok: false, message: error.message };
-    throw error;
-  }
-}
 
 interface Typed {
   readonly text: string;
@@ -84,7 +29,7 @@ function useTyped(value: number | null, scale: Scale, signed: boolean, reader: P
   const [unit, setUnit] = useState(scale.unit);
   if (unit !== scale.unit) {
     setUnit(scale.unit);
-    if (isBare(text.replace(SIGN, '')) && value !== null) setText(told(value));
+    if (isBare(sizeOf(text, true)[0]) && value !== null) setText(told(value));
   }
   const [stood, setStood] = useState(value);
   // A sheet is drawn behind its letters: what comes back may be of a letter before the last one.
@@ -108,7 +53,7 @@ function useTyped(value: number | null, scale: Scale, signed: boolean, reader: P
 interface Props {
   readonly label: string;
   readonly description?: string;
-  readonly kind?: Kind;
+  readonly kind?: MeasureKind;
   readonly value: number | null;
   readonly onChange: (value: number | null) => void;
   readonly zero?: boolean;
@@ -149,7 +94,7 @@ export function MeasureField({
   const stands = (one: number) => (signed || one > 0 || (zero && one === 0)) && !isBeyond(one);
   const read = readMeasure(text, scale, signed, reader);
   const low = read.ok && read.value !== null && !stands(read.value);
-  const converted = read.ok && read.value !== null && !isBare(text.replace(SIGN, ''));
+  const converted = read.ok && read.value !== null && !isBare(sizeOf(text, true)[0]);
   const take = (next: string, by: PrintReader | undefined) => {
     const now = readMeasure(next, scale, signed, by);
     if (!now.ok || !(now.value === null || stands(now.value))) return;

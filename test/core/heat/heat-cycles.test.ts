@@ -48,6 +48,10 @@ describe('which runs are heat cycles', () => {
     const late = [run('a', 0), run('b', 630)];
     expect(ids(late)).toEqual(['a', 'b']);
     expect(ids(late, [read('a', 628, 55)])).toEqual(['a']);
+    // Of several it is the last that counts: reckoned on from the first, it would not have been cold.
+    expect(ids(soon, [read('a', 60, 50), read('a', 85, 30)])).toEqual(['a', 'b']);
+    expect(ids(soon, [read('a', 60, 50)])).toEqual(['a']);
+    expect(ids(soon, [read('a', 85, 30), read('a', 95, 60)])).toEqual(['a', 'b']);
     // What was read after it was started again says nothing of how far it had cooled.
     expect(ids(soon, [read('a', 95, 20)])).toEqual(['a']);
     // Read as it was started: down to what is asked for is down.

@@ -187,3 +187,15 @@ describe('a washer', () => {
     expect(asked({ outer_mm: 20, thickness_mm: 2, inner_mm: 10.5 })).toBeUndefined();
   });
 });
+
+describe('the nut of a stud', () => {
+  const asked = (nut: GuardInput['nut']) =>
+    unknowns(judged('48 Nm', { nut })).flatMap(({ code, what }) => (code === 'nut' ? [what] : []));
+  test('is asked for what is not known of it, its height first; a bolt has none', () => {
+    expect(asked(undefined)).toEqual([]);
+    expect(asked({})).toEqual(['the height of its nut']);
+    expect(asked({ grade: grade('8.8') })).toEqual(['the height of its nut']);
+    expect(asked({ height_mm: 8 })).toEqual(['the grade of its nut']);
+    expect(asked({ height_mm: 8, grade: grade('8.8') })).toEqual([]);
+  });
+});

@@ -40,6 +40,12 @@ describe('read-length', () => {
     ['1 2 mm', 'unreadable'],
     ['1 mm 2 in 3 mm', 'unreadable'],
   ])('%j is refused as %s', (text, code) => expect(codeOf(() => readLength(text))).toBe(code));
+  test('no text is longer than 400 characters, and no figure larger than a million', () => {
+    expect(readLength('5 mm'.padEnd(400)).min_mm).toBe(5);
+    expect(codeOf(() => readLength('5 mm'.padEnd(401)))).toBe('unreadable');
+    expect(readLength('1000000 mm').max_mm).toBe(1e6);
+    expect(codeOf(() => readLength('1000001 mm'))).toBe('unreadable');
+  });
 
   test('two printed units are held against each other', () => {
     expect(readLength('0.05 mm (0.002 in)').crossCheck?.agrees).toBe(true);

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { exponentials, naturalLog } from '@/core/statistics/exponential';
 import { normalQuantile, normalQuantiles } from '@/core/statistics/normal';
 import { quantilesOf, ranksOf } from '@/core/statistics/quantile';
-import { createRandom } from '@/core/statistics/random';
+import { createRandom, spread } from '@/core/statistics/random';
 
 const SHARES = [0.05, 0.5, 0.95];
 const made = (seed: number, count: number, of: (u: number) => number) => {
@@ -150,4 +150,12 @@ describe('exp and log of sums, products and quotients alone', () => {
     ]);
     for (const x of [5e-324, 1e-310, Number.MAX_VALUE]) expect(apart(naturalLog(x), Math.log(x))).toBeLessThan(2);
   });
+});
+
+test('a seed is taken whole: what stands above its 32nd bit tells it from the one without', () => {
+  const words = (seed: number) => [...spread(seed)];
+  for (const seed of [0, 5, 4294967295]) {
+    expect(words(seed + 4294967296)).not.toEqual(words(seed));
+    expect(words(seed + 2 * 4294967296)).not.toEqual(words(seed + 4294967296));
+  }
 });

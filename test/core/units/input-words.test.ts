@@ -22,6 +22,7 @@ describe('a refusal of one input', () => {
     expect(says(0.1 + 0.2)).toBe('The bore must be above 0, got 0.3.');
     expect(says(-12.345678)).toBe('The bore must be above 0, got -12.345678.');
     expect(says(-1.2345678912e-7)).toBe('The bore must be above 0, got -1.23456789e-7.');
+    expect(says(-1.2345678912e-12)).toBe('The bore must be above 0, got -1.23456789e-12.');
     expect(new DomainError('between-sizes', `the nearest is ${0.03 * 25.4} mm under`).message).toBe(
       'the nearest is 0.762 mm under',
     );

@@ -27,6 +27,34 @@ test('N opens an entry with the focus in it, and typing goes into it', async ({ 
   expect(new URL(page.url()).pathname).toBe(BOOK);
 });
 
+test('what is typed before the form of an entry has come is meant for it, and leads nowhere', async ({
+  page,
+  bench,
+}) => {
+  await inYard(page, bench);
+  let letGo = (): void => undefined;
+  const held = new Promise<void>((free) => {
+    letGo = free;
+  });
+  await page.route(/\/_next\/static\/chunks\/.*\.js/, async (route) => {
+    const answer = await route.fetch();
+    // What draws the form, wherever it was packed.
+    if ((await answer.text()).includes('Text exactly as printed')) await held;
+    await route.fulfill({ response: answer });
+  });
+  await page.goto(bench.address + BOOK);
+  await page.keyboard.press('n');
+  await expect(page.getByRole('heading', { name: 'New entry' })).toBeVisible();
+  await page.keyboard.press('2');
+  await page.waitForTimeout(300);
+  expect(new URL(page.url()).pathname).toBe(BOOK);
+  letGo();
+  await expect(page.getByRole('form', { name: 'New entry' }).getByLabel('Source')).toBeFocused();
+  await page.getByRole('button', { name: 'Not now' }).click();
+  await page.keyboard.press('2');
+  await expect(page).toHaveURL(/\/joints$/);
+});
+
 test('twelve figures without opening the form twelve times: page, source and threads stay', async ({ page, bench }) => {
   await inYard(page, bench);
   await bookAlive(page, bench);

@@ -2,6 +2,7 @@
 
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
+import { awaitForm } from './awaited-form';
 import { OUT_OF_REACH } from './out-of-reach';
 import { whenIdle } from './when-idle';
 import styles from './fetched-part.module.css';
@@ -11,6 +12,8 @@ interface Place<Props> {
   readonly space?: ReactNode;
   /** It opens over the page while this is so: only then is it fetched, and said over the page that it is out of reach. */
   readonly over?: (props: Props) => boolean;
+  /** It is a form that a key opens: until it is there, what is typed next is meant for it, and is no single key. */
+  readonly isTypedInto?: boolean;
 }
 
 const OVERS = 'said-over-the-page';
@@ -38,7 +41,7 @@ interface Fetched<Props> {
  */
 export function fetchedPart<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
-  { space, over }: Place<Props> = {},
+  { space, over, isTypedInto = false }: Place<Props> = {},
 ): Fetched<Props> {
   let here: ComponentType<Props> | undefined;
   function FetchedPart(props: Props) {
@@ -48,15 +51,20 @@ export function fetchedPart<Props extends object>(
     useEffect(() => {
       if (Part || over?.(props) === false) return;
       let gone = false;
+      const isHere = isTypedInto ? awaitForm() : undefined;
       void load().then(
         (found) => {
           here = found;
           if (!gone) setPart(() => found);
         },
-        () => !gone && setOutAt(tries),
+        () => {
+          isHere?.();
+          if (!gone) setOutAt(tries);
+        },
       );
       return () => {
         gone = true;
+        isHere?.();
       };
       // Asked for anew, as by its key, it is tried anew.
     }, [Part, tries, props]);

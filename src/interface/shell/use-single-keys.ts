@@ -2,6 +2,7 @@
 
 import { useEffect, useRef } from 'react';
 import { usePreferences } from '../figures/preferences';
+import { isAnyAwaited } from '../parts/awaited-form';
 import { isAnyHalfFilled } from '../parts/drafts';
 
 /** A key by its place on the keyboard (`Digit1`, `BracketLeft`) where it is no letter, else by its letter. */
@@ -19,7 +20,7 @@ function nameOf(event: KeyboardEvent): string {
 
 /**
  * Single keys of a screen, where this person has them on. They rest while something is typed, while a form is half
- * filled, and under an open dialog.
+ * filled or on its way, and under an open dialog.
  * @param always where they are off, and under a dialog, too
  */
 export function useSingleKeys(keys: SingleKeys, always = false): void {
@@ -35,7 +36,7 @@ export function useSingleKeys(keys: SingleKeys, always = false): void {
       if (isTypedInto(event.target)) return;
       const run = latest.current[nameOf(event)];
       if (!run) return;
-      if (isAnyHalfFilled()) return;
+      if (isAnyHalfFilled() || isAnyAwaited()) return;
       if (!always && document.querySelector('[role=dialog]')) return;
       event.preventDefault();
       run();

@@ -75,6 +75,8 @@ async function withSource(page: Page, { title, year, entries }: Source, isFirst:
     await entry.getByLabel('Page', { exact: true }).fill(number);
     await entry.getByLabel('Subject', { exact: true }).fill(subject);
     await entry.getByLabel('Text exactly as printed').fill(printed);
+    // A script fills three cells before a second tap at the last one’s place counts as one by itself; a hand does not.
+    await nextPress(page);
     await tap(entry.getByRole('button', { name: 'Save the entry' }));
     await expect(entry.getByRole('status')).toContainText(`Saved ${subject}`);
   }

@@ -50,7 +50,12 @@ export function SetTable({ page: { set, bolts, stiffness_N_per_mm } }: { readonl
             const { stretch_mm, set_mm } = verdict;
             return (
               <tr key={bolt} data-kind={kind} data-state={verdict.state}>
-                <th scope="row">{bolt}</th>
+                <th scope="row">
+                  {bolt}
+                  <span className={styles.sign} data-kind={kind} aria-hidden>
+                    {sign}
+                  </span>
+                </th>
                 <td className={table.right}>{free ? free.typed : ''}</td>
                 <td className={table.right}>{stretch_mm === undefined ? '' : micro(stretch_mm)}</td>
                 <td className={table.right}>{stretch_mm === undefined ? '' : thou(stretch_mm)}</td>

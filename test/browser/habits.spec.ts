@@ -252,6 +252,8 @@ test('keys: the list, the stops, the engines, the other units, and all of them o
   await expect(page.getByRole('heading', { name: 'Record', exact: true })).toBeVisible();
   await page.keyboard.press(']');
   await expect(page).toHaveURL(/demo-maestrale/);
+  // The address changes before the sheet is drawn: what is pressed in between may go with the one before.
+  await expect(page.getByRole('heading', { level: 1, name: 'Tighten' })).toBeVisible();
   await page.keyboard.press('Shift+?');
   const dialog = page.getByRole('dialog', { name: 'Keys' });
   await expect(dialog).toContainText('Record the pull');

@@ -454,7 +454,7 @@ test('what a sheet fetches later says so out of reach, and takes neither it nor 
   await expect(note).toHaveValue('the third stud from the front is short');
 });
 
-test('a unit that nothing here can read yet stands for nothing, a bare figure for itself; a calendar gives way to the browser’s own', async ({
+test('a unit that nothing here can read yet is taken once it can be, a bare figure at once; a calendar gives way to the browser’s own', async ({
   page,
   bench,
 }) => {
@@ -472,8 +472,12 @@ test('a unit that nothing here can read yet stands for nothing, a bare figure fo
   await expect(margin).toContainText('× 95.25 / 1000');
   await stroke.fill('3.74');
   await expect(margin).toContainText('× 94.996 / 1000');
-  await page.unroute(/\/_next\/static\//);
   await stroke.fill('95.25 mm');
+  await expect(out).toBeVisible();
+  await page.unroute(/\/_next\/static\//);
+  // Another field fetches what reads it: what is shown as read is what is reckoned with.
+  await page.getByLabel('Standard bore, in').focus();
+  await expect(out).toHaveCount(0);
   await expect(margin).toContainText('× 95.25 / 1000');
   await expect(stroke).toHaveValue('95.25 mm');
 

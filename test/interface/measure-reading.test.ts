@@ -26,7 +26,7 @@ describe('a measured figure as it is typed', () => {
     ['2 thou', 'length', 0.0508],
     ['30 lb ft', 'torque', 40.6745],
     ['12 in lb', 'torque', 1.35582],
-  ] as const)('“%s” in a field of %s stands for nothing until it can be read', (text, kind, value) => {
+  ] as const)('“%s” in a field of %s is not taken until it can be read', (text, kind, value) => {
     expect(readMeasure(text, SCALES[kind], false, undefined)).toEqual({ ok: false });
     const read = readMeasure(text, SCALES[kind], false, reader);
     expect(read.ok && read.value).toBeCloseTo(value, 4);

@@ -89,7 +89,8 @@ export function MeasureField({
   const reader = usePrintReader();
   const { text, setText, give, rest } = useTyped(value, scale, signed, reader);
   const [isOut, setIsOut] = useState(false);
-  const latest = useRef(text);
+  /** What was typed and cannot be read yet. */
+  const owed = useRef<string>(undefined);
   const isBeyond = (one: number) => limits !== undefined && (one < limits[0] || one > limits[1]);
   const stands = (one: number) => (signed || one > 0 || (zero && one === 0)) && !isBeyond(one);
   const read = readMeasure(text, scale, signed, reader);
@@ -101,20 +102,19 @@ export function MeasureField({
     give(now.value);
     onChange(now.value);
   };
-  // What else was typed until the reader is here stands by then.
-  const taking = useRef(take);
+  // By whichever field the reader comes, what was typed before is taken by it; not where another value stands since.
   useEffect(() => {
-    taking.current = take;
+    if (!reader || owed.current === undefined) return;
+    if (owed.current === text) take(text, reader);
+    owed.current = undefined;
   });
   const type = (next: string) => {
     setText(next);
     setIsOut(false);
-    latest.current = next;
-    if (reader || !printOf(next, scale, signed)) return take(next, reader);
-    fetchPrintReader().then(
-      (found) => latest.current === next && taking.current(next, found),
-      () => setIsOut(true),
-    );
+    const isOwed = !reader && printOf(next, scale, signed) !== undefined;
+    owed.current = isOwed ? next : undefined;
+    if (isOwed) fetchPrintReader().catch(() => setIsOut(true));
+    else take(next, reader);
   };
   return (
     <TextInput

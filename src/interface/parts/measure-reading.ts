@@ -4,7 +4,7 @@ import type { PrintReader } from './print-reader';
 
 export type ReadMeasure =
   | { readonly ok: true; readonly value: number | null }
-  // What reads it is on its way: it stands for nothing until then.
+  // Without a message what reads it is on its way: it is not taken until then, and what stood before it stands.
   | { readonly ok: false; readonly message?: string };
 export type MeasureKind = 'length' | 'torque' | 'number';
 

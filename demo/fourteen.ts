@@ -138,6 +138,7 @@ export const fourteen: YardEngine = {
           ...PLAIN_DETAIL.original,
           form: 'stud',
           grade: 'british-t',
+          locking: 'none',
           metalThread: '7/16 BSW',
           washer_mm: 22,
           washerThickness_mm: 3,

@@ -199,10 +199,10 @@ export const maestrale: YardEngine = {
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'slacken',
       detail: {
-        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'din-8g', metalThread: 'M9' },
+        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'din-8g', metalThread: 'M9', locking: 'none' },
         today: {
           ...PLAIN_DETAIL.original, form: 'stud', thread: 'M9', outer_mm: 15, inner_mm: 9.8, faceMeasured: true, grade: 'iso-8.8-to-16-mm', metalThread: 'M9',
-          length_mm: 118, threadLength_mm: 30, socket: 'takes',
+          length_mm: 118, threadLength_mm: 30, locking: 'none', socket: 'takes',
         },
         parent: { ...PLAIN_DETAIL.parent, metal: 'aluminium-cast', engagement_mm: 20, underHead: 'aluminium-treated', nearHeat: true },
       }, // prettier-ignore

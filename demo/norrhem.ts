@@ -149,7 +149,7 @@ export const norrhem: YardEngine = {
       wrenchId: 'demo-wrench-nm',
       retorqueSchool: 'slacken',
       detail: {
-        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'din-8g', metalThread: 'M8', seating_Nm: 4 },
+        original: { ...PLAIN_DETAIL.original, form: 'stud', grade: 'din-8g', metalThread: 'M8', locking: 'none', seating_Nm: 4 },
         today: {
           ...PLAIN_DETAIL.original, form: 'stud', thread: 'M8', outer_mm: 12.6, inner_mm: 9, faceMeasured: true, grade: 'iso-10.9', metalThread: 'M8', seating_Nm: 4,
           locking: 'metal-nut', prevailingLow_Nm: 1.5, prevailingHigh_Nm: 3, socket: 'not-tried',

@@ -23,6 +23,10 @@ const withCooling = (line: string): string =>
     .replace(/(60 °C at the head|75 °C in the coolant), ten minutes$/, '$1, 10 min, cooled to 40')
     .replace(/80 °C at the head, twenty minutes$/, '80 °C at the head, 20 min, cooled to 30');
 
+/** Of each joint it is asked since how it is locked: nobody had said it. */
+const withLock = (line: string): string =>
+  line.replace(/^(\d+)(?= (?:things are )?not known$)/, (count) => `${Number(count) + 1}`);
+
 /** The late end of the cooling, since it allows for a block that cools more slowly than its head. */
 const LATE_END = 'Sat 01:08';
 
@@ -30,7 +34,7 @@ const LATE_END = 'Sat 01:08';
 function firstMissing(before: readonly string[], now: readonly string[]): string | undefined {
   let at = 0;
   for (const line of before) {
-    const today = SAID_OTHERWISE[line] ?? withCooling(line.replace('Sat 00:21', LATE_END));
+    const today = SAID_OTHERWISE[line] ?? withLock(withCooling(line.replace('Sat 00:21', LATE_END)));
     // On Due it is told with both ends; the tag tells the early one, as before.
     const onDue = today.replace(/ about (20:43)$/, `: from $1, by ${LATE_END}`);
     const found = [today, onDue].map((said) => now.indexOf(said, at)).filter((place) => place >= 0);

@@ -21,7 +21,7 @@ import { placeNoteWords } from '@/interface/words/place-note-words';
 import { flatsWords, turnWords, turnsWords } from '@/model/joint/turns-words';
 import { AngleDrawing } from './angle-drawing';
 import type { KnownOfPlaces, StretchTarget } from './known-of-places';
-import { LOCK_LAST, lockedIn, lockingAt, SLOT_WORDS } from './lock-words';
+import { LOCK_LAST, lockedIn, lockingAt, lockUnsaid, SLOT_WORDS } from './lock-words';
 import { ShaftCall } from './shaft-call';
 import styles from './face.module.css';
 
@@ -111,8 +111,9 @@ function AllDone({
 }: Pick<Props, 'plan' | 'purpose' | 'known'> & { readonly over: number }) {
   const { plain } = useFigures();
   const kinds = [{ ...plan, name: '' }, ...(plan.kinds ?? [])];
-  const lockings = [known.locking, ...kinds.slice(1).map(({ name }) => known.kindLockings[name] ?? 'none')];
-  const last = [...new Set(lockings.map((locking) => LOCK_LAST[lockedIn(purpose, locking)] ?? ''))].filter(Boolean);
+  const lockings = [known.locking, ...kinds.slice(1).map(({ name }) => known.kindLockings[name] ?? 'unsaid')];
+  const locks = new Set(lockings.map((locking) => lockedIn(purpose, locking)));
+  const last = [...locks].flatMap((locking) => LOCK_LAST[locking] ?? []);
   const figures = [plan, ...(plan.kinds ?? [])].map((figure) => {
     const turns = turnsOfPlan(plan, figure);
     const words = `${figure.unit}${turns.length > 0 ? ` and ${turnsWords(turns)}` : ''}`;
@@ -138,6 +139,7 @@ function AllDone({
           ))}
         </ul>
       )}
+      {locks.has('unsaid') && <p className={styles.hint}>{lockUnsaid(known)}</p>}
       <p className={styles.hint}>
         {isStretched && 'Where its stretch was not read yet, read it and write it on the stretch sheet. '}
         {last.join(' ')} {markIt(plan, purpose) && 'See that each has its mark. '}Wind the wrench back to its lowest

@@ -17,7 +17,7 @@ interface Round {
 /** What a fastener is locked with in a round. */
 export function lockingAt({ plan, purpose, known }: Round, position: number): Locking {
   const kind = kindAt(plan, position);
-  return lockedIn(purpose, kind ? (known.kindLockings[kind.name] ?? 'none') : known.locking);
+  return lockedIn(purpose, kind ? (known.kindLockings[kind.name] ?? 'unsaid') : known.locking);
 }
 
 export const SLOT_WORDS = 'Then: does a slot meet the hole? Only ever on to it, never back';
@@ -46,3 +46,7 @@ export const LOCK_LAST: Readonly<Partial<Record<Locking, string>>> = {
   wire: 'Draw the wire tight the way that tightens, and say so in the order.',
   pin: 'Put the pins in, and say so in the order.',
 };
+
+/** Where nobody said how they are locked, it is asked and not taken as done. */
+export const lockUnsaid = ({ houseLock }: Pick<KnownOfPlaces, 'houseLock'>): string =>
+  `How they are locked is not said${houseLock ? ` (house practice: ${houseLock})` : ''}: say it on the joint’s sheet, and see that it is done.`;

@@ -54,6 +54,7 @@ export const WORK_UNITS = choices(UNITS_OF_WORK, {
 export const RETORQUES = choices(RETORQUE_SCHOOLS, RETORQUE_WORDS);
 
 export const LOCKING_CHOICES = choices(LOCKINGS, {
+  unsaid: 'Not said yet',
   none: 'None',
   tab: 'Tab washer',
   compound: 'Compound',

@@ -1,9 +1,12 @@
 import type { HeadMetal } from '@/core/heat';
+import type { Locking } from '@/core/joint';
 import type { EngineRows } from '@/model/engine/engine-rows';
 import type { Joint } from '@/model/joint/joint';
 import type { FastenerFacts } from '@/model/joint/fastener-facts';
 import type { JointDetail } from '@/model/joint/joint-detail';
+import type { HousePractice } from '@/model/practice/house-practice';
 import type { Shelves } from '@/model/shelf/shelves';
+import { LOCKING_CHOICES } from './joint-words';
 
 /** An answer to something not known, given with one key: what the key says, and what it puts on the sheet. */
 export interface Answer {
@@ -13,6 +16,17 @@ export interface Answer {
 }
 
 const CASTING: Readonly<Record<HeadMetal, string>> = { iron: 'grey-iron', aluminium: 'aluminium-cast' };
+
+/** What house practice may mean by its way of locking; where two stand together, which they are is not said by it. */
+const HOUSE_LOCKS: Readonly<Record<HousePractice['locking'], readonly Locking[]>> = {
+  tab: ['tab'],
+  compound: ['compound'],
+  'self-locking': ['polymer-nut', 'metal-nut'],
+  wire: ['wire'],
+  'two-together': [],
+};
+
+const lockName = (locking: Locking) => LOCKING_CHOICES.find(({ value }) => value === locking)?.label ?? locking;
 
 /** On the fastener of today: the substitute where there is one, else the original. */
 const onFastener = ({ detail }: Joint, part: Partial<FastenerFacts>): Partial<JointDetail> =>
@@ -28,18 +42,46 @@ export interface AnswerSource {
   readonly blockMetal: HeadMetal;
   readonly others: readonly Joint[];
   readonly shelves: Pick<Shelves, 'metals' | 'grades'>;
+  /** How the house locks what is not said to be locked otherwise. */
+  readonly houseLocking: HousePractice['locking'];
 }
 
 export const answerSource = (
   { engine, joints }: EngineRows,
   joint: Joint,
-  { metals, grades }: Shelves,
+  { metals, grades, practice }: Shelves,
 ): AnswerSource => ({
   headMetal: engine.headMetal,
   blockMetal: engine.blockMetal,
   others: joints.filter(({ id }) => id !== joint.id),
   shelves: { metals, grades },
+  houseLocking: practice.locking,
 });
+
+/** What the house usually locks with, what is on it today for what was on it, and that nothing does. */
+function lockAnswers({ houseLocking }: AnswerSource, joint: Joint): readonly Answer[] {
+  const { original, today } = joint.detail;
+  const house = HOUSE_LOCKS[houseLocking].map((locking) => ({
+    code: 'locking',
+    words: `${lockName(locking)}, as in house practice`,
+    detail: onFastener(joint, { locking }),
+  }));
+  const asToday = today?.locking ?? 'unsaid';
+  return [
+    ...house,
+    { code: 'locking', words: 'By nothing', detail: onFastener(joint, { locking: 'none' }) },
+    ...(asToday === 'unsaid' || asToday === 'none'
+      ? []
+      : [
+          {
+            code: 'original-locking',
+            words: `${lockName(asToday)}, as today`,
+            detail: { original: { ...original, locking: asToday } },
+          },
+        ]),
+    { code: 'original-locking', words: 'By nothing', detail: { original: { ...original, locking: 'none' } } },
+  ];
+}
 
 /**
  * What the engine and its other joints say of what may not be known here, and what one word settles. Offered, never
@@ -73,6 +115,7 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
       words: 'It runs freely',
       detail: { parent: { ...parent, insertLow_Nm: 0, insertHigh_Nm: 0 } },
     },
+    ...lockAnswers(source, joint),
     { code: 'history', words: 'Never', detail: onFastener(joint, { takenBeyondYield: false }) },
     { code: 'history', words: 'It was', detail: onFastener(joint, { takenBeyondYield: true }) },
     ...((joint.detail.today ?? joint.detail.original).form === 'stud'

@@ -134,7 +134,7 @@ const NOTHING_KNOWN: JointDetail['original'] = {
   nutGrade: null,
   seat_deg: null,
   shankDiameter_mm: null,
-  locking: 'none',
+  locking: 'unsaid',
   prevailingLow_Nm: null,
   prevailingHigh_Nm: null,
   socket: 'not-tried',
@@ -230,6 +230,31 @@ export const completeDetail = (held: Partial<JointDetail>): JointDetail => ({
  */
 const withKinds = (held: Readonly<Record<string, unknown>>) => held;
 
-const kept = storedJson<Partial<JointDetail>>('detail of a joint', [withKinds]);
+type Held = Readonly<Record<string, unknown>>;
+
+const unsaidOf = (fastener: unknown): unknown =>
+  (fastener as Held | null | undefined)?.locking === 'none' ? { ...(fastener as Held), locking: 'unsaid' } : fastener;
+
+const withFasteners = (held: Held): Held => ({
+  ...held,
+  ...('original' in held && { original: unsaidOf(held.original) }),
+  ...('today' in held && { today: unsaidOf(held.today) }),
+});
+
+/**
+ * Since the third, that a fastener is not locked is something that somebody said: before, it stood on every sheet on
+ * which nobody had said anything.
+ */
+export const withUnsaidLocks = (held: Held): Held => ({
+  ...withFasteners(held),
+  ...(Array.isArray(held.kinds) && {
+    kinds: (held.kinds as readonly Held[]).map((kind) => ({
+      ...kind,
+      detail: withFasteners((kind.detail ?? {}) as Held),
+    })),
+  }),
+});
+
+const kept = storedJson<Partial<JointDetail>>('detail of a joint', [withKinds, withUnsaidLocks]);
 
 export const DETAIL_JSON = { ...kept, read: (text: string): JointDetail => completeDetail(kept.read(text)) };

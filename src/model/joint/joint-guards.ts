@@ -7,7 +7,7 @@ import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { inItsThread, insertTorque, ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
-import { headGuards, headUnknown, othersGuards, seatingUnknown, substituteGuards } from './own-guards';
+import { headGuards, headUnknown, lockingUnknown, othersGuards, seatingUnknown, substituteGuards } from './own-guards';
 import { shallowest } from './hole';
 import { judgedHoles } from './holes-judged';
 import { askedOf } from '@/model/book/leaf-of-text';
@@ -183,6 +183,12 @@ export function judgedJoint(
       ...guards(input),
       ...holes.guards,
     ],
-    unknown: [...unknowns(input), ...headUnknown(setting), ...seatingUnknown(setting), ...holes.unknown],
+    unknown: [
+      ...unknowns(input),
+      ...headUnknown(setting),
+      ...seatingUnknown(setting),
+      ...lockingUnknown(setting),
+      ...holes.unknown,
+    ],
   };
 }

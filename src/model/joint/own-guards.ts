@@ -1,6 +1,7 @@
 import type { Guard, Unknown } from '@/core/joint';
 import type { Leaf } from '@/model/book/leaf';
 import { gradeOn } from '@/model/shelf/shelves';
+import { locksItself, type FastenerFacts } from './fastener-facts';
 import type { JointInputs } from './joint-inputs';
 import { originalFacts, todayFacts } from './joint-ladder';
 
@@ -93,5 +94,31 @@ export function seatingUnknown(setting: JointInputs): readonly Unknown[] {
       what: 'the figure that its stud was seated with',
       unjudged: 'whether the stud turns with the nut is not judged',
     },
+  ];
+}
+
+const OF_UNSAID = 'a torque of its own is not counted, and no lock is asked for in the end';
+const OF_OWN = 'what it takes of the figure is not counted: less clamp load is left than the ladder says';
+const OF_ORIGINAL = 'whether a nut’s own torque is in the printed figure is not judged';
+
+/** A nut that locks itself, of which it was not measured what it turns with. */
+const isUnmeasured = ({ locking, prevailingLow_Nm, prevailingHigh_Nm }: FastenerFacts): boolean =>
+  locksItself(locking) && (prevailingLow_Nm === null || prevailingHigh_Nm === null);
+
+/**
+ * How a fastener is locked, and what a nut that locks itself turns with: unasked, the one would be taken as not locked,
+ * the other as running freely. Of the original it matters once something else is in its place.
+ */
+export function lockingUnknown(setting: JointInputs): readonly Unknown[] {
+  const [original, today] = [originalFacts(setting), todayFacts(setting)];
+  const isOther = setting.joint.detail.today !== null;
+  const own = { code: 'own-torque', what: 'what its locking nut turns with by itself', unjudged: OF_OWN };
+  const before = { code: 'original-locking', what: 'how the original was locked', unjudged: OF_ORIGINAL };
+  const beforeOwn = { code: 'original-own-torque', what: 'the original nut’s own torque', unjudged: OF_ORIGINAL };
+  return [
+    ...(today.locking === 'unsaid' ? [{ code: 'locking', what: 'how it is locked', unjudged: OF_UNSAID }] : []),
+    ...(isUnmeasured(today) ? [own] : []),
+    ...(isOther && original.locking === 'unsaid' ? [before] : []),
+    ...(isOther && isUnmeasured(original) ? [beforeOwn] : []),
   ];
 }

@@ -18,7 +18,8 @@ export interface Guard {
   readonly source?: string;
 }
 
-export const LOCKINGS = ['none', 'tab', 'compound', 'wire', 'pin', 'polymer-nut', 'metal-nut'] as const;
+/** `unsaid` until somebody looked: that nothing locks it is an answer like the others. */
+export const LOCKINGS = ['unsaid', 'none', 'tab', 'compound', 'wire', 'pin', 'polymer-nut', 'metal-nut'] as const;
 export type Locking = (typeof LOCKINGS)[number];
 
 /** A washer under the head or nut, mm. What was not measured is left out. */

@@ -117,6 +117,14 @@ test('a rung is set aside with a reason, and the record says so', async ({ page,
   await at(page, bench, HEAD);
   await page.getByRole('button', { name: 'Leave out Lubricant' }).click();
   await page.getByLabel('Why', { exact: true }).fill('the entry was written for paste');
+  // A figure that cannot be taken is no figure, and would take the rung out.
+  const instead = page.getByLabel('Figure instead');
+  await instead.fill('25 stones');
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText('cannot be taken as it stands')).toBeVisible();
+  await expect(instead).toBeFocused();
+  await expect(page.locator('[data-rung="film"]')).not.toContainText('Taken out');
+  await instead.fill('');
   await page.getByRole('button', { name: 'Take it out' }).click();
   await expect(page.locator('[data-rung="film"]')).toContainText('Taken out: the entry was written for paste');
   await expect(setting(page)).toHaveText('38 lbf·ft');

@@ -527,6 +527,16 @@ test('sheets of the whole engine: sizes, weights, volumes, clocking, kept and pr
   await expect(page.getByText('Kept.')).toBeVisible();
   await page.getByLabel('Journal, measured').fill('44.87');
   await expect(page.getByText('lies between sizes')).toBeVisible();
+  // What is kept is what stands there, or nothing: never the size before the one that cannot be read.
+  await page.getByLabel('Journal, measured').fill('44.742');
+  await page.getByLabel('Journal, measured').fill('44.7.3');
+  await page.getByRole('button', { name: 'Save the sizes' }).click();
+  await expect(page.getByText('“Journal, measured, mm” cannot be taken as it stands')).toBeVisible();
+  await expect(page.getByLabel('Journal, measured')).toBeFocused();
+  await expect(page.getByText('Kept.')).toBeHidden();
+  await page.getByLabel('Journal, measured').fill('44.75');
+  await page.getByRole('button', { name: 'Save the sizes' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
 
   await at(page, bench, '/engines/demo-fourteen/fits/volumes');
   await expect(page.getByTestId('volumes')).toContainText('1223 cc');

@@ -1,10 +1,12 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Override, Rung, RungId } from '@/core/joint';
 import { Button } from '@/interface/parts/button';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { Notice } from '@/interface/parts/screen';
+import { unreadWithin } from '@/interface/parts/unread-cell';
 import styles from './ladder-view.module.css';
 
 // On these a typed figure would break the tie between wrench and clamp load: they can only be taken out.
@@ -20,8 +22,16 @@ interface Props {
 export function SetAside({ rung, onKeep, onLeave }: Props) {
   const [reason, setReason] = useState('');
   const [value_Nm, setValue] = useState<number | null>(null);
+  const here = useRef<HTMLDivElement>(null);
+  const [unread, setUnread] = useState<string>();
+  const keep = () => {
+    // A figure that was not taken must not become none: that takes the rung out.
+    const message = unreadWithin(here.current);
+    setUnread(message);
+    if (message === undefined) onKeep({ value_Nm, reason: reason.trim() });
+  };
   return (
-    <div className={styles.aside}>
+    <div className={styles.aside} ref={here}>
       <TextInput
         label="Why"
         description="Printed in the record"
@@ -39,11 +49,12 @@ export function SetAside({ rung, onKeep, onLeave }: Props) {
         />
       )}
       <div className={styles.asideKeys}>
-        <Button onClick={() => onKeep({ value_Nm, reason: reason.trim() })} disabled={reason.trim() === ''}>
+        <Button onClick={keep} disabled={reason.trim() === ''}>
           {value_Nm === null ? 'Take it out' : 'Overrule it'}
         </Button>
         <Button onClick={onLeave}>Leave it</Button>
       </div>
+      {unread && <Notice kind="stop">{unread}</Notice>}
     </div>
   );
 }

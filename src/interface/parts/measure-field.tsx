@@ -6,6 +6,7 @@ import { useFigures, useLengths } from '../figures/preferences';
 import { isBare } from '@/core/print';
 import { SCALES, printOf, readMeasure, sizeOf, type MeasureKind, type Scale } from './measure-reading';
 import { OUT_OF_REACH } from './out-of-reach';
+import { UNREAD } from './unread-cell';
 import { fetchPrintReader, usePrintReader, type PrintReader } from './print-reader';
 
 interface Typed {
@@ -127,6 +128,7 @@ export function MeasureField({
       inputMode={kind === 'number' ? 'decimal' : 'text'}
       autoComplete="off"
       value={text}
+      {...{ [UNREAD]: !read.ok || low || undefined }}
       error={
         (!read.ok && (read.message ?? (isOut && `${OUT_OF_REACH} A bare figure is taken all the same.`))) ||
         (low && (limits ? `From ${limits[0]} to ${limits[1]}.` : 'It must be above 0.')) ||

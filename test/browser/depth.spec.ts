@@ -150,6 +150,9 @@ test('which wrench: from the shelf by house practice, with the reason against th
   await fold(page, 'The wrench');
   await page.getByLabel('Wrench, square to hand').fill('300');
   await page.getByLabel('Adaptor, square to fastener').fill('60');
+  // How it stands is asked, as its length is: nothing is taken to be in line.
+  await expect(page.getByRole('button', { name: 'With this adaptor' })).toBeDisabled();
+  await page.getByLabel('Angle to the handle').fill('0');
   await page.getByRole('button', { name: 'With this adaptor' }).click();
   await expect(page.locator('[data-rung="adaptor"]')).toContainText('× 0.8333');
 });

@@ -484,6 +484,9 @@ test('sizes and volumes in both systems: a bare figure keeps its meaning, a dome
   await expect(margin).toContainText('π/4 × (62.484 + 1.524)² × 94.996 / 1000 = 305.68 cc');
   await page.getByLabel('Stroke, in').fill('3.75');
   await expect(margin).toContainText('× 95.25 / 1000');
+  // A crown that nobody measured is not taken to be flat.
+  await page.getByLabel('Dish, cc').fill('');
+  await expect(page.getByTestId('volumes')).toContainText('not all that lies above the piston is given');
   await page.getByLabel('Dish, cc').fill('−6');
   await expect(margin).toContainText('+ (−6) =');
   const ratio = await page.getByTestId('volumes').innerText();

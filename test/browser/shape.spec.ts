@@ -313,6 +313,7 @@ test('what is taken back is gone from the parts that are kept whole: adaptor, ma
   const extension = page.getByLabel('Adaptor, square to fastener, mm');
   await arm.fill('400');
   await extension.fill('50');
+  await page.getByLabel('Angle to the handle').fill('0');
   await page.getByRole('button', { name: 'With this adaptor' }).click();
   await expect(page.getByRole('button', { name: 'No adaptor' })).toBeVisible();
   await takeBack();

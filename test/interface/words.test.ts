@@ -3,6 +3,9 @@ import { USUAL_THREADS } from '@/interface/words/usual-threads';
 import { describe, expect, test } from '@jest/globals';
 import { CHANGES, CONDITIONS, FIT_KINDS, PARTS, REMEDIES } from '@/core/fits';
 import { PULL_OUTCOMES, type DoneEvent } from '@/core/tightening';
+import type { EngineMeasure, EngineMeasures } from '@/model/engine/engine-measure';
+import { figuresFor } from '@/interface/figures/figures';
+import { measureWords } from '@/interface/words/measure-words';
 import type { JointState } from '@/model/joint/joint-state';
 import type { FitLine } from '@/model/fit/fit';
 import { PLACE_STATES, isHolding, isProven } from '@/model/fit/place-state';
@@ -220,5 +223,31 @@ describe('how a joint is gone over again, as its record prints it', () => {
     expect(rule('none', { gasketSays: 'unread' })).toBe('');
     expect(rule('straight', { gasketSays: 'nothing' }, 'not-asked')).toBe('');
     expect(rule('straight', { gasketSays: 'no-retorque' }, 'not-asked')).toContain('its gasket says so');
+  });
+});
+
+describe('the words of a ratio of compression', () => {
+  const WHOLE = {
+    bore_mm: 60,
+    stroke_mm: 90,
+    cylinders: 4,
+    overbore_mm: 0,
+    chamber_cc: 40,
+    gasketBore_mm: 62,
+    gasket_mm: 1.5,
+    deck_mm: 0,
+    crown_cc: 0,
+  };
+  const words = (body: EngineMeasures['volumes']) =>
+    measureWords({ kind: 'volumes', body } as EngineMeasure, figuresFor({ decimalSign: '.', unit: 'N·m' }));
+  test('are a figure once all that lies above the piston is given, be it nothing', () =>
+    expect(words(WHOLE)).toMatch(/; compression 6\.\d+ : 1\.$/));
+  test.each(['gasketBore_mm', 'gasket_mm', 'deck_mm', 'crown_cc'] as const)('without %s say so', (name) => {
+    const { [name]: _, ...rest } = WHOLE;
+    expect(words(rest)).toMatch(/; compression: not all that lies above the piston is given\.$/);
+  });
+  test('say nothing of it while no chamber was measured', () => {
+    const { chamber_cc: _, ...rest } = WHOLE;
+    expect(words(rest)).toMatch(/bored 0 mm over\.$/);
   });
 });

@@ -10,9 +10,11 @@ import { tryCore } from '@/model/try-core';
 import { useLengths } from '@/interface/figures/preferences';
 import { DraftNote } from '@/interface/parts/action-form';
 import { Button } from '@/interface/parts/button';
+import { Notice } from '@/interface/parts/screen';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { useReadCells } from '@/interface/parts/use-read-cells';
 import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { PlacePicker } from '@/interface/pattern/place-picker';
 import { HOLE_END_CHOICES, HOLE_MEETS_CHOICES, HOLE_THREAD_CHOICES, holeWords } from '@/interface/words/hole-words';
@@ -52,6 +54,30 @@ interface HalfSaid {
 const NONE: HalfSaid = { picked: [], depth_mm: null, isClear: false };
 const FORMS = ['holes'];
 
+interface SaidProps extends Pick<Props, 'onDetail'> {
+  readonly holes: readonly Hole[];
+  readonly size: (mm: number) => string;
+  readonly numbers: (places: readonly number[]) => string;
+}
+
+/** What was said of holes so far, those that are alike in one line. */
+const SaidHoles = ({ holes, size, numbers, onDetail }: SaidProps) => (
+  <ul className="points">
+    {alike(holes).map(([said, places]) => (
+      <li key={JSON.stringify(said)}>
+        <b>{numbers(places)}</b>: {holeWords(said, size)}{' '}
+        <button
+          type="button"
+          className="text-button"
+          onClick={() => onDetail({ holes: holes.filter(({ place }) => !places.includes(place)) })}
+        >
+          Not looked at after all<span className="only-spoken">: {numbers(places)}</span>
+        </button>
+      </li>
+    ))}
+  </ul>
+);
+
 /** The holes, before the first bolt goes in: pressed where they are alike, and said what they are. */
 export function HolesFold({ joint, onDetail }: Props) {
   const { holes } = joint.detail;
@@ -64,6 +90,7 @@ export function HolesFold({ joint, onDetail }: Props) {
   const [depth_mm, setDepth] = useState<number | null>(null);
   const [isClear, setClear] = useState(false);
   const [kept, setKept] = useState(0);
+  const { part, ifRead, unread } = useReadCells();
   const draft = useTableDraft({
     name: 'holes',
     // What holes are stays chosen for the next ones, and is nothing by itself.
@@ -112,22 +139,7 @@ export function HolesFold({ joint, onDetail }: Props) {
       forms={FORMS}
     >
       <DraftNote draft={draft} />
-      {holes.length > 0 && (
-        <ul className="points">
-          {alike(holes).map(([said, places]) => (
-            <li key={JSON.stringify(said)}>
-              <b>{numbers(places)}</b>: {holeWords(said, size)}{' '}
-              <button
-                type="button"
-                className="text-button"
-                onClick={() => onDetail({ holes: holes.filter(({ place }) => !places.includes(place)) })}
-              >
-                Not looked at after all<span className="only-spoken">: {numbers(places)}</span>
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
+      {holes.length > 0 && <SaidHoles holes={holes} size={size} numbers={numbers} onDetail={onDetail} />}
       <p>Press the holes that are alike; they have the numbers of the order. Those that were looked at are marked.</p>
       <PlacePicker
         positions={positions}
@@ -142,7 +154,7 @@ export function HolesFold({ joint, onDetail }: Props) {
           )
         }
       />
-      <div className={form.grid}>
+      <div className={form.grid} ref={part}>
         <NativeSelect
           label="Its end"
           data={[NOTHING, ...HOLE_END_CHOICES]}
@@ -176,10 +188,11 @@ export function HolesFold({ joint, onDetail }: Props) {
           <span>Dry and clean down to its end</span>
         </label>
         <div className={form.acts}>
-          <Button onClick={keep} disabled={picked.size === 0 || !end || !meets || !thread}>
+          <Button onClick={() => ifRead(keep)} disabled={picked.size === 0 || !end || !meets || !thread}>
             {picked.size > 1 ? `So are ${picked.size} holes` : 'So it is'}
           </Button>
         </div>
+        {unread && <Notice kind="stop">{unread}</Notice>}
       </div>
     </Disclosure>
   );

@@ -1,12 +1,12 @@
 'use client';
 
 import { TextInput } from '@mantine/core';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Override, Rung, RungId } from '@/core/joint';
 import { Button } from '@/interface/parts/button';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
-import { unreadWithin } from '@/interface/parts/unread-cell';
+import { useReadCells } from '@/interface/parts/use-read-cells';
 import styles from './ladder-view.module.css';
 
 // On these a typed figure would break the tie between wrench and clamp load: they can only be taken out.
@@ -22,16 +22,11 @@ interface Props {
 export function SetAside({ rung, onKeep, onLeave }: Props) {
   const [reason, setReason] = useState('');
   const [value_Nm, setValue] = useState<number | null>(null);
-  const here = useRef<HTMLDivElement>(null);
-  const [unread, setUnread] = useState<string>();
-  const keep = () => {
-    // A figure that was not taken must not become none: that takes the rung out.
-    const message = unreadWithin(here.current);
-    setUnread(message);
-    if (message === undefined) onKeep({ value_Nm, reason: reason.trim() });
-  };
+  const { part, ifRead, unread } = useReadCells();
+  // A figure that was not taken must not become none: that takes the rung out.
+  const keep = () => ifRead(() => onKeep({ value_Nm, reason: reason.trim() }));
   return (
-    <div className={styles.aside} ref={here}>
+    <div className={styles.aside} ref={part}>
       <TextInput
         label="Why"
         description="Printed in the record"

@@ -10,7 +10,9 @@ import { Button } from '@/interface/parts/button';
 import { Disclosure } from '@/interface/parts/disclosure';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
+import { Notice } from '@/interface/parts/screen';
 import { useCells } from '@/interface/parts/use-outside';
+import { useReadCells } from '@/interface/parts/use-read-cells';
 import type { JointChange } from './schema';
 import styles from './fastener-fold.module.css';
 
@@ -25,7 +27,7 @@ type Adaptor = NonNullable<JointDetail['adaptor']>;
 type AdaptorCells = { readonly [Field in keyof Adaptor]: number | null };
 
 const adaptorCells = (adaptor: Adaptor | null): AdaptorCells =>
-  adaptor ?? { wrenchLength_mm: null, extension_mm: null, angle_deg: 0 };
+  adaptor ?? { wrenchLength_mm: null, extension_mm: null, angle_deg: null };
 
 /** A crowfoot or other arm on the square: it changes what the wrench reads. */
 function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'>) {
@@ -36,12 +38,14 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
     wrote(next);
     onDetail({ adaptor: next });
   };
+  const { part, ifRead, unread } = useReadCells();
+  // How it stands to the handle is asked as the lengths are: in line it takes most of the figure, across nothing.
+  const isWhole = wrenchLength_mm !== null && extension_mm !== null && angle_deg !== null;
   const fit = () => {
-    if (wrenchLength_mm === null || extension_mm === null) return;
-    keep({ wrenchLength_mm, extension_mm, angle_deg: angle_deg ?? 0 });
+    if (isWhole) ifRead(() => keep({ wrenchLength_mm, extension_mm, angle_deg }));
   };
   return (
-    <div className={form.grid}>
+    <div className={form.grid} ref={part}>
       <MeasureField
         label="Wrench, square to hand"
         value={wrenchLength_mm}
@@ -62,11 +66,12 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
         onChange={(deg) => put({ angle_deg: deg })}
       />
       <div className={form.acts}>
-        <Button onClick={fit} disabled={wrenchLength_mm === null || extension_mm === null}>
+        <Button onClick={fit} disabled={!isWhole}>
           With this adaptor
         </Button>
         {adaptor && <Button onClick={() => keep(null)}>No adaptor</Button>}
       </div>
+      {unread && <Notice kind="stop">{unread}</Notice>}
     </div>
   );
 }

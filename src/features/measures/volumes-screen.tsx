@@ -12,6 +12,7 @@ import { Section, Notice, Screen } from '@/interface/parts/screen';
 import { useTableDraft } from '@/interface/parts/use-table-draft';
 import { useDefaultWorking } from '@/interface/shell/working-margin';
 import { KeepMeasure } from './kept-measure';
+import { NOT_ALL_ABOVE } from '@/interface/words/measure-words';
 import { workingOfVolumes, type VolumesGiven } from './measure-working';
 import styles from './measures.module.css';
 
@@ -23,9 +24,10 @@ function givenOf(v: Fields): VolumesGiven | undefined {
   const { bore_mm, stroke_mm, cylinders, overbore_mm, chamber_cc, gasketBore_mm, gasket_mm, deck_mm, crown_cc } = v;
   if (bore_mm === null || stroke_mm === null || cylinders === null) return undefined;
   const swept = { bore_mm, stroke_mm, cylinders, overbore_mm: overbore_mm ?? 0 };
-  if (chamber_cc === null || gasketBore_mm === null || gasket_mm === null) return swept;
+  if (chamber_cc === null || gasketBore_mm === null || gasket_mm === null || deck_mm === null || crown_cc === null)
+    return swept;
   const gasket = { bore_mm: gasketBore_mm, thickness_mm: gasket_mm };
-  return { ...swept, above: { chamber_cc, gasket, deck_mm: deck_mm ?? 0, crown_cc: crown_cc ?? 0 } };
+  return { ...swept, above: { chamber_cc, gasket, deck_mm, crown_cc } };
 }
 
 function reckoned(v: Fields) {
@@ -144,11 +146,18 @@ export function VolumesScreen({
               <dt>Standard</dt>
               <dd>{significant(found.swept.standard_cc ?? found.swept.total_cc, 4)} cc</dd>
             </div>
-            {found.ratio && (
+            {found.ratio ? (
               <div>
                 <dt>Compression</dt>
                 <dd>{significant(found.ratio.ratio)} : 1</dd>
               </div>
+            ) : (
+              v.chamber_cc !== null && (
+                <div>
+                  <dt>Compression</dt>
+                  <dd>{NOT_ALL_ABOVE}</dd>
+                </div>
+              )
             )}
           </dl>
         )}

@@ -2,6 +2,9 @@ import { balanced, compression, displacement, matchPieces, matchRods } from '@/c
 import type { EngineMeasure, EngineMeasures, MeasureKind } from '@/model/engine/engine-measure';
 import type { Figures } from '../figures/figures';
 
+/** Said for a ratio of compression while something above the piston was not measured: flat or level is not assumed. */
+export const NOT_ALL_ABOVE = 'not all that lies above the piston is given';
+
 function wordsOfMeasures({ significant }: Figures): {
   readonly [K in MeasureKind]: (body: EngineMeasures[K]) => string;
 } {
@@ -14,22 +17,18 @@ function wordsOfMeasures({ significant }: Figures): {
       chamber_cc,
       gasketBore_mm,
       gasket_mm,
-      deck_mm = 0,
-      crown_cc = 0,
+      deck_mm,
+      crown_cc,
     }) => {
       const { total_cc, total_cuin } = displacement(bore_mm, stroke_mm, cylinders, overbore_mm);
-      const ratio =
-        chamber_cc === undefined || gasketBore_mm === undefined || gasket_mm === undefined
-          ? undefined
-          : compression({
-              bore_mm: bore_mm + overbore_mm,
-              stroke_mm,
-              chamber_cc,
-              gasket: { bore_mm: gasketBore_mm, thickness_mm: gasket_mm },
-              deck_mm,
-              crown_cc,
-            }).ratio;
-      return `${significant(total_cc, 4)} cc (${significant(total_cuin, 4)} cu in), bored ${significant(overbore_mm)} mm over${ratio === undefined ? '' : `; compression ${significant(ratio)} : 1`}.`;
+      const bored = `${significant(total_cc, 4)} cc (${significant(total_cuin, 4)} cu in), bored ${significant(overbore_mm)} mm over`;
+      if (chamber_cc === undefined) return `${bored}.`;
+      if (gasketBore_mm === undefined || gasket_mm === undefined || deck_mm === undefined || crown_cc === undefined)
+        return `${bored}; compression: ${NOT_ALL_ABOVE}.`;
+      const gasket = { bore_mm: gasketBore_mm, thickness_mm: gasket_mm };
+      const above = { chamber_cc, gasket, deck_mm, crown_cc };
+      const { ratio } = compression({ bore_mm: bore_mm + overbore_mm, stroke_mm, ...above });
+      return `${bored}; compression ${significant(ratio)} : 1.`;
     },
     weights: ({ what, name, rods, pieces_g, tolerance_g }) => {
       const matched = what === 'rods' ? matchRods(rods, tolerance_g) : matchPieces(pieces_g, tolerance_g);

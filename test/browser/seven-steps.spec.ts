@@ -10,6 +10,7 @@ async function engineOnStand(page: Page) {
   await page.getByLabel('Name').fill('Barn find');
   await page.getByLabel('Year').fill('1934');
   await page.getByLabel('Engine number').fill('B 117');
+  await expect(page.getByLabel('Head')).toHaveValue('unsaid');
   await page.getByLabel('Head').selectOption('aluminium');
   await page.getByRole('button', { name: 'Put it on a stand' }).click();
   await expect(page.getByRole('heading', { name: 'Book' })).toBeVisible();

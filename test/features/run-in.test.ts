@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { coolingWindow, type CoolingWindow } from '@/core/heat';
+import { coolingWindow, type CoolingWindow, type HeadMetal } from '@/core/heat';
 import { coolingCurve } from '@/features/run-in/cooling-curve';
 import { threadNamed } from '@/core/thread';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
@@ -167,7 +167,7 @@ describe('what a head that is not quite cold costs a joint', () => {
     ...head,
     detail: { ...head.detail, parent: { ...head.detail.parent, grip_mm } },
   });
-  const costOf = (grip_mm: number | null, headMetal: 'iron' | 'aluminium' = 'aluminium') => {
+  const costOf = (grip_mm: number | null, headMetal: HeadMetal = 'aluminium') => {
     const inputs = inputsOf(rows, withGrip(grip_mm), shelvesOf(shop), NOW);
     return warmHeadOf(inputs, computeJoint(inputs), headMetal);
   };
@@ -188,6 +188,21 @@ describe('what a head that is not quite cold costs a joint', () => {
     if (iron.is !== 'known' || aluminium.is !== 'known') throw new Error('its grip is known');
     expect(iron.within_K / aluminium.within_K).toBeCloseTo(11.5, 9);
     expect(iron.counts_K).toBe(10);
+  });
+  test('of one of which nobody said the metal is what the worse would cost, and it is asked', () => {
+    expect(costOf(80, 'unsaid')).toEqual(costOf(80));
+    const asked = (headMetal: HeadMetal, retorqueSchool?: 'warm') =>
+      runInOf(
+        engineStateOf({
+          ...rows,
+          engine: { ...rows.engine, headMetal },
+          joints: rows.joints.map((joint) => ({ ...joint, ...(retorqueSchool && { retorqueSchool }) })),
+        }),
+        NOW,
+      ).metalUnsaid;
+    expect([asked('unsaid'), asked('iron'), asked('aluminium')]).toEqual([true, undefined, undefined]);
+    // Where nothing waits for the cold, nobody is asked for it there.
+    expect(asked('unsaid', 'warm')).toBeUndefined();
   });
   test('is told of the joint that waits for the cold, and of none beside', () => {
     const { dues } = runInOf(engineStateOf(rows), NOW, warmHeads(rows, shelvesOf(shop), NOW));

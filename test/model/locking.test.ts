@@ -108,6 +108,17 @@ describe('the answer of one key', () => {
   });
 });
 
+test('of an engine of which nobody said the metal no metal is offered', () => {
+  const joint = locked({});
+  const source = answerSource(rowsNamed(shop, 'demo-maestrale'), joint, inputsOf(joint).shelves);
+  const offered = (metal: 'unsaid' | 'iron') =>
+    answersFor({ ...source, others: [], blockMetal: metal, headMetal: metal }, joint)
+      .filter(({ code }) => code === 'metal' || code === 'under-head')
+      .map(({ detail }) => detail.parent?.metal ?? detail.parent?.underHead);
+  expect(offered('unsaid')).toEqual([]);
+  expect(offered('iron')).toEqual(['grey-iron', 'grey-iron']);
+});
+
 describe('a sheet of before, on which “not locked” stood where nobody said it', () => {
   const { locking: _, ...bare } = PLAIN_DETAIL.original;
   const sheet = (locking: string) => ({

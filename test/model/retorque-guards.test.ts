@@ -44,6 +44,11 @@ describe('what stands against going over a joint', () => {
         message: expect.stringMatching(/60 K over the air.*up to 24 %.*page 41/),
       },
     ]);
+    // One of which nobody said the metal may be one.
+    expect(warmGuards(warm, 'unsaid', known, 20)).toMatchObject([
+      { severity: 'stop', message: expect.stringMatching(/^A head of which nobody said the metal .*up to 24 %/) },
+    ]);
+    expect(warmGuards(warm, 'iron', known, 20)).toEqual([]);
     expect(warmGuards(warm, 'aluminium', { is: 'unknown' }, 20)[0]?.message).toContain('How much is not known');
     expect(warmGuards(warm, 'aluminium', { ...known, within_K: 0.5 }, 20)[0]?.message).toContain('up to 100 %');
   });

@@ -12,15 +12,15 @@ import form from '@/interface/parts/form.module.css';
 import { useActionForm } from '@/interface/parts/use-action-form';
 import { addEngineAction, alterEngineAction } from './actions';
 
-const METALS = choices(HEAD_METALS, { iron: 'Iron', aluminium: 'Aluminium' });
+const METALS = choices(HEAD_METALS, { unsaid: 'Not said yet', iron: 'Iron', aluminium: 'Aluminium' });
 
 const EMPTY = {
   name: '',
   kind: 'car',
   year: '',
   engineNumber: '',
-  headMetal: 'iron',
-  blockMetal: 'iron',
+  headMetal: 'unsaid',
+  blockMetal: 'unsaid',
   preferredUnit: 'lbf·ft',
 };
 

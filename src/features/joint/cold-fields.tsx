@@ -8,7 +8,7 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { Notice } from '@/interface/parts/screen';
 import { choices } from '@/interface/words/choices';
-import { COLD_LOSS, USUAL_AIR_C, lostByWarmth, type WarmHead } from '@/model/joint/warm-head';
+import { COLD_LOSS, USUAL_AIR_C, lostByWarmth, shrinkingHead, type WarmHead } from '@/model/joint/warm-head';
 import { COLD_RULES } from '@/model/practice/house-practice';
 import type { JointDetail } from '@/model/joint/joint-detail';
 
@@ -98,12 +98,13 @@ export function WarmLoss({
   warm,
 }: Pick<Props, 'headMetal' | 'warm'> & { readonly detail: Pick<JointDetail, 'warm'> }) {
   const { significant } = useFigures();
-  if (!asked || headMetal !== 'aluminium') return null;
+  const head = shrinkingHead(headMetal);
+  if (!asked || head === undefined) return null;
   const over_K = asked.head_C - USUAL_AIR_C;
   return (
     <div className={form.wide}>
       <Notice kind="stop">
-        An aluminium head that is set at {asked.head_C} °C shrinks more than its studs as it cools to {USUAL_AIR_C}:{' '}
+        {head} that is set at {asked.head_C} °C shrinks more than its studs as it cools to {USUAL_AIR_C}:{' '}
         {warm?.is === 'known'
           ? `up to ${significant(100 * Math.min(1, lostByWarmth(warm, over_K)), 2)} % of its clamp load is lost, by the stiffness of its fastener.`
           : 'how much of its clamp load is lost is not known, as its grip was not given.'}{' '}

@@ -15,7 +15,11 @@ export interface Answer {
   readonly detail: Partial<JointDetail>;
 }
 
-const CASTING: Readonly<Record<HeadMetal, string>> = { iron: 'grey-iron', aluminium: 'aluminium-cast' };
+const CASTING: Readonly<Record<HeadMetal, string | undefined>> = {
+  unsaid: undefined,
+  iron: 'grey-iron',
+  aluminium: 'aluminium-cast',
+};
 
 /** What house practice may mean by its way of locking; where two stand together, which they are is not said by it. */
 const HOUSE_LOCKS: Readonly<Record<HousePractice['locking'], readonly Locking[]>> = {
@@ -94,7 +98,8 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
   const metal = (id: string) => metals.find((one) => one.id === id)?.name ?? id;
   const metalAnswers = (code: string, key: 'metal' | 'underHead'): readonly Answer[] => {
     const told = others.flatMap(({ detail }) => detail.parent[key] ?? []);
-    const ids = new Set([...told, CASTING[key === 'metal' ? blockMetal : headMetal]]);
+    const casting = CASTING[key === 'metal' ? blockMetal : headMetal];
+    const ids = new Set([...told, ...(casting === undefined ? [] : [casting])]);
     return [...ids]
       .filter((id) => metals.some((one) => one.id === id))
       .slice(0, 3)

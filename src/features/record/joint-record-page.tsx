@@ -17,6 +17,7 @@ import type { JointRecord } from './queries';
 import { RunningHead } from '@/interface/parts/running-head';
 import { SignLine } from '@/interface/parts/sign-line';
 import { SHEET } from '@/interface/shell/sheet-id';
+import { METAL_WORDS } from '@/interface/words/metal-words';
 import { usesWords } from '@/interface/words/uses-words';
 import { usesOf } from '@/model/joint/uses';
 import { HeatRecord } from './heat-record';
@@ -169,8 +170,8 @@ export function JointRecordPage({ engine, joint, language, state, own, kinds, he
         <p>
           {engine.name}
           {engine.year ? `, ${engine.year}` : ''}
-          {engine.engineNumber ? `, engine ${engine.engineNumber}` : ''}. Head {engine.headMetal}, block{' '}
-          {engine.blockMetal}.
+          {engine.engineNumber ? `, engine ${engine.engineNumber}` : ''}. Head {METAL_WORDS[engine.headMetal]}, block{' '}
+          {METAL_WORDS[engine.blockMetal]}.
         </p>
       </header>
       <FigureFacts

@@ -58,6 +58,8 @@ export interface RunIn {
   readonly wrongStarts: readonly WrongStart[];
   /** Set where it stood so long that its oil has drained away: since when. */
   readonly stoodSince?: string;
+  /** Nobody said what its head is made of, and something waits for it to be cold. */
+  readonly metalUnsaid?: true;
   /** The latest runs, the latest first, and how many came before those. */
   readonly cycles: readonly LoggedCycle[];
   readonly older: number;
@@ -139,6 +141,7 @@ export function runInOf(state: EngineState, now: number, warmOf?: (joint: Joint)
     ...(last ? {} : { start: firstStartOf(state, sheet) }),
     ...(cycles.length <= FIRST_RUNS && { road: HAZARDS.road.says }),
     ...(isStood && { stoodSince: last.ranTo }),
+    ...(engine.headMetal === 'unsaid' && joints.some(asksCold) && { metalUnsaid: true as const }),
     wrongStarts: wrongStarts(state, sheet),
     // Hours are told to the minute: of two in one, the one that was written later is the later.
     meters: [...heat.meters].reverse().sort((a, b) => Date.parse(b.at) - Date.parse(a.at)),

@@ -43,6 +43,7 @@ export function RunInScreen({
   now,
   start,
   stoodSince,
+  metalUnsaid,
   wrongStarts,
   cycles,
   older,
@@ -85,6 +86,12 @@ export function RunInScreen({
             <RetorqueDue key={due.jointId} due={due} />
           ))}
         </ul>
+      )}
+      {metalUnsaid && (
+        <Notice kind="wait">
+          What its head is made of is not said: it counts as cold as an aluminium one does.{' '}
+          <Link href={`/engines/${engineId}/about`}>Say it</Link>
+        </Notice>
       )}
       {stoodSince !== undefined && !logging && (
         <Notice kind="wait">

@@ -2,7 +2,7 @@ import type { Guard } from '@/core/joint';
 import type { HeadMetal } from '@/core/heat';
 import type { Joint } from './joint';
 import type { PlannedFigure, TighteningPlan } from './tightening-plan';
-import { lostByWarmth, type WarmHead } from './warm-head';
+import { lostByWarmth, shrinkingHead, type WarmHead } from './warm-head';
 
 /** How the lubricant is found when a joint is gone over again. One coated afresh is pulled by its sheet. */
 export const FILMS_FOUND = ['as-pulled', 'dried', 'stuck'] as const;
@@ -84,7 +84,8 @@ export function warmGuards(
   cost: WarmHead | undefined,
   air_C: number,
 ): readonly Guard[] {
-  if (retorqueSchool !== 'warm' || headMetal !== 'aluminium' || !detail.warm) return [];
+  const head = shrinkingHead(headMetal);
+  if (retorqueSchool !== 'warm' || head === undefined || !detail.warm) return [];
   const over_K = detail.warm.head_C - air_C;
   const lost = cost?.is === 'known' ? lostByWarmth(cost, over_K) : undefined;
   const told =
@@ -95,7 +96,7 @@ export function warmGuards(
     {
       code: 'warm-aluminium',
       severity: 'stop',
-      message: `An aluminium head at ${detail.warm.head_C} °C is ${Math.round(over_K)} K over the air, and shrinks more than its studs: of what is set now a part is lost when it has cooled. ${told} The page that asks for it: ${detail.warm.page}.`,
+      message: `${head} at ${detail.warm.head_C} °C is ${Math.round(over_K)} K over the air, and shrinks more than its studs: of what is set now a part is lost when it has cooled. ${told} The page that asks for it: ${detail.warm.page}.`,
     },
   ];
 }

@@ -29,9 +29,17 @@ export const COLD_LOSS = 0.02;
 export const lostByWarmth = ({ within_K }: { readonly within_K: number }, over_K: number): number =>
   (COLD_LOSS * over_K) / within_K;
 
+/** A head that shrinks more than its studs, as a sentence of it begins; undefined of one that is known not to. */
+const SHRINKING: Readonly<Record<HeadMetal, string | undefined>> = {
+  unsaid: 'A head of which nobody said the metal may be of aluminium: one',
+  aluminium: 'An aluminium head',
+  iron: undefined,
+};
+export const shrinkingHead = (metal: HeadMetal): string | undefined => SHRINKING[metal];
+
 /**
  * By the fastener alone, as if nothing else gave: it costs this much at most. Steel in what is clamped, all of it of the
- * head's metal.
+ * head's metal; where that is not said, of aluminium, which grows the most.
  */
 export function warmHeadOf(
   setting: JointInputs,
@@ -46,7 +54,7 @@ export function warmHeadOf(
     preload_N,
     stiffness_N_per_mm: boltStiffness(stressArea_mm2, length_mm, major_mm),
     length_mm,
-    head_um_per_mK: EXPANSIONS_UM_PER_MK[headMetal === 'iron' ? 'cast iron' : headMetal],
+    head_um_per_mK: EXPANSIONS_UM_PER_MK[headMetal === 'iron' ? 'cast iron' : 'aluminium'],
     stud_um_per_mK: EXPANSIONS_UM_PER_MK.steel,
     loss: COLD_LOSS,
   });

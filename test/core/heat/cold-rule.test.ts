@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { allowedOver, coolingWindow, retorqueState, type ColdRule, type CycleFact, type Stood } from '@/core/heat';
+import {
+  HEAD_METALS,
+  allowedOver,
+  coolingWindow,
+  retorqueState,
+  type ColdRule,
+  type CycleFact,
+  type Stood,
+} from '@/core/heat';
 
 const MIN = 60_000;
 const run: CycleFact = { id: 'a', ranFrom: 100 * MIN, ranTo: 130 * MIN, highest_C: 88, ambient_C: 12 };
@@ -97,4 +105,10 @@ describe('how it stood as it cooled', () => {
     expect(tauOf('open-air').tau_min).toBeCloseTo(middle, 0);
     expect(tauOf()).toMatchObject({ pooledRuns: 4, pooledAlike: false });
   });
+});
+
+test('a head of which nobody said the metal has to be as cold as any, by every rule', () => {
+  for (const cold of [undefined, { hours: 10 }, { within_K: 7 }] as const)
+    expect(allowedOver('unsaid', cold)).toBe(Math.min(...HEAD_METALS.map((metal) => allowedOver(metal, cold))));
+  expect(allowedOver('unsaid')).toBeLessThan(allowedOver('iron'));
 });

@@ -192,7 +192,11 @@ export function HolesFold({ joint, onDetail }: Props) {
             {picked.size > 1 ? `So are ${picked.size} holes` : 'So it is'}
           </Button>
         </div>
-        {unread && <Notice kind="stop">{unread}</Notice>}
+        {unread && (
+          <div className={form.wide}>
+            <Notice kind="stop">{unread}</Notice>
+          </div>
+        )}
       </div>
     </Disclosure>
   );

@@ -71,7 +71,11 @@ function AdaptorFields({ setting, onDetail }: Pick<Props, 'setting' | 'onDetail'
         </Button>
         {adaptor && <Button onClick={() => keep(null)}>No adaptor</Button>}
       </div>
-      {unread && <Notice kind="stop">{unread}</Notice>}
+      {unread && (
+        <div className={form.wide}>
+          <Notice kind="stop">{unread}</Notice>
+        </div>
+      )}
     </div>
   );
 }

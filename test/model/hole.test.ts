@@ -3,6 +3,7 @@ import { jointInputs } from '@/db/reads/joint-inputs';
 import { knownOfPlaces } from '@/features/bench/known-of-places';
 import { assertHolesPlaced, notesOfHoles, shallowest, type Hole } from '@/model/joint/hole';
 import { judgedHoles } from '@/model/joint/holes-judged';
+import { newKind } from '@/model/joint/fastener-kind';
 import { jointForSister } from '@/model/joint/joint-for-sister';
 import { computeJoint } from '@/model/joint/joint-result';
 import { turnOf } from '@/model/joint/joint-shape';
@@ -78,6 +79,11 @@ describe('holes that somebody looked at', () => {
     const through = { parent: { ...head.detail.parent, holeThrough: true } };
     expect(codes([hole(0)], through)).toEqual(['hole-otherwise']);
     expect(codes([hole(0, { end: 'through' })], through)).toEqual([]);
+    const kinds = [newKind(head, 'Long', [1, 2])];
+    const throughKind = kinds.map((kind) => ({ ...kind, detail: { ...kind.detail, ...through } }));
+    expect(codes([hole(0), hole(1)], { kinds })).toEqual([]);
+    expect(codes([hole(0), hole(1)], { kinds: throughKind })).toEqual(['hole-otherwise']);
+    expect(codes([hole(0)], { kinds: throughKind })).toEqual([]);
     const noted = (kind: string) => ({ placeNotes: [{ place: 0, kind, words: '' }] });
     expect(codes([hole(0)], noted('wet'))).toEqual(['hole-noted-otherwise']);
     expect(codes([hole(0, { meets: 'water' })], noted('wet'))).toEqual([]);
@@ -93,6 +99,18 @@ describe('holes that somebody looked at', () => {
       ),
     );
     expect(worked.guards.map(({ code }) => code)).toContain('bottoms-in-hole');
+  });
+  test('an insert that was found in one is no news to the sheet only where it says so of that fastener', () => {
+    const insert = { parent: { ...head.detail.parent, insert: true } };
+    const kinds = [newKind(head, 'Long', [1, 2])].map((kind) => ({ ...kind, detail: { ...kind.detail, ...insert } }));
+    const found = (at: number, part: object = {}) =>
+      judgedHoles(withHoles([hole(at, { thread: 'insert' }), hole(5)], part)).guards;
+    expect(found(0).map(({ code, severity }) => [code, severity])).toEqual([['hole-insert', 'ask']]);
+    expect(found(0)[0]?.message).toContain(`in number ${turnOf(head).indexOf(0) + 1}, and the sheet has none`);
+    expect(found(0, insert)).toEqual([]);
+    expect(found(1, { kinds })).toEqual([]);
+    expect(found(0, { kinds }).map(({ code }) => code)).toEqual(['hole-insert']);
+    expect(judgedHoles(withHoles([hole(0, { thread: 'chased' })])).guards).toEqual([]);
   });
   test('one depth that was measured says nothing of the others', () => {
     const unknown = (holes: readonly Hole[]) =>

@@ -18,7 +18,7 @@ function against(
  * looked at once somebody began to.
  */
 export function judgedHoles(joint: Joint): { readonly guards: readonly Guard[]; readonly unknown: readonly Unknown[] } {
-  const { holes, parent, placeNotes } = joint.detail;
+  const { holes, placeNotes } = joint.detail;
   if (holes.length === 0) return { guards: [], unknown: [] };
   const turn = turnOf(joint);
   const which = (is: (hole: Hole) => boolean): string | undefined => {
@@ -26,6 +26,9 @@ export function judgedHoles(joint: Joint): { readonly guards: readonly Guard[]; 
     if (numbers.length === 0) return undefined;
     return `${numbers.length === 1 ? 'number' : 'numbers'} ${numbers.join(', ')}`;
   };
+  /** What its sheet says of where a fastener sits: of a kind, its kind's. */
+  const parentAt = (at: number) =>
+    (joint.detail.kinds.find(({ places }) => places.includes(at)) ?? joint).detail.parent;
   const isNoted = (place: number, kind: string) =>
     placeNotes.some((note) => note.place === place && note.kind === kind);
   const left = joint.fasteners - holes.length;
@@ -49,8 +52,15 @@ export function judgedHoles(joint: Joint): { readonly guards: readonly Guard[]; 
       ...against(
         'hole-otherwise',
         'ask',
-        parent.holeThrough ? which(({ end }) => end === 'blind') : undefined,
+        which(({ place, end }) => end === 'blind' && parentAt(place).holeThrough),
         (numbers) => `The sheet says that the hole goes through, and that of ${numbers} was found blind.`,
+      ),
+      ...against(
+        'hole-insert',
+        'ask',
+        which(({ place, thread }) => thread === 'insert' && !parentAt(place).insert),
+        (numbers) =>
+          `A thread insert was found in ${numbers}, and the sheet has none: what it turns with by itself is not counted, and its length not judged. Say it under The fastener.`,
       ),
       ...against(
         'hole-noted-otherwise',

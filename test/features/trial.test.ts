@@ -4,8 +4,11 @@ import { computeJoint } from '@/model/joint/joint-result';
 import { shelvesOf } from '@/db/reads/shelves-of-shop';
 import { ownFilm } from '@/features/trial/own-film';
 import { reachOf, trialPage } from '@/features/trial/queries';
+import { jointPage } from '@/features/joint/queries';
 import { stretchPage } from '@/features/stretch/queries';
-import { rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
+import { numberWords, otherNumber } from '@/model/bolt/set-number';
+import { newKind } from '@/model/joint/fastener-kind';
+import { jointNamed, rowsNamed, YARD_NOW, yardShop } from '../db/temporary-shop';
 
 const now = Date.parse(YARD_NOW);
 const shop = yardShop();
@@ -72,4 +75,45 @@ test('the stretch set shows one bolt at its ceiling without the stretch', () => 
   const set = stretchPage(rows, 'demo-m-joint-rods', now, shelvesOf(shop))?.sets[0];
   expect(set?.bolts.map((one) => one.verdict.state)).toEqual(['inside', 'inside', 'ceiling-without-stretch', 'inside']);
   expect(set?.bolts[0]?.uses).toBe(1);
+  expect(set).not.toHaveProperty('fasteners');
+});
+
+describe('a set of another number than its fasteners', () => {
+  const joint = jointNamed(shop, 'demo-m-joint-rods');
+  const long = newKind(joint, 'Long', [0]);
+  const kinds = { ...joint, detail: { ...joint.detail, kinds: [long] } };
+  test.each([
+    ['of all', joint, '', 4, undefined],
+    ['of fewer', joint, '', 3, 4],
+    ['of more', joint, '', 6, 4],
+    ['of the joint’s own, one being of a kind', kinds, '', 3, undefined],
+    ['of the joint’s own and one of a kind', kinds, '', 4, 3],
+    ['of a kind', kinds, 'Long', 1, undefined],
+    ['of a kind and more', kinds, 'Long', 4, 1],
+    ['of a kind that is no more', joint, 'Long', 4, undefined],
+  ] as const)('%s', (_, of, kind, bolts, expected) => expect(otherNumber({ kind, bolts }, of)).toBe(expected));
+  test('is told on its sheet and on its joint’s; one that counts no more is not', () => {
+    const rows = rowsNamed(shop, 'demo-maestrale');
+    const with8 = {
+      ...rows,
+      joints: rows.joints.map((one) => (one.id === joint.id ? { ...one, fasteners: 8 } : one)),
+    };
+    const sets = () => stretchPage(with8, joint.id, now, shelvesOf(shop))?.sets ?? [];
+    expect(sets().map(({ fasteners }) => fasteners)).toEqual([8]);
+    expect(jointPage(with8, shelvesOf(shop), joint.id, now)?.stretch.line).toContain(
+      'one set of bolts: 4 of 8 bolts: nothing is read of the others: ',
+    );
+    const [own] = rows.bolts;
+    if (!own) throw new Error('the yard has a set');
+    const later = { ...own, set: { ...own.set, id: 'later', bolts: 8 }, readings: [] };
+    const both = stretchPage({ ...with8, bolts: [own, later] }, joint.id, now, shelvesOf(shop));
+    expect(both?.sets.map(({ counts, fasteners }) => [counts, fasteners])).toEqual([
+      [false, undefined],
+      [true, undefined],
+    ]);
+  });
+  test('is said by what is wrong with it', () => {
+    expect(numberWords(3, 4)).toBe('3 of 4 bolts: nothing is read of the others');
+    expect(numberWords(6, 4)).toBe('6 bolts, and there are 4');
+  });
 });

@@ -4,6 +4,7 @@ import { currentLeaves } from '@/model/book/current-leaves';
 import type { Leaf } from '@/model/book/leaf';
 import { rankedLeaves, type RankedLeaf } from '@/model/book/source-precedence';
 import { openBoltsWords } from '@/model/bolt/open-bolts';
+import { numberWords, otherNumber } from '@/model/bolt/set-number';
 import type { JointState } from '@/model/joint/joint-state';
 import { engineStateOf, inputsOf, type EngineRows } from '@/model/engine/engine-rows';
 import { gateOf } from '@/model/fit/fit-gate';
@@ -170,8 +171,12 @@ function asPulledOf({ joint, final }: JointState, inputs: JointInputs): AsPulled
 function setsLine({ bolts }: EngineRows, { joint, stretch }: JointState): string {
   const sets = bolts.filter(({ set }) => set.jointId === joint.id && set.aside === undefined).length;
   const open = stretch.flatMap((one) => (one.open.length === 0 ? [] : [openBoltsWords(one.open, one.set)]));
+  const miscounted = stretch.flatMap(({ set }) => {
+    const fasteners = otherNumber(set, joint);
+    return fasteners === undefined ? [] : [numberWords(set.bolts, fasteners)];
+  });
   const many = sets === 0 ? 'no set of bolts yet' : sets === 1 ? 'one set of bolts' : `${sets} sets of bolts`;
-  return [many, ...open].join(': ');
+  return [many, ...miscounted, ...open].join(': ');
 }
 
 /** One joint with everything its sheet needs, out of the engine's rows and the shelves. */

@@ -7,6 +7,7 @@ import { inputsOfKinds, ofKind } from '@/model/joint/fastener-kind';
 import type { JointInputs } from '@/model/joint/joint-inputs';
 import { computeJoint } from '@/model/joint/joint-result';
 import type { BoltSet } from '@/model/bolt/bolt-set';
+import { otherNumber } from '@/model/bolt/set-number';
 import { boltSetState, countingSets, type BoltState } from '@/model/bolt/bolt-state';
 import type { Engine } from '@/model/engine/engine';
 import type { Joint } from '@/model/joint/joint';
@@ -15,6 +16,8 @@ export interface SetPage {
   readonly set: BoltSet;
   /** A later set of its kind took its place, or it is set aside: it counts no more. */
   readonly counts: boolean;
+  /** How many fasteners there are of its kind, where the set has another number. */
+  readonly fasteners?: number;
   /** What the torque figure of these fasteners comes to; absent where they are no longer of a kind of the joint. */
   readonly figure?: SetFigure;
   readonly bears?: SetBears;
@@ -90,9 +93,12 @@ export function stretchPage(rows: EngineRows, jointId: string, now: number, shel
       .map((one) => {
         const { set } = one;
         const found = figures.get(set.kind);
+        const counts = !set.bothEnds || counting.has(set.id);
+        const fasteners = counts ? otherNumber(set, joint) : undefined;
         return {
           ...boltSetState(one),
-          counts: !set.bothEnds || counting.has(set.id),
+          counts,
+          ...(fasteners !== undefined && { fasteners }),
           ...(found && { figure: found.figure, bears: yieldOf(found.today, set) }),
           stiffness_N_per_mm: stiffness(set.segments, set.E_GPa),
         };

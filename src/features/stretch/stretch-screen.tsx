@@ -22,6 +22,7 @@ import { useDefaultWorking, type Working } from '@/interface/shell/working-margi
 import { addBoltReadingAction } from './actions';
 import { BoltSetForm } from './bolt-set-form';
 import { SetTable } from './set-table';
+import { numberWords } from '@/model/bolt/set-number';
 import type { BoltState } from '@/model/bolt/bolt-state';
 import type { SetFigure, SetPage, StretchPage } from './queries';
 
@@ -188,6 +189,12 @@ export function StretchScreen({ page, children }: { readonly page: StretchPage; 
             </p>
             {!one.counts && (
               <Notice kind="wait">A later set took its place: nothing is asked of this one any more.</Notice>
+            )}
+            {one.fasteners !== undefined && (
+              <Notice kind="stop">
+                {numberWords(one.set.bolts, one.fasteners)}. Enter the set anew with as many as the joint has, or say on
+                the joint’s sheet which of them are of another kind.
+              </Notice>
             )}
             <YieldNotice page={one} />
             {one.set.bothEnds ? (

@@ -19,7 +19,7 @@ interface Props {
   readonly onChange: (facts: FastenerFacts) => void;
 }
 
-const FORMS = choices(FASTENER_FORMS, { bolt: 'Bolt', stud: 'Stud with a nut' });
+const FORMS = choices(FASTENER_FORMS, { unsaid: 'Not said yet', bolt: 'Bolt', stud: 'Stud with a nut' });
 
 /**
  * Thread, grade, face, lengths and locking of a fastener. Whatever is not known stays empty, and is then not judged.
@@ -60,7 +60,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
         value={facts.grade ?? ''}
         onChange={(event) => set({ grade: event.currentTarget.value || null })}
       />
-      {facts.form === 'stud' && (
+      {facts.form !== 'bolt' && (
         <ThreadField
           shelves={shelves}
           label="The stud’s other end"
@@ -70,7 +70,7 @@ export function FastenerFields({ label, facts, shelves, substitute = false, onCh
           onChange={(metalThread) => set({ metalThread })}
         />
       )}
-      {facts.form === 'stud' && (
+      {facts.form !== 'bolt' && (
         <MeasureField
           kind="torque"
           label="Seating figure of the stud"

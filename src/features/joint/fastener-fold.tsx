@@ -5,7 +5,7 @@ import type { PracticeRow } from '@/model/practice/house-practice';
 import { schoolWords } from '@/model/practice/practice-questions';
 import { threadNamed } from '@/core/thread';
 import { isDomainError } from '@/core/units';
-import type { FastenerFacts, ParentFacts } from '@/model/joint/fastener-facts';
+import { fastenerWords, type FastenerFacts, type ParentFacts } from '@/model/joint/fastener-facts';
 import type { JointDetail } from '@/model/joint/joint-detail';
 import { originalFacts } from '@/model/joint/joint-ladder';
 import type { JointInputs } from '@/model/joint/joint-inputs';
@@ -240,8 +240,8 @@ export function FastenerFold({ setting, uses, onChange, onDetail }: Props) {
     return { ...facts, outer_mm: face.outer_mm, inner_mm: face.inner_mm };
   };
   const line = today
-    ? `${original.thread} → ${today.thread} ${today.form}, ${grade(today.grade)}`
-    : `${original.thread} ${original.form}, ${grade(original.grade)}`;
+    ? `${original.thread} → ${fastenerWords(today)}, ${grade(today.grade)}`
+    : `${fastenerWords(original)}, ${grade(original.grade)}`;
   return (
     <Disclosure title="The fastener" line={line}>
       <p className="soft">

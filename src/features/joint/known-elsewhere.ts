@@ -120,10 +120,12 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
       words: 'It runs freely',
       detail: { parent: { ...parent, insertLow_Nm: 0, insertHigh_Nm: 0 } },
     },
+    { code: 'form', words: 'A bolt', detail: onFastener(joint, { form: 'bolt' }) },
+    { code: 'form', words: 'A stud with a nut', detail: onFastener(joint, { form: 'stud' }) },
     ...lockAnswers(source, joint),
     { code: 'history', words: 'Never', detail: onFastener(joint, { takenBeyondYield: false }) },
     { code: 'history', words: 'It was', detail: onFastener(joint, { takenBeyondYield: true }) },
-    ...((joint.detail.today ?? joint.detail.original).form === 'stud'
+    ...((joint.detail.today ?? joint.detail.original).form !== 'bolt'
       ? [
           {
             code: 'metal-thread',

@@ -26,7 +26,9 @@ const TO_MINUTE = '2026-05-16T14:20'.length;
 export function fastenerFingerprint({ thread, detail }: Joint): string {
   const today = detail.today ?? { ...detail.original, thread };
   const isNew = detail.newAfter === null ? '' : `new after ${detail.newAfter.slice(0, TO_MINUTE).replace('T', ' ')}`;
-  return [`${today.form} ${today.thread}`, today.grade, isNew].filter(Boolean).join(', ');
+  // Judged as a stud until somebody says what it is: that it is one is no news.
+  const form = today.form === 'unsaid' ? 'stud' : today.form;
+  return [`${form} ${today.thread}`, today.grade, isNew].filter(Boolean).join(', ');
 }
 
 /** A going-round with its plan, or with what its plan says of the clamp load. */

@@ -3,8 +3,13 @@ import type { Locking } from '@/core/joint';
 /** A nut that holds by its own grip, which wears as it is used. */
 export const locksItself = (locking: Locking): boolean => locking === 'polymer-nut' || locking === 'metal-nut';
 
-export const FASTENER_FORMS = ['bolt', 'stud'] as const;
+/** `unsaid` until somebody looked. */
+export const FASTENER_FORMS = ['unsaid', 'bolt', 'stud'] as const;
 export type FastenerForm = (typeof FASTENER_FORMS)[number];
+
+/** `M9 stud`; the thread alone where nobody said what it is. */
+export const fastenerWords = ({ thread, form }: { readonly thread: string; readonly form: FastenerForm }): string =>
+  form === 'unsaid' ? thread : `${thread} ${form}`;
 
 /** Whether the socket gets at it. */
 export const SOCKET_FITS = ['not-tried', 'takes', 'fouls'] as const;

@@ -120,7 +120,7 @@ export const GASKET_SAYS = ['unread', 'nothing', 'retorque', 'no-retorque'] as c
 export type GasketSays = (typeof GASKET_SAYS)[number];
 
 const NOTHING_KNOWN: JointDetail['original'] = {
-  form: 'stud',
+  form: 'unsaid',
   grade: null,
   metalThread: null,
   seating_Nm: null,

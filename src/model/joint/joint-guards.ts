@@ -7,7 +7,15 @@ import { threadNamed } from '@/core/thread';
 import { windowFloor } from '@/core/wrench';
 import { inItsThread, insertTorque, ladderFastener, originalFacts, scaleOf, todayFacts } from './joint-ladder';
 import type { JointInputs } from './joint-inputs';
-import { headGuards, headUnknown, lockingUnknown, othersGuards, seatingUnknown, substituteGuards } from './own-guards';
+import {
+  formUnknown,
+  headGuards,
+  headUnknown,
+  lockingUnknown,
+  othersGuards,
+  seatingUnknown,
+  substituteGuards,
+} from './own-guards';
 import { shallowest } from './hole';
 import { judgedHoles } from './holes-judged';
 import { askedOf } from '@/model/book/leaf-of-text';
@@ -87,7 +95,7 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
   const { parent, today: substitute, maker, overrides } = joint.detail;
   const [original, today] = [originalFacts(setting), todayFacts(setting)];
   const scale = scaleOf(wrench);
-  const inParent = today.form === 'stud' ? today.metalThread : today.thread;
+  const inParent = today.form === 'bolt' ? today.thread : today.metalThread;
   return {
     ladder,
     original: {
@@ -98,7 +106,8 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
       ...inItsThread(today, setting),
       ...(today.grade !== null && { gradeRow: gradeOn(shelves, today.grade) }),
     },
-    form: today.form,
+    // Where nobody said what it is, that is asked; it is judged as a stud until then.
+    form: today.form === 'bolt' ? 'bolt' : 'stud',
     faceMeasured: today.faceMeasured,
     substituted: substitute !== null,
     takenBeyondYield: known(today.takenBeyondYield),
@@ -123,7 +132,7 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
       },
     }),
     // A bolt in a tapped hole has no nut; one that goes right through, and a stud, do.
-    ...((today.form === 'stud' || today.nutHeight_mm !== null || today.nutGrade !== null) && {
+    ...((today.form !== 'bolt' || today.nutHeight_mm !== null || today.nutGrade !== null) && {
       nut: {
         height_mm: known(today.nutHeight_mm),
         ...(today.nutGrade !== null && { grade: gradeOn(shelves, today.nutGrade) }),
@@ -184,6 +193,7 @@ export function judgedJoint(
       ...holes.guards,
     ],
     unknown: [
+      ...formUnknown(setting),
       ...unknowns(input),
       ...headUnknown(setting),
       ...seatingUnknown(setting),

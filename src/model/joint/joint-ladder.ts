@@ -5,7 +5,7 @@ import { readTorque } from '@/core/print';
 import { readingOfLeaf } from '@/model/book/leaf-figure';
 import { threadNamed } from '@/core/thread';
 import { DomainError, atField } from '@/core/units';
-import type { FastenerFacts, ParentFacts } from './fastener-facts';
+import { fastenerWords, type FastenerFacts, type ParentFacts } from './fastener-facts';
 import type { JointInputs } from './joint-inputs';
 import type { Source } from '@/model/book/source';
 import type { Wrench } from '@/model/shelf/wrench';
@@ -31,7 +31,7 @@ export function ladderFastener(facts: FastenerFacts, shelves: Shelves): LadderFa
   const grade = facts.grade === null ? undefined : gradeOn(shelves, facts.grade);
   const [low, high] = [facts.prevailingLow_Nm, facts.prevailingHigh_Nm];
   return {
-    name: [facts.thread, facts.form, grade?.name].filter(Boolean).join(' '),
+    name: [fastenerWords(facts), grade?.name].filter(Boolean).join(' '),
     thread: threadNamed(facts.thread),
     bearing: {
       outer_mm: facts.outer_mm,

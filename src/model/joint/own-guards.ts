@@ -97,6 +97,18 @@ export function seatingUnknown(setting: JointInputs): readonly Unknown[] {
   ];
 }
 
+/** Of a bolt other things are asked than of a stud with its nut. */
+export function formUnknown(setting: JointInputs): readonly Unknown[] {
+  if (todayFacts(setting).form !== 'unsaid') return [];
+  return [
+    {
+      code: 'form',
+      what: 'whether it is a bolt or a stud',
+      unjudged: 'it is judged as a stud: whether it bottoms in its hole is not judged',
+    },
+  ];
+}
+
 const OF_UNSAID = 'a torque of its own is not counted, and no lock is asked for in the end';
 const OF_OWN = 'what it takes of the figure is not counted: less clamp load is left than the ladder says';
 const OF_ORIGINAL = 'whether a nut’s own torque is in the printed figure is not judged';

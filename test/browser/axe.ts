@@ -35,6 +35,8 @@ async function checkerIn(page: Page): Promise<void> {
 /** What is wrong with a page by those tags or rules, else by the usual ones, each with where. */
 export async function faultsOf(page: Page, runOnly?: string[]): Promise<readonly string[]> {
   await checkerIn(page);
+  // As a page is drawn anew its title is put in its place anew: between the two there is none. One that never comes is told.
+  await page.waitForFunction(() => document.title !== '', undefined, { timeout: 5000 }).catch(() => undefined);
   return page.evaluate(async (only) => {
     const checker = (window as unknown as { readonly axe: typeof axe }).axe;
     const { violations } = await checker.run(document, { resultTypes: ['violations'], ...(only && { runOnly: only }) });

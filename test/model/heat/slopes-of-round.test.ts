@@ -8,11 +8,22 @@ import { jointNamed, YARD_NOW, yardShop } from '../../db/temporary-shop';
 
 const shop = yardShop();
 const head = jointNamed(shop, 'demo-f-joint-head');
-const plan = planOfJoint(jointInputs(shop, head, Date.parse(YARD_NOW)));
-const last = plan.steps.reduce((most, step) => (step.kind === 'pull' ? Math.max(most, step.stage) : most), 0);
+const own = planOfJoint(jointInputs(shop, head, Date.parse(YARD_NOW)));
+const lastOf = ({ steps }: Pick<typeof own, 'steps'>) =>
+  steps.reduce((most, step) => (step.kind === 'pull' ? Math.max(most, step.stage) : most), 0);
+const plan = own;
 
 /** A round in which every nut is read at each pass, and turns by so many degrees in the last. */
-function round(turned: (place: number) => number | undefined, part: { reads?: boolean; outcome?: 'went-over' } = {}) {
+interface Part {
+  readonly reads?: boolean;
+  readonly outcome?: 'went-over';
+  /** The plan that was gone round by, and the pass in which the turn was read. */
+  readonly by?: typeof plan;
+  readonly at?: number;
+}
+
+function round(turned: (place: number) => number | undefined, part: Part = {}) {
+  const { by: plan = own, at: last = lastOf(own) } = part;
   const events = plan.steps.flatMap((step, i): readonly (BenchEvent & { readonly recordedAt: string })[] => {
     if (step.kind !== 'pull') return [];
     const turned_deg = step.stage === last ? turned(step.position) : undefined;
@@ -83,5 +94,43 @@ describe('a joint’s own slope from its last pass', () => {
   test('is none of what is in it by now, where that is another lubricant', () => {
     const other = { ...head, todayFilm: head.todayFilm === 'dry-bare' ? 'engine-oil' : 'dry-bare' };
     expect(slopesSeen({ joint: other, final: round(() => 24) })).toEqual({});
+  });
+
+  /** A pass more, at so many times the torque of the last. */
+  const further = (times: number, turn?: { deg: number; tolerance_deg: number }) => ({
+    ...own,
+    steps: [
+      ...own.steps,
+      ...own.steps.flatMap((step) =>
+        step.kind === 'pull' && step.stage === lastOf(own)
+          ? [{ ...step, stage: step.stage + 1, torque_Nm: step.torque_Nm * times, ...(turn && { turn }) }]
+          : [],
+      ),
+    ] as typeof own.steps,
+  });
+  const seenAt = (by: typeof own, at: number) =>
+    slopesSeen({ joint: head, final: round(() => 24, { by, at }) })['']?.reading;
+
+  test('is read where the torque rose by a tenth at the least: a pass that goes over it once more tells nothing', () => {
+    const again = further(1);
+    expect(seenAt(again, lastOf(own))?.to_Nm).toBeCloseTo(after, 2);
+    expect(seenAt(again, lastOf(again))).toBeUndefined();
+    const hardly = further(1.09);
+    expect(seenAt(hardly, lastOf(own))?.to_Nm).toBeCloseTo(after, 2);
+    expect(seenAt(hardly, lastOf(hardly))).toBeUndefined();
+    const more = further(1.1);
+    expect(seenAt(more, lastOf(own))).toBeUndefined();
+    expect(seenAt(more, lastOf(more))?.from_Nm).toBeCloseTo(after, 2);
+  });
+
+  test('is of passes that end by a torque: one that is turned by an angle is none', () => {
+    const turned = further(1.5, { deg: 90, tolerance_deg: 5 });
+    expect(seenAt(turned, lastOf(own))?.to_Nm).toBeCloseTo(after, 2);
+    expect(seenAt(turned, lastOf(turned))).toBeUndefined();
+  });
+
+  test('of a plan of one pass there is none', () => {
+    const once = { ...own, steps: own.steps.filter((step) => step.kind === 'pull' && step.stage === lastOf(own)) };
+    expect(seenAt(once, lastOf(own))).toBeUndefined();
   });
 });

@@ -179,6 +179,10 @@ describe('what a tag says', () => {
     expect(words(engine({ joints: [joint('x', { final: held })], order: { ...ORDER, paused: true } }))).toEqual([
       'the work to be taken up again',
     ]));
+  test('and there its link leads', () =>
+    expect(waitsOf(engine({ joints: [joint('x', { final: held })], order: { ...ORDER, paused: true } }))).toMatchObject(
+      [{ to: { at: 'order' } }],
+    ));
   test('a place is named where its fit has more than one', () => {
     const tight = place({ state: 'tight' });
     const of = (...places: readonly object[]) =>

@@ -53,6 +53,29 @@ describe('a joint and a fit say by themselves when they are done', () => {
     expect(refusal(() => write(done('mains')))).toBe('by-joint');
     expect(refusal(() => write(done('play')))).toBe('by-fit');
   });
+  test('one that is called so and has none of its own is ticked, and so is another that speaks of one', () => {
+    const { write } = bench(
+      [
+        step('a', { kind: 'joint' }),
+        step('b', { kind: 'fit' }),
+        step('c', { jointId: 'j' }),
+        step('d', { fitId: 'f' }),
+      ],
+      { joints: [joint('j')], fits: [fit('f', 'unread')] },
+    );
+    for (const id of ['a', 'b', 'c', 'd']) expect(refusal(() => write(done(id)))).toBe('none');
+  });
+  test('what was done for trial is done, and so is what is to be looked at', () => {
+    const chained = [step('one'), step('two', { after: ['one'] }), step('three', { after: ['two'] })];
+    const tried = bench(chained);
+    tried.write({ kind: 'trial', body: { upTo: 'two' } });
+    tried.write(done('one'));
+    expect([tried.stands('one'), refusal(() => tried.write(done('one')))]).toEqual(['trial', 'done-already']);
+    const opened = bench(chained);
+    for (const id of ['one', 'two']) opened.write(done(id));
+    opened.write({ kind: 'undone', stepId: 'one', body: { reason: 'looked again' } });
+    expect([opened.stands('two'), refusal(() => opened.write(done('two')))]).toEqual(['stale', 'done-already']);
+  });
   test('a joint is done by its final round, not by a trial one', () => {
     const at = '2026-05-15T08:00:00.000Z';
     expect(bench(steps, { joints: [joint('j', at, 'trial')] }).stands('mains')).toBe('open');

@@ -97,7 +97,12 @@ describe('at the step that starts the engine', () => {
     expect(refusal(() => one.write({ kind: 'done', stepId: 'start', body: {} }))).toBe('needs-reason');
     answerAll(one, 'primed');
     expect(barsOfDoing(one.state(), 'start', one.now())).toMatchObject([
-      { code: 'start-sheet', message: 'The first start’s sheet: 1 of 10 not looked at.', absolute: false },
+      {
+        code: 'start-sheet',
+        message: 'The first start’s sheet: 1 of 10 not looked at.',
+        absolute: false,
+        to: { at: 'start' },
+      },
     ]);
     one.write({ kind: 'start-look', body: { check: 'primed', is: 'done', words: '' } });
     one.write({ kind: 'done', stepId: 'start', body: {} });

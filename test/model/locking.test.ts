@@ -47,6 +47,7 @@ describe('how a fastener is locked', () => {
     );
   });
   test.each<[string, Facts, Facts | undefined, readonly string[]]>([
+    ['nobody said it, of the one that is on it', { locking: 'unsaid' }, undefined, ['locking']],
     ['that nothing locks it is an answer', { locking: 'none' }, undefined, []],
     ['a tab has no torque of its own', { locking: 'tab' }, undefined, []],
     ['a nut that locks itself is measured', UNMEASURED, undefined, ['own-torque']],

@@ -64,6 +64,17 @@ describe('a fixture of every version of what a file holds', () => {
     ['a measure of the engine', MEASURE_JSON.read('{"pairs":[]}'), { pairs: [] }],
     ['the detail of a joint', DETAIL_JSON.read('{}'), PLAIN_DETAIL],
   ])('%s of the first version', (_, read, expected) => expect(read).toEqual(expected));
+  test('the detail of a joint of the second version: that it is not locked is no answer yet, a lock that is there is one', () => {
+    const lockings = (locking: string) => {
+      const fastener = { ...PLAIN_DETAIL.original, locking };
+      const kinds = [{ name: 'long', places: [0], fields: {}, detail: { original: fastener, today: fastener } }];
+      const held = { version: 2, original: fastener, today: fastener, kinds };
+      const { original, today, kinds: read } = DETAIL_JSON.read(JSON.stringify(held));
+      return [original, today, read[0]?.detail.original, read[0]?.detail.today].map((one) => one?.locking);
+    };
+    expect(lockings('none')).toEqual(Array.from({ length: 4 }, () => 'unsaid'));
+    expect(lockings('wire')).toEqual(Array.from({ length: 4 }, () => 'wire'));
+  });
   test('nothing of it carries its version into the program', () => {
     expect(PRACTICE_JSON.read(PRACTICE_JSON.write(USUAL_PRACTICE))).toEqual(USUAL_PRACTICE);
     expect(DETAIL_JSON.read(DETAIL_JSON.write(PLAIN_DETAIL))).toEqual(PLAIN_DETAIL);

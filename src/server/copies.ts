@@ -109,7 +109,15 @@ export function copyIfDue(shop: Shop): void {
   const now = Date.now();
   if (now - lookedAt < LOOK_MS) return;
   lookedAt = now;
-  setImmediate(() => copyDaily(shop));
+  setImmediate(() => {
+    // A shop that was closed meanwhile is copied when it is opened again.
+    if (!shop.db.open) return;
+    try {
+      copyDaily(shop);
+    } catch (error) {
+      console.warn('The copy of the day could not be made:', error);
+    }
+  });
 }
 
 const MAX_BROUGHT = 4e9;

@@ -83,6 +83,11 @@ function dropOld(): void {
 // One at a time, whatever bundle asks.
 const holder = globalThis as { spannerDaily?: Promise<void> };
 
+/** A shop that was closed meanwhile is copied when it is opened again: nothing is wrong with that. */
+function sayWhy(shop: Shop, error: unknown): void {
+  if (shop.db.open) console.warn('The copy of the day could not be made:', error);
+}
+
 /**
  * Copies the person's own shop where the latest of the day's copies is a day old. It runs beside the work, a little at
  * a time; that it failed is said in the server's output and to whoever looks at the copies, and stops nothing.
@@ -94,10 +99,8 @@ function copyDaily(shop: Shop): void {
   if (shop.engines.all().length === 0) return;
   mkdirSync(copiesFolder(), { recursive: true });
   holder.spannerDaily = makeCopy(shop, 'daily')
-    .then(dropOld, (error: unknown) => {
-      // A shop that was closed meanwhile is copied when it is opened again.
-      if (shop.db.open) console.warn('The copy of the day could not be made:', error);
-    })
+    .then(dropOld)
+    .catch((error: unknown) => sayWhy(shop, error))
     .finally(() => setTimeout(() => (holder.spannerDaily = undefined), 60_000).unref());
 }
 
@@ -110,12 +113,11 @@ export function copyIfDue(shop: Shop): void {
   if (now - lookedAt < LOOK_MS) return;
   lookedAt = now;
   setImmediate(() => {
-    // A shop that was closed meanwhile is copied when it is opened again.
-    if (!shop.db.open) return;
+    // Nobody else catches what is thrown here: it would end the program.
     try {
       copyDaily(shop);
     } catch (error) {
-      console.warn('The copy of the day could not be made:', error);
+      sayWhy(shop, error);
     }
   });
 }

@@ -1,5 +1,6 @@
 import { afterEach, expect, jest, test } from '@jest/globals';
-import { writeFileSync } from 'node:fs';
+import { mkdirSync, utimesSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { copiesFolder, copyIfDue } from '@/server/copies';
 import { closeShop } from '@/server/current-shop';
 import { ownShop } from './own-shop';
@@ -28,4 +29,21 @@ test('a copy of the day that cannot be begun is said, and takes nothing down', a
   await behindIt();
   expect(warned).toHaveBeenCalledTimes(1);
   expect(shop.engines.all().length).toBeGreaterThan(0);
+});
+
+test('an old copy that cannot be dropped is said, and takes nothing down', async () => {
+  const warned = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+  const shop = ownShop();
+  const now = Date.now();
+  for (let i = 0; i < 8; i += 1) {
+    // A folder is not dropped as a file is.
+    const old = join(copiesFolder(), `daily-${i}.sqlite`);
+    mkdirSync(old, { recursive: true });
+    utimesSync(old, now / 1000 - 30 * 24 * 3600, now / 1000 - 30 * 24 * 3600);
+  }
+  jest.spyOn(Date, 'now').mockReturnValue(now + 2 * HOUR_MS);
+  copyIfDue(shop);
+  await behindIt();
+  await (globalThis as { spannerDaily?: Promise<void> }).spannerDaily;
+  expect(warned).toHaveBeenCalledTimes(1);
 });

@@ -59,13 +59,12 @@ const tests = asked.isAll
 console.log(asked.why);
 
 const rules = [
-  ['lint', bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-location', 'node_modules/.cache/eslint/']],
+  ['lint', bin('oxlint'), []],
   ['import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']],
 ];
 const types = [
   ['types of the routes', bin('next'), ['typegen']],
   ['types', process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit']],
-  ['rules that need types', bin('oxlint'), []],
 ];
 // Of two cores each has its own; the whole suite takes both.
 const sides = asked.isAll

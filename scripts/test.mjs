@@ -41,10 +41,7 @@ async function step(title, command, args, { env, count } = {}) {
   if (status !== 0) close(1);
 }
 
-/**
- * Runs a step beside whatever comes next, what it says kept together until it ends: it counts no tests and has one
- * thread, so that of two cores one would stand idle.
- */
+/** Runs a step that counts no tests beside others, what it says kept together until it ends. */
 function beside(title, command, args) {
   const from = Date.now();
   return new Promise((end) => {
@@ -65,9 +62,15 @@ function beside(title, command, args) {
   });
 }
 
-/** Waits for what runs beside, and ends if it failed. */
-async function ended(running) {
-  if (!(await running)) close(1);
+/** One after another; the first that fails is the last. */
+async function inTurn(...parts) {
+  for (const part of parts) if (!(await part())) return false;
+  return true;
+}
+
+/** Waits for all that run beside each other, and ends if one failed. */
+async function ended(...running) {
+  if ((await Promise.all(running)).includes(false)) close(1);
 }
 
 const jestCount = (file) => () => {
@@ -100,24 +103,20 @@ if (!browser) without();
 const compiling = compiled();
 
 await step('types of the routes', bin('next'), ['typegen']);
-// What it makes for each file is many times the room that young things have by default, and was swept up as often.
-const lint = beside('lint', process.execPath, [
-  '--max-semi-space-size=128',
-  'node_modules/eslint/bin/eslint.js',
-  '.',
-  '--max-warnings',
-  '0',
-]);
-await ended(beside('type check', process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit']));
-await ended(beside('rules that need types', bin('oxlint'), []));
-await ended(beside('unused code', bin('knip'), []));
+// The two that read types take both cores for a while, and the other two one each.
 await ended(
-  beside('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']),
+  inTurn(
+    () => beside('type check', process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit']),
+    () => beside('lint', bin('oxlint'), []),
+  ),
+  inTurn(
+    () => beside('unused code', bin('knip'), []),
+    () => beside('import rules', bin('depcruise'), ['src', 'demo', 'scripts', '--config', '.dependency-cruiser.cjs']),
+  ),
 );
 await step('build', bin('next'), ['build']);
 if (!(await compiling)) without();
 await step('core', process.execPath, jest('core'), { count: jestCount(`${results}/core.json`) });
-await ended(lint);
 await step('server', process.execPath, jest('server'), { count: jestCount(`${results}/server.json`) });
 rmSync('browser-results.json', { force: true });
 const found = await browser;

@@ -19,7 +19,7 @@ function plainStore(): void {
 /** A page of its own: what it holds open is not another's. */
 function tab(): Outbox {
   jest.resetModules();
-  // eslint-disable-next-line @typescript-eslint/no-require-imports
+  // oxlint-disable-next-line typescript/no-require-imports
   return require('@/interface/record/outbox') as Outbox;
 }
 

@@ -91,7 +91,7 @@ function useKeptReading(isKept: boolean) {
   useEffect(() => {
     if (!isKept) return;
     const kept = loadDraft(page, HELD)?.values.held as HeldReading | undefined;
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the store of the device can only be read here
+    // oxlint-disable-next-line react/set-state-in-effect -- the store of the device can only be read here
     if (kept) setHeld(kept);
   }, [page, isKept]);
   const keep = useCallback(

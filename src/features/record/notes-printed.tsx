@@ -17,7 +17,7 @@ export const NotesPrinted = ({ notes }: { readonly notes: readonly NoteWithPhoto
         </p>
         {photoIds.map((photo, i) => (
           // The thumbnail is made and served by this program; next/image would make another.
-          // eslint-disable-next-line @next/next/no-img-element
+          // oxlint-disable-next-line nextjs/no-img-element
           <img key={photo} src={`/api/photos/${photo}?small`} alt={`Photograph ${i + 1} of the note`} height={140} />
         ))}
       </li>

@@ -39,6 +39,6 @@ export function useOwnClock(
     form.setValues(Object.fromEntries(Object.entries(proposed).map(([field, at]) => [field, fieldOf(at + ahead)])));
     form.resetDirty();
     // Once, when the form comes up: what was typed since is the person's own.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, []);
 }

@@ -17,7 +17,7 @@ export const NotesSeen = ({ href, notes }: Props) => (
         {photoIds.map((photo, i) => (
           <a key={photo} href={`/api/photos/${photo}`} target="_blank" rel="noreferrer">
             {/* The thumbnail is made and served by this program; next/image would make another. */}
-            {/* eslint-disable-next-line @next/next/no-img-element */}
+            {/* oxlint-disable-next-line nextjs/no-img-element */}
             <img
               src={`/api/photos/${photo}?small`}
               alt={`Photograph ${i + 1} of the note`}

@@ -55,7 +55,7 @@ export function Photographs({ address, of, photoIds, testId, addWords }: Props) 
         <span key={id} className={styles.photo}>
           <a href={`/api/photos/${id}`} target="_blank" rel="noreferrer">
             {/* The thumbnail is made and served by this program; next/image would make another. */}
-            {/* eslint-disable-next-line @next/next/no-img-element */}
+            {/* oxlint-disable-next-line nextjs/no-img-element */}
             <img src={`/api/photos/${id}?small`} alt={`Photograph ${i + 1} of ${of}`} height={72} loading="lazy" />
           </a>
           <button type="button" className={`text-button ${styles.act}`} onClick={() => remove(id)}>

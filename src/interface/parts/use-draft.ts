@@ -29,7 +29,7 @@ export function useDraft<Values extends Record<string, unknown>>(
   const kept = useRef<string>(undefined);
   useEffect(() => {
     const draft = loadDraft(page, name);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the store of the device can only be read here
+    // Here, for the store of the device can only be read once the page is there.
     setReady(true);
     if (!draft) return;
     // What a later program no longer asks for is left out.
@@ -38,7 +38,7 @@ export function useDraft<Values extends Record<string, unknown>>(
     kept.current = JSON.stringify(form.getValues());
     setFrom(nearTime(draft.at, Date.now()));
     // Once, as the form comes up.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [page, name]);
   const dirty = form.isDirty();
   const values = form.values;

@@ -57,7 +57,7 @@ export function useTableDraft<Values extends object>({ name, values, onDisk, id,
   }, []);
   useEffect(() => {
     const draft = loadDraft(page, name);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the store of the device can only be read here
+    // oxlint-disable-next-line react/set-state-in-effect -- the store of the device can only be read here
     setReady(true);
     if (!draft) return;
     const typed = draft.values as Partial<Typed<Values>>;
@@ -71,7 +71,7 @@ export function useTableDraft<Values extends object>({ name, values, onDisk, id,
     shown.current = id;
     if ((id ?? null) === over || dirty) return;
     // Saved or taken back past this table, and nothing of one's own stands in it.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
+    // oxlint-disable-next-line react/set-state-in-effect
     setOver(id ?? null);
     setBase(disk);
     put(JSON.parse(disk) as Values);

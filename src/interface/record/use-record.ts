@@ -234,7 +234,7 @@ export function useRecord<Line extends Timed>(
   const [lines, setLines] = useState<Lines<Line>>({ written: onDisk, waiting: [] });
   useEffect(() => {
     // A page that was read again may know more, or less, than this one.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
+    // oxlint-disable-next-line react/set-state-in-effect
     setLines((before) => merged(before, onDisk, []));
   }, [onDisk]);
   const { ready, isUnkept } = useKeeping(name, lines.waiting, setLines);

@@ -7,10 +7,10 @@ export const TroubleScreen = ({ message, nextStep }: { readonly message: string;
     <h1>The shop file cannot be used</h1>
     <p>{message}</p>
     <p>{nextStep}</p>
-    {/* A plain link: the whole page is asked for again. */}
-    {/* eslint-disable-next-line @next/next/no-html-link-for-pages */}
+    {/* Plain links: the whole page is asked for again. */}
+    {/* oxlint-disable-next-line nextjs/no-html-link-for-pages */}
     <a href="/">Try again</a>
-    {}
+    {/* oxlint-disable-next-line nextjs/no-html-link-for-pages */}
     <a href="/copies">Copies of the shop</a>
   </main>
 );

@@ -33,6 +33,8 @@ export default function EngineErrorScreen({ reset }: { readonly reset: () => voi
         <a className={key.key} href={`/api/engines/${engine}/rows`} download>
           Its rows as they are
         </a>
+        {/* A plain link, for the whole page is to be asked for: what is here has failed. */}
+        {/* oxlint-disable-next-line nextjs/no-html-link-for-pages */}
         <a className={key.key} href="/copies">
           Copies of the shop
         </a>

@@ -2,7 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createServer } from 'node:net';
 import { buildIfStale } from './build-if-stale.mjs';
-import { compiled } from './compiled.mjs';
+import { installed } from './installed.mjs';
 
 const demonstration = process.argv.includes('--demonstration');
 const port = Number(process.env.PORT ?? 4620);
@@ -31,7 +31,7 @@ if (free !== true) {
 }
 
 // The compiler has one core, and asks nothing of the build; the build has the other.
-const compiling = compiled();
+const { compiling } = await installed({ toServe: true });
 buildIfStale();
 if (!(await compiling)) process.exit(1);
 

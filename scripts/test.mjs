@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { chromiumBeside } from './chromium.mjs';
-import { compiled } from './compiled.mjs';
+import { installed } from './installed.mjs';
 
 const bin = (name) => `node_modules/.bin/${name}`;
 const results = 'test-results';
@@ -100,7 +100,7 @@ const jest = (project) => [
 // What is missing comes while that is looked at which needs neither: lint, types and the build.
 const browser = chromiumBeside();
 if (!browser) without();
-const compiling = compiled();
+const { compiling } = await installed();
 
 await step('types of the routes', bin('next'), ['typegen']);
 // The two that read types take both cores for a while, and the other two one each.

@@ -54,7 +54,7 @@ const LOCK = {
  * the place that `fails` names. What was kept by another clone lies in `kept`.
  */
 function clone(
-  module: string | 'nothing installed' | undefined,
+  module: string | undefined,
   { compiles = OPENS, fails = '', kept = mkdtempSync(join(tmpdir(), 'spanner-kept-')), integrity = 'sha512-A' } = {},
 ) {
   const folder = mkdtempSync(join(tmpdir(), 'spanner-compiled-'));

@@ -30,8 +30,9 @@ const BAD: Readonly<Record<string, string>> = {
     'const later = async () => Promise.resolve(1);\nexport const f = () => { later(); };',
   'typescript/no-for-in-array': 'export const f = (list: number[]) => { for (const i in list) console.log(i); };',
   'typescript/no-implied-eval': "export const f = () => setTimeout('go()', 5);",
-  'typescript/no-misused-promises':
-    'declare function take(work: () => void): void;\nexport const f = () => take(async () => { await Promise.resolve(); });',
+  'typescript/no-misused-promises': `declare function take(work: () =>
+    void): void;
+export const f = () => take(async () => { await Promise.resolve(); });`,
   'typescript/no-redundant-type-constituents': 'export type Loose = unknown | string;',
   'typescript/no-unnecessary-type-assertion': 'export const f = (value: number) => value as number;',
   'typescript/no-unsafe-argument': 'declare const any: any;\nexport const f = () => Math.abs(any);',
@@ -88,8 +89,9 @@ const BAD: Readonly<Record<string, string>> = {
   'react/no-is-mounted': 'export class A extends Component { act() { return this.isMounted(); } }',
   'react/no-render-return-value': 'export const f = () => { const made = ReactDOM.render(<B />, null); return made; };',
   'react/no-string-refs': 'export const A = () => <p ref="a" />;',
-  'react/preserve-manual-memoization':
-    'export function A({ a }: { a: number }) { const list = [a]; useB(); list.push(2); const kept = useMemo(() => list.map((b) => b), [list]); return <p>{kept}</p>; }',
+  'react/preserve-manual-memoization': `export function A({ a }: { a: number }) {
+    const list = [a]; useB(); list.push(2); const kept = useMemo(() => list.map((b) => b), [list]);
+    return <p>{kept}</p>; }`,
   'react/purity': 'export function A() { return <p>{Math.random()}</p>; }',
   'react/refs': 'export function A() { const ref = useRef(0); return <p>{ref.current}</p>; }',
   'react/rules-of-hooks':

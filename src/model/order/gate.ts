@@ -2,6 +2,7 @@ import type { Guard } from '@/core/joint';
 import { isHolding, isProven, type FitState } from '@/model/fit/place-state';
 import { shaftOf } from '@/model/joint/joint-shape';
 import type { JointState } from '@/model/joint/joint-state';
+import { locksOfSheet } from '@/model/joint/locks-of-sheet';
 import type { Loose } from './loose';
 import type { OrderState } from './order-state';
 import { restsOn } from './rests-on';
@@ -64,13 +65,27 @@ function barsOfFits({ fits, order }: GateState, beneath: ReadonlySet<string>, al
   });
 }
 
-/** Joints beneath, and joints that stand nowhere in the order, are final. */
+/** A lock that nobody named cannot be asked for: whoever closes over it says first what there is to be locked. */
+const locksUnsaid = ({ joint }: JointState): readonly Bar[] =>
+  locksOfSheet(joint).flatMap(({ name, locking }) =>
+    locking === 'unsaid'
+      ? [
+          bar('lock-unsaid', `${joint.name}${name && ` (${name})`}: how it is locked is not said.`, {
+            at: 'joint',
+            id: joint.id,
+          }),
+        ]
+      : [],
+  );
+
+/** Joints beneath, and joints that stand nowhere in the order, are final, and it is known how they are locked. */
 function barsOfJoints({ joints, order }: GateState, beneath: ReadonlySet<string>, all: boolean): readonly Bar[] {
-  return joints.flatMap(({ joint, final }) => {
+  return joints.flatMap((one) => {
+    const { joint, final } = one;
     const steps = order.steps.filter(({ step }) => step.jointId === joint.id);
     if (!all && steps.length > 0 && !steps.some(({ step }) => beneath.has(step.id))) return [];
     return final?.state.complete
-      ? []
+      ? locksUnsaid(one)
       : [bar('joint-not-final', `${joint.name}: not pulled for good.`, { at: 'joint', id: joint.id })];
   });
 }

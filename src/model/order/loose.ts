@@ -2,6 +2,7 @@ import type { Locking } from '@/core/joint';
 import { openSetWords } from '@/model/bolt/open-bolts';
 import type { Joint } from '@/model/joint/joint';
 import type { JointState } from '@/model/joint/joint-state';
+import { locksOfSheet } from '@/model/joint/locks-of-sheet';
 import type { TighteningPlan } from '@/model/joint/tightening-plan';
 import { writtenAt, type BuildLine } from './build-line';
 import type { StepState } from './step-state';
@@ -25,22 +26,15 @@ const LOCK_WORDS: Readonly<Record<string, string>> = {
 /** The lock of a joint is ended by a line of this name, after its last pull. */
 export const lockKey = (jointId: string): string => `lock ${jointId}`;
 
-interface Locks {
-  readonly name: string;
-  readonly locking?: Locking;
-}
-
 /**
  * What is to be locked on a joint, its kinds under their names: what it was pulled with, and what its sheet says since.
  * Older plans do not say.
  */
-function locksOf({ detail }: Joint, pulled: TighteningPlan | undefined): readonly string[] {
-  const sheet = [{ name: '', detail }, ...detail.kinds].map(({ name, detail: { today, original } }): Locks => ({
-    name,
-    locking: (today ?? original).locking,
-  }));
-  const own: readonly Locks[] = pulled ? [{ name: '', locking: pulled.locking }, ...(pulled.kinds ?? [])] : [];
-  const said = [...own, ...sheet].flatMap(({ name, locking = 'none' }) => {
+function locksOf(joint: Joint, pulled: TighteningPlan | undefined): readonly string[] {
+  const own: readonly { readonly name: string; readonly locking?: Locking }[] = pulled
+    ? [{ name: '', locking: pulled.locking }, ...(pulled.kinds ?? [])]
+    : [];
+  const said = [...own, ...locksOfSheet(joint)].flatMap(({ name, locking = 'none' }) => {
     const words = LOCK_WORDS[locking];
     return words === undefined ? [] : [name ? `${words} (${name})` : words];
   });

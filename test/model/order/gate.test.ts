@@ -2,7 +2,7 @@ import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { barsOfDoing } from '@/model/order/assert-line';
-import { barsOfJoint, barsOfRetorque, barsOfStart, guardsOfBars } from '@/model/order/gate';
+import { barsOfGate, barsOfJoint, barsOfRetorque, barsOfStart, guardsOfBars } from '@/model/order/gate';
 import type { Step } from '@/model/order/step';
 import { gateOfRound } from '@/model/order/gate-of-round';
 import type { BuildLine } from '@/model/order/build-line';
@@ -20,6 +20,14 @@ const STEPS = [
   step('close', { after: ['free'], detail: { makes: ['closes'] } }),
   step('start', { after: ['close'], detail: { makes: ['starts'] } }),
 ];
+
+/** A joint that is pulled for good, and how its sheet says that it and its kinds are locked. */
+function lockedBy(locking: string, kinds: readonly { readonly name: string; readonly locking: string }[] = []) {
+  const state = joint('j', YESTERDAY);
+  const facts = (one: string) => ({ today: null, original: { locking: one } });
+  const detail = { ...facts(locking), kinds: kinds.map((kind) => ({ name: kind.name, detail: facts(kind.locking) })) };
+  return { ...state, joint: { ...state.joint, detail } } as unknown as ReturnType<typeof joint>;
+}
 
 /** An engine of which only closing is left. */
 function ready(given: Partial<OrderRows> = {}) {
@@ -49,6 +57,7 @@ describe('an engine is closed', () => {
       'joint-not-final',
       { joints: [joint('j', YESTERDAY), joint('other')] },
     ],
+    ['a joint of which it is not said how it is locked', 'lock-unsaid', { joints: [lockedBy('unsaid')] }],
     ['a part over', 'surplus', { parts: [part('nut', { stepId: 'shaft', need: 2, here: 3 })] }],
     ['a part that goes nowhere', 'surplus', { parts: [part('nut')] }],
     ['a part whose step is gone', 'surplus', { parts: [part('nut', { stepId: 'gone' })] }],
@@ -140,6 +149,28 @@ describe('an engine is closed', () => {
     expect(barsOf()).toEqual([]);
     expect(barsOfStart(bench([step('a')]).state()).map(({ code }) => code)).not.toContain('crank');
   });
+});
+
+test('how a joint is locked is asked of it and of each of its kinds, once it is pulled for good', () => {
+  const said = (...given: Parameters<typeof lockedBy>) =>
+    barsOfGate(
+      ready({ joints: [lockedBy(...given)] }).state(),
+      STEPS.find(({ id }) => id === 'close'),
+    )
+      .filter(({ code }) => code === 'lock-unsaid')
+      .map(({ message, to }) => [message, to]);
+  const at = { at: 'joint', id: 'j' };
+  expect(said('unsaid')).toEqual([['j: how it is locked is not said.', at]]);
+  const kinds = [
+    { name: 'long', locking: 'unsaid' },
+    { name: 'short', locking: 'none' },
+  ];
+  expect(said('none', kinds)).toEqual([['j (long): how it is locked is not said.', at]]);
+  expect(said('none')).toEqual([]);
+  // What is not pulled is said to be so, and no more of it.
+  const open = { ...joint('k'), joint: { ...lockedBy('unsaid').joint, id: 'k' } } as ReturnType<typeof joint>;
+  const codes = barsOfGate(ready({ joints: [joint('j', YESTERDAY), open] }).state()).map(({ code }) => code);
+  expect([codes.includes('joint-not-final'), codes.includes('lock-unsaid')]).toEqual([true, false]);
 });
 
 test('bolts that are not inside their stretch are on the list of a joint that is tight, and closing asks', () => {

@@ -12,6 +12,7 @@ const config = {
   testTimeout: 60_000,
   ...(floor && { testMatch: [`<rootDir>/test/${floor}/**/*.test.ts`] }),
   testPathIgnorePatterns: ['house\\.test'],
+  testSequencer: '<rootDir>/test/mutation/short-first.cjs',
   moduleNameMapper: { ...core.moduleNameMapper, '^fast-check$': '<rootDir>/test/mutation/few-runs.cjs' },
 };
 

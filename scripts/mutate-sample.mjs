@@ -1,6 +1,6 @@
 // The share of small spoilings that a test notices, by chance over a whole floor, all of which would take days:
-// `npm run mutate:sample core 20 1`, the floor, how many places of it, and the chance’s seed. Only the floor’s own tests
-// are asked: what others would notice besides is not counted.
+// `npm run mutate:sample core 20 1`, the floor, how many places of it, and the chance’s seed. The floor’s own tests are
+// asked first; of what they miss, those of the floors above, which take longer.
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 
@@ -10,14 +10,14 @@ const REPORT = 'test-results/mutation/mutation.json';
 const CAUGHT = new Set(['Killed', 'Timeout']);
 const MISSED = new Set(['Survived', 'NoCoverage']);
 
-/** What belongs to a floor, and where its tests lie. */
+/** What belongs to a floor, where its own tests lie, and those above. */
 const FLOORS = {
-  core: { of: /^src\/(core|reckoner)\/.*\.ts$/, tests: '{core,reference,reckoner}' },
-  model: { of: /^src\/model\/.*\.ts$/, tests: '{model,features}' },
+  core: { of: /^src\/(core|reckoner)\/.*\.ts$/, tests: '{core,reference,reckoner}', above: '{model,features,actions}' },
+  model: { of: /^src\/model\/.*\.ts$/, tests: '{model,features}', above: '{db,actions,reckoner}' },
   // What an act answers, it answers by the rows that it wrote.
-  rows: { of: /^src\/db\/.*\.ts$/, tests: '{db,actions}' },
+  rows: { of: /^src\/db\/.*\.ts$/, tests: '{db,actions}', above: 'features' },
   // What stands in front of them, `src/server`, is asked by tests that begin a server: nothing of it can be spoilt there.
-  doors: { of: /^src\/features\/[^/]+\/(.*actions|schema|.*-schema)\.ts$/, tests: 'actions' },
+  doors: { of: /^src\/features\/[^/]+\/(.*actions|schema|.*-schema)\.ts$/, tests: 'actions', above: '{db,features}' },
 };
 
 /** Numbers from 0 to 1 that follow from a seed (mulberry32). */
@@ -67,30 +67,65 @@ if (!floor || !(Number(count) > 0)) {
   process.exit(2);
 }
 const { drawn, total } = placesOf(floor, Number(count), Number(seed));
-const ranges = drawn.map(({ file, from, to }) => `${file}:${from}-${to}`);
-rmSync(REPORT, { force: true });
-const ran = spawnSync('node_modules/.bin/stryker', ['run', '--mutate', ranges.join(',')], {
-  stdio: 'inherit',
-  env: { ...process.env, SPANNER_MUTATE_TESTS: floor.tests },
-});
-if (ran.status !== 0 || !existsSync(REPORT)) process.exit(1);
 
-const { files } = JSON.parse(readFileSync(REPORT, 'utf8'));
-const counts = drawn.map(({ file, from, to }) => {
+/** What became of each spoiling between those lines, by the tests that lie there; the report itself, for a second look. */
+function spoilt(ranges, tests) {
+  rmSync(REPORT, { force: true });
+  const { status } = spawnSync('node_modules/.bin/stryker', ['run', '--mutate', ranges.join(',')], {
+    stdio: 'inherit',
+    env: { ...process.env, SPANNER_MUTATE_TESTS: tests },
+  });
+  if (status !== 0 || !existsSync(REPORT)) process.exit(1);
+  const { files } = JSON.parse(readFileSync(REPORT, 'utf8'));
   // What runs as a module loads, and in a test as well, is asked of that test alone: it seems missed whatever others notice.
-  const here = (files[file]?.mutants ?? []).filter(
-    ({ location, static: isStatic }) => !isStatic && location.start.line >= from && location.end.line <= to,
+  return Object.entries(files).flatMap(([file, { mutants }]) =>
+    mutants
+      .filter((one) => !one.static)
+      .map((one) => ({ file, ...one, by: JSON.stringify([file, one.location, one.mutatorName, one.replacement]) })),
   );
-  const of = (kinds) => here.filter(({ status }) => kinds.has(status)).length;
-  return { caught: of(CAUGHT), missed: of(MISSED) };
-});
-const { all, share, error } = shareOf(counts.filter(({ caught, missed }) => caught + missed > 0));
-if (all === 0) {
-  console.log(`${name}: nothing in ${drawn.length} places by seed ${seed} that could be spoilt; ask for more`);
-  process.exit(1);
 }
-const percent = (value) => (Math.min(1, Math.max(0, value)) * 100).toFixed(1);
-console.log(
-  `${name}: ${drawn.length} of ${total} places by seed ${seed}, ${all} spoilings, ` +
-    `${percent(share)} % caught (${percent(share - 2 * error)} to ${percent(share + 2 * error)})`,
+
+const own = spoilt(
+  drawn.map(({ file, from, to }) => `${file}:${from}-${to}`),
+  floor.tests,
 );
+const missed = own.filter(({ status }) => MISSED.has(status));
+const exactly = ({ file, location: { start, end } }) =>
+  `${file}:${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`;
+const again = missed.length === 0 ? [] : spoilt([...new Set(missed.map(exactly))], floor.above);
+const caughtAbove = new Set(again.filter(({ status }) => CAUGHT.has(status)).map(({ by }) => by));
+
+/** Of each place how many were caught and missed, by the floor’s own tests or by all that were asked. */
+const countsBy = (isCaught) =>
+  drawn
+    .map(({ file, from, to }) => {
+      const here = own.filter(
+        ({ file: at, location, status }) =>
+          at === file &&
+          location.start.line >= from &&
+          location.end.line <= to &&
+          (CAUGHT.has(status) || MISSED.has(status)),
+      );
+      const caught = here.filter(isCaught).length;
+      return { caught, missed: here.length - caught };
+    })
+    .filter(({ caught, missed: left }) => caught + left > 0);
+
+const percent = (value) => (Math.min(1, Math.max(0, value)) * 100).toFixed(1);
+for (const [by, isCaught] of [
+  ['its own tests', ({ status }) => CAUGHT.has(status)],
+  ['these and those above', ({ status, by: which }) => CAUGHT.has(status) || caughtAbove.has(which)],
+]) {
+  const counts = countsBy(isCaught);
+  const { all, share, error } = shareOf(counts);
+  if (!(all > 0)) {
+    console.log(`${name}: nothing in ${drawn.length} places by seed ${seed} that could be spoilt; ask for more`);
+    process.exit(1);
+  }
+  console.log(
+    `${name}: ${drawn.length} of ${total} places by seed ${seed}, ${all} spoilings, by ${by} ` +
+      `${percent(share)} % caught (${percent(share - 2 * error)} to ${percent(share + 2 * error)})`,
+  );
+}
+for (const { file, location, mutatorName, replacement, by } of missed.filter((one) => !caughtAbove.has(one.by)))
+  console.log(`left: ${file}:${location.start.line}:${location.start.column} ${mutatorName}: ${replacement ?? by}`);

@@ -381,7 +381,7 @@ describe('the other doors', () => {
   test('an older program is told that it cannot read a joint that has them', async () => {
     await withOuter();
     const text = DETAIL_JSON.write(heads().detail);
-    expect((JSON.parse(text) as { version: number }).version).toBe(3);
+    expect((JSON.parse(text) as { version: number }).version).toBe(4);
     expect(DETAIL_JSON.read(text)).toEqual(heads().detail);
   });
   test('a build file carries kinds and what was pulled of them, and a file in which they are wrong is refused', async () => {

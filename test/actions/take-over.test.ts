@@ -50,13 +50,16 @@ describe('a sister engine', () => {
   });
   test('what was found of the very fasteners there is not known here', async () => {
     const head = jointNamed(shop, 'demo-f-joint-head');
-    const facts = { socket: 'takes', takenBeyondYield: false, platedUnbaked: false } as const;
+    const facts = { socket: 'takes', takenBeyondYield: false, platedUnbaked: false, locking: 'metal-nut' } as const;
+    const turns = { prevailingLow_Nm: 1, prevailingHigh_Nm: 2 };
+    const insert = { insert: true, insertLength_mm: 12, insertLow_Nm: 1, insertHigh_Nm: 2 };
     shop.joints.alter({
       ...head,
       bearingMeasured: true,
       detail: {
         ...head.detail,
-        original: { ...head.detail.original, ...facts },
+        original: { ...head.detail.original, ...facts, ...turns },
+        parent: { ...head.detail.parent, ...insert, metal: 'aluminium-cast', nearHeat: true },
         overrides: { film: { value_Nm: 40, reason: 'tried' } },
         leftUnknown: ['nut'],
       },
@@ -66,14 +69,19 @@ describe('a sister engine', () => {
     expect(copy).toMatchObject({
       bearingMeasured: false,
       detail: {
-        original: { socket: 'not-tried', takenBeyondYield: null, platedUnbaked: null },
+        original: {
+          ...{ socket: 'not-tried', takenBeyondYield: null, platedUnbaked: null },
+          ...{ locking: 'metal-nut', prevailingLow_Nm: null, prevailingHigh_Nm: null },
+        },
+        // What the designer gave it stays; what somebody did to that casting is not known of this one.
+        parent: { insert: null, insertLength_mm: null, insertLow_Nm: null, insertHigh_Nm: null, nearHeat: true },
         overrides: {},
         leftUnknown: [],
         leafReason: null,
       },
     });
     const codes = computeJoint(jointInputs(shop, there(copy), nowMs())).unknown.map(({ code }) => code);
-    expect(codes).toEqual(expect.arrayContaining(['face', 'history', 'nut']));
+    expect(codes).toEqual(expect.arrayContaining(['face', 'history', 'nut', 'own-torque', 'insert']));
   });
   test('a joint brings its entry along, once; what is here stays as it is, and twice is nothing', async () => {
     await accepted(take({ jointIds: ['demo-f-joint-head'] }));

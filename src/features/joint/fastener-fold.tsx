@@ -65,15 +65,19 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const { parent } = setting.joint.detail;
   const metals = [NONE, ...setting.shelves.metals.map(({ id, name }) => ({ value: id, label: name }))];
   const set = (part: Partial<ParentFacts>) => onDetail({ parent: { ...parent, ...part } });
-  const choice = (name: 'holeThrough' | 'insert' | 'nearHeat' | 'boreMoves', words: string) => (
-    <label className={form.choice}>
-      <input
-        type="checkbox"
-        checked={parent[name]}
-        onChange={(event) => set({ [name]: event.currentTarget.checked })}
-      />
-      <span>{words}</span>
-    </label>
+  type Asked = 'insert' | 'nearHeat' | 'boreMoves';
+  const question = (name: Asked, label: string, description: string, [no, yes] = ['No', 'Yes']) => (
+    <NativeSelect
+      label={label}
+      description={description}
+      data={[
+        { value: '', label: 'Not said yet' },
+        { value: 'no', label: no },
+        { value: 'yes', label: yes },
+      ]}
+      value={parent[name] === null ? '' : parent[name] ? 'yes' : 'no'}
+      onChange={({ currentTarget: { value } }) => set({ [name]: value === '' ? null : value === 'yes' })}
+    />
   );
   return (
     <div className={form.grid}>
@@ -131,8 +135,15 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
           onChange={(gasketLimit_MPa) => set({ gasketLimit_MPa })}
         />
       )}
-      {choice('holeThrough', 'The hole goes through')}
-      {choice('insert', 'A thread insert is wound in')}
+      <label className={form.choice}>
+        <input
+          type="checkbox"
+          checked={parent.holeThrough}
+          onChange={(event) => set({ holeThrough: event.currentTarget.checked })}
+        />
+        <span>The hole goes through</span>
+      </label>
+      {question('insert', 'Thread insert', 'Of wire, or a bush', ['None', 'One is wound in'])}
       {parent.insert && (
         <>
           <MeasureField
@@ -158,8 +169,8 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
           />
         </>
       )}
-      {choice('nearHeat', 'Near heat: head, exhaust')}
-      {choice('boreMoves', 'New ones can move a bore: rods, mains')}
+      {question('nearHeat', 'Near heat', 'Head, exhaust')}
+      {question('boreMoves', 'New ones can move a bore', 'Rods, mains')}
     </div>
   );
 }

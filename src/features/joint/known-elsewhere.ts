@@ -115,6 +115,12 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
     ...metalAnswers('metal', 'metal'),
     ...metalAnswers('under-head', 'underHead'),
     { code: 'hole-depth', words: 'It goes through', detail: { parent: { ...parent, holeThrough: true } } },
+    { code: 'insert', words: 'None', detail: { parent: { ...parent, insert: false } } },
+    { code: 'insert', words: 'One is wound in', detail: { parent: { ...parent, insert: true } } },
+    { code: 'near-heat', words: 'It does', detail: { parent: { ...parent, nearHeat: true } } },
+    { code: 'near-heat', words: 'It does not', detail: { parent: { ...parent, nearHeat: false } } },
+    { code: 'bore-moves', words: 'They can', detail: { parent: { ...parent, boreMoves: true } } },
+    { code: 'bore-moves', words: 'They cannot', detail: { parent: { ...parent, boreMoves: false } } },
     {
       code: 'insert-torque',
       words: 'It runs freely',

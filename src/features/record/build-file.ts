@@ -22,7 +22,7 @@ import { tryCore } from '@/model/try-core';
 import type { Shop } from '@/db/shop';
 
 export const BUILD_FORMAT = 'unhurried-spanner-build';
-export const BUILD_VERSION = 4;
+export const BUILD_VERSION = 5;
 
 /** A wrench as it is in a file: whether it hangs in the shop that reads it is for that shop to say. */
 export type FileWrench = Omit<Wrench, 'cameWith' | 'aside'>;

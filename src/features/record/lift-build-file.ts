@@ -1,6 +1,6 @@
 import { readLength, readTorque } from '@/core/print';
 import { tryCore } from '@/model/try-core';
-import { withUnsaidLocks } from '@/model/joint/joint-detail';
+import { withUnsaidLocks, withUnsaidPlaces } from '@/model/joint/joint-detail';
 import { PLAN_JSON } from '@/model/joint/tightening-plan';
 import { BUILD_VERSION } from './build-file';
 
@@ -86,18 +86,26 @@ function toTwo(file: Held): Held {
 /** Version 2 to 3: what was set aside is in the file, and says so; before, it was left out. */
 const toThree = (file: Held): Held => ({ ...file, version: 3, asides: [] });
 
-/** Version 3 to 4: that a fastener is not locked is something that somebody said. */
-const toFour = (file: Held): Held => ({
-  ...file,
-  version: 4,
-  joints: list(file.joints).map((joint) =>
-    typeof joint.detail === 'object' && joint.detail !== null
-      ? { ...joint, detail: withUnsaidLocks(joint.detail as Held) }
-      : joint,
-  ),
-});
+/** A version of which only the details of joints are others. */
+const withDetails =
+  (version: number, lift: (detail: Held) => Held) =>
+  (file: Held): Held => ({
+    ...file,
+    version,
+    joints: list(file.joints).map((joint) =>
+      typeof joint.detail === 'object' && joint.detail !== null
+        ? { ...joint, detail: lift(joint.detail as Held) }
+        : joint,
+    ),
+  });
 
-const LIFTS: readonly ((file: Held) => Held)[] = [toTwo, toThree, toFour];
+/** Version 3 to 4: that a fastener is not locked is something that somebody said. */
+const toFour = withDetails(4, withUnsaidLocks);
+
+/** Version 4 to 5: so is that no insert is wound in, that nothing is hot there, that no bore moves. */
+const toFive = withDetails(5, withUnsaidPlaces);
+
+const LIFTS: readonly ((file: Held) => Held)[] = [toTwo, toThree, toFour, toFive];
 
 /**
  * Lifts a build file of any earlier version to this one; what is no such file is left as it is, for the check to

@@ -62,8 +62,8 @@ export interface ParentFacts {
   readonly holeDepth_mm: number | null;
   /** The hole goes through: nothing bottoms in it. */
   readonly holeThrough: boolean;
-  /** A thread insert is wound into the parent. */
-  readonly insert: boolean;
+  /** A thread insert is wound into the parent; null where nobody said. */
+  readonly insert: boolean | null;
   /** Of the insert: no more thread holds than it is long. */
   readonly insertLength_mm: number | null;
   /** What a locking insert turns with by itself; 0 of one that runs freely. */
@@ -75,7 +75,8 @@ export interface ParentFacts {
   /** Gasket or flange that each fastener presses, and what it bears. */
   readonly gasketArea_mm2: number | null;
   readonly gasketLimit_MPa: number | null;
-  readonly nearHeat: boolean;
-  /** New fasteners here can move a bore: rods, mains. */
-  readonly boreMoves: boolean;
+  /** Null where nobody said. */
+  readonly nearHeat: boolean | null;
+  /** New fasteners here can move a bore: rods, mains; null where nobody said. */
+  readonly boreMoves: boolean | null;
 }

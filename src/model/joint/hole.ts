@@ -19,6 +19,9 @@ export interface Hole {
   readonly isClear: boolean;
 }
 
+/** Whether each hole was looked at: an insert that is in one was found then. */
+export const isEveryHoleSeen = (holes: readonly Hole[], fasteners: number): boolean => holes.length >= fasteners;
+
 /** Holes are of places that there are, each once. @throws DomainError bad-field */
 export function assertHolesPlaced({
   fasteners,

@@ -152,7 +152,7 @@ export const PLAIN_DETAIL: JointDetail = {
     underHead: null,
     holeDepth_mm: null,
     holeThrough: false,
-    insert: false,
+    insert: null,
     insertLength_mm: null,
     insertLow_Nm: null,
     insertHigh_Nm: null,
@@ -160,8 +160,8 @@ export const PLAIN_DETAIL: JointDetail = {
     grip_mm: null,
     gasketArea_mm2: null,
     gasketLimit_MPa: null,
-    nearHeat: false,
-    boreMoves: false,
+    nearHeat: null,
+    boreMoves: null,
   },
   maker: null,
   adaptor: null,
@@ -241,20 +241,40 @@ const withFasteners = (held: Held): Held => ({
   ...('today' in held && { today: unsaidOf(held.today) }),
 });
 
+/** Lifts a joint's own figure, and that of each of its kinds. */
+const inKinds = (lift: (held: Held) => Held, held: Held): Held => ({
+  ...lift(held),
+  ...(Array.isArray(held.kinds) && {
+    kinds: (held.kinds as readonly Held[]).map((kind) => ({ ...kind, detail: lift((kind.detail ?? {}) as Held) })),
+  }),
+});
+
 /**
  * Since the third, that a fastener is not locked is something that somebody said: before, it stood on every sheet on
  * which nobody had said anything.
  */
-export const withUnsaidLocks = (held: Held): Held => ({
-  ...withFasteners(held),
-  ...(Array.isArray(held.kinds) && {
-    kinds: (held.kinds as readonly Held[]).map((kind) => ({
-      ...kind,
-      detail: withFasteners((kind.detail ?? {}) as Held),
-    })),
-  }),
-});
+export const withUnsaidLocks = (held: Held): Held => inKinds(withFasteners, held);
 
-const kept = storedJson<Partial<JointDetail>>('detail of a joint', [withKinds, withUnsaidLocks]);
+const saidOrNull = (parent: unknown): unknown =>
+  parent && typeof parent === 'object'
+    ? Object.fromEntries(
+        Object.entries(parent).map(([name, value]) => [
+          name,
+          value === false && (name === 'insert' || name === 'nearHeat' || name === 'boreMoves')
+            ? null
+            : (value as unknown),
+        ]),
+      )
+    : parent;
+
+const withPlace = (held: Held): Held => ({ ...held, ...('parent' in held && { parent: saidOrNull(held.parent) }) });
+
+/**
+ * Since the fourth it can be said that no insert is wound in, that nothing is hot there, that no bore moves: before,
+ * that stood wherever nobody had ticked it.
+ */
+export const withUnsaidPlaces = (held: Held): Held => inKinds(withPlace, held);
+
+const kept = storedJson<Partial<JointDetail>>('detail of a joint', [withKinds, withUnsaidLocks, withUnsaidPlaces]);
 
 export const DETAIL_JSON = { ...kept, read: (text: string): JointDetail => completeDetail(kept.read(text)) };

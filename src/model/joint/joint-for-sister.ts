@@ -2,15 +2,31 @@ import type { Joint } from './joint';
 import type { FastenerFacts } from './fastener-facts';
 import type { FigureDetail } from './joint-detail';
 
-/** What of a fastener is of this very one, and of no other like it. */
-const unknownHere = <Facts extends Pick<FastenerFacts, 'socket' | 'takenBeyondYield' | 'platedUnbaked'>>(
+/** What of a fastener is of this very one, and of no other like it: what its nut was measured to turn with, too. */
+const unknownHere = <
+  Facts extends Pick<
+    FastenerFacts,
+    'socket' | 'takenBeyondYield' | 'platedUnbaked' | 'prevailingLow_Nm' | 'prevailingHigh_Nm'
+  >,
+>(
   facts: Facts,
-): Facts => ({ ...facts, socket: 'not-tried', takenBeyondYield: null, platedUnbaked: null });
+): Facts => ({
+  ...facts,
+  socket: 'not-tried',
+  takenBeyondYield: null,
+  platedUnbaked: null,
+  prevailingLow_Nm: null,
+  prevailingHigh_Nm: null,
+});
+
+/** Of a casting, whether somebody wound an insert into it is said of that one alone. */
+const NO_INSERT_SAID = { insert: null, insertLength_mm: null, insertLow_Nm: null, insertHigh_Nm: null } as const;
 
 const figureForSister = <Detail extends FigureDetail>(detail: Detail): Detail => ({
   ...detail,
   original: unknownHere(detail.original),
   today: detail.today && { ...unknownHere(detail.today), faceMeasured: false },
+  parent: { ...detail.parent, ...NO_INSERT_SAID },
   overrides: {},
   leafReason: null,
   overLeafId: null,

@@ -16,7 +16,7 @@ import {
   seatingUnknown,
   substituteGuards,
 } from './own-guards';
-import { shallowest } from './hole';
+import { isEveryHoleSeen, shallowest } from './hole';
 import { judgedHoles } from './holes-judged';
 import { askedOf } from '@/model/book/leaf-of-text';
 import type { Wrench } from '@/model/shelf/wrench';
@@ -120,6 +120,7 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
         ...(parent.insert && {
           insert: { length_mm: known(parent.insertLength_mm), torque_Nm: insertTorque(parent)?.high_Nm },
         }),
+        insertUnsaid: parent.insert === null && !isEveryHoleSeen(joint.detail.holes, joint.fasteners),
         hottest_C: known(parent.hottest_C),
       },
     }),
@@ -152,10 +153,10 @@ function guardInput(setting: JointInputs, ladder: Ladder, wrench: Wrench): Guard
       ...(inParent !== null && { pitch_mm: threadNamed(inParent).pitch_mm }),
     },
     locking: today.locking,
-    nearHeat: parent.nearHeat,
+    nearHeat: known(parent.nearHeat),
     seating_Nm: known(today.seating_Nm),
     socket: substitute?.socket,
-    boreMoves: parent.boreMoves,
+    boreMoves: known(parent.boreMoves),
     todayFilmId: joint.todayFilm,
     headFilmId: joint.detail.headFilm ?? joint.todayFilm,
     ...(maker && !overrides.maker && { makerFilm: filmOn(shelves, maker.film) }),

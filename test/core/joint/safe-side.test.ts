@@ -160,6 +160,52 @@ describe('guards that were missing', () => {
       codes(of, { reach: { length_mm: 50, grip_mm: 30, holeDepth_mm: 20.5, pitch_mm: 1.27, isThrough: true } }),
     ).not.toContain('bottoms-nearly');
   });
+  describe('near heat, where that decides', () => {
+    const TOUCHY: readonly [string, Partial<GuardInput>, string][] = [
+      ['wax', { todayFilmId: 'wax-ptfe' }, 'film-near-heat'],
+      ['a sealant under the head', { headFilmId: 'ptfe-sealant' }, 'film-near-heat'],
+      ['a locker', { todayFilmId: 'thread-locker' }, 'film-near-heat'],
+      ['cadmium', { todayFilmId: 'cadmium-dry' }, 'cadmium'],
+      ['a polymer nut', { locking: 'polymer-nut' }, 'polymer-near-heat'],
+    ];
+    const stopsAt = (part: Partial<GuardInput>, code: string) =>
+      found(of, part).some((one) => one.code === code && one.severity === 'stop');
+    const isAsked = (part: Partial<GuardInput>) => unknowns(judge(of, part)).some((one) => one.code === 'near-heat');
+    test.each(TOUCHY)('%s: nobody said it, it is asked; said or read off, it is judged', (_, part, code) => {
+      const at = (nearHeat?: boolean, hottest_C?: number) => {
+        const given = { ...part, nearHeat, hottest_C };
+        return [isAsked(given), stopsAt(given, code)];
+      };
+      expect(at()).toEqual([true, false]);
+      expect(at(true)).toEqual([false, true]);
+      expect(at(false)).toEqual([false, false]);
+      // As hot as that it is near heat, whatever is said.
+      expect([at(undefined, 119), at(undefined, 120), at(false, 120), at(true, 20)]).toEqual([
+        [false, false],
+        [false, true],
+        [false, true],
+        [false, true],
+      ]);
+    });
+    test('of what stands heat it is not asked', () => {
+      expect(isAsked({ nearHeat: undefined, todayFilmId: 'engine-oil', headFilmId: 'moly-paste' })).toBe(false);
+      expect(isAsked({ nearHeat: undefined, locking: 'metal-nut' })).toBe(false);
+    });
+  });
+  test('an insert is asked of where it would be: in light alloy, and nobody said', () => {
+    const isAsked = (part: Partial<NonNullable<GuardInput['parent']>>) =>
+      unknowns(judge(of, { parent: { ...tapped, ...part } })).some((one) => one.code === 'insert');
+    expect(isAsked({ insertUnsaid: true })).toBe(true);
+    expect(isAsked({ insertUnsaid: false })).toBe(false);
+    expect(isAsked({ insertUnsaid: true, metal: metal('grey-iron') })).toBe(false);
+    expect(isAsked({ insertUnsaid: true, metal: undefined })).toBe(false);
+  });
+  test('whether a bore moves is asked of a substitute', () => {
+    const isAsked = (part: Partial<GuardInput>) => unknowns(judge(of, part)).some((one) => one.code === 'bore-moves');
+    expect(isAsked({ substituted: true, boreMoves: undefined })).toBe(true);
+    expect(isAsked({ substituted: true, boreMoves: false })).toBe(false);
+    expect(isAsked({ substituted: false, boreMoves: undefined })).toBe(false);
+  });
   test('a light thread that holds cold and not hot', () => {
     const at = (engagement_mm: number, hottest_C?: number) =>
       codes(of, { parent: { ...tapped, engagement_mm, hottest_C } });

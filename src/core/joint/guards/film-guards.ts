@@ -5,6 +5,22 @@ import { isLight } from './strip-load';
 const GALVANIC: ReadonlySet<string> = new Set(['anti-seize', 'tallow-graphite']);
 /** Films that soften, creep or give off fumes where it is hot. */
 const NOT_NEAR_HEAT: ReadonlySet<string> = new Set(['wax-ptfe', 'ptfe-sealant', 'thread-locker']);
+/** Nylon of a locking nut is good for 120 °C (ISO 7040 and what its makers say); lockers and waxes let go from there on. */
+const HEAT_C = 120;
+
+/** What is said of where it sits, or as hot as that: undefined where neither is known. */
+const isNearHeat = ({ nearHeat, hottest_C }: GuardInput): boolean | undefined =>
+  nearHeat === true || (hottest_C !== undefined && hottest_C >= HEAT_C)
+    ? true
+    : (nearHeat ?? (hottest_C === undefined ? undefined : false));
+
+/** Whether something on it, or what locks it, must not be near heat, and nobody said whether it is. */
+export function isHeatUnasked(input: GuardInput): boolean {
+  const { todayFilmId, headFilmId, locking } = input;
+  const isTouchy = (id: string) => NOT_NEAR_HEAT.has(id) || id === 'cadmium-dry';
+  return (locking === 'polymer-nut' || [todayFilmId, headFilmId].some(isTouchy)) && isNearHeat(input) === undefined;
+}
+
 const OILY: ReadonlySet<string> = new Set([
   'engine-oil',
   'moly-paste',
@@ -27,7 +43,9 @@ function bookGuards({ bookSays, bookFilmId, todayFilmId, makerFilm }: GuardInput
   return [stop('film-not-allowed', `The book says “${bookSays}”; thread locker is not what it means.`)];
 }
 
-function whereGuards({ todayFilmId, headFilmId, parent, underHead, nearHeat }: GuardInput): readonly Guard[] {
+function whereGuards(input: GuardInput): readonly Guard[] {
+  const { todayFilmId, headFilmId, parent, underHead } = input;
+  const nearHeat = isNearHeat(input);
   const films = [todayFilmId, headFilmId];
   const light = [
     ...(todayFilmId !== '' && parent?.metal ? [parent.metal] : []),
@@ -62,7 +80,7 @@ function whereGuards({ todayFilmId, headFilmId, parent, underHead, nearHeat }: G
 }
 
 function lockingGuards(input: GuardInput): readonly Guard[] {
-  const { today, locking, nearHeat, seating_Nm, todayFilmId } = input;
+  const { today, locking, seating_Nm, todayFilmId } = input;
   const most = today.prevailing?.high_Nm ?? 0;
   const insert = input.form === 'stud' ? (input.parent?.insert?.torque_Nm ?? 0) : 0;
   return [
@@ -82,7 +100,7 @@ function lockingGuards(input: GuardInput): readonly Guard[] {
           ),
         ]
       : []),
-    ...(locking === 'polymer-nut' && nearHeat
+    ...(locking === 'polymer-nut' && isNearHeat(input)
       ? [
           stop(
             'polymer-near-heat',

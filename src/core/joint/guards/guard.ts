@@ -62,6 +62,8 @@ export interface GuardInput {
       /** The most it turns with by itself; 0 where it runs freely. */
       readonly torque_Nm?: number;
     };
+    /** Nobody said whether one is wound in. */
+    readonly insertUnsaid?: boolean;
     /** How hot the parent gets there. */
     readonly hottest_C?: number;
   };
@@ -75,10 +77,12 @@ export interface GuardInput {
   readonly hottest_C?: number;
   readonly reach: Reach;
   readonly locking: Locking;
-  readonly nearHeat: boolean;
+  /** It sits on a head or an exhaust; undefined where nobody said. */
+  readonly nearHeat?: boolean;
   readonly seating_Nm?: number;
   readonly socket?: 'takes' | 'fouls' | 'not-tried';
-  readonly boreMoves: boolean;
+  /** New fasteners here can move a bore; undefined where nobody said. */
+  readonly boreMoves?: boolean;
   readonly todayFilmId: string;
   readonly headFilmId: string;
   /** The film of a maker’s figure in force. */

@@ -1,3 +1,4 @@
+import { isHeatUnasked } from './film-guards';
 import type { GuardInput } from './guard';
 import { isLight } from './strip-load';
 
@@ -16,7 +17,14 @@ const unless = (known: boolean, code: string, what: string, unjudged: string): r
 /** Of a thread insert: unasked, the whole engagement would be taken as held and its grip as part of the clamp load. */
 function ofInsert({ parent, form }: GuardInput): readonly Unknown[] {
   const insert = parent?.insert;
-  if (!insert) return [];
+  if (!insert)
+    // They are wound into light alloy; in iron and steel one that is there was said.
+    return unless(
+      !parent?.insertUnsaid || parent.metal === undefined || !isLight(parent.metal),
+      'insert',
+      'whether a thread insert is wound in',
+      'its own torque is not counted, and its length not judged',
+    );
   return [
     ...unless(
       insert.length_mm !== undefined,
@@ -98,7 +106,8 @@ function ofPlace({ parent, underHead, reach, form }: GuardInput): readonly Unkno
 }
 
 /** Of what is run down on it, what it presses flat, and how hot that gets. */
-function ofRest({ nut, gasket, underHead, hottest_C }: GuardInput): readonly Unknown[] {
+function ofRest(input: GuardInput): readonly Unknown[] {
+  const { nut, gasket, underHead, hottest_C, substituted, boreMoves } = input;
   return [
     ...unless(
       nut === undefined || (nut.height_mm !== undefined && nut.grade !== undefined),
@@ -117,6 +126,18 @@ function ofRest({ nut, gasket, underHead, hottest_C }: GuardInput): readonly Unk
       'hottest',
       'how hot the light alloy gets',
       'what heat adds to the clamp load is not judged',
+    ),
+    ...unless(
+      !isHeatUnasked(input),
+      'near-heat',
+      'whether it sits near heat',
+      'whether what is on it, or locks it, stands that is not judged',
+    ),
+    ...unless(
+      !substituted || boreMoves !== undefined,
+      'bore-moves',
+      'whether new fasteners here can move a bore',
+      'whether the bore is to be measured again is not asked',
     ),
   ];
 }

@@ -57,7 +57,7 @@ export function FaceHeld({ plan, step, heard: { held, decide, believe }, isAgain
       role="alertdialog"
       aria-label="What was read is not what was asked for"
       tabIndex={-1}
-      data-held={doubt === 'past' ? 'two' : 'alone'}
+      data-keys={doubt === 'past' ? 'two' : 'one'}
       data-testid="held-reading"
     >
       <div className={keys.others}>

@@ -188,8 +188,10 @@ export function FaceKeyRow(props: Props) {
   const { onTurned, onMain, onStrike, onLeave } = props;
   const { round } = record;
   const isOver = round.over.length > 0;
+  // The main key leaves then.
+  const isDone = round.complete && held === undefined;
   return (
-    <div className={keys.keys}>
+    <div className={keys.keys} {...(isDone && { 'data-keys': 'two' })}>
       {isOver && !isLong && (
         <div className={keys.others}>
           {heard && pulled && <ReadByEye plan={plan} pulled={pulled} heard={heard} at={-1} />}
@@ -238,9 +240,11 @@ export function FaceKeyRow(props: Props) {
           ? 'Leave the bench'
           : keyWords({ step, asksSlot, isOver, isLong, binds: round.binds !== undefined })}
       </button>
-      <button type="button" className={keys.key} data-rank="leave" onMouseDown={keepFocus} onClick={onLeave}>
-        Leave
-      </button>
+      {!isDone && (
+        <button type="button" className={keys.key} data-rank="leave" onMouseDown={keepFocus} onClick={onLeave}>
+          Leave
+        </button>
+      )}
     </div>
   );
 }

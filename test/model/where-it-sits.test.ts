@@ -55,7 +55,10 @@ describe('of where it sits', () => {
     expect([asked(wax({})).includes('near-heat'), found(wax({})).includes('film-near-heat')]).toEqual([true, false]);
     const hot = wax({ nearHeat: true });
     expect([asked(hot).includes('near-heat'), found(hot).includes('film-near-heat')]).toEqual([false, true]);
-    expect(found(wax({ nearHeat: false, hottest_C: 150 }))).toContain('film-near-heat');
+    const { guards } = computeJoint(inputsOf(wax({ nearHeat: false, hottest_C: 150 })));
+    expect(guards).toContainEqual(
+      expect.objectContaining({ code: 'film-near-heat', severity: 'ask', message: expect.stringContaining('150 °C') }),
+    );
   });
   test('each is answered by its keys, either way', () => {
     const source = answerSource(rowsNamed(shop, 'demo-maestrale'), sitting({}), inputsOf(sitting({})).shelves);

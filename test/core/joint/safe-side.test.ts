@@ -168,23 +168,29 @@ describe('guards that were missing', () => {
       ['cadmium', { todayFilmId: 'cadmium-dry' }, 'cadmium'],
       ['a polymer nut', { locking: 'polymer-nut' }, 'polymer-near-heat'],
     ];
-    const stopsAt = (part: Partial<GuardInput>, code: string) =>
-      found(of, part).some((one) => one.code === code && one.severity === 'stop');
+    const severityAt = (part: Partial<GuardInput>, code: string) =>
+      found(of, part).find((one) => one.code === code)?.severity;
     const isAsked = (part: Partial<GuardInput>) => unknowns(judge(of, part)).some((one) => one.code === 'near-heat');
     test.each(TOUCHY)('%s: nobody said it, it is asked; said or read off, it is judged', (_, part, code) => {
       const at = (nearHeat?: boolean, hottest_C?: number) => {
         const given = { ...part, nearHeat, hottest_C };
-        return [isAsked(given), stopsAt(given, code)];
+        return [isAsked(given), severityAt(given, code)];
       };
-      expect(at()).toEqual([true, false]);
-      expect(at(true)).toEqual([false, true]);
-      expect(at(false)).toEqual([false, false]);
-      // As hot as that it is near heat, whatever is said.
-      expect([at(undefined, 119), at(undefined, 120), at(false, 120), at(true, 20)]).toEqual([
-        [false, false],
-        [false, true],
-        [false, true],
-        [false, true],
+      // Cadmium is asked about wherever it is.
+      const [cool, warm, scorching] = code === 'cadmium' ? ['ask', 'ask', 'stop'] : [undefined, 'ask', 'ask'];
+      expect(at()).toEqual([true, cool]);
+      expect(at(true)).toEqual([false, 'stop']);
+      expect(at(true, 20)).toEqual([false, 'stop']);
+      expect(at(false)).toEqual([false, cool]);
+      // As hot as that it is asked what its maker allows, whatever is said of where it sits.
+      expect([at(undefined, 119), at(undefined, 120), at(false, 120)]).toEqual([
+        [false, cool],
+        [false, warm],
+        [false, warm],
+      ]);
+      expect([at(false, 230), at(false, 231)]).toEqual([
+        [false, warm],
+        [false, scorching],
       ]);
     });
     test('of what stands heat it is not asked', () => {

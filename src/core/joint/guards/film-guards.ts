@@ -5,20 +5,31 @@ import { isLight } from './strip-load';
 const GALVANIC: ReadonlySet<string> = new Set(['anti-seize', 'tallow-graphite']);
 /** Films that soften, creep or give off fumes where it is hot. */
 const NOT_NEAR_HEAT: ReadonlySet<string> = new Set(['wax-ptfe', 'ptfe-sealant', 'thread-locker']);
-/** Nylon of a locking nut is good for 120 °C (ISO 7040 and what its makers say); lockers and waxes let go from there on. */
-const HEAT_C = 120;
+/** Nylon of a locking nut is good for 120 °C (ISO 2320); lockers and sealants for what their makers say, most for 150. */
+const WARM_C = 120;
+/** Cadmium makes steel brittle from there on. */
+const CADMIUM_C = 230;
 
-/** What is said of where it sits, or as hot as that: undefined where neither is known. */
-const isNearHeat = ({ nearHeat, hottest_C }: GuardInput): boolean | undefined =>
-  nearHeat === true || (hottest_C !== undefined && hottest_C >= HEAT_C)
-    ? true
-    : (nearHeat ?? (hottest_C === undefined ? undefined : false));
+/** What is said of where it sits; as warm as that by its figure it is asked what its maker allows. */
+function heatAt({ nearHeat, hottest_C }: GuardInput): 'near' | 'warm' | 'cool' | 'unsaid' {
+  if (nearHeat) return 'near';
+  if (hottest_C !== undefined && hottest_C >= WARM_C) return 'warm';
+  return nearHeat === undefined && hottest_C === undefined ? 'unsaid' : 'cool';
+}
 
 /** Whether something on it, or what locks it, must not be near heat, and nobody said whether it is. */
 export function isHeatUnasked(input: GuardInput): boolean {
   const { todayFilmId, headFilmId, locking } = input;
   const isTouchy = (id: string) => NOT_NEAR_HEAT.has(id) || id === 'cadmium-dry';
-  return (locking === 'polymer-nut' || [todayFilmId, headFilmId].some(isTouchy)) && isNearHeat(input) === undefined;
+  return heatAt(input) === 'unsaid' && (locking === 'polymer-nut' || [todayFilmId, headFilmId].some(isTouchy));
+}
+
+/** What lets go near heat: stopped there, asked about where its figure says that it gets as warm. */
+function heatGuards(input: GuardInput, code: string, near: string, warm: string): readonly Guard[] {
+  const heat = heatAt(input);
+  if (heat === 'near') return [stop(code, near)];
+  if (heat !== 'warm') return [];
+  return [ask(code, `It gets ${input.hottest_C ?? 0} °C there. ${warm}`)];
 }
 
 const OILY: ReadonlySet<string> = new Set([
@@ -44,8 +55,7 @@ function bookGuards({ bookSays, bookFilmId, todayFilmId, makerFilm }: GuardInput
 }
 
 function whereGuards(input: GuardInput): readonly Guard[] {
-  const { todayFilmId, headFilmId, parent, underHead } = input;
-  const nearHeat = isNearHeat(input);
+  const { todayFilmId, headFilmId, parent, underHead, nearHeat, hottest_C } = input;
   const films = [todayFilmId, headFilmId];
   const light = [
     ...(todayFilmId !== '' && parent?.metal ? [parent.metal] : []),
@@ -60,17 +70,17 @@ function whereGuards(input: GuardInput): readonly Guard[] {
           ),
         ]
       : []),
-    ...(nearHeat && films.some((id) => NOT_NEAR_HEAT.has(id))
-      ? [
-          stop(
-            'film-near-heat',
-            'Wax, PTFE, sealant and locker let go or give off fumes near heat. Take another lubricant there.',
-          ),
-        ]
+    ...(films.some((id) => NOT_NEAR_HEAT.has(id))
+      ? heatGuards(
+          input,
+          'film-near-heat',
+          'Wax, PTFE, sealant and locker let go or give off fumes near heat. Take another lubricant there.',
+          'Wax, PTFE, sealant and locker stand that only where their maker says so: read it off the packet.',
+        )
       : []),
     ...(films.includes('cadmium-dry')
       ? [
-          (nearHeat ? stop : ask)(
+          (nearHeat || (hottest_C ?? 0) > CADMIUM_C ? stop : ask)(
             'cadmium',
             'Cadmium is poisonous: it is not heated, wire-brushed or ground, and above 230 °C it makes steel brittle. Gloves, and the plated parts to those who are licensed for them.',
           ),
@@ -100,13 +110,13 @@ function lockingGuards(input: GuardInput): readonly Guard[] {
           ),
         ]
       : []),
-    ...(locking === 'polymer-nut' && isNearHeat(input)
-      ? [
-          stop(
-            'polymer-near-heat',
-            'A nut with a polymer insert does not stand near heat: the insert softens and lets go.',
-          ),
-        ]
+    ...(locking === 'polymer-nut'
+      ? heatGuards(
+          input,
+          'polymer-near-heat',
+          'A nut with a polymer insert does not stand near heat: the insert softens and lets go.',
+          `A nut with a polymer insert is good for ${WARM_C} °C; above that the insert softens and lets go.`,
+        )
       : []),
     ...(locking === 'compound' && OILY.has(todayFilmId)
       ? [

@@ -77,6 +77,19 @@ describe('of where it sits', () => {
   });
 });
 
+test('of a hardened bolt that is plated it is asked whether that was baked, and either answer settles it', () => {
+  const original = { ...jointNamed(shop, HEAD).detail.original, grade: null };
+  const joint = sitting({}, { headFilm: null, today: null, original }, 'zinc-oiled');
+  // A soft one does not break of it.
+  expect(asked(sitting({}, { headFilm: null, today: null }, 'zinc-oiled'))).not.toContain('plated');
+  expect(asked(joint)).toContain('plated');
+  const source = answerSource(rowsNamed(shop, 'demo-maestrale'), joint, inputsOf(joint).shelves);
+  const answers = answersFor(source, joint).filter(({ code }) => code === 'plated');
+  const after = answers.map(({ detail }) => ({ ...joint, detail: { ...joint.detail, ...detail } }));
+  expect(after.map((one) => asked(one).includes('plated'))).toEqual([false, false]);
+  expect(after.map((one) => found(one).includes('plated-unbaked')).sort()).toEqual([false, true]);
+});
+
 describe('a sheet of before, on which what nobody had ticked stood as a no', () => {
   const { insert: _1, nearHeat: _2, boreMoves: _3, ...bare } = PLAIN_DETAIL.parent;
   const sheet = (said: boolean) => {

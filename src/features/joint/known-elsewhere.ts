@@ -129,6 +129,8 @@ export function answersFor(source: AnswerSource, joint: Joint): readonly Answer[
     { code: 'form', words: 'A bolt', detail: onFastener(joint, { form: 'bolt' }) },
     { code: 'form', words: 'A stud with a nut', detail: onFastener(joint, { form: 'stud' }) },
     ...lockAnswers(source, joint),
+    { code: 'plated', words: 'It was', detail: onFastener(joint, { platedUnbaked: false }) },
+    { code: 'plated', words: 'It was not', detail: onFastener(joint, { platedUnbaked: true }) },
     { code: 'history', words: 'Never', detail: onFastener(joint, { takenBeyondYield: false }) },
     { code: 'history', words: 'It was', detail: onFastener(joint, { takenBeyondYield: true }) },
     ...((joint.detail.today ?? joint.detail.original).form !== 'bolt'

@@ -206,6 +206,20 @@ describe('guards that were missing', () => {
     expect(isAsked({ insertUnsaid: true, metal: metal('grey-iron') })).toBe(false);
     expect(isAsked({ insertUnsaid: true, metal: undefined })).toBe(false);
   });
+  test('whether a plating was baked is asked where that may break it: hard, or of no known grade', () => {
+    const isAsked = (yield_MPa: number | undefined, part: Partial<GuardInput>) =>
+      unknowns(judge(of, { ...part, today: { ...today, yield_MPa } })).some((one) => one.code === 'plated');
+    const zinc = { todayFilmId: 'zinc-oiled' };
+    expect([isAsked(940, zinc), isAsked(880, zinc), isAsked(undefined, zinc)]).toEqual([true, true, true]);
+    expect(isAsked(879, zinc)).toBe(false);
+    expect([isAsked(940, { headFilmId: 'zinc-dry' }), isAsked(940, { todayFilmId: 'cadmium-dry' })]).toEqual([
+      true,
+      true,
+    ]);
+    expect(isAsked(940, { todayFilmId: 'engine-oil' })).toBe(false);
+    // Said either way it is judged, not asked.
+    for (const platedUnbaked of [true, false]) expect(isAsked(940, { ...zinc, platedUnbaked })).toBe(false);
+  });
   test('whether a bore moves is asked of a substitute', () => {
     const isAsked = (part: Partial<GuardInput>) => unknowns(judge(of, part)).some((one) => one.code === 'bore-moves');
     expect(isAsked({ substituted: true, boreMoves: undefined })).toBe(true);

@@ -243,7 +243,8 @@ function substituteGuards(input: GuardInput): readonly Guard[] {
   return guards;
 }
 
-const HARDENED_MPA = 880;
+/** From this yield on a plating that was not baked breaks it later; of unknown grade it may. MPa */
+export const HARDENED_MPA = 880;
 
 /** What a fastener went through before it came here. */
 function historyGuards({ takenBeyondYield, platedUnbaked, today }: GuardInput): readonly Guard[] {

@@ -1,5 +1,6 @@
 import { isHeatUnasked } from './film-guards';
 import type { GuardInput } from './guard';
+import { HARDENED_MPA } from './strength-guards';
 import { isLight } from './strip-load';
 
 /** Something that is not known, so that a guard could not be judged; never assumed to be in order. */
@@ -13,6 +14,15 @@ export interface Unknown {
 
 const unless = (known: boolean, code: string, what: string, unjudged: string): readonly Unknown[] =>
   known ? [] : [{ code, what, unjudged }];
+
+/** Hydrogen that plating leaves in hardened steel breaks it days later, at rest, unless it was baked within hours. */
+const PLATINGS: ReadonlySet<string> = new Set(['cadmium-dry', 'zinc-dry', 'zinc-oiled']);
+
+/** Whether a hardened bolt has a plating of which nobody said whether it was baked. */
+const isBakingUnsaid = ({ platedUnbaked, today, todayFilmId, headFilmId }: GuardInput): boolean =>
+  platedUnbaked === undefined &&
+  (today.yield_MPa ?? HARDENED_MPA) >= HARDENED_MPA &&
+  [todayFilmId, headFilmId].some((id) => PLATINGS.has(id));
 
 /** Of a thread insert: unasked, the whole engagement would be taken as held and its grip as part of the clamp load. */
 function ofInsert({ parent, form }: GuardInput): readonly Unknown[] {
@@ -72,6 +82,12 @@ function ofFastener(input: GuardInput): readonly Unknown[] {
       'history',
       'whether it was ever taken beyond its yield',
       'whether it may be used again is not judged',
+    ),
+    ...unless(
+      !isBakingUnsaid(input),
+      'plated',
+      'whether its plating was baked',
+      'whether it may break days later, at rest, is not judged',
     ),
   ];
 }

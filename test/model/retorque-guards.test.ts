@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { PLAIN_DETAIL } from '@/model/joint/joint-detail';
-import { filmGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
+import { GASKET_SAYS, PLAIN_DETAIL } from '@/model/joint/joint-detail';
+import { filmGuards, gasketGuards, warmGuards, withFilmFound } from '@/model/joint/retorque-guards';
 
 const NO_LOAD = { ladder: { band: { p5_N: 0, p50_N: 0, p95_N: 0 } } } as never;
 const LOAD = { ladder: { band: { p5_N: 18_000, p50_N: 20_000, p95_N: 23_000 } } } as never;
@@ -30,6 +30,15 @@ describe('what stands against going over a joint', () => {
     });
     expect(withFilmFound(figure as never, 'dried')).toEqual({ filmFound: 'dried', ladder: less });
     expect(withFilmFound(plan, 'stuck')).toEqual({ ...(plan as object), filmFound: 'stuck' });
+  });
+
+  test('what its gasket says was not read: it is asked, and of nothing else that it may say', () => {
+    for (const gasketSays of GASKET_SAYS)
+      expect(gasketGuards({ detail: { ...PLAIN_DETAIL, gasketSays } })).toEqual(
+        gasketSays === 'unread'
+          ? [{ code: 'gasket-unread', severity: 'ask', message: expect.stringContaining('was not read') }]
+          : [],
+      );
   });
 
   const warm = { retorqueSchool: 'warm' as const, detail: { ...PLAIN_DETAIL, warm: { head_C: 80, page: 'page 41' } } };

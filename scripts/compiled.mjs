@@ -127,11 +127,12 @@ function lockOf({ lockfileVersion, packages }, name) {
  * others. What goes wrong is found again, and said, where it is compiled in its place.
  */
 export async function compiledAhead() {
-  const folder = mkdtempSync(join(tmpdir(), 'spanner-sqlite-'));
-  const clear = () => rmSync(folder, { recursive: true, force: true });
+  let folder;
+  const clear = () => folder && rmSync(folder, { recursive: true, force: true });
   process.once('exit', clear);
   try {
     if (existsSync(keptAt())) return;
+    folder = mkdtempSync(join(tmpdir(), 'spanner-sqlite-'));
     const lock = lockOf(read('package-lock.json'), NAME);
     const version = read('package.json').dependencies[NAME];
     lock.packages[''] = { dependencies: { [NAME]: version }, allowScripts: { [NAME]: true } };
@@ -145,7 +146,7 @@ export async function compiledAhead() {
     )
       keep(join(folder, MODULE));
   } catch {
-    // A lock without it, or a folder that is not to be written.
+    // A lock without it, or no folder that can be written: it is compiled in its place.
   } finally {
     clear();
   }

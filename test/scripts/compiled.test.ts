@@ -55,7 +55,13 @@ const LOCK = {
  */
 function clone(
   module: string | undefined,
-  { compiles = OPENS, fails = '', kept = mkdtempSync(join(tmpdir(), 'spanner-kept-')), integrity = 'sha512-A' } = {},
+  {
+    compiles = OPENS,
+    fails = '',
+    beside = 'tmp',
+    kept = mkdtempSync(join(tmpdir(), 'spanner-kept-')),
+    integrity = 'sha512-A',
+  } = {},
 ) {
   const folder = mkdtempSync(join(tmpdir(), 'spanner-compiled-'));
   const at = (...names: string[]) => join(folder, ...names);
@@ -82,7 +88,7 @@ function clone(
       const { CFLAGS: _, ...env } = process.env;
       const { status: ended, stderr } = spawnSync(process.execPath, ['scripts/ensure-installed.mjs'], {
         cwd: folder,
-        env: { ...env, PATH: `${at('bin')}:${process.env.PATH}`, XDG_CACHE_HOME: kept, TMPDIR: at('tmp') },
+        env: { ...env, PATH: `${at('bin')}:${process.env.PATH}`, XDG_CACHE_HOME: kept, TMPDIR: at(beside) },
         encoding: 'utf8',
       });
       const asked = existsSync(at('asked')) ? readFileSync(at('asked'), 'utf8').trim().split('\n').sort() : [];
@@ -137,6 +143,11 @@ describe('where nothing is installed', () => {
     // What fails in both places is said once.
     expect([ended, stderr.split(NOT_COMPILED).length - 1]).toEqual('fails' in given ? [0, 0] : [1, 1]);
   });
+});
+
+test('where nothing can be written beside, it is compiled in its place', () => {
+  const { ended, asked } = clone('nothing installed', { beside: 'nowhere' }).ensure();
+  expect([ended, asked]).toEqual([0, ['install here', HERE]]);
 });
 
 describe('what was compiled is kept for the next clone', () => {

@@ -30,10 +30,15 @@ const withLock = (line: string): string =>
 /** The late end of the cooling, since it allows for a block that cools more slowly than its head. */
 const LATE_END = 'Sat 01:08';
 
+/** At the end of a round one key leaves; before, two beside each other did. */
+const isLeftTwice = (line: string, before: readonly string[]): boolean =>
+  line === 'Leave' && before.includes('Leave the bench');
+
 /** The first line that was said before and is not said any more, in the order in which it was; undefined where all are. */
 function firstMissing(before: readonly string[], now: readonly string[]): string | undefined {
   let at = 0;
   for (const line of before) {
+    if (isLeftTwice(line, before)) continue;
     const today = SAID_OTHERWISE[line] ?? withLock(withCooling(line.replace('Sat 00:21', LATE_END)));
     // On Due it is told with both ends; the tag tells the early one, as before.
     const onDue = today.replace(/ about (20:43)$/, `: from $1, by ${LATE_END}`);

@@ -19,6 +19,7 @@ import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
 import { useCells } from '@/interface/parts/use-outside';
 import type { JointChange } from './schema';
+import { YesOrNo } from './yes-or-no';
 import styles from './fastener-fold.module.css';
 
 // Every fact of a fastener, with what is chosen from: no weight of a sheet whose fastener nobody opens.
@@ -65,20 +66,6 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
   const { parent } = setting.joint.detail;
   const metals = [NONE, ...setting.shelves.metals.map(({ id, name }) => ({ value: id, label: name }))];
   const set = (part: Partial<ParentFacts>) => onDetail({ parent: { ...parent, ...part } });
-  type Asked = 'insert' | 'nearHeat' | 'boreMoves';
-  const question = (name: Asked, label: string, description: string, [no, yes] = ['No', 'Yes']) => (
-    <NativeSelect
-      label={label}
-      description={description}
-      data={[
-        { value: '', label: 'Not said yet' },
-        { value: 'no', label: no },
-        { value: 'yes', label: yes },
-      ]}
-      value={parent[name] === null ? '' : parent[name] ? 'yes' : 'no'}
-      onChange={({ currentTarget: { value } }) => set({ [name]: value === '' ? null : value === 'yes' })}
-    />
-  );
   return (
     <div className={form.grid}>
       <NativeSelect
@@ -143,7 +130,12 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
         />
         <span>The hole goes through</span>
       </label>
-      {question('insert', 'Thread insert', 'Of wire, or a bush', ['None', 'One is wound in'])}
+      <YesOrNo
+        label="Thread insert wound in?"
+        description="Of wire, or a bush"
+        said={parent.insert}
+        onSaid={(insert) => set({ insert })}
+      />
       {parent.insert && (
         <>
           <MeasureField
@@ -169,8 +161,18 @@ function ParentFields({ setting, onDetail }: Omit<Props, 'onChange'>) {
           />
         </>
       )}
-      {question('nearHeat', 'Near heat', 'Head, exhaust')}
-      {question('boreMoves', 'New ones can move a bore', 'Rods, mains')}
+      <YesOrNo
+        label="Near heat?"
+        description="Head, exhaust"
+        said={parent.nearHeat}
+        onSaid={(nearHeat) => set({ nearHeat })}
+      />
+      <YesOrNo
+        label="Can new ones move a bore?"
+        description="Rods, mains"
+        said={parent.boreMoves}
+        onSaid={(boreMoves) => set({ boreMoves })}
+      />
     </div>
   );
 }

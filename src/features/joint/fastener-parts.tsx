@@ -6,14 +6,7 @@ import { threadNamed } from '@/core/thread';
 import type { FastenerFacts } from '@/model/joint/fastener-facts';
 import form from '@/interface/parts/form.module.css';
 import { MeasureField } from '@/interface/parts/measure-field';
-
-const ANSWERS = [
-  { value: '', label: 'Not known' },
-  { value: 'no', label: 'No' },
-  { value: 'yes', label: 'Yes' },
-];
-const answerOf = (said: boolean | null) => (said === null ? '' : said ? 'yes' : 'no');
-const saidBy = (value: string) => (value === '' ? null : value === 'yes');
+import { YesOrNo } from './yes-or-no';
 
 interface GradeChoice {
   readonly value: string;
@@ -108,17 +101,15 @@ export const SeatAndNutFields = ({ facts, set, grades }: PartProps & { readonly 
 /** What was done to it before it came to this engine. */
 export const HistoryFields = ({ facts, set }: PartProps) => (
   <>
-    <NativeSelect
+    <YesOrNo
       label="Ever taken past its yield?"
-      data={ANSWERS}
-      value={answerOf(facts.takenBeyondYield)}
-      onChange={(event) => set({ takenBeyondYield: saidBy(event.currentTarget.value) })}
+      said={facts.takenBeyondYield}
+      onSaid={(takenBeyondYield) => set({ takenBeyondYield })}
     />
-    <NativeSelect
+    <YesOrNo
       label="Plated here, and not baked?"
-      data={ANSWERS}
-      value={answerOf(facts.platedUnbaked)}
-      onChange={(event) => set({ platedUnbaked: saidBy(event.currentTarget.value) })}
+      said={facts.platedUnbaked}
+      onSaid={(platedUnbaked) => set({ platedUnbaked })}
     />
   </>
 );

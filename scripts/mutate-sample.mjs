@@ -68,7 +68,7 @@ if (!floor || !(Number(count) > 0)) {
 }
 const { drawn, total } = placesOf(floor, Number(count), Number(seed));
 
-/** What became of each spoiling between those lines, by the tests that lie there; the report itself, for a second look. */
+/** What became of each spoiling in those places, asked of the tests that lie there. */
 function spoilt(ranges, tests) {
   rmSync(REPORT, { force: true });
   const { status } = spawnSync('node_modules/.bin/stryker', ['run', '--mutate', ranges.join(',')], {
